@@ -1,0 +1,32 @@
+import { fromSI, shownUnit, type DimensionName, type System } from './dimension.ts';
+
+/** Decimals shown per symbol where no instrument resolution is known. */
+const decimals: Record<string, number> = {
+  bar: 2, psi: 0, mL: 0, 'fl oz': 1, L: 1, 'US gal': 2, cc: 0, 'in³': 1, mm: 2, in: 3, m: 0, ft: 0,
+  '°C': 0, '°F': 0, V: 1, rpm: 0, kW: 1, hp: 1, '%': 0, ':1': 0, months: 0, years: 0, h: 1, min: 0, '°': 0, '': 0
+};
+
+export interface Shown {
+  readonly number: string;
+  readonly unit: string;
+}
+
+/**
+ * A quantity as it is shown: number and unit apart, so that a sounding can set them differently.
+ * `resolution` (SI, same dimension) limits the digits to what the instrument could tell.
+ */
+export function show(si: number, name: DimensionName, system: System, resolution?: number): Shown {
+  const unit = shownUnit(name, system);
+  const step = resolution ? Math.abs(resolution / unit.factor) : undefined;
+  const places = step ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))) : (decimals[unit.symbol] ?? 1);
+  const value = fromSI(si, unit);
+  const rounded = Number(value.toFixed(places));
+  return { number: (Object.is(rounded, -0) ? 0 : rounded).toFixed(places).replace(/^-/, '−'), unit: unit.symbol };
+}
+
+/** A quantity in a sentence: "112 psi", "50:1", "15 %". */
+export function say(si: number, name: DimensionName, system: System, resolution?: number): string {
+  const { number, unit } = show(si, name, system, resolution);
+  if (unit === '' || unit === ':1' || unit === '°') return `${number}${unit}`;
+  return `${number} ${unit}`;
+}

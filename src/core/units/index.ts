@@ -1,0 +1,3 @@
+export * from './dimension.ts';
+export * from './parse.ts';
+export * from './format.ts';

@@ -1,0 +1,25 @@
+import adapter from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+  preprocess: vitePreprocess(),
+  kit: {
+    adapter: adapter({ out: 'build', precompress: true }),
+    alias: { $core: 'src/core' },
+    csp: {
+      mode: 'auto',
+      directives: {
+        'default-src': ['self'],
+        'img-src': ['self', 'data:', 'blob:'],
+        'style-src': ['self', 'unsafe-inline'],
+        'font-src': ['self', 'data:'],
+        'connect-src': ['self'],
+        'object-src': ['none'],
+        'base-uri': ['self'],
+        'form-action': ['self'],
+        'frame-ancestors': ['none']
+      }
+    }
+  }
+};

@@ -15,7 +15,8 @@ export interface Cylinder {
  * p = p_a · ((V + d)/(V_c + d))^n − p_a (P: polytropic law; exponent M). Throws RangeError on impossible shapes.
  */
 export function crankingPressure(c: Cylinder, dead = 0, ambient = SEA_LEVEL_PRESSURE): number {
-  if (!(c.volume > 0 && c.ratio > 1 && dead >= 0)) throw new RangeError('needs volume > 0, ratio > 1, dead volume >= 0');
+  if (!(c.volume > 0 && c.ratio > 1 && dead >= 0))
+    throw new RangeError('needs volume > 0, ratio > 1, dead volume >= 0');
   const clearance = c.volume / c.ratio;
   return ambient * ((c.volume + dead) / (clearance + dead)) ** CRANKING_EXPONENT - ambient;
 }
@@ -34,7 +35,8 @@ export interface WithoutAdapter {
 export function withoutAdapter(read: number, c: Cylinder, dead: number, ambient = SEA_LEVEL_PRESSURE): WithoutAdapter {
   const undo = (volume: number, ratio: number): number => {
     const cylinder = { volume, ratio };
-    const factor = (crankingPressure(cylinder, 0, ambient) + ambient) / (crankingPressure(cylinder, dead, ambient) + ambient);
+    const factor =
+      (crankingPressure(cylinder, 0, ambient) + ambient) / (crankingPressure(cylinder, dead, ambient) + ambient);
     return (read + ambient) * factor - ambient;
   };
   const corners = [0.7, 1].flatMap((share) => [-1, 1].map((d) => undo(c.volume * share, Math.max(2, c.ratio + d))));

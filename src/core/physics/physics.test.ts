@@ -87,11 +87,22 @@ describe('spread over cylinders', () => {
   });
   it('calls 112 and 117 psi alike on an ordinary gauge', () => {
     const u = Math.hypot(1 / Math.sqrt(12), 0.02 * 115);
-    expect(probabilityAlike([{ mean: 112, u }, { mean: 117, u }])).toBeGreaterThan(0.05);
+    expect(
+      probabilityAlike([
+        { mean: 112, u },
+        { mean: 117, u }
+      ])
+    ).toBeGreaterThan(0.05);
   });
   it('gives an interval that holds the value and narrows with the readings', () => {
-    const wide = spreadOf([{ mean: 130, u: 3 }, { mean: 100, u: 3 }]);
-    const narrow = spreadOf([{ mean: 130, u: 1 }, { mean: 100, u: 1 }]);
+    const wide = spreadOf([
+      { mean: 130, u: 3 },
+      { mean: 100, u: 3 }
+    ]);
+    const narrow = spreadOf([
+      { mean: 130, u: 1 },
+      { mean: 100, u: 1 }
+    ]);
     expect(wide.value).toBeCloseTo(0.2308, 4);
     expect(wide.low).toBeLessThan(wide.value);
     expect(wide.high).toBeGreaterThan(wide.value);
@@ -102,7 +113,11 @@ describe('spread over cylinders', () => {
     let state = 12345;
     const uniform = () => (state = (state * 1103515245 + 12345) % 2147483648) / 2147483648;
     const normal = () => Math.sqrt(-2 * Math.log(uniform() + 1e-12)) * Math.cos(2 * Math.PI * uniform());
-    const list = [{ mean: 120, u: 3 }, { mean: 112, u: 4 }, { mean: 105, u: 3 }];
+    const list = [
+      { mean: 120, u: 3 },
+      { mean: 112, u: 4 },
+      { mean: 105, u: 3 }
+    ];
     let within = 0;
     const draws = 20_000;
     for (let k = 0; k < draws; k++) {
@@ -113,7 +128,16 @@ describe('spread over cylinders', () => {
   });
   it('pools repeats with what is usually seen', () => {
     expect(pooledDeviation([[100], [120]], 2)).toBe(2);
-    expect(pooledDeviation([[100, 110], [120, 130]], 2, 2)).toBeCloseTo(Math.sqrt((8 + 100) / 4), 9);
+    expect(
+      pooledDeviation(
+        [
+          [100, 110],
+          [120, 130]
+        ],
+        2,
+        2
+      )
+    ).toBeCloseTo(Math.sqrt((8 + 100) / 4), 9);
   });
 });
 

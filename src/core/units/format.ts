@@ -2,8 +2,32 @@ import { fromSI, shownUnit, type DimensionName, type System } from './dimension.
 
 /** Decimals shown per symbol where no instrument resolution is known. */
 const decimals: Record<string, number> = {
-  bar: 2, psi: 0, mL: 0, 'fl oz': 1, L: 1, 'US gal': 2, cc: 0, 'in³': 1, mm: 2, in: 3, m: 0, ft: 0,
-  '°C': 0, '°F': 0, V: 1, rpm: 0, kW: 1, hp: 1, '%': 0, ':1': 0, months: 0, years: 0, h: 1, min: 0, '°': 0, '': 0
+  bar: 2,
+  psi: 0,
+  mL: 0,
+  'fl oz': 1,
+  L: 1,
+  'US gal': 2,
+  cc: 0,
+  'in³': 1,
+  mm: 2,
+  in: 3,
+  m: 0,
+  ft: 0,
+  '°C': 0,
+  '°F': 0,
+  V: 1,
+  rpm: 0,
+  kW: 1,
+  hp: 1,
+  '%': 0,
+  ':1': 0,
+  months: 0,
+  years: 0,
+  h: 1,
+  min: 0,
+  '°': 0,
+  '': 0
 };
 
 export interface Shown {

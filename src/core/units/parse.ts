@@ -4,7 +4,17 @@ export type Parsed =
   | { readonly ok: true; readonly si: number; readonly unit: Unit; readonly value: number }
   | { readonly ok: false; readonly message: string; readonly at: number };
 
-const vulgar: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+const vulgar: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8'
+};
 const number = /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d*[.,]?\d+|\d+[.,]))/;
 
 const fold = (s: string): string => s.toLowerCase().replace(/[\s.]/g, '');
@@ -40,7 +50,10 @@ function valueOf(match: RegExpMatchArray): number {
  * Errors are sentences with the position of the first character that was not understood; nothing is thrown.
  */
 export function parseQuantity(typed: string, name: DimensionName, system: System): Parsed {
-  const text = typed.replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (c) => ` ${vulgar[c]}`).replace(/\u00a0/g, ' ').trim();
+  const text = typed
+    .replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (c) => ` ${vulgar[c]}`)
+    .replace(/\u00a0/g, ' ')
+    .trim();
   const dimension = dimensionOf(name);
   const usual = shownUnit(name, system);
   const example = `for example "${exampleOf(name, system)}"`;
@@ -50,20 +63,30 @@ export function parseQuantity(typed: string, name: DimensionName, system: System
   const thousands = /^\d{1,3}(,\d{3})+(?![\d.,])/.exec(text);
   if (thousands && /[1-9]/.test(text[0] ?? '')) {
     const [plain, point] = [thousands[0].replace(/,/g, ''), thousands[0].replace(',', '.')];
-    return fail(`"${thousands[0]}" can be read two ways. Write ${plain} or ${point.replace(/,/g, '')}.`, thousands[0].indexOf(','));
+    return fail(
+      `"${thousands[0]}" can be read two ways. Write ${plain} or ${point.replace(/,/g, '')}.`,
+      thousands[0].indexOf(',')
+    );
   }
   const value = valueOf(match);
   if (!Number.isFinite(value)) {
     const slash = match[0].lastIndexOf('/');
-    return fail(slash < 0 ? 'This number is too long to be read.' : 'A fraction cannot have zero underneath.', slash + 1);
+    return fail(
+      slash < 0 ? 'This number is too long to be read.' : 'A fraction cannot have zero underneath.',
+      slash + 1
+    );
   }
   const rest = text.slice(match[0].length).trim();
   const at = text.length - rest.length;
-  if (/^[\d.,/]/.test(rest)) return fail(`There is something after the number: "${rest}". Type one ${dimension.name}, ${example}.`, at);
+  if (/^[\d.,/]/.test(rest))
+    return fail(`There is something after the number: "${rest}". Type one ${dimension.name}, ${example}.`, at);
   const unit = rest === '' ? usual : findUnit(rest, name);
   if (!unit) {
     const other = elsewhere(rest);
-    const accepted = dimension.units.map((u) => u.symbol).filter(Boolean).join(', ');
+    const accepted = dimension.units
+      .map((u) => u.symbol)
+      .filter(Boolean)
+      .join(', ');
     return fail(
       other && other !== dimension.name
         ? `"${rest}" is a unit of ${other}; a ${dimension.name} is asked for here${accepted ? ` (${accepted})` : ''}.`

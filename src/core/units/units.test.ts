@@ -81,11 +81,16 @@ describe('properties', () => {
 
   it('every unit survives the way there and back', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...names), fc.nat(), fc.double({ min: 0, max: 1e5, noNaN: true }), (name, k, value) => {
-        const units = dimensions[name].units;
-        const unit = units[k % units.length]!;
-        expect(fromSI(toSI(value, unit), unit)).toBeCloseTo(value, 6);
-      })
+      fc.property(
+        fc.constantFrom(...names),
+        fc.nat(),
+        fc.double({ min: 0, max: 1e5, noNaN: true }),
+        (name, k, value) => {
+          const units = dimensions[name].units;
+          const unit = units[k % units.length]!;
+          expect(fromSI(toSI(value, unit), unit)).toBeCloseTo(value, 6);
+        }
+      )
     );
   });
 

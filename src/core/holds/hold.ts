@@ -1,0 +1,39 @@
+import type { Context } from '../judgement.ts';
+import type { StationId } from '../stations/items.ts';
+
+/** What a hold keeps from happening. */
+export const actions = {
+  crank: 'no cranking',
+  start: 'no start',
+  gear: 'no running in gear',
+  release: 'not ready for service'
+} as const;
+export type Action = keyof typeof actions;
+
+export interface Need {
+  readonly text: string;
+  readonly done: boolean;
+  readonly station?: StationId;
+}
+
+export interface HoldRule {
+  readonly id: string;
+  readonly title: string;
+  readonly blocks: readonly Action[];
+  /** Why it is raised, or nothing when it is not. */
+  readonly raised: (c: Context) => string | undefined;
+  readonly needs: (c: Context) => readonly Need[];
+  /** Raised only because something is not recorded yet: shown at the step it blocks, not across every view. */
+  readonly standing?: (c: Context) => boolean;
+}
+
+export interface Hold {
+  readonly id: string;
+  readonly title: string;
+  readonly because: string;
+  readonly blocks: readonly Action[];
+  readonly needs: readonly Need[];
+  readonly standing: boolean;
+  /** The reason somebody gave to go on all the same. */
+  readonly override?: { readonly reason: string; readonly at: string; readonly by?: string };
+}

@@ -1,0 +1,55 @@
+import type { Context } from '../judgement.ts';
+import type { Reading } from '../survey/reading.ts';
+import type { Action, Hold } from './hold.ts';
+import { holdRules } from './rules.ts';
+
+/** The override in force for a hold: the latest one not taken back. */
+function overrideOf(c: Context, hold: string): Hold['override'] {
+  const list = c.survey.overrides ?? [];
+  const replaced = new Set(list.map((o) => o.supersedes).filter(Boolean));
+  const last = list.filter((o) => o.hold === hold && !replaced.has(o.id) && !o.withdrawn).at(-1);
+  return last && { reason: last.reason, at: last.at, ...(last.by ? { by: last.by } : {}) };
+}
+
+/** Every hold that is raised and not lifted; overridden ones stay in the list with their reason. */
+export function holdsOf(c: Context): Hold[] {
+  return holdRules.flatMap((rule) => {
+    const because = rule.raised(c);
+    if (because === undefined) return [];
+    const needs = rule.needs(c);
+    if (needs.length && needs.every((n) => n.done)) return [];
+    const override = overrideOf(c, rule.id);
+    return [
+      {
+        id: rule.id,
+        title: rule.title,
+        because,
+        blocks: rule.blocks,
+        needs,
+        standing: rule.standing?.(c) ?? false,
+        ...(override ? { override } : {})
+      }
+    ];
+  });
+}
+
+/** The holds in force against an action. */
+export const against = (holds: readonly Hold[], action: Action): Hold[] =>
+  holds.filter((h) => !h.override && h.blocks.includes(action));
+
+/** Which action a check needs, where it needs one. */
+const actionOf = (what: string): Action | undefined =>
+  what.startsWith('run.') && what !== 'run.cause'
+    ? 'start'
+    : what.startsWith('compression.') || what === 'spark.result' || what === 'spark.gap'
+      ? 'crank'
+      : undefined;
+
+/** Why a new reading may not be taken now, in one sentence; nothing when it may. */
+export function refusal(holds: readonly Hold[], what: Reading['what']): string | undefined {
+  const action = actionOf(what);
+  const hold = action && against(holds, action)[0];
+  if (!hold) return undefined;
+  const open = hold.needs.filter((n) => !n.done).map((n) => n.text);
+  return `Refused: ${hold.title}. ${hold.because} It lifts when: ${open.join('; ')}.`;
+}

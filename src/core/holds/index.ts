@@ -1,0 +1,2 @@
+export * from './hold.ts';
+export * from './holds.ts';

@@ -1,0 +1,232 @@
+import { ownLimits } from '../engine/limits.ts';
+import { known } from '../engine/profile.ts';
+import { judgedBy, type Context } from '../judgement.ts';
+import { sources } from '../stations/cooling/source.ts';
+import { fuelAge, fuelCleared } from '../stations/fuel/age.ts';
+import { waterSeen } from '../stations/gear/analyse.ts';
+import { dips } from '../stations/oil/analyse.ts';
+import { pistonDepths, turning } from '../stations/turn/analyse.ts';
+import type { HoldRule, Need } from './hold.ts';
+
+const drowned = (c: Context): boolean =>
+  c.survey.assessment.kind === 'drowned' || c.survey.engine.history.submerged === 'yes';
+const fourStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
+const smoothTurns = (c: Context): number => turning(c).smoothSince;
+
+const fuelNeeds = (c: Context): Need[] => {
+  const { open } = fuelCleared(c);
+  const fresh = (['tank', 'line', 'bowl'] as const).some((k) => c.record.value(`fuel.${k}`) === 'fresh');
+  return [
+    {
+      text: open.length ? `${open.join(', ')}: drained or not fitted` : 'tank, line and bowl drained',
+      done: open.length === 0,
+      station: 'fuel'
+    },
+    { text: 'fresh fuel recorded', done: fresh, station: 'fuel' }
+  ];
+};
+
+/** The head ran hot, a lamp came on, or there was no stream where one belongs: in the latest round. */
+function runTrouble(c: Context): string | undefined {
+  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
+  const head = known(c.record.value('cooling.head'));
+  if (c.record.value('run.lamp') === 'came') return 'The lamp or horn came on in the first run.';
+  if (head !== undefined && head >= hot.value) return `The head passed its limit of ${hot.said}.`;
+  if (c.record.value('run.outcome') !== undefined && c.record.value('cooling.stream') === 'none')
+    return 'There was no stream in the first run.';
+  return undefined;
+}
+
+/** The holds of the trade, most dangerous first. */
+export const holdRules: readonly HoldRule[] = [
+  {
+    id: 'drowned-running',
+    title: 'Drowned while running: no spin at all',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) =>
+      drowned(c) && c.survey.engine.history.runningWhenSunk === 'yes'
+        ? 'A rod bent by water passes a compression test and then comes through the side.'
+        : undefined,
+    needs: (c) => {
+      const depths = pistonDepths(c);
+      return [
+        { text: 'two slow, smooth hand turns recorded', done: smoothTurns(c) >= 2, station: 'turn' },
+        depths.low.length
+          ? {
+              text: `piston ${depths.low.join(', ')} stands low: this hold does not lift, it goes to a specialist`,
+              done: false,
+              station: 'turn'
+            }
+          : { text: 'every piston’s depth at top recorded and agreeing', done: depths.agree === true, station: 'turn' }
+      ];
+    }
+  },
+  {
+    id: 'drowned',
+    title: 'Drowned: no cranking with plugs in, no start',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => (drowned(c) ? 'Starting a drowned engine first is what kills it.' : undefined),
+    needs: (c) => [
+      { text: 'plugs out', done: c.record.value('turn.plugs') === 'out', station: 'turn' },
+      { text: 'turned by hand, smooth', done: smoothTurns(c) >= 1, station: 'turn' },
+      {
+        text: 'no more water from the plug holes',
+        done: ['none', 'oil'].includes(String(c.record.value('turn.water'))),
+        station: 'turn'
+      },
+      fourStroke(c)
+        ? {
+            text: 'sump drained and changed before it spins',
+            done: c.record.value('oil.sump') === 'drained',
+            station: 'oil'
+          }
+        : {
+            text: 'water displaced with oil until clear',
+            done: c.record.value('turn.dried') === 'yes',
+            station: 'turn'
+          },
+      ...fuelNeeds(c)
+    ]
+  },
+  {
+    id: 'locked',
+    title: 'Locked, gritty or noisy: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => {
+      const t = turning(c);
+      const feel = c.record.last('turn.feel')?.value;
+      if (Array.isArray(feel) && feel.some((f) => f === 'noise' || f === 'play'))
+        return 'It turned with noise or play.';
+      return t.everBad && !t.provedNextDay
+        ? `It was ${t.turns.findLast((x) => x.result !== 'bumps' && x.result !== 'free')?.result} when turned by hand.`
+        : undefined;
+    },
+    needs: (c) => {
+      const t = turning(c);
+      const feel = c.record.last('turn.feel')?.value;
+      return [
+        {
+          text: 'free without grit, noise or play',
+          done: t.smoothSince > 0 && !(Array.isArray(feel) && feel.some((f) => f !== 'tight')),
+          station: 'turn'
+        },
+        { text: 'free again the next day: oil hides grit', done: t.provedNextDay, station: 'turn' }
+      ];
+    }
+  },
+  {
+    id: 'water',
+    title: 'No cooling water: no start of any length',
+    blocks: ['start'],
+    raised: (c) => {
+      const source = c.record.value('cooling.source');
+      if (source && sources[source].start) return undefined;
+      return source
+        ? `${source === 'port' ? 'A hose port leaves the pump dry' : 'No water is ready'}; a dry impeller fails in seconds.`
+        : 'No source of cooling water is recorded; a dry impeller fails in seconds.';
+    },
+    needs: () => [{ text: 'muffs, tank or afloat recorded as the water for running', done: false, station: 'cooling' }],
+    standing: (c) => c.record.value('cooling.source') === undefined
+  },
+  {
+    id: 'fuel',
+    title: 'Old or watered fuel aboard',
+    blocks: ['start', 'release'],
+    raised: (c) => {
+      if (fuelNeeds(c).every((n) => n.done)) return undefined;
+      const jar = c.record.value('fuel.jar');
+      const wet = jar === 'layers' || (known(c.record.value('fuel.jarWater')) ?? 0) > 0.005;
+      if (wet) return 'There is water in the fuel.';
+      if (jar === 'dark') return 'The fuel has turned to varnish.';
+      return c.record.touched('fuel') && fuelAge(c).verdict === 'drain'
+        ? 'The fuel is past the age at which it is drained.'
+        : undefined;
+    },
+    needs: fuelNeeds
+  },
+  {
+    id: 'oil',
+    title: 'Engine oil out of range',
+    blocks: ['start', 'release'],
+    raised: (c) => {
+      if (!fourStroke(c)) return undefined;
+      if (c.record.value('oil.look') === 'milky' && c.record.value('oil.sump') !== 'drained')
+        return 'The engine oil is milky.';
+      const d = dips(c);
+      if (d.position === 'between') return undefined;
+      return d.last.length ? 'No two dips agree between the marks.' : 'No dip is recorded.';
+    },
+    needs: (c) => [
+      {
+        text: 'two agreeing dips between the marks, engine level',
+        done: dips(c).position === 'between',
+        station: 'oil'
+      }
+    ],
+    standing: (c) => dips(c).last.length === 0 && c.record.value('oil.look') !== 'milky'
+  },
+  {
+    id: 'gear-chips',
+    title: 'Metal in the gear case',
+    blocks: ['gear', 'release'],
+    raised: (c) => {
+      const m = c.record.value('gear.magnet');
+      return (m === 'slivers' || m === 'pieces') && c.record.value('gear.explained') !== 'yes'
+        ? `${m === 'pieces' ? 'Pieces' : 'Slivers'} on the magnet.`
+        : undefined;
+    },
+    needs: () => [{ text: 'case opened and the metal explained', done: false, station: 'gear' }]
+  },
+  {
+    id: 'gear-water',
+    title: 'Gear oil: water or low',
+    blocks: ['gear', 'release'],
+    raised: (c) => {
+      const low = c.record.value('gear.look') === 'none' || c.record.value('gear.first') === 'nothing';
+      if (!waterSeen(c) && !low) return undefined;
+      const done = c.record.value('gear.refill') === 'service' && c.record.value('gear.pressureTest') === 'held';
+      return done
+        ? undefined
+        : waterSeen(c)
+          ? 'There is water in the gear oil.'
+          : 'There is little or no oil in the case.';
+    },
+    needs: (c) => {
+      const refill = c.record.value('gear.refill');
+      return [
+        {
+          text: 'refilled for a stand run, out of gear',
+          done: refill === 'stand' || refill === 'service',
+          station: 'gear'
+        },
+        {
+          text: 'resealed and case-tested, then refilled for service',
+          done: refill === 'service' && c.record.value('gear.pressureTest') === 'held',
+          station: 'gear'
+        }
+      ];
+    }
+  },
+  {
+    id: 'run',
+    title: 'First run stopped by lamp, stream or heat',
+    blocks: ['release'],
+    raised: runTrouble,
+    needs: (c) => [
+      { text: 'cause recorded', done: Boolean(c.record.value('run.cause')?.trim()), station: 'run' },
+      { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run' }
+    ]
+  },
+  {
+    id: 'indoors',
+    title: 'Indoors: no start',
+    blocks: ['start'],
+    raised: (c) => {
+      const place = c.record.value('safe.place');
+      if (place === 'indoors') return 'Carbon monoxide kills within minutes.';
+      return place === undefined ? 'Where it will run is not recorded.' : undefined;
+    },
+    needs: () => [{ text: 'an outdoor place recorded', done: false, station: 'safe' }],
+    standing: (c) => c.record.value('safe.place') === undefined
+  }
+];

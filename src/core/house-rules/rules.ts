@@ -1,0 +1,122 @@
+import { z } from 'zod';
+import type { DimensionName } from '../units/dimension.ts';
+import { topicIds, topics, type ChoiceOf, type TopicId } from './topics.ts';
+
+export interface NumberRule {
+  readonly label: string;
+  readonly dimension: DimensionName;
+  readonly standard: number;
+  readonly min: number;
+  readonly max: number;
+  readonly why: string;
+}
+
+/** Numbers of the house, changeable by the shop. Provenance C/M: common practice, from memory. */
+export const numberRules = {
+  fuelFresh: {
+    label: 'Fuel counts as fresh up to',
+    dimension: 'months',
+    standard: 1,
+    min: 0,
+    max: 24,
+    why: 'Full volatility.'
+  },
+  fuelUse: {
+    label: 'Fuel is used up to',
+    dimension: 'months',
+    standard: 3,
+    min: 0,
+    max: 36,
+    why: 'Starts still easily.'
+  },
+  fuelDrain: {
+    label: 'Fuel is drained beyond',
+    dimension: 'months',
+    standard: 6,
+    min: 1,
+    max: 60,
+    why: 'Gum and lost light ends.'
+  },
+  fuelStabilised: {
+    label: 'Stabilised fuel is drained beyond',
+    dimension: 'months',
+    standard: 18,
+    min: 1,
+    max: 60,
+    why: 'Sealed and stabilised fuel keeps 12 to 24 months.'
+  },
+  ethanolFactor: {
+    label: 'Share of these ages for ethanol blends',
+    dimension: 'share',
+    standard: 0.75,
+    min: 0.1,
+    max: 1,
+    why: 'Takes up water and separates.'
+  },
+  drownedSalt: {
+    label: 'Act after salt water within',
+    dimension: 'hours',
+    standard: 3,
+    min: 0.5,
+    max: 48,
+    why: 'Rust and salt crystals begin.'
+  },
+  drownedFresh: {
+    label: 'Act after fresh water within',
+    dimension: 'hours',
+    standard: 12,
+    min: 0.5,
+    max: 96,
+    why: 'Rust begins.'
+  },
+  nextDay: {
+    label: 'Turned again after a soak, at least',
+    dimension: 'hours',
+    standard: 12,
+    min: 1,
+    max: 72,
+    why: 'Oil hides grit.'
+  },
+  kitAge: {
+    label: 'Pump kit instead of impeller over',
+    dimension: 'years',
+    standard: 3,
+    min: 0,
+    max: 20,
+    why: 'Plates and seals age with it.'
+  }
+} as const satisfies Record<string, NumberRule>;
+
+export type NumberRuleId = keyof typeof numberRules;
+export const numberRuleIds = Object.keys(numberRules) as NumberRuleId[];
+
+const schools = Object.fromEntries(
+  topicIds.map((id) => [id, z.enum(Object.keys(topics[id].choices) as [string, ...string[]]).optional()])
+);
+const numbers = Object.fromEntries(
+  numberRuleIds.map((id) => [id, z.number().min(numberRules[id].min).max(numberRules[id].max).optional()])
+);
+
+/** What a shop has chosen; anything left out stays at our default. */
+export const houseRulesSchema = z.strictObject({
+  schools: z.strictObject(schools).optional(),
+  numbers: z.strictObject(numbers).optional()
+}) as unknown as z.ZodType<HouseRules>;
+
+export interface HouseRules {
+  readonly schools?: { readonly [T in TopicId]?: ChoiceOf<T> };
+  readonly numbers?: { readonly [N in NumberRuleId]?: number };
+}
+
+export const school = <T extends TopicId>(rules: HouseRules, topic: T): ChoiceOf<T> =>
+  (rules.schools?.[topic] ?? topics[topic].standard) as ChoiceOf<T>;
+
+/** The school in words, as a judgement names it: "spread 15 % of the best (house rule)". */
+export function schoolSaid(rules: HouseRules, topic: TopicId): string {
+  const chosen = school(rules, topic) as string;
+  const words = (topics[topic].choices as Record<string, string>)[chosen] ?? chosen;
+  return `${topics[topic].topic}: ${words}`;
+}
+
+export const ruleNumber = (rules: HouseRules, id: NumberRuleId): number =>
+  rules.numbers?.[id] ?? numberRules[id].standard;

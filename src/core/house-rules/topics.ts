@@ -1,0 +1,98 @@
+/** Schools of practice: where good technicians differ, each with one default of ours and the reason for it. */
+export interface Topic {
+  readonly topic: string;
+  readonly choices: Readonly<Record<string, string>>;
+  readonly standard: string;
+  readonly why: string;
+}
+
+export const topics = {
+  spread: {
+    topic: 'Compression limit',
+    choices: { '0.1': 'spread 10 % of the best', '0.15': 'spread 15 % of the best', '0.2': 'spread 20 % of the best' },
+    standard: '0.15',
+    why: 'Only on comparable, repeated readings. The manual’s figure wins when entered; a kind’s floor only opens a question.'
+  },
+  boreOil: {
+    topic: 'Oil in the bores before the first spin',
+    choices: { always: 'always', idle: 'if idle over a year', never: 'never before the dry test' },
+    standard: 'idle',
+    why: 'A dry bore scuffs; oil raises every reading after it, so readings are marked “oiled” with the dose.'
+  },
+  carburettor: {
+    topic: 'Carburettor before the first start',
+    choices: {
+      clean: 'clean first',
+      try: 'try on fresh fuel first',
+      age: 'clean over two seasons or unknown, else try'
+    },
+    standard: 'age',
+    why: 'Gum after two seasons is the rule; a clean one need not be opened.'
+  },
+  firstTank: {
+    topic: 'First-tank premix',
+    choices: { maker: 'maker’s ratio', richer: 'one step more oil if idle over a year' },
+    standard: 'richer',
+    why: 'An engine dry for years wants oil before speed. Premix engines only.'
+  },
+  gearCheck: {
+    topic: 'Gear-oil check before a trial run',
+    choices: { crack: 'crack-open for a stand run, full drain for release', full: 'full drain always' },
+    standard: 'crack',
+    why: 'The crack-open check costs minutes and shows free water; release needs the whole story.'
+  },
+  gearWater: {
+    topic: 'Water in the gear oil',
+    choices: {
+      test: 'stop until case-tested',
+      stand: 'refill for a stand run out of gear, then case-test',
+      washers: 'fresh washers first, then look again'
+    },
+    standard: 'test',
+    why: 'A case that lets water in lets oil out. A stand run only after a refill and out of gear.'
+  },
+  magnetMetal: {
+    topic: 'Metal on the magnet',
+    choices: { size: 'graded by size', keep: 'keep changing the oil', examine: 'always examined' },
+    standard: 'size',
+    why: 'Paste is wear; slivers and pieces are parts.'
+  },
+  pump: {
+    topic: 'Water pump',
+    choices: { kit: 'kit over three years, unknown, or any wear mark', impeller: 'impeller only' },
+    standard: 'kit',
+    why: 'The kit costs little more than its pieces, and the leg is already off.'
+  },
+  impeller: {
+    topic: 'Impeller interval',
+    choices: {
+      '1': 'yearly',
+      '2': 'every two years',
+      climate: 'by heat and shade: two years in the sun, three in shade'
+    },
+    standard: 'climate',
+    why: 'Heat and light set rubber faster than hours do.'
+  },
+  backward: {
+    topic: 'Wrong-way vanes',
+    choices: { renew: 'renew if it ran', turn: 'turn back' },
+    standard: 'renew',
+    why: 'Vanes once bent backward under load take the set.'
+  },
+  seals: {
+    topic: 'Gear-case seals',
+    choices: { section: 'all that the opened section exposes', failed: 'only the failed one' },
+    standard: 'section',
+    why: 'The stripping costs more than the seals.'
+  },
+  oilSpin: {
+    topic: 'Drowned: spin before or after the oil change',
+    choices: { after: 'after', before: 'before' },
+    standard: 'after',
+    why: 'Water in the sump is pumped to the bearings by the first spin.'
+  }
+} as const satisfies Record<string, Topic>;
+
+export type TopicId = keyof typeof topics;
+export const topicIds = Object.keys(topics) as TopicId[];
+export type ChoiceOf<T extends TopicId> = Extract<keyof (typeof topics)[T]['choices'], string>;

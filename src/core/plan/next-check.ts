@@ -1,0 +1,44 @@
+import { against, type Hold } from '../holds/index.ts';
+import { stations, stationsFor } from '../stations/register.ts';
+import type { StationId } from '../stations/items.ts';
+import type { Condition } from '../survey/finding.ts';
+import type { Profile } from '../engine/profile.ts';
+
+export interface NextCheck {
+  readonly station: StationId;
+  readonly title: string;
+  readonly minutes: number;
+  readonly because: string;
+}
+
+/**
+ * The next check in working order: what a hold waits for first, then what was not looked at, then what could not be told.
+ * Rule-based; ranking by gain per minute comes with the suspects.
+ */
+export function nextCheck(
+  profile: Profile,
+  states: Readonly<Partial<Record<StationId, Condition>>>,
+  holds: readonly Hold[]
+): NextCheck | undefined {
+  const order = stationsFor(profile);
+  const at = (station: StationId, because: string): NextCheck => ({
+    station,
+    title: stations[station].text.title,
+    minutes: stations[station].text.minutes,
+    because
+  });
+  for (const hold of holds.filter((h) => !h.override && !h.standing)) {
+    const need = hold.needs.find((n) => !n.done && n.station);
+    if (need?.station) return at(need.station, `${hold.title}: ${need.text}.`);
+  }
+  const blocked = (s: StationId): boolean =>
+    ((s === 'compression' || s === 'spark') && against(holds, 'crank').length > 0) ||
+    (s === 'run' && against(holds, 'start').length > 0);
+  const unseen = order.find((s) => (states[s] ?? 'not-looked-at') === 'not-looked-at' && !blocked(s));
+  if (unseen) return at(unseen, 'Not looked at yet, and it comes first in working order.');
+  const unclear = order.find((s) => states[s] === 'cannot-tell' && !blocked(s));
+  if (unclear) return at(unclear, 'The readings so far cannot tell; one more decides.');
+  const standing = holds.find((h) => !h.override && h.needs.some((n) => !n.done && n.station));
+  const need = standing?.needs.find((n) => !n.done && n.station);
+  return need?.station && standing ? at(need.station, `${standing.title}: ${need.text}.`) : undefined;
+}

@@ -1,0 +1,123 @@
+import type { HazardId } from '../hazards/hazards.ts';
+import { contextOf, type Context } from '../judgement.ts';
+import { stations, stationsFor } from '../stations/register.ts';
+import type { StationId } from '../stations/items.ts';
+import type { Finding } from '../survey/finding.ts';
+import type { StepMark } from '../survey/reading.ts';
+import { powerSteps } from './rules-power.ts';
+import { restSteps } from './rules-rest.ts';
+import type { StepRule } from './step.ts';
+
+export const stepRules: readonly StepRule[] = [...powerSteps, ...restSteps];
+
+export interface Step {
+  readonly id: string;
+  readonly title: string;
+  readonly how: string;
+  /** The sentences of the findings that raised it. */
+  readonly why: readonly string[];
+  readonly tools: readonly string[];
+  readonly parts: readonly string[];
+  readonly consumables: readonly string[];
+  readonly minutes: number;
+  readonly wait: number;
+  readonly hazards: readonly HazardId[];
+  readonly proof: { readonly station: StationId; readonly text: string };
+  readonly state: 'open' | 'done' | 'proved' | 'not-needed';
+  /** Open steps that come first. */
+  readonly after: readonly string[];
+  readonly note?: string;
+  readonly markedAt?: string;
+  readonly markedBy?: string;
+}
+
+/** Every finding of every station that this engine has. */
+export function findingsFor(c: Context): Finding[] {
+  return stationsFor(c.survey.engine.profile).flatMap((s) => stations[s].analyse(c));
+}
+
+const kindOf = (f: Finding): string => f.id.split('.').slice(0, 2).join('.');
+
+/** The findings that raise a step. */
+export function raisers(rule: StepRule, found: readonly Finding[]): Finding[] {
+  const list = rule.raisedBy ?? [];
+  return found.filter(
+    (f) =>
+      f.condition !== 'sound' &&
+      list.some((r) => (typeof r === 'string' ? r === kindOf(f) : r.id === kindOf(f) && r.only.includes(f.condition)))
+  );
+}
+
+/** The survey as it stood at a moment, for what was found before a piece of work. */
+export const asOf = (c: Context, at: string): Context =>
+  contextOf({ ...c.survey, readings: c.survey.readings.filter((r) => r.at <= at) }, c.now, c.units);
+
+const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefined =>
+  marks.filter((m) => m.step === step).reduce<StepMark | undefined>((a, m) => (a && a.at > m.at ? a : m), undefined);
+
+/**
+ * The job list, in practitioners' order: what the findings and the case raise, and what was done before.
+ * A step done is proved only when a reading taken after the work no longer raises it.
+ */
+export function planOf(c: Context, found: readonly Finding[]): Step[] {
+  const marks = c.survey.steps ?? [];
+  const earlier = new Map<string, Finding[]>();
+  const foundAt = (at: string): Finding[] => {
+    const list = earlier.get(at) ?? findingsFor(asOf(c, at));
+    earlier.set(at, list);
+    return list;
+  };
+  const steps = stepRules.flatMap((rule): Step[] => {
+    const mark = lastMark(marks, rule.id);
+    const now = raisers(rule, found);
+    const also = rule.also?.(c) ?? false;
+    const met = rule.met?.(c) ?? false;
+    if (!now.length && !also && !mark) return [];
+    if (mark?.state === 'open' && !now.length && !also) return [];
+    const why = now.length ? now : mark && mark.state !== 'open' ? raisers(rule, foundAt(mark.at)) : [];
+    const done = mark?.state === 'done' || (!mark && met);
+    const after =
+      mark?.state === 'done' &&
+      now.length === 0 &&
+      c.survey.readings.some((r) => r.at > mark.at && r.what.startsWith(`${rule.proof.station}.`));
+    const state =
+      mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
+    return [
+      {
+        id: rule.id,
+        title: rule.title,
+        how: rule.how,
+        why: why.length ? why.map((f) => f.sentence) : ['It was under water: this comes before anything else.'],
+        tools: rule.tools ?? [],
+        parts: rule.parts ?? [],
+        consumables: rule.consumables ?? [],
+        minutes: rule.minutes,
+        wait: rule.wait ?? 0,
+        hazards: rule.hazards ?? [],
+        proof: rule.proof,
+        state,
+        after: rule.after ?? [],
+        ...(mark?.note ? { note: mark.note } : {}),
+        ...(mark ? { markedAt: mark.at } : {}),
+        ...(mark?.by ? { markedBy: mark.by } : {})
+      }
+    ];
+  });
+  const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
+  return inOrder(steps).map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
+}
+
+/** Keeps the practitioners' order, moving a step behind those it must follow. The rules hold no cycle (tested). */
+function inOrder(steps: readonly Step[]): Step[] {
+  const out: Step[] = [];
+  const left = [...steps];
+  while (left.length) {
+    const k = left.findIndex((s) => !s.after.some((a) => left.some((x) => x.id === a)));
+    out.push(...left.splice(Math.max(0, k), 1));
+  }
+  return out;
+}
+
+/** The first open step that nothing stands before. */
+export const nextStep = (steps: readonly Step[]): Step | undefined =>
+  steps.find((s) => s.state === 'open' && s.after.length === 0);

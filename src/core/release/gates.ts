@@ -1,0 +1,113 @@
+import { against, type Hold } from '../holds/index.ts';
+import type { Context } from '../judgement.ts';
+import type { Step } from '../plan/plan.ts';
+import { stations, stationsFor } from '../stations/register.ts';
+import type { StationId } from '../stations/items.ts';
+import { gravest, type Condition, type Finding } from '../survey/finding.ts';
+
+export interface Gate {
+  readonly id: string;
+  readonly title: string;
+  readonly condition: Condition;
+  readonly sentence: string;
+  /** Sound, or open with a reason where that is allowed. */
+  readonly passes: boolean;
+  /** Whether a reason can open it. */
+  readonly reasonOpens: boolean;
+  readonly reason?: { readonly text: string; readonly at: string; readonly by?: string };
+  readonly station?: StationId;
+}
+
+/** These must have been looked at before anything goes back; the rest may stay open with a reason. */
+const must = new Set<StationId>(['turn', 'gear', 'fuel', 'cooling', 'oil', 'run']);
+
+function reasonFor(c: Context, gate: string): Gate['reason'] {
+  const last = (c.survey.reasons ?? [])
+    .filter((r) => r.gate === gate)
+    .reduce<{ at: string; reason: string; by?: string } | undefined>((a, r) => (a && a.at > r.at ? a : r), undefined);
+  return last && { text: last.reason, at: last.at, ...(last.by ? { by: last.by } : {}) };
+}
+
+function gate(
+  c: Context,
+  id: string,
+  title: string,
+  condition: Condition,
+  sentence: string,
+  reasonOpens: boolean,
+  station?: StationId
+): Gate {
+  const reason = reasonFor(c, id);
+  return {
+    id,
+    title,
+    condition,
+    sentence,
+    reasonOpens,
+    passes: condition === 'sound' || (reasonOpens && reason !== undefined),
+    ...(reason ? { reason } : {}),
+    ...(station ? { station } : {})
+  };
+}
+
+/**
+ * What stands between this engine and service. Faults and holds never open by a reason (a hold may be overridden, and
+ * says so); a watch or a "cannot tell" may stay open with one; the running checks must at least have been made.
+ */
+export function gatesOf(c: Context, found: readonly Finding[], holds: readonly Hold[], steps: readonly Step[]): Gate[] {
+  const { identity } = c.survey.engine;
+  const named = Boolean(identity.tag && identity.serial);
+  const list: Gate[] = [
+    gate(
+      c,
+      'identity',
+      'Identity',
+      named ? 'sound' : 'watch',
+      named
+        ? `${identity.tag}, serial ${identity.serial}.`
+        : 'Tag and serial number are not both recorded; parts and the record hang on them.',
+      true
+    )
+  ];
+  for (const s of stationsFor(c.survey.engine.profile)) {
+    const mine = found.filter((f) => f.station === s);
+    const condition = gravest(mine.map((f) => f.condition));
+    const worst = mine.filter((f) => f.condition === condition);
+    const opens =
+      condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !must.has(s));
+    const sentence = worst.length
+      ? worst.map((f) => f.sentence).join(' ')
+      : must.has(s)
+        ? 'Not looked at; it must be before the engine goes back.'
+        : 'Not looked at.';
+    list.push(gate(c, `station.${s}`, stations[s].text.title, condition, sentence, opens, s));
+  }
+  const release = against(holds, 'release');
+  const overridden = holds.filter((h) => h.override && h.blocks.includes('release'));
+  list.push(
+    gate(
+      c,
+      'holds',
+      'Holds',
+      release.length ? 'held' : 'sound',
+      release.length
+        ? `${release.map((h) => h.title).join('; ')}.`
+        : overridden.length
+          ? `Overridden: ${overridden.map((h) => h.title).join('; ')}.`
+          : 'No hold stands.',
+      false
+    )
+  );
+  const open = steps.filter((s) => s.state === 'open');
+  const unproved = steps.filter((s) => s.state === 'done');
+  const jobs: Condition = open.length ? 'watch' : unproved.length ? 'cannot-tell' : 'sound';
+  const said = open.length
+    ? `${open.length} ${open.length === 1 ? 'job is' : 'jobs are'} open: ${open.map((s) => s.title).join('; ')}.`
+    : unproved.length
+      ? `Done but not proved: ${unproved.map((s) => `${s.title} (check ${stations[s.proof.station].text.title.toLowerCase()})`).join('; ')}.`
+      : 'Every job is done and proved.';
+  list.push(gate(c, 'jobs', 'Job list', jobs, said, true));
+  return list;
+}
+
+export const ready = (gates: readonly Gate[]): boolean => gates.every((g) => g.passes);

@@ -1,0 +1,109 @@
+import type { Assessment } from '../assess.ts';
+import { caseKinds } from '../engine/case-kind.ts';
+import { identityItems, profileItems } from '../engine/profile.ts';
+import { sayValue } from '../survey/check-entry.ts';
+import { conditions } from '../survey/finding.ts';
+import type { Item } from '../survey/items.ts';
+import { beforeAfter, type BeforeAfter } from './before-after.ts';
+
+/** The record of an engine going back, as sentences and rows; screen, print and PDF all show this one thing. */
+export interface Report {
+  readonly tag: string;
+  readonly kind: string;
+  readonly engine: readonly (readonly [string, string])[];
+  readonly gates: readonly {
+    readonly title: string;
+    readonly word: string;
+    readonly sentence: string;
+    readonly reason?: string;
+  }[];
+  readonly findings: readonly {
+    readonly station: string;
+    readonly word: string;
+    readonly sentence: string;
+    readonly limit?: string;
+  }[];
+  readonly beforeAfter: readonly BeforeAfter[];
+  readonly jobs: readonly { readonly title: string; readonly state: string; readonly note?: string }[];
+  readonly overrides: readonly { readonly title: string; readonly reason: string; readonly by?: string }[];
+  readonly owner: OwnerPage;
+}
+
+/** One page in plain words for the owner. */
+export interface OwnerPage {
+  readonly greeting: string;
+  readonly found: readonly string[];
+  readonly done: readonly string[];
+  readonly left: readonly string[];
+  readonly next: readonly string[];
+}
+
+const stateWords = {
+  open: 'open',
+  done: 'done, not proved',
+  proved: 'done and proved',
+  'not-needed': 'not needed'
+} as const;
+
+const rows = (items: Readonly<Record<string, Item>>, values: object, units: 'metric' | 'us'): [string, string][] =>
+  Object.entries(items).flatMap(([key, item]) => {
+    const value = (values as Record<string, unknown>)[key];
+    return value === undefined || value === 'unknown' || value === ''
+      ? []
+      : [[item.label, sayValue(item, value, units)]];
+  });
+
+/** Draws up the report of an assessment. */
+export function reportOf(a: Assessment): Report {
+  const { survey, units } = a.context;
+  const { identity, profile } = survey.engine;
+  const titles = new Map(a.stations.map((s) => [s.id, s.title]));
+  return {
+    tag: identity.tag ?? 'no tag',
+    kind: caseKinds[survey.assessment.kind].label,
+    engine: [...rows(identityItems, identity, units), ...rows(profileItems, profile, units)],
+    gates: a.gates.map((g) => ({
+      title: g.title,
+      word: conditions[g.condition],
+      sentence: g.sentence,
+      ...(g.reason ? { reason: g.reason.text } : {})
+    })),
+    findings: a.findings.map((f) => ({
+      station: titles.get(f.station) ?? f.station,
+      word: conditions[f.condition],
+      sentence: f.sentence,
+      ...(f.because.limit ? { limit: f.because.limit } : {})
+    })),
+    beforeAfter: beforeAfter(a.context),
+    jobs: a.steps.map((s) => ({ title: s.title, state: stateWords[s.state], ...(s.note ? { note: s.note } : {}) })),
+    overrides: a.holds.flatMap((h) =>
+      h.override ? [{ title: h.title, reason: h.override.reason, ...(h.override.by ? { by: h.override.by } : {}) }] : []
+    ),
+    owner: ownerPage(a)
+  };
+}
+
+function ownerPage(a: Assessment): OwnerPage {
+  const { identity, profile } = a.context.survey.engine;
+  const name = [identity.maker, identity.model].filter(Boolean).join(' ') || 'your outboard';
+  const proved = a.steps.filter((s) => s.state === 'proved' || s.state === 'done');
+  const found = [...new Set(proved.flatMap((s) => s.why))];
+  const sound = a.stations.filter((s) => s.condition === 'sound').map((s) => s.title.toLowerCase());
+  const left = [
+    ...a.gates.filter((g) => g.reason && g.condition !== 'sound').map((g) => `${g.title}: ${g.reason?.text}`),
+    ...a.steps.filter((s) => s.state === 'open').map((s) => s.title)
+  ];
+  return {
+    greeting: `${name}${identity.tag ? ` (tag ${identity.tag})` : ''} has been gone over${sound.length ? `. Good as they are: ${sound.join(', ')}` : ''}.`,
+    found: found.length ? found : ['Nothing that had to be repaired.'],
+    done: proved.length
+      ? proved.map((s) => s.title + (s.note ? `: ${s.note}` : ''))
+      : ['Checks only; nothing was taken apart.'],
+    left: left.length ? left : ['Nothing is left open.'],
+    next: [
+      'Gear oil: after 100 hours or one year, whichever comes first, and always before frost.',
+      ...(profile.strokes === 'four' ? ['Engine oil and filter: after 100 hours or one year.'] : []),
+      'Flush with fresh water after use in salt. Do not leave old fuel in it over winter.'
+    ]
+  };
+}

@@ -1,0 +1,57 @@
+import { known } from '../../engine/profile.ts';
+import { cylindersOf, type Context } from '../../judgement.ts';
+import { withoutAdapter, type WithoutAdapter } from '../../physics/adapter.ts';
+import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
+import type { Comparison } from './compare.ts';
+
+const psi = 6894.757;
+
+/** Range of cranking pressure of each kind of engine, Pa gauge at sea level (C; below it is a question, never a fault). */
+export const kindRange = { two: [90 * psi, 150 * psi], four: [120 * psi, 210 * psi] } as const;
+/** Compression ratio taken where none is known (M: trapped ratio of a two-stroke, geometric of a four-stroke). */
+export const usualRatio = { two: 6.5, four: 9 } as const;
+
+export interface Absolute {
+  /** Ambient pressure, Pa, and whether the altitude was entered or taken as sea level. */
+  readonly ambient: number;
+  readonly altitudeKnown: boolean;
+  /** Gauge error common to all cylinders, Pa, two-sided limit. */
+  readonly gauge: number;
+  /** Best cylinder brought to sea level, and the lowest. */
+  readonly best: number;
+  readonly lowest: number;
+  /** What the lowest reading would be without the adapter's volume, when that volume counts and can be computed. */
+  readonly adapter?: WithoutAdapter & { readonly dead: number };
+  readonly strokes?: 'two' | 'four';
+}
+
+/** Readings against sea level and against what the adapter alone explains. */
+export function absolute(c: Context, comparison: Comparison): Absolute {
+  const altitude = known(c.record.value('safe.altitude'));
+  const ambient = altitude === undefined ? SEA_LEVEL_PRESSURE : pressureAtAltitude(altitude);
+  const means = comparison.rows.map((r) => r.mean);
+  const { instrument } = comparison;
+  const profile = c.survey.engine.profile;
+  const strokes = profile.strokes === 'two' || profile.strokes === 'four' ? profile.strokes : undefined;
+  const lowest = Math.min(...means);
+  const dead = instrument.valve === 'plug end' ? 0 : (instrument.adapterVolume ?? 0);
+  const displacement = known(profile.displacement);
+  const count = cylindersOf(c).length;
+  const ratio = known(profile.ratio) ?? (strokes ? usualRatio[strokes] : undefined);
+  const adapter =
+    dead > 0 && displacement !== undefined && count > 0 && ratio !== undefined
+      ? {
+          dead,
+          ...withoutAdapter(lowest, { volume: (displacement / count) * (ratio / (ratio - 1)), ratio }, dead, ambient)
+        }
+      : undefined;
+  return {
+    ambient,
+    altitudeKnown: altitude !== undefined,
+    gauge: (instrument.accuracy ?? 0.02) * (instrument.range ?? 300 * psi),
+    best: atSeaLevel(Math.max(...means), ambient),
+    lowest: atSeaLevel(lowest, ambient),
+    ...(adapter ? { adapter } : {}),
+    ...(strokes ? { strokes } : {})
+  };
+}

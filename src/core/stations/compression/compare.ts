@@ -1,0 +1,134 @@
+import { school } from '../../house-rules/rules.ts';
+import { cylindersOf, judgedBy, type Context, type Judged } from '../../judgement.ts';
+import {
+  pooledDeviation,
+  probabilityAlike,
+  spreadCdf,
+  spreadOf,
+  type Estimate,
+  type Spread
+} from '../../physics/spread.ts';
+import type { ReadingOf } from '../../survey/current.ts';
+import type { Conditions, Instrument } from '../../survey/reading.ts';
+import { orderEffect, type OrderEffect } from './order.ts';
+
+type Pressure = ReadingOf<'compression.pressure'> & { readonly value: number };
+
+/** An ordinary gauge where none was named: 0–300 psi, ±2 % of full scale, 1 psi divisions (C). */
+export const ordinaryGauge = {
+  name: 'ordinary gauge',
+  range: 300 * 6894.757,
+  accuracy: 0.02,
+  resolution: 6894.757
+} as const;
+/** Repeatability of one cranking test, share of the reading (M). */
+const REPEATABILITY = 0.02;
+
+export interface Row extends Estimate {
+  readonly cylinder: number;
+  readonly readings: readonly number[];
+  /** Probability that this cylinder is under the limit of the best one. */
+  readonly low: boolean;
+}
+
+export interface Comparison {
+  readonly rows: readonly Row[];
+  readonly missing: readonly number[];
+  /** Readings left out because they were taken under other conditions, with the difference in words. */
+  readonly unlike: readonly { readonly cylinder: number; readonly why: string }[];
+  readonly conditions: Conditions;
+  readonly instrument: Instrument;
+  readonly limit: Judged;
+  readonly spread?: Spread;
+  readonly overLimit?: number;
+  readonly alike?: number;
+  readonly order?: OrderEffect;
+  readonly volts: readonly number[];
+}
+
+/** What must be the same before two readings are compared. */
+const keyOf = (r: Pressure): string =>
+  [
+    r.conditions?.throttle ?? 'unknown',
+    r.conditions?.bores ?? 'unknown',
+    r.conditions?.engine ?? 'unknown',
+    r.instrument?.name ?? '',
+    r.instrument?.adapterVolume ?? 'unknown'
+  ].join('|');
+
+function difference(a: Pressure, b: Pressure): string {
+  const parts: string[] = [];
+  if (a.conditions?.throttle !== b.conditions?.throttle) parts.push(`throttle ${a.conditions?.throttle ?? 'unknown'}`);
+  if (a.conditions?.bores !== b.conditions?.bores) parts.push(`bores ${a.conditions?.bores ?? 'unknown'}`);
+  if (a.conditions?.engine !== b.conditions?.engine) parts.push(`engine ${a.conditions?.engine ?? 'unknown'}`);
+  if (a.instrument?.name !== b.instrument?.name || a.instrument?.adapterVolume !== b.instrument?.adapterVolume)
+    parts.push('another gauge or adapter');
+  return parts.join(', ') || 'other conditions';
+}
+
+/** Groups readings by like conditions; the group with most cylinders speaks, the newest where two are even. */
+function likeWithLike(readings: readonly Pressure[]): { chosen: Pressure[]; others: Pressure[] } {
+  const groups = new Map<string, Pressure[]>();
+  for (const r of readings) groups.set(keyOf(r), [...(groups.get(keyOf(r)) ?? []), r]);
+  const size = (g: Pressure[]): number => new Set(g.map((r) => r.cylinder)).size;
+  const chosen = [...groups.values()].reduce<Pressure[]>((best, g) => (size(g) >= size(best) ? g : best), []);
+  return { chosen, others: readings.filter((r) => !chosen.includes(r)) };
+}
+
+/**
+ * Compares the cylinders of the latest round, like with like. Pressures in Pa gauge.
+ * Gauge error is common to all cylinders and cancels; reading step and repeatability do not.
+ */
+export function compare(c: Context): Comparison | undefined {
+  const round = c.record.round('compression.pressure');
+  const readings = c.record
+    .all('compression.pressure', { round })
+    .filter((r): r is Pressure => typeof r.value === 'number' && r.cylinder !== undefined);
+  if (!readings.length) return undefined;
+  const { chosen, others } = likeWithLike(readings);
+  const instrument: Instrument = chosen.find((r) => r.instrument)?.instrument ?? ordinaryGauge;
+  const limit = judgedBy(c, 'compression.spread', Number(school(c.rules, 'spread')), 'house rule');
+  const ids = [...new Set(chosen.map((r) => r.cylinder!))].sort((a, b) => a - b);
+  const groups = ids.map((k) => chosen.filter((r) => r.cylinder === k).map((r) => r.value));
+  const average = chosen.reduce((sum, r) => sum + r.value, 0) / chosen.length;
+  const repeat = pooledDeviation(groups, Math.max(REPEATABILITY * average, 1));
+  const one = Math.hypot(repeat, (instrument.resolution ?? ordinaryGauge.resolution) / Math.sqrt(12));
+  const estimates = groups.map((g) => ({
+    mean: g.reduce((a, b) => a + b, 0) / g.length,
+    u: one / Math.sqrt(g.length)
+  }));
+  const best = Math.max(...estimates.map((e) => e.mean));
+  const rows = ids.map((cylinder, k) => ({
+    ...estimates[k]!,
+    cylinder,
+    readings: groups[k]!,
+    low: estimates[k]!.mean < (1 - limit.value) * best
+  }));
+  const low = rows.filter((r) => r.low).map((r) => r.cylinder);
+  const first = chosen[0]!;
+  return {
+    rows,
+    missing: cylindersOf(c).filter((k) => !ids.includes(k)),
+    unlike: others.map((r) => ({ cylinder: r.cylinder!, why: difference(r, first) })),
+    conditions: first.conditions ?? {},
+    instrument,
+    limit,
+    volts: chosen.map((r) => r.conditions?.volts).filter((v) => v !== undefined),
+    ...(rows.length > 1 && best > 0
+      ? {
+          spread: spreadOf(rows),
+          overLimit: 1 - spreadCdf(rows, limit.value),
+          alike: probabilityAlike(rows),
+          order: orderEffect(
+            chosen.map((r) => ({
+              cylinder: r.cylinder!,
+              pressure: r.value,
+              ...(r.conditions?.volts === undefined ? {} : { volts: r.conditions.volts }),
+              ...(r.conditions?.rpm === undefined ? {} : { rpm: r.conditions.rpm })
+            })),
+            low
+          )
+        }
+      : {})
+  };
+}

@@ -1,0 +1,45 @@
+/** One test in the order it was made. */
+export interface Test {
+  readonly cylinder: number;
+  readonly pressure: number;
+  readonly volts?: number;
+  readonly rpm?: number;
+}
+
+export interface OrderEffect {
+  /** True when cylinder and place in the order cannot be told apart. */
+  readonly confounded: boolean;
+  /** True when volts or speed fell over the test. */
+  readonly tiring: boolean;
+  readonly fall?: string;
+}
+
+const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
+
+/**
+ * Whether the order of testing could explain the low readings: the low cylinders came late, the order was not also
+ * run in reverse, and volts or speed fell, or nobody noted them while the readings fell one after the other.
+ * C: common practice, "in one order, then in reverse".
+ */
+export function orderEffect(tests: readonly Test[], low: readonly number[]): OrderEffect {
+  const places = new Map<number, number[]>();
+  tests.forEach((t, k) => places.set(t.cylinder, [...(places.get(t.cylinder) ?? []), k]));
+  const centre = [...places].map(([cylinder, at]) => ({ cylinder, at: mean(at) }));
+  const n = tests.length;
+  const balanced =
+    centre.length < 2 || Math.max(...centre.map((x) => x.at)) - Math.min(...centre.map((x) => x.at)) <= 0.25 * (n - 1);
+  const volts = tests.map((t) => t.volts).filter((v) => v !== undefined);
+  const rpm = tests.map((t) => t.rpm).filter((v) => v !== undefined);
+  const [v0, v1] = [volts[0], volts[volts.length - 1]];
+  const [r0, r1] = [rpm[0], rpm[rpm.length - 1]];
+  const fell = v0 !== undefined && v1 !== undefined && v0 - v1 > 0.5;
+  const slowed = r0 !== undefined && r1 !== undefined && r1 < 0.9 * r0;
+  const noted = volts.length > 1 || rpm.length > 1;
+  const late = low.length > 0 && low.every((c) => (centre.find((x) => x.cylinder === c)?.at ?? 0) >= (n - 1) / 2);
+  const falling = n > 2 && tests.every((t, k) => k === 0 || t.pressure < (tests[k - 1]?.pressure ?? Infinity));
+  return {
+    confounded: !balanced && late && (fell || slowed || (!noted && falling)),
+    tiring: fell || slowed,
+    ...(fell ? { fall: `${v0.toFixed(1)} V to ${v1.toFixed(1)} V` } : slowed ? { fall: `${r0} rpm to ${r1} rpm` } : {})
+  };
+}

@@ -1,0 +1,203 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { known } from '../../engine/profile.ts';
+import { ruleNumber, school, schoolSaid } from '../../house-rules/rules.ts';
+import { judgedBy, type Context } from '../../judgement.ts';
+import type { Because, Finding } from '../../survey/finding.ts';
+import { say } from '../../units/index.ts';
+import { findingsOf, practice } from '../finding.ts';
+import { sources } from './source.ts';
+
+type Out = ReturnType<typeof findingsOf>;
+
+/** Cooling, from the screens to the stream. */
+export function analyse(c: Context): Finding[] {
+  const out = findingsOf('cooling');
+  const { record } = c;
+  const screen = record.value('cooling.screen');
+  if (screen === 'partly' || screen === 'blocked')
+    out.add(
+      'screen',
+      screen === 'blocked' ? 'fault' : 'watch',
+      `The intake screens are ${screen === 'blocked' ? 'blocked' : 'partly blocked'}: clear them before blaming the pump.`,
+      practice([`screens: ${screen}`], 'weed and paint block screens.')
+    );
+  else if (screen === 'clear')
+    out.add('screen', 'sound', 'The intake screens are clear.', practice(['screens: clear'], 'looked at and probed.'));
+  const source = record.value('cooling.source');
+  if (source) {
+    const s = sources[source];
+    out.add(
+      'source',
+      s.start ? 'sound' : 'held',
+      s.start
+        ? `Water from ${source === 'afloat' ? 'afloat' : `the ${source}`}: ${s.throttle}; ${s.note}.`
+        : `No start on this: ${s.note}.`,
+      practice([`water: ${source}`], 'the source caps the throttle.')
+    );
+  }
+  pump(c, out);
+  stream(c, out);
+  return out.list;
+}
+
+/** Years after which an impeller is due, by house rule and heat. */
+export function impellerLimit(c: Context) {
+  const rule = school(c.rules, 'impeller');
+  const sun = c.survey.engine.history.stored === 'sun';
+  const own = rule === 'climate' ? (sun ? 2 : 3) : Number(rule);
+  return judgedBy(c, 'cooling.impeller', own, `house rule${rule === 'climate' ? (sun ? ', hot sun' : ', shade') : ''}`);
+}
+
+function pump(c: Context, out: Out): void {
+  const { record } = c;
+  const age = known(record.value('cooling.impellerAge'));
+  const idle = known(c.survey.engine.history.yearsIdle);
+  const opened = record.value('cooling.opened');
+  const set = known(record.value('cooling.set'));
+  const cracked = known(record.value('cooling.cracked')) ?? 0;
+  const missing = known(record.value('cooling.missing')) ?? 0;
+  const housing = record.value('cooling.housing');
+  const backward = record.value('cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
+  const limit = impellerLimit(c);
+  const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet, 'our value, from memory');
+  const marks: string[] = [];
+  if (missing) marks.push(`${missing} vane${missing > 1 ? 's' : ''} missing`);
+  if (cracked) marks.push(`${cracked} cracked`);
+  if (set !== undefined && set > setLimit.value) marks.push(`set ${set}° (limit ${setLimit.said})`);
+  if (backward) marks.push('turned backward under load');
+  if (housing === 'grooved' || housing === 'melted') marks.push(`housing ${housing}`);
+  const why: Because = {
+    inputs: [
+      `age: ${age === undefined ? 'unknown' : say(age, 'years', c.units)}`,
+      `pump opened: ${opened ?? 'unknown'}`,
+      ...marks
+    ],
+    limit: `${limit.said}; vane set ${setLimit.said}`,
+    school: schoolSaid(c.rules, 'impeller'),
+    provenance: limit.provenance,
+    source: 'Common practice: rubber sets with heat, light and standing'
+  };
+  const kit =
+    school(c.rules, 'pump') === 'kit' && (age === undefined || age > ruleNumber(c.rules, 'kitAge') || marks.length > 0);
+  const fit = kit ? 'fit the whole pump kit' : 'fit an impeller';
+  if (marks.length) {
+    out.add(
+      'pump',
+      'fault',
+      `The pump has had it: ${marks.join(', ')}. ${fit.charAt(0).toUpperCase()}${fit.slice(1)}.`,
+      why
+    );
+    const found = record.value('cooling.found');
+    if (missing && found !== 'all')
+      out.add(
+        'pieces',
+        'fault',
+        `Missing vanes went downstream: find ${missing > 1 ? `all ${missing} pieces` : 'the piece'} in the housing outlet, the tube and the thermostat pocket.`,
+        practice(
+          [`missing: ${missing}`, `pieces found: ${found ?? 'not looked for'}`],
+          'a lost vane blocks a passage later.'
+        )
+      );
+    return;
+  }
+  const standing = idle !== undefined && age === undefined && opened !== 'yes' ? Math.max(idle, 0) : undefined;
+  if (opened === 'yes' && set !== undefined && housing === 'good' && (age === undefined || age <= limit.value))
+    out.add('pump', 'sound', 'The pump was opened and is good.', why);
+  else if (age !== undefined && age > limit.value)
+    out.add('pump', 'watch', `The impeller is ${say(age, 'years', c.units)} old, past ${limit.said}: ${fit}.`, why);
+  else if (standing !== undefined && standing > limit.value)
+    out.add(
+      'pump',
+      'watch',
+      `Nobody knows the impeller’s age, and it has stood for ${say(standing, 'years', c.units)}: take it as set and ${fit}.`,
+      why
+    );
+  else if (age !== undefined)
+    out.add('pump', 'sound', `The impeller is ${say(age, 'years', c.units)} old, within ${limit.said}.`, why);
+  else if (record.touched('cooling'))
+    out.add(
+      'pump',
+      'cannot-tell',
+      'The age of the impeller is unknown: the stream and the temperature will say, or open the pump.',
+      why
+    );
+}
+
+function stream(c: Context, out: Out): void {
+  const { record } = c;
+  const seen = record.value('cooling.stream');
+  const outlet = record.value('cooling.outlet');
+  const head = known(record.value('cooling.head'));
+  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot, 'our value, from memory');
+  const fitted = c.survey.engine.profile.indicator;
+  const why: Because = {
+    inputs: [
+      `stream: ${seen ?? 'not looked at'}`,
+      `hottest at the head: ${head === undefined ? 'not taken' : say(head, 'temperature', c.units)}`,
+      `outlet and line: ${outlet ?? 'not probed'}`
+    ],
+    limit: `head under ${hot.said}`,
+    provenance: hot.provenance,
+    source: 'Common practice: the stream is a bleed, not the whole flow; temperature decides between pump and outlet'
+  };
+  if (head !== undefined && head >= hot.value)
+    out.add(
+      'hot',
+      'fault',
+      `The head reached ${say(head, 'temperature', c.units)}, limit ${hot.said}. Stop; no more running until the cause is found: pump, thermostat, passages.`,
+      why
+    );
+  const normal = head !== undefined && head < hot.value;
+  if (seen === 'weak' || seen === 'none') {
+    const word = seen === 'none' ? 'No stream' : 'The stream is weak';
+    if (outlet === 'shut')
+      out.add(
+        'outlet',
+        'fault',
+        `${word} because the outlet or its line is blocked. Clear it; hot water follows.`,
+        why
+      );
+    else if (outlet === 'blocked')
+      out.add(
+        'stream',
+        'watch',
+        'The outlet was blocked and is clear now. One cured fault does not clear the other: look at the stream again and watch the temperature to the end.',
+        why
+      );
+    else if (normal && outlet !== 'clear')
+      out.add(
+        'outlet',
+        'cannot-tell',
+        `${word} but the head stays at ${say(head, 'temperature', c.units)}: that points to the outlet or its line, not to the pump. Probe the outlet first.`,
+        why
+      );
+    else if (normal)
+      out.add(
+        'stream',
+        'watch',
+        `${word}, the outlet is clear and the head stays cool. Compare with its sister or last year before opening the pump.`,
+        why
+      );
+    else if (head === undefined)
+      out.add(
+        'outlet',
+        'cannot-tell',
+        `${word}. Probe the outlet and take the head’s temperature before the pump is blamed.`,
+        why
+      );
+    else out.add('stream', 'fault', `${word} and it runs hot: the pump is not delivering.`, why);
+  } else if (seen === 'strong')
+    out.add(
+      'stream',
+      'sound',
+      normal ? `A strong stream and ${say(head, 'temperature', c.units)} at the head.` : 'A strong stream.',
+      why
+    );
+  else if (fitted === 'not-fitted' && normal)
+    out.add(
+      'stream',
+      'sound',
+      `No indicator on this engine; the head stays at ${say(head, 'temperature', c.units)}.`,
+      why
+    );
+}

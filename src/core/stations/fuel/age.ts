@@ -1,0 +1,60 @@
+import { ruleNumber } from '../../house-rules/rules.ts';
+import { known } from '../../engine/profile.ts';
+import { judgedBy, type Context } from '../../judgement.ts';
+
+export type FuelAge = 'fresh' | 'use' | 'doubtful' | 'drain' | 'unknown';
+
+export interface AgedFuel {
+  readonly verdict: FuelAge;
+  /** Months, and whether they were entered or follow from the years it stood. */
+  readonly months: number | undefined;
+  readonly assumed: boolean;
+  readonly limit: number;
+  readonly limitSaid: string;
+}
+
+/** The age of the fuel against the house's months; ethanol shortens them, stabiliser lengthens the last. */
+export function fuelAge(c: Context): AgedFuel {
+  const entered = known(c.record.value('fuel.age'));
+  const idle = known(c.survey.engine.history.yearsIdle);
+  const months =
+    entered ?? (idle !== undefined && idle > 0 && c.survey.engine.history.fuelLeft !== 'none' ? idle * 12 : undefined);
+  const kind = c.record.value('fuel.kind') ?? c.survey.engine.history.fuelLeft;
+  const stabilised = (c.record.value('fuel.stabilised') ?? c.survey.engine.history.stabilised) === 'yes';
+  const factor = kind === 'plain' ? 1 : ruleNumber(c.rules, 'ethanolFactor');
+  const own = factor * ruleNumber(c.rules, stabilised ? 'fuelStabilised' : 'fuelDrain');
+  const limit = judgedBy(
+    c,
+    'fuel.age',
+    own,
+    `house rule${kind === 'plain' ? '' : ', shortened for ethanol or unknown'}${stabilised ? ', stabilised' : ''}`
+  );
+  const verdict: FuelAge =
+    months === undefined
+      ? 'unknown'
+      : months > limit.value
+        ? 'drain'
+        : stabilised
+          ? 'use'
+          : months <= factor * ruleNumber(c.rules, 'fuelFresh')
+            ? 'fresh'
+            : months <= factor * ruleNumber(c.rules, 'fuelUse')
+              ? 'use'
+              : 'doubtful';
+  return {
+    verdict,
+    months,
+    assumed: entered === undefined && months !== undefined,
+    limit: limit.value,
+    limitSaid: limit.said
+  };
+}
+
+/** Everything that holds fuel has been emptied or filled fresh, or is not there. */
+export function fuelCleared(c: Context): { readonly open: string[]; readonly cleared: boolean } {
+  const places = { tank: 'tank', line: 'line and filter', bowl: 'bowl or vapour separator' } as const;
+  const open = (Object.keys(places) as (keyof typeof places)[])
+    .filter((k) => !['drained', 'fresh', 'not-fitted'].includes(String(c.record.value(`fuel.${k}`))))
+    .map((k) => places[k]);
+  return { open, cleared: open.length === 0 };
+}

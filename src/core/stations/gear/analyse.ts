@@ -1,0 +1,207 @@
+import { known } from '../../engine/profile.ts';
+import { school, schoolSaid } from '../../house-rules/rules.ts';
+import { judgedBy, type Context } from '../../judgement.ts';
+import type { Finding } from '../../survey/finding.ts';
+import { say } from '../../units/index.ts';
+import { findingsOf, practice } from '../finding.ts';
+import { frost } from './frost.ts';
+
+/** Share by which drained oil may differ from capacity before it means something (M: what clings, and the jug). */
+const DRAIN_TOLERANCE = 0.1;
+
+/** Whether any look at the gear oil so far shows water. */
+export function waterSeen(c: Context): boolean {
+  const look = c.record.value('gear.look');
+  const first = c.record.value('gear.first');
+  const caught = known(c.record.value('gear.water')) ?? 0;
+  return first === 'water' || first === 'milky' || look === 'milky' || look === 'creamy' || caught > 0;
+}
+
+/** The gear case from its oil: water, amount, metal. */
+export function analyse(c: Context): Finding[] {
+  const out = findingsOf('gear');
+  const { record } = c;
+  const first = record.value('gear.first');
+  const look = record.value('gear.look');
+  const said = [first && `first out: ${first}`, look && `oil: ${look}`].filter(Boolean) as string[];
+  water(c, out, said);
+  amount(c, out);
+  metal(c, out);
+  if (look === 'burnt')
+    out.add(
+      'burnt',
+      'watch',
+      'The oil is burnt: it ran hot or low. Look at gears and bearings before it runs in gear.',
+      practice(said, 'burnt oil is a bearing that was hot.')
+    );
+  const test = record.value('gear.pressureTest');
+  if (test) {
+    const why = practice(
+      [`case test: ${test}`],
+      'low pressure first, since a lip seal can leak low and hold high; then about 10 psi, then vacuum.'
+    );
+    if (test === 'held') out.add('test', 'sound', 'The case held its test.', why);
+    else
+      out.add(
+        'test',
+        'fault',
+        'The case leaked in its test. Find the place with soapy water; reseal; test again before oil goes in.',
+        why
+      );
+  }
+  const refill = record.value('gear.refill');
+  const washers = record.value('gear.washers');
+  if ((refill === 'service' || refill === 'stand') && washers !== 'yes')
+    out.add(
+      'washers',
+      'watch',
+      'Refilled without a fresh washer recorded for each plug there is.',
+      practice([`refilled: ${refill}`, `washers: ${washers ?? 'unknown'}`], 'exactly one fresh washer for every plug.')
+    );
+  if (!out.list.length && (first === 'oil' || look === 'clear' || look === 'dark'))
+    out.add('clean', 'sound', soundWords(first, look), practice(said, 'clear or dark oil without water first.'));
+  return out.list;
+}
+
+const soundWords = (first?: string, look?: string): string =>
+  look === undefined
+    ? 'Oil came first, no free water.'
+    : look === 'dark'
+      ? 'The oil is dark but clean of water.'
+      : 'The oil is clear.';
+
+function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): void {
+  if (!waterSeen(c)) return;
+  const caught = known(c.record.value('gear.water'));
+  const capacity = known(c.survey.engine.profile.gearCapacity);
+  const share = caught !== undefined && capacity ? `, ${Math.round((100 * caught) / capacity)} % of its capacity` : '';
+  const amountSaid = caught ? `: ${say(caught, 'volume', c.units)} caught${share}` : '';
+  const cured = c.record.value('gear.refill') === 'service' && c.record.value('gear.pressureTest') === 'held';
+  if (cured) return;
+  out.add(
+    'water',
+    'fault',
+    `Water in the gear oil${amountSaid}. Find the way in: propeller shaft, drive shaft, shift shaft, plug washers, carrier O-ring, a crack.`,
+    {
+      ...practice(
+        [...said, ...(caught ? [`free water: ${say(caught, 'volume', c.units)}`] : [])],
+        'free water comes first at a cracked-open plug; churned water does not settle and stays milky.'
+      ),
+      school: schoolSaid(c.rules, 'gearWater')
+    }
+  );
+  const f = frost(c);
+  if (!f) {
+    out.add(
+      'forecast',
+      'cannot-tell',
+      'There is water in a closed case. Enter the coldest night of the forecast: frost can crack it.',
+      practice(said, 'a sealed case frozen with water in it cracks.')
+    );
+    return;
+  }
+  const why = {
+    inputs: [
+      `coldest night: ${say(f.coldest, 'temperature', c.units)}`,
+      `this water freezes at ${say(f.freezesAt, 'temperature', c.units)} (${c.survey.engine.history.water ?? 'kind unknown, taken as fresh'})`
+    ],
+    ...(f.needs === undefined ? {} : { value: `${say(f.needs, 'volume', c.units)} of free air needed` }),
+    formula: 'water grows by 999.84/916.7 − 1 = 9.07 % as it freezes',
+    provenance: 'P' as const,
+    source: 'CRC Handbook densities; UNESCO / TEOS-10 freezing point of sea water'
+  };
+  if (f.freezes)
+    out.add(
+      'frost',
+      'fault',
+      `Frost is coming (${say(f.coldest, 'temperature', c.units)}) and there is water in the case: drain it today, leave the plug out, label it CASE EMPTY.`,
+      why
+    );
+  else
+    out.add(
+      'nofrost',
+      'watch',
+      `No frost in the forecast (${say(f.coldest, 'temperature', c.units)}); drain the case all the same before it stands.`,
+      why
+    );
+}
+
+function amount(c: Context, out: ReturnType<typeof findingsOf>): void {
+  const drained = known(c.record.value('gear.drained'));
+  if (drained === undefined) return;
+  const capacity = judgedBy(c, 'gear.capacity', known(c.survey.engine.profile.gearCapacity), 'engine profile');
+  const inputs = [`drained: ${say(drained, 'volume', c.units)}`];
+  if (!capacity) {
+    out.add(
+      'amount',
+      'cannot-tell',
+      `${say(drained, 'volume', c.units)} came out; without the capacity nobody can say whether that was all. Enter it from the manual.`,
+      practice(inputs, 'the drained volume is compared with the capacity.')
+    );
+    return;
+  }
+  const share = drained / capacity.value;
+  const why = {
+    inputs,
+    value: `${Math.round(share * 100)} % of capacity`,
+    uncertainty: `± ${Math.round(DRAIN_TOLERANCE * 100)} % for what clings and the jug (from memory)`,
+    limit: capacity.said,
+    provenance: 'C' as const,
+    source: 'Common practice: drained volume against capacity'
+  };
+  if (drained <= 0 || c.record.value('gear.look') === 'none')
+    out.add(
+      'amount',
+      'fault',
+      'The case was all but empty. Gears and bearings have run dry: look before it runs in gear.',
+      why
+    );
+  else if (share > 1 + DRAIN_TOLERANCE)
+    out.add(
+      'amount',
+      waterSeen(c) ? 'watch' : 'cannot-tell',
+      `More came out (${say(drained, 'volume', c.units)}) than the case holds (${capacity.said}): ${waterSeen(c) ? 'the rest is water' : 'water, overfilled, or the capacity is of another leg'}.`,
+      why
+    );
+  else if (share < 1 - DRAIN_TOLERANCE)
+    out.add(
+      'amount',
+      'watch',
+      `${say(drained, 'volume', c.units)} came out of ${capacity.said}: it was low, or it has not drained. Longer in the cold, tilted a little at the end.`,
+      why
+    );
+  else out.add('amount', 'sound', `As much came out as the case holds.`, why);
+}
+
+function metal(c: Context, out: ReturnType<typeof findingsOf>): void {
+  const magnet = c.record.value('gear.magnet');
+  const explained = c.record.value('gear.explained') === 'yes';
+  const metallic = c.record.value('gear.look') === 'metallic';
+  const why = {
+    ...practice(
+      [`magnet: ${magnet ?? 'not looked at'}`, ...(metallic ? ['oil: metallic'] : [])],
+      'paste is wear; slivers and pieces are parts.'
+    ),
+    school: schoolSaid(c.rules, 'magnetMetal')
+  };
+  const keep = school(c.rules, 'magnetMetal') === 'keep';
+  if ((magnet === 'slivers' || magnet === 'pieces') && !explained)
+    out.add(
+      'metal',
+      magnet === 'slivers' && keep ? 'watch' : 'fault',
+      `${magnet === 'pieces' ? 'Pieces' : 'Slivers'} on the magnet: open the case and explain the metal before it runs in gear.`,
+      why
+    );
+  else if (explained) out.add('metal', 'sound', 'The metal on the magnet has been explained.', why);
+  else if (metallic)
+    out.add('metal', 'watch', 'The oil shimmers with metal: look at the magnet and compare it with last time.', why);
+  else if (magnet === 'paste' && school(c.rules, 'magnetMetal') === 'examine')
+    out.add('metal', 'watch', 'Paste on the magnet: your house rule has it examined.', why);
+  else if (magnet === 'paste' || magnet === 'clean')
+    out.add(
+      'metal',
+      'sound',
+      magnet === 'paste' ? 'Grey paste on the magnet is normal wear.' : 'The magnet is clean.',
+      why
+    );
+}

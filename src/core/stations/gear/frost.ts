@@ -1,0 +1,28 @@
+import { known } from '../../engine/profile.ts';
+import type { Context } from '../../judgement.ts';
+import { freezingPoint, roomForIce } from '../../physics/ice.ts';
+
+export interface Frost {
+  /** Water in the case, m³, when measured; the verdict needs only that there is some. */
+  readonly water: number | undefined;
+  readonly needs: number | undefined;
+  readonly freezesAt: number;
+  readonly coldest: number;
+  readonly freezes: boolean;
+}
+
+/** Whether water in the case will freeze in the coldest night of the forecast. */
+export function frost(c: Context): Frost | undefined {
+  const coldest = known(c.record.value('safe.forecast'));
+  if (coldest === undefined) return undefined;
+  const kind = c.survey.engine.history.water;
+  const freezesAt = freezingPoint(kind === 'unknown' ? undefined : kind);
+  const water = known(c.record.value('gear.water'));
+  return {
+    water,
+    needs: water === undefined ? undefined : roomForIce(water),
+    freezesAt,
+    coldest,
+    freezes: coldest <= freezesAt
+  };
+}

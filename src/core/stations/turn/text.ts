@@ -1,0 +1,12 @@
+import type { StationText } from '../text.ts';
+
+export const text: StationText = {
+  title: 'Hand turn',
+  minutes: 2,
+  how: [
+    'In the engine’s direction only, slowly, two full turns.',
+    'Count the bumps; feel for a tight spot, grit, noise, play.',
+    'Locked: plugs out first, then neutral, starter pinion, leg off. Soak and wait a day; no force.'
+  ],
+  hazards: ['flywheel', 'propeller', 'backfire', 'chemicals']
+};

@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { dimensionOf, type DimensionName } from '../units/dimension.ts';
+
+/**
+ * One definition of each thing that can be recorded. From an item follow its type, its check at the boundary,
+ * its form field and its place in the JSON Schema; there is no second copy of a shape.
+ */
+export interface Option {
+  readonly value: string;
+  readonly label: string;
+  readonly hint?: string;
+}
+
+interface Common {
+  readonly label: string;
+  /** The question as asked at the engine, when the label alone does not say it. */
+  readonly ask?: string;
+  readonly perCylinder?: boolean;
+  /** Each entry is a measurement of its own and stands beside the earlier ones instead of superseding them. */
+  readonly repeated?: boolean;
+  /** The id of the limit shown beside this item, with the place for the manual's own value. */
+  readonly limit?: string;
+}
+
+export type Item<V = unknown> = Common & { readonly schema: z.ZodType<V> } & (
+    | { readonly kind: 'choice'; readonly options: readonly Option[] }
+    | { readonly kind: 'several'; readonly options: readonly Option[] }
+    | { readonly kind: 'quantity'; readonly dimension: DimensionName; readonly min: number; readonly max: number }
+    | { readonly kind: 'text'; readonly long?: boolean; readonly maxLength: number }
+    | { readonly kind: 'moment' }
+  );
+
+const UNKNOWN: Option = { value: 'unknown', label: 'unknown' };
+const NOT_FITTED: Option = { value: 'not-fitted', label: 'not fitted' };
+
+type Labels = Readonly<Record<string, string | readonly [string, string]>>;
+const optionsOf = (labels: Labels): Option[] =>
+  Object.entries(labels).map(([value, l]) =>
+    typeof l === 'string' ? { value, label: l } : { value, label: l[0], hint: l[1] }
+  );
+
+/** One of several words; "unknown" is always among them, "not fitted" where the part may be absent. */
+export function choice<const O extends Labels>(o: Common & { options: O }): Item<Extract<keyof O, string> | 'unknown'>;
+export function choice<const O extends Labels>(
+  o: Common & { options: O; absent: true }
+): Item<Extract<keyof O, string> | 'unknown' | 'not-fitted'>;
+export function choice(o: Common & { options: Labels; absent?: true }): Item<string> {
+  const { options: labels, absent, ...common } = o;
+  const options = [...optionsOf(labels), ...(absent ? [NOT_FITTED] : []), UNKNOWN];
+  return { ...common, kind: 'choice', options, schema: z.enum(options.map((x) => x.value) as [string, ...string[]]) };
+}
+
+export const yesNo = (o: Common): Item<'yes' | 'no' | 'unknown'> => choice({ ...o, options: { yes: 'yes', no: 'no' } });
+
+/** Any number of words; an empty list means "looked, none". */
+export function several<const O extends Labels>(
+  o: Common & { options: O }
+): Item<Extract<keyof O, string>[] | 'unknown'> {
+  const options = optionsOf(o.options);
+  const word = z.enum(options.map((x) => x.value) as [string, ...string[]]);
+  const schema = z.union([z.array(word).max(options.length), z.literal('unknown')]);
+  return {
+    ...o,
+    kind: 'several',
+    options,
+    schema: schema as unknown as Item<Extract<keyof O, string>[] | 'unknown'>['schema']
+  };
+}
+
+/** A measured number in SI, with the widest range that can be true; outside it the entry is refused with a sentence. */
+export function quantity(o: Common & { dimension: DimensionName; min: number; max: number }): Item<number | 'unknown'> {
+  const what = dimensionOf(o.dimension).name;
+  const schema = z.union([
+    z.number().min(o.min, `a ${what} this low cannot be true`).max(o.max, `a ${what} this high cannot be true`),
+    z.literal('unknown')
+  ]);
+  return { ...o, kind: 'quantity', schema };
+}
+
+export const text = (o: Common & { long?: boolean; maxLength?: number }): Item<string> => {
+  const maxLength = o.maxLength ?? (o.long ? 20_000 : 200);
+  return { ...o, kind: 'text', maxLength, schema: z.string().max(maxLength, `longer than ${maxLength} characters`) };
+};
+
+/** A point in time, ISO 8601 with offset or Z. */
+export const moment = (o: Common): Item<string> => ({
+  ...o,
+  kind: 'moment',
+  schema: z.union([z.iso.datetime({ offset: true }), z.literal('unknown')])
+});
+
+export type ValueOf<I> = I extends Item<infer V> ? V : never;
+export type Items = Readonly<Record<string, Item>>;
+export type ValuesOf<T extends Items> = { readonly [K in keyof T]?: ValueOf<T[K]> };
+
+/** A Zod object with every item optional: not asked yet is not the same as unknown, and both are allowed. */
+export const objectOf = <T extends Items>(items: T): z.ZodType<ValuesOf<T>> =>
+  z.strictObject(
+    Object.fromEntries(Object.entries(items).map(([k, item]) => [k, item.schema.optional()]))
+  ) as unknown as z.ZodType<ValuesOf<T>>;

@@ -1,0 +1,111 @@
+import { allItems, type ItemId } from '../stations/items.ts';
+import { parseQuantity, say, type System } from '../units/index.ts';
+import type { Conditions } from './reading.ts';
+
+export interface QuickEntry {
+  readonly what: ItemId;
+  readonly cylinder: number;
+  readonly value: number | string;
+  readonly typed: string;
+  readonly conditions?: Conditions;
+  /** What it will record, in words. */
+  readonly says: string;
+}
+export type QuickResult =
+  | { readonly ok: true; readonly entries: readonly QuickEntry[] }
+  | { readonly ok: false; readonly message: string; readonly at: number; readonly entries: readonly QuickEntry[] };
+
+interface Token {
+  readonly text: string;
+  readonly at: number;
+}
+
+const tokens = (line: string): Token[] => [...line.matchAll(/\S+/g)].map((m) => ({ text: m[0], at: m.index }));
+const sparkWords: Readonly<Record<string, 'good' | 'weak' | 'none'>> = {
+  good: 'good',
+  g: 'good',
+  ok: 'good',
+  weak: 'weak',
+  w: 'weak',
+  none: 'none',
+  n: 'none',
+  no: 'none'
+};
+
+/**
+ * One line for a whole check: "comp 1 98 2 74 w2 101" (w: wet, bores oiled) or "spark 1 good 2 none".
+ * Shape: text in, entries out with what each will record; an error points at its character and keeps what came before it.
+ */
+export function parseQuickLine(line: string, cylinders: number | undefined, units: System): QuickResult {
+  const list = tokens(line);
+  const head = list[0];
+  const fail = (message: string, at: number, entries: readonly QuickEntry[] = []): QuickResult => ({
+    ok: false,
+    message,
+    at,
+    entries
+  });
+  if (!head) return fail('Start with a check: comp or spark, then cylinder and reading, “comp 1 98 2 74”.', 0);
+  const word = head.text.toLowerCase();
+  const kind =
+    word.length > 1 && 'compression'.startsWith(word)
+      ? 'comp'
+      : word.length > 1 && 'spark'.startsWith(word)
+        ? 'spark'
+        : undefined;
+  if (!kind) return fail(`“${head.text}” is not a check this line knows. Start with comp or spark.`, head.at);
+  const entries: QuickEntry[] = [];
+  let k = 1;
+  while (k < list.length) {
+    const token = list[k]!;
+    const place = /^(w?)(\d{1,2})[:=]?$/i.exec(token.text);
+    if (!place) return fail(`A cylinder number is expected here, not “${token.text}”.`, token.at, entries);
+    const cylinder = Number(place[2]);
+    if (cylinder < 1 || (cylinders !== undefined && cylinder > cylinders))
+      return fail(
+        `There is no cylinder ${cylinder}${cylinders ? `; this engine has ${cylinders}` : ''}.`,
+        token.at,
+        entries
+      );
+    const wet = place[1] !== '';
+    const value = list[k + 1];
+    if (!value) return fail(`Cylinder ${cylinder} has no reading yet.`, line.length, entries);
+    if (kind === 'spark') {
+      if (wet) return fail('Spark has no wet reading; write the number alone.', token.at, entries);
+      const result = sparkWords[value.text.toLowerCase()];
+      if (!result) return fail(`“${value.text}” is not a spark: good, weak or none.`, value.at, entries);
+      entries.push({
+        what: 'spark.result',
+        cylinder,
+        value: result,
+        typed: value.text,
+        says: `cylinder ${cylinder}: ${result}`
+      });
+      k += 2;
+      continue;
+    }
+    const unit = list[k + 2];
+    const joined = unit && /^[a-z/²]+$/i.test(unit.text) && !/^w\d/i.test(unit.text);
+    const typed = joined ? `${value.text} ${unit.text}` : value.text;
+    const parsed = parseQuantity(typed, 'pressure', units);
+    if (!parsed.ok)
+      return fail(
+        parsed.message,
+        value.at + (joined ? parsed.at : Math.min(parsed.at, value.text.length - 1)),
+        entries
+      );
+    const checked = allItems['compression.pressure'].schema.safeParse(parsed.si);
+    if (!checked.success)
+      return fail(`${typed} cannot be true: ${checked.error.issues[0]?.message ?? 'out of range'}.`, value.at, entries);
+    entries.push({
+      what: 'compression.pressure',
+      cylinder,
+      value: parsed.si,
+      typed,
+      ...(wet ? { conditions: { bores: 'oiled' as const } } : {}),
+      says: `cylinder ${cylinder}: ${say(parsed.si, 'pressure', units, 6894.757)}${wet ? ', wet' : ''}`
+    });
+    k += joined ? 3 : 2;
+  }
+  return entries.length ? { ok: true, entries } : fail('Now cylinder and reading, for example “1 98”.', line.length);
+}

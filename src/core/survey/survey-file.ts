@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { caseKindSchema } from '../engine/case-kind.ts';
+import { manualSchema } from '../engine/limits.ts';
+import { historySchema, identitySchema, profileSchema } from '../engine/profile.ts';
+import { houseRulesSchema } from '../house-rules/rules.ts';
+import { gateReasonSchema, overrideSchema, readingSchema, stepMarkSchema } from './reading.ts';
+
+export const SURVEY_FORMAT = 'indaga-survey';
+export const SURVEY_VERSION = 1;
+
+/**
+ * The open survey file: everything known about one assessment of one engine, in one JSON document.
+ * SI units throughout: Pa, m³, m, K, V, 1/min; ages in months or years as the item says; shares from 0 to 1.
+ */
+export const surveyFileSchema = z.strictObject({
+  format: z.literal(SURVEY_FORMAT),
+  version: z.literal(SURVEY_VERSION),
+  engine: z.strictObject({
+    identity: identitySchema,
+    profile: profileSchema,
+    history: historySchema,
+    manual: manualSchema.optional()
+  }),
+  assessment: z.strictObject({
+    kind: caseKindSchema,
+    startedAt: z.iso.datetime({ offset: true }),
+    by: z.string().max(120).optional()
+  }),
+  houseRules: houseRulesSchema.optional(),
+  readings: z.array(readingSchema).max(50_000),
+  overrides: z.array(overrideSchema).max(1000).optional(),
+  steps: z.array(stepMarkSchema).max(10_000).optional(),
+  reasons: z.array(gateReasonSchema).max(1000).optional()
+});
+
+export type SurveyFile = z.infer<typeof surveyFileSchema>;
+export type Engine = SurveyFile['engine'];
+
+/** An empty survey of an engine about which nothing is known yet. */
+export const emptySurvey = (kind: SurveyFile['assessment']['kind'], startedAt: string, tag = ''): SurveyFile => ({
+  format: SURVEY_FORMAT,
+  version: SURVEY_VERSION,
+  engine: { identity: tag ? { tag } : {}, profile: {}, history: {} },
+  assessment: { kind, startedAt },
+  readings: []
+});

@@ -14,6 +14,8 @@ export interface Need {
   readonly text: string;
   readonly done: boolean;
   readonly station?: StationId;
+  /** Nothing the yard can do lifts it. */
+  readonly never?: true;
 }
 
 export interface HoldRule {

@@ -55,7 +55,7 @@ export const holdRules: readonly HoldRule[] = [
           ? {
               text: `piston ${depths.low.join(', ')} stands low: this hold does not lift, it goes to a specialist`,
               done: false,
-              station: 'turn'
+              never: true as const
             }
           : { text: 'every piston’s depth at top recorded and agreeing', done: depths.agree === true, station: 'turn' }
       ];

@@ -27,7 +27,9 @@ export function nextCheck(
     minutes: stations[station].text.minutes,
     because
   });
-  for (const hold of holds.filter((h) => !h.override && !h.standing)) {
+  const raised = holds.filter((h) => !h.override && !h.standing);
+  if (raised.some((h) => h.needs.some((n) => n.never))) return undefined;
+  for (const hold of raised) {
     const need = hold.needs.find((n) => !n.done && n.station);
     if (need?.station) return at(need.station, `${hold.title}: ${need.text}.`);
   }

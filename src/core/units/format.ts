@@ -52,5 +52,6 @@ export function show(si: number, name: DimensionName, system: System, resolution
 export function say(si: number, name: DimensionName, system: System, resolution?: number): string {
   const { number, unit } = show(si, name, system, resolution);
   if (unit === '' || unit === ':1' || unit === '°') return `${number}${unit}`;
+  if (number === '1' && (unit === 'years' || unit === 'months')) return `1 ${unit.slice(0, -1)}`;
   return `${number} ${unit}`;
 }

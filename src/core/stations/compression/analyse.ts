@@ -211,12 +211,14 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
         'C',
         'Common practice, from memory; barometric law ISO 2533 (P). A kind’s floor only opens a question.'
       );
-  if (abs.lowest + abs.gauge >= floor) {
+  // Cylinders low against their neighbours are spoken for; a kind's range is asked of the best one only.
+  const judged = figure ? abs.lowest : abs.best;
+  if (judged + abs.gauge >= floor) {
     if (figure || found.rows.length === 1)
       out.add(
         'figure',
         'sound',
-        `${found.rows.length > 1 ? 'Every cylinder reaches' : 'It reaches'} ${figure ? 'this engine’s figure' : 'what its kind usually gives'}: ${sayP(abs.lowest)} at sea level.`,
+        `${found.rows.length > 1 ? 'Every cylinder reaches' : 'It reaches'} ${figure ? 'this engine’s figure' : 'what its kind usually gives'}: ${sayP(judged)} at sea level.`,
         why
       );
     return;
@@ -246,7 +248,7 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
   out.add(
     'figure',
     figure && !design ? 'watch' : 'cannot-tell',
-    `The lowest is ${sayP(abs.lowest)} at sea level, under ${figure ? 'this engine’s figure' : 'the usual range of its kind'}.${design}${dry} ${figure ? 'Repeat it, then wet test or leak-down.' : 'That is a question, not a fault: leak-down next.'}`,
+    `${found.rows.length > 1 ? (figure ? 'The lowest is' : 'Even the best is') : 'It reads'} ${sayP(judged)} at sea level, under ${figure ? 'this engine’s figure' : 'the usual range of its kind'}.${design}${dry} ${figure ? 'Repeat it, then wet test or leak-down.' : 'That is a question, not a fault: leak-down next.'}`,
     why
   );
 }

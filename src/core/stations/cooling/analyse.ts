@@ -30,7 +30,7 @@ export function analyse(c: Context): Finding[] {
       'source',
       s.start ? 'sound' : 'held',
       s.start
-        ? `Water from ${source === 'afloat' ? 'afloat' : `the ${source}`}: ${s.throttle}; ${s.note}.`
+        ? `${source === 'afloat' ? 'Afloat' : `Water from the ${source}`}: ${s.throttle}; ${s.note}.`
         : `No start on this: ${s.note}.`,
       practice([`water: ${source}`], 'the source caps the throttle.')
     );
@@ -63,7 +63,7 @@ function pump(c: Context, out: Out): void {
   const marks: string[] = [];
   if (missing) marks.push(`${missing} vane${missing > 1 ? 's' : ''} missing`);
   if (cracked) marks.push(`${cracked} cracked`);
-  if (set !== undefined && set > setLimit.value) marks.push(`set ${set}° (limit ${setLimit.said})`);
+  if (set !== undefined && set > setLimit.value) marks.push(`vanes set ${Math.round(set)}°`);
   if (backward) marks.push('turned backward under load');
   if (housing === 'grooved' || housing === 'melted') marks.push(`housing ${housing}`);
   const why: Because = {
@@ -92,7 +92,7 @@ function pump(c: Context, out: Out): void {
       out.add(
         'pieces',
         'fault',
-        `Missing vanes went downstream: find ${missing > 1 ? `all ${missing} pieces` : 'the piece'} in the housing outlet, the tube and the thermostat pocket.`,
+        `Missing vanes went downstream: find ${missing > 2 ? `all ${missing} pieces` : missing === 2 ? 'both pieces' : 'the piece'} in the housing outlet, the tube and the thermostat pocket.`,
         practice(
           [`missing: ${missing}`, `pieces found: ${found ?? 'not looked for'}`],
           'a lost vane blocks a passage later.'

@@ -1,0 +1,119 @@
+import type { CaseKind } from '../src/core/engine/case-kind.ts';
+import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
+import type { Manual } from '../src/core/engine/limits.ts';
+import type { ItemId, ReadingValue } from '../src/core/stations/items.ts';
+import type { Entry } from '../src/core/survey/entry.ts';
+import type { Reading } from '../src/core/survey/reading.ts';
+
+/** One made-up engine with its story; times are minutes from the start of its assessment. */
+export interface DemoEngine {
+  readonly key: string;
+  readonly kind: CaseKind;
+  readonly startedHoursAgo: number;
+  readonly identity: Identity;
+  readonly profile: Profile;
+  readonly history: (start: Date) => History;
+  readonly manual?: Manual;
+  readonly log: (l: Log) => void;
+  readonly signedBy?: string;
+}
+
+type More = Partial<Pick<Reading, 'cylinder' | 'conditions' | 'instrument' | 'round' | 'typed'>>;
+
+/** Writes the log of an assessment as it would be tapped in, one entry a minute unless told to wait. */
+export class Log {
+  readonly entries: Entry[] = [];
+  private n = 0;
+
+  constructor(
+    private readonly key: string,
+    private at: number,
+    private readonly by = 'Ines'
+  ) {}
+
+  private stamp(): { id: string; at: string; by: string } {
+    this.at += 60_000;
+    this.n += 1;
+    return { id: `${this.key}-${this.n}`, at: new Date(this.at).toISOString(), by: this.by };
+  }
+
+  read<I extends ItemId>(what: I, value: ReadingValue<I>, more: More = {}): this {
+    this.entries.push({ type: 'reading', body: { ...this.stamp(), what, value, ...more } });
+    return this;
+  }
+
+  wait(hours: number): this {
+    this.at += hours * 3.6e6;
+    return this;
+  }
+
+  done(step: string, note?: string): this {
+    this.entries.push({ type: 'step', body: { ...this.stamp(), step, state: 'done', ...(note ? { note } : {}) } });
+    return this;
+  }
+
+  reason(gate: string, reason: string): this {
+    this.entries.push({ type: 'reason', body: { ...this.stamp(), gate, reason } });
+    return this;
+  }
+
+  /** Lanyard out, battery off, propeller clear, stand good, outdoors. */
+  madeSafe(battery: 'off' | 'not-fitted' = 'not-fitted'): this {
+    return this.read('safe.lanyard', 'out')
+      .read('safe.battery', battery)
+      .read('safe.propeller', 'clear')
+      .read('safe.secured', 'yes')
+      .read('safe.place', 'outdoors');
+  }
+
+  /** Compression of several cylinders in one order, psi as read. */
+  compression(
+    psi: readonly (readonly [cylinder: number, psi: number, volts?: number])[],
+    gauge: NonNullable<Reading['instrument']> = shopGauge,
+    round = 1
+  ): this {
+    for (const [cylinder, value, volts] of psi)
+      this.read('compression.pressure', value * PSI, {
+        cylinder,
+        round,
+        typed: `${value} psi`,
+        instrument: gauge,
+        conditions: { throttle: 'open', bores: 'dry', engine: 'cold', ...(volts === undefined ? {} : { volts }) }
+      });
+    return this;
+  }
+
+  sparks(result: ReadingValue<'spark.result'>, cylinders: readonly number[], round = 1): this {
+    for (const cylinder of cylinders)
+      this.read('spark.result', result, { cylinder, round, conditions: { path: 'tester', light: 'shade' } });
+    return this;
+  }
+}
+
+export const PSI = 6894.757;
+export const mL = (n: number): number => n * 1e-6;
+export const celsius = (n: number): number => n + 273.15;
+
+export const shopGauge = {
+  name: 'Shop gauge, screw-in',
+  range: 300 * PSI,
+  accuracy: 0.02,
+  resolution: PSI,
+  adapterVolume: 0,
+  valve: 'plug end'
+} as const;
+export const hoseGauge = {
+  name: 'Old hose gauge, valve at the dial',
+  range: 200 * PSI,
+  accuracy: 0.03,
+  resolution: 2 * PSI,
+  adapterVolume: mL(10),
+  valve: 'gauge end'
+} as const;
+
+/** The entries of an engine whose assessment starts at this moment. */
+export function logOf(engine: DemoEngine, start: Date): Entry[] {
+  const log = new Log(engine.key, start.getTime());
+  engine.log(log);
+  return log.entries;
+}

@@ -1,0 +1,20 @@
+import type { DemoEngine } from '../builder.ts';
+import { eel, heron } from './drowned.ts';
+import { dunlin, knot, plover } from './leg.ts';
+import { bittern, gannet, tern, wren } from './power-head.ts';
+import { curlew, swift } from './sound.ts';
+
+/** The yard at Saltgarth after the storm tide; all of it made up. */
+export const scenario: readonly DemoEngine[] = [
+  eel,
+  heron,
+  wren,
+  bittern,
+  plover,
+  dunlin,
+  knot,
+  gannet,
+  tern,
+  curlew,
+  swift
+];

@@ -1,0 +1,198 @@
+import { celsius, mL, type DemoEngine } from '../builder.ts';
+
+/** A hire engine nobody looked after: water in the gear oil and frost in the forecast. */
+export const plover: DemoEngine = {
+  key: 'plover',
+  kind: 'neglected',
+  startedHoursAgo: 4,
+  identity: {
+    tag: 'Plover',
+    maker: 'Halmar & Oste',
+    model: 'HO 40 Four',
+    serial: 'HO-40-71145',
+    year: 2014,
+    power: 29_400,
+    owner: 'Lagoon hire',
+    boat: 'hire 7',
+    legSigns: ['paint'],
+    legSerial: 'leg casting 3381'
+  },
+  profile: {
+    strokes: 'four',
+    cylinders: 4,
+    layout: 'inline',
+    displacement: 935e-6,
+    fuelSystem: 'electronic',
+    supply: 'bulb',
+    ignition: 'digital',
+    starting: 'electric',
+    decompression: 'not-fitted',
+    lubrication: 'sump',
+    turning: 'clockwise',
+    tilt: 'hydraulic',
+    shift: 'shift',
+    gearCapacity: mL(430),
+    plugDrain: 'fitted',
+    plugLevel: 'fitted',
+    magnet: 'drain',
+    indicator: 'fitted',
+    thermostat: 'fitted',
+    leg: 'long',
+    steering: 'remote',
+    installation: 'single',
+    traces: ['washers']
+  },
+  history: () => ({
+    yearsIdle: 'unknown',
+    hours: 2300,
+    laidUp: 'unknown',
+    water: 'fresh',
+    submerged: 'no',
+    kept: 'mooring'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe('off')
+      .read('safe.forecast', celsius(-4), { typed: '-4 °C' })
+      .read('safe.air', celsius(3))
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 4)
+      .read('gear.first', 'water')
+      .read('gear.look', 'milky')
+      .read('gear.water', mL(65))
+      .read('gear.drained', mL(445))
+      .read('gear.magnet', 'paste')
+      .read('fuel.age', 1, { typed: '1 month' })
+      .read('fuel.kind', 'plain')
+      .read('fuel.jar', 'clear')
+};
+
+const twin = {
+  strokes: 'two',
+  cylinders: 2,
+  layout: 'inline',
+  displacement: 395e-6,
+  fuelSystem: 'carburettor',
+  supply: 'bulb',
+  ignition: 'cdi',
+  starting: 'rope',
+  decompression: 'not-fitted',
+  lubrication: 'premix',
+  premixRatio: 50,
+  turning: 'clockwise',
+  tilt: 'manual',
+  shift: 'shift',
+  gearCapacity: mL(260),
+  plugDrain: 'fitted',
+  plugLevel: 'fitted',
+  magnet: 'not-fitted',
+  indicator: 'fitted',
+  thermostat: 'fitted',
+  leg: 'short',
+  steering: 'tiller',
+  installation: 'single'
+} as const;
+
+/** Weak stream, normal temperature: scale in the outlet, not the pump. */
+export const dunlin: DemoEngine = {
+  key: 'dunlin',
+  kind: 'neglected',
+  startedHoursAgo: 52,
+  identity: {
+    tag: 'Dunlin',
+    maker: 'Petrelle',
+    model: 'P20',
+    serial: 'PE20-4410',
+    power: 14_700,
+    owner: 'Sailing school',
+    boat: 'rescue 1'
+  },
+  profile: twin,
+  history: () => ({
+    yearsIdle: 0,
+    hours: 640,
+    stored: 'outdoors',
+    submerged: 'no',
+    kept: 'trailer',
+    complaints: 'Stream is a dribble.'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe()
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 4)
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1, 2])
+      .compression([
+        [1, 126],
+        [2, 122]
+      ])
+      .read('gear.first', 'oil')
+      .read('gear.look', 'clear')
+      .read('gear.drained', mL(250))
+      .read('fuel.age', 1, { typed: '1 month' })
+      .read('fuel.kind', 'plain')
+      .read('fuel.jar', 'clear')
+      .read('fuel.mix', 50, { typed: '50:1' })
+      .read('cooling.screen', 'clear')
+      .read('cooling.source', 'tank')
+      .read('cooling.impellerAge', 1)
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 14)
+      .read('run.lamp', 'not-fitted')
+      .read('run.smoke', 'none')
+      .read('run.leaks', 'none')
+      .read('run.gears', 'both')
+      .read('cooling.stream', 'weak')
+      .read('cooling.head', celsius(63), { typed: '63 °C' })
+};
+
+/** The same dribble, another truth: vanes missing, and it got hot. */
+export const knot: DemoEngine = {
+  key: 'knot',
+  kind: 'neglected',
+  startedHoursAgo: 54,
+  identity: {
+    tag: 'Knot',
+    maker: 'Petrelle',
+    model: 'P20',
+    serial: 'PE20-4463',
+    power: 14_700,
+    owner: 'Sailing school',
+    boat: 'rescue 2'
+  },
+  profile: twin,
+  history: () => ({ yearsIdle: 1.5, hours: 700, stored: 'sun', submerged: 'no', kept: 'trailer' }),
+  log: (l) =>
+    void l
+      .madeSafe()
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 4)
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1, 2])
+      .compression([
+        [1, 121],
+        [2, 124]
+      ])
+      .read('gear.first', 'oil')
+      .read('fuel.age', 1)
+      .read('fuel.kind', 'plain')
+      .read('fuel.jar', 'clear')
+      .read('cooling.screen', 'clear')
+      .read('cooling.source', 'tank')
+      .read('run.outcome', 'stopped')
+      .read('run.minutes', 6)
+      .read('run.cause', 'Stream a dribble, head past 95 °C after six minutes; stopped by hand.')
+      .read('cooling.stream', 'weak')
+      .read('cooling.outlet', 'clear')
+      .read('cooling.head', celsius(96), { typed: '96 °C' })
+      .read('cooling.opened', 'yes')
+      .read('cooling.set', 35)
+      .read('cooling.cracked', 2)
+      .read('cooling.missing', 2)
+      .read('cooling.found', 'some')
+      .read('cooling.housing', 'grooved')
+};

@@ -1,0 +1,300 @@
+import { hoseGauge, mL, shopGauge, type DemoEngine } from '../builder.ts';
+
+/** Nine years idle; alarming compression that is mostly the gauge. */
+export const wren: DemoEngine = {
+  key: 'wren',
+  kind: 'long-stored',
+  startedHoursAgo: 26,
+  identity: {
+    tag: 'Wren',
+    maker: 'Petrelle',
+    model: 'P4',
+    serial: 'PE4-1189',
+    power: 2900,
+    owner: 'Saltgarth boathouse'
+  },
+  profile: {
+    strokes: 'two',
+    cylinders: 1,
+    layout: 'inline',
+    displacement: 102e-6,
+    ratio: 6.8,
+    fuelSystem: 'carburettor',
+    supply: 'gravity',
+    ignition: 'points',
+    starting: 'rope',
+    decompression: 'not-fitted',
+    lubrication: 'premix',
+    premixRatio: 50,
+    turning: 'clockwise',
+    tilt: 'manual',
+    shift: 'direct',
+    gearCapacity: mL(90),
+    plugDrain: 'fitted',
+    plugLevel: 'not-fitted',
+    magnet: 'not-fitted',
+    indicator: 'not-fitted',
+    thermostat: 'not-fitted',
+    leg: 'short',
+    steering: 'tiller',
+    installation: 'single'
+  },
+  history: () => ({
+    yearsIdle: 9,
+    stored: 'indoors',
+    laidUp: 'no',
+    fuelLeft: 'unknown',
+    stabilised: 'unknown',
+    submerged: 'no'
+  }),
+  log: (l) =>
+    void l
+      .read('safe.lanyard', 'not-fitted')
+      .read('safe.battery', 'not-fitted')
+      .read('safe.propeller', 'off')
+      .read('safe.secured', 'yes')
+      .read('safe.place', 'outdoors')
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 2)
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1])
+      .read('spark.gap', 7e-3, { cylinder: 1, typed: '7 mm' })
+      .compression(
+        [
+          [1, 58],
+          [1, 60],
+          [1, 58]
+        ],
+        hoseGauge
+      )
+      .read('gear.first', 'oil')
+      .read('fuel.jar', 'dark')
+};
+
+/** Seventeen years idle, no spark anywhere: the stop wire was chewed under a nest. */
+export const bittern: DemoEngine = {
+  key: 'bittern',
+  kind: 'long-stored',
+  startedHoursAgo: 50,
+  identity: {
+    tag: 'Bittern',
+    maker: 'Halmar & Oste',
+    model: 'HO 55',
+    serial: 'HO-55-30662',
+    year: 2001,
+    power: 40_000,
+    owner: 'J. Tallis',
+    contact: 'at the boathouse on Saturdays'
+  },
+  profile: {
+    strokes: 'two',
+    cylinders: 3,
+    layout: 'inline',
+    displacement: 830e-6,
+    fuelSystem: 'carburettor',
+    supply: 'bulb',
+    ignition: 'cdi',
+    starting: 'electric',
+    decompression: 'not-fitted',
+    lubrication: 'premix',
+    premixRatio: 50,
+    turning: 'clockwise',
+    tilt: 'hydraulic',
+    shift: 'shift',
+    gearCapacity: mL(510),
+    plugDrain: 'fitted',
+    plugLevel: 'fitted',
+    magnet: 'drain',
+    indicator: 'fitted',
+    thermostat: 'fitted',
+    leg: 'long',
+    steering: 'remote',
+    installation: 'single',
+    absent: ['lanyard', 'battery'],
+    traces: []
+  },
+  history: () => ({
+    yearsIdle: 17,
+    stored: 'indoors',
+    laidUp: 'part',
+    fuelLeft: 'ethanol',
+    stabilised: 'no',
+    submerged: 'no',
+    complaints: 'Nest under the cowl.'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe('off')
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 6)
+      .read('spark.lanyard', 'yes')
+      .sparks('none', [1, 2, 3])
+      .read('spark.stopWire', 'returns')
+      .compression([
+        [1, 118],
+        [2, 121],
+        [3, 117],
+        [3, 118],
+        [2, 119],
+        [1, 120]
+      ])
+      .read('gear.first', 'oil')
+      .read('gear.look', 'dark')
+      .read('gear.drained', mL(495))
+      .read('gear.magnet', 'paste')
+      .read('fuel.kind', 'ethanol')
+      .read('fuel.jar', 'dark')
+      .read('fuel.bulb', 'soft')
+      .read('cooling.screen', 'clear')
+};
+
+/** Six cylinders, two neighbours low in both orders of test. */
+export const gannet: DemoEngine = {
+  key: 'gannet',
+  kind: 'neglected',
+  startedHoursAgo: 30,
+  identity: {
+    tag: 'Gannet',
+    maker: 'Tidewright',
+    model: 'T150 V',
+    serial: 'TW150-0934',
+    year: 2004,
+    power: 110_000,
+    owner: 'R. Ostrand',
+    boat: 'SG 88'
+  },
+  profile: {
+    strokes: 'two',
+    cylinders: 6,
+    layout: 'v',
+    displacement: 2590e-6,
+    fuelSystem: 'carburettor',
+    supply: 'bulb',
+    ignition: 'cdi',
+    starting: 'electric',
+    decompression: 'not-fitted',
+    lubrication: 'injection',
+    turning: 'clockwise',
+    tilt: 'hydraulic',
+    shift: 'shift',
+    gearCapacity: mL(900),
+    plugDrain: 'fitted',
+    plugLevel: 'fitted',
+    magnet: 'drain',
+    indicator: 'fitted',
+    thermostat: 'fitted',
+    leg: 'extra-long',
+    steering: 'remote',
+    installation: 'single'
+  },
+  history: () => ({
+    yearsIdle: 2,
+    hours: 1140,
+    laidUp: 'no',
+    submerged: 'no',
+    kept: 'mooring',
+    complaints: 'Ran hot once, has been rough since.'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe('off')
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1, 2, 3, 4, 5, 6])
+      .compression([
+        [1, 114, 12.3],
+        [2, 113, 12.3],
+        [3, 71, 12.3],
+        [4, 116, 12.2],
+        [5, 69, 12.2],
+        [6, 113, 12.2]
+      ])
+      .compression([
+        [6, 115, 12.3],
+        [5, 70, 12.3],
+        [4, 114, 12.2],
+        [3, 72, 12.2],
+        [2, 112, 12.2],
+        [1, 113, 12.2]
+      ])
+      .read('gear.first', 'oil')
+      .read('fuel.age', 2, { typed: '2 months' })
+      .read('fuel.jar', 'clear')
+};
+
+/** Spring return, injected: oil above the mark, and one dip is not yet two. */
+export const tern: DemoEngine = {
+  key: 'tern',
+  kind: 'spring-return',
+  startedHoursAgo: 3,
+  identity: {
+    tag: 'Tern',
+    maker: 'Corvane',
+    model: 'C60 i',
+    serial: 'CV60-55102',
+    year: 2019,
+    power: 44_000,
+    owner: 'Pilot launch',
+    boat: 'SG 3'
+  },
+  profile: {
+    strokes: 'four',
+    cylinders: 4,
+    layout: 'inline',
+    displacement: 998e-6,
+    fuelSystem: 'electronic',
+    supply: 'bulb',
+    ignition: 'coil-on-plug',
+    starting: 'electric',
+    decompression: 'not-fitted',
+    lubrication: 'sump',
+    sumpWithFilter: 3.1e-3,
+    turning: 'clockwise',
+    tilt: 'hydraulic',
+    shift: 'shift',
+    gearCapacity: mL(670),
+    plugDrain: 'fitted',
+    plugLevel: 'fitted',
+    magnet: 'drain',
+    indicator: 'fitted',
+    thermostat: 'fitted',
+    leg: 'long',
+    steering: 'remote',
+    installation: 'single'
+  },
+  history: () => ({
+    yearsIdle: 0.6,
+    hours: 310,
+    laidUp: 'part',
+    fuelLeft: 'ethanol',
+    stabilised: 'no',
+    submerged: 'no'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe('off')
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 4)
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1, 2, 3, 4])
+      .compression(
+        [
+          [1, 171],
+          [2, 168],
+          [3, 173],
+          [4, 170]
+        ],
+        shopGauge
+      )
+      .read('gear.first', 'oil')
+      .read('gear.look', 'clear')
+      .read('fuel.kind', 'ethanol')
+      .read('fuel.age', 8, { typed: '8 months' })
+      .read('fuel.bowl', 'old')
+      .read('oil.dip', 'above')
+      .read('oil.look', 'dark')
+};

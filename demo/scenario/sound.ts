@@ -1,0 +1,196 @@
+import { celsius, mL, type DemoEngine } from '../builder.ts';
+
+/** Laid up well, comes out well: nothing is demanded. */
+export const swift: DemoEngine = {
+  key: 'swift',
+  kind: 'spring-return',
+  startedHoursAgo: 6,
+  identity: {
+    tag: 'Swift',
+    maker: 'Corvane',
+    model: 'C10 Four',
+    serial: 'CV10-33087',
+    year: 2020,
+    power: 7300,
+    owner: 'M. Feld',
+    boat: 'SG 45'
+  },
+  profile: {
+    strokes: 'four',
+    cylinders: 2,
+    layout: 'inline',
+    displacement: 209e-6,
+    fuelSystem: 'carburettor',
+    supply: 'bulb',
+    ignition: 'cdi',
+    starting: 'both',
+    decompression: 'not-fitted',
+    lubrication: 'sump',
+    sumpWithFilter: 0.8e-3,
+    turning: 'clockwise',
+    tilt: 'manual',
+    shift: 'shift',
+    gearCapacity: mL(320),
+    plugDrain: 'fitted',
+    plugLevel: 'fitted',
+    plugVent: 'not-fitted',
+    magnet: 'drain',
+    indicator: 'fitted',
+    thermostat: 'fitted',
+    leg: 'short',
+    steering: 'tiller',
+    installation: 'single',
+    absent: [],
+    traces: []
+  },
+  history: () => ({
+    yearsIdle: 0.5,
+    hours: 120,
+    stored: 'indoors',
+    laidUp: 'yes',
+    fuelLeft: 'none',
+    submerged: 'no',
+    kept: 'rack'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe('off')
+      .read('safe.air', celsius(12))
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 2)
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1, 2])
+      .compression([
+        [1, 158],
+        [2, 161]
+      ])
+      .read('gear.first', 'oil')
+      .read('gear.look', 'clear')
+      .read('gear.drained', mL(315))
+      .read('gear.magnet', 'clean')
+      .read('gear.refill', 'service')
+      .read('gear.washers', 'yes')
+      .read('fuel.level', 'full')
+      .read('fuel.kind', 'plain')
+      .read('fuel.age', 0.5, { typed: '2 weeks' })
+      .read('fuel.jar', 'clear')
+      .read('fuel.bulb', 'firm')
+      .read('cooling.screen', 'clear')
+      .read('cooling.impellerAge', 1)
+      .read('cooling.source', 'tank')
+      .read('oil.dip', 'between')
+      .read('oil.dip', 'between')
+      .read('oil.look', 'clean')
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 12)
+      .read('run.lamp', 'none')
+      .read('run.smoke', 'first')
+      .read('run.leaks', 'none')
+      .read('run.gears', 'both')
+      .read('cooling.stream', 'strong')
+      .read('cooling.head', celsius(61), { typed: '61 °C' })
+};
+
+/** Back in service last week: weak stream cured by a pump kit, before and after on record. */
+export const curlew: DemoEngine = {
+  key: 'curlew',
+  kind: 'neglected',
+  startedHoursAgo: 9 * 24,
+  identity: {
+    tag: 'Curlew',
+    maker: 'Halmar & Oste',
+    model: 'HO 15',
+    serial: 'HO-15-20077',
+    year: 2010,
+    power: 11_000,
+    owner: 'Ferry tender',
+    boat: 'SG 9'
+  },
+  profile: {
+    strokes: 'two',
+    cylinders: 2,
+    layout: 'inline',
+    displacement: 246e-6,
+    fuelSystem: 'carburettor',
+    supply: 'bulb',
+    ignition: 'cdi',
+    starting: 'rope',
+    decompression: 'not-fitted',
+    lubrication: 'premix',
+    premixRatio: 50,
+    turning: 'clockwise',
+    tilt: 'manual',
+    shift: 'shift',
+    gearCapacity: mL(230),
+    plugDrain: 'fitted',
+    plugLevel: 'fitted',
+    plugVent: 'not-fitted',
+    magnet: 'drain',
+    indicator: 'fitted',
+    thermostat: 'fitted',
+    leg: 'long',
+    steering: 'tiller',
+    installation: 'single',
+    absent: [],
+    traces: []
+  },
+  history: () => ({
+    yearsIdle: 1,
+    hours: 410,
+    stored: 'outdoors',
+    laidUp: 'part',
+    fuelLeft: 'plain',
+    stabilised: 'no',
+    submerged: 'no',
+    kept: 'mooring'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe()
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 4)
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1, 2])
+      .compression([
+        [1, 119],
+        [2, 122]
+      ])
+      .read('gear.first', 'oil')
+      .read('gear.look', 'dark')
+      .read('gear.drained', mL(225))
+      .read('gear.magnet', 'paste')
+      .read('gear.refill', 'service')
+      .read('gear.washers', 'yes')
+      .read('fuel.kind', 'plain')
+      .read('fuel.age', 11, { typed: '11 months' })
+      .read('fuel.jar', 'clear')
+      .read('cooling.screen', 'clear')
+      .read('cooling.source', 'tank')
+      .read('cooling.opened', 'yes')
+      .read('cooling.set', 28)
+      .read('cooling.missing', 0)
+      .read('cooling.housing', 'good')
+      .wait(24)
+      .done('fuel-drain', 'Eight litres to the collection point.')
+      .read('fuel.tank', 'fresh', { round: 2 })
+      .read('fuel.line', 'drained', { round: 2 })
+      .read('fuel.bowl', 'drained', { round: 2 })
+      .read('fuel.age', 0, { round: 2, typed: '0 months' })
+      .read('fuel.mix', 50, { round: 2, typed: '50:1' })
+      .done('pump', 'Whole kit; shift checked after.')
+      .read('cooling.opened', 'yes', { round: 2 })
+      .read('cooling.set', 0, { round: 2 })
+      .read('cooling.impellerAge', 0, { round: 2 })
+      .read('cooling.housing', 'good', { round: 2 })
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 18)
+      .read('run.lamp', 'not-fitted')
+      .read('run.smoke', 'none')
+      .read('run.leaks', 'none')
+      .read('run.gears', 'both')
+      .read('cooling.stream', 'strong')
+      .read('cooling.head', celsius(58), { typed: '58 °C' }),
+  signedBy: 'Ines'
+};

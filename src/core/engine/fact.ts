@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import type { Item } from '../survey/items.ts';
+import type { Engine } from '../survey/survey-file.ts';
+import { limits, manualValueSchema, type LimitId } from './limits.ts';
+import { historyItems, identityItems, profileItems } from './profile.ts';
+
+export const factGroups = { identity: identityItems, profile: profileItems, history: historyItems } as const;
+export type FactGroup = keyof typeof factGroups;
+
+/** One thing said about an engine: "profile.strokes" is "two"; a null takes it back to not asked. */
+export interface Fact {
+  readonly id: string;
+  readonly path: string;
+  readonly value: unknown;
+  readonly at: string;
+  readonly by?: string;
+}
+
+/** The item behind a path of identity, profile or history. */
+export function factItem(path: string): Item | undefined {
+  const [group, key] = [path.slice(0, path.indexOf('.')), path.slice(path.indexOf('.') + 1)];
+  if (!Object.hasOwn(factGroups, group)) return undefined;
+  const items = factGroups[group as FactGroup] as Readonly<Record<string, Item>>;
+  return Object.hasOwn(items, key) ? items[key] : undefined;
+}
+
+function valueSchema(path: string): z.ZodType | undefined {
+  if (path.startsWith('manual.')) return Object.hasOwn(limits, path.slice(7)) ? manualValueSchema : undefined;
+  return factItem(path)?.schema;
+}
+
+export const factSchema = z
+  .strictObject({
+    id: z.string().regex(/^[A-Za-z0-9_-]{1,64}$/),
+    path: z.string().max(80),
+    value: z.unknown(),
+    at: z.iso.datetime({ offset: true }),
+    by: z.string().max(120).optional()
+  })
+  .superRefine((fact, ctx) => {
+    const schema = valueSchema(fact.path);
+    if (!schema)
+      ctx.addIssue({ code: 'custom', path: ['path'], message: `nothing about an engine is called "${fact.path}"` });
+    else if (fact.value !== null) {
+      const result = schema.safeParse(fact.value);
+      if (!result.success)
+        ctx.addIssue({ code: 'custom', path: ['value'], message: result.error.issues[0]?.message ?? 'wrong value' });
+    }
+  });
+
+/** Folds facts, oldest first, into the engine they describe; the latest word on each field counts. */
+export function engineOf(facts: readonly Pick<Fact, 'path' | 'value'>[]): Engine {
+  const groups: Record<string, Record<string, unknown>> = { identity: {}, profile: {}, history: {}, manual: {} };
+  for (const fact of facts) {
+    const dot = fact.path.indexOf('.');
+    const group = groups[fact.path.slice(0, dot)];
+    if (!group) continue;
+    const key = fact.path.slice(dot + 1);
+    if (fact.value === null) delete group[key];
+    else group[key] = fact.value;
+  }
+  return groups as unknown as Engine;
+}
+
+/** The facts that would make this engine, for import. */
+export function factsOf(engine: Engine): { path: string; value: unknown }[] {
+  return (['identity', 'profile', 'history', 'manual'] as const).flatMap((group) =>
+    Object.entries(engine[group] ?? {})
+      .filter(([, v]) => v !== undefined)
+      .map(([key, value]) => ({ path: `${group}.${key}`, value: value as unknown }))
+  );
+}
+
+export const limitOfPath = (path: string): LimitId | undefined =>
+  path.startsWith('manual.') ? (path.slice(7) as LimitId) : undefined;

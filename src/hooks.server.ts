@@ -1,0 +1,22 @@
+import { COOKIE, readPreferences } from '$lib/preferences';
+import type { Handle, HandleServerError } from '@sveltejs/kit';
+import pino from 'pino';
+
+const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
+
+export const handle: Handle = async ({ event, resolve }) => {
+  event.locals.prefs = readPreferences(event.cookies.get(COOKIE));
+  const response = await resolve(event, {
+    transformPageChunk: ({ html }) => html.replace('%indaga.theme%', event.locals.prefs.theme)
+  });
+  response.headers.set('X-Content-Type-Options', 'nosniff');
+  response.headers.set('Referrer-Policy', 'same-origin');
+  return response;
+};
+
+/** What went wrong goes to the log; the page gets a sentence without paths. */
+export const handleError: HandleServerError = ({ error, event, status }) => {
+  if (status === 404) return { message: 'There is nothing at this address.' };
+  log.error({ err: error, path: event.url.pathname }, 'request failed');
+  return { message: 'Something went wrong on our side. What you entered is kept in this browser; try again.' };
+};

@@ -1,0 +1,61 @@
+import { and, asc, eq, gt } from 'drizzle-orm';
+import { randomUUID } from 'node:crypto';
+import { engineOf, factSchema, type Fact } from '../../../core/engine/fact.ts';
+import type { Engine } from '../../../core/survey/survey-file.ts';
+import { engines, facts } from '../db/schema.ts';
+import { dbOf, nowOf, type StoreOptions } from './context.ts';
+
+export interface StoredFact extends Fact {
+  readonly seq: number;
+}
+
+export function createEngine(
+  first: readonly { path: string; value: unknown }[],
+  by: string,
+  o: StoreOptions = {}
+): string {
+  const db = dbOf(o);
+  const id = randomUUID();
+  const at = nowOf(o);
+  db.transaction((tx) => {
+    tx.insert(engines).values({ id, createdAt: at }).run();
+    for (const f of first) {
+      const fact = factSchema.parse({ id: randomUUID(), path: f.path, value: f.value, at, ...(by ? { by } : {}) });
+      tx.insert(facts)
+        .values({ ...fact, engineId: id })
+        .run();
+    }
+  });
+  return id;
+}
+
+export function engineExists(id: string, o: StoreOptions = {}): boolean {
+  return dbOf(o).select({ id: engines.id }).from(engines).where(eq(engines.id, id)).get() !== undefined;
+}
+
+const toFact = (row: typeof facts.$inferSelect): StoredFact => ({
+  seq: row.seq,
+  id: row.id,
+  path: row.path,
+  value: row.value,
+  at: row.at,
+  ...(row.by ? { by: row.by } : {})
+});
+
+/** Facts of an engine in the order they came, after `since`. */
+export function factsAfter(engineId: string, since = 0, o: StoreOptions = {}): StoredFact[] {
+  const where = and(eq(facts.engineId, engineId), gt(facts.seq, since));
+  return dbOf(o).select().from(facts).where(where).orderBy(asc(facts.seq)).all().map(toFact);
+}
+
+export const loadEngine = (engineId: string, o: StoreOptions = {}): Engine => engineOf(factsAfter(engineId, 0, o));
+
+/** Appends a fact; one whose id is already there is not written twice, so a retry is harmless. */
+export function appendFact(engineId: string, fact: Fact, o: StoreOptions = {}): void {
+  const { value, ...rest } = fact;
+  dbOf(o)
+    .insert(facts)
+    .values({ ...rest, value, engineId })
+    .onConflictDoNothing()
+    .run();
+}

@@ -1,0 +1,158 @@
+import { and, asc, desc, eq, gt, max } from 'drizzle-orm';
+import { randomUUID } from 'node:crypto';
+import { caseKindSchema, type CaseKind } from '../../../core/engine/case-kind.ts';
+import { factsOf } from '../../../core/engine/fact.ts';
+import { entriesOf, withEntries, type Entry, type EntryType } from '../../../core/survey/entry.ts';
+import { emptySurvey, type SurveyFile } from '../../../core/survey/survey-file.ts';
+import { entries, facts, releases, surveys } from '../db/schema.ts';
+import { dbOf, nowOf, type StoreOptions } from './context.ts';
+import { createEngine, loadEngine } from './engines.ts';
+import { currentRules } from './house-rules.ts';
+
+export interface SurveyHead {
+  readonly id: string;
+  readonly engineId: string;
+  readonly kind: CaseKind;
+  readonly startedAt: string;
+  readonly by: string | null;
+}
+
+export interface StoredEntry {
+  readonly seq: number;
+  readonly type: EntryType;
+  readonly body: Entry['body'];
+}
+
+export function createSurvey(engineId: string, kind: CaseKind, by: string, o: StoreOptions = {}): string {
+  const id = randomUUID();
+  dbOf(o)
+    .insert(surveys)
+    .values({ id, engineId, kind: caseKindSchema.parse(kind), startedAt: nowOf(o), by: by || null })
+    .run();
+  return id;
+}
+
+const toHead = (row: typeof surveys.$inferSelect): SurveyHead => ({ ...row, kind: row.kind as CaseKind });
+
+export function surveyHead(id: string, o: StoreOptions = {}): SurveyHead | undefined {
+  const row = dbOf(o).select().from(surveys).where(eq(surveys.id, id)).get();
+  return row && toHead(row);
+}
+
+export const surveysOf = (engineId: string, o: StoreOptions = {}): SurveyHead[] =>
+  dbOf(o)
+    .select()
+    .from(surveys)
+    .where(eq(surveys.engineId, engineId))
+    .orderBy(desc(surveys.startedAt))
+    .all()
+    .map(toHead);
+
+/** Every survey with the newest sequence numbers it depends on; for the yard and its cache. */
+export function openSurveys(
+  o: StoreOptions = {}
+): (SurveyHead & { entrySeq: number; factSeq: number; releasedAt: string | null })[] {
+  const db = dbOf(o);
+  const byEntry = new Map(
+    db
+      .select({ id: entries.surveyId, seq: max(entries.seq) })
+      .from(entries)
+      .groupBy(entries.surveyId)
+      .all()
+      .map((r) => [r.id, r.seq ?? 0])
+  );
+  const byFact = new Map(
+    db
+      .select({ id: facts.engineId, seq: max(facts.seq) })
+      .from(facts)
+      .groupBy(facts.engineId)
+      .all()
+      .map((r) => [r.id, r.seq ?? 0])
+  );
+  const released = new Map(
+    db
+      .select({ id: releases.surveyId, at: max(releases.at) })
+      .from(releases)
+      .groupBy(releases.surveyId)
+      .all()
+      .map((r) => [r.id, r.at])
+  );
+  const latest = new Map<string, SurveyHead>();
+  for (const row of db.select().from(surveys).orderBy(asc(surveys.startedAt)).all())
+    latest.set(row.engineId, toHead(row));
+  return [...latest.values()].map((s) => ({
+    ...s,
+    entrySeq: byEntry.get(s.id) ?? 0,
+    factSeq: byFact.get(s.engineId) ?? 0,
+    releasedAt: released.get(s.id) ?? null
+  }));
+}
+
+export function entriesAfter(surveyId: string, since = 0, o: StoreOptions = {}): StoredEntry[] {
+  const where = and(eq(entries.surveyId, surveyId), gt(entries.seq, since));
+  return dbOf(o)
+    .select({ seq: entries.seq, type: entries.type, body: entries.body })
+    .from(entries)
+    .where(where)
+    .orderBy(asc(entries.seq))
+    .all() as StoredEntry[];
+}
+
+/** Appends an entry; one whose id is already there is not written twice, so a retry is harmless. */
+export function appendEntry(surveyId: string, entry: Entry, o: StoreOptions = {}): void {
+  dbOf(o)
+    .insert(entries)
+    .values({ id: entry.body.id, surveyId, type: entry.type, body: entry.body, receivedAt: nowOf(o) })
+    .onConflictDoNothing()
+    .run();
+}
+
+/** The survey as the open file holds it, with the house rules in force now. */
+export function loadSurvey(
+  id: string,
+  o: StoreOptions = {}
+): { head: SurveyHead; survey: SurveyFile; seq: number } | undefined {
+  const head = surveyHead(id, o);
+  if (!head) return undefined;
+  const list = entriesAfter(id, 0, o);
+  const base: SurveyFile = {
+    ...emptySurvey(head.kind, head.startedAt),
+    engine: loadEngine(head.engineId, o),
+    assessment: { kind: head.kind, startedAt: head.startedAt, ...(head.by ? { by: head.by } : {}) },
+    houseRules: currentRules(o).rules
+  };
+  return { head, survey: withEntries(base, list as Entry[]), seq: list.at(-1)?.seq ?? 0 };
+}
+
+/** Imports a checked survey file as a new engine and survey: all of it or nothing. Entries get ids of their own, so that a file can be imported twice. */
+export function importSurvey(
+  survey: SurveyFile,
+  by: string,
+  o: StoreOptions = {}
+): { engineId: string; surveyId: string } {
+  const db = dbOf(o);
+  return db.transaction(() => {
+    const engineId = createEngine(factsOf(survey.engine), by, o);
+    const surveyId = randomUUID();
+    db.insert(surveys)
+      .values({
+        id: surveyId,
+        engineId,
+        kind: survey.assessment.kind,
+        startedAt: survey.assessment.startedAt,
+        by: survey.assessment.by ?? null
+      })
+      .run();
+    const list = entriesOf(survey);
+    const fresh = new Map(list.map((e) => [e.body.id, randomUUID()]));
+    for (const e of list) {
+      const supersedes =
+        'supersedes' in e.body && e.body.supersedes
+          ? { supersedes: fresh.get(e.body.supersedes) ?? e.body.supersedes }
+          : {};
+      const body = { ...e.body, id: fresh.get(e.body.id)!, ...supersedes } as Entry['body'];
+      appendEntry(surveyId, { type: e.type, body } as Entry, o);
+    }
+    return { engineId, surveyId };
+  });
+}

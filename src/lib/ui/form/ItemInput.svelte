@@ -1,0 +1,64 @@
+<script lang="ts">
+  import type { Item } from '$core/survey/items.ts';
+  import type { System } from '$core/units/index.ts';
+  import ChoiceInput from './ChoiceInput.svelte';
+  import MomentInput from './MomentInput.svelte';
+  import SeveralInput from './SeveralInput.svelte';
+  import TypedInput from './TypedInput.svelte';
+
+  /**
+   * The field that follows from an item's definition. With `oncommit` it saves itself; without, it is a plain
+   * part of a form and posts under its name.
+   */
+  interface Props {
+    item: Item;
+    name: string;
+    value?: unknown;
+    typed?: string;
+    units: System;
+    error?: string;
+    note?: string;
+    draftKey?: string;
+    disabled?: boolean;
+    oncommit?: (value: unknown, typed: string) => void;
+    onpreview?: (value: unknown) => void;
+  }
+  let {
+    item,
+    name,
+    value,
+    typed,
+    units,
+    error = '',
+    note = '',
+    draftKey,
+    disabled = false,
+    oncommit,
+    onpreview
+  }: Props = $props();
+</script>
+
+{#if item.kind === 'choice'}
+  <ChoiceInput
+    {item}
+    {name}
+    value={typeof value === 'string' ? value : (typed ?? '')}
+    {error}
+    {note}
+    {disabled}
+    {oncommit}
+  />
+{:else if item.kind === 'several'}
+  <SeveralInput
+    {item}
+    {name}
+    value={Array.isArray(value) || value === 'unknown' ? (value as string[] | 'unknown') : undefined}
+    {note}
+    {disabled}
+    {oncommit}
+  />
+{:else if item.kind === 'moment'}
+  <MomentInput {item} {name} value={typeof value === 'string' ? value : (typed ?? '')} {error} {disabled} {oncommit} />
+{:else}
+  <TypedInput {item} {name} {value} {typed} {units} {error} {note} {draftKey} {disabled} {oncommit} {onpreview} />
+{/if}

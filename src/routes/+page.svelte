@@ -1,1 +1,122 @@
-<h1>x</h1>
+<script lang="ts">
+  import { caseKinds } from '$core/engine/case-kind.ts';
+  import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
+  import Shape from '$lib/ui/marks/Shape.svelte';
+  import { formatDistanceToNowStrict, parseISO } from 'date-fns';
+
+  let { data } = $props();
+  const clockWords = (hours: number): string => {
+    const h = Math.abs(hours);
+    const said =
+      h < 1
+        ? `${Math.round(h * 60)} min`
+        : h < 48
+          ? `${Math.floor(h)} h ${Math.round((h % 1) * 60)} min`
+          : `${Math.round(h / 24)} days`;
+    return hours > 0 ? `${said} left` : `${said} past`;
+  };
+</script>
+
+<svelte:head><title>Yard · Indaga</title></svelte:head>
+
+<div class="mb-3 flex flex-wrap items-end justify-between gap-3">
+  <div>
+    <h1>Yard</h1>
+    <p class="text-sm">{data.total} {data.total === 1 ? 'engine' : 'engines'}, most pressing first</p>
+  </div>
+  <div class="flex flex-wrap gap-2">
+    <form method="GET" class="flex gap-2" role="search">
+      <label
+        ><span class="sr-only">Search by tag, serial or owner</span><input
+          class="field w-52"
+          name="q"
+          value={data.search}
+          placeholder="tag, serial or owner"
+          maxlength="80"
+        /></label
+      >
+      <button class="action quiet">Search</button>
+    </form>
+    <a class="action" href="/engines/new">Take in an engine</a>
+    <a class="action quiet" href="/import">Import a file</a>
+  </div>
+</div>
+
+{#if data.rows.length === 0}
+  <section class="panel mx-auto max-w-xl p-8 text-center">
+    {#if data.search}
+      <h2>Nothing here is called “{data.search}”</h2>
+      <p class="mt-2">
+        Tags, serial numbers, owners and makes are searched. <a class="plain-link" href="/">Show all engines</a>
+      </p>
+    {:else}
+      <h2>No engine is in the yard yet</h2>
+      <p class="mt-2">Take one in: a tag and the kind of case are enough to begin. Everything else may be unknown.</p>
+      <p class="mt-4"><a class="action" href="/engines/new">Take in an engine</a></p>
+    {/if}
+  </section>
+{/if}
+
+<ol class="space-y-2">
+  {#each data.rows as row (row.surveyId)}
+    <li
+      class="panel grid grid-cols-[64px_1fr] gap-x-3 p-2 md:grid-cols-[64px_minmax(10rem,15rem)_1fr_minmax(13rem,17rem)]"
+    >
+      <a
+        href="/engines/{row.engineId}"
+        aria-label="{row.tag}: engine and history"
+        class="row-span-2 block self-center md:row-span-1"
+        ><EngineDrawing profile={row.profile} class="h-[92px] w-[64px]" /></a
+      >
+      <div class="min-w-0">
+        <h2 class="truncate"><a class="hover:underline" href="/surveys/{row.surveyId}">{row.tag}</a></h2>
+        <p class="truncate text-sm">{row.name}</p>
+        <p class="truncate text-sm">{row.owner || 'owner unknown'}</p>
+        <p class="label-caps">{caseKinds[row.kind].label}</p>
+      </div>
+      <div class="col-start-2 min-w-0 md:col-start-3">
+        <ol class="mt-1 flex flex-wrap gap-x-3 gap-y-1" aria-label="Checks of {row.tag}">
+          {#each row.stations as s (s.id)}
+            <li>
+              <a
+                class="inline-flex min-h-6 items-center gap-1 text-sm hover:underline"
+                href="/surveys/{row.surveyId}/{s.id}"><Shape condition={s.condition} size={15} /> {s.title}</a
+              >
+            </li>
+          {/each}
+        </ol>
+        {#if row.clock}
+          <p class="mt-1 font-semibold text-hold">
+            <span class="sounding text-xl">{clockWords(row.clock.hoursLeft)}</span>
+            <span class="text-sm font-normal">{row.clock.sentence}</span>
+          </p>
+        {/if}
+        {#each row.holds.filter((h) => !h.overridden).slice(0, 2) as hold (hold.title)}
+          <p class="mt-0.5 text-sm text-hold"><Shape condition="held" size={15} /> {hold.title}</p>
+        {/each}
+        {#if row.gravest && !row.releasedAt}<p class="mt-0.5 line-clamp-2 text-sm">{row.gravest}</p>{/if}
+      </div>
+      <div class="col-start-2 self-center md:col-start-4">
+        {#if row.releasedAt}
+          <p><Shape condition="sound" word={false} /> <strong>Back in service</strong></p>
+          <p class="text-sm">signed {formatDistanceToNowStrict(parseISO(row.releasedAt), { addSuffix: true })}</p>
+          <a class="action quiet mt-1 w-full" href="/surveys/{row.surveyId}/record">Record</a>
+        {:else if row.next}
+          <a class="action w-full" href="/surveys/{row.surveyId}/{row.next.station}"
+            >{row.next.title} · {row.next.minutes} min</a
+          >
+          <p class="mt-1 line-clamp-2 text-sm">{row.next.because}</p>
+        {:else if row.openJobs}
+          <a class="action w-full" href="/surveys/{row.surveyId}/jobs">Job list · {row.openJobs} open</a>
+        {:else}
+          <a class="action w-full" href="/surveys/{row.surveyId}/ready">Ready for service?</a>
+        {/if}
+        {#if row.next && row.openJobs}<p class="text-sm">
+            <a class="plain-link tap" href="/surveys/{row.surveyId}/jobs"
+              >{row.openJobs} open {row.openJobs === 1 ? 'job' : 'jobs'}</a
+            >
+          </p>{/if}
+      </div>
+    </li>
+  {/each}
+</ol>

@@ -1,0 +1,134 @@
+import type { Provenance } from './engine/limits.ts';
+
+export interface Source {
+  readonly name: string;
+  readonly value: string;
+  readonly provenance: Provenance;
+  readonly source: string;
+}
+
+/** Every constant and law that a judgement rests on; `docs/sources.md` is written from this list and from the limits. */
+export const constants: readonly Source[] = [
+  {
+    name: 'Unit factors',
+    value: '1 psi = 6894.757 Pa and the rest',
+    provenance: 'P',
+    source: 'NIST SP 811 (2008), appendix B'
+  },
+  {
+    name: 'Standard atmosphere',
+    value: '101325·(1 − 2.25577e-5·h)^5.25588 Pa',
+    provenance: 'P',
+    source: 'ISO 2533:1975 / ICAO Doc 7488'
+  },
+  {
+    name: 'Sea-level compression',
+    value: '(p + p_a)·101325/p_a − 101325',
+    provenance: 'P',
+    source: 'Gas law; that the exponent does not change with altitude is from memory'
+  },
+  { name: 'Cranking exponent', value: '1.3', provenance: 'M', source: 'Between isothermal 1.0 and adiabatic 1.4' },
+  {
+    name: 'Adapter effect',
+    value: 'p_a·((V + d)/(V_c + d))^1.3 − p_a',
+    provenance: 'P',
+    source: 'Polytropic law; exponent from memory'
+  },
+  {
+    name: 'Usual compression ratio',
+    value: '6.5 two-stroke (trapped), 9 four-stroke',
+    provenance: 'M',
+    source: 'Taken only where the profile gives none, ±1'
+  },
+  {
+    name: 'Range of its kind',
+    value: '90–150 psi two-stroke, 120–210 psi four-stroke',
+    provenance: 'C',
+    source: 'Common practice; below it is a question, never a fault'
+  },
+  {
+    name: 'Repeatability of one cranking test',
+    value: '2 % of the reading, worth three repeats',
+    provenance: 'M',
+    source: 'Pooled with the repeats that were taken'
+  },
+  {
+    name: 'Ordinary gauge',
+    value: '0–300 psi, ±2 % of full scale, 1 psi divisions',
+    provenance: 'C',
+    source: 'Where no gauge was named; ASME B40.100 grade B is ±3/2/3 % of span (P)'
+  },
+  {
+    name: 'Spread and its interval',
+    value: 'distribution of the range by conditioning on the highest',
+    provenance: 'P',
+    source: 'Checked against the Studentised range (Harter 1960)'
+  },
+  { name: 'Weak cranking', value: '10.5 V with the plugs out', provenance: 'C', source: 'Common practice' },
+  {
+    name: 'Slow for electronic ignition',
+    value: '300 rpm',
+    provenance: 'M',
+    source: 'The manual knows the engine’s own minimum'
+  },
+  {
+    name: 'Bumps in two turns',
+    value: '2 per cylinder two-stroke, 1 four-stroke',
+    provenance: 'C',
+    source: 'Every turn, and every other turn; cylinders rising together are felt as one'
+  },
+  {
+    name: 'Depth by rod and calliper',
+    value: '0.05 mm standard uncertainty',
+    provenance: 'M',
+    source: 'To be confirmed'
+  },
+  {
+    name: 'Ice',
+    value: 'water grows 9.07 %',
+    provenance: 'P',
+    source: 'CRC Handbook densities 999.84 and 916.7 kg/m³'
+  },
+  {
+    name: 'Freezing point of sea water',
+    value: '−1.9 °C at 35 g/kg; brackish taken at half',
+    provenance: 'P',
+    source: 'UNESCO / TEOS-10; the half is from memory'
+  },
+  {
+    name: 'Drained volume',
+    value: '±10 % of capacity means nothing',
+    provenance: 'M',
+    source: 'What clings, and the jug'
+  },
+  {
+    name: 'Water in an ethanol blend',
+    value: 'about 0.5 % by volume at 60 °F',
+    provenance: 'M',
+    source: 'US EPA 1995, phase separation'
+  },
+  {
+    name: 'Premix',
+    value: 'oil = fuel/ratio by volume',
+    provenance: 'P',
+    source: 'Arithmetic; the trade’s mixing table'
+  },
+  {
+    name: 'Carbon monoxide',
+    value: 'ceiling 200 ppm, immediately dangerous 1200 ppm',
+    provenance: 'P',
+    source: 'NIOSH Pocket Guide to Chemical Hazards'
+  },
+  {
+    name: 'Residue after an oil change',
+    value: 'about 15 % stays',
+    provenance: 'M',
+    source: '0.15ⁿ: 2.25 % after two, 0.34 % after three'
+  },
+  {
+    name: 'Record hash',
+    value: 'SHA-256 of JSON with sorted keys',
+    provenance: 'P',
+    source: 'FIPS 180-4; key order as RFC 8785'
+  }
+];

@@ -1,0 +1,106 @@
+import type { TDocumentDefinitions, Content } from 'pdfmake/interfaces.js';
+import type { RecordView } from '../record.ts';
+import { renderPdf } from './render.ts';
+import { inFonts } from './script-runs.ts';
+
+const heading = (text: string, first = false): Content => ({
+  text: inFonts(text),
+  style: 'h2',
+  ...(first ? {} : { margin: [0, 12, 0, 4] })
+});
+const list = (lines: readonly string[]): Content => ({
+  ul: lines.map((l) => ({ text: inFonts(l), margin: [0, 1, 0, 1] }))
+});
+const table = (
+  head: readonly string[],
+  rows: readonly (readonly string[])[],
+  widths: (string | number)[]
+): Content => ({
+  layout: 'lightHorizontalLines',
+  table: {
+    headerRows: 1,
+    widths,
+    body: [
+      head.map((h) => ({ text: inFonts(h), bold: true })),
+      ...rows.map((r) => r.map((cell) => ({ text: inFonts(cell) })))
+    ]
+  }
+});
+
+/** The printable record: the owner's page first, then the record with its hash on every page. */
+export async function recordPdf({ report: r, release }: RecordView): Promise<Buffer> {
+  const signed = release
+    ? `Ready for service, signed by ${release.signedBy} on ${release.at.slice(0, 16).replace('T', ' ')} UTC.`
+    : 'Preview: not signed. This is how it stands now.';
+  const content: Content[] = [
+    { text: inFonts(`${r.tag}: for the owner`), style: 'h1' },
+    { text: inFonts(r.owner.greeting), margin: [0, 4, 0, 4] },
+    heading('What was found'),
+    list(r.owner.found),
+    heading('What was done'),
+    list(r.owner.done),
+    heading('What is left'),
+    list(r.owner.left),
+    heading('What comes next'),
+    list(r.owner.next),
+    {
+      text: inFonts(
+        'The maker’s manual and local rules stand above this record. Run outdoors only; keep clear of the propeller.'
+      ),
+      margin: [0, 16, 0, 0],
+      italics: false,
+      fontSize: 9.5
+    },
+    { text: inFonts(`Record of the assessment: ${r.tag}`), style: 'h1', pageBreak: 'before' },
+    { text: inFonts(`${r.kind}. ${signed}`), margin: [0, 2, 0, 6] },
+    heading('Engine', true),
+    table(['What', 'Value'], r.engine, ['40%', '*']),
+    ...(r.overrides.length
+      ? [
+          heading('Holds that were overridden'),
+          list(r.overrides.map((o) => `${o.title}: ${o.reason}${o.by ? ` (${o.by})` : ''}`))
+        ]
+      : []),
+    heading('Gates'),
+    table(
+      ['Gate', 'Condition', 'Why'],
+      r.gates.map((g) => [g.title, g.word, g.sentence + (g.reason ? ` Left open because: ${g.reason}` : '')]),
+      [80, 62, '*']
+    ),
+    ...(r.beforeAfter.length
+      ? [
+          heading('Before and after'),
+          table(
+            ['Reading', 'Before', 'After'],
+            r.beforeAfter.map((b) => [b.label, b.before, b.after]),
+            ['*', 120, 120]
+          )
+        ]
+      : []),
+    heading('Findings'),
+    table(
+      ['Check', 'Condition', 'Finding'],
+      r.findings.map((f) => [f.station, f.word, f.sentence + (f.limit ? ` Judged against ${f.limit}.` : '')]),
+      [80, 62, '*']
+    ),
+    ...(r.jobs.length
+      ? [heading('Jobs'), list(r.jobs.map((j) => `${j.title}: ${j.state}${j.note ? `. ${j.note}` : ''}`))]
+      : [])
+  ];
+  const definition: TDocumentDefinitions = {
+    info: { title: `Record ${r.tag}` },
+    pageSize: 'A4',
+    pageMargins: [48, 48, 48, 56],
+    defaultStyle: { font: 'Barlow', fontSize: 10.5, lineHeight: 1.15, color: '#14273f' },
+    styles: { h1: { fontSize: 20, bold: true }, h2: { fontSize: 13, bold: true } },
+    content,
+    footer: (page, pages) => ({
+      columns: [
+        { text: release ? `SHA-256 ${release.hash}` : 'not signed', fontSize: 7.5 },
+        { text: `${page} / ${pages}`, alignment: 'right', width: 40, fontSize: 9 }
+      ],
+      margin: [48, 14, 48, 0]
+    })
+  };
+  return renderPdf(definition);
+}

@@ -1,0 +1,30 @@
+export interface FontRun {
+  readonly text: string;
+  readonly font: 'Barlow' | 'BarlowExt' | 'Hebrew' | 'Arabic';
+}
+
+const fonts: readonly (readonly [RegExp, FontRun['font']])[] = [
+  [/[\u0590-\u05ff\ufb1d-\ufb4f]/, 'Hebrew'],
+  [/[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff\ufb50-\ufdff\ufe70-\ufeff]/, 'Arabic'],
+  [/[\u0100-\u024f\u1e00-\u1eff]/, 'BarlowExt']
+];
+/** Characters the Latin face has: Latin-1, general punctuation and a few signs. */
+const latin = /[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215\n\t]/;
+
+/**
+ * Splits text into runs that each have a face with its letters: a PDF has no fallback of its own.
+ * What no face here has (pictographs, other scripts) becomes a small square instead of nothing.
+ */
+export function inFonts(text: string): FontRun[] {
+  const runs: { text: string; font: FontRun['font'] }[] = [];
+  for (const { segment } of new Intl.Segmenter().segment(text)) {
+    const found = fonts.find(([re]) => re.test(segment))?.[1];
+    const font = found ?? 'Barlow';
+    const shown = found || [...segment].every((c) => latin.test(c)) ? segment : '¤';
+    const last = runs.at(-1);
+    // A space stays with the run before it, so that words of one script keep together.
+    if (last && (last.font === font || (segment === ' ' && last.font !== 'BarlowExt'))) last.text += shown;
+    else runs.push({ text: shown, font });
+  }
+  return runs;
+}

@@ -1,0 +1,54 @@
+import { cylinderCount, type Profile } from '$core/engine/profile.ts';
+import type { StationId } from '$core/stations/items.ts';
+
+/** Places on the elevation, in drawing units (200 wide). Everything follows from the profile. */
+export interface Geometry {
+  readonly height: number;
+  /** Top of the anti-ventilation plate. */
+  readonly plate: number;
+  readonly banks: readonly (readonly { readonly cylinder: number; readonly x: number; readonly y: number }[])[];
+  readonly barrel: { readonly width: number; readonly height: number };
+  readonly anchors: Readonly<Record<StationId, readonly [number, number]>>;
+}
+
+const LEG = { short: 128, long: 158, 'extra-long': 184, unknown: 140 } as const;
+
+/** Lays out one engine: barrels stacked along the upright crank, one column a bank, the leg by its length. */
+export function geometryOf(profile: Profile): Geometry {
+  const count = cylinderCount(profile) ?? 1;
+  const v = profile.layout === 'v' || (profile.layout !== 'inline' && count >= 6);
+  const perBank = v ? Math.ceil(count / 2) : count;
+  const top = 62;
+  const room = 92;
+  const pitch = Math.min(34, room / perBank);
+  const barrel = { width: v ? 30 : 52, height: Math.min(24, pitch - 4) };
+  const first = top + (room - pitch * (perBank - 1)) / 2;
+  const column = (offset: number, step: number, x: number, shift: number) =>
+    Array.from({ length: Math.ceil((count - offset) / step) }, (_, k) => ({
+      cylinder: 1 + offset + k * step,
+      x,
+      y: first + k * pitch + shift
+    }));
+  const banks = v ? [column(0, 2, 92, -2), column(1, 2, 126, 2)] : [column(0, 1, 98, 0)];
+  const plate = 176 + LEG[profile.leg ?? 'unknown'];
+  const height = plate + 104;
+  const middle = banks[0]![Math.floor((banks[0]!.length - 1) / 2)]!;
+  const last = banks.at(-1)!;
+  return {
+    height,
+    plate,
+    banks,
+    barrel,
+    anchors: {
+      safe: [42, 206],
+      turn: [84, 37],
+      spark: [last[0]!.x + barrel.width, last[0]!.y],
+      compression: [middle.x + barrel.width / 2, middle.y],
+      gear: [112, plate + 40],
+      fuel: [34, 158],
+      cooling: [84, plate + 14],
+      oil: [112, 176],
+      run: [172, plate + 40]
+    }
+  };
+}

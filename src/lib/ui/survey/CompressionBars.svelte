@@ -1,0 +1,106 @@
+<script lang="ts">
+  import type { Comparison } from '$core/stations/compression/compare.ts';
+  import { say, show, type System } from '$core/units/index.ts';
+  import { scaleLinear } from 'd3-scale';
+
+  /** Cylinders side by side with what each reading can tell, the best one's limit drawn across. */
+  let {
+    comparison,
+    cylinders,
+    units
+  }: { comparison: Comparison | undefined; cylinders: readonly number[]; units: System } = $props();
+  const W = 560;
+  const H = 176;
+  const base = H - 26;
+  const top = $derived(Math.max(6.9e5, ...(comparison?.rows.map((r) => r.mean + 3 * r.u) ?? [])) * 1.08);
+  const y = $derived(scaleLinear([0, top], [base, 12]));
+  const best = $derived(comparison ? Math.max(...comparison.rows.map((r) => r.mean)) : 0);
+  const limit = $derived(comparison?.spread ? best * (1 - comparison.limit.value) : undefined);
+  const pitch = $derived((W - 60) / cylinders.length);
+  const width = $derived(Math.min(58, pitch * 0.6));
+  const resolution = $derived(comparison?.instrument.resolution ?? 6894.757);
+  const words = $derived(
+    comparison
+      ? `${comparison.rows.map((r) => `cylinder ${r.cylinder} ${say(r.mean, 'pressure', units, resolution)}, give or take ${say(2 * r.u, 'pressure', units, resolution)}`).join('; ')}${limit ? `; limit ${say(limit, 'pressure', units, resolution)}` : ''}`
+      : 'no readings yet'
+  );
+</script>
+
+<figure class="panel p-2">
+  <svg viewBox="0 0 {W} {H}" class="w-full" role="img" aria-label="Compression: {words}">
+    <g stroke="var(--color-line)">
+      {#each y.ticks(4) as t (t)}
+        <path d="M44 {y(t)}H{W - 6}" />
+        <text x="40" y={y(t) + 4} text-anchor="end" font-size="14" stroke="none" fill="var(--color-base-content)"
+          >{show(t, 'pressure', units, resolution * 5).number}</text
+        >
+      {/each}
+    </g>
+    {#each cylinders as c, k (c)}
+      {@const row = comparison?.rows.find((r) => r.cylinder === c)}
+      {@const x = 50 + pitch * (k + 0.5)}
+      {#if row}
+        <rect
+          x={x - width / 2}
+          y={y(row.mean)}
+          {width}
+          height={base - y(row.mean)}
+          fill={row.low ? 'var(--color-error)' : 'var(--color-primary)'}
+          fill-opacity=".3"
+          stroke={row.low ? 'var(--color-error)' : 'var(--color-primary)'}
+          stroke-width="1.6"
+        />
+        <g stroke="var(--color-base-content)" stroke-width="1.6">
+          <path
+            d="M{x} {y(row.mean + 2 * row.u)}V{y(Math.max(0, row.mean - 2 * row.u))}M{x - 7} {y(
+              row.mean + 2 * row.u
+            )}h14M{x - 7} {y(Math.max(0, row.mean - 2 * row.u))}h14"
+          />
+        </g>
+        {#each row.readings as p, n (n)}<circle
+            cx={x + width / 2 - 8}
+            cy={y(p)}
+            r="3"
+            fill="var(--color-base-content)"
+          />{/each}
+        <text
+          x={x - 10}
+          y={base - 8}
+          text-anchor="middle"
+          font-size="17"
+          font-weight="600"
+          font-family="var(--font-label)"
+          fill="var(--color-base-content)">{show(row.mean, 'pressure', units, resolution).number}</text
+        >
+      {:else}
+        <rect
+          x={x - width / 2}
+          y={base - 40}
+          {width}
+          height="40"
+          fill="none"
+          stroke="var(--color-base-content)"
+          stroke-opacity=".5"
+          stroke-dasharray="4 4"
+        />
+      {/if}
+      <text
+        {x}
+        y={H - 7}
+        text-anchor="middle"
+        font-size="15"
+        fill="var(--color-base-content)"
+        font-family="var(--font-label)">cyl {c}</text
+      >
+    {/each}
+    {#if limit}
+      <path d="M46 {y(limit)}H{W - 6}" stroke="var(--color-warning)" stroke-width="2" stroke-dasharray="8 5" />
+      <text x={W - 8} y={y(limit) - 5} text-anchor="end" font-size="14" fill="var(--color-warning)"
+        >limit of the best</text
+      >
+    {/if}
+  </svg>
+  <figcaption class="text-sm">
+    Bars: best estimate. Whiskers: what the readings can tell, two deviations. Dots: each reading.
+  </figcaption>
+</figure>

@@ -1,0 +1,35 @@
+<script lang="ts">
+  import type { Finding } from '$core/survey/finding.ts';
+  import Shape from '../marks/Shape.svelte';
+
+  /** A finding: condition, sentence, and its reason one tap away. */
+  let { finding }: { finding: Finding } = $props();
+  const b = $derived(finding.because);
+  const provenance = { P: 'published', C: 'common practice', M: 'from memory, to be confirmed' } as const;
+</script>
+
+<article class="border-t border-line py-2 first:border-t-0">
+  <div class="flex gap-2">
+    <span class="pt-0.5"><Shape condition={finding.condition} /></span>
+    <p class="leading-snug">{finding.sentence}</p>
+  </div>
+  <details class="pl-[26px]">
+    <summary class="plain-link inline-flex min-h-[44px] cursor-pointer items-center text-sm">because</summary>
+    <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 pb-2 text-sm">
+      <dt class="label-caps">From</dt>
+      <dd>{b.inputs.join('; ') || 'what was seen'}</dd>
+      {#if b.value}<dt class="label-caps">Value</dt>
+        <dd>{b.value}</dd>{/if}
+      {#if b.uncertainty}<dt class="label-caps">Uncertain</dt>
+        <dd>{b.uncertainty}</dd>{/if}
+      {#if b.limit}<dt class="label-caps">Limit</dt>
+        <dd>{b.limit}</dd>{/if}
+      {#if b.school}<dt class="label-caps">School</dt>
+        <dd>{b.school}</dd>{/if}
+      {#if b.formula}<dt class="label-caps">Formula</dt>
+        <dd>{b.formula}</dd>{/if}
+      <dt class="label-caps">Source</dt>
+      <dd>{b.source} ({provenance[b.provenance]})</dd>
+    </dl>
+  </details>
+</article>

@@ -1,0 +1,84 @@
+<script lang="ts">
+  import type { Step } from '$core/plan/plan.ts';
+  import { stations } from '$core/stations/register.ts';
+  import HazardLines from '../marks/HazardLines.svelte';
+  import Shape from '../marks/Shape.svelte';
+  import { format, parseISO } from 'date-fns';
+  import { untrack } from 'svelte';
+
+  /** One step: why, how, with what, and the check that proves it. */
+  interface Props {
+    step: Step;
+    number?: number;
+    base: string;
+    titles: Readonly<Record<string, string>>;
+    onmark: (state: 'done' | 'open' | 'not-needed', note?: string) => void;
+  }
+  let { step, number, base, titles, onmark }: Props = $props();
+  let note = $state(untrack(() => step.note ?? ''));
+  const shape = { open: 'not-looked-at', done: 'cannot-tell', proved: 'sound', 'not-needed': 'not-looked-at' } as const;
+  const words = {
+    open: 'open',
+    done: 'done, not proved yet',
+    proved: 'done and proved',
+    'not-needed': 'not needed'
+  } as const;
+  const proof = $derived(stations[step.proof.station].text.title);
+  const waiting = $derived(
+    step.wait >= 1440
+      ? `${Math.round(step.wait / 1440)} days`
+      : step.wait >= 120
+        ? `${Math.round(step.wait / 60)} h`
+        : `${step.wait} min`
+  );
+  const kit = $derived([...step.tools, ...step.parts, ...step.consumables].join(', '));
+</script>
+
+<article class="panel p-3">
+  <div class="flex flex-wrap items-start justify-between gap-x-3">
+    <h3 class="text-lg">
+      {#if number}<span class="sounding mr-1 text-xl">{number}</span>{/if}
+      {step.title}
+    </h3>
+    <p class="flex items-center gap-2 text-sm whitespace-nowrap">
+      <Shape condition={shape[step.state]} />
+      {words[step.state]} · {step.minutes} min{step.wait ? `, then ${waiting} waiting` : ''}
+    </p>
+  </div>
+  <p class="mt-1">{step.why.join(' ')}</p>
+  {#if step.after.length}<p class="mt-1 text-sm font-medium text-warning">
+      First: {step.after.map((a) => titles[a] ?? a).join('; ')}.
+    </p>{/if}
+  <details open={number === 1}>
+    <summary class="plain-link tap cursor-pointer text-sm">How, with what, and what can hurt</summary>
+    <p class="text-[0.95rem]">{step.how}</p>
+    {#if kit}<p class="mt-1 text-sm"><span class="label-caps">Take</span> {kit}</p>{/if}
+    <div class="mt-2"><HazardLines ids={step.hazards} footer={step.hazards.length > 0} /></div>
+  </details>
+  <div class="mt-2 flex flex-wrap items-end gap-2">
+    {#if step.state === 'open'}
+      <label class="min-w-48 flex-1"
+        ><span class="label-caps">Note</span><input
+          class="field"
+          bind:value={note}
+          maxlength="20000"
+          placeholder="what was found, what was fitted"
+        /></label
+      >
+      <button type="button" class="action" onclick={() => onmark('done', note.trim() || undefined)}>Done</button>
+      <button type="button" class="action quiet" onclick={() => onmark('not-needed', note.trim() || undefined)}
+        >Not needed</button
+      >
+    {:else}
+      {#if step.note}<p class="flex-1">“{step.note}”</p>{/if}
+      {#if step.markedAt}<p class="text-sm">
+          {step.markedBy ? `${step.markedBy}, ` : ''}{format(parseISO(step.markedAt), 'd MMM HH:mm')}
+        </p>{/if}
+      {#if step.state === 'done'}<a class="action" href="{base}/{step.proof.station}?recheck={step.id}"
+          >Prove it: {proof} again</a
+        >{/if}
+      <button type="button" class="action quiet" onclick={() => onmark('open')}>Open again</button>
+    {/if}
+  </div>
+  <p class="mt-1 text-sm">Proved by {proof.toLowerCase()}: {step.proof.text}.</p>
+</article>

@@ -1,0 +1,63 @@
+<script lang="ts">
+  import { limits, type LimitId } from '$core/engine/limits.ts';
+  import { parseQuantity, say } from '$core/units/index.ts';
+  import { useSession } from './session.svelte.ts';
+
+  /** A limit we bring, and the place for the manual's own value with its page. */
+  let { id }: { id: LimitId } = $props();
+  const session = useSession();
+  const limit = $derived(limits[id]);
+  const manual = $derived(session.survey.engine.manual?.[id]);
+  let typed = $state<string>();
+  let page = $state<string>();
+  let complaint = $state('');
+
+  function save(): void {
+    const text = typed ?? (manual ? say(manual.value, limit.dimension, session.units) : '');
+    if (text.trim() === '') {
+      if (manual) session.fact(`manual.${id}`, null);
+      [typed, complaint] = [undefined, ''];
+      return;
+    }
+    const parsed = parseQuantity(text, limit.dimension, session.units);
+    if (!parsed.ok) return void (complaint = parsed.message);
+    if (parsed.si <= 0) return void (complaint = 'A limit is above zero.');
+    const at = (page ?? manual?.page ?? '').trim();
+    session.fact(`manual.${id}`, { value: parsed.si, ...(at ? { page: at } : {}) });
+    [typed, page, complaint] = [undefined, undefined, ''];
+  }
+</script>
+
+<details class="border-t border-line text-sm">
+  <summary class="flex min-h-[44px] cursor-pointer flex-wrap items-center gap-x-2">
+    <span class="label-caps">{limit.label}</span>
+    <span
+      >{manual
+        ? `${say(manual.value, limit.dimension, session.units)} from the manual${manual.page ? `, page ${manual.page}` : ''}`
+        : 'the manual’s value wins: enter it'}</span
+    >
+  </summary>
+  <div class="space-y-2 pb-3">
+    <p>{limit.source}</p>
+    <div class="flex flex-wrap gap-2">
+      <label class="grow"
+        ><span class="label-caps">Manual’s value</span><input
+          class="field"
+          value={typed ?? (manual ? say(manual.value, limit.dimension, session.units) : '')}
+          oninput={(e) => (typed = e.currentTarget.value)}
+          aria-invalid={complaint ? 'true' : undefined}
+        /></label
+      >
+      <label class="w-28"
+        ><span class="label-caps">Page</span><input
+          class="field"
+          maxlength="60"
+          value={page ?? manual?.page ?? ''}
+          oninput={(e) => (page = e.currentTarget.value)}
+        /></label
+      >
+      <button type="button" class="action quiet self-end" onclick={save}>Use it</button>
+    </div>
+    {#if complaint}<p class="font-medium text-error" role="alert">{complaint}</p>{/if}
+  </div>
+</details>

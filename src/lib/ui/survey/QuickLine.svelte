@@ -1,0 +1,62 @@
+<script lang="ts">
+  import { cylinderCount } from '$core/engine/profile.ts';
+  import { refusal } from '$core/holds/index.ts';
+  import { parseQuickLine } from '$core/survey/quick-line.ts';
+  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import { useSession } from './session.svelte.ts';
+
+  /** One line for a whole check, parsed as it is typed. */
+  let {
+    conditions,
+    instrument
+  }: { conditions: (what: string) => Conditions; instrument: () => Instrument | undefined } = $props();
+  const session = useSession();
+  let line = $state('');
+  let said = $state('');
+  const parsed = $derived(
+    line.trim() ? parseQuickLine(line, cylinderCount(session.survey.engine.profile), session.units) : undefined
+  );
+
+  function record(e: SubmitEvent): void {
+    e.preventDefault();
+    if (!parsed?.ok) return;
+    const held = parsed.entries.map((x) => refusal(session.judgement.holds, x.what)).find(Boolean);
+    if (held) return void (said = held);
+    for (const entry of parsed.entries) {
+      const pressure = entry.what === 'compression.pressure';
+      const gauge = pressure ? instrument() : undefined;
+      session.read(entry.what, entry.value, {
+        cylinder: entry.cylinder,
+        typed: entry.typed,
+        conditions: { ...conditions(entry.what), ...entry.conditions },
+        ...(gauge ? { instrument: gauge } : {})
+      });
+    }
+    said = `Recorded: ${parsed.entries.map((x) => x.says).join('; ')}.`;
+    line = '';
+  }
+</script>
+
+<form onsubmit={record} class="panel p-2">
+  <label class="flex flex-wrap items-center gap-2">
+    <span class="label-caps">Quick line <kbd class="font-label">/</kbd></span>
+    <input
+      id="quick-line"
+      class="field min-w-0 flex-1 basis-56 font-mono"
+      placeholder="comp 1 98 2 74 w2 101"
+      bind:value={line}
+      autocomplete="off"
+      spellcheck="false"
+      aria-describedby="quick-says"
+      aria-invalid={parsed && !parsed.ok ? 'true' : undefined}
+    />
+  </label>
+  <p id="quick-says" class="min-h-6 px-1 pt-1 text-sm" aria-live="polite">
+    {#if parsed?.ok}Enter records {parsed.entries.map((x) => x.says).join('; ')}
+    {:else if parsed}<span class="font-mono whitespace-pre">{line.slice(0, parsed.at)}</span><span
+        class="bg-error px-0.5 font-mono whitespace-pre text-error-content"
+        >{line.slice(parsed.at, parsed.at + 1) || ' '}</span
+      > <span class="text-error">{parsed.message}</span>
+    {:else}{said || 'A whole check in one line: comp or spark, then cylinder and reading; w for wet.'}{/if}
+  </p>
+</form>

@@ -1,0 +1,91 @@
+<script lang="ts">
+  import type { LimitId } from '$core/engine/limits.ts';
+  import { cylinderCount } from '$core/engine/profile.ts';
+  import { refusal } from '$core/holds/index.ts';
+  import { allItems, stationItems, type ItemId, type StationId } from '$core/stations/items.ts';
+  import { sayValue } from '$core/survey/check-entry.ts';
+  import { roundOf } from '$core/survey/current.ts';
+  import type { Item } from '$core/survey/items.ts';
+  import ItemInput from '../form/ItemInput.svelte';
+  import LimitLine from './LimitLine.svelte';
+  import RepeatedChoice from './RepeatedChoice.svelte';
+  import { useSession } from './session.svelte.ts';
+
+  /** The fields of a check, as its items define them. `only` picks some, for worksheets with a form of their own. */
+  let { station, only }: { station: StationId; only?: readonly string[] } = $props();
+  const session = useSession();
+  const items = $derived(
+    Object.entries(stationItems[station] as Readonly<Record<string, Item>>).filter(([k]) => !only || only.includes(k))
+  );
+  const cylinders = $derived(
+    Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
+  );
+  const round = $derived(session.roundOf(station));
+
+  function earlier(what: ItemId, cylinder?: number): string {
+    const list = session.record.all(what, cylinder === undefined ? {} : { cylinder }).filter((r) => roundOf(r) < round);
+    const last = list.at(-1);
+    return last ? `before: ${sayValue(allItems[what], last.value, session.units)}` : '';
+  }
+  const held = (what: ItemId): string => refusal(session.judgement.holds, what) ?? '';
+  const drowned = $derived(
+    session.survey.assessment.kind === 'drowned' || session.survey.engine.history.submerged === 'yes'
+  );
+  /** Questions that only a drowned engine raises stay out of the way of the others. */
+  const wet = new Set(['safe.rinsed', 'turn.water', 'turn.depth', 'turn.dried', 'oil.sump', 'oil.changes']);
+  const shown = $derived(
+    items.filter(
+      ([k]) => drowned || !wet.has(`${station}.${k}`) || session.record.all(`${station}.${k}` as ItemId).length
+    )
+  );
+</script>
+
+<div class="space-y-4">
+  {#each shown as [key, item] (key)}
+    {@const what = `${station}.${key}` as ItemId}
+    {@const stop = held(what)}
+    <div>
+      {#each item.perCylinder ? cylinders : [undefined] as cylinder (cylinder ?? 0)}
+        {@const now = session.current(what, cylinder)}
+        {@const label =
+          cylinder === undefined || cylinders.length === 1
+            ? item
+            : { ...item, ask: undefined, label: `${item.label}, cylinder ${cylinder}` }}
+        <div class="mb-2">
+          {#if item.repeated && item.kind === 'choice'}
+            <RepeatedChoice {what} {item} disabled={Boolean(stop)} />
+          {:else}
+            <ItemInput
+              item={label as Item}
+              name={cylinder === undefined ? what : `${what}.${cylinder}`}
+              value={item.repeated ? undefined : now?.value}
+              typed={item.repeated ? '' : now?.typed}
+              units={session.units}
+              note={[
+                item.repeated && now
+                  ? `taken: ${session.record
+                      .all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) })
+                      .map((r) => sayValue(item, r.value, session.units))
+                      .join(', ')}`
+                  : '',
+                now ? '' : earlier(what, cylinder)
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+              draftKey="{session.surveyId}:{what}:{cylinder ?? ''}"
+              disabled={Boolean(stop)}
+              oncommit={(value, typed) =>
+                session.read(what, value, { ...(cylinder === undefined ? {} : { cylinder }), typed })}
+              onpreview={(value) =>
+                (session.preview =
+                  value === undefined
+                    ? undefined
+                    : session.reading(what, value, cylinder === undefined ? {} : { cylinder }))}
+            />
+          {/if}
+        </div>
+      {/each}
+      {#if item.limit}<LimitLine id={item.limit as LimitId} />{/if}
+    </div>
+  {/each}
+</div>

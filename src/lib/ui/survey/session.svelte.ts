@@ -1,0 +1,227 @@
+import { judge, type Judgement } from '$core/assess.ts';
+import type { StationId } from '$core/stations/items.ts';
+import { allItems, type ItemId } from '$core/stations/items.ts';
+import { Record as SurveyRecord, roundOf } from '$core/survey/current.ts';
+import { withEntries, type Entry } from '$core/survey/entry.ts';
+import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
+import type { Engine, SurveyFile } from '$core/survey/survey-file.ts';
+import type { System } from '$core/units/index.ts';
+import { getContext, setContext } from 'svelte';
+import { Outbox, type Answer, type Queued } from './outbox.svelte.ts';
+
+export interface SessionData {
+  readonly surveyId: string;
+  readonly engineId: string;
+  readonly survey: SurveyFile;
+  readonly seq: number;
+  readonly factSeq: number;
+  readonly units: System;
+  readonly who: string;
+  readonly now: string;
+}
+
+type Undo = { readonly label: string; readonly run: () => void };
+type ReadMore = {
+  cylinder?: number;
+  conditions?: Conditions;
+  instrument?: Instrument;
+  typed?: string;
+  supersedes?: string;
+};
+
+/**
+ * One assessment open in this browser: the survey, what is being typed, what waits to be sent, and the judgement that
+ * follows. Everything is appended; an undo is one more entry.
+ */
+export class Session {
+  readonly surveyId: string;
+  readonly engineId: string;
+  readonly units: System;
+  readonly who: string;
+  survey: SurveyFile = $state.raw()!;
+  now: Date = $state.raw(new Date(0));
+  /** A reading half typed: judged, not recorded. */
+  preview: Reading | undefined = $state.raw();
+  undos: Undo[] = $state.raw([]);
+  private rechecks: Partial<Record<StationId, number>> = $state({});
+  readonly outbox: Outbox;
+
+  readonly record = $derived.by(() => new SurveyRecord(this.survey));
+  readonly judgement: Judgement = $derived.by(() =>
+    judge(
+      this.preview ? withEntries(this.survey, [{ type: 'reading', body: this.preview }]) : this.survey,
+      this.now,
+      this.units
+    )
+  );
+
+  constructor(data: SessionData) {
+    this.surveyId = data.surveyId;
+    this.engineId = data.engineId;
+    this.units = data.units;
+    this.who = data.who;
+    this.now = new Date(data.now);
+    this.survey = data.survey;
+    this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
+  }
+
+  /** Takes up what an earlier visit could not send. */
+  resume(): void {
+    for (const queued of this.outbox.restore()) this.apply(queued);
+    void this.outbox.flush();
+  }
+
+  private apply(queued: Queued): void {
+    if (queued.kind === 'entry') this.survey = withEntries(this.survey, [queued.entry]);
+    else this.setFact(queued.fact.path, queued.fact.value);
+  }
+
+  private receive(answer: Answer): void {
+    const entries = answer.entries.map((e) => ({ type: e.type, body: e.body }) as Entry);
+    const refused = new Set(answer.refused.map((r) => r.id));
+    let survey = withEntries(this.survey, entries);
+    if (refused.size) survey = { ...survey, readings: survey.readings.filter((r) => !refused.has(r.id)) };
+    this.survey = survey;
+    for (const fact of answer.facts) if (!this.outbox.waitsFor(fact.path)) this.setFact(fact.path, fact.value);
+  }
+
+  private setFact(path: string, value: unknown): void {
+    const dot = path.indexOf('.');
+    const [group, key] = [path.slice(0, dot) as keyof Engine, path.slice(dot + 1)];
+    const part: { [k: string]: unknown } = { ...(this.survey.engine[group] ?? {}) };
+    if (value === null) delete part[key];
+    else part[key] = value;
+    this.survey = { ...this.survey, engine: { ...this.survey.engine, [group]: part } };
+  }
+
+  private stamp(): { id: string; at: string; by?: string } {
+    const last = this.survey.readings.at(-1)?.at;
+    const clock = new Date().toISOString();
+    // Two entries in one millisecond keep their order.
+    const at = last && last >= clock ? new Date(Date.parse(last) + 1).toISOString() : clock;
+    return { id: crypto.randomUUID(), at, ...(this.who ? { by: this.who } : {}) };
+  }
+
+  private add(entry: Entry): void {
+    this.survey = withEntries(this.survey, [entry]);
+    this.now = new Date();
+    this.outbox.put({ kind: 'entry', entry });
+  }
+
+  private remember(label: string, run: () => void): void {
+    this.undos = [...this.undos.slice(-49), { label, run }];
+  }
+
+  undo(): string | undefined {
+    const last = this.undos.at(-1);
+    if (!last) return undefined;
+    this.undos = this.undos.slice(0, -1);
+    last.run();
+    return last.label;
+  }
+
+  /** The round that new readings of a station belong to. */
+  roundOf(station: StationId): number {
+    const asked = this.rechecks[station] ?? 1;
+    return Math.max(asked, ...this.survey.readings.filter((r) => r.what.startsWith(`${station}.`)).map(roundOf));
+  }
+
+  startRecheck(station: StationId): void {
+    const read = this.survey.readings.filter((r) => r.what.startsWith(`${station}.`));
+    if (!read.length) return;
+    this.rechecks[station] = Math.max(...read.map(roundOf)) + 1;
+  }
+
+  /** The standing reading of an item in the current round of its station. */
+  current(what: ItemId, cylinder?: number): Reading | undefined {
+    const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
+    return this.record.all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) }).at(-1);
+  }
+
+  /** Builds a reading of the current round; a single-valued item supersedes what stood there. */
+  reading(what: ItemId, value: unknown, more: ReadMore = {}): Reading {
+    const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
+    const old = allItems[what].repeated ? undefined : this.current(what, more.cylinder);
+    return {
+      ...this.stamp(),
+      what,
+      value,
+      ...(round > 1 ? { round } : {}),
+      ...(old ? { supersedes: old.id } : {}),
+      ...more
+    };
+  }
+
+  read(what: ItemId, value: unknown, more: ReadMore = {}): void {
+    const reading = this.reading(what, value, more);
+    const old = reading.supersedes ? this.survey.readings.find((r) => r.id === reading.supersedes) : undefined;
+    this.add({ type: 'reading', body: reading });
+    this.remember(allItems[what].label, () => this.takeBack(reading, old));
+  }
+
+  /** Corrects one of several repeats, or takes it back when nothing is given. */
+  correct(old: Reading, value: unknown | undefined, typed?: string): void {
+    const { id: _id, at: _at, by: _by, typed: _typed, ...rest } = old;
+    const body: Reading = {
+      ...rest,
+      ...this.stamp(),
+      value: value ?? old.value,
+      supersedes: old.id,
+      ...(typed ? { typed } : {}),
+      ...(value === undefined ? { withdrawn: true as const } : {})
+    };
+    this.add({ type: 'reading', body });
+    this.remember(allItems[old.what].label, () => this.takeBack(body, old));
+  }
+
+  private takeBack(reading: Reading, old: Reading | undefined): void {
+    const { withdrawn: _w, ...plain } = reading;
+    const body: Reading =
+      old && !old.withdrawn
+        ? { ...old, ...this.stamp(), supersedes: reading.id }
+        : { ...plain, ...this.stamp(), supersedes: reading.id, withdrawn: true };
+    this.add({ type: 'reading', body });
+  }
+
+  fact(path: string, value: unknown): void {
+    const dot = path.indexOf('.');
+    const before = (this.survey.engine[path.slice(0, dot) as keyof Engine] as { [k: string]: unknown } | undefined)?.[
+      path.slice(dot + 1)
+    ];
+    this.putFact(path, value);
+    this.remember(path.slice(dot + 1), () => this.putFact(path, before ?? null));
+  }
+
+  private putFact(path: string, value: unknown): void {
+    this.setFact(path, value);
+    this.outbox.put({ kind: 'fact', fact: { ...this.stamp(), path, value } });
+  }
+
+  override(hold: string, reason: string): void {
+    const body = { ...this.stamp(), hold, reason };
+    this.add({ type: 'override', body });
+    this.remember('override', () =>
+      this.add({ type: 'override', body: { ...this.stamp(), hold, reason, supersedes: body.id, withdrawn: true } })
+    );
+  }
+
+  mark(step: string, state: 'done' | 'open' | 'not-needed', note?: string): void {
+    const before = (this.survey.steps ?? []).filter((s) => s.step === step).at(-1);
+    this.add({ type: 'step', body: { ...this.stamp(), step, state, ...(note ? { note } : {}) } });
+    this.remember('job', () =>
+      this.add({
+        type: 'step',
+        body: { ...this.stamp(), step, state: before?.state ?? 'open', ...(before?.note ? { note: before.note } : {}) }
+      })
+    );
+  }
+
+  reason(gate: string, reason: string): void {
+    this.add({ type: 'reason', body: { ...this.stamp(), gate, reason } });
+  }
+}
+
+const KEY = Symbol('session');
+export const provideSession = (session: () => Session): void => void setContext(KEY, session);
+/** The session of the survey whose pages these are. */
+export const useSession = (): Session => getContext<() => Session>(KEY)();

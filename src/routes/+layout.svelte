@@ -1,0 +1,64 @@
+<script lang="ts">
+  import '../app.css';
+  import { page } from '$app/state';
+  import { Moon, Sun } from '@lucide/svelte';
+
+  let { data, children } = $props();
+  const places = [
+    ['/', 'Yard'],
+    ['/engines/new', 'Take in an engine'],
+    ['/reference', 'Reference']
+  ] as const;
+  const here = $derived(page.url.pathname);
+  const current = (href: string): boolean => (href === '/' ? here === '/' : here.startsWith(href));
+</script>
+
+<svelte:head><title>Indaga</title></svelte:head>
+
+<a href="#main" class="sr-only focus:not-sr-only focus:fixed focus:z-50 focus:bg-base-100 focus:p-3"
+  >Skip to the content</a
+>
+<header class="no-print">
+  <div class="mx-auto flex max-w-[1360px] flex-wrap items-center gap-x-5 px-3 py-1">
+    <a href="/" class="tap font-label text-2xl font-semibold tracking-wide">Indaga</a>
+    <nav aria-label="Places" class="flex flex-1 flex-wrap gap-x-1">
+      {#each places as [href, label] (href)}
+        <a
+          {href}
+          class="tap border-b-2 px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
+          aria-current={current(href) ? 'page' : undefined}>{label}</a
+        >
+      {/each}
+    </nav>
+    <form method="POST" action="/preferences" class="flex items-center gap-2">
+      <input type="hidden" name="back" value={here + page.url.search} />
+      <label class="flex items-center gap-1.5 text-sm"
+        ><span class="hidden sm:inline">Who</span><span class="sr-only sm:hidden">Who is working</span>
+        <input class="field w-24" name="who" value={data.prefs.who} placeholder="your name" maxlength="80" /></label
+      >
+      <button
+        class="tap px-2 font-semibold"
+        name="units"
+        value={data.prefs.units === 'us' ? 'metric' : 'us'}
+        aria-label="Units: {data.prefs.units === 'us' ? 'US' : 'metric'}. Change."
+        >{data.prefs.units === 'us' ? 'psi' : 'bar'}</button
+      >
+      <button
+        class="tap px-2"
+        name="theme"
+        value={data.prefs.theme === 'chart' ? 'night' : 'chart'}
+        aria-label="Theme: {data.prefs.theme === 'chart' ? 'Chart' : 'Night watch'}. Change."
+      >
+        {#if data.prefs.theme === 'chart'}<Moon size={20} aria-hidden="true" />{:else}<Sun
+            size={20}
+            aria-hidden="true"
+          />{/if}
+      </button>
+    </form>
+  </div>
+  <div class="neatline" aria-hidden="true"></div>
+  {#if data.demo}<p class="bg-base-200 px-3 py-1 text-center text-sm">
+      Demo yard: every engine, maker and person here is made up. It has a database of its own.
+    </p>{/if}
+</header>
+<main id="main" class="mx-auto max-w-[1360px] px-3 py-3">{@render children()}</main>

@@ -1,0 +1,26 @@
+import { appendBatch } from '$lib/server/store/append.ts';
+import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
+import type { RequestHandler } from './$types';
+
+const batchSchema = z.object({
+  since: z.number().int().min(0),
+  factSince: z.number().int().min(0),
+  entries: z.array(z.object({ type: z.unknown(), body: z.unknown() })).max(500),
+  facts: z.array(z.unknown()).max(500)
+});
+
+/** Appends what a browser recorded and answers with everything new. A retry of the same batch changes nothing. */
+export const POST: RequestHandler = async ({ request, params }) => {
+  let body: unknown;
+  try {
+    body = await request.json();
+  } catch {
+    error(400, 'What arrived is not JSON; nothing was saved.');
+  }
+  const batch = batchSchema.safeParse(body);
+  if (!batch.success) error(400, 'What arrived is not a batch of entries; nothing was saved.');
+  const result = appendBatch(params.id, batch.data);
+  if (!result) error(404, 'There is no such assessment.');
+  return json(result);
+};

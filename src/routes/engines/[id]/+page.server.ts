@@ -1,0 +1,45 @@
+import { caseKindSchema } from '$core/engine/case-kind.ts';
+import { engineExists, factsAfter } from '$lib/server/store/engines.ts';
+import { lastRelease } from '$lib/server/store/releases.ts';
+import { createSurvey, loadSurvey, surveysOf } from '$lib/server/store/surveys.ts';
+import { error, fail, redirect } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ params, locals }) => {
+  const list = surveysOf(params.id);
+  const latest = list[0];
+  const loaded = latest && loadSurvey(latest.id);
+  if (!latest || !loaded) error(404, 'There is no such engine.');
+  const facts = factsAfter(params.id);
+  return {
+    surveys: list.map((s) => ({
+      id: s.id,
+      kind: s.kind,
+      startedAt: s.startedAt,
+      released: lastRelease(s.id)?.at ?? null
+    })),
+    changes: facts
+      .slice(-12)
+      .reverse()
+      .map(({ path, value, at, by }) => ({ path, value, at, by })),
+    session: {
+      surveyId: latest.id,
+      engineId: params.id,
+      survey: loaded.survey,
+      seq: loaded.seq,
+      factSeq: facts.at(-1)?.seq ?? 0,
+      units: locals.prefs.units,
+      who: locals.prefs.who,
+      now: new Date().toISOString()
+    }
+  };
+};
+
+export const actions: Actions = {
+  assess: async ({ request, params, locals }) => {
+    const kind = caseKindSchema.safeParse((await request.formData()).get('kind'));
+    if (!kind.success) return fail(400, { message: 'Choose the kind of case first.' });
+    if (!engineExists(params.id)) error(404, 'There is no such engine.');
+    redirect(303, `/surveys/${createSurvey(params.id, kind.data, locals.prefs.who)}/safe`);
+  }
+};

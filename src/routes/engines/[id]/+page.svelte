@@ -1,0 +1,135 @@
+<script lang="ts">
+  import { caseKinds } from '$core/engine/case-kind.ts';
+  import { factGroups, factItem, type FactGroup } from '$core/engine/fact.ts';
+  import { limitIds } from '$core/engine/limits.ts';
+  import type { Item } from '$core/survey/items.ts';
+  import { sayValue } from '$core/survey/check-entry.ts';
+  import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
+  import ItemInput from '$lib/ui/form/ItemInput.svelte';
+  import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
+  import LimitLine from '$lib/ui/survey/LimitLine.svelte';
+  import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
+  import { format, parseISO } from 'date-fns';
+  import { onMount } from 'svelte';
+
+  let { data, form } = $props();
+  const session = $derived.by(() => new Session(data.session));
+  provideSession(() => session);
+  const engine = $derived(session.survey.engine);
+  const holds = $derived(session.judgement.holds.filter((h) => !h.standing));
+  const base = $derived(`/surveys/${session.surveyId}`);
+  const groups: [FactGroup, string, string][] = [
+    ['identity', 'Identity', 'The leg has an identity of its own; gear-case parts follow the leg.'],
+    ['profile', 'What kind of engine', 'Decides which checks apply and what they mean.'],
+    ['history', 'History', 'Unknown is a normal answer here.']
+  ];
+  const drownedOnly = new Set(['water', 'runningWhenSunk', 'hoursUnder', 'recoveredAt']);
+  const fields = (group: FactGroup): [string, Item][] =>
+    Object.entries(factGroups[group] as Record<string, Item>).filter(
+      ([k]) =>
+        group !== 'history' ||
+        !drownedOnly.has(k) ||
+        engine.history.submerged === 'yes' ||
+        session.survey.assessment.kind === 'drowned'
+    );
+  const valueOf = (group: FactGroup, key: string): unknown => (engine[group] as Record<string, unknown>)[key];
+  const changeSaid = (path: string, value: unknown): string => {
+    const item = factItem(path);
+    if (path.startsWith('manual.')) return 'manual’s value';
+    return item ? `${item.label}: ${value === null ? 'taken back' : sayValue(item, value, session.units)}` : path;
+  };
+  onMount(() => session.resume());
+</script>
+
+<svelte:head><title>{engine.identity.tag ?? 'Engine'} · Indaga</title></svelte:head>
+
+<div class="mb-2 flex flex-wrap items-end justify-between gap-3">
+  <div>
+    <h1>{engine.identity.tag ?? 'no tag'}</h1>
+    <p class="text-sm">{[engine.identity.maker, engine.identity.model].filter(Boolean).join(' ') || 'unknown make'}</p>
+  </div>
+  <p class="text-sm" role="status">
+    {session.outbox.state === 'kept'
+      ? 'No connection: kept in this browser, will be sent'
+      : session.outbox.state === 'saving'
+        ? 'Saving…'
+        : 'Saved'}
+  </p>
+</div>
+<div class="mb-3"><HoldBanner {holds} {base} onoverride={(hold, reason) => session.override(hold, reason)} /></div>
+
+<div class="grid gap-5 lg:grid-cols-[15rem_minmax(0,1fr)]">
+  <aside class="space-y-4">
+    <div class="panel p-3"><EngineDrawing profile={engine.profile} class="mx-auto w-40" /></div>
+    <section aria-labelledby="assessments">
+      <h2 id="assessments">Assessments</h2>
+      <ul class="mt-1">
+        {#each data.surveys as s (s.id)}
+          <li>
+            <a class="plain-link tap" href="/surveys/{s.id}"
+              >{caseKinds[s.kind].label}, {format(parseISO(s.startedAt), 'd MMM yyyy')}</a
+            >{#if s.released}<span class="block text-sm"
+                >back in service {format(parseISO(s.released), 'd MMM yyyy')}</span
+              >{/if}
+          </li>
+        {/each}
+      </ul>
+      <details class="mt-2">
+        <summary class="plain-link tap cursor-pointer">Begin another</summary>
+        <form method="POST" action="?/assess" class="space-y-2">
+          <label class="block"
+            ><span class="label-caps">Kind of case</span><select class="field" name="kind"
+              >{#each Object.entries(caseKinds) as [value, k] (value)}<option {value}>{k.label}</option>{/each}</select
+            ></label
+          >
+          {#if form?.message}<p class="text-error" role="alert">{form.message}</p>{/if}
+          <button class="action w-full">Begin</button>
+        </form>
+      </details>
+      <p class="mt-2"><a class="action quiet w-full" href="{base}/file.json" download>Export the survey file</a></p>
+    </section>
+    {#if data.changes.length}
+      <section>
+        <h2>Last changes</h2>
+        <ul class="mt-1 text-sm">
+          {#each data.changes as c, k (k)}<li class="border-t border-line py-1 break-words">
+              {changeSaid(c.path, c.value)}<span class="block opacity-80"
+                >{c.by ? `${c.by}, ` : ''}{format(parseISO(c.at), 'd MMM HH:mm')}</span
+              >
+            </li>{/each}
+        </ul>
+      </section>
+    {/if}
+  </aside>
+  <div class="space-y-3">
+    {#each groups as [group, title, means] (group)}
+      <details class="panel p-3" open={group === 'identity'}>
+        <summary class="tap cursor-pointer"
+          ><h2 class="inline">{title}</h2>
+          <span class="ml-3 text-sm">{means}</span></summary
+        >
+        <div class="mt-2 grid gap-x-5 gap-y-4 sm:grid-cols-2">
+          {#each fields(group) as [key, item] (key)}
+            <ItemInput
+              {item}
+              name="{group}.{key}"
+              value={valueOf(group, key)}
+              units={session.units}
+              draftKey="{session.engineId}:{group}.{key}"
+              oncommit={(value) => session.fact(`${group}.${key}`, value)}
+            />
+          {/each}
+        </div>
+      </details>
+    {/each}
+    <details class="panel p-3">
+      <summary class="tap cursor-pointer"
+        ><h2 class="inline">The manual’s own values</h2>
+        <span class="ml-3 text-sm">They win over every limit we bring.</span></summary
+      >
+      <div class="mt-2">
+        {#each limitIds as id (id)}<LimitLine {id} />{/each}
+      </div>
+    </details>
+  </div>
+</div>

@@ -1,0 +1,19 @@
+import { COOKIE, preferencesSchema } from '$lib/preferences';
+import { redirect } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Units, theme and name of this browser; works before scripts load. */
+export const POST: RequestHandler = async ({ request, cookies, locals }) => {
+  const form = await request.formData();
+  const given = Object.fromEntries([...form].filter(([, v]) => typeof v === 'string'));
+  const prefs = preferencesSchema.parse({ ...locals.prefs, ...given });
+  cookies.set(COOKIE, JSON.stringify(prefs), {
+    path: '/',
+    maxAge: 60 * 60 * 24 * 400,
+    sameSite: 'lax',
+    httpOnly: true,
+    secure: false
+  });
+  const back = String(form.get('back') ?? '/');
+  redirect(303, /^\/(?!\/|\\)/.test(back) ? back : '/');
+};

@@ -1,0 +1,21 @@
+<script lang="ts">
+  const pages = [
+    ['/reference/mixture', 'Mixture', 'New mix, correcting a tank, and the cup at hand.'],
+    ['/reference/house-rules', 'House rules', 'Where good technicians differ: one choice each, with its reason.'],
+    ['/reference/instruments', 'Instruments', 'Gauges and testers, entered once and picked at the engine.'],
+    ['/reference/sources', 'Sources', 'Every limit and constant, and whether it is published, practice or from memory.']
+  ] as const;
+</script>
+
+<svelte:head><title>Reference · Indaga</title></svelte:head>
+<h1>Reference</h1>
+<ul class="mt-3 grid gap-3 sm:grid-cols-2">
+  {#each pages as [href, title, says] (href)}
+    <li>
+      <a {href} class="panel block p-4 hover:border-primary"
+        ><h2>{title}</h2>
+        <p>{says}</p></a
+      >
+    </li>
+  {/each}
+</ul>

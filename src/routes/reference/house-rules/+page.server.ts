@@ -1,0 +1,37 @@
+import { numberRuleIds, numberRules, type HouseRules } from '$core/house-rules/rules.ts';
+import { topicIds, topics } from '$core/house-rules/topics.ts';
+import { parseQuantity, say } from '$core/units/index.ts';
+import { currentRules, saveRules } from '$lib/server/store/house-rules.ts';
+import { fail } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = () => ({ rules: currentRules().rules });
+
+export const actions: Actions = {
+  default: async ({ request, locals }) => {
+    const form = await request.formData();
+    const errors: Record<string, string> = {};
+    const typed: Record<string, string> = {};
+    const schools: Record<string, string> = {};
+    const numbers: Record<string, number> = {};
+    for (const id of topicIds) {
+      const chosen = String(form.get(id) ?? topics[id].standard);
+      if (Object.hasOwn(topics[id].choices, chosen)) schools[id] = chosen;
+    }
+    for (const id of numberRuleIds) {
+      const rule = numberRules[id];
+      const text = String(form.get(id) ?? '').trim();
+      typed[id] = text;
+      if (text === '') continue;
+      const parsed = parseQuantity(text, rule.dimension, locals.prefs.units);
+      if (!parsed.ok) errors[id] = parsed.message;
+      else if (parsed.si < rule.min || parsed.si > rule.max)
+        errors[id] =
+          `Between ${say(rule.min, rule.dimension, locals.prefs.units)} and ${say(rule.max, rule.dimension, locals.prefs.units)}, please.`;
+      else numbers[id] = parsed.si;
+    }
+    if (Object.keys(errors).length) return fail(400, { errors, typed, saved: false });
+    saveRules({ schools, numbers } as HouseRules, locals.prefs.who);
+    return { errors, typed, saved: true };
+  }
+};

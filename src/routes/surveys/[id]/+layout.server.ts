@@ -1,0 +1,24 @@
+import { factsAfter } from '$lib/server/store/engines.ts';
+import { lastRelease } from '$lib/server/store/releases.ts';
+import { loadSurvey } from '$lib/server/store/surveys.ts';
+import { error } from '@sveltejs/kit';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = ({ params, locals }) => {
+  const loaded = loadSurvey(params.id);
+  if (!loaded) error(404, 'There is no such assessment.');
+  const release = lastRelease(params.id);
+  return {
+    session: {
+      surveyId: params.id,
+      engineId: loaded.head.engineId,
+      survey: loaded.survey,
+      seq: loaded.seq,
+      factSeq: factsAfter(loaded.head.engineId).at(-1)?.seq ?? 0,
+      units: locals.prefs.units,
+      who: locals.prefs.who,
+      now: new Date().toISOString()
+    },
+    release: release ? { signedBy: release.signedBy, at: release.at, hash: release.hash } : null
+  };
+};

@@ -1,0 +1,145 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { caseKinds } from '$core/engine/case-kind.ts';
+  import { drownedClock } from '$core/survey/clock.ts';
+  import KeysDialog from '$lib/ui/survey/KeysDialog.svelte';
+  import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
+  import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
+  import { Undo2 } from '@lucide/svelte';
+  import { onMount } from 'svelte';
+
+  let { data, children } = $props();
+  // One session an assessment; units or another assessment make a new one, moving between its pages does not.
+  const session = $derived.by(() => {
+    const key = `${data.session.surveyId}${data.session.units}${data.session.who}`;
+    return key ? new Session(data.session) : new Session(data.session);
+  });
+  provideSession(() => session);
+  const base = $derived(`/surveys/${data.session.surveyId}`);
+  const engine = $derived(session.survey.engine);
+  const raised = $derived(session.judgement.holds.filter((h) => !h.standing));
+  const clock = $derived(drownedClock(session.judgement.context));
+  const title = $derived(engine.identity.tag ?? 'no tag');
+  let keys = $state(false);
+  let undone = $state('');
+
+  onMount(() => {
+    session.resume();
+    const tick = setInterval(() => {
+      session.now = new Date();
+      if (document.visibilityState === 'visible') void session.outbox.flush();
+    }, 15_000);
+    const wake = (): void => void session.outbox.flush();
+    window.addEventListener('online', wake);
+    document.addEventListener('visibilitychange', wake);
+    return () => {
+      clearInterval(tick);
+      window.removeEventListener('online', wake);
+      document.removeEventListener('visibilitychange', wake);
+    };
+  });
+
+  function undo(): void {
+    const label = session.undo();
+    undone = label ? `Undone: ${label}` : 'Nothing to undo';
+  }
+
+  function onkeydown(e: KeyboardEvent): void {
+    const at = e.target as HTMLElement;
+    if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !/^(INPUT|TEXTAREA)$/.test(at.tagName)) {
+      e.preventDefault();
+      return undo();
+    }
+    if (
+      e.ctrlKey ||
+      e.metaKey ||
+      e.altKey ||
+      (/^(INPUT|TEXTAREA|SELECT)$/.test(at.tagName) &&
+        (at as HTMLInputElement).type !== 'radio' &&
+        (at as HTMLInputElement).type !== 'checkbox')
+    )
+      return;
+    if (document.querySelector('[role="dialog"]')) return;
+    const station = session.judgement.stations[Number(e.key) - 1];
+    if (/^[1-9]$/.test(e.key) && station) void goto(`${base}/${station.id}`);
+    else if (e.key === 'n' && session.judgement.next) void goto(`${base}/${session.judgement.next.station}`);
+    else if (e.key === 'j') void goto(`${base}/jobs`);
+    else if (e.key === 'u') undo();
+    else if (e.key === 'r') document.querySelector<HTMLInputElement>('[id^="compression-"]:not([disabled])')?.focus();
+    else if (e.key === '/') document.getElementById('quick-line')?.focus();
+    else if (e.key === '?') keys = true;
+    else return;
+    e.preventDefault();
+  }
+  const states = {
+    saved: 'Saved',
+    saving: 'Saving…',
+    kept: 'No connection: kept in this browser, will be sent'
+  } as const;
+  const tabs = $derived([
+    [base, 'Checks'],
+    [`${base}/jobs`, 'Job list'],
+    [`${base}/ready`, 'Ready for service'],
+    [`/engines/${data.session.engineId}`, 'Engine']
+  ] as const);
+  const current = (href: string): boolean =>
+    href === base
+      ? /\/surveys\/[^/]+(\/(?!jobs|ready|record)[a-z]+)?$/.test(page.url.pathname)
+      : page.url.pathname === href;
+</script>
+
+<svelte:window {onkeydown} />
+
+<div class="mb-2 flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
+  <div class="min-w-0">
+    <h1 class="truncate">{title}</h1>
+    <p class="truncate text-sm">
+      {[engine.identity.maker, engine.identity.model].filter(Boolean).join(' ') || 'unknown make'} · {caseKinds[
+        session.survey.assessment.kind
+      ].label}{engine.identity.owner ? ` · ${engine.identity.owner}` : ''}
+    </p>
+  </div>
+  <div class="no-print flex flex-wrap items-center gap-x-3">
+    <p class="text-sm" role="status">
+      <span class={session.outbox.state === 'kept' ? 'font-semibold text-warning' : ''}
+        >{states[session.outbox.state]}</span
+      >{undone ? ` · ${undone}` : ''}
+    </p>
+    <button type="button" class="tap gap-1 px-2" disabled={!session.undos.length} onclick={undo}
+      ><Undo2 size={18} aria-hidden="true" /> Undo</button
+    >
+    <button type="button" class="tap px-2" onclick={() => (keys = true)} aria-label="List of keys"
+      ><kbd class="font-label">?</kbd></button
+    >
+    <nav aria-label="This engine" class="flex flex-wrap">
+      {#each tabs as [href, label] (href)}
+        <a
+          {href}
+          class="tap border-b-2 px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
+          aria-current={current(href) ? 'page' : undefined}>{label}</a
+        >
+      {/each}
+    </nav>
+  </div>
+</div>
+{#if clock}
+  <p class="mb-2 border-l-4 border-hold pl-3">
+    <strong class="sounding text-2xl text-hold"
+      >{clock.hoursLeft > 0
+        ? `${Math.floor(clock.hoursLeft)} h ${Math.floor((clock.hoursLeft % 1) * 60)} min left`
+        : 'time is past'}</strong
+    > <span class="text-sm">{clock.sentence} Judged by: {clock.school}.</span>
+  </p>
+{/if}
+<div class="mb-3">
+  <HoldBanner holds={raised} {base} onoverride={(hold, reason) => session.override(hold, reason)} />
+</div>
+{#if session.outbox.refusals.length}
+  <div class="mb-3 border-2 border-error p-3" role="alert">
+    {#each session.outbox.refusals as r (r.id)}<p class="font-medium text-error">{r.message}</p>{/each}
+    <button type="button" class="action quiet mt-2" onclick={() => session.outbox.dismiss()}>I have read it</button>
+  </div>
+{/if}
+{@render children()}
+{#if keys}<KeysDialog onclose={() => (keys = false)} />{/if}

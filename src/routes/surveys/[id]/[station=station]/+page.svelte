@@ -1,0 +1,172 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { refusal } from '$core/holds/index.ts';
+  import { stations } from '$core/stations/register.ts';
+  import type { StationId } from '$core/stations/items.ts';
+  import { byGravity, type Condition } from '$core/survey/finding.ts';
+  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import StationChart from '$lib/ui/drawing/StationChart.svelte';
+  import { readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
+  import HazardLines from '$lib/ui/marks/HazardLines.svelte';
+  import Shape from '$lib/ui/marks/Shape.svelte';
+  import CompressionSheet from '$lib/ui/survey/CompressionSheet.svelte';
+  import ConditionsBar from '$lib/ui/survey/ConditionsBar.svelte';
+  import FindingCard from '$lib/ui/survey/FindingCard.svelte';
+  import JarDrawing from '$lib/ui/survey/JarDrawing.svelte';
+  import { fuelJar, gearJar } from '$lib/ui/survey/jars.ts';
+  import NextCheckCard from '$lib/ui/survey/NextCheckCard.svelte';
+  import QuickLine from '$lib/ui/survey/QuickLine.svelte';
+  import SparkSheet from '$lib/ui/survey/SparkSheet.svelte';
+  import StationFields from '$lib/ui/survey/StationFields.svelte';
+  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { onMount } from 'svelte';
+
+  let { data } = $props();
+  const session = $derived(useSession());
+  const id = $derived(page.params.station as StationId);
+  const base = $derived(`/surveys/${session.surveyId}`);
+  const text = $derived(stations[id].text);
+  const j = $derived(session.judgement);
+  const here = $derived(j.stations.find((s) => s.id === id));
+  const fitted = $derived(here !== undefined);
+  const findings = $derived([...(here?.findings ?? [])].sort(byGravity));
+  const stop = $derived(
+    refusal(
+      j.holds,
+      id === 'spark'
+        ? 'spark.result'
+        : id === 'compression'
+          ? 'compression.pressure'
+          : id === 'run'
+            ? 'run.outcome'
+            : 'safe.place'
+    )
+  );
+  const round = $derived(session.roundOf(id));
+  let pane = $state<'check' | 'engine' | 'findings'>('check');
+
+  let compression = $state<Conditions>({ throttle: 'open', bores: 'dry', engine: 'cold' });
+  let spark = $state<Conditions>({ path: 'tester', light: 'shade' });
+  let instrumentId = $state('');
+  const instrument = $derived(
+    data.instruments.find((i) => i.id === instrumentId)?.instrument as Instrument | undefined
+  );
+  const conditionsFor = (what: string): Conditions => (what.startsWith('spark.') ? spark : compression);
+
+  onMount(() => {
+    instrumentId = readDraft('instrument') ?? data.instruments[0]?.id ?? '';
+    if (page.url.searchParams.has('recheck')) session.startRecheck(id);
+  });
+
+  const barrels = $derived(
+    Object.fromEntries(
+      j.findings
+        .filter(
+          (f) =>
+            f.cylinder !== undefined && (f.station === 'compression' || f.station === 'spark' || f.station === 'turn')
+        )
+        .map((f) => [f.cylinder, f.condition])
+    ) as Record<number, Condition>
+  );
+  const jar = $derived(id === 'gear' ? gearJar(j.context) : id === 'fuel' ? fuelJar(j.context) : undefined);
+</script>
+
+<svelte:head><title>{text.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
+
+<div class="grid gap-4 pb-16 lg:grid-cols-[23rem_minmax(0,1fr)_18.5rem] lg:pb-0">
+  <aside class="{pane === 'engine' ? '' : 'hidden'} lg:block" aria-label="Engine">
+    <StationChart profile={session.survey.engine.profile} stations={j.stations} {base} current={id} {barrels} />
+  </aside>
+
+  <section class="{pane === 'check' ? '' : 'hidden'} min-w-0 lg:block" aria-labelledby="check-title">
+    <div class="flex flex-wrap items-center justify-between gap-2">
+      <h2 id="check-title" class="text-2xl">{text.title}</h2>
+      <div class="flex items-center gap-3 text-sm">
+        <span>{text.minutes} min</span>
+        {#if round > 1}<span class="font-semibold">re-check {round - 1}</span>{/if}
+        {#if here && here.condition !== 'not-looked-at'}<button
+            type="button"
+            class="action quiet"
+            onclick={() => session.startRecheck(id)}>Start a re-check</button
+          >{/if}
+      </div>
+    </div>
+    <details class="mb-2">
+      <summary class="plain-link tap cursor-pointer text-sm">How it is done</summary>
+      <ol class="list-decimal space-y-0.5 pb-2 pl-5 text-sm">
+        {#each text.how as line (line)}<li>{line}</li>{/each}
+      </ol>
+    </details>
+    {#if stop}<p class="mb-3 border-2 border-hold p-3 font-semibold text-hold" role="status">{stop}</p>{/if}
+    {#if !fitted}
+      <p class="panel p-4">
+        This engine has none: a two-stroke carries its oil in the fuel. Press a number for another check.
+      </p>
+    {:else if id === 'compression'}
+      <ConditionsBar
+        station="compression"
+        conditions={compression}
+        instruments={data.instruments}
+        {instrumentId}
+        units={session.units}
+        onchange={(c) => (compression = c)}
+        oninstrument={(i) => {
+          instrumentId = i;
+          writeDraft('instrument', i);
+        }}
+      />
+      {#key round}<CompressionSheet conditions={compression} {instrument} />{/key}
+    {:else if id === 'spark'}
+      <StationFields station="spark" only={['lanyard']} />
+      <ConditionsBar
+        station="spark"
+        conditions={spark}
+        instruments={[]}
+        instrumentId=""
+        units={session.units}
+        onchange={(c) => (spark = c)}
+        oninstrument={() => {}}
+      />
+      <SparkSheet conditions={spark} />
+      <div class="mt-4"><StationFields station="spark" only={['gap', 'stopWire']} /></div>
+    {:else}
+      {#if jar}<div class="panel mb-3 p-2">
+          <JarDrawing layers={jar} label={id === 'gear' ? 'Gear oil as drained' : 'Jar sample'} />
+        </div>{/if}
+      {#key `${id}${round}`}<StationFields station={id} />{/key}
+    {/if}
+    {#if id === 'compression' || id === 'spark'}<div class="mt-3">
+        <QuickLine conditions={conditionsFor} instrument={() => instrument} />
+      </div>{/if}
+    <div class="mt-4"><HazardLines ids={text.hazards} /></div>
+  </section>
+
+  <aside class="{pane === 'findings' ? '' : 'hidden'} lg:block" aria-label="What it points to">
+    <div class="panel p-3">
+      <div class="flex items-center justify-between">
+        <h2>What it points to</h2>
+        {#if here}<Shape condition={here.condition} word />{/if}
+      </div>
+      <div aria-live="polite" class="mt-1 min-h-24">
+        {#each findings as f (f.id)}<FindingCard finding={f} />{:else}<p class="text-sm">
+            Nothing recorded here yet. Unknown is an answer; leave what you cannot see.
+          </p>{/each}
+      </div>
+    </div>
+    <div class="mt-3"><NextCheckCard next={j.next} {base} current={id} /></div>
+  </aside>
+</div>
+
+<nav
+  aria-label="Parts of this sheet"
+  class="fixed inset-x-0 bottom-0 z-20 flex border-t border-line bg-base-100 lg:hidden"
+>
+  {#each [['engine', 'Engine'], ['check', 'Check'], ['findings', `Points to (${findings.length})`]] as const as [p, label] (p)}
+    <button
+      type="button"
+      class="min-h-[52px] flex-1 border-t-4 {pane === p ? 'border-primary font-semibold' : 'border-transparent'}"
+      aria-pressed={pane === p}
+      onclick={() => (pane = p)}>{label}</button
+    >
+  {/each}
+</nav>

@@ -1,0 +1,140 @@
+<script lang="ts">
+  import { planOf } from '$core/plan/plan.ts';
+  import { gatesOf, ready } from '$core/release/gates.ts';
+  import { beforeAfter } from '$core/release/before-after.ts';
+  import Shape from '$lib/ui/marks/Shape.svelte';
+  import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
+  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { format, parseISO } from 'date-fns';
+
+  let { data, form } = $props();
+  const session = $derived(useSession());
+  const j = $derived(session.judgement);
+  const gates = $derived(gatesOf(j.context, j.findings, j.holds, planOf(j.context, j.findings)));
+  const through = $derived(ready(gates));
+  const rows = $derived(beforeAfter(j.context));
+  const base = $derived(`/surveys/${session.surveyId}`);
+  const unsent = $derived(session.outbox.waiting.length);
+  let reasons = $state<Record<string, string>>({});
+  let complaints = $state<Record<string, string>>({});
+
+  function give(gate: string): void {
+    const text = (reasons[gate] ?? '').trim();
+    if (text.length < 3) return void (complaints[gate] = 'Say why in a few words; it stands in the record.');
+    complaints[gate] = '';
+    session.reason(gate, text);
+    reasons[gate] = '';
+  }
+</script>
+
+<svelte:head><title>Ready for service · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
+
+<div class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
+  <section aria-labelledby="ready-title">
+    <h2 id="ready-title" class="text-2xl">Ready for service</h2>
+    <p class="text-sm">
+      A fault or a hold closes a gate until it is cured. What is only doubtful may stay open with a reason.
+    </p>
+    <ol class="mt-2">
+      {#each gates as g (g.id)}
+        <li class="grid grid-cols-[1.6rem_1fr] gap-x-2 border-t border-line py-2">
+          <span class="pt-1"><Shape condition={g.condition} size={20} /></span>
+          <div>
+            <div class="flex flex-wrap items-baseline justify-between gap-2">
+              <h3>
+                {#if g.station}<a class="hover:underline" href="{base}/{g.station}">{g.title}</a
+                  >{:else if g.id === 'jobs'}<a class="hover:underline" href="{base}/jobs">{g.title}</a
+                  >{:else}{g.title}{/if}
+              </h3>
+              <span
+                class="text-sm font-semibold {g.passes
+                  ? 'text-success'
+                  : g.condition === 'held'
+                    ? 'text-hold'
+                    : 'text-error'}"
+                >{g.passes ? (g.condition === 'sound' ? 'through' : 'through, with a reason') : 'closed'}</span
+              >
+            </div>
+            <p class="text-[0.95rem]">{g.sentence}</p>
+            {#if g.reason}<p class="mt-1 border-l-2 border-warning pl-2 text-sm">
+                Left open because: {g.reason.text}{g.reason.by ? ` (${g.reason.by})` : ''}
+              </p>{/if}
+            {#if !g.passes && g.reasonOpens}
+              <div class="mt-1 flex flex-wrap items-end gap-2">
+                <label class="min-w-52 flex-1"
+                  ><span class="label-caps">May stay open, because</span><input
+                    class="field"
+                    value={reasons[g.id] ?? ''}
+                    oninput={(e) => (reasons[g.id] = e.currentTarget.value)}
+                    maxlength="2000"
+                    aria-invalid={complaints[g.id] ? 'true' : undefined}
+                  /></label
+                >
+                <button
+                  type="button"
+                  class="action quiet"
+                  onclick={() => give(g.id)}
+                  aria-label="Leave {g.title} open with this reason">Leave open</button
+                >
+              </div>
+              {#if complaints[g.id]}<p class="font-medium text-error" role="alert">{complaints[g.id]}</p>{/if}
+            {:else if !g.passes && g.station}
+              <a class="plain-link tap text-sm" href="{base}/{g.station}">Go to the check</a>
+            {/if}
+          </div>
+        </li>
+      {/each}
+    </ol>
+    {#if rows.length}
+      <h3 class="mt-4 mb-2">Before and after</h3>
+      <BeforeAfterTable {rows} />
+    {/if}
+  </section>
+  <aside>
+    <form method="POST" class="panel space-y-3 p-4" aria-label="Sign-off">
+      <h2>Sign-off</h2>
+      {#if data.release}
+        <p>
+          <Shape condition="sound" word={false} /> Signed by <strong>{data.release.signedBy}</strong>, {format(
+            parseISO(data.release.at),
+            'd MMM yyyy HH:mm'
+          )}.
+        </p>
+        <p class="text-sm break-all">Hash of the record: <span class="font-mono">{data.release.hash}</span></p>
+        <p><a class="action w-full" href="{base}/record">Open the record</a></p>
+        <p class="text-sm">Signing again makes a second record; the first one stays.</p>
+      {/if}
+      <p class="font-semibold {through ? 'text-success' : ''}">
+        {through
+          ? 'Every gate is through.'
+          : `${gates.filter((g) => !g.passes).length} of ${gates.length} gates are closed.`}
+      </p>
+      <label class="block"
+        ><span class="label-caps">Your name</span><input
+          class="field"
+          name="name"
+          value={form?.name ?? data.prefs.who}
+          maxlength="120"
+          autocomplete="name"
+        /></label
+      >
+      {#if form?.message}<p class="font-medium text-error" role="alert">{form.message}</p>{/if}
+      {#if unsent}<p class="text-warning">
+          {unsent}
+          {unsent === 1 ? 'entry is' : 'entries are'} not sent yet; sign when they are.
+        </p>{/if}
+      <button class="action w-full" disabled={!through || unsent > 0}>Sign: ready for service</button>
+      <p class="text-sm">
+        The record is frozen with a SHA-256 hash of everything it rests on. The maker’s manual and local rules stand
+        above it.
+      </p>
+    </form>
+    <p class="mt-3 flex flex-wrap gap-2">
+      <a class="action quiet" href="{base}/record">Preview the record</a><a
+        class="action quiet"
+        href="{base}/file.json"
+        download>Export the survey file</a
+      >
+    </p>
+  </aside>
+</div>

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
+  import { format, parseISO } from 'date-fns';
+  import { page } from '$app/state';
+
+  let { data } = $props();
+  const r = $derived(data.report);
+  const parts = $derived([
+    ['What was found', r.owner.found],
+    ['What was done', r.owner.done],
+    ['What is left', r.owner.left],
+    ['What comes next', r.owner.next]
+  ] as const);
+</script>
+
+<svelte:head><title>Record · {r.tag} · Indaga</title></svelte:head>
+
+<div class="no-print mb-3 flex flex-wrap gap-2">
+  <a class="action" href="/surveys/{page.params.id}/record.pdf">PDF</a>
+  <button type="button" class="action quiet" onclick={() => window.print()}>Print</button>
+</div>
+<article class="mx-auto max-w-4xl space-y-5">
+  <section aria-labelledby="owner-title" class="panel p-5">
+    <h2 id="owner-title" class="text-2xl">For the owner</h2>
+    <p class="mt-1 text-lg">{r.owner.greeting}</p>
+    <div class="mt-3 grid gap-4 sm:grid-cols-2">
+      {#each parts as [title, list] (title)}<div>
+          <h3>{title}</h3>
+          <ul class="list-disc pl-5">
+            {#each list as line (line)}<li class="break-words">{line}</li>{/each}
+          </ul>
+        </div>{/each}
+    </div>
+  </section>
+  <section class="page-break">
+    <h2 class="text-2xl">Record of the assessment</h2>
+    {#if data.release}
+      <p>
+        Ready for service, signed by <strong>{data.release.signedBy}</strong> on {format(
+          parseISO(data.release.at),
+          'd MMMM yyyy, HH:mm'
+        )}.
+      </p>
+      <p class="text-sm break-all">SHA-256 of the record: <span class="font-mono">{data.release.hash}</span></p>
+    {:else}<p class="font-semibold text-warning">Preview: not signed. This is how it stands now.</p>{/if}
+  </section>
+  <section>
+    <h3 class="mb-1">Engine</h3>
+    <dl class="grid grid-cols-1 gap-x-6 sm:grid-cols-2">
+      {#each r.engine as [label, value] (label)}<div class="flex justify-between gap-3 border-b border-line py-0.5">
+          <dt>{label}</dt>
+          <dd class="text-right font-medium break-words">{value}</dd>
+        </div>{/each}
+    </dl>
+  </section>
+  {#if r.overrides.length}
+    <section class="border-2 border-hold p-3">
+      <h3 class="text-hold">Holds that were overridden</h3>
+      <ul>
+        {#each r.overrides as o (o.title)}<li>
+            <strong>{o.title}</strong>: {o.reason}{o.by ? ` (${o.by})` : ''}
+          </li>{/each}
+      </ul>
+    </section>
+  {/if}
+  <section>
+    <h3 class="mb-1">Gates</h3>
+    <ul>
+      {#each r.gates as g (g.title)}<li class="border-b border-line py-1">
+          <strong>{g.title}: {g.word}.</strong>
+          {g.sentence}{#if g.reason}
+            <em>Left open because: {g.reason}</em>{/if}
+        </li>{/each}
+    </ul>
+  </section>
+  {#if r.beforeAfter.length}<section>
+      <h3 class="mb-1">Before and after</h3>
+      <BeforeAfterTable rows={r.beforeAfter} />
+    </section>{/if}
+  <section>
+    <h3 class="mb-1">Findings</h3>
+    <ul>
+      {#each r.findings as f, k (k)}<li class="border-b border-line py-1">
+          <span class="label-caps">{f.station}, {f.word}</span>
+          {f.sentence}{#if f.limit}
+            <span class="text-sm">Judged against {f.limit}.</span>{/if}
+        </li>{/each}
+    </ul>
+  </section>
+  {#if r.jobs.length}<section>
+      <h3 class="mb-1">Jobs</h3>
+      <ul>
+        {#each r.jobs as job (job.title)}<li class="border-b border-line py-1">
+            {job.title}: {job.state}{job.note ? `. ${job.note}` : ''}
+          </li>{/each}
+      </ul>
+    </section>{/if}
+</article>

@@ -6,7 +6,14 @@ import { bin, install, root, run, start } from './tools.mjs';
 const port = process.env.PORT ?? '4310';
 const host = process.env.HOST ?? '127.0.0.1';
 const data = path.resolve(process.env.INDAGA_DATA ?? path.join(root, 'demo-data'));
-const env = { ...process.env, PORT: port, HOST: host, INDAGA_DATA: data, INDAGA_DEMO: '1', ORIGIN: process.env.ORIGIN ?? `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}` };
+const env = {
+  ...process.env,
+  PORT: port,
+  HOST: host,
+  INDAGA_DATA: data,
+  INDAGA_DEMO: '1',
+  ORIGIN: process.env.ORIGIN ?? `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`
+};
 
 install();
 if (process.argv.includes('--fresh') && fs.existsSync(data)) {

@@ -2,9 +2,14 @@
 import { chromium } from '@playwright/test';
 
 const [out, url, width = '1280', height = '800', theme = 'chart', full = ''] = process.argv.slice(2);
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking']
+});
 const context = await browser.newContext({ viewport: { width: Number(width), height: Number(height) } });
-await context.addCookies([{ name: 'indaga-prefs', value: encodeURIComponent(JSON.stringify({ theme, units: 'us', who: 'Ines' })), url }]);
+await context.addCookies([
+  { name: 'indaga-prefs', value: encodeURIComponent(JSON.stringify({ theme, units: 'us', who: 'Ines' })), url }
+]);
 const page = await context.newPage();
 page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
 page.on('pageerror', (e) => console.log('pageerror:', e.message));

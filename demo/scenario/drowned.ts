@@ -131,6 +131,9 @@ export const heron: DemoEngine = {
         cylinder,
         typed: `${b} mm`
       });
-    l.read('oil.look', 'milky').read('oil.sump', 'drained').read('oil.look', 'dark', { round: 2 }).read('safe.air', celsius(9));
+    l.read('oil.look', 'milky')
+      .read('oil.sump', 'drained')
+      .read('oil.look', 'dark', { round: 2 })
+      .read('safe.air', celsius(9));
   }
 };

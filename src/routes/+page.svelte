@@ -60,13 +60,13 @@
 <ol class="space-y-2">
   {#each data.rows as row (row.surveyId)}
     <li
-      class="panel grid grid-cols-[64px_1fr] gap-x-3 p-2 md:grid-cols-[64px_minmax(10rem,15rem)_1fr_minmax(13rem,17rem)]"
+      class="panel grid grid-cols-[84px_1fr] gap-x-4 px-3 py-2 md:grid-cols-[84px_minmax(9rem,12rem)_1fr_minmax(13rem,16rem)]"
     >
       <a
         href="/engines/{row.engineId}"
         aria-label="{row.tag}: engine and history"
         class="row-span-2 block self-center md:row-span-1"
-        ><EngineDrawing profile={row.profile} class="h-[92px] w-[64px]" /></a
+        ><EngineDrawing profile={row.profile} bold class="h-[124px] w-[84px]" /></a
       >
       <div class="min-w-0">
         <h2 class="truncate"><a class="hover:underline" href="/surveys/{row.surveyId}">{row.tag}</a></h2>
@@ -91,9 +91,13 @@
             <span class="text-sm font-normal">{row.clock.sentence}</span>
           </p>
         {/if}
-        {#each row.holds.filter((h) => !h.overridden).slice(0, 2) as hold (hold.title)}
-          <p class="mt-0.5 text-sm text-hold"><Shape condition="held" size={15} /> {hold.title}</p>
-        {/each}
+        {#if row.holds.some((h) => !h.overridden)}
+          <p class="mt-0.5 flex flex-wrap gap-x-4 text-sm text-hold">
+            {#each row.holds.filter((h) => !h.overridden).slice(0, 3) as hold (hold.title)}<span
+                class="inline-flex items-center gap-1"><Shape condition="held" size={15} /> {hold.title}</span
+              >{/each}
+          </p>
+        {/if}
         {#if row.gravest && !row.releasedAt}<p class="mt-0.5 line-clamp-2 text-sm">{row.gravest}</p>{/if}
       </div>
       <div class="col-start-2 self-center md:col-start-4">

@@ -2,6 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Compression',
+  short: 'Compr.',
   minutes: 8,
   how: [
     'All plugs out, leads safe, throttle wide open, until the needle stops rising.',

@@ -2,6 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Fuel',
+  short: 'Fuel',
   minutes: 8,
   how: [
     'Look into the tank first. Then a sample in a clear jar, left to stand.',

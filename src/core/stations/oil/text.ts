@@ -2,6 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Engine oil',
+  short: 'Oil',
   minutes: 3,
   how: [
     'Raise it so the head drains, lower it, upright and level, wait.',

@@ -2,6 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'First run',
+  short: 'Run',
   minutes: 20,
   how: [
     'Outdoors, water on and checked, extinguisher at hand. On muffs: idle only.',

@@ -2,6 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Make it safe',
+  short: 'Safe',
   minutes: 10,
   how: [
     'Stand rated for the weight, leg locked, two people for a large cowl.',

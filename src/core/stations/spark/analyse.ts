@@ -79,7 +79,7 @@ export function analyse(c: Context): Finding[] {
       `${none.length === list.length ? 'No spark' : 'A poor spark'}, but the lanyard and the switch are not recorded as in and on run. Forgetting them is the commonest “no spark”: set both and repeat.`,
       why('lanyard in, switch to run, before anything else is suspected.')
     );
-  } else if (none.length === list.length && list.length === all) {
+  } else if (none.length === list.length && list.length === all && !none.every((s) => onlyToBolt(c, s.cylinder))) {
     noneAnywhere(c, out, list, electronic, why);
   } else {
     for (const s of none) {

@@ -2,6 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Spark',
+  short: 'Spark',
   minutes: 5,
   how: [
     'Lanyard in, switch to run. Tester to clean metal, one cylinder at a time, in shade.',

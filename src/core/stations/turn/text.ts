@@ -2,6 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Hand turn',
+  short: 'Turn',
   minutes: 2,
   how: [
     'In the engine’s direction only, slowly, two full turns.',

@@ -6,6 +6,7 @@ import type { Profile } from '../../../core/engine/profile.ts';
 import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import type { System } from '../../../core/units/index.ts';
 import type { StoreOptions } from './context.ts';
+import { stations } from '../../../core/stations/register.ts';
 import { currentRules } from './house-rules.ts';
 import { loadSurvey, openSurveys } from './surveys.ts';
 
@@ -54,6 +55,7 @@ function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: Sy
   const clock = drownedClock(j.context);
   const holds = j.holds.filter((h) => !h.standing);
   const faults = j.findings.filter((f) => f.condition === 'fault' || f.condition === 'held');
+  const worst = faults.find((f) => f.id === 'gear.frost') ?? faults[0];
   return {
     surveyId,
     engineId: head.engineId,
@@ -64,14 +66,14 @@ function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: Sy
     kind: head.kind,
     startedAt: head.startedAt,
     profile,
-    stations: j.stations.map((s) => ({ id: s.id, title: s.title, condition: s.condition })),
+    stations: j.stations.map((s) => ({ id: s.id, title: stations[s.id].text.short, condition: s.condition })),
     holds: holds.map((h) => ({ title: h.title, overridden: h.override !== undefined })),
     ...(clock
       ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
       : {}),
     ...(j.next ? { next: j.next } : {}),
     openJobs: planOf(j.context, j.findings).filter((s) => s.state === 'open').length,
-    ...(faults[0] ? { gravest: faults[0].sentence } : {}),
+    ...(worst ? { gravest: worst.sentence } : {}),
     releasedAt,
     pressing: pressing(
       releasedAt,

@@ -8,9 +8,11 @@
     profile: Profile;
     barrels?: Readonly<Record<number, Condition>>;
     figures?: Readonly<Record<number, string>>;
+    /** Thicker lines, for small pictures. */
+    bold?: boolean;
     class?: string;
   }
-  let { profile, barrels = {}, figures = {}, class: classes = '' }: Props = $props();
+  let { profile, barrels = {}, figures = {}, bold = false, class: classes = '' }: Props = $props();
   const g = $derived(geometryOf(profile));
   const tiller = $derived(profile.steering === 'tiller');
   const four = $derived(profile.strokes === 'four');
@@ -22,7 +24,7 @@
   const water = $derived(g.plate - 26);
 </script>
 
-<svg viewBox="0 0 200 {g.height}" class={classes} aria-hidden="true" focusable="false">
+<svg viewBox="0 0 200 {g.height}" class="{classes} {bold ? 'bold' : ''}" aria-hidden="true" focusable="false">
   <g fill="none" stroke="var(--color-base-content)" stroke-linejoin="round" stroke-linecap="round">
     <!-- depth contours of the water it stands in -->
     {#each [0, 22, 46] as d (d)}
@@ -116,3 +118,13 @@
     />
   {/if}
 </svg>
+
+<style>
+  .bold path,
+  .bold rect {
+    stroke-width: 3.4;
+  }
+  .bold text {
+    display: none;
+  }
+</style>

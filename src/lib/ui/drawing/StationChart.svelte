@@ -42,21 +42,31 @@
     preserveAspectRatio="none"
     aria-hidden="true"
   >
-    {#each lines as l (l.id)}
-      <g
-        stroke={l.id === current ? 'var(--color-primary)' : 'var(--color-base-content)'}
-        stroke-opacity={l.id === current ? 1 : 0.4}
-        stroke-width={l.id === current ? 2 : 1}
-        fill="none"
+    {#each lines as l, k (l.id)}
+      {@const on = l.id === current}
+      {#if on}<path
+          d="M{l.x1} {l.y1} L182 {l.y2} H200"
+          stroke="var(--color-primary)"
+          stroke-width="2"
+          fill="none"
+        />{/if}
+      <circle
+        cx={l.x1}
+        cy={l.y1}
+        r="9.5"
+        fill={on ? 'var(--color-primary)' : 'var(--color-base-100)'}
+        stroke={on ? 'var(--color-primary)' : 'var(--color-base-content)'}
+        stroke-width="1"
+      />
+      <text
+        x={l.x1}
+        y={l.y1 + 4.6}
+        text-anchor="middle"
+        font-size="14"
+        font-weight="600"
+        font-family="var(--font-label)"
+        fill={on ? 'var(--color-primary-content)' : 'var(--color-base-content)'}>{k + 1}</text
       >
-        <path d="M{l.x1} {l.y1} L182 {l.y2} H200" />
-        <circle
-          cx={l.x1}
-          cy={l.y1}
-          r={l.id === current ? 5 : 3}
-          fill={l.id === current ? 'var(--color-primary)' : 'var(--color-base-100)'}
-        />
-      </g>
     {/each}
   </svg>
   <ol class="absolute top-0 right-0 w-[10.4rem]">

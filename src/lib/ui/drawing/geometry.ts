@@ -40,15 +40,15 @@ export function geometryOf(profile: Profile): Geometry {
     banks,
     barrel,
     anchors: {
-      safe: [42, 206],
-      turn: [84, 37],
-      spark: [last[0]!.x + barrel.width, last[0]!.y],
-      compression: [middle.x + barrel.width / 2, middle.y],
-      gear: [112, plate + 40],
-      fuel: [34, 158],
-      cooling: [84, plate + 14],
-      oil: [112, 176],
-      run: [172, plate + 40]
+      safe: [118, 22],
+      turn: [70, 47],
+      spark: [last[0]!.x + barrel.width + 13, last[0]!.y],
+      compression: [middle.x - 14, middle.y],
+      gear: [118, plate + 40],
+      fuel: [58, 140],
+      cooling: [76, plate + 17],
+      oil: [116, 170],
+      run: [178, plate + 40]
     }
   };
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Comparison } from '$core/stations/compression/compare.ts';
-  import { say, show, type System } from '$core/units/index.ts';
+  import { fromSI, say, show, shownUnit, toSI, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
 
   /** Cylinders side by side with what each reading can tell, the best one's limit drawn across. */
@@ -14,6 +14,13 @@
   const base = H - 26;
   const top = $derived(Math.max(6.9e5, ...(comparison?.rows.map((r) => r.mean + 3 * r.u) ?? [])) * 1.08);
   const y = $derived(scaleLinear([0, top], [base, 12]));
+  const unit = $derived(shownUnit('pressure', units));
+  /** Round figures in the unit that is shown, with where they stand. */
+  const ticks = $derived(
+    scaleLinear([0, fromSI(top, unit)], [base, 12])
+      .ticks(4)
+      .map((t) => ({ text: String(t), at: y(toSI(t, unit)) }))
+  );
   const best = $derived(comparison ? Math.max(...comparison.rows.map((r) => r.mean)) : 0);
   const limit = $derived(comparison?.spread ? best * (1 - comparison.limit.value) : undefined);
   const pitch = $derived((W - 60) / cylinders.length);
@@ -29,10 +36,10 @@
 <figure class="panel p-2">
   <svg viewBox="0 0 {W} {H}" class="w-full" role="img" aria-label="Compression: {words}">
     <g stroke="var(--color-line)">
-      {#each y.ticks(4) as t (t)}
-        <path d="M44 {y(t)}H{W - 6}" />
-        <text x="40" y={y(t) + 4} text-anchor="end" font-size="14" stroke="none" fill="var(--color-base-content)"
-          >{show(t, 'pressure', units, resolution * 5).number}</text
+      {#each ticks as t (t.text)}
+        <path d="M44 {t.at}H{W - 6}" />
+        <text x="40" y={t.at + 4} text-anchor="end" font-size="14" stroke="none" fill="var(--color-base-content)"
+          >{t.text}</text
         >
       {/each}
     </g>
@@ -95,12 +102,10 @@
     {/each}
     {#if limit}
       <path d="M46 {y(limit)}H{W - 6}" stroke="var(--color-warning)" stroke-width="2" stroke-dasharray="8 5" />
-      <text x={W - 8} y={y(limit) - 5} text-anchor="end" font-size="14" fill="var(--color-warning)"
-        >limit of the best</text
-      >
     {/if}
   </svg>
   <figcaption class="text-sm">
-    Bars: best estimate. Whiskers: what the readings can tell, two deviations. Dots: each reading.
+    Whiskers: what the readings can tell, two deviations. Dots: each reading. {#if limit && comparison}{' '}Dashed: {comparison
+        .limit.said} under the best, {say(limit, 'pressure', units, resolution)}.{/if}
   </figcaption>
 </figure>

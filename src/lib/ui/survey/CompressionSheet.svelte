@@ -5,14 +5,18 @@
   import { refusal } from '$core/holds/index.ts';
   import { checkEntry, sayValue } from '$core/survey/check-entry.ts';
   import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
-  import { onMount } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
   import CompressionBars from './CompressionBars.svelte';
   import LimitLine from './LimitLine.svelte';
   import { useSession } from './session.svelte.ts';
 
   /** Per cylinder: what was read, and the next reading; the bars move as it is typed. */
-  let { conditions, instrument }: { conditions: Conditions; instrument: Instrument | undefined } = $props();
+  let {
+    conditions,
+    instrument,
+    settings
+  }: { conditions: Conditions; instrument: Instrument | undefined; settings: Snippet } = $props();
   const session = useSession();
   const item = allItems['compression.pressure'];
   const count = $derived(cylinderCount(session.survey.engine.profile) ?? 1);
@@ -88,6 +92,7 @@
 </script>
 
 <CompressionBars {comparison} {cylinders} units={session.units} />
+{@render settings()}
 <ol class="mt-2">
   {#each cylinders as c (c)}
     {@const taken = session.record.all('compression.pressure', { cylinder: c, round: session.roundOf('compression') })}

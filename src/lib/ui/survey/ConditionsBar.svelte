@@ -28,6 +28,18 @@
         ] as const)
   );
 
+  const gauge = $derived(instruments.find((i) => i.id === instrumentId)?.instrument.name ?? 'ordinary gauge');
+  const summary = $derived(
+    [
+      ...(station === 'compression' ? [gauge] : []),
+      ...choices.map(
+        ([key, label, options]) =>
+          `${label.toLowerCase()} ${(options as Record<string, string>)[conditions[key] ?? 'unknown']}`
+      ),
+      conditions.volts === undefined ? 'volts not noted' : `${conditions.volts} V`
+    ].join(' · ')
+  );
+
   function set(key: keyof Conditions, value: string | number | undefined): void {
     const { [key]: _old, ...rest } = conditions;
     onchange(value === undefined ? rest : ({ ...rest, [key]: value } as Conditions));
@@ -43,58 +55,63 @@
   }
 </script>
 
-<fieldset class="panel mb-3 p-2">
-  <legend class="label-caps px-1">Conditions of the next readings</legend>
-  <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
-    {#if station === 'compression'}
-      <label class="col-span-2 block sm:col-span-3"
-        ><span class="label-caps">Gauge</span>
-        <select class="field" value={instrumentId} onchange={(e) => oninstrument(e.currentTarget.value)}>
-          {#each instruments as i (i.id)}<option value={i.id}
-              >{i.instrument.name}{i.instrument.adapterVolume
-                ? ` · ${say(i.instrument.adapterVolume, 'volume', units)} before the valve`
-                : ''}</option
-            >{/each}
-          <option value="">ordinary gauge, not listed</option>
-        </select>
-      </label>
-    {/if}
-    {#each choices as [key, label, options] (key)}
+<details class="panel mt-2 px-3">
+  <summary class="flex min-h-[44px] cursor-pointer flex-wrap items-center gap-x-2 py-1 text-sm"
+    ><span class="label-caps">Conditions</span> <span>{summary}</span> <span class="plain-link">change</span></summary
+  >
+  <fieldset class="pb-3">
+    <legend class="sr-only">Conditions of the next readings</legend>
+    <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
+      {#if station === 'compression'}
+        <label class="col-span-2 block sm:col-span-3"
+          ><span class="label-caps">Gauge</span>
+          <select class="field" value={instrumentId} onchange={(e) => oninstrument(e.currentTarget.value)}>
+            {#each instruments as i (i.id)}<option value={i.id}
+                >{i.instrument.name}{i.instrument.adapterVolume
+                  ? ` · ${say(i.instrument.adapterVolume, 'volume', units)} before the valve`
+                  : ''}</option
+              >{/each}
+            <option value="">ordinary gauge, not listed</option>
+          </select>
+        </label>
+      {/if}
+      {#each choices as [key, label, options] (key)}
+        <label class="block"
+          ><span class="label-caps">{label}</span>
+          <select class="field" value={conditions[key] ?? 'unknown'} onchange={(e) => set(key, e.currentTarget.value)}>
+            {#each Object.entries(options) as [value, words] (value)}<option {value}>{words}</option>{/each}
+          </select>
+        </label>
+      {/each}
+      {#if station === 'compression' && conditions.bores === 'oiled'}
+        <label class="block"
+          ><span class="label-caps">Oil per bore</span><input
+            class="field"
+            placeholder="5 mL"
+            value={conditions.dose === undefined ? '' : say(conditions.dose, 'volume', units, 1e-7)}
+            onchange={(e) => measured('dose', e.currentTarget.value)}
+          /></label
+        >
+      {/if}
       <label class="block"
-        ><span class="label-caps">{label}</span>
-        <select class="field" value={conditions[key] ?? 'unknown'} onchange={(e) => set(key, e.currentTarget.value)}>
-          {#each Object.entries(options) as [value, words] (value)}<option {value}>{words}</option>{/each}
-        </select>
-      </label>
-    {/each}
-    {#if station === 'compression' && conditions.bores === 'oiled'}
-      <label class="block"
-        ><span class="label-caps">Oil per bore</span><input
+        ><span class="label-caps">Volts cranking</span><input
           class="field"
-          placeholder="5 mL"
-          value={conditions.dose === undefined ? '' : say(conditions.dose, 'volume', units, 1e-7)}
-          onchange={(e) => measured('dose', e.currentTarget.value)}
+          inputmode="decimal"
+          placeholder="unknown"
+          value={conditions.volts ?? ''}
+          onchange={(e) => measured('volts', e.currentTarget.value)}
         /></label
       >
-    {/if}
-    <label class="block"
-      ><span class="label-caps">Volts cranking</span><input
-        class="field"
-        inputmode="decimal"
-        placeholder="unknown"
-        value={conditions.volts ?? ''}
-        onchange={(e) => measured('volts', e.currentTarget.value)}
-      /></label
-    >
-    {#if station === 'spark'}<label class="block"
-        ><span class="label-caps">Cranking rpm</span><input
-          class="field"
-          inputmode="numeric"
-          placeholder="unknown"
-          value={conditions.rpm ?? ''}
-          onchange={(e) => measured('rpm', e.currentTarget.value)}
-        /></label
-      >{/if}
-  </div>
-  {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}
-</fieldset>
+      {#if station === 'spark'}<label class="block"
+          ><span class="label-caps">Cranking rpm</span><input
+            class="field"
+            inputmode="numeric"
+            placeholder="unknown"
+            value={conditions.rpm ?? ''}
+            onchange={(e) => measured('rpm', e.currentTarget.value)}
+          /></label
+        >{/if}
+    </div>
+    {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}
+  </fieldset>
+</details>

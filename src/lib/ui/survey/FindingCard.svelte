@@ -8,14 +8,15 @@
   const provenance = { P: 'published', C: 'common practice', M: 'from memory, to be confirmed' } as const;
 </script>
 
-<article class="border-t border-line py-2 first:border-t-0">
-  <div class="flex gap-2">
-    <span class="pt-0.5"><Shape condition={finding.condition} /></span>
-    <p class="leading-snug">{finding.sentence}</p>
-  </div>
-  <details class="pl-[26px]">
-    <summary class="plain-link inline-flex min-h-[44px] cursor-pointer items-center text-sm">because</summary>
-    <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 pb-2 text-sm">
+<article class="border-t border-line first:border-t-0">
+  <details>
+    <summary class="flex min-h-[44px] cursor-pointer gap-2 py-2">
+      <span class="pt-0.5"><Shape condition={finding.condition} /></span>
+      <span class="leading-snug"
+        >{finding.sentence} <span class="plain-link text-sm whitespace-nowrap">because</span></span
+      >
+    </summary>
+    <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 pb-3 pl-[26px] text-sm">
       <dt class="label-caps">From</dt>
       <dd>{b.inputs.join('; ') || 'what was seen'}</dd>
       {#if b.value}<dt class="label-caps">Value</dt>

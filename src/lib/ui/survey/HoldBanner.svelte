@@ -13,15 +13,16 @@
 </script>
 
 {#if holds.length}
-  <section aria-label="Holds" class="border-2 border-hold bg-base-100">
+  <section aria-label="Holds" class="grid border-2 border-hold bg-base-100 {holds.length > 1 ? 'lg:grid-cols-3' : ''}">
     {#each holds as hold, k (hold.id)}
-      <details class="px-3 py-1 {k ? 'border-t border-hold/50' : ''}" open={holds.length === 1 && !hold.override}>
+      <details class="px-3 {k ? 'border-t border-hold/50 lg:border-t-0' : ''}">
         <summary class="flex min-h-[44px] cursor-pointer flex-wrap items-center gap-x-3 gap-y-0 py-1">
           <span class="text-hold"><Shape condition="held" size={20} /></span>
           <strong class="text-hold {hold.override ? 'line-through decoration-2' : ''}">{hold.title}</strong>
           {#if hold.override}<span class="text-sm">overridden: {hold.override.reason}</span>
           {:else}<span class="text-sm"
-              >{hold.needs.filter((n) => n.done).length} of {hold.needs.length} met · what lifts it</span
+              >{hold.needs.filter((n) => n.done).length} of {hold.needs.length} met ·
+              <span class="plain-link">what lifts it</span></span
             >{/if}
         </summary>
         <div class="flex flex-wrap items-end justify-between gap-3 pb-2">

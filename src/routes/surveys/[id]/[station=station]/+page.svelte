@@ -103,19 +103,24 @@
         This engine has none: a two-stroke carries its oil in the fuel. Press a number for another check.
       </p>
     {:else if id === 'compression'}
-      <ConditionsBar
-        station="compression"
-        conditions={compression}
-        instruments={data.instruments}
-        {instrumentId}
-        units={session.units}
-        onchange={(c) => (compression = c)}
-        oninstrument={(i) => {
-          instrumentId = i;
-          writeDraft('instrument', i);
-        }}
-      />
-      {#key round}<CompressionSheet conditions={compression} {instrument} />{/key}
+      {#key round}
+        <CompressionSheet conditions={compression} {instrument}>
+          {#snippet settings()}
+            <ConditionsBar
+              station="compression"
+              conditions={compression}
+              instruments={data.instruments}
+              {instrumentId}
+              units={session.units}
+              onchange={(c) => (compression = c)}
+              oninstrument={(i) => {
+                instrumentId = i;
+                writeDraft('instrument', i);
+              }}
+            />
+          {/snippet}
+        </CompressionSheet>
+      {/key}
     {:else if id === 'spark'}
       <StationFields station="spark" only={['lanyard']} />
       <ConditionsBar

@@ -1,0 +1,56 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+/** Opens the assessment of a demo engine from the yard. */
+export async function open(page: Page, tag: string, path = ''): Promise<string> {
+  await page.goto(`/?q=${tag}`);
+  const href = await page.getByRole('heading', { name: tag }).getByRole('link').getAttribute('href');
+  await page.goto(`${href}${path}`);
+  await ready(page);
+  return href ?? '';
+}
+
+/** Waits until scripts have taken over, so that what is typed is heard. */
+export async function ready(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle');
+}
+
+export const saved = (page: Page): Promise<void> =>
+  expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+
+export async function noViolations(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 4)
+          .join(', ')}`
+    )
+  ).toEqual([]);
+}
+
+/** Sets theme, units and name for this browser. */
+export async function prefer(
+  page: Page,
+  prefs: { theme?: 'chart' | 'night'; units?: 'us' | 'metric'; who?: string }
+): Promise<void> {
+  const value = encodeURIComponent(JSON.stringify({ theme: 'chart', units: 'us', who: 'Ines', ...prefs }));
+  await page.context().addCookies([{ name: 'indaga-prefs', value, url: 'http://127.0.0.1:4319' }]);
+}
+
+/** Takes in a small two-stroke single through the form; ends on its first check. */
+export async function takeIn(page: Page, tag: string, kind = 'Spring return'): Promise<string> {
+  await page.goto('/engines/new');
+  await ready(page);
+  await page.getByRole('radio', { name: new RegExp(`^${kind}`) }).check({ force: true });
+  await page.getByLabel('The tag you hang on this engine').fill(tag);
+  await page.getByLabel('Serial number').fill('E2E-1');
+  await page.getByRole('group', { name: 'Strokes' }).getByText('two-stroke').click();
+  await page.getByLabel('Cylinders').fill('2');
+  await page.getByRole('button', { name: 'Take it in and begin' }).click();
+  await expect(page.getByRole('heading', { name: 'Make it safe' })).toBeVisible();
+  await ready(page);
+  return page.url().replace(/\/safe$/, '');
+}

@@ -1,0 +1,191 @@
+import { expect, test, type Page } from '@playwright/test';
+import { prefer, ready, saved, takeIn } from './helpers.ts';
+
+test.beforeEach(({ page }) => prefer(page, {}));
+
+/** One tap on a chip, by the name of its group. */
+const tap = (page: Page, group: string, word: string) =>
+  page.getByRole('group', { name: group }).getByText(word, { exact: true }).click();
+const button = (page: Page, group: string, name: string) =>
+  page.getByRole('group', { name: group }).getByRole('button', { name }).click();
+
+test('a new user takes an engine from intake to ready for service by mouse, with one repair and its proof', async ({
+  page
+}) => {
+  const base = await takeIn(page, 'Mouse');
+  await tap(page, 'Stop lanyard out', 'out');
+  await tap(page, 'Battery', 'not fitted');
+  await tap(page, 'Propeller', 'clear, nobody near');
+  await tap(page, 'Stand rated for the weight, leg locked', 'yes');
+  await tap(page, 'Where it will run', 'outdoors');
+  await expect(page.getByText('It is safe to work on.')).toBeVisible();
+
+  await page.getByRole('link', { name: /2 Hand turn/ }).click();
+  await button(page, 'Turn it slowly by hand', 'free, with bumps');
+  await page.getByRole('link', { name: /3 Spark/ }).click();
+  await tap(page, 'Lanyard in and switch on run', 'yes');
+  for (const c of [1, 2]) await button(page, `Cylinder ${c}`, 'good');
+  await page.getByRole('link', { name: /4 Compression/ }).click();
+  await page.getByLabel('Cylinder 1').fill('118');
+  await page.getByLabel('Cylinder 2').click();
+  await page.getByLabel('Cylinder 2').fill('121 psi');
+  await page.getByLabel('Cylinder 2').blur();
+  await expect(page.getByText('The cylinders are alike')).toBeVisible();
+  await page.getByRole('link', { name: /5 Gear oil/ }).click();
+  await tap(page, 'Upright a while', 'oil');
+  await tap(page, 'The oil', 'clear');
+  await page.getByRole('link', { name: /6 Fuel/ }).click();
+  await page.getByLabel('Age of the fuel').fill('2 weeks');
+  await page.getByLabel('Age of the fuel').blur();
+  await page.getByRole('link', { name: /7 Cooling/ }).click();
+  await tap(page, 'Intake screens', 'blocked');
+  await tap(page, 'Water for running', 'test tank');
+  await page.getByLabel('Impeller age').fill('1');
+  await page.getByLabel('Impeller age').blur();
+  await expect(page.getByText('clear them before blaming the pump')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Job list' }).first().click();
+  await page.getByLabel('Note').fill('weed in every slot');
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('link', { name: /Prove it: Cooling/ }).click();
+  await expect(page.getByText('re-check 1')).toBeVisible();
+  await expect(page.getByText('before: blocked')).toBeVisible();
+  await tap(page, 'Intake screens', 'clear');
+  await page.getByRole('link', { name: /8 First run/ }).click();
+  await tap(page, 'First run', 'ran and settled');
+
+  await page.getByRole('link', { name: 'Ready for service' }).first().click();
+  await expect(page.getByRole('row', { name: /Intake screens blocked clear/ })).toBeVisible();
+  await expect(page.getByText('Every gate is through.')).toBeVisible();
+  await saved(page);
+  await page.getByLabel('Your name').fill('Mo Usher');
+  await page.getByRole('button', { name: 'Sign: ready for service' }).click();
+  await expect(page).toHaveURL(`${base}/record`);
+  await expect(page.getByText(/signed by Mo Usher/)).toBeVisible();
+  await expect(page.getByText(/[0-9a-f]{64}/)).toBeVisible();
+  const pdf = await page.request.get(`${base}/record.pdf`);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) => {
+  const base = await takeIn(page, 'Keys');
+  const press = (keys: string) => page.keyboard.press(keys);
+  /** Focuses a radio of a group and chooses it with the space bar. */
+  const choose = async (group: string, word: string) => {
+    await page.getByRole('group', { name: group }).getByRole('radio', { name: word }).focus();
+    await press('Space');
+  };
+  await choose('Where it will run', 'outdoors');
+  await press('2');
+  await expect(page.getByRole('heading', { name: 'Hand turn' })).toBeVisible();
+  await page
+    .getByRole('group', { name: 'Turn it slowly by hand' })
+    .getByRole('button', { name: 'free, with bumps' })
+    .focus();
+  await press('Enter');
+  await press('3');
+  await choose('Lanyard in and switch on run', 'yes');
+  await press('/');
+  await page.keyboard.type('spark 1 good 2 good');
+  await press('Enter');
+  await expect(page.getByText('Good spark on every cylinder.')).toBeVisible();
+  await press('Tab');
+  await press('Tab');
+  await page.getByRole('heading', { name: 'Spark' }).click();
+  await press('4');
+  await press('/');
+  await page.keyboard.type('comp 1 118 2 x');
+  await expect(page.getByText(/does not start with a number/)).toBeVisible();
+  await press('Backspace');
+  await page.keyboard.type('12');
+  await press('Backspace');
+  await page.keyboard.type('16');
+  await press('Enter');
+  await expect(page.getByText('The cylinders are alike')).toBeVisible();
+  await page.getByLabel('Cylinder 1').focus();
+  await page.keyboard.type('119');
+  await press('Enter');
+  await expect(page.getByLabel('Cylinder 2')).toBeFocused();
+  await press('ArrowUp');
+  await expect(page.getByLabel('Cylinder 1')).toBeFocused();
+  await page.keyboard.press('Tab');
+  await press('5');
+  await choose('Upright a while', 'oil');
+  await press('6');
+  await page.getByLabel('Age of the fuel').focus();
+  await page.keyboard.type('1 month');
+  await press('Tab');
+  await press('7');
+  await choose('Intake screens', 'clear');
+  await choose('Water for running', 'muffs');
+  await page.getByLabel('Impeller age').focus();
+  await page.keyboard.type('2');
+  await press('Tab');
+  await press('8');
+  await choose('First run', 'ran and settled');
+  await press('u');
+  await expect(page.getByText('Undone: First run')).toBeVisible();
+  await choose('First run', 'ran and settled');
+  await page.getByRole('link', { name: 'Ready for service' }).first().focus();
+  await press('Enter');
+  const give = page.getByLabel('May stay open, because').first();
+  await give.focus();
+  await page.keyboard.type('done in the yard before');
+  await press('Tab');
+  await press('Enter');
+  await expect(page.getByText('Every gate is through.')).toBeVisible();
+  await saved(page);
+  await page.getByLabel('Your name').focus();
+  await press('Enter');
+  await expect(page).toHaveURL(`${base}/record`);
+});
+
+test('an intake without scripts works, and keeps what was typed', async ({ browser }) => {
+  const page = await (
+    await browser.newContext({ javaScriptEnabled: false, baseURL: 'http://127.0.0.1:4319' })
+  ).newPage();
+  await page.goto('/engines/new');
+  await page.getByLabel('Cylinders').fill('two and a half');
+  await page.getByLabel('Owner', { exact: true }).fill('עומר 🚤');
+  await page.getByRole('button', { name: 'Take it in and begin' }).click();
+  await expect(page.getByText('3 fields need another look')).toBeVisible();
+  await expect(page.getByLabel('Cylinders')).toHaveValue('two and a half');
+  await expect(page.getByLabel('Owner', { exact: true })).toHaveValue('עומר 🚤');
+  await page.getByRole('radio', { name: /^Neglected/ }).check({ force: true });
+  await page.getByLabel('The tag you hang on this engine').fill('Plain');
+  await page.getByLabel('Cylinders').fill('2');
+  await page.getByRole('button', { name: 'Take it in and begin' }).click();
+  await expect(page.getByRole('heading', { name: 'Plain' })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByText('עומר 🚤')).toBeVisible();
+});
+
+test('a survey goes out as a file and comes in again; bad files are refused with their path', async ({ page }) => {
+  await page.goto('/?q=Curlew');
+  await page.getByRole('heading', { name: 'Curlew' }).getByRole('link').click();
+  await page.waitForURL(/\/safe$/);
+  const file = await page.request.get(page.url().replace(/\/safe$/, '/file.json'));
+  const text = await file.text();
+  const send = async (name: string, body: string) => {
+    await page.goto('/import');
+    await page
+      .getByLabel('Survey file (.json)')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
+    await page.getByRole('button', { name: 'Import' }).click();
+  };
+  await send('cut.json', text.slice(0, 900));
+  await expect(page.getByRole('alert')).toContainText('stops in the middle');
+  await send('later.json', text.replace('"version": 1', '"version": 9'));
+  await expect(page.getByRole('alert')).toContainText('newer than this application reads');
+  await send('wrong.json', text.replace('"weak"', '"wobbly"').replace('"kind": "neglected"', '"kind": "lost"'));
+  await expect(page.getByRole('alert')).toContainText('assessment.kind');
+  await send('photo.json', 'not json at all');
+  await expect(page.getByRole('alert')).toContainText('not JSON');
+  await page.goto('/?q=Curlew');
+  await expect(page.getByText('1 engine', { exact: false }).or(page.getByText(/engines, most/))).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Curlew' })).toHaveCount(1);
+  await send('good.json', text);
+  await ready(page);
+  await expect(page.getByRole('heading', { name: 'Curlew' })).toBeVisible();
+});

@@ -1,0 +1,155 @@
+import { expect, test } from '@playwright/test';
+import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+
+test.beforeEach(({ page }) => prefer(page, {}));
+const control = (what: string) => fetch(`http://127.0.0.1:4320/${what}`, { method: 'POST' });
+
+test('a drowned engine is refused a start and a spin, on the page and by the server', async ({ page }) => {
+  const base = await open(page, 'Eel', '/run');
+  await expect(page.getByText(/Refused: Drowned/)).toBeVisible();
+  await expect(page.getByRole('group', { name: 'First run' }).getByRole('radio').first()).toBeDisabled();
+  await page.goto(`${base}/compression`);
+  await expect(page.getByLabel('Cylinder 1')).toBeDisabled();
+  const answer = await page.request.post(`/api${base}/entries`, {
+    data: {
+      since: 0,
+      factSince: 0,
+      facts: [],
+      entries: [
+        { type: 'reading', body: { id: 'forced', at: new Date().toISOString(), what: 'run.outcome', value: 'ran' } }
+      ]
+    }
+  });
+  expect((await answer.json()).refused[0].message).toMatch(/Refused: Drowned/);
+  for (const place of ['/jobs', '/ready', '/turn']) {
+    await page.goto(base + place);
+    await expect(page.getByRole('region', { name: 'Holds' })).toContainText(
+      'Drowned: no cranking with plugs in, no start'
+    );
+  }
+});
+
+test('an override takes one reason and stays in the record', async ({ page }) => {
+  const base = await open(page, 'Tern', '/fuel');
+  await page.getByText('Old or watered fuel aboard').click();
+  await page.getByRole('button', { name: 'Override with a reason' }).first().click();
+  await page.getByRole('button', { name: 'Override', exact: true }).click();
+  await expect(page.getByText('Say why in a few words')).toBeVisible();
+  await page.getByLabel('Reason').fill('Run from a portable tank with fresh fuel');
+  await page.getByRole('button', { name: 'Override', exact: true }).click();
+  await saved(page);
+  await page.goto(`${base}/record`);
+  await expect(page.getByText('Run from a portable tank with fresh fuel')).toBeVisible();
+});
+
+test('a reload in the middle of an entry loses nothing', async ({ page }) => {
+  await takeIn(page, 'Reload');
+  await page.keyboard.press('4');
+  await page.getByLabel('Cylinder 1').fill('118');
+  await page.getByLabel('Cylinder 2').click();
+  await page.getByLabel('Cylinder 2').pressSequentially('12');
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('Cylinder 2')).toHaveValue('12');
+  await expect(page.getByRole('button', { name: '118 psi' })).toBeVisible();
+});
+
+test('an intake half typed survives a reload', async ({ page }) => {
+  await page.goto('/engines/new');
+  await ready(page);
+  await page.getByLabel('The tag you hang on this engine').fill('Half');
+  await page.getByRole('group', { name: 'Strokes' }).getByText('four-stroke').click();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('The tag you hang on this engine')).toHaveValue('Half');
+  await expect(page.getByRole('radio', { name: 'four-stroke' })).toBeChecked();
+});
+
+test('kill -9 during entry loses nothing confirmed, and what was not confirmed is kept and sent', async ({ page }) => {
+  const base = await takeIn(page, 'Killed');
+  await page.keyboard.press('4');
+  await page.getByLabel('Cylinder 1').fill('118');
+  await page.getByLabel('Cylinder 1').press('Enter');
+  await saved(page);
+  await control('kill');
+  await page.getByLabel('Cylinder 2').fill('117');
+  await page.getByLabel('Cylinder 2').press('Enter');
+  await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
+  await control('start');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 30_000 });
+  await page.goto(`${base}/compression`);
+  await expect(page.getByRole('button', { name: '118 psi' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '117 psi' })).toBeVisible();
+});
+
+test('two tabs on the same engine: both entries stand, and both see them', async ({ page, context }) => {
+  const base = await takeIn(page, 'Two tabs');
+  const other = await context.newPage();
+  await page.goto(`${base}/fuel`);
+  await other.goto(`${base}/fuel`);
+  await ready(page);
+  await ready(other);
+  await page.getByRole('group', { name: 'Look into the tank' }).getByText('full').click();
+  await saved(page);
+  await other
+    .getByRole('group', { name: 'Jar sample' })
+    .or(other.getByRole('group', { name: 'A sample in a clear jar' }))
+    .getByText('clear, one layer')
+    .click();
+  await saved(other);
+  await expect(
+    other.getByRole('group', { name: 'Look into the tank' }).getByRole('radio', { name: 'full' })
+  ).toBeChecked();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'clear, one layer' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'full' })).toBeChecked();
+});
+
+test('bad input gets a sentence beside the field and keeps what was typed', async ({ page }) => {
+  await takeIn(page, 'Bad input');
+  await page.keyboard.press('4');
+  const field = page.getByLabel('Cylinder 1');
+  for (const [typed, message] of [
+    ['ninety', /does not start with a number/],
+    ['-5', /under zero/],
+    ['9999 psi', /cannot be true here/],
+    ['12 mm', /a unit of length/]
+  ] as const) {
+    await field.fill(typed);
+    await field.press('Enter');
+    await expect(page.getByRole('alert')).toHaveText(message);
+    await expect(field).toHaveValue(typed);
+  }
+  await field.fill('98 psi');
+  await field.press('Enter');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByRole('heading', { name: 'Compression' }).click();
+  await page.keyboard.press('8');
+  const huge = await page.request.post(page.url().replace(/\/surveys\/([^/]+)\/run/, '/api/surveys/$1/entries'), {
+    data: {
+      since: 0,
+      factSince: 0,
+      facts: [],
+      entries: [
+        {
+          type: 'reading',
+          body: { id: 'huge', at: new Date().toISOString(), what: 'run.cause', value: 'x'.repeat(400_000) }
+        }
+      ]
+    }
+  });
+  expect((await huge.json()).refused[0].message).toMatch(/longer than 20000 characters/);
+  const flood = await page.request.post(page.url().replace(/\/surveys\/([^/]+)\/run/, '/api/surveys/$1/entries'), {
+    data: 'x'.repeat(5_000_000)
+  });
+  expect(flood.status()).toBeGreaterThanOrEqual(400);
+  expect(flood.status()).toBeLessThan(500);
+});
+
+test('an address that is not there says so, without a trace', async ({ page }) => {
+  for (const path of ['/surveys/nowhere/safe', '/engines/nowhere', '/surveys/nowhere/record.pdf', '/nothing']) {
+    const response = await page.goto(path);
+    expect(response?.status()).toBe(404);
+    expect(await page.content()).not.toMatch(/node_modules|\.ts:\d/);
+  }
+});

@@ -1,0 +1,132 @@
+import { expect, test } from '@playwright/test';
+import { noViolations, open, prefer, ready } from './helpers.ts';
+
+const places = [
+  '/',
+  '/engines/new',
+  '/import',
+  '/reference',
+  '/reference/mixture',
+  '/reference/house-rules',
+  '/reference/instruments',
+  '/reference/sources'
+];
+const checks = [
+  'safe',
+  'turn',
+  'spark',
+  'compression',
+  'gear',
+  'fuel',
+  'cooling',
+  'oil',
+  'run',
+  'jobs',
+  'ready',
+  'record'
+];
+
+for (const theme of ['chart', 'night'] as const)
+  test(`axe finds nothing on any view, ${theme}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await prefer(page, { theme });
+    for (const place of places) {
+      await page.goto(place);
+      await noViolations(page);
+    }
+    const base = await open(page, 'Eel');
+    for (const check of checks) {
+      await page.goto(`${base}/${check}`);
+      await noViolations(page);
+    }
+    const six = await open(page, 'Gannet', '/compression');
+    await noViolations(page);
+    await page.goto(`${six}/jobs`);
+    await noViolations(page);
+    await page.goto('/');
+    await page
+      .getByRole('link', { name: /engine and history/ })
+      .first()
+      .click();
+    await ready(page);
+    await noViolations(page);
+  });
+
+test('phone width: the worksheet first, drawing and findings one tap away, nothing wider than the screen', async ({
+  page
+}) => {
+  await prefer(page, {});
+  await page.setViewportSize({ width: 390, height: 800 });
+  const base = await open(page, 'Gannet', '/compression');
+  await expect(page.getByLabel('Cylinder 1')).toBeVisible();
+  await page.getByRole('button', { name: 'Engine', exact: true }).click();
+  await expect(page.getByRole('navigation', { name: 'Checks' })).toBeVisible();
+  await page.getByRole('button', { name: /Points to/ }).click();
+  await expect(page.getByRole('heading', { name: 'What it points to' })).toBeVisible();
+  await noViolations(page);
+  for (const path of [
+    '/',
+    '/engines/new',
+    '/reference/mixture',
+    `${base}/spark`,
+    `${base}/jobs`,
+    `${base}/ready`,
+    `${base}/record`
+  ]) {
+    await page.goto(path);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect([path, wide]).toEqual([path, 0]);
+  }
+});
+
+test('units and theme are a user’s own and hold across pages', async ({ page }) => {
+  await prefer(page, {});
+  await open(page, 'Gannet', '/compression');
+  await expect(page.getByRole('button', { name: /114 psi/ })).toBeVisible();
+  await page.getByRole('button', { name: /Units: US/ }).click();
+  await expect(page.getByRole('button', { name: /7\.86 bar/ })).toBeVisible();
+  await page.getByRole('button', { name: /Theme: Chart/ }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+});
+
+test('a keystroke moves the finding before anything is saved', async ({ page }) => {
+  await prefer(page, {});
+  await open(page, 'Gannet', '/compression');
+  const status = page.getByRole('img', { name: /^Compression:/ });
+  const before = await status.getAttribute('aria-label');
+  await page.getByLabel('Cylinder 1').fill('60');
+  await expect(status).not.toHaveAttribute('aria-label', before ?? '');
+  await page.getByLabel('Cylinder 1').fill('');
+  await expect(status).toHaveAttribute('aria-label', before ?? '');
+});
+
+test('the manual’s own value wins and is named with its page', async ({ page }) => {
+  await prefer(page, {});
+  await open(page, 'Wren', '/compression');
+  await page.getByText('the manual’s value wins: enter it').nth(1).click();
+  const row = page.locator('details', { hasText: 'Spread between cylinders' });
+  await row.getByLabel('Manual’s value').fill('12 %');
+  await row.getByLabel('Page').fill('31');
+  await row.getByRole('button', { name: 'Use it' }).click();
+  await expect(row.getByText('12 % from the manual, page 31')).toBeVisible();
+});
+
+test('the mixture sum is linkable and catches the cup that was meant as 50:1', async ({ page }) => {
+  await prefer(page, { units: 'metric' });
+  await page.goto('/reference/mixture?ratio=50:1&fuel=4%20L&poured=100%20mL&cup=10%20mL');
+  await expect(page.getByText('That makes 40.0:1')).toBeVisible();
+  await page.getByLabel('Ratio').fill('0:1');
+  await expect(page.getByText('This has to be above zero.')).toBeVisible();
+});
+
+test('house rules: a number out of range is refused, a school takes effect', async ({ page }) => {
+  await prefer(page, {});
+  await page.goto('/reference/house-rules');
+  await page.getByLabel('Fuel is drained beyond', { exact: true }).fill('900 years');
+  await page.getByRole('button', { name: 'Save the rules' }).first().click();
+  await expect(page.getByText(/Between 1.0 months? and/)).toBeVisible();
+  await expect(page.getByLabel('Fuel is drained beyond', { exact: true })).toHaveValue('900 years');
+  await page.getByLabel('Fuel is drained beyond', { exact: true }).fill('6 months');
+  await page.getByRole('button', { name: 'Save the rules' }).first().click();
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+});

@@ -34,6 +34,8 @@ export default ts.config(
       'no-undef': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'svelte/no-navigation-without-resolve': 'off',
+      // State here is replaced whole ($state.raw), so plain Set and Date inside a function are right.
+      'svelte/prefer-svelte-reactivity': 'off',
       'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }]
     }
   },

@@ -4,7 +4,7 @@ import { expect, type Page } from '@playwright/test';
 /** Opens the assessment of a demo engine from the yard. */
 export async function open(page: Page, tag: string, path = ''): Promise<string> {
   await page.goto(`/?q=${tag}`);
-  const href = await page.getByRole('heading', { name: tag }).getByRole('link').getAttribute('href');
+  const href = await page.getByRole('heading', { name: tag, exact: true }).getByRole('link').getAttribute('href');
   await page.goto(`${href}${path}`);
   await ready(page);
   return href ?? '';

@@ -9,7 +9,7 @@ test('a drowned engine is refused a start and a spin, on the page and by the ser
   await expect(page.getByText(/Refused: Drowned/)).toBeVisible();
   await expect(page.getByRole('group', { name: 'First run' }).getByRole('radio').first()).toBeDisabled();
   await page.goto(`${base}/compression`);
-  await expect(page.getByLabel('Cylinder 1')).toBeDisabled();
+  await expect(page.getByRole('textbox', { name: 'Cylinder 1' })).toBeDisabled();
   const answer = await page.request.post(`/api${base}/entries`, {
     data: {
       since: 0,
@@ -31,7 +31,7 @@ test('a drowned engine is refused a start and a spin, on the page and by the ser
 
 test('an override takes one reason and stays in the record', async ({ page }) => {
   const base = await open(page, 'Tern', '/fuel');
-  await page.getByText('Old or watered fuel aboard').click();
+  await page.getByText('Old or watered fuel aboard', { exact: true }).click();
   await page.getByRole('button', { name: 'Override with a reason' }).first().click();
   await page.getByRole('button', { name: 'Override', exact: true }).click();
   await expect(page.getByText('Say why in a few words')).toBeVisible();
@@ -45,12 +45,12 @@ test('an override takes one reason and stays in the record', async ({ page }) =>
 test('a reload in the middle of an entry loses nothing', async ({ page }) => {
   await takeIn(page, 'Reload');
   await page.keyboard.press('4');
-  await page.getByLabel('Cylinder 1').fill('118');
-  await page.getByLabel('Cylinder 2').click();
-  await page.getByLabel('Cylinder 2').pressSequentially('12');
+  await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118');
+  await page.getByRole('textbox', { name: 'Cylinder 2' }).click();
+  await page.getByRole('textbox', { name: 'Cylinder 2' }).pressSequentially('12');
   await page.reload();
   await ready(page);
-  await expect(page.getByLabel('Cylinder 2')).toHaveValue('12');
+  await expect(page.getByRole('textbox', { name: 'Cylinder 2' })).toHaveValue('12');
   await expect(page.getByRole('button', { name: '118 psi' })).toBeVisible();
 });
 
@@ -68,12 +68,12 @@ test('an intake half typed survives a reload', async ({ page }) => {
 test('kill -9 during entry loses nothing confirmed, and what was not confirmed is kept and sent', async ({ page }) => {
   const base = await takeIn(page, 'Killed');
   await page.keyboard.press('4');
-  await page.getByLabel('Cylinder 1').fill('118');
-  await page.getByLabel('Cylinder 1').press('Enter');
+  await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118');
+  await page.getByRole('textbox', { name: 'Cylinder 1' }).press('Enter');
   await saved(page);
   await control('kill');
-  await page.getByLabel('Cylinder 2').fill('117');
-  await page.getByLabel('Cylinder 2').press('Enter');
+  await page.getByRole('textbox', { name: 'Cylinder 2' }).fill('117');
+  await page.getByRole('textbox', { name: 'Cylinder 2' }).press('Enter');
   await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
   await control('start');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 30_000 });
@@ -108,7 +108,7 @@ test('two tabs on the same engine: both entries stand, and both see them', async
 test('bad input gets a sentence beside the field and keeps what was typed', async ({ page }) => {
   await takeIn(page, 'Bad input');
   await page.keyboard.press('4');
-  const field = page.getByLabel('Cylinder 1');
+  const field = page.getByRole('textbox', { name: 'Cylinder 1' });
   for (const [typed, message] of [
     ['ninety', /does not start with a number/],
     ['-5', /under zero/],

@@ -58,7 +58,7 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
   await prefer(page, {});
   await page.setViewportSize({ width: 390, height: 800 });
   const base = await open(page, 'Gannet', '/compression');
-  await expect(page.getByLabel('Cylinder 1')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Cylinder 1' })).toBeVisible();
   await page.getByRole('button', { name: 'Engine', exact: true }).click();
   await expect(page.getByRole('navigation', { name: 'Checks' })).toBeVisible();
   await page.getByRole('button', { name: /Points to/ }).click();
@@ -82,9 +82,9 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
 test('units and theme are a user’s own and hold across pages', async ({ page }) => {
   await prefer(page, {});
   await open(page, 'Gannet', '/compression');
-  await expect(page.getByRole('button', { name: /114 psi/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /114 psi/ }).first()).toBeVisible();
   await page.getByRole('button', { name: /Units: US/ }).click();
-  await expect(page.getByRole('button', { name: /7\.86 bar/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /7\.86 bar/ }).first()).toBeVisible();
   await page.getByRole('button', { name: /Theme: Chart/ }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
 });
@@ -94,9 +94,9 @@ test('a keystroke moves the finding before anything is saved', async ({ page }) 
   await open(page, 'Gannet', '/compression');
   const status = page.getByRole('img', { name: /^Compression:/ });
   const before = await status.getAttribute('aria-label');
-  await page.getByLabel('Cylinder 1').fill('60');
+  await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('60');
   await expect(status).not.toHaveAttribute('aria-label', before ?? '');
-  await page.getByLabel('Cylinder 1').fill('');
+  await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('');
   await expect(status).toHaveAttribute('aria-label', before ?? '');
 });
 
@@ -124,7 +124,7 @@ test('house rules: a number out of range is refused, a school takes effect', asy
   await page.goto('/reference/house-rules');
   await page.getByLabel('Fuel is drained beyond', { exact: true }).fill('900 years');
   await page.getByRole('button', { name: 'Save the rules' }).first().click();
-  await expect(page.getByText(/Between 1.0 months? and/)).toBeVisible();
+  await expect(page.getByText(/Between 1 month and/)).toBeVisible();
   await expect(page.getByLabel('Fuel is drained beyond', { exact: true })).toHaveValue('900 years');
   await page.getByLabel('Fuel is drained beyond', { exact: true }).fill('6 months');
   await page.getByRole('button', { name: 'Save the rules' }).first().click();

@@ -105,7 +105,12 @@
     {/if}
   </svg>
   <figcaption class="text-sm">
-    Whiskers: what the readings can tell, two deviations. Dots: each reading. {#if limit && comparison}{' '}Dashed: {comparison
-        .limit.said} under the best, {say(limit, 'pressure', units, resolution)}.{/if}
+    Whiskers: what the readings can tell, two deviations. Dots: each reading.
+    {#if limit && comparison}Dashed: {comparison.limit.said} under the best, {say(
+        limit,
+        'pressure',
+        units,
+        resolution
+      )}.{/if}
   </figcaption>
 </figure>

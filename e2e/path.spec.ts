@@ -7,7 +7,7 @@ test.beforeEach(({ page }) => prefer(page, {}));
 const tap = (page: Page, group: string, word: string) =>
   page
     .getByRole('group', { name: group })
-    .locator('label', { hasText: new RegExp(`^\s*${word}`) })
+    .locator('label', { hasText: new RegExp(`^\\s*${word}`) })
     .first()
     .click();
 const button = (page: Page, group: string, name: string) =>

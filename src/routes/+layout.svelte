@@ -1,5 +1,8 @@
 <script lang="ts">
   import '../app.css';
+  import barlow from '@fontsource/barlow/files/barlow-latin-400-normal.woff2?url';
+  import barlowBold from '@fontsource/barlow/files/barlow-latin-600-normal.woff2?url';
+  import condensed from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-600-normal.woff2?url';
   import { page } from '$app/state';
   import { Moon, Sun } from '@lucide/svelte';
 
@@ -13,7 +16,16 @@
   const current = (href: string): boolean => (href === '/' ? here === '/' : here.startsWith(href));
 </script>
 
-<svelte:head><title>Indaga</title></svelte:head>
+<svelte:head>
+  <title>Indaga</title>
+  {#each [barlow, barlowBold, condensed] as href (href)}<link
+      rel="preload"
+      as="font"
+      type="font/woff2"
+      crossorigin="anonymous"
+      {href}
+    />{/each}
+</svelte:head>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:fixed focus:z-50 focus:bg-base-100 focus:p-3"
   >Skip to the content</a

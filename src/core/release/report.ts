@@ -1,6 +1,7 @@
 import type { Assessment } from '../assess.ts';
 import { caseKinds } from '../engine/case-kind.ts';
 import { identityItems, profileItems } from '../engine/profile.ts';
+import { listed } from '../judgement.ts';
 import { sayValue } from '../survey/check-entry.ts';
 import { conditions } from '../survey/finding.ts';
 import type { Item } from '../survey/items.ts';
@@ -87,14 +88,17 @@ function ownerPage(a: Assessment): OwnerPage {
   const { identity, profile } = a.context.survey.engine;
   const name = [identity.maker, identity.model].filter(Boolean).join(' ') || 'your outboard';
   const proved = a.steps.filter((s) => s.state === 'proved' || s.state === 'done');
-  const found = [...new Set(proved.flatMap((s) => s.why))];
-  const sound = a.stations.filter((s) => s.condition === 'sound').map((s) => s.title.toLowerCase());
+  const found = [...new Set(proved.flatMap((s) => s.why.map(firstSentence)))];
+  const worked = new Set(proved.map((s) => s.proof.station));
+  const sound = a.stations
+    .filter((s) => s.condition === 'sound' && !worked.has(s.id) && s.id !== 'safe' && s.id !== 'run')
+    .map((s) => s.title.toLowerCase());
   const left = [
     ...a.gates.filter((g) => g.reason && g.condition !== 'sound').map((g) => `${g.title}: ${g.reason?.text}`),
     ...a.steps.filter((s) => s.state === 'open').map((s) => s.title)
   ];
   return {
-    greeting: `${name}${identity.tag ? ` (tag ${identity.tag})` : ''} has been gone over${sound.length ? `. Good as they are: ${sound.join(', ')}` : ''}.`,
+    greeting: `${name}${identity.tag ? ` (tag ${identity.tag})` : ''} has been gone over${sound.length ? `. Looked at and good as they are: ${listed(sound)}` : ''}.`,
     found: found.length ? found : ['Nothing that had to be repaired.'],
     done: proved.length
       ? proved.map((s) => s.title + (s.note ? `: ${s.note}` : ''))
@@ -107,3 +111,6 @@ function ownerPage(a: Assessment): OwnerPage {
     ]
   };
 }
+
+/** What was found, without the advice to the technician that follows it. */
+const firstSentence = (said: string): string => /^.*?[.!?](?=\s|$)/.exec(said)?.[0] ?? said;

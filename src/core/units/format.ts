@@ -45,13 +45,14 @@ export function show(si: number, name: DimensionName, system: System, resolution
   const places = step ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))) : (decimals[unit.symbol] ?? 1);
   const value = fromSI(si, unit);
   const rounded = Number(value.toFixed(places));
-  return { number: (Object.is(rounded, -0) ? 0 : rounded).toFixed(places).replace(/^-/, '−'), unit: unit.symbol };
+  const number = (Object.is(rounded, -0) ? 0 : rounded).toFixed(places).replace(/^-/, '−');
+  const one = number === '1' && (unit.symbol === 'years' || unit.symbol === 'months');
+  return { number, unit: one ? unit.symbol.slice(0, -1) : unit.symbol };
 }
 
 /** A quantity in a sentence: "112 psi", "50:1", "15 %". */
 export function say(si: number, name: DimensionName, system: System, resolution?: number): string {
   const { number, unit } = show(si, name, system, resolution);
   if (unit === '' || unit === ':1' || unit === '°') return `${number}${unit}`;
-  if (number === '1' && (unit === 'years' || unit === 'months')) return `1 ${unit.slice(0, -1)}`;
   return `${number} ${unit}`;
 }

@@ -107,6 +107,13 @@ const examples: Partial<Record<DimensionName, Record<System, string>>> = {
   altitude: { metric: '120 m', us: '400 ft' },
   temperature: { metric: '12 °C', us: '54 °F' },
   mixture: { metric: '50:1', us: '50:1' },
+  count: { metric: '2', us: '2' },
+  years: { metric: '3 years', us: '3 years' },
+  power: { metric: '7.3 kW', us: '10 hp' },
+  minutes: { metric: '12 min', us: '12 min' },
+  hours: { metric: '6 h', us: '6 h' },
+  angle: { metric: '15°', us: '15°' },
+  share: { metric: '5 %', us: '5 %' },
   months: { metric: '8 months', us: '8 months' }
 };
 

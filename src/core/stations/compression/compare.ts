@@ -1,13 +1,6 @@
 import { school } from '../../house-rules/rules.ts';
 import { cylindersOf, judgedBy, type Context, type Judged } from '../../judgement.ts';
-import {
-  pooledDeviation,
-  probabilityAlike,
-  spreadCdf,
-  spreadOf,
-  type Estimate,
-  type Spread
-} from '../../physics/spread.ts';
+import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
 import type { ReadingOf } from '../../survey/current.ts';
 import type { Conditions, Instrument } from '../../survey/reading.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
@@ -80,6 +73,14 @@ function likeWithLike(readings: readonly Pressure[]): { chosen: Pressure[]; othe
  * Gauge error is common to all cylinders and cancels; reading step and repeatability do not.
  */
 export function compare(c: Context): Comparison | undefined {
+  if (!compared.has(c)) compared.set(c, compareOnce(c));
+  return compared.get(c);
+}
+
+/** One comparison a judgement: the sheet, the drawing and the findings all ask for it. */
+const compared = new WeakMap<Context, Comparison | undefined>();
+
+function compareOnce(c: Context): Comparison | undefined {
   const round = c.record.round('compression.pressure');
   const readings = c.record
     .all('compression.pressure', { round })
@@ -116,9 +117,7 @@ export function compare(c: Context): Comparison | undefined {
     volts: chosen.map((r) => r.conditions?.volts).filter((v) => v !== undefined),
     ...(rows.length > 1 && best > 0
       ? {
-          spread: spreadOf(rows),
-          overLimit: 1 - spreadCdf(rows, limit.value),
-          alike: probabilityAlike(rows),
+          ...judgeSpread(rows, limit.value),
           order: orderEffect(
             chosen.map((r) => ({
               cylinder: r.cylinder!,

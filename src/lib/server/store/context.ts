@@ -8,3 +8,14 @@ export interface StoreOptions {
 
 export const dbOf = (o: StoreOptions = {}): Db => o.db ?? database();
 export const nowOf = (o: StoreOptions = {}): string => (o.now ?? new Date()).toISOString();
+
+const statements = new WeakMap<Db, Map<string, unknown>>();
+
+/** A statement prepared once a connection: building and preparing it costs more than running it. */
+export function prepared<T>(o: StoreOptions, name: string, build: (db: Db) => T): T {
+  const db = dbOf(o);
+  const mine = statements.get(db) ?? new Map<string, unknown>();
+  statements.set(db, mine);
+  if (!mine.has(name)) mine.set(name, build(db));
+  return mine.get(name) as T;
+}

@@ -1,9 +1,9 @@
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { engineOf, factSchema, type Fact } from '../../../core/engine/fact.ts';
 import type { Engine } from '../../../core/survey/survey-file.ts';
 import { engines, facts } from '../db/schema.ts';
-import { dbOf, nowOf, type StoreOptions } from './context.ts';
+import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 
 export interface StoredFact extends Fact {
   readonly seq: number;
@@ -44,8 +44,15 @@ const toFact = (row: typeof facts.$inferSelect): StoredFact => ({
 
 /** Facts of an engine in the order they came, after `since`. */
 export function factsAfter(engineId: string, since = 0, o: StoreOptions = {}): StoredFact[] {
-  const where = and(eq(facts.engineId, engineId), gt(facts.seq, since));
-  return dbOf(o).select().from(facts).where(where).orderBy(asc(facts.seq)).all().map(toFact);
+  const statement = prepared(o, 'facts-after', (db) =>
+    db
+      .select()
+      .from(facts)
+      .where(and(eq(facts.engineId, sql.placeholder('engine')), gt(facts.seq, sql.placeholder('since'))))
+      .orderBy(asc(facts.seq))
+      .prepare()
+  );
+  return statement.all({ engine: engineId, since }).map(toFact);
 }
 
 export const loadEngine = (engineId: string, o: StoreOptions = {}): Engine => engineOf(factsAfter(engineId, 0, o));

@@ -1,14 +1,15 @@
-import { asc, desc } from 'drizzle-orm';
+import { asc, desc, eq, isNull } from 'drizzle-orm';
 import { houseRulesSchema, type HouseRules } from '../../../core/house-rules/rules.ts';
 import { houseRules, instruments } from '../db/schema.ts';
 import { instrumentSchema, type Instrument } from '../../../core/survey/reading.ts';
 import { randomUUID } from 'node:crypto';
-import { eq, isNull } from 'drizzle-orm';
-import { dbOf, nowOf, type StoreOptions } from './context.ts';
+import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 
 /** The rules of the house as they stand; every change is a new row, so old judgements can be understood. */
 export function currentRules(o: StoreOptions = {}): { rules: HouseRules; seq: number } {
-  const row = dbOf(o).select().from(houseRules).orderBy(desc(houseRules.seq)).limit(1).get();
+  const row = prepared(o, 'rules', (db) =>
+    db.select().from(houseRules).orderBy(desc(houseRules.seq)).limit(1).prepare()
+  ).get();
   return { rules: row ? houseRulesSchema.parse(row.body) : {}, seq: row?.seq ?? 0 };
 }
 

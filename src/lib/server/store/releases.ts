@@ -1,11 +1,11 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
 import { createHash, randomUUID } from 'node:crypto';
 import type { Assessment } from '../../../core/assess.ts';
 import { canonicalJson } from '../../../core/release/canonical.ts';
 import { reportOf, type Report } from '../../../core/release/report.ts';
 import type { SurveyFile } from '../../../core/survey/survey-file.ts';
 import { releases } from '../db/schema.ts';
-import { dbOf, nowOf, type StoreOptions } from './context.ts';
+import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 
 export interface ReleaseRecord {
   readonly survey: SurveyFile;
@@ -37,5 +37,12 @@ export function sign(surveyId: string, assessment: Assessment, signedBy: string,
 }
 
 export const lastRelease = (surveyId: string, o: StoreOptions = {}): Release | undefined =>
-  dbOf(o).select().from(releases).where(eq(releases.surveyId, surveyId)).orderBy(desc(releases.at)).limit(1).get() as
-    Release | undefined;
+  prepared(o, 'last-release', (db) =>
+    db
+      .select()
+      .from(releases)
+      .where(eq(releases.surveyId, sql.placeholder('survey')))
+      .orderBy(desc(releases.at))
+      .limit(1)
+      .prepare()
+  ).get({ survey: surveyId }) as Release | undefined;

@@ -1,11 +1,11 @@
-import { and, asc, desc, eq, gt, max } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, max, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { caseKindSchema, type CaseKind } from '../../../core/engine/case-kind.ts';
 import { factsOf } from '../../../core/engine/fact.ts';
 import { entriesOf, withEntries, type Entry, type EntryType } from '../../../core/survey/entry.ts';
 import { emptySurvey, type SurveyFile } from '../../../core/survey/survey-file.ts';
 import { entries, facts, releases, surveys } from '../db/schema.ts';
-import { dbOf, nowOf, type StoreOptions } from './context.ts';
+import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 import { createEngine, loadEngine } from './engines.ts';
 import { currentRules } from './house-rules.ts';
 
@@ -35,7 +35,13 @@ export function createSurvey(engineId: string, kind: CaseKind, by: string, o: St
 const toHead = (row: typeof surveys.$inferSelect): SurveyHead => ({ ...row, kind: row.kind as CaseKind });
 
 export function surveyHead(id: string, o: StoreOptions = {}): SurveyHead | undefined {
-  const row = dbOf(o).select().from(surveys).where(eq(surveys.id, id)).get();
+  const row = prepared(o, 'survey', (db) =>
+    db
+      .select()
+      .from(surveys)
+      .where(eq(surveys.id, sql.placeholder('id')))
+      .prepare()
+  ).get({ id });
   return row && toHead(row);
 }
 
@@ -89,13 +95,15 @@ export function openSurveys(
 }
 
 export function entriesAfter(surveyId: string, since = 0, o: StoreOptions = {}): StoredEntry[] {
-  const where = and(eq(entries.surveyId, surveyId), gt(entries.seq, since));
-  return dbOf(o)
-    .select({ seq: entries.seq, type: entries.type, body: entries.body })
-    .from(entries)
-    .where(where)
-    .orderBy(asc(entries.seq))
-    .all() as StoredEntry[];
+  const statement = prepared(o, 'entries-after', (db) =>
+    db
+      .select({ seq: entries.seq, type: entries.type, body: entries.body })
+      .from(entries)
+      .where(and(eq(entries.surveyId, sql.placeholder('survey')), gt(entries.seq, sql.placeholder('since'))))
+      .orderBy(asc(entries.seq))
+      .prepare()
+  );
+  return statement.all({ survey: surveyId, since }) as StoredEntry[];
 }
 
 /** Appends an entry; one whose id is already there is not written twice, so a retry is harmless. */

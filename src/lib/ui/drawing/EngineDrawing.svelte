@@ -35,6 +35,10 @@
         stroke-width="1.2"
       />
     {/each}
+    <!-- bracket and transom -->
+    <path d="M50 192 V268 M45 192 V268" stroke-width="1.2" />
+    <path d="M92 192 H54 V252 H64 V218 H92Z" fill="var(--color-base-300)" fill-opacity=".55" stroke-width="1.6" />
+    <path d="M54 240 h-10 M44 236 v8" stroke-width="1.6" />
     <!-- leg -->
     <path d="M80 186 L84 {g.plate} H136 L140 186Z" fill="var(--color-base-100)" stroke-width="1.6" />
     <path d="M110 190 V{g.plate + 34}" stroke-width="1" stroke-dasharray="5 4" />
@@ -62,9 +66,6 @@
         stroke-width="1.4"
       />
     {/if}
-    <!-- bracket and transom -->
-    <path d="M80 188 H56 V250 H66 V214 H82" fill="var(--color-base-100)" stroke-width="1.6" />
-    <path d="M50 188 V262 M46 188 V262" stroke-width="1.2" />
     <!-- steering -->
     {#if tiller}
       <path d="M64 172 L12 158 a5 5 0 0 1 3 -10 L68 161" fill="var(--color-base-100)" stroke-width="1.6" />

@@ -19,7 +19,7 @@
   import SparkSheet from '$lib/ui/survey/SparkSheet.svelte';
   import StationFields from '$lib/ui/survey/StationFields.svelte';
   import { useSession } from '$lib/ui/survey/session.svelte.ts';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
 
   let { data } = $props();
   const session = $derived(useSession());
@@ -47,14 +47,15 @@
 
   let compression = $state<Conditions>({ throttle: 'open', bores: 'dry', engine: 'cold' });
   let spark = $state<Conditions>({ path: 'tester', light: 'shade' });
-  let instrumentId = $state('');
+  let instrumentId = $state(untrack(() => data.instruments[0]?.id ?? ''));
   const instrument = $derived(
     data.instruments.find((i) => i.id === instrumentId)?.instrument as Instrument | undefined
   );
   const conditionsFor = (what: string): Conditions => (what.startsWith('spark.') ? spark : compression);
 
   onMount(() => {
-    instrumentId = readDraft('instrument') ?? data.instruments[0]?.id ?? '';
+    const picked = readDraft('instrument');
+    if (picked !== undefined && (picked === '' || data.instruments.some((i) => i.id === picked))) instrumentId = picked;
     if (page.url.searchParams.has('recheck')) session.startRecheck(id);
   });
 

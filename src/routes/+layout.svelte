@@ -8,9 +8,9 @@
 
   let { data, children } = $props();
   const places = [
-    ['/', 'Yard'],
-    ['/engines/new', 'Take in an engine'],
-    ['/reference', 'Reference']
+    ['/', 'Yard', 'Yard'],
+    ['/engines/new', 'Take in an engine', 'Take in'],
+    ['/reference', 'Reference', 'Reference']
   ] as const;
   const here = $derived(page.url.pathname);
   const current = (href: string): boolean => (href === '/' ? here === '/' : here.startsWith(href));
@@ -31,14 +31,15 @@
   >Skip to the content</a
 >
 <header class="no-print">
-  <div class="mx-auto flex max-w-[1360px] flex-wrap items-center gap-x-5 px-3 py-1">
+  <div class="mx-auto flex max-w-[1360px] flex-wrap items-center gap-x-3 px-3 py-1 sm:gap-x-5">
     <a href="/" class="tap font-label text-2xl font-semibold tracking-wide">Indaga</a>
-    <nav aria-label="Places" class="flex flex-1 flex-wrap gap-x-1">
-      {#each places as [href, label] (href)}
+    <nav aria-label="Places" class="flex flex-1 gap-x-1">
+      {#each places as [href, label, short] (href)}
         <a
           {href}
           class="tap border-b-2 px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
-          aria-current={current(href) ? 'page' : undefined}>{label}</a
+          aria-current={current(href) ? 'page' : undefined}
+          ><span class="hidden sm:inline">{label}</span><span class="sm:hidden">{short}</span></a
         >
       {/each}
     </nav>
@@ -46,7 +47,13 @@
       <input type="hidden" name="back" value={here + page.url.search} />
       <label class="flex items-center gap-1.5 text-sm"
         ><span class="hidden sm:inline">Who</span><span class="sr-only sm:hidden">Who is working</span>
-        <input class="field w-24" name="who" value={data.prefs.who} placeholder="your name" maxlength="80" /></label
+        <input
+          class="field w-20 sm:w-24"
+          name="who"
+          value={data.prefs.who}
+          placeholder="your name"
+          maxlength="80"
+        /></label
       >
       <button
         class="tap px-2 font-semibold"

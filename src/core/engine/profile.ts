@@ -103,7 +103,7 @@ export const identityItems = {
   owner: text({ label: 'Owner' }),
   contact: text({ label: 'How to reach the owner' }),
   boat: text({ label: 'Boat’s number or name' }),
-  legMaker: text({ label: 'Leg: maker', ask: 'The leg has an identity of its own; gear-case parts follow the leg' }),
+  legMaker: text({ label: 'Leg: maker' }),
   legSerial: text({ label: 'Leg: serial or casting number' }),
   legSigns: several({
     label: 'Leg: does it belong to this power head?',

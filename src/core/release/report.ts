@@ -3,6 +3,8 @@ import { caseKinds } from '../engine/case-kind.ts';
 import { identityItems, profileItems } from '../engine/profile.ts';
 import { listed } from '../judgement.ts';
 import { sayValue } from '../survey/check-entry.ts';
+import { allItems, stationOf } from '../stations/items.ts';
+import { standing } from '../survey/current.ts';
 import { conditions } from '../survey/finding.ts';
 import type { Item } from '../survey/items.ts';
 import { beforeAfter, type BeforeAfter } from './before-after.ts';
@@ -24,6 +26,17 @@ export interface Report {
     readonly sentence: string;
     readonly limit?: string;
   }[];
+  /** Every reading that counts, as it was taken. */
+  readonly readings: readonly {
+    readonly station: string;
+    readonly label: string;
+    readonly value: string;
+    readonly at: string;
+    readonly by?: string;
+    readonly with?: string;
+  }[];
+  /** How many readings were corrected or taken back; they stay in the survey file. */
+  readonly superseded: number;
   readonly beforeAfter: readonly BeforeAfter[];
   readonly jobs: readonly { readonly title: string; readonly state: string; readonly note?: string }[];
   readonly overrides: readonly { readonly title: string; readonly reason: string; readonly by?: string }[];
@@ -75,6 +88,8 @@ export function reportOf(a: Assessment): Report {
       sentence: f.sentence,
       ...(f.because.limit ? { limit: f.because.limit } : {})
     })),
+    readings: readingRows(a, titles),
+    superseded: survey.readings.length - standing(survey).length,
     beforeAfter: beforeAfter(a.context),
     jobs: a.steps.map((s) => ({ title: s.title, state: stateWords[s.state], ...(s.note ? { note: s.note } : {}) })),
     overrides: a.holds.flatMap((h) =>
@@ -82,6 +97,30 @@ export function reportOf(a: Assessment): Report {
     ),
     owner: ownerPage(a)
   };
+}
+
+function readingRows(a: Assessment, titles: ReadonlyMap<string, string>): Report['readings'] {
+  return standing(a.context.survey).map((r) => {
+    const c = r.conditions ?? {};
+    const under = [
+      r.instrument?.name,
+      c.throttle && `throttle ${c.throttle}`,
+      c.bores && `bores ${c.bores}`,
+      c.volts && `${c.volts} V`,
+      c.path,
+      c.light
+    ]
+      .filter(Boolean)
+      .join(', ');
+    return {
+      station: titles.get(stationOf(r.what)) ?? stationOf(r.what),
+      label: `${allItems[r.what].label}${r.cylinder ? `, cylinder ${r.cylinder}` : ''}${r.round && r.round > 1 ? `, re-check ${r.round - 1}` : ''}`,
+      value: sayValue(allItems[r.what], r.value, a.context.units),
+      at: r.at,
+      ...(r.by ? { by: r.by } : {}),
+      ...(under ? { with: under } : {})
+    };
+  });
 }
 
 function ownerPage(a: Assessment): OwnerPage {

@@ -99,9 +99,9 @@
         <path d="M{g.barrel.width} {g.barrel.height / 2} h7" stroke="var(--color-base-content)" stroke-width="2.2" />
         <text
           x={g.barrel.width / 2}
-          y={g.barrel.height / 2 + 4.5}
+          y={g.barrel.height / 2 + 5.6}
           text-anchor="middle"
-          font-size="13"
+          font-size="16"
           font-weight="600"
           fill="var(--color-base-content)"
           font-family="var(--font-label)">{figures[place.cylinder] ?? place.cylinder}</text

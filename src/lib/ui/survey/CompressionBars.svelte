@@ -9,7 +9,9 @@
     cylinders,
     units
   }: { comparison: Comparison | undefined; cylinders: readonly number[]; units: System } = $props();
-  const W = 560;
+  /** Drawn to the width there is, so that its lettering stays readable on a phone. */
+  let measured = $state(0);
+  const W = $derived(measured > 120 ? measured - 16 : 560);
   const H = 176;
   const base = H - 26;
   const top = $derived(Math.max(6.9e5, ...(comparison?.rows.map((r) => r.mean + 3 * r.u) ?? [])) * 1.08);
@@ -33,8 +35,8 @@
   );
 </script>
 
-<figure class="panel p-2">
-  <svg viewBox="0 0 {W} {H}" class="w-full" role="img" aria-label="Compression: {words}">
+<figure class="panel p-2" bind:clientWidth={measured}>
+  <svg viewBox="0 0 {W} {H}" class="w-full" style:height="{H}px" role="img" aria-label="Compression: {words}">
     <g stroke="var(--color-line)">
       {#each ticks as t (t.text)}
         <path d="M44 {t.at}H{W - 6}" />
@@ -97,7 +99,7 @@
         text-anchor="middle"
         font-size="15"
         fill="var(--color-base-content)"
-        font-family="var(--font-label)">cyl {c}</text
+        font-family="var(--font-label)">{pitch < 60 ? c : `cyl ${c}`}</text
       >
     {/each}
     {#if limit}

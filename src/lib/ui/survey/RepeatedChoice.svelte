@@ -28,7 +28,7 @@
 
 <fieldset {disabled}>
   <legend class="label-caps mb-1">{legend ?? item.ask ?? item.label}</legend>
-  <div class="flex flex-wrap gap-1.5">
+  <div class="flex flex-wrap items-center gap-1.5">
     {#each item.options as option (option.value)}
       <button
         type="button"
@@ -45,21 +45,21 @@
         >
       </button>
     {/each}
+    {#if taken.length}
+      <ol class="ml-2 flex flex-wrap gap-x-3 text-sm" aria-label="Recorded so far">
+        {#each taken as r (r.id)}
+          <li class="inline-flex items-center gap-1">
+            {format(parseISO(r.at), 'HH:mm')}
+            {sayValue(item, r.value, session.units)}
+            <button
+              type="button"
+              class="inline-flex h-11 w-8 items-center justify-center"
+              aria-label="Take back {sayValue(item, r.value, session.units)}"
+              onclick={() => session.correct(r, undefined)}><X size={15} aria-hidden="true" /></button
+            >
+          </li>
+        {/each}
+      </ol>
+    {/if}
   </div>
-  {#if taken.length}
-    <ol class="mt-1 flex flex-wrap gap-x-3 text-sm" aria-label="Recorded so far">
-      {#each taken as r (r.id)}
-        <li class="inline-flex items-center gap-1">
-          {format(parseISO(r.at), 'HH:mm')}
-          {sayValue(item, r.value, session.units)}
-          <button
-            type="button"
-            class="inline-flex h-11 w-8 items-center justify-center"
-            aria-label="Take back {sayValue(item, r.value, session.units)}"
-            onclick={() => session.correct(r, undefined)}><X size={15} aria-hidden="true" /></button
-          >
-        </li>
-      {/each}
-    </ol>
-  {/if}
 </fieldset>

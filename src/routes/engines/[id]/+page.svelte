@@ -6,6 +6,7 @@
   import { sayValue } from '$core/survey/check-entry.ts';
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
+  import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import LimitLine from '$lib/ui/survey/LimitLine.svelte';
   import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
@@ -48,13 +49,16 @@
     <h1>{engine.identity.tag ?? 'no tag'}</h1>
     <p class="text-sm">{[engine.identity.maker, engine.identity.model].filter(Boolean).join(' ') || 'unknown make'}</p>
   </div>
-  <p class="text-sm" role="status">
-    {session.outbox.state === 'kept'
-      ? 'No connection: kept in this browser, will be sent'
-      : session.outbox.state === 'saving'
-        ? 'Saving…'
-        : 'Saved'}
-  </p>
+  <div class="flex flex-wrap items-center gap-x-3">
+    <p class="text-sm" role="status">
+      {session.outbox.state === 'kept'
+        ? 'No connection: kept in this browser, will be sent'
+        : session.outbox.state === 'saving'
+          ? 'Saving…'
+          : 'Saved'}
+    </p>
+    <EngineTabs {base} engine="/engines/{session.engineId}" />
+  </div>
 </div>
 <div class="mb-3"><HoldBanner {holds} {base} onoverride={(hold, reason) => session.override(hold, reason)} /></div>
 

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { page } from '$app/state';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { drownedClock } from '$core/survey/clock.ts';
+  import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import KeysDialog from '$lib/ui/survey/KeysDialog.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
@@ -77,16 +77,6 @@
     saving: 'Saving…',
     kept: 'No connection: kept in this browser, will be sent'
   } as const;
-  const tabs = $derived([
-    [base, 'Checks'],
-    [`${base}/jobs`, 'Job list'],
-    [`${base}/ready`, 'Ready for service'],
-    [`/engines/${data.session.engineId}`, 'Engine']
-  ] as const);
-  const current = (href: string): boolean =>
-    href === base
-      ? /\/surveys\/[^/]+(\/(?!jobs|ready|record)[a-z]+)?$/.test(page.url.pathname)
-      : page.url.pathname === href;
 </script>
 
 <svelte:window {onkeydown} />
@@ -112,15 +102,7 @@
     <button type="button" class="tap px-2" onclick={() => (keys = true)} aria-label="List of keys"
       ><kbd class="font-label">?</kbd></button
     >
-    <nav aria-label="This engine" class="flex flex-wrap">
-      {#each tabs as [href, label] (href)}
-        <a
-          {href}
-          class="tap border-b-2 px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
-          aria-current={current(href) ? 'page' : undefined}>{label}</a
-        >
-      {/each}
-    </nav>
+    <EngineTabs {base} engine="/engines/{data.session.engineId}" />
   </div>
 </div>
 {#if clock}

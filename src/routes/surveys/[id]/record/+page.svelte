@@ -95,4 +95,29 @@
           </li>{/each}
       </ul>
     </section>{/if}
+  <section>
+    <h3 class="mb-1">Readings</h3>
+    <div class="overflow-x-auto">
+      <table class="w-full text-left text-sm">
+        <thead
+          ><tr class="border-b-2 border-base-content"
+            ><th class="py-1 pr-3">Check</th><th class="py-1 pr-3">Reading</th><th class="py-1 pr-3">Value</th><th
+              class="py-1">Taken</th
+            ></tr
+          ></thead
+        >
+        <tbody>
+          {#each r.readings as x, k (k)}<tr class="border-b border-line"
+              ><td class="py-1 pr-3">{x.station}</td><td class="py-1 pr-3">{x.label}{x.with ? ` (${x.with})` : ''}</td
+              ><td class="py-1 pr-3 font-medium break-words">{x.value}</td><td class="py-1"
+                >{format(parseISO(x.at), 'd MMM HH:mm')}{x.by ? `, ${x.by}` : ''}</td
+              ></tr
+            >{/each}
+        </tbody>
+      </table>
+    </div>
+    {#if r.superseded}<p class="mt-1 text-sm">
+        {r.superseded} readings were corrected or taken back; they stay in the survey file.
+      </p>{/if}
+  </section>
 </article>

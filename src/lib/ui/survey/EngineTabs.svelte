@@ -1,0 +1,26 @@
+<script lang="ts">
+  import { page } from '$app/state';
+
+  /** The views of one engine. */
+  let { base, engine }: { base: string; engine: string } = $props();
+  const tabs = $derived([
+    [base, 'Checks'],
+    [`${base}/jobs`, 'Job list'],
+    [`${base}/ready`, 'Ready for service'],
+    [engine, 'Engine']
+  ] as const);
+  const current = (href: string): boolean =>
+    href === base
+      ? /\/surveys\/[^/]+(\/(?!jobs|ready|record)[a-z]+)?$/.test(page.url.pathname)
+      : page.url.pathname === href;
+</script>
+
+<nav aria-label="This engine" class="flex flex-wrap">
+  {#each tabs as [href, label] (href)}
+    <a
+      {href}
+      class="tap border-b-2 px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
+      aria-current={current(href) ? 'page' : undefined}>{label}</a
+    >
+  {/each}
+</nav>

@@ -116,6 +116,7 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   await page.keyboard.press('Tab');
   await press('5');
   await choose('Upright a while', 'oil');
+  await choose('The oil', 'clear');
   await press('6');
   await page.getByRole('textbox', { name: 'Age of the fuel' }).focus();
   await page.keyboard.type('1 month');

@@ -39,7 +39,9 @@ test('an override takes one reason and stays in the record', async ({ page }) =>
   await page.getByRole('button', { name: 'Override', exact: true }).click();
   await saved(page);
   await page.goto(`${base}/record`);
-  await expect(page.getByRole('listitem').filter({ hasText: 'Run from a portable tank with fresh fuel' })).toBeVisible();
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Run from a portable tank with fresh fuel' })
+  ).toBeVisible();
 });
 
 test('a reload in the middle of an entry loses nothing', async ({ page }) => {

@@ -10,7 +10,14 @@ const json = process.argv.includes('--json');
 const port = 4331;
 const origin = `http://127.0.0.1:${port}`;
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-bench-'));
-const env = { ...process.env, INDAGA_DATA: data, PORT: String(port), HOST: '127.0.0.1', ORIGIN: origin, LOG_LEVEL: 'error' };
+const env = {
+  ...process.env,
+  INDAGA_DATA: data,
+  PORT: String(port),
+  HOST: '127.0.0.1',
+  ORIGIN: origin,
+  LOG_LEVEL: 'error'
+};
 const quiet = { env, stdio: ['ignore', 'ignore', 'inherit'] };
 if (!fs.existsSync(path.join(root, 'build', 'index.js'))) run(bin('vite'), ['build', '--logLevel', 'error'], quiet);
 run(bin('tsx'), ['demo/seed-cli.ts'], quiet);
@@ -26,39 +33,83 @@ async function time(url) {
 
 try {
   for (let k = 0; k < 100; k++) {
-    if (await fetch(`${origin}/bare`).then(() => true, () => false)) break;
+    if (
+      await fetch(`${origin}/bare`).then(
+        () => true,
+        () => false
+      )
+    )
+      break;
     await new Promise((r) => setTimeout(r, 100));
   }
   const yard = await (await fetch(origin)).text();
   const surveys = [...new Set([...yard.matchAll(/href="(\/surveys\/[0-9a-f-]{36})"/g)].map((m) => m[1]))];
   const engines = [...new Set([...yard.matchAll(/href="(\/engines\/[0-9a-f-]{36})"/g)].map((m) => m[1]))];
-  const pages = ['/', ...engines, ...surveys.flatMap((s) => ['/compression', '/gear', '/jobs', '/ready', '/record'].map((p) => s + p)), '/reference/mixture', '/reference/house-rules'];
+  const pages = [
+    '/',
+    ...engines,
+    ...surveys.flatMap((s) => ['/compression', '/gear', '/jobs', '/ready', '/record'].map((p) => s + p)),
+    '/reference/mixture',
+    '/reference/house-rules'
+  ];
   for (const p of [...pages, '/bare']) await time(origin + p);
   const bare = [];
   const times = new Map(pages.map((p) => [p, []]));
-  for (let k = 0; k < 9; k++) for (const p of pages) {
-    bare.push(await time(`${origin}/bare`));
-    times.get(p).push(await time(origin + p));
-  }
+  for (let k = 0; k < 9; k++)
+    for (const p of pages) {
+      bare.push(await time(`${origin}/bare`));
+      times.get(p).push(await time(origin + p));
+    }
   const base = median(bare);
   const over = [...times].map(([p, list]) => ({ p, ms: median(list) }));
-  if (process.env.BENCH_PAGES) console.error(over.sort((a, b) => b.ms - a.ms).slice(0, 14).map((o) => `${o.ms.toFixed(1)} ${o.p}`).join('\n'));
+  if (process.env.BENCH_PAGES)
+    console.error(
+      over
+        .sort((a, b) => b.ms - a.ms)
+        .slice(0, 14)
+        .map((o) => `${o.ms.toFixed(1)} ${o.p}`)
+        .join('\n')
+    );
   const worst = over.reduce((a, b) => (b.ms > a.ms ? b : a));
-  rows.push({ name: 'page-ratio', value: +((worst.ms - 10) / base).toFixed(2), unit: `(slowest page ${worst.ms.toFixed(1)} ms − 10 ms) / bare page ${base.toFixed(1)} ms`, limit: 1.5 });
+  rows.push({
+    name: 'page-ratio',
+    value: +((worst.ms - 10) / base).toFixed(2),
+    unit: `(slowest page ${worst.ms.toFixed(1)} ms − 10 ms) / bare page ${base.toFixed(1)} ms`,
+    limit: 1.5
+  });
 
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'] });
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking']
+  });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const bodies = [];
   page.on('response', (r) => r.url().includes('.js') && bodies.push(r.body()));
-  const six = surveys[[...yard.matchAll(/href="\/surveys\/[0-9a-f-]{36}"[^>]*>([^<]+)</g)].findIndex((m) => m[1].trim() === 'Gannet')];
+  const six =
+    surveys[
+      [...yard.matchAll(/href="\/surveys\/[0-9a-f-]{36}"[^>]*>([^<]+)</g)].findIndex((m) => m[1].trim() === 'Gannet')
+    ];
   await page.addInitScript(() => {
     window.shift = 0;
-    new PerformanceObserver((l) => l.getEntries().forEach((e) => { window.shift += e.hadRecentInput ? 0 : e.value; if (e.value > 0.001) (window.shifts ??= []).push(e.value.toFixed(4) + ' ' + e.sources.map((s) => s.node?.className || s.node?.nodeName).join(' | ')); })).observe({ type: 'layout-shift', buffered: true });
+    new PerformanceObserver((l) =>
+      l.getEntries().forEach((e) => {
+        window.shift += e.hadRecentInput ? 0 : e.value;
+        if (e.value > 0.001)
+          (window.shifts ??= []).push(
+            e.value.toFixed(4) + ' ' + e.sources.map((s) => s.node?.className || s.node?.nodeName).join(' | ')
+          );
+      })
+    ).observe({ type: 'layout-shift', buffered: true });
   });
   await page.goto(`${origin}${six}/compression`, { waitUntil: 'networkidle' });
   const script = (await Promise.all(bodies)).reduce((sum, b) => sum + zlib.gzipSync(b).length, 0);
   rows.push({ name: 'check-sheet-script', value: +(script / 1000).toFixed(1), unit: 'kB gzip', limit: 200 });
-  rows.push({ name: 'check-sheet-layout-shift', value: +(await page.evaluate(() => window.shift)).toFixed(4), unit: 'CLS', limit: 0.01 });
+  rows.push({
+    name: 'check-sheet-layout-shift',
+    value: +(await page.evaluate(() => window.shift)).toFixed(4),
+    unit: 'CLS',
+    limit: 0.01
+  });
   if (process.env.BENCH_PAGES) console.error(await page.evaluate(() => window.shifts));
   const keys = await page.evaluate(async () => {
     const field = document.getElementById('compression-1');
@@ -74,12 +125,20 @@ try {
     }
     return times.slice(5);
   });
-  rows.push({ name: 'keystroke-to-finding', value: +median(keys).toFixed(1), unit: `ms, six cylinders (worst ${Math.max(...keys).toFixed(1)})`, limit: 50 });
+  rows.push({
+    name: 'keystroke-to-finding',
+    value: +median(keys).toFixed(1),
+    unit: `ms, six cylinders (worst ${Math.max(...keys).toFixed(1)})`,
+    limit: 50
+  });
   await browser.close();
 } finally {
   server.kill('SIGKILL');
   fs.rmSync(data, { recursive: true, force: true });
 }
 if (json) console.log(JSON.stringify(rows, null, 2));
-else console.table(Object.fromEntries(rows.map(({ name, value, unit, limit }) => [name, { value, unit, limit, ok: value <= limit }])));
+else
+  console.table(
+    Object.fromEntries(rows.map(({ name, value, unit, limit }) => [name, { value, unit, limit, ok: value <= limit }]))
+  );
 process.exitCode = rows.every((r) => r.value <= r.limit) ? 0 : 1;

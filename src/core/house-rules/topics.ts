@@ -13,12 +13,6 @@ export const topics = {
     standard: '0.15',
     why: 'Only on comparable, repeated readings. The manual’s figure wins when entered; a kind’s floor only opens a question.'
   },
-  boreOil: {
-    topic: 'Oil in the bores before the first spin',
-    choices: { always: 'always', idle: 'if idle over a year', never: 'never before the dry test' },
-    standard: 'idle',
-    why: 'A dry bore scuffs; oil raises every reading after it, so readings are marked “oiled” with the dose.'
-  },
   carburettor: {
     topic: 'Carburettor before the first start',
     choices: {
@@ -78,18 +72,6 @@ export const topics = {
     choices: { renew: 'renew if it ran', turn: 'turn back' },
     standard: 'renew',
     why: 'Vanes once bent backward under load take the set.'
-  },
-  seals: {
-    topic: 'Gear-case seals',
-    choices: { section: 'all that the opened section exposes', failed: 'only the failed one' },
-    standard: 'section',
-    why: 'The stripping costs more than the seals.'
-  },
-  oilSpin: {
-    topic: 'Drowned: spin before or after the oil change',
-    choices: { after: 'after', before: 'before' },
-    standard: 'after',
-    why: 'Water in the sump is pumped to the bearings by the first spin.'
   }
 } as const satisfies Record<string, Topic>;
 

@@ -58,17 +58,23 @@ export function analyse(c: Context): Finding[] {
       'Refilled without a fresh washer recorded for each plug there is.',
       practice([`refilled: ${refill}`, `washers: ${washers ?? 'unknown'}`], 'exactly one fresh washer for every plug.')
     );
-  if (!out.list.length && (first === 'oil' || look === 'clear' || look === 'dark'))
-    out.add('clean', 'sound', soundWords(first, look), practice(said, 'clear or dark oil without water first.'));
+  if (first === 'oil' && look === undefined && !waterSeen(c)) {
+    const full = school(c.rules, 'gearCheck') === 'full';
+    out.add(
+      'crack',
+      'cannot-tell',
+      `Oil came first, no free water; but churned water does not settle. ${full ? 'Drain it and look before any run.' : 'Enough for a stand run; drain it and look before it goes back.'}`,
+      { ...practice(said, 'no free water does not clear milky oil.'), school: schoolSaid(c.rules, 'gearCheck') }
+    );
+  } else if ((look === 'clear' || look === 'dark') && !waterSeen(c))
+    out.add(
+      'clean',
+      'sound',
+      look === 'dark' ? 'The oil is dark but clean of water.' : 'The oil is clear.',
+      practice(said, 'clear or dark oil without water first.')
+    );
   return out.list;
 }
-
-const soundWords = (first?: string, look?: string): string =>
-  look === undefined
-    ? 'Oil came first, no free water.'
-    : look === 'dark'
-      ? 'The oil is dark but clean of water.'
-      : 'The oil is clear.';
 
 function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): void {
   if (!waterSeen(c)) return;

@@ -73,7 +73,7 @@
             fill="var(--color-base-content)"
           />{/each}
         <text
-          x={x - 10}
+          x={width < 44 ? x : x - 10}
           y={base - 8}
           text-anchor="middle"
           font-size="17"

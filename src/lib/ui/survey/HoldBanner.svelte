@@ -17,8 +17,11 @@
     {#each holds as hold, k (hold.id)}
       <details class="px-3 {k ? 'border-t border-hold/50 lg:border-t-0' : ''}">
         <summary class="flex min-h-[44px] cursor-pointer flex-wrap items-center gap-x-3 gap-y-0 py-1">
-          <span class="text-hold"><Shape condition="held" size={20} /></span>
-          <strong class="text-hold {hold.override ? 'line-through decoration-2' : ''}">{hold.title}</strong>
+          <span class="flex min-w-0 items-center gap-2 text-hold"
+            ><Shape condition="held" size={20} /><strong class={hold.override ? 'line-through decoration-2' : ''}
+              >{hold.title}</strong
+            ></span
+          >
           {#if hold.override}<span class="text-sm">overridden: {hold.override.reason}</span>
           {:else}<span class="text-sm"
               >{hold.needs.filter((n) => n.done).length} of {hold.needs.length} met ·

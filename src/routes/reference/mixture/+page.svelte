@@ -33,7 +33,7 @@
   const t = $derived(there.trim() ? read(there, 'tank') : undefined);
   const n = $derived(now.trim() ? read(now, 'mixture') : undefined);
   const p = $derived(poured.trim() ? read(poured, 'volume') : undefined);
-  const fine = 1e-7;
+  const fine = $derived(units === 'us' ? 3e-6 : 1e-6);
   const pour = $derived(r.ok && f.ok && c.ok ? pourWithCup(f.si, r.si, c.si) : undefined);
   const made = $derived(f.ok && p?.ok ? ratioMade(f.si, p.si) : undefined);
   const fix = $derived(r.ok && f.ok && t?.ok ? correctTank(t.si, n?.ok ? n.si : Infinity, f.si, r.si) : undefined);

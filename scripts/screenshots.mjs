@@ -1,0 +1,78 @@
+// npm run screenshots: one current picture of each main view at 1280x800 from a fresh demo yard, into docs/screenshots/.
+import { chromium } from '@playwright/test';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { bin, root, run, start } from './tools.mjs';
+
+const port = 4332;
+const origin = `http://127.0.0.1:${port}`;
+const data = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-shots-'));
+const env = {
+  ...process.env,
+  INDAGA_DATA: data,
+  INDAGA_DEMO: '1',
+  PORT: String(port),
+  HOST: '127.0.0.1',
+  ORIGIN: origin,
+  LOG_LEVEL: 'error'
+};
+run(bin('vite'), ['build', '--logLevel', 'error'], { env });
+run(bin('tsx'), ['demo/seed-cli.ts'], { env });
+const server = start(process.execPath, ['build/index.js'], { env });
+const views = [
+  ['yard', () => '/'],
+  ['yard-night', () => '/', { theme: 'night' }],
+  ['intake', () => '/engines/new'],
+  ['check-compression', (s) => `${s.Gannet}/compression`],
+  ['check-compression-adapter', (s) => `${s.Wren}/compression`],
+  ['check-spark', (s) => `${s.Bittern}/spark`],
+  ['check-gear-oil', (s) => `${s.Plover}/gear`],
+  ['check-cooling', (s) => `${s.Dunlin}/cooling`],
+  ['check-drowned-night', (s) => `${s.Eel}/turn`, { theme: 'night' }],
+  ['check-phone', (s) => `${s.Gannet}/compression`, { width: 390, height: 844 }],
+  ['engine', (s) => s.engine],
+  ['job-list', (s) => `${s.Plover}/jobs`],
+  ['ready-for-service', (s) => `${s.Dunlin}/ready`],
+  ['record', (s) => `${s.Curlew}/record`],
+  ['reference-mixture', () => '/reference/mixture?there=6+gal&now=100:1&poured=12+oz'],
+  ['house-rules', () => '/reference/house-rules']
+];
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking']
+});
+try {
+  for (
+    let k = 0;
+    k < 100 &&
+    !(await fetch(`${origin}/bare`).then(
+      () => true,
+      () => false
+    ));
+    k++
+  )
+    await new Promise((r) => setTimeout(r, 100));
+  const html = await (await fetch(origin)).text();
+  const known = { engine: html.match(/\/engines\/[0-9a-f-]{36}/)[0] };
+  for (const m of html.matchAll(/href="(\/surveys\/[0-9a-f-]{36})"[^>]*>([^<]+)</g)) known[m[2].trim()] = m[1];
+  for (const [name, address, { theme = 'chart', width = 1280, height = 800 } = {}] of views) {
+    const context = await browser.newContext({ viewport: { width, height } });
+    await context.addCookies([
+      {
+        name: 'indaga-prefs',
+        value: encodeURIComponent(JSON.stringify({ theme, units: 'us', who: 'Ines' })),
+        url: origin
+      }
+    ]);
+    const page = await context.newPage();
+    await page.goto(origin + address(known), { waitUntil: 'networkidle' });
+    await page.screenshot({ path: path.join(root, 'docs', 'screenshots', `${name}.png`) });
+    await context.close();
+    console.log(name);
+  }
+} finally {
+  await browser.close();
+  server.kill('SIGKILL');
+  fs.rmSync(data, { recursive: true, force: true });
+}

@@ -15,13 +15,12 @@ const env = {
   INDAGA_DATA: data,
   PORT: String(port),
   HOST: '127.0.0.1',
-  ORIGIN: origin,
   LOG_LEVEL: 'error'
 };
 const quiet = { env, stdio: ['ignore', 'ignore', 'inherit'] };
 if (!fs.existsSync(path.join(root, 'build', 'index.js'))) run(bin('vite'), ['build', '--logLevel', 'error'], quiet);
 run(bin('tsx'), ['demo/seed-cli.ts'], quiet);
-const server = start(process.execPath, ['build/index.js'], quiet);
+const server = start(process.execPath, ['scripts/server.mjs'], quiet);
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 const rows = [];
 

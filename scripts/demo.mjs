@@ -6,14 +6,7 @@ import { bin, install, root, run, start } from './tools.mjs';
 const port = process.env.PORT ?? '4310';
 const host = process.env.HOST ?? '127.0.0.1';
 const data = path.resolve(process.env.INDAGA_DATA ?? path.join(root, 'demo-data'));
-const env = {
-  ...process.env,
-  PORT: port,
-  HOST: host,
-  INDAGA_DATA: data,
-  INDAGA_DEMO: '1',
-  ORIGIN: process.env.ORIGIN ?? `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`
-};
+const env = { ...process.env, PORT: port, HOST: host, INDAGA_DATA: data, INDAGA_DEMO: '1' };
 
 install();
 if (process.argv.includes('--fresh') && fs.existsSync(data)) {
@@ -25,10 +18,10 @@ run(bin('vite'), ['build', '--logLevel', 'warn'], { env });
 if (!fs.existsSync(path.join(data, 'indaga.sqlite'))) run(bin('tsx'), ['demo/seed-cli.ts'], { env });
 else console.log(`The demo yard of ${data} is kept as it is; "npm run demo -- --fresh" builds a new one.`);
 
-const server = start(process.execPath, ['build/index.js'], { env });
+const server = start(process.execPath, ['scripts/server.mjs'], { env });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));
-const address = env.ORIGIN;
+const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
 const until = Date.now() + 30_000;
 while (Date.now() < until) {
   try {

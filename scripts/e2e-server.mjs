@@ -12,15 +12,14 @@ const env = {
   ...process.env,
   INDAGA_DATA: data,
   INDAGA_DEMO: '1',
-  ORIGIN: `http://127.0.0.1:${port}`,
   LOG_LEVEL: 'error'
 };
 run(bin('tsx'), ['demo/seed-cli.ts'], { env });
-let server = start(process.execPath, ['build/index.js'], { env });
+let server = start(process.execPath, ['scripts/server.mjs'], { env });
 
 const control = http.createServer((request, response) => {
   if (request.url === '/kill') server.kill('SIGKILL');
-  if (request.url === '/start') server = start(process.execPath, ['build/index.js'], { env });
+  if (request.url === '/start') server = start(process.execPath, ['scripts/server.mjs'], { env });
   response.end('ok');
 });
 control.listen(Number(process.env.CONTROL_PORT ?? Number(port) + 1), '127.0.0.1');

@@ -14,12 +14,11 @@ const env = {
   INDAGA_DEMO: '1',
   PORT: String(port),
   HOST: '127.0.0.1',
-  ORIGIN: origin,
   LOG_LEVEL: 'error'
 };
 run(bin('vite'), ['build', '--logLevel', 'error'], { env });
 run(bin('tsx'), ['demo/seed-cli.ts'], { env });
-const server = start(process.execPath, ['build/index.js'], { env });
+const server = start(process.execPath, ['scripts/server.mjs'], { env });
 const views = [
   ['yard', () => '/'],
   ['yard-night', () => '/', { theme: 'night' }],

@@ -20,7 +20,7 @@ function write(file: string, text: string): void {
   else fs.writeFileSync(file, text);
 }
 
-const schema = z.toJSONSchema(surveyFileSchema, { unrepresentable: 'any', io: 'input' });
+const schema = z.toJSONSchema(surveyFileSchema, { unrepresentable: 'any', io: 'input', reused: 'ref' });
 fs.mkdirSync('docs/examples', { recursive: true });
 write(
   'docs/survey-file.schema.json',

@@ -71,7 +71,7 @@
       <div class="min-w-0">
         <h2 class="truncate"><a class="hover:underline" href="/surveys/{row.surveyId}">{row.tag}</a></h2>
         <p class="truncate text-sm">{row.name}</p>
-        <p class="truncate text-sm">{row.owner || 'owner unknown'}</p>
+        <p class="truncate text-sm" dir="auto">{row.owner || 'owner unknown'}</p>
         <p class="label-caps">{caseKinds[row.kind].label}</p>
       </div>
       <div class="col-start-2 min-w-0 md:col-start-3">

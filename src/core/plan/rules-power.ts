@@ -125,7 +125,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'spark-common',
     title: 'Isolate the common part of the ignition',
-    raisedBy: ['spark.all'],
+    raisedBy: ['spark.all', 'spark.pair'],
     how: 'Stop wire off first; then the parts the finding names, cheapest first, by resistance and peak volts against the manual.',
     tools: ['meter', 'peak-volt adapter', 'flywheel puller'],
     minutes: 60,

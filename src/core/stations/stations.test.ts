@@ -62,6 +62,17 @@ describe('spark', () => {
     const b = all(new Bench(triple).read('spark.lanyard', 'yes'), 'good').read('spark.result', 'none', { cylinder: 2 });
     expect(b.said('spark.none')).toMatch(/cylinder 2 alone: its own plug, cap, lead/);
   });
+  it('a whole bank dead is what feeds the bank; a dead pair is what they share', () => {
+    const dead = (profile: object, cylinders: number[]) => {
+      const b = new Bench({ strokes: 'two', cylinders: 6, ignition: 'cdi', ...profile }).read('spark.lanyard', 'yes');
+      for (let c = 1; c <= ((profile as { cylinders?: number }).cylinders ?? 6); c++)
+        b.read('spark.result', cylinders.includes(c) ? 'none' : 'good', { cylinder: c });
+      return b.said('spark.pair');
+    };
+    expect(dead({ layout: 'v' }, [1, 3, 5])).toMatch(/one whole bank/);
+    expect(dead({ layout: 'inline', cylinders: 4 }, [2, 3])).toMatch(/they share/);
+    expect(dead({ layout: 'v' }, [1, 2, 3])).toBe('');
+  });
   it('good to a bolt and none through the tester is the ground', () => {
     const b = new Bench({ ...triple, cylinders: 1 })
       .read('spark.lanyard', 'yes')

@@ -1,3 +1,4 @@
+import { bankCount } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
 import type { Because, Finding } from '../../survey/finding.ts';
@@ -54,6 +55,21 @@ const commonParts: Readonly<Record<string, readonly string[]>> = {
   'coil-on-plug': ['the stop wire', 'the main fuse and connectors', 'the crank sensor and the control unit']
 };
 
+/** What two or more dead cylinders, but not all, may share: their bank, or a coil that fires two (C). */
+function sharedPart(c: Context, dead: readonly number[]): string | undefined {
+  const all = cylindersOf(c);
+  if (dead.length < 2 || dead.length === all.length) return undefined;
+  const said = `No spark on cylinders ${listed(dead)}`;
+  const banks = [1, 0].map((odd) => all.filter((k) => k % 2 === odd));
+  const v = bankCount(c.survey.engine.profile, all.length) === 2;
+  if (v && banks.some((b) => b.length === dead.length && b.every((k) => dead.includes(k))))
+    return `${said}, one whole bank: what feeds that bank, its pack or trigger and their connector, before any single coil.`;
+  const paired = all.length === 4 && dead.length === 2 && (dead.join() === '1,4' || dead.join() === '2,3');
+  if (paired || (all.length > 2 && dead.length === 2))
+    return `${said}, the others good: a coil or trigger they share. See in the manual which cylinders are fired together, and swap that coil.`;
+  return undefined;
+}
+
 /** Which part the pattern over the cylinders points to. */
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('spark');
@@ -82,7 +98,18 @@ export function analyse(c: Context): Finding[] {
   } else if (none.length === list.length && list.length === all && !none.every((s) => onlyToBolt(c, s.cylinder))) {
     noneAnywhere(c, out, list, electronic, why);
   } else {
-    for (const s of none) {
+    const shared = sharedPart(
+      c,
+      none.map((s) => s.cylinder)
+    );
+    if (shared)
+      out.add(
+        'pair',
+        'fault',
+        shared,
+        why('cylinders that fail together share a part; the manual’s wiring says which.')
+      );
+    for (const s of shared ? [] : none) {
       if (onlyToBolt(c, s.cylinder))
         out.add(
           'ground',

@@ -95,6 +95,7 @@
     name,
     disabled,
     class: 'field',
+    dir: item.kind === 'text' ? ('auto' as const) : undefined,
     'aria-invalid': problem ? ('true' as const) : undefined,
     'aria-describedby': problem ? `${id}-error` : undefined,
     autocomplete: 'off' as const

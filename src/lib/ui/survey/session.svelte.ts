@@ -7,6 +7,7 @@ import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
 import type { Engine, SurveyFile } from '$core/survey/survey-file.ts';
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
+import { newId } from './new-id.ts';
 import { Outbox, type Answer, type Queued } from './outbox.svelte.ts';
 
 export interface SessionData {
@@ -99,7 +100,7 @@ export class Session {
     const clock = new Date().toISOString();
     // Two entries in one millisecond keep their order.
     const at = last && last >= clock ? new Date(Date.parse(last) + 1).toISOString() : clock;
-    return { id: crypto.randomUUID(), at, ...(this.who ? { by: this.who } : {}) };
+    return { id: newId(), at, ...(this.who ? { by: this.who } : {}) };
   }
 
   private add(entry: Entry): void {

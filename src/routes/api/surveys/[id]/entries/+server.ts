@@ -10,8 +10,13 @@ const batchSchema = z.object({
   facts: z.array(z.unknown()).max(500)
 });
 
+/** A batch of entries is small; a flood is not taken. */
+const MOST = 2 * 1024 * 1024;
+
 /** Appends what a browser recorded and answers with everything new. A retry of the same batch changes nothing. */
 export const POST: RequestHandler = async ({ request, params }) => {
+  if (Number(request.headers.get('content-length') ?? 0) > MOST)
+    error(413, 'This batch is too large; nothing was saved.');
   let body: unknown;
   try {
     body = await request.json();

@@ -1,0 +1,24 @@
+// The built application behind Node's own http server. Unlike the adapter's entry it takes the protocol as http and the
+// host from the request, so that the same installation answers at localhost, at 127.0.0.1 and to a tablet on the network
+// without being told its address; behind a proxy set ORIGIN, or let the proxy send x-forwarded-proto.
+import http from 'node:http';
+
+process.env.BODY_SIZE_LIMIT ??= '25M';
+if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER ??= 'x-forwarded-proto';
+const { handler } = await import('../build/handler.js');
+
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT ?? 3000);
+const server = http.createServer((request, response) => {
+  request.headers['x-forwarded-proto'] ??= 'http';
+  handler(request, response, () => {
+    response.statusCode = 404;
+    response.end('There is nothing at this address.');
+  });
+});
+server.listen(port, host, () => console.log(`Indaga listens on http://${host}:${port}`));
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.on(signal, () => {
+    server.close(() => process.exit(0));
+    server.closeAllConnections();
+  });

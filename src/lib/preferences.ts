@@ -17,5 +17,5 @@ export function readPreferences(cookie: string | undefined): Preferences {
   } catch {
     // A damaged cookie is as good as none.
   }
-  return preferencesSchema.parse(typeof data === 'object' && data !== null ? data : {});
+  return preferencesSchema.parse(typeof data === 'object' && data !== null && !Array.isArray(data) ? data : {});
 }

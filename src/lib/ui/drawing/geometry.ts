@@ -29,7 +29,9 @@ export function geometryOf(profile: Profile): Geometry {
       x,
       y: first + k * pitch + shift
     }));
-  const banks = v ? [column(0, 2, 92, -2), column(1, 2, 126, 2)] : [column(0, 1, 98, 0)];
+  const banks = (v ? [column(0, 2, 92, -2), column(1, 2, 126, 2)] : [column(0, 1, 98, 0)]).filter(
+    (bank) => bank.length > 0
+  );
   const plate = 176 + LEG[profile.leg ?? 'unknown'];
   const height = plate + 104;
   const middle = banks[0]![Math.floor((banks[0]!.length - 1) / 2)]!;

@@ -1,0 +1,54 @@
+import { spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+const tsx = path.resolve('node_modules/.bin/tsx');
+const assess = (...args: string[]) => {
+  const r = spawnSync(tsx, ['src/cli/assess.ts', ...args], { encoding: 'utf8' });
+  return { code: r.status, out: r.stdout, err: r.stderr.replace(/^npm warn.*\n/gm, '') };
+};
+const example = (key: string) => `docs/examples/${key}.json`;
+
+describe('npm run assess, without a server', { timeout: 60_000 }, () => {
+  it('prints findings, holds, job list and the next check', () => {
+    const { code, out } = assess(example('plover'));
+    expect(code).toBe(0);
+    expect(out).toMatch(/HOLDS\n {2}Gear oil: water or low/);
+    expect(out).toMatch(/fault: Frost is coming \(25 °F\)/);
+    expect(out).toMatch(/1\. Drain the gear case today/);
+    expect(out).toMatch(/Next check: Gear oil, 20 min/);
+    expect(out).not.toMatch(/NaN|undefined|\[object/);
+  });
+  it('an engine where all is sound demands nothing', () => {
+    const { out } = assess(example('swift'));
+    expect(out).toMatch(/No hold is raised/);
+    expect(out).toMatch(/nothing is demanded/);
+    expect(out).toMatch(/Ready for service\.\n$/);
+  });
+  it('one that cannot tell says so, in the reader’s units', () => {
+    expect(assess(example('wren')).out).toMatch(/cannot tell: 59 psi is alarming/);
+    expect(assess(example('wren'), '--units', 'metric').out).toMatch(
+      /cannot tell: 4\.\d+ bar is alarming, but the adapter’s 10 mL/
+    );
+  });
+  it('--json is JSON with the same judgement', () => {
+    const { out } = assess(example('gannet'), '--json');
+    const found = JSON.parse(out) as { findings: { id: string }[]; ready: boolean; steps: { id: string }[] };
+    expect(found.findings.map((f) => f.id)).toContain('compression.neighbours');
+    expect(found.steps[0]?.id).toBe('leak-down');
+    expect(found.ready).toBe(false);
+  });
+  it('bad files get a path and a sentence and a code of failure', () => {
+    const file = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-cli-')), 'bad.json');
+    const text = fs.readFileSync(example('swift'), 'utf8');
+    fs.writeFileSync(file, text.replace('"strokes": "four"', '"strokes": "five"'));
+    const bad = assess(file);
+    expect([bad.code, bad.err]).toEqual([1, expect.stringMatching(/bad\.json: engine\.profile\.strokes: /)]);
+    fs.writeFileSync(file, text.slice(0, 500));
+    expect(assess(file).err).toMatch(/stops in the middle/);
+    expect(assess('nowhere.json').err).toMatch(/no such file/);
+    expect(assess().code).toBe(2);
+  });
+});

@@ -14,7 +14,7 @@ if (process.argv.includes('--fresh') && fs.existsSync(data)) {
   fs.renameSync(data, aside);
   console.log(`The earlier demo yard was moved to ${aside}.`);
 }
-run(bin('vite'), ['build', '--logLevel', 'warn'], { env });
+run(bin('vite'), ['build', '--logLevel', 'error'], { env });
 if (!fs.existsSync(path.join(data, 'indaga.sqlite'))) run(bin('tsx'), ['demo/seed-cli.ts'], { env });
 else console.log(`The demo yard of ${data} is kept as it is; "npm run demo -- --fresh" builds a new one.`);
 

@@ -24,7 +24,7 @@ const steps = {
   ),
   unit: () => run(bin('vitest'), ['run']),
   docs: () => run(bin('tsx'), ['src/cli/docs.ts', '--check']),
-  build: () => run(bin('vite'), ['build', '--logLevel', 'warn']),
+  build: () => run(bin('vite'), ['build', '--logLevel', 'error']),
   'end-to-end': () => run(bin('playwright'), ['test'])
 };
 

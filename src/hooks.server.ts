@@ -17,6 +17,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 /** What went wrong goes to the log; the page gets a sentence without paths. */
 export const handleError: HandleServerError = ({ error, event, status }) => {
   if (status === 404) return { message: 'There is nothing at this address.' };
+  if (status === 413) return { message: 'This is larger than 25 MB and was not taken. Nothing was changed.' };
+  if (status < 500) return { message: 'This could not be taken as it was sent. Nothing was changed.' };
   log.error({ err: error, path: event.url.pathname }, 'request failed');
   return { message: 'Something went wrong on our side. What you entered is kept in this browser; try again.' };
 };

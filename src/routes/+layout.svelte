@@ -4,7 +4,8 @@
   import barlowBold from '@fontsource/barlow/files/barlow-latin-600-normal.woff2?url';
   import condensed from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-600-normal.woff2?url';
   import { page } from '$app/state';
-  import { Moon, Sun } from '@lucide/svelte';
+  import Moon from '@lucide/svelte/icons/moon';
+  import Sun from '@lucide/svelte/icons/sun';
 
   let { data, children } = $props();
   const places = [

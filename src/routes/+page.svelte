@@ -105,6 +105,9 @@
           <p><Shape condition="sound" word={false} /> <strong>Back in service</strong></p>
           <p class="text-sm">signed {formatDistanceToNowStrict(parseISO(row.releasedAt), { addSuffix: true })}</p>
           <a class="action quiet mt-1 w-full" href="/surveys/{row.surveyId}/record">Record</a>
+        {:else if row.today}
+          <a class="action w-full" href="/surveys/{row.surveyId}/jobs">Job list · {row.openJobs} open</a>
+          <p class="mt-1 text-sm font-medium">{row.today}</p>
         {:else if row.next}
           <a class="action w-full" href="/surveys/{row.surveyId}/{row.next.station}"
             >{row.next.title} · {row.next.minutes} min</a
@@ -115,7 +118,7 @@
         {:else}
           <a class="action w-full" href="/surveys/{row.surveyId}/ready">Ready for service?</a>
         {/if}
-        {#if row.next && row.openJobs}<p class="text-sm">
+        {#if row.next && row.openJobs && !row.today}<p class="text-sm">
             <a class="plain-link tap" href="/surveys/{row.surveyId}/jobs"
               >{row.openJobs} open {row.openJobs === 1 ? 'job' : 'jobs'}</a
             >

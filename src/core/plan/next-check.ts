@@ -12,7 +12,8 @@ export interface NextCheck {
 }
 
 /**
- * The next check in working order: what a hold waits for first, then what was not looked at, then what could not be told.
+ * The next check in working order: what keeps it from being turned over first, then what was not looked at, then what
+ * could not be told, and only then what a hold against starting waits for: cheap decisive checks come before that work.
  * Rule-based; ranking by gain per minute comes with the suspects.
  */
 export function nextCheck(
@@ -29,10 +30,15 @@ export function nextCheck(
   });
   const raised = holds.filter((h) => !h.override && !h.standing);
   if (raised.some((h) => h.needs.some((n) => n.never))) return undefined;
-  for (const hold of raised) {
-    const need = hold.needs.find((n) => !n.done && n.station);
-    if (need?.station) return at(need.station, `${hold.title}: ${need.text}.`);
-  }
+  const fromHolds = (list: readonly Hold[]): NextCheck | undefined => {
+    for (const hold of list) {
+      const need = hold.needs.find((n) => !n.done && n.station);
+      if (need?.station) return at(need.station, `${hold.title}: ${need.text}.`);
+    }
+    return undefined;
+  };
+  const cranking = fromHolds(raised.filter((h) => h.blocks.includes('crank')));
+  if (cranking) return cranking;
   const blocked = (s: StationId): boolean =>
     ((s === 'compression' || s === 'spark') && against(holds, 'crank').length > 0) ||
     (s === 'run' && against(holds, 'start').length > 0);
@@ -40,7 +46,5 @@ export function nextCheck(
   if (unseen) return at(unseen, 'Not looked at yet, and it comes first in working order.');
   const unclear = order.find((s) => states[s] === 'cannot-tell' && !blocked(s));
   if (unclear) return at(unclear, 'The readings so far cannot tell; one more decides.');
-  const standing = holds.find((h) => !h.override && h.needs.some((n) => !n.done && n.station));
-  const need = standing?.needs.find((n) => !n.done && n.station);
-  return need?.station && standing ? at(need.station, `${standing.title}: ${need.text}.`) : undefined;
+  return fromHolds([...raised, ...holds.filter((h) => !h.override && h.standing)]);
 }

@@ -25,6 +25,8 @@ export interface YardRow {
   readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence'> & { readonly until: string };
   readonly next?: Judgement['next'];
   readonly openJobs: number;
+  /** A job that cannot wait until tomorrow. */
+  readonly today?: string;
   readonly gravest?: string;
   readonly releasedAt: string | null;
   readonly pressing: number;
@@ -55,6 +57,8 @@ function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: Sy
   const clock = drownedClock(j.context);
   const holds = j.holds.filter((h) => !h.standing);
   const faults = j.findings.filter((f) => f.condition === 'fault' || f.condition === 'held');
+  const open = planOf(j.context, j.findings).filter((s) => s.state === 'open');
+  const today = open.find((s) => s.id === 'frost');
   const worst = faults.find((f) => f.id === 'gear.frost') ?? faults[0];
   return {
     surveyId,
@@ -72,7 +76,8 @@ function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: Sy
       ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
       : {}),
     ...(j.next ? { next: j.next } : {}),
-    openJobs: planOf(j.context, j.findings).filter((s) => s.state === 'open').length,
+    openJobs: open.length,
+    ...(today ? { today: today.title } : {}),
     ...(worst ? { gravest: worst.sentence } : {}),
     releasedAt,
     pressing: pressing(

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { hazardFooter, hazards, type HazardId } from '$core/hazards/hazards.ts';
-  import { TriangleAlert } from '@lucide/svelte';
+  import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
   let { ids, footer = true }: { ids: readonly HazardId[]; footer?: boolean } = $props();
 </script>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { WithoutAdapter } from '$core/physics/adapter.ts';
   import type { Comparison } from '$core/stations/compression/compare.ts';
   import { fromSI, say, show, shownUnit, toSI, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
@@ -6,15 +7,23 @@
   /** Cylinders side by side with what each reading can tell, the best one's limit drawn across. */
   let {
     comparison,
+    without,
     cylinders,
     units
-  }: { comparison: Comparison | undefined; cylinders: readonly number[]; units: System } = $props();
+  }: {
+    comparison: Comparison | undefined;
+    cylinders: readonly number[];
+    units: System;
+    without?: WithoutAdapter | undefined;
+  } = $props();
   /** Drawn to the width there is, so that its lettering stays readable on a phone. */
   let measured = $state(0);
   const W = $derived(measured > 120 ? measured - 16 : 560);
   const H = 176;
   const base = H - 26;
-  const top = $derived(Math.max(6.9e5, ...(comparison?.rows.map((r) => r.mean + 3 * r.u) ?? [])) * 1.08);
+  const top = $derived(
+    Math.max(6.9e5, ...(comparison?.rows.map((r) => r.mean + 3 * r.u) ?? []), without?.high ?? 0) * 1.08
+  );
   const y = $derived(scaleLinear([0, top], [base, 12]));
   const unit = $derived(shownUnit('pressure', units));
   /** Round figures in the unit that is shown, with where they stand. */
@@ -30,7 +39,7 @@
   const resolution = $derived(comparison?.instrument.resolution ?? 6894.757);
   const words = $derived(
     comparison
-      ? `${comparison.rows.map((r) => `cylinder ${r.cylinder} ${say(r.mean, 'pressure', units, resolution)}, give or take ${say(2 * r.u, 'pressure', units, resolution)}`).join('; ')}${limit ? `; limit ${say(limit, 'pressure', units, resolution)}` : ''}`
+      ? `${comparison.rows.map((r) => `cylinder ${r.cylinder} ${say(r.mean, 'pressure', units, resolution)}, give or take ${say(2 * r.u, 'pressure', units, resolution)}`).join('; ')}${limit ? `; limit ${say(limit, 'pressure', units, resolution)}` : ''}${without ? `; without the adapter about ${say(without.best, 'pressure', units, resolution)}` : ''}`
       : 'no readings yet'
   );
 </script>
@@ -102,6 +111,20 @@
         font-family="var(--font-label)">{pitch < 60 ? c : `cyl ${c}`}</text
       >
     {/each}
+    {#if without && comparison?.rows.length === 1}
+      {@const x = 50 + pitch * (cylinders.indexOf(comparison.rows[0]?.cylinder ?? 1) + 0.5) + width * 0.5 + 24}
+      <g stroke="var(--color-base-content)" fill="none" stroke-width="1.6">
+        <rect {x} y={y(without.best)} {width} height={base - y(without.best)} stroke-dasharray="5 4" />
+        <path
+          d="M{x + width / 2} {y(without.high)}V{y(without.low)}M{x + width / 2 - 7} {y(without.high)}h14M{x +
+            width / 2 -
+            7} {y(without.low)}h14"
+        />
+      </g>
+      <text x={x + width + 8} y={y(without.best) + 5} font-size="15" fill="var(--color-base-content)"
+        >{show(without.best, 'pressure', units, resolution).number} without the adapter</text
+      >
+    {/if}
     {#if limit}
       <path d="M46 {y(limit)}H{W - 6}" stroke="var(--color-warning)" stroke-width="2" stroke-dasharray="8 5" />
     {/if}

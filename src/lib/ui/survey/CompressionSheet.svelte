@@ -1,5 +1,6 @@
 <script lang="ts">
   import { allItems } from '$core/stations/items.ts';
+  import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare } from '$core/stations/compression/compare.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
@@ -23,6 +24,8 @@
   const cylinders = $derived(Array.from({ length: count }, (_, k) => k + 1));
   const stop = $derived(refusal(session.judgement.holds, 'compression.pressure') ?? '');
   const comparison = $derived(compare(session.judgement.context));
+  /** What the adapter alone takes away, where its volume counts and the engine's is known. */
+  const without = $derived(comparison ? absolute(session.judgement.context, comparison).adapter : undefined);
   let drafts = $state<Record<number, string>>({});
   let complaints = $state<Record<number, string>>({});
   let fixing = $state<{ id: string; text: string }>();
@@ -91,7 +94,7 @@
   const focus = (node: HTMLInputElement): void => node.focus();
 </script>
 
-<CompressionBars {comparison} {cylinders} units={session.units} />
+<CompressionBars {comparison} {without} {cylinders} units={session.units} />
 {@render settings()}
 <ol class="mt-2">
   {#each cylinders as c (c)}

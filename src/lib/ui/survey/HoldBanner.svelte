@@ -24,8 +24,11 @@
           >
           {#if hold.override}<span class="text-sm">overridden: {hold.override.reason}</span>
           {:else}<span class="text-sm"
-              >{hold.needs.filter((n) => n.done).length} of {hold.needs.length} met ·
-              <span class="plain-link">what lifts it</span></span
+              ><span class="font-semibold">Lifts when:</span>
+              {hold.needs
+                .filter((n) => !n.done)
+                .map((n) => n.text)
+                .join('; ')}. <span class="plain-link whitespace-nowrap">more</span></span
             >{/if}
         </summary>
         <div class="flex flex-wrap items-end justify-between gap-3 pb-2">

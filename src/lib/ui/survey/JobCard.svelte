@@ -4,7 +4,8 @@
   import HazardLines from '../marks/HazardLines.svelte';
   import Shape from '../marks/Shape.svelte';
   import { format, parseISO } from 'date-fns';
-  import { untrack } from 'svelte';
+  import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
+  import { onMount, untrack } from 'svelte';
 
   /** One step: why, how, with what, and the check that proves it. */
   interface Props {
@@ -16,6 +17,14 @@
   }
   let { step, number, base, titles, onmark }: Props = $props();
   let note = $state(untrack(() => step.note ?? ''));
+  const draft = $derived(`${base}:job:${step.id}`);
+  onMount(() => {
+    note = readDraft(draft) ?? note;
+  });
+  function mark(state: 'done' | 'not-needed'): void {
+    clearDraft(draft);
+    onmark(state, note.trim() || undefined);
+  }
   const shape = { open: 'not-looked-at', done: 'cannot-tell', proved: 'sound', 'not-needed': 'not-looked-at' } as const;
   const words = {
     open: 'open',
@@ -50,25 +59,24 @@
       First: {step.after.map((a) => titles[a] ?? a).join('; ')}.
     </p>{/if}
   <details open={number === 1}>
-    <summary class="plain-link tap cursor-pointer text-sm">How, with what, and what can hurt</summary>
+    <summary class="plain-link tap cursor-pointer text-sm">How, and with what</summary>
     <p class="text-[0.95rem]">{step.how}</p>
     {#if kit}<p class="mt-1 text-sm"><span class="label-caps">Take</span> {kit}</p>{/if}
-    <div class="mt-2"><HazardLines ids={step.hazards} footer={step.hazards.length > 0} /></div>
   </details>
+  {#if step.state === 'open'}<HazardLines ids={step.hazards} footer={number === 1} />{/if}
   <div class="mt-2 flex flex-wrap items-end gap-2">
     {#if step.state === 'open'}
       <label class="min-w-48 flex-1"
         ><span class="label-caps">Note</span><input
           class="field"
-          bind:value={note}
+          value={note}
+          oninput={(e) => writeDraft(draft, (note = e.currentTarget.value))}
           maxlength="20000"
           placeholder="what was found, what was fitted"
         /></label
       >
-      <button type="button" class="action" onclick={() => onmark('done', note.trim() || undefined)}>Done</button>
-      <button type="button" class="action quiet" onclick={() => onmark('not-needed', note.trim() || undefined)}
-        >Not needed</button
-      >
+      <button type="button" class="action" onclick={() => mark('done')}>Done</button>
+      <button type="button" class="action quiet" onclick={() => mark('not-needed')}>Not needed</button>
     {:else}
       {#if step.note}<p class="flex-1">“{step.note}”</p>{/if}
       {#if step.markedAt}<p class="text-sm">

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { NextCheck } from '$core/plan/next-check.ts';
-  import { ArrowRight } from '@lucide/svelte';
+  import ArrowRight from '@lucide/svelte/icons/arrow-right';
 
   let { next, base, current }: { next: NextCheck | undefined; base: string; current: string } = $props();
 </script>

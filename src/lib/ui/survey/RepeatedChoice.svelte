@@ -4,7 +4,7 @@
   import type { Item } from '$core/survey/items.ts';
   import type { Conditions } from '$core/survey/reading.ts';
   import { format, parseISO } from 'date-fns';
-  import { X } from '@lucide/svelte';
+  import X from '@lucide/svelte/icons/x';
   import { useSession } from './session.svelte.ts';
 
   /** A choice that is recorded anew with each tap: turns, dips, sparks. */

@@ -6,7 +6,7 @@
   import KeysDialog from '$lib/ui/survey/KeysDialog.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
-  import { Undo2 } from '@lucide/svelte';
+  import Undo2 from '@lucide/svelte/icons/undo-2';
   import { onMount } from 'svelte';
 
   let { data, children } = $props();

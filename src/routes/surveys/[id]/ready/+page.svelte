@@ -2,10 +2,12 @@
   import { planOf } from '$core/plan/plan.ts';
   import { gatesOf, ready } from '$core/release/gates.ts';
   import { beforeAfter } from '$core/release/before-after.ts';
+  import { clearDraft, readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
   import Shape from '$lib/ui/marks/Shape.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import { useSession } from '$lib/ui/survey/session.svelte.ts';
   import { format, parseISO } from 'date-fns';
+  import { onMount } from 'svelte';
 
   let { data, form } = $props();
   const session = $derived(useSession());
@@ -18,12 +20,25 @@
   let reasons = $state<Record<string, string>>({});
   let complaints = $state<Record<string, string>>({});
 
+  const draftOf = (gate: string): string => `${session.surveyId}:reason:${gate}`;
+  onMount(() => {
+    for (const g of gates) {
+      const kept = readDraft(draftOf(g.id));
+      if (kept) reasons[g.id] = kept;
+    }
+  });
+  function typing(gate: string, text: string): void {
+    reasons[gate] = text;
+    writeDraft(draftOf(gate), text);
+  }
+
   function give(gate: string): void {
     const text = (reasons[gate] ?? '').trim();
     if (text.length < 3) return void (complaints[gate] = 'Say why in a few words; it stands in the record.');
     complaints[gate] = '';
     session.reason(gate, text);
     reasons[gate] = '';
+    clearDraft(draftOf(gate));
   }
 </script>
 
@@ -65,7 +80,7 @@
                   ><span class="label-caps">May stay open, because</span><input
                     class="field"
                     value={reasons[g.id] ?? ''}
-                    oninput={(e) => (reasons[g.id] = e.currentTarget.value)}
+                    oninput={(e) => typing(g.id, e.currentTarget.value)}
                     maxlength="2000"
                     aria-invalid={complaints[g.id] ? 'true' : undefined}
                   /></label

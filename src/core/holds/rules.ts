@@ -163,7 +163,8 @@ export const holdRules: readonly HoldRule[] = [
         station: 'oil'
       }
     ],
-    standing: (c) => dips(c).last.length === 0 && c.record.value('oil.look') !== 'milky'
+    standing: (c) =>
+      dips(c).last.length === 0 && (c.record.value('oil.look') !== 'milky' || c.record.value('oil.sump') === 'drained')
   },
   {
     id: 'gear-chips',

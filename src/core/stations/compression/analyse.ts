@@ -25,7 +25,8 @@ export function analyse(c: Context): Finding[] {
   ];
   artefacts(c, found, out, inputs);
   between(c, found, out, inputs, sayP);
-  against(c, found, out, inputs, sayP);
+  // With the throttle shut the cylinders could not breathe: nothing absolute can be said.
+  if (found.conditions.throttle !== 'shut') against(c, found, out, inputs, sayP);
   if (found.missing.length)
     out.add(
       'missing',

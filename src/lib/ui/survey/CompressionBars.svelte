@@ -112,7 +112,7 @@
       >
     {/each}
     {#if without && comparison?.rows.length === 1}
-      {@const x = 50 + pitch * (cylinders.indexOf(comparison.rows[0]?.cylinder ?? 1) + 0.5) + width * 0.5 + 24}
+      {@const x = 50 + pitch * (cylinders.indexOf(comparison.rows[0]?.cylinder ?? 1) + 0.5) + width * 0.5 + 30}
       <g stroke="var(--color-base-content)" fill="none" stroke-width="1.6">
         <rect {x} y={y(without.best)} {width} height={base - y(without.best)} stroke-dasharray="5 4" />
         <path
@@ -121,9 +121,12 @@
             7} {y(without.low)}h14"
         />
       </g>
-      <text x={x + width + 8} y={y(without.best) + 5} font-size="15" fill="var(--color-base-content)"
-        >{show(without.best, 'pressure', units, resolution).number} without the adapter</text
-      >
+      <g font-family="var(--font-label)" fill="var(--color-base-content)" text-anchor="middle">
+        <text x={x + width / 2} y={base - 8} font-size="17" font-weight="600"
+          >{show(without.best, 'pressure', units, resolution).number}</text
+        >
+        <text x={x + width / 2} y={H - 7} font-size="15">no adapter</text>
+      </g>
     {/if}
     {#if limit}
       <path d="M46 {y(limit)}H{W - 6}" stroke="var(--color-warning)" stroke-width="2" stroke-dasharray="8 5" />

@@ -175,12 +175,19 @@ export class Session {
     this.remember(allItems[old.what].label, () => this.takeBack(body, old));
   }
 
+  /** What stands at the end of the corrections of a reading: an undo may come after other undos. */
+  private headOf(id: string): string {
+    const next = this.survey.readings.find((r) => r.supersedes === id);
+    return next ? this.headOf(next.id) : id;
+  }
+
   private takeBack(reading: Reading, old: Reading | undefined): void {
     const { withdrawn: _w, ...plain } = reading;
+    const supersedes = this.headOf(reading.id);
     const body: Reading =
       old && !old.withdrawn
-        ? { ...old, ...this.stamp(), supersedes: reading.id }
-        : { ...plain, ...this.stamp(), supersedes: reading.id, withdrawn: true };
+        ? { ...old, ...this.stamp(), supersedes }
+        : { ...plain, ...this.stamp(), supersedes, withdrawn: true };
     this.add({ type: 'reading', body });
   }
 

@@ -48,13 +48,7 @@
       <input type="hidden" name="back" value={here + page.url.search} />
       <label class="flex items-center gap-1.5 text-sm"
         ><span class="hidden sm:inline">Who</span><span class="sr-only sm:hidden">Who is working</span>
-        <input
-          class="field w-20 sm:w-24"
-          name="who"
-          value={data.prefs.who}
-          placeholder="your name"
-          maxlength="80"
-        /></label
+        <input class="field w-20 sm:w-24" name="who" value={data.prefs.who} placeholder="name" maxlength="80" /></label
       >
       <button
         class="tap px-2 font-semibold"

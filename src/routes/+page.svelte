@@ -65,7 +65,7 @@
       <a
         href="/engines/{row.engineId}"
         aria-label="{row.tag}: engine and history"
-        class="row-span-2 block self-center md:row-span-1"
+        class="row-span-3 block self-start md:row-span-1 md:self-center"
         ><EngineDrawing profile={row.profile} bold class="h-[124px] w-[84px]" /></a
       >
       <div class="min-w-0">

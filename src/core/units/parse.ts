@@ -90,7 +90,9 @@ export function parseQuantity(typed: string, name: DimensionName, system: System
     return fail(
       other && other !== dimension.name
         ? `"${rest}" is a unit of ${other}; a ${dimension.name} is asked for here${accepted ? ` (${accepted})` : ''}.`
-        : `"${rest}" is not a unit known here${accepted ? `; use ${accepted}` : ''}.`,
+        : accepted
+          ? `"${rest}" is not a unit known here; use ${accepted}.`
+          : `"${rest}" is more than a number. Type the number alone, ${example}.`,
       at
     );
   }

@@ -62,6 +62,7 @@ describe('what people type', () => {
     ['-12 psi', 'pressure', /under zero/, 0],
     ['1,000 psi', 'pressure', /two ways. Write 1000 or 1.000/, 1],
     ['3/0 oz', 'volume', /zero underneath/, 2],
+    ['2 and a bit', 'count', /more than a number. Type the number alone, for example "2"/, 2],
     ['9.5.5', 'pressure', /something after the number/, 3],
     ['12 13 psi', 'pressure', /something after the number/, 3]
   ] as const)('%j is refused with a sentence', (typed, name, message, at) => {

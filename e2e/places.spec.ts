@@ -112,3 +112,16 @@ test('removing a finding changes what is asked next', async ({ page }) => {
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('region', { name: 'Holds' })).toHaveCount(0);
 });
+
+test('a name is saved with Enter and signs what is recorded; units and theme stay as they were', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('Who').fill('Bo');
+  await page.getByLabel('Who').press('Enter');
+  await expect(page.getByLabel('Who')).toHaveValue('Bo');
+  await expect(page.getByRole('button', { name: /Units: US/ })).toBeVisible();
+  const base = await takeIn(page, 'Named');
+  await page.getByRole('group', { name: 'Where it will run' }).getByText('outdoors').click();
+  await saved(page);
+  const file = (await (await page.request.get(`${base}/file.json`)).json()) as { readings: { by?: string }[] };
+  expect(file.readings[0]?.by).toBe('Bo');
+});

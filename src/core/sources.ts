@@ -35,6 +35,12 @@ export const constants: readonly Source[] = [
     source: 'Polytropic law; exponent from memory'
   },
   {
+    name: 'Oil in the bore',
+    value: 'r′ = (V − v)/(V_c − v), p ∝ r′^1.3',
+    provenance: 'P',
+    source: 'Polytropic law; exponent, and a ratio known to ±1 only, from memory'
+  },
+  {
     name: 'Usual compression ratio',
     value: '6.5 two-stroke (trapped), 9 four-stroke',
     provenance: 'M',

@@ -46,6 +46,8 @@
     </nav>
     <form method="POST" action="/preferences" class="flex items-center gap-2">
       <input type="hidden" name="back" value={here + page.url.search} />
+      <!-- First, so that Enter in the name field saves the name and changes nothing else. -->
+      <button class="sr-only focus:not-sr-only">Save name</button>
       <label class="flex items-center gap-1.5 text-sm"
         ><span class="hidden sm:inline">Who</span><span class="sr-only sm:hidden">Who is working</span>
         <input class="field w-20 sm:w-24" name="who" value={data.prefs.who} placeholder="name" maxlength="80" /></label

@@ -4,6 +4,7 @@ import { crankingPressure, withoutAdapter } from './adapter.ts';
 import { atSeaLevel, pressureAtAltitude } from './atmosphere.ts';
 import { FREEZING_EXPANSION, freezingPoint, roomForIce } from './ice.ts';
 import { correctTank, oilFor, pourWithCup, ratioMade } from './premix.ts';
+import { withOil, withOilInterval } from './wet-dose.ts';
 import { pooledDeviation, probabilityAlike, spreadCdf, spreadOf } from './spread.ts';
 
 const psi = 6894.757;
@@ -70,6 +71,19 @@ describe('adapter volume', () => {
   });
   it('refuses a ratio of one', () => {
     expect(() => crankingPressure({ volume: 1e-4, ratio: 1 })).toThrow(RangeError);
+  });
+});
+
+describe('oil in the bore', () => {
+  it('a dose of 5 mL alone lifts 152.8 to 180.8 psi at 250 mL, and to about 224 at 120 mL', () => {
+    const dry = crankingPressure({ volume: 250e-6, ratio: 6.5 });
+    expect(withOil(dry, { volume: 250e-6, ratio: 6.5 }, 5e-6) / psi).toBeCloseTo(180.8, 1);
+    expect(Math.abs(withOil(dry, { volume: 120e-6, ratio: 6.5 }, 5e-6) / psi - 224)).toBeLessThan(0.6);
+  });
+  it('no dose lifts nothing, and a dose that fills the chamber is refused', () => {
+    expect(withOil(8e5, { volume: 250e-6, ratio: 6.5 }, 0)).toBeCloseTo(8e5, 6);
+    expect(() => withOil(8e5, { volume: 60e-6, ratio: 6.5 }, 10e-6)).toThrow(/larger than the chamber/);
+    expect(withOilInterval(8e5, { volume: 60e-6, ratio: 6.5 }, 9e-6)).toBeUndefined();
   });
 });
 

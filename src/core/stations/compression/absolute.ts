@@ -1,6 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../judgement.ts';
-import { withoutAdapter, type WithoutAdapter } from '../../physics/adapter.ts';
+import { withoutAdapter, type Cylinder, type WithoutAdapter } from '../../physics/adapter.ts';
 import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import type { Comparison } from './compare.ts';
 
@@ -25,6 +25,17 @@ export interface Absolute {
   readonly strokes?: 'two' | 'four';
 }
 
+/** One cylinder's trapped volume and ratio, where the profile gives the displacement; the ratio may be the usual one. */
+export function cylinderOf(c: Context): Cylinder | undefined {
+  const { displacement, ratio, strokes } = c.survey.engine.profile;
+  const swept = known(displacement);
+  const count = cylindersOf(c).length;
+  const r = known(ratio) ?? (strokes === 'two' || strokes === 'four' ? usualRatio[strokes] : undefined);
+  return swept !== undefined && count > 0 && r !== undefined
+    ? { volume: (swept / count) * (r / (r - 1)), ratio: r }
+    : undefined;
+}
+
 /** Readings against sea level and against what the adapter alone explains. */
 export function absolute(c: Context, comparison: Comparison): Absolute {
   const altitude = known(c.record.value('safe.altitude'));
@@ -35,16 +46,8 @@ export function absolute(c: Context, comparison: Comparison): Absolute {
   const strokes = profile.strokes === 'two' || profile.strokes === 'four' ? profile.strokes : undefined;
   const lowest = Math.min(...means);
   const dead = instrument.valve === 'plug end' ? 0 : (instrument.adapterVolume ?? 0);
-  const displacement = known(profile.displacement);
-  const count = cylindersOf(c).length;
-  const ratio = known(profile.ratio) ?? (strokes ? usualRatio[strokes] : undefined);
-  const adapter =
-    dead > 0 && displacement !== undefined && count > 0 && ratio !== undefined
-      ? {
-          dead,
-          ...withoutAdapter(lowest, { volume: (displacement / count) * (ratio / (ratio - 1)), ratio }, dead, ambient)
-        }
-      : undefined;
+  const cylinder = dead > 0 ? cylinderOf(c) : undefined;
+  const adapter = cylinder ? { dead, ...withoutAdapter(lowest, cylinder, dead, ambient) } : undefined;
   return {
     ambient,
     altitudeKnown: altitude !== undefined,

@@ -6,6 +6,7 @@ import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
 import { absolute, kindRange } from './absolute.ts';
 import { compare, type Comparison } from './compare.ts';
+import { wetTest } from './wet.ts';
 
 /** Under this with the plugs out the starter turns too slowly to trust the needle (C). */
 const WEAK_VOLTS = 10.5;
@@ -25,6 +26,7 @@ export function analyse(c: Context): Finding[] {
   ];
   artefacts(c, found, out, inputs);
   between(c, found, out, inputs, sayP);
+  wetTest(c, found, out, sayP);
   // With the throttle shut the cylinders could not breathe: nothing absolute can be said.
   if (found.conditions.throttle !== 'shut') against(c, found, out, inputs, sayP);
   if (found.missing.length)

@@ -29,6 +29,8 @@ export interface Comparison {
   readonly missing: readonly number[];
   /** Readings left out because they were taken under other conditions, with the difference in words. */
   readonly unlike: readonly { readonly cylinder: number; readonly why: string }[];
+  /** Wet readings of cylinders that were also read dry, otherwise under the same conditions. */
+  readonly wet: readonly (Estimate & { readonly cylinder: number; readonly dose?: number })[];
   readonly conditions: Conditions;
   readonly instrument: Instrument;
   readonly limit: Judged;
@@ -40,10 +42,10 @@ export interface Comparison {
 }
 
 /** What must be the same before two readings are compared. */
-const keyOf = (r: Pressure): string =>
+const keyOf = (r: Pressure, bores: string = r.conditions?.bores ?? 'unknown'): string =>
   [
     r.conditions?.throttle ?? 'unknown',
-    r.conditions?.bores ?? 'unknown',
+    bores,
     r.conditions?.engine ?? 'unknown',
     r.instrument?.name ?? '',
     r.instrument?.adapterVolume ?? 'unknown'
@@ -107,10 +109,27 @@ function compareOnce(c: Context): Comparison | undefined {
   }));
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
   const first = chosen[0]!;
+  const isWet = (r: Pressure): boolean =>
+    r.conditions?.bores === 'oiled' &&
+    first.conditions?.bores !== 'oiled' &&
+    ids.includes(r.cylinder!) &&
+    keyOf(r, '') === keyOf(first, '');
+  const wets = others.filter(isWet);
+  const wet = [...new Set(wets.map((r) => r.cylinder!))].map((cylinder) => {
+    const mine = wets.filter((r) => r.cylinder === cylinder);
+    const dose = mine.at(-1)?.conditions?.dose;
+    return {
+      cylinder,
+      mean: mine.reduce((sum, r) => sum + r.value, 0) / mine.length,
+      u: one / Math.sqrt(mine.length),
+      ...(dose === undefined ? {} : { dose })
+    };
+  });
   return {
     rows,
     missing: cylindersOf(c).filter((k) => !ids.includes(k)),
-    unlike: others.map((r) => ({ cylinder: r.cylinder!, why: difference(r, first) })),
+    wet,
+    unlike: others.filter((r) => !isWet(r)).map((r) => ({ cylinder: r.cylinder!, why: difference(r, first) })),
     conditions: first.conditions ?? {},
     instrument,
     limit,

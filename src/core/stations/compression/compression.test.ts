@@ -142,6 +142,46 @@ describe('like with like', () => {
   });
 });
 
+describe('the wet test', () => {
+  const pair = { strokes: 'two', cylinders: 2, displacement: 500e-6, ratio: 6.5 } as const;
+  const wet = (psiWet: number, dose?: number) =>
+    new Bench(pair)
+      .psi([
+        [1, 120],
+        [2, 80],
+        [2, 80],
+        [1, 120]
+      ])
+      .psi(
+        [
+          [2, psiWet],
+          [2, psiWet]
+        ],
+        { conditions: { throttle: 'open', bores: 'oiled', ...(dose === undefined ? {} : { dose }) } }
+      );
+  it('is not called a reading under other conditions', () => {
+    expect(
+      wet(100, 2.5e-6)
+        .ids()
+        .filter((i) => i.includes('unlike'))
+    ).toEqual([]);
+  });
+  it('a rise far beyond the oil’s own volume is rings or bore', () => {
+    expect(wet(118, 2.5e-6).said('compression.wet')).toMatch(/more than the oil’s own volume explains: rings or bore/);
+  });
+  it('a rise that the oil’s own volume explains is valve, gasket or crown', () => {
+    expect(wet(86, 2.5e-6).said('compression.wet')).toMatch(/valve, gasket or crown/);
+  });
+  it('without the dose it cannot tell; lower than dry is the test, not the engine', () => {
+    expect(wet(101).ids()).toContain('compression.wet.2:cannot-tell');
+    expect(wet(101).said('compression.wet')).toMatch(/without the dose/);
+    expect(wet(60, 2.5e-6).said('compression.wet')).toMatch(/lower than dry, which oil does not do/);
+  });
+  it('a dose that fills the chamber is said', () => {
+    expect(wet(150, 45e-6).said('compression.wet')).toMatch(/nearly fill the chamber/);
+  });
+});
+
 describe('the order of testing', () => {
   const tests = [1, 2, 3].map((cylinder, k) => ({ cylinder, pressure: 120 - 14 * k, volts: 12.4 - 0.8 * k }));
   it('a tiring battery confounds the late cylinders', () => {

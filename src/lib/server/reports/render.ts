@@ -23,6 +23,7 @@ function prepare(): void {
   });
   // Nothing is fetched: the fonts are local and a record holds no addresses.
   pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((file: string) => file.includes('@fontsource'));
   ready = true;
 }
 

@@ -97,15 +97,25 @@ export function parseQuickLine(line: string, cylinders: number | undefined, unit
     const checked = allItems['compression.pressure'].schema.safeParse(parsed.si);
     if (!checked.success)
       return fail(`${typed} cannot be true: ${checked.error.issues[0]?.message ?? 'out of range'}.`, value.at, entries);
+    k += joined ? 3 : 2;
+    const oil = wet && /^[\d.,]+(ml|cc|oz)$/i.test(list[k]?.text ?? '') ? list[k] : undefined;
+    const dose = oil && parseQuantity(oil.text, 'volume', units);
+    if (oil && (!dose?.ok || dose.si > 1e-4))
+      return fail(
+        dose?.ok ? `${oil.text} is no dose for a bore: about 1 mL per 100 mL swept, at most 5.` : (dose?.message ?? ''),
+        oil.at,
+        entries
+      );
+    if (oil) k += 1;
+    const said = dose?.ok ? `, ${say(dose.si, 'volume', units, 1e-7)} of oil` : '';
     entries.push({
       what: 'compression.pressure',
       cylinder,
       value: parsed.si,
       typed,
-      ...(wet ? { conditions: { bores: 'oiled' as const } } : {}),
-      says: `cylinder ${cylinder}: ${say(parsed.si, 'pressure', units, 6894.757)}${wet ? ', wet' : ''}`
+      ...(wet ? { conditions: { bores: 'oiled' as const, ...(dose?.ok ? { dose: dose.si } : {}) } } : {}),
+      says: `cylinder ${cylinder}: ${say(parsed.si, 'pressure', units, 6894.757)}${wet ? `, wet${said}` : ''}`
     });
-    k += joined ? 3 : 2;
   }
   return entries.length ? { ok: true, entries } : fail('Now cylinder and reading, for example “1 98”.', line.length);
 }

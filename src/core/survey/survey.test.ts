@@ -29,6 +29,18 @@ describe('the quick line', () => {
       [2, 101, 'oiled']
     ]);
   });
+  it('reads the dose of a wet reading', () => {
+    const result = parse('comp w2 101 5mL 3 99');
+    expect(result.ok && result.entries.map((e) => [e.cylinder, e.conditions?.dose])).toEqual([
+      [2, 5e-6],
+      [3, undefined]
+    ]);
+    expect(parse('comp w2 101 900mL')).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/no dose for a bore/),
+      at: 12
+    });
+  });
   it('reads units, joined or apart, and decimal commas', () => {
     const result = parse('comp 1 6,5 bar 2 95psi');
     expect(result.ok && result.entries.map((e) => Math.round(e.value as number))).toEqual([

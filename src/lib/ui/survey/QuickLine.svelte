@@ -57,6 +57,7 @@
         class="bg-error px-0.5 font-mono whitespace-pre text-error-content"
         >{line.slice(parsed.at, parsed.at + 1) || ' '}</span
       > <span class="text-error">{parsed.message}</span>
-    {:else}{said || 'A whole check in one line: comp or spark, then cylinder and reading; w for wet.'}{/if}
+    {:else}{said ||
+        'A whole check in one line: comp or spark, then cylinder and reading; w for wet, with its dose: w2 101 5mL.'}{/if}
   </p>
 </form>

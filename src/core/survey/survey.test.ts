@@ -31,8 +31,8 @@ describe('the quick line', () => {
   });
   it('reads the dose of a wet reading', () => {
     const result = parse('comp w2 101 5mL 3 99');
-    expect(result.ok && result.entries.map((e) => [e.cylinder, e.conditions?.dose])).toEqual([
-      [2, 5e-6],
+    expect(result.entries.map((e) => [e.cylinder, e.conditions?.dose && Math.round(e.conditions.dose * 1e9)])).toEqual([
+      [2, 5000],
       [3, undefined]
     ]);
     expect(parse('comp w2 101 900mL')).toMatchObject({

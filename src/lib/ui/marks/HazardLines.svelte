@@ -6,7 +6,7 @@
 </script>
 
 {#if ids.length}
-  <section aria-label="Hazards" class="border-l-4 border-hold py-1 pl-3">
+  <div class="border-l-4 border-hold py-1 pl-3">
     <ul class="space-y-1">
       {#each ids as id (id)}
         <li class="flex gap-2 text-sm leading-snug">
@@ -16,5 +16,5 @@
       {/each}
     </ul>
     {#if footer}<p class="mt-1 text-sm">{hazardFooter}</p>{/if}
-  </section>
+  </div>
 {/if}

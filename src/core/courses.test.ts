@@ -147,6 +147,35 @@ describe('water in the gear oil, to the end', () => {
   });
 });
 
+describe('water that seems gone', () => {
+  const wet = () => new Bench(twin).read('gear.first', 'water').read('gear.look', 'milky');
+  const clean = (b: Bench) =>
+    b
+      .read('gear.refill', 'service', { round: 2 })
+      .read('gear.washers', 'yes', { round: 2 })
+      .read('gear.first', 'oil', { round: 2 })
+      .read('gear.look', 'clear', { round: 2 });
+  it('fresh oil that looks clean does not lift the hold: the way in is not found', () => {
+    const b = clean(wet());
+    expect(b.holds()).toEqual(['gear-water']);
+    expect(b.ids()).toContain('gear.water:cannot-tell');
+    expect(b.read('gear.pressureTest', 'held', { round: 2 }).holds()).toEqual([]);
+  });
+  it('a shop that tries washers first is not sent to a case test, until one leaks', () => {
+    const b = wet();
+    b.survey = { ...b.survey, houseRules: { schools: { gearWater: 'washers' } } };
+    expect(open(b)).toEqual(['gear-refill']);
+    expect(clean(b).holds()).toEqual([]);
+    expect(open(b.read('gear.pressureTest', 'leaked', { round: 3 }))).toContain('case-test');
+    expect(b.holds()).toEqual(['gear-water']);
+  });
+  it('an empty case is held until it is filled for service', () => {
+    const b = new Bench(twin).read('gear.look', 'none');
+    expect(b.holds()).toEqual(['gear-water']);
+    expect(b.read('gear.refill', 'service').holds()).toEqual([]);
+  });
+});
+
 describe('no spark, from the lanyard to the wire', () => {
   const b = new Bench(twin);
   const look = (r: 'none' | 'good', round: number) =>

@@ -3,7 +3,7 @@ import { known } from '../engine/profile.ts';
 import { judgedBy, type Context } from '../judgement.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, fuelCleared } from '../stations/fuel/age.ts';
-import { waterSeen } from '../stations/gear/analyse.ts';
+import { washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/analyse.ts';
 import { pistonDepths, turning } from '../stations/turn/analyse.ts';
 import type { HoldRule, Need } from './hold.ts';
@@ -184,13 +184,8 @@ export const holdRules: readonly HoldRule[] = [
     blocks: ['gear', 'release'],
     raised: (c) => {
       const low = c.record.value('gear.look') === 'none' || c.record.value('gear.first') === 'nothing';
-      if (!waterSeen(c) && !low) return undefined;
-      const done = c.record.value('gear.refill') === 'service' && c.record.value('gear.pressureTest') === 'held';
-      return done
-        ? undefined
-        : waterSeen(c)
-          ? 'There is water in the gear oil.'
-          : 'There is little or no oil in the case.';
+      if (waterEver(c)) return waterCured(c) ? undefined : 'There is, or was, water in the gear oil.';
+      return low && c.record.value('gear.refill') !== 'service' ? 'There is little or no oil in the case.' : undefined;
     },
     needs: (c) => {
       const refill = c.record.value('gear.refill');
@@ -201,8 +196,12 @@ export const holdRules: readonly HoldRule[] = [
           station: 'gear'
         },
         {
-          text: 'resealed and case-tested, then refilled for service',
-          done: refill === 'service' && c.record.value('gear.pressureTest') === 'held',
+          text: !waterEver(c)
+            ? 'refilled for service'
+            : washersFirst(c)
+              ? 'fresh washers, refilled for service, and clean at a later look'
+              : 'resealed and case-tested, then refilled for service',
+          done: waterEver(c) ? waterCured(c) : refill === 'service',
           station: 'gear'
         }
       ];

@@ -39,7 +39,6 @@ export const topics = {
     topic: 'Water in the gear oil',
     choices: {
       test: 'stop until case-tested',
-      stand: 'refill for a stand run out of gear, then case-test',
       washers: 'fresh washers first, then look again'
     },
     standard: 'test',

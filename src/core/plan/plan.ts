@@ -69,7 +69,7 @@ export function planOf(c: Context, found: readonly Finding[]): Step[] {
   };
   const steps = stepRules.flatMap((rule): Step[] => {
     const mark = lastMark(marks, rule.id);
-    const now = raisers(rule, found);
+    const now = rule.unless?.(c) ? [] : raisers(rule, found);
     const also = rule.also?.(c) ?? false;
     const met = rule.met?.(c) ?? false;
     if (!now.length && !also && !mark) return [];

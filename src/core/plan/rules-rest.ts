@@ -1,3 +1,4 @@
+import { washersFirst } from '../stations/gear/water.ts';
 import { fuelCleared } from '../stations/fuel/age.ts';
 import { only, type StepRule } from './step.ts';
 
@@ -29,6 +30,7 @@ export const restSteps: readonly StepRule[] = [
     id: 'case-test',
     title: 'Case test: find where the water gets in',
     raisedBy: ['gear.water', 'gear.test'],
+    unless: washersFirst,
     how: 'Drained. 3 to 5 psi first, then about 10, turning both shafts and moving the shift at each; soapy water; then vacuum. Never above the manual’s figure.',
     tools: ['regulator and gauge', 'adapter for the plug thread', 'soapy water'],
     minutes: 20,

@@ -18,6 +18,8 @@ export interface StepRule {
   readonly raisedBy?: readonly (string | Raiser)[];
   /** Raised by the case itself, whatever has been found. */
   readonly also?: (c: Context) => boolean;
+  /** The house's rule goes another way. */
+  readonly unless?: (c: Context) => boolean;
   /** Already recorded as done by the readings themselves. */
   readonly met?: (c: Context) => boolean;
   readonly how: string;

@@ -5,17 +5,10 @@ import type { Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
 import { frost } from './frost.ts';
+import { washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
 
 /** Share by which drained oil may differ from capacity before it means something (M: what clings, and the jug). */
 const DRAIN_TOLERANCE = 0.1;
-
-/** Whether any look at the gear oil so far shows water. */
-export function waterSeen(c: Context): boolean {
-  const look = c.record.value('gear.look');
-  const first = c.record.value('gear.first');
-  const caught = known(c.record.value('gear.water')) ?? 0;
-  return first === 'water' || first === 'milky' || look === 'milky' || look === 'creamy' || caught > 0;
-}
 
 /** The gear case from its oil: water, amount, metal. */
 export function analyse(c: Context): Finding[] {
@@ -77,17 +70,30 @@ export function analyse(c: Context): Finding[] {
 }
 
 function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): void {
-  if (!waterSeen(c)) return;
+  if (!waterEver(c) || waterCured(c)) return;
+  if (!waterSeen(c)) {
+    out.add(
+      'water',
+      'cannot-tell',
+      `The oil looks clean now, but there was water in it and the way in is not found. ${washersFirst(c) ? 'Fresh washers, refill for service, and look again after use.' : 'Case-test it before it goes back.'}`,
+      {
+        ...practice(
+          ['an earlier look showed water', ...said],
+          'fresh oil is clear for a while, whatever let the water in.'
+        ),
+        school: schoolSaid(c.rules, 'gearWater')
+      }
+    );
+    return;
+  }
   const caught = known(c.record.value('gear.water'));
   const capacity = known(c.survey.engine.profile.gearCapacity);
   const share = caught !== undefined && capacity ? `, ${Math.round((100 * caught) / capacity)} % of its capacity` : '';
   const amountSaid = caught ? `: ${say(caught, 'volume', c.units)} caught${share}` : '';
-  const cured = c.record.value('gear.refill') === 'service' && c.record.value('gear.pressureTest') === 'held';
-  if (cured) return;
   out.add(
     'water',
     'fault',
-    `Water in the gear oil${amountSaid}. Find the way in: propeller shaft, drive shaft, shift shaft, plug washers, carrier O-ring, a crack.`,
+    `Water in the gear oil${amountSaid}. ${washersFirst(c) ? 'Fresh plug washers first, by your house rule; then look again.' : 'Find the way in: propeller shaft, drive shaft, shift shaft, plug washers, carrier O-ring, a crack.'}`,
     {
       ...practice(
         [...said, ...(caught ? [`free water: ${say(caught, 'volume', c.units)}`] : [])],

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Item } from '../survey/items.ts';
 import type { Engine } from '../survey/survey-file.ts';
-import { limits, manualValueSchema, type LimitId } from './limits.ts';
+import { limits, manualValueSchema } from './limits.ts';
 import { historyItems, identityItems, profileItems } from './profile.ts';
 
 export const factGroups = { identity: identityItems, profile: profileItems, history: historyItems } as const;
@@ -70,6 +70,3 @@ export function factsOf(engine: Engine): { path: string; value: unknown }[] {
       .map(([key, value]) => ({ path: `${group}.${key}`, value: value as unknown }))
   );
 }
-
-export const limitOfPath = (path: string): LimitId | undefined =>
-  path.startsWith('manual.') ? (path.slice(7) as LimitId) : undefined;

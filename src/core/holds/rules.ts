@@ -2,7 +2,7 @@ import { ownLimits } from '../engine/limits.ts';
 import { known } from '../engine/profile.ts';
 import { judgedBy, type Context } from '../judgement.ts';
 import { sources } from '../stations/cooling/source.ts';
-import { fuelAge, fuelCleared } from '../stations/fuel/age.ts';
+import { fuelAge, fuelCleared, watered } from '../stations/fuel/age.ts';
 import { washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/analyse.ts';
 import { pistonDepths, turning } from '../stations/turn/analyse.ts';
@@ -135,8 +135,7 @@ export const holdRules: readonly HoldRule[] = [
     raised: (c) => {
       if (fuelNeeds(c).every((n) => n.done)) return undefined;
       const jar = c.record.value('fuel.jar');
-      const wet = jar === 'layers' || (known(c.record.value('fuel.jarWater')) ?? 0) > 0.005;
-      if (wet) return 'There is water in the fuel.';
+      if (watered(c)) return 'There is water in the fuel.';
       if (jar === 'dark') return 'The fuel has turned to varnish.';
       return c.record.touched('fuel') && fuelAge(c).verdict === 'drain'
         ? 'The fuel is past the age at which it is drained.'

@@ -117,7 +117,3 @@ function inOrder(steps: readonly Step[]): Step[] {
   }
   return out;
 }
-
-/** The first open step that nothing stands before. */
-export const nextStep = (steps: readonly Step[]): Step | undefined =>
-  steps.find((s) => s.state === 'open' && s.after.length === 0);

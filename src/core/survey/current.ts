@@ -1,4 +1,4 @@
-import { allItems, type ItemId, type ReadingValue } from '../stations/items.ts';
+import { type ItemId, type ReadingValue } from '../stations/items.ts';
 import type { Reading } from './reading.ts';
 import type { SurveyFile } from './survey-file.ts';
 
@@ -64,10 +64,3 @@ export class Record {
     return false;
   }
 }
-
-/** Readings that were corrected or taken back, with what replaced them; for the history of a value. */
-export function replacedBy(survey: SurveyFile, id: string): Reading | undefined {
-  return survey.readings.find((r) => r.supersedes === id);
-}
-
-export const itemOf = (what: ItemId) => allItems[what];

@@ -1,4 +1,3 @@
-import { schoolSaid } from '../../house-rules/rules.ts';
 import type { Context } from '../../judgement.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
 import { say } from '../../units/index.ts';
@@ -42,8 +41,7 @@ export function wetTest(
                 uncertainty: `± ${sayP(reach)} from the readings, ratio known to ±1`,
                 formula: 'oil alone: r′ = (V − v)/(V_c − v), p ∝ r′^1.3'
               }
-            : {}),
-          school: schoolSaid(c.rules, 'spread')
+            : {})
         },
         wet.cylinder
       );

@@ -58,3 +58,10 @@ export function fuelCleared(c: Context): { readonly open: string[]; readonly cle
     .map((k) => places[k]);
   return { open, cleared: open.length === 0 };
 }
+
+/** E10 holds about half a percent of water before it separates (P/M: US EPA 1995), share by volume. */
+export const E10_HOLDS = 0.005;
+
+/** Whether the jar shows water: two layers, or more than a blend can hold. */
+export const watered = (c: Context): boolean =>
+  c.record.value('fuel.jar') === 'layers' || (known(c.record.value('fuel.jarWater')) ?? 0) > E10_HOLDS;

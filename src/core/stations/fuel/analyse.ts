@@ -4,10 +4,8 @@ import { judgedBy, type Context } from '../../judgement.ts';
 import type { Because, Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
-import { fuelAge, fuelCleared } from './age.ts';
+import { E10_HOLDS, fuelAge, fuelCleared, watered } from './age.ts';
 
-/** E10 holds about half a percent of water before it separates (P/M: US EPA 1995), share by volume. */
-const E10_HOLDS = 0.005;
 /** Ordinary premix steps from lean to rich; "one step more oil" goes one to the right (C). */
 const STEPS = [100, 50, 40, 32, 25, 20, 16] as const;
 
@@ -121,7 +119,7 @@ function jar(c: Context, out: Out): void {
     provenance: 'M',
     source: 'US EPA 1995, phase separation of ethanol blends; from memory'
   };
-  if (look === 'layers' || (share ?? 0) > E10_HOLDS)
+  if (watered(c))
     out.add(
       'jar',
       'fault',

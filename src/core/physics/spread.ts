@@ -1,4 +1,5 @@
 import { errorFunction } from 'simple-statistics';
+import { rootOf } from './root.ts';
 
 /** A reading reduced to its best value and standard uncertainty, same unit for both. */
 export interface Estimate {
@@ -73,28 +74,11 @@ export function spreadOf(list: readonly Estimate[]): Spread {
   const best = Math.max(...means);
   const value = (best - Math.min(...means)) / best;
   const reach = (6 * Math.max(...list.map((e) => e.u))) / best;
-  /** Regula falsi with the Illinois correction: the distribution is smooth and half a dozen evaluations give three digits. */
+  const [floor, roof] = [Math.max(0, value - reach), Math.min(1, value + reach)];
+  // The distribution is smooth: half a dozen evaluations give three digits.
   const quantile = (p: number): number => {
-    let [a, b] = [Math.max(0, value - reach), Math.min(1, value + reach)];
-    let [fa, fb] = [spreadCdf(list, a) - p, spreadCdf(list, b) - p];
-    if (fa >= 0) return a;
-    if (fb <= 0) return b;
-    let side = 0;
-    for (let k = 0; k < 40; k++) {
-      const c = (a * fb - b * fa) / (fb - fa);
-      const fc = spreadCdf(list, c) - p;
-      if (Math.abs(fc) < 5e-4 || b - a < 2e-4) return c;
-      if (fc < 0) {
-        [a, fa] = [c, fc];
-        if (side === -1) fb /= 2;
-        side = -1;
-      } else {
-        [b, fb] = [c, fc];
-        if (side === 1) fa /= 2;
-        side = 1;
-      }
-    }
-    return (a + b) / 2;
+    if (spreadCdf(list, floor) >= p) return floor;
+    return rootOf((s) => spreadCdf(list, s) - p, floor, roof, 5e-4, 2e-4);
   };
   return { value, low: quantile(0.025), high: quantile(0.975) };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { placeIds, places } from './stations/look/places.ts';
 import { Bench } from './testing.ts';
 
 /** Whole courses of work, from the first look to the gates, as a good technician would take them (common practice). */
@@ -60,8 +61,12 @@ const goodLeg = (b: Bench): Bench =>
     .read('cooling.source', 'tank');
 const goodFuel = (b: Bench): Bench =>
   b.read('fuel.kind', 'plain').read('fuel.age', 0.5).read('fuel.jar', 'clear').read('fuel.mix', 50);
+const walked = (b: Bench): Bench => {
+  for (const place of placeIds) b.read(`look.${place}`, Object.keys(places[place].sights)[0] as 'good');
+  return b.read('plugs.read', ['normal'], { cylinder: 1 }).read('plugs.read', ['normal'], { cylinder: 2 });
+};
 const goodHead = (b: Bench): Bench =>
-  b
+  walked(b)
     .read('turn.plugs', 'in')
     .read('turn.result', 'bumps')
     .read('spark.lanyard', 'yes')

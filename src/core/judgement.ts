@@ -23,6 +23,8 @@ export const contextOf = (survey: SurveyFile, now: Date, units: System): Context
 
 export interface Judged {
   readonly value: number;
+  /** The upper end, where the manual gave a range. */
+  readonly to?: number;
   /** "12 % (manual, page 4-7)" or "15 % (house rule)". */
   readonly said: string;
   readonly provenance: Provenance;
@@ -41,7 +43,8 @@ export function judgedBy(c: Context, id: LimitId, own?: number, name = 'house ru
       : 'manual, no page given';
     return {
       value: manual.value,
-      said: `${say(manual.value, limit.dimension, c.units)} (${page})`,
+      said: `${manual.to === undefined ? '' : `${say(manual.value, limit.dimension, c.units)} to `}${say(manual.to ?? manual.value, limit.dimension, c.units)} (${page})`,
+      ...(manual.to === undefined ? {} : { to: manual.to }),
       provenance: 'P',
       manual: true
     };

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Item } from '../survey/items.ts';
 import type { Engine } from '../survey/survey-file.ts';
-import { limits, manualValueSchema } from './limits.ts';
+import { limits, manualValueOf, type LimitId } from './limits.ts';
 import { historyItems, identityItems, profileItems } from './profile.ts';
 
 export const factGroups = { identity: identityItems, profile: profileItems, history: historyItems } as const;
@@ -25,7 +25,8 @@ export function factItem(path: string): Item | undefined {
 }
 
 function valueSchema(path: string): z.ZodType | undefined {
-  if (path.startsWith('manual.')) return Object.hasOwn(limits, path.slice(7)) ? manualValueSchema : undefined;
+  if (path.startsWith('manual.'))
+    return Object.hasOwn(limits, path.slice(7)) ? manualValueOf(path.slice(7) as LimitId) : undefined;
   return factItem(path)?.schema;
 }
 

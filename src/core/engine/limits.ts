@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { DimensionName } from '../units/dimension.ts';
+import { dimensionOf, type DimensionName } from '../units/dimension.ts';
 
 export type Provenance = 'P' | 'C' | 'M';
 
@@ -9,7 +9,19 @@ export interface Limit {
   readonly provenance: Provenance;
   /** Where our value comes from, or why we bring none. */
   readonly source: string;
+  /** Asked as "from … to …". */
+  readonly range?: true;
 }
+
+/** A figure that only the manual has, given as a range. */
+const range = (label: string) =>
+  ({
+    label,
+    dimension: 'resistance',
+    provenance: 'C',
+    range: true,
+    source: 'No figure of our own: enter the manual’s range. Without it cylinders are compared with each other.'
+  }) as const;
 
 /** Every limit we judge by, each with room for the manual's own value, which wins. */
 export const limits = {
@@ -36,6 +48,38 @@ export const limits = {
     dimension: 'length',
     provenance: 'C',
     source: 'Common practice: about 6 mm from a points magneto, 9 mm from electronic ignition.'
+  },
+  'spark.primary': range('Coil primary resistance, at 20 °C'),
+  'spark.secondary': range('Coil secondary resistance, at 20 °C'),
+  'spark.charge': range('Charge coil resistance, at 20 °C'),
+  'spark.trigger': range('Trigger or sensor resistance, at 20 °C'),
+  'spark.pointsGap': {
+    label: 'Points gap',
+    dimension: 'length',
+    provenance: 'C',
+    source: 'Common practice: 0.020 in, 0.51 mm, on older magnetos.'
+  },
+  'spark.timing': {
+    label: 'Timing at idle',
+    dimension: 'timing',
+    provenance: 'C',
+    source: 'Of the engine: only its manual knows. Before top is plus.'
+  },
+  'plugs.gap': {
+    label: 'Plug gap',
+    dimension: 'length',
+    provenance: 'M',
+    source:
+      'From memory: 0.6 to 1.1 mm covers most outboards; 0.9 mm is taken where the manual’s figure is not entered.'
+  },
+  'compression.lashIn': { ...range('Valve lash, intake, cold'), dimension: 'length' },
+  'compression.lashEx': { ...range('Valve lash, exhaust, cold'), dimension: 'length' },
+  'compression.leakdown': {
+    label: 'Leak-down, watch from',
+    dimension: 'share',
+    provenance: 'C',
+    source:
+      'Common practice on the published tester (80 psi, 0.040 in): 10 % watch, 20 % fault; another restrictor moves both.'
   },
   'gear.capacity': {
     label: 'Gear oil capacity',
@@ -83,15 +127,33 @@ export const ownLimits = {
   depth: 0.25e-3,
   gapPoints: 6e-3,
   gapElectronic: 9e-3,
+  plugGap: 0.9e-3,
+  pointsGap: 0.51e-3,
+  leakdownWatch: 0.1,
+  leakdownFault: 0.2,
   vaneSet: 20,
   headHot: 363.15
 } as const;
 
 /** The manual's own value for a limit, with the page it stands on. */
-export const manualValueSchema = z.strictObject({
-  value: z.number().positive(),
-  page: z.string().max(60).optional()
-});
+const manualValue = (value: z.ZodNumber) =>
+  z.strictObject({
+    value,
+    /** The upper end, where the manual gives a range. */
+    to: value.optional(),
+    page: z.string().max(60).optional()
+  });
+export const manualValueSchema = manualValue(z.number().positive());
 export type ManualValue = z.infer<typeof manualValueSchema>;
-export const manualSchema = z.partialRecord(z.enum(limitIds as [LimitId, ...LimitId[]]), manualValueSchema);
+
+/** The check of one limit's manual value: timing may lie after top, nothing else is at or under zero. */
+export const manualValueOf = (id: LimitId): typeof manualValueSchema =>
+  dimensionOf(limits[id].dimension).signed ? manualValue(z.number()) : manualValueSchema;
+
+export const manualSchema = z.strictObject(
+  Object.fromEntries(limitIds.map((id) => [id, manualValueOf(id).optional()])) as Record<
+    LimitId,
+    z.ZodOptional<typeof manualValueSchema>
+  >
+);
 export type Manual = z.infer<typeof manualSchema>;

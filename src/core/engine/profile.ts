@@ -8,6 +8,8 @@ export const profileItems = {
   cylinders: quantity({ label: 'Cylinders', dimension: 'count', min: 1, max: 12 }),
   layout: choice({ label: 'Cylinder bank', options: { inline: 'in line', v: 'V, two banks' } }),
   displacement: quantity({ label: 'Displacement', dimension: 'displacement', min: 20e-6, max: 10e-3 }),
+  bore: quantity({ label: 'Bore', dimension: 'length', min: 0.02, max: 0.2 }),
+  stroke: quantity({ label: 'Stroke', dimension: 'length', min: 0.02, max: 0.2 }),
   ratio: quantity({ label: 'Compression ratio', dimension: 'mixture', min: 3, max: 14 }),
   fuelSystem: choice({
     label: 'Fuel system',

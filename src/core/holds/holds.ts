@@ -37,13 +37,21 @@ export function holdsOf(c: Context): Hold[] {
 export const against = (holds: readonly Hold[], action: Action): Hold[] =>
   holds.filter((h) => !h.override && h.blocks.includes(action));
 
+/** Readings that are taken by cranking; lash and leak-down turn the engine by hand. */
+const cranked = new Set<string>([
+  'compression.pressure',
+  'compression.pulls',
+  'spark.result',
+  'spark.gap',
+  'plugs.volts',
+  'plugs.rpm',
+  'plugs.starterCircuit',
+  'plugs.starterDirect'
+]);
+
 /** Which action a check needs, where it needs one. */
 const actionOf = (what: string): Action | undefined =>
-  what.startsWith('run.') && what !== 'run.cause'
-    ? 'start'
-    : what.startsWith('compression.') || what === 'spark.result' || what === 'spark.gap'
-      ? 'crank'
-      : undefined;
+  what.startsWith('run.') && what !== 'run.cause' ? 'start' : cranked.has(what) ? 'crank' : undefined;
 
 /** Why a new reading may not be taken now, in one sentence; nothing when it may. */
 export function refusal(holds: readonly Hold[], what: Reading['what']): string | undefined {

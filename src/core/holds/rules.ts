@@ -5,7 +5,8 @@ import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, fuelCleared, watered } from '../stations/fuel/age.ts';
 import { washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/analyse.ts';
-import { pistonDepths, turning } from '../stations/turn/analyse.ts';
+import { turning } from '../stations/turn/analyse.ts';
+import { pistonDepths } from '../stations/turn/depths.ts';
 import type { HoldRule, Need } from './hold.ts';
 
 const drowned = (c: Context): boolean =>

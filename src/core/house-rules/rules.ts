@@ -77,6 +77,14 @@ export const numberRules = {
     max: 72,
     why: 'Oil hides grit.'
   },
+  boreOilYears: {
+    label: 'Bores oiled before the first spin when idle over',
+    dimension: 'years',
+    standard: 1,
+    min: 0,
+    max: 30,
+    why: 'Rings and bores run dry in about a year.'
+  },
   kitAge: {
     label: 'Pump kit instead of impeller over',
     dimension: 'years',

@@ -13,6 +13,12 @@ export const topics = {
     standard: '0.15',
     why: 'Only on comparable, repeated readings. The manual’s figure wins when entered; a kind’s floor only opens a question.'
   },
+  boreOil: {
+    topic: 'Oil in the bores before the first spin',
+    choices: { always: 'always', years: 'if idle for years', never: 'never before the dry test' },
+    standard: 'years',
+    why: 'Dry rings score and read low; the reading is then marked oiled, with the amount.'
+  },
   carburettor: {
     topic: 'Carburettor before the first start',
     choices: {

@@ -4,11 +4,12 @@ import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../survey/finding.ts';
 import type { StepMark } from '../survey/reading.ts';
+import { lookSteps } from './rules-look.ts';
 import { powerSteps } from './rules-power.ts';
 import { restSteps } from './rules-rest.ts';
 import type { StepRule } from './step.ts';
 
-export const stepRules: readonly StepRule[] = [...powerSteps, ...restSteps];
+export const stepRules: readonly StepRule[] = [...powerSteps, ...lookSteps, ...restSteps];
 
 export interface Step {
   readonly id: string;

@@ -30,7 +30,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'empty-cylinders',
     title: 'Plugs out, holes lowest, turn until no more water comes',
-    raisedBy: ['turn.water'],
+    raisedBy: ['turn.water', 'plugs.hole-water'],
     also: drowned,
     met: (c) => ['none', 'oil'].includes(String(c.record.value('turn.water'))),
     how: 'Fuel off, stop circuit off. Lay a four-stroke only on the side its maker allows. Turn by hand, in its direction, until only oil comes.',
@@ -72,7 +72,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'soak',
     title: 'Soak the bores, wait a day, turn it again',
-    raisedBy: ['turn.locked', 'turn.stiff', 'turn.gritty', 'turn.again'],
+    raisedBy: ['turn.locked', 'turn.stiff', 'turn.gritty', 'turn.again', 'plugs.hole-rust'],
     how: 'Penetrating oil through the plug holes; neutral and starter pinion free; no force. Turned again the next day before it counts.',
     tools: ['plug wrench'],
     consumables: ['penetrating oil'],
@@ -125,7 +125,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'spark-common',
     title: 'Isolate the common part of the ignition',
-    raisedBy: ['spark.all', 'spark.pair'],
+    raisedBy: ['spark.all', 'spark.pair', 'spark.part'],
     how: 'Stop wire off first; then the parts the finding names, cheapest first, by resistance and peak volts against the manual.',
     tools: ['meter', 'peak-volt adapter', 'flywheel puller'],
     minutes: 60,
@@ -135,13 +135,44 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'spark-own',
     title: 'Swap plug and lead with a good cylinder',
-    raisedBy: ['spark.none', 'spark.weak', 'spark.gap', 'spark.unsteady'],
+    raisedBy: [
+      'spark.none',
+      'spark.own',
+      'spark.weak',
+      'spark.gap',
+      'spark.unsteady',
+      'spark.colour',
+      'spark.misses',
+      only('spark.voltage', 'watch')
+    ],
     how: 'The fault that moves with the part is the part. New plug if older than two seasons or wet with water.',
     tools: ['plug wrench', 'spark tester'],
     parts: ['spark plug', 'cap or lead if it moves'],
     minutes: 15,
     hazards: ['high-voltage'],
     proof: { station: 'spark', text: 'good spark on that cylinder' }
+  },
+  {
+    id: 'coil',
+    title: 'Renew the coil or winding',
+    raisedBy: [...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [`spark.${w}`, `spark.hot-${w}`])],
+    how: 'Measured cold and warm first, at a temperature noted. Puller bolts not too deep; coils under a flywheel crack.',
+    tools: ['meter', 'flywheel puller'],
+    parts: ['coil'],
+    minutes: 45,
+    hazards: ['high-voltage', 'flywheel'],
+    proof: { station: 'spark', text: 'within the manual’s range, cold and warm' }
+  },
+  {
+    id: 'points',
+    title: 'Clean, gap and time the points',
+    raisedBy: ['spark.points', 'spark.points-gap', 'spark.rub-block', only('spark.timing', 'watch')],
+    how: 'Paper, solvent, gap at the top of the cam, a smear on the rub block; pitted ones in sets with their condenser. Timing by the marks.',
+    tools: ['feeler gauge', 'flywheel puller', 'timing light'],
+    parts: ['points and condenser where pitted'],
+    minutes: 45,
+    hazards: ['flywheel', 'high-voltage'],
+    proof: { station: 'spark', text: 'gap, resistance and timing as asked' }
   },
   {
     id: 'ground',
@@ -164,6 +195,9 @@ export const powerSteps: readonly StepRule[] = [
       'compression.range',
       'compression.volts',
       'compression.adapter',
+      'compression.adapter-size',
+      'compression.falls',
+      'compression.bores',
       'compression.missing'
     ],
     how: 'As the finding says: throttle wide open, charged battery, without the adapter, in the reverse order.',
@@ -176,6 +210,7 @@ export const powerSteps: readonly StepRule[] = [
     id: 'leak-down',
     title: 'Wet test, then leak-down',
     raisedBy: [only('compression.low', 'fault'), 'compression.figure', 'compression.neighbours'],
+    met: (c) => c.record.all('compression.leakdown').length > 0,
     how: 'A measured dose of oil, about 1 mL per 100 mL swept, plug holes up, turned. Rises: rings or bore. Does not: valve, gasket, crown. Then air: where it comes out names the part. Flywheel locked.',
     tools: ['leak-down tester', 'syringe', 'flywheel lock'],
     consumables: ['engine oil'],
@@ -185,9 +220,31 @@ export const powerSteps: readonly StepRule[] = [
     after: ['compression-repeat']
   },
   {
+    id: 'lash',
+    title: 'Set the valve lash, run, repeat the compression',
+    raisedBy: ['compression.lash-intake', 'compression.lash-exhaust'],
+    how: 'Cold, at the manual’s mark. A closed valve leaks like a burnt one: set it before anything is opened.',
+    tools: ['feeler gauge'],
+    minutes: 30,
+    hazards: ['flywheel'],
+    proof: { station: 'compression', text: 'lash within range, cylinders alike' }
+  },
+  {
+    id: 'air-cause',
+    title: 'Follow the air to its part',
+    raisedBy: [only('compression.leakdown', 'fault')],
+    how: 'Where the air comes out names the part. Rings that stood often free up: soak overnight and repeat before condemning.',
+    tools: ['leak-down tester', 'flywheel lock'],
+    minutes: 30,
+    wait: 720,
+    hazards: ['air', 'flywheel'],
+    proof: { station: 'compression', text: 'leak-down under the watch band' },
+    after: ['lash']
+  },
+  {
     id: 'head-gasket',
     title: 'Lift the head and renew the gasket',
-    raisedBy: [only('compression.neighbours', 'fault')],
+    raisedBy: [only('compression.neighbours', 'fault'), only('compression.leakdown-gasket', 'fault')],
     how: 'Only once leak-down or a wet test points there. Check flatness; bolts in the manual’s order.',
     tools: ['torque wrench', 'straight edge'],
     parts: ['head gasket'],

@@ -3,14 +3,16 @@ import { items as compression } from './compression/readings.ts';
 import { items as cooling } from './cooling/readings.ts';
 import { items as fuel } from './fuel/readings.ts';
 import { items as gear } from './gear/readings.ts';
+import { items as look } from './look/readings.ts';
 import { items as oil } from './oil/readings.ts';
+import { items as plugs } from './plugs/readings.ts';
 import { items as run } from './run/readings.ts';
 import { items as safe } from './safe/readings.ts';
 import { items as spark } from './spark/readings.ts';
 import { items as turn } from './turn/readings.ts';
 
 /** The register of stations: in working order, one line each. */
-export const stationItems = { safe, turn, spark, compression, gear, fuel, cooling, oil, run } as const;
+export const stationItems = { safe, look, turn, plugs, spark, compression, gear, fuel, cooling, oil, run } as const;
 
 export type StationId = keyof typeof stationItems;
 export const stationIds = Object.keys(stationItems) as StationId[];

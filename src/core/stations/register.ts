@@ -13,8 +13,12 @@ import { text as fuelText } from './fuel/text.ts';
 import { analyse as gear } from './gear/analyse.ts';
 import { text as gearText } from './gear/text.ts';
 import { stationIds, type StationId } from './items.ts';
+import { analyse as look } from './look/analyse.ts';
+import { text as lookText } from './look/text.ts';
 import { analyse as oil } from './oil/analyse.ts';
 import { text as oilText } from './oil/text.ts';
+import { analyse as plugs } from './plugs/analyse.ts';
+import { text as plugsText } from './plugs/text.ts';
 import { analyse as run } from './run/analyse.ts';
 import { text as runText } from './run/text.ts';
 import { analyse as safe } from './safe/analyse.ts';
@@ -65,7 +69,9 @@ const ran = (c: Context): Shown | undefined => {
 /** Every station, in working order: a new one is a folder and one line here. */
 export const stations: { readonly [S in StationId]: Station } = {
   safe: { text: safeText, analyse: safe },
+  look: { text: lookText, analyse: look },
   turn: { text: turnText, analyse: turn },
+  plugs: { text: plugsText, analyse: plugs },
   spark: { text: sparkText, analyse: spark },
   compression: { text: compressionText, analyse: compression, sounding: lowestCompression },
   gear: { text: gearText, analyse: gear, sounding: volume },

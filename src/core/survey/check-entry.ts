@@ -1,5 +1,5 @@
 import type { Item } from './items.ts';
-import { parseQuantity, say, type System } from '../units/index.ts';
+import { parseQuantity, say, show, type System } from '../units/index.ts';
 
 export type Checked = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string };
 
@@ -17,13 +17,35 @@ export function checkEntry(item: Item, typed: string, units: System): Checked {
       return { ok: false, message: 'Whole numbers only here.' };
     return fromSchema(item, parsed.si, typed, units);
   }
+  if (item.kind === 'series') return fromSeries(item, typed, units);
   return fromSchema(item, typed, typed, units);
+}
+
+type Series = Extract<Item, { kind: 'series' }>;
+
+/** "48 74 88 95 psi": numbers apart by spaces, semicolons or slashes; a unit at the end counts for all. */
+export function splitSeries(typed: string): string[] {
+  const parts = typed.trim().split(/[\s;/]+(?=\d)/);
+  const unit = /^[\d.,]+\s*([^\d.,\s].*)$/.exec(parts.at(-1) ?? '')?.[1] ?? '';
+  return parts.map((p) => (/[^\d.,\s]/.test(p) ? p : `${p} ${unit}`.trim()));
+}
+
+function fromSeries(item: Series, typed: string, units: System): Checked {
+  const values: number[] = [];
+  for (const part of splitSeries(typed)) {
+    const parsed = parseQuantity(part, item.dimension, units);
+    if (!parsed.ok) return { ok: false, message: parsed.message };
+    values.push(parsed.si);
+  }
+  return fromSchema(item, values, typed, units);
 }
 
 function fromSchema(item: Item, value: unknown, typed: string, units: System): Checked {
   const result = item.schema.safeParse(value);
   if (result.success) return { ok: true, value: result.data };
-  if (item.kind === 'quantity') {
+  if (item.kind === 'series' && Array.isArray(value) && value.length < 2)
+    return { ok: false, message: 'Two pulls or more make a series; one number alone is the needle at rest.' };
+  if (item.kind === 'quantity' || item.kind === 'series') {
     const range = `${say(item.min, item.dimension, units)} to ${say(item.max, item.dimension, units)}`;
     return {
       ok: false,
@@ -45,6 +67,11 @@ export function sayValue(item: Item, value: unknown, units: System): string {
   if (value === 'unknown') return 'unknown';
   if (item.kind === 'quantity' && typeof value === 'number')
     return item.label === 'Year' ? String(value) : say(value, item.dimension, units);
+  if (item.kind === 'series' && Array.isArray(value))
+    return value
+      .map((v, k) => (k < value.length - 1 ? show(v, item.dimension, units).number : say(v, item.dimension, units)))
+      .join(' · ');
+  if (item.kind === 'photo') return 'photograph';
   if (item.kind === 'several' && Array.isArray(value))
     return value.length
       ? value.map((v) => item.options.find((o) => o.value === v)?.label ?? String(v)).join(', ')

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Profile } from '../engine/profile.ts';
 import { dimensionOf, type DimensionName } from '../units/dimension.ts';
 
 /**
@@ -20,6 +21,8 @@ interface Common {
   readonly repeated?: boolean;
   /** The id of the limit shown beside this item, with the place for the manual's own value. */
   readonly limit?: string;
+  /** Asked of these engines only; of all where it is left out. What was read is never hidden. */
+  readonly when?: (p: Profile) => boolean;
 }
 
 export type Item<V = unknown> = Common & { readonly schema: z.ZodType<V> } & (
@@ -27,6 +30,8 @@ export type Item<V = unknown> = Common & { readonly schema: z.ZodType<V> } & (
     | { readonly kind: 'several'; readonly options: readonly Option[] }
     | { readonly kind: 'quantity'; readonly dimension: DimensionName; readonly min: number; readonly max: number }
     | { readonly kind: 'text'; readonly long?: boolean; readonly maxLength: number }
+    | { readonly kind: 'series'; readonly dimension: DimensionName; readonly min: number; readonly max: number }
+    | { readonly kind: 'photo' }
     | { readonly kind: 'moment' }
   );
 
@@ -76,6 +81,23 @@ export function quantity(o: Common & { dimension: DimensionName; min: number; ma
   ]);
   return { ...o, kind: 'quantity', schema };
 }
+
+/** Several numbers of one measurement in their order, the needle after each pull; SI, at least two. */
+export function series(
+  o: Common & { dimension: DimensionName; min: number; max: number; most: number }
+): Item<number[] | 'unknown'> {
+  const one = z.number().min(o.min).max(o.max);
+  const { most, ...rest } = o;
+  return { ...rest, kind: 'series', schema: z.union([z.array(one).min(2).max(most), z.literal('unknown')]) };
+}
+
+/** A picture, named by the SHA-256 of what is kept of it; the file itself lies beside the database. */
+export const photo = (o: Common): Item<string> => ({
+  ...o,
+  repeated: true,
+  kind: 'photo',
+  schema: z.string().regex(/^[0-9a-f]{64}$/, 'a photograph is named by its fingerprint')
+});
 
 export const text = (o: Common & { long?: boolean; maxLength?: number }): Item<string> => {
   const maxLength = o.maxLength ?? (o.long ? 20_000 : 200);

@@ -1,11 +1,12 @@
 import { allItems, type ItemId } from '../stations/items.ts';
 import { parseQuantity, say, type System } from '../units/index.ts';
+import { checkEntry, sayValue } from './check-entry.ts';
 import type { Conditions } from './reading.ts';
 
 export interface QuickEntry {
   readonly what: ItemId;
   readonly cylinder: number;
-  readonly value: number | string;
+  readonly value: number | string | readonly number[];
   readonly typed: string;
   readonly conditions?: Conditions;
   /** What it will record, in words. */
@@ -87,6 +88,20 @@ export function parseQuickLine(line: string, cylinders: number | undefined, unit
     const unit = list[k + 2];
     const joined = unit && /^[a-z/²]+$/i.test(unit.text) && !/^w\d/i.test(unit.text);
     const typed = joined ? `${value.text} ${unit.text}` : value.text;
+    if (/^\d[\d.,]*(\/\d[\d.,]*)+/.test(value.text)) {
+      const series = checkEntry(allItems['compression.pulls'], typed, units);
+      if (!series.ok) return fail(series.message, value.at, entries);
+      k += joined ? 3 : 2;
+      entries.push({
+        what: 'compression.pulls',
+        cylinder,
+        value: series.value as readonly number[],
+        typed,
+        ...(wet ? { conditions: { bores: 'oiled' as const } } : {}),
+        says: `cylinder ${cylinder}: ${sayValue(allItems['compression.pulls'], series.value, units)}${wet ? ', wet' : ''}`
+      });
+      continue;
+    }
     const parsed = parseQuantity(typed, 'pressure', units);
     if (!parsed.ok)
       return fail(

@@ -12,7 +12,12 @@ export const instrumentSchema = z.strictObject({
   accuracy: z.number().min(0).max(0.5).optional(),
   resolution: z.number().positive().optional(),
   adapterVolume: z.number().min(0).max(1e-4).optional(),
-  valve: z.enum(['plug end', 'gauge end', 'unknown']).optional()
+  valve: z.enum(['plug end', 'gauge end', 'unknown']).optional(),
+  /** Volume behind the check valve, which only slows the build. */
+  gaugeVolume: z.number().min(0).max(1e-3).optional(),
+  /** Of a leak-down tester: its restrictor's hole and the pressure it is fed with. */
+  restrictor: z.number().positive().max(0.01).optional(),
+  supply: z.number().positive().max(2e6).optional()
 });
 export type Instrument = z.infer<typeof instrumentSchema>;
 
@@ -25,7 +30,9 @@ export const conditionsSchema = z.strictObject({
   volts: z.number().min(0).max(60).optional(),
   rpm: z.number().min(0).max(3000).optional(),
   path: z.enum(['tester', 'bolt', 'plug', 'unknown']).optional(),
-  light: z.enum(['shade', 'sun', 'unknown']).optional()
+  light: z.enum(['shade', 'sun', 'unknown']).optional(),
+  /** Of the winding whose resistance was read. */
+  temperature: z.number().min(230).max(480).optional()
 });
 export type Conditions = z.infer<typeof conditionsSchema>;
 

@@ -151,6 +151,21 @@ export const dimensions = {
     units: [unit('min', 1, ['minute', 'minutes', 'mins', 'm']), unit('h', 60, ['hour', 'hours']), unit('s', 1 / 60)],
     shown: { metric: 'min', us: 'min' }
   },
+  resistance: {
+    name: 'resistance',
+    units: [
+      unit('Ω', 1, ['ohm', 'ohms', 'r']),
+      unit('kΩ', 1000, ['k', 'kohm', 'kohms']),
+      unit('mΩ', 0.001, ['mohm', 'milliohm', 'milliohms'])
+    ],
+    shown: { metric: 'Ω', us: 'Ω' }
+  },
+  timing: {
+    name: 'timing',
+    units: [unit('°', 1, ['deg', 'degrees', 'btdc'])],
+    shown: { metric: '°', us: '°' },
+    signed: true
+  },
   angle: { name: 'angle', units: [unit('°', 1, ['deg', 'degrees'])], shown: { metric: '°', us: '°' } },
   count: { name: 'number', units: [unit('', 1, ['x', 'pcs', 'pieces'])], shown: { metric: '', us: '' } }
 } as const satisfies Record<string, Dimension>;

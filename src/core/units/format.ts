@@ -27,6 +27,7 @@ const decimals: Record<string, number> = {
   h: 1,
   min: 0,
   '°': 0,
+  Ω: 2,
   '': 0
 };
 

@@ -1,16 +1,14 @@
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, type Context } from '../../judgement.ts';
-import { withoutAdapter, type Cylinder, type WithoutAdapter } from '../../physics/adapter.ts';
+import type { Context } from '../../judgement.ts';
+import { withoutAdapter, type WithoutAdapter } from '../../physics/adapter.ts';
 import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import type { Comparison } from './compare.ts';
+import { cylinderOf } from './shape.ts';
 
 const psi = 6894.757;
 
 /** Range of cranking pressure of each kind of engine, Pa gauge at sea level (C; below it is a question, never a fault). */
 export const kindRange = { two: [90 * psi, 150 * psi], four: [120 * psi, 210 * psi] } as const;
-/** Compression ratio taken where none is known (M: trapped ratio of a two-stroke, geometric of a four-stroke). */
-export const usualRatio = { two: 6.5, four: 9 } as const;
-
 export interface Absolute {
   /** Ambient pressure, Pa, and whether the altitude was entered or taken as sea level. */
   readonly ambient: number;
@@ -23,17 +21,6 @@ export interface Absolute {
   /** What the lowest reading would be without the adapter's volume, when that volume counts and can be computed. */
   readonly adapter?: WithoutAdapter & { readonly dead: number };
   readonly strokes?: 'two' | 'four';
-}
-
-/** One cylinder's trapped volume and ratio, where the profile gives the displacement; the ratio may be the usual one. */
-export function cylinderOf(c: Context): Cylinder | undefined {
-  const { displacement, ratio, strokes } = c.survey.engine.profile;
-  const swept = known(displacement);
-  const count = cylindersOf(c).length;
-  const r = known(ratio) ?? (strokes === 'two' || strokes === 'four' ? usualRatio[strokes] : undefined);
-  return swept !== undefined && count > 0 && r !== undefined
-    ? { volume: (swept / count) * (r / (r - 1)), ratio: r }
-    : undefined;
 }
 
 /** Readings against sea level and against what the adapter alone explains. */

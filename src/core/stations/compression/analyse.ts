@@ -2,10 +2,16 @@ import { neighbours } from '../../engine/banks.ts';
 import { schoolSaid } from '../../house-rules/rules.ts';
 import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
 import type { Because, Condition, Finding } from '../../survey/finding.ts';
+import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say } from '../../units/index.ts';
+import { boreOil } from '../plugs/analyse.ts';
 import { findingsOf, practice } from '../finding.ts';
 import { absolute, kindRange } from './absolute.ts';
 import { compare, type Comparison } from './compare.ts';
+import { expectedRange } from './expected.ts';
+import { leakDownFindings } from './leakdown.ts';
+import { falls } from './repeat.ts';
+import { cylinderOf } from './shape.ts';
 import { wetTest } from './wet.ts';
 
 /** Under this with the plugs out the starter turns too slowly to trust the needle (C). */
@@ -17,6 +23,7 @@ const percent = (x: number): string => `${Math.round(100 * x)} %`;
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('compression');
   const found = compare(c);
+  leakDownFindings(c, out);
   if (!found) return out.list;
   const sayP = (pa: number): string => say(pa, 'pressure', c.units, found.instrument.resolution ?? 6894.757);
   const inputs = [
@@ -68,6 +75,38 @@ function artefacts(c: Context, found: Comparison, out: Out, inputs: string[]): v
         practice(inputs, 'a needle at its stop is not a reading.'),
         r.cylinder
       );
+  for (const r of found.rows)
+    if (r.series.some((s) => falls(s, found.instrument.resolution)))
+      out.add(
+        'falls',
+        'cannot-tell',
+        `On cylinder ${r.cylinder} the needle fell from one pull to the next. A check valve that leaks, or a pull written down wrongly: repeat it with another gauge.`,
+        practice(
+          [...inputs, `pulls: ${r.series.map((s) => s.map((p) => Math.round(p / 6894.757)).join(' ')).join('; ')} psi`],
+          'a gauge with a sound check valve cannot fall.'
+        ),
+        r.cylinder
+      );
+  const adapter = found.instrument.valve === 'plug end' ? 0 : (found.instrument.adapterVolume ?? 0);
+  const cylinder = cylinderOf(c);
+  if (cylinder && adapter >= cylinder.volume / cylinder.ratio)
+    out.add(
+      'adapter-size',
+      'cannot-tell',
+      `The adapter’s ${say(adapter, 'volume', c.units)} is larger than the chamber itself (${say(cylinder.volume / cylinder.ratio, 'volume', c.units)}): nothing read through it says anything. Use another gauge.`,
+      practice(inputs, 'only volume between chamber and check valve counts.')
+    );
+  const oil = boreOil(c);
+  if (oil !== undefined && found.conditions.bores === 'dry' && found.rows.length)
+    out.add(
+      'bores',
+      'cannot-tell',
+      `These are marked dry, but ${say(oil, 'volume', c.units)} of oil went into each bore before. Oil is volume and lifts every reading: mark them oiled.`,
+      practice(
+        [...inputs, `oil in each bore: ${say(oil, 'volume', c.units)}`],
+        'the amount is noted, and readings after it are oiled ones.'
+      )
+    );
   const weak = found.volts.filter((v) => v < WEAK_VOLTS);
   if (weak.length)
     out.add(
@@ -193,7 +232,14 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
     provenance,
     source
   });
-  const floor = figure ? figure.value * (1 - found.limit.value) : abs.strokes ? kindRange[abs.strokes][0] : undefined;
+  const expected = figure ? undefined : expectedRange(c);
+  const floor = figure
+    ? figure.value * (1 - found.limit.value)
+    : expected
+      ? atSeaLevel(expected.low, abs.ambient)
+      : abs.strokes
+        ? kindRange[abs.strokes][0]
+        : undefined;
   if (floor === undefined) {
     out.add(
       'nofigure',
@@ -209,11 +255,17 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
         'P',
         'The manual’s own figure; barometric law ISO 2533 (P)'
       )
-    : because(
-        `from ${sayP(floor)} for a ${abs.strokes}-stroke (range of its kind)`,
-        'C',
-        'Common practice, from memory; barometric law ISO 2533 (P). A kind’s floor only opens a question.'
-      );
+    : expected
+      ? because(
+          `${sayP(floor)} to ${sayP(atSeaLevel(expected.high, abs.ambient))} expected of this engine (model, ${expected.from})`,
+          'M',
+          'Cranking model (docs/cranking.md, P) with usual ranges of speed, ratio, heat loss and a leak of 0.5 mm (M). Below it is a question, never a fault.'
+        )
+      : because(
+          `from ${sayP(floor)} for a ${abs.strokes}-stroke (range of its kind)`,
+          'C',
+          'Common practice, from memory; barometric law ISO 2533 (P). A kind’s floor only opens a question.'
+        );
   // Cylinders low against their neighbours are spoken for; a kind's range is asked of the best one only.
   const judged = figure ? abs.lowest : abs.best;
   if (judged + abs.gauge >= floor) {
@@ -221,7 +273,7 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
       out.add(
         'figure',
         'sound',
-        `${found.rows.length > 1 ? 'Every cylinder reaches' : 'It reaches'} ${figure ? 'this engine’s figure' : 'what its kind usually gives'}: ${sayP(judged)} at sea level.`,
+        `${found.rows.length > 1 ? 'Every cylinder reaches' : 'It reaches'} ${figure ? 'this engine’s figure' : expected ? 'what an engine of this size gives' : 'what its kind usually gives'}: ${sayP(judged)} at sea level.`,
         why
       );
     return;
@@ -251,7 +303,7 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
   out.add(
     'figure',
     figure && !design ? 'watch' : 'cannot-tell',
-    `${found.rows.length > 1 ? (figure ? 'The lowest is' : 'Even the best is') : 'It reads'} ${sayP(judged)} at sea level, under ${figure ? 'this engine’s figure' : 'the usual range of its kind'}.${design}${dry} ${figure ? 'Repeat it, then wet test or leak-down.' : 'That is a question, not a fault: leak-down next.'}`,
+    `${found.rows.length > 1 ? (figure ? 'The lowest is' : 'Even the best is') : 'It reads'} ${sayP(judged)} at sea level, under ${figure ? 'this engine’s figure' : expected ? `what an engine of this size should give (${sayP(floor)})` : 'the usual range of its kind'}.${design}${dry} ${figure ? 'Repeat it, then wet test or leak-down.' : 'That is a question, not a fault: leak-down next.'}`,
     why
   );
 }

@@ -1,11 +1,9 @@
 import { school } from '../../house-rules/rules.ts';
 import { cylindersOf, judgedBy, type Context, type Judged } from '../../judgement.ts';
 import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
-import type { ReadingOf } from '../../survey/current.ts';
 import type { Conditions, Instrument } from '../../survey/reading.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
-
-type Pressure = ReadingOf<'compression.pressure'> & { readonly value: number };
+import { pressureRound, pressureTests, type PressureTest as Pressure } from './tests.ts';
 
 /** An ordinary gauge where none was named: 0–300 psi, ±2 % of full scale, 1 psi divisions (C). */
 export const ordinaryGauge = {
@@ -20,6 +18,8 @@ const REPEATABILITY = 0.02;
 export interface Row extends Estimate {
   readonly cylinder: number;
   readonly readings: readonly number[];
+  /** The needle after each pull, of the tests in which it was read. */
+  readonly series: readonly (readonly number[])[];
   /** Probability that this cylinder is under the limit of the best one. */
   readonly low: boolean;
 }
@@ -83,10 +83,7 @@ export function compare(c: Context): Comparison | undefined {
 const compared = new WeakMap<Context, Comparison | undefined>();
 
 function compareOnce(c: Context): Comparison | undefined {
-  const round = c.record.round('compression.pressure');
-  const readings = c.record
-    .all('compression.pressure', { round })
-    .filter((r): r is Pressure => typeof r.value === 'number' && r.cylinder !== undefined);
+  const readings = pressureTests(c, pressureRound(c));
   if (!readings.length) return undefined;
   const { chosen, others } = likeWithLike(readings);
   const instrument: Instrument = chosen.find((r) => r.instrument)?.instrument ?? ordinaryGauge;
@@ -105,6 +102,7 @@ function compareOnce(c: Context): Comparison | undefined {
     ...estimates[k]!,
     cylinder,
     readings: groups[k]!,
+    series: chosen.filter((r) => r.cylinder === cylinder).flatMap((r) => (r.needle ? [r.needle] : [])),
     low: estimates[k]!.mean < (1 - limit.value) * best
   }));
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);

@@ -1,6 +1,11 @@
-import { quantity } from '../../survey/items.ts';
+import type { Profile } from '../../engine/profile.ts';
+import { quantity, series, several } from '../../survey/items.ts';
 
-/** Cranking compression: the highest needle of one test on one cylinder; repeats stand side by side. */
+const valves = (p: Profile): boolean => p.strokes !== 'two';
+const lash = (label: string, limit: string) =>
+  quantity({ label, dimension: 'length', min: 0, max: 2e-3, perCylinder: true, limit, when: valves });
+
+/** Cranking compression, by its final needle or pull by pull; leak-down and valve lash beside it. Repeats stand side by side. */
 export const items = {
   pressure: quantity({
     label: 'Compression',
@@ -11,5 +16,39 @@ export const items = {
     perCylinder: true,
     repeated: true,
     limit: 'compression.figure'
-  })
+  }),
+  pulls: series({
+    label: 'Compression, pull by pull',
+    ask: 'The needle after each pull',
+    dimension: 'pressure',
+    min: 0,
+    max: 3.5e6,
+    most: 30,
+    perCylinder: true,
+    repeated: true
+  }),
+  leakdown: quantity({
+    label: 'Leak-down',
+    ask: 'Flywheel locked, piston at top: share that the tester loses',
+    dimension: 'share',
+    min: 0,
+    max: 0.999,
+    perCylinder: true,
+    repeated: true,
+    limit: 'compression.leakdown'
+  }),
+  escape: several({
+    label: 'Air comes out at',
+    perCylinder: true,
+    options: {
+      intake: 'carburettor or intake',
+      exhaust: 'exhaust',
+      crankcase: 'crankcase or dipstick',
+      neighbour: 'the neighbour’s plug hole',
+      water: 'bubbles in the cooling water',
+      edge: 'edge of the head'
+    }
+  }),
+  lashIn: lash('Valve lash, intake', 'compression.lashIn'),
+  lashEx: lash('Valve lash, exhaust', 'compression.lashEx')
 } as const;

@@ -2,8 +2,8 @@ import type { Context } from '../../judgement.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
 import { say } from '../../units/index.ts';
 import { practice, type findingsOf } from '../finding.ts';
-import { cylinderOf } from './absolute.ts';
 import type { Comparison } from './compare.ts';
+import { cylinderOf } from './shape.ts';
 
 /**
  * The wet test: how far oil lifted a cylinder, less what the oil's own volume explains. What remains is rings or bore;

@@ -4,6 +4,8 @@ import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts'
 import type { Because, Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
+import { isolation } from './isolation.ts';
+import { timingFindings, voltageFindings, windingFindings } from './measured.ts';
 
 /** Under this cranking speed some electronic ignitions give nothing (C; the manual knows). */
 const SLOW_RPM = 300;
@@ -47,14 +49,6 @@ function onlyToBolt(c: Context, cylinder: number): boolean {
   return good && list.some((r) => r.value === 'none' && r.conditions?.path === 'tester');
 }
 
-/** Parts that every cylinder shares, cheapest to clear first. */
-const commonParts: Readonly<Record<string, readonly string[]>> = {
-  points: ['the stop wire', 'points and condenser', 'the coils under the flywheel'],
-  cdi: ['the stop wire', 'the charge coil', 'the trigger', 'the power pack'],
-  digital: ['the stop wire', 'the main fuse', 'the sensor and the control unit'],
-  'coil-on-plug': ['the stop wire', 'the main fuse and connectors', 'the crank sensor and the control unit']
-};
-
 /** What two or more dead cylinders, but not all, may share: their bank, or a coil that fires two (C). */
 function sharedPart(c: Context, dead: readonly number[]): string | undefined {
   const all = cylindersOf(c);
@@ -82,7 +76,11 @@ export function analyse(c: Context): Finding[] {
     `ignition: ${ignition ?? 'unknown'}`,
     ...list.map((s) => `cylinder ${s.cylinder}: ${s.result}${s.path ? ` (${s.path})` : ''}`)
   ];
-  if (!list.length) return out.list;
+  if (!list.length) {
+    windingFindings(c, out);
+    timingFindings(c, out);
+    return out.list;
+  }
   const why = (source: string): Because => practice(inputs, source);
   const none = list.filter((s) => s.result === 'none');
   const weak = list.filter((s) => s.result === 'weak');
@@ -118,7 +116,7 @@ export function analyse(c: Context): Finding[] {
           why('good to a bolt and none through the tester points to ground or points.'),
           s.cylinder
         );
-      else
+      else if (!(none.length === 1 && ownPart(c, out, s.cylinder, why)))
         out.add(
           'none',
           'fault',
@@ -162,7 +160,11 @@ export function analyse(c: Context): Finding[] {
       why('an intermittent spark is measured again warm.'),
       s.cylinder
     );
+  looks(c, out);
   gaps(c, out, electronic);
+  voltageFindings(c, out);
+  windingFindings(c, out);
+  timingFindings(c, out);
   const missing = cylindersOf(c).filter((k) => !list.some((s) => s.cylinder === k));
   if (missing.length)
     out.add(
@@ -188,7 +190,6 @@ function noneAnywhere(
   electronic: boolean,
   why: (s: string) => Because
 ): void {
-  const { ignition } = c.survey.engine.profile;
   const stop = c.record.value('spark.stopWire');
   const everywhere = list.length > 1 ? 'No spark anywhere' : 'No spark';
   if (stop === 'returns') {
@@ -209,15 +210,69 @@ function noneAnywhere(
     );
     return;
   }
-  const parts = commonParts[ignition ?? ''] ?? ['the stop wire', 'the fuse', 'the parts common to all cylinders'];
-  const open = stop === 'still' ? parts.slice(1) : parts;
-  const cleared = stop === 'still' ? ', and the stop wire is cleared' : ' with the lanyard in: a common part';
+  const found = isolation(c)!;
+  const left = found.parts.filter((p) => p.state === 'open').map((p) => p.label);
+  const cleared = found.parts.filter((p) => p.state === 'cleared').map((p) => p.label);
+  if (found.found && found.found.id !== 'switch') {
+    const dear = found.found.id === 'pack' && found.found.by === 'elimination';
+    out.add(
+      'part',
+      'fault',
+      `${everywhere}: it is the ${found.found.label}${found.found.by === 'elimination' ? ', by elimination' : ''}.${dear ? ' Dear: prove it with a known good one before it is bought.' : ''}`,
+      why(`cleared: ${listed(cleared) || 'nothing yet'}.`)
+    );
+    return;
+  }
   out.add(
     'all',
     'fault',
-    `${everywhere}${cleared}. Next ${open.join(', then ')}.`,
-    why('none on all points to what they share; the stop circuit comes first because it costs one connector.')
+    `${everywhere}: a common part. Left: ${listed(left)}.${found.next ? ' The isolation below says what to try next.' : ' Nothing here separates them further: known good parts, or a specialist.'}`,
+    why(
+      `none on all points to what they share; ${cleared.length ? `cleared so far: ${listed(cleared)}` : 'the stop circuit comes early because it costs one connector'}.`
+    )
   );
+}
+
+/** What the isolation of one cylinder's own parts has found. */
+function ownPart(
+  c: Context,
+  out: ReturnType<typeof findingsOf>,
+  cylinder: number,
+  why: (s: string) => Because
+): boolean {
+  const found = isolation(c)?.found;
+  if (!found) return false;
+  out.add(
+    'own',
+    'fault',
+    `Cylinder ${cylinder} has no spark: it is ${found.label}${found.by === 'elimination' ? ', by elimination' : ''}.`,
+    why('the fault that moves with a part is that part.'),
+    cylinder
+  );
+  return true;
+}
+
+/** Colour and steadiness, as far as shade and speed let them count. */
+function looks(c: Context, out: ReturnType<typeof findingsOf>): void {
+  for (const k of cylindersOf(c)) {
+    const [colour, steady] = [c.record.value('spark.colour', k), c.record.value('spark.steady', k)];
+    if (colour === 'orange' || colour === 'red')
+      out.add(
+        'colour',
+        'watch',
+        `Spark of cylinder ${k} is ${colour === 'red' ? 'dull red' : 'thin and orange'}: little energy behind it. Condenser, coil, or a poor ground.`,
+        practice([`colour: ${colour}`], 'blue-white and snapping is strong; judged in shade.'),
+        k
+      );
+    if (steady === 'misses')
+      out.add(
+        'misses',
+        'watch',
+        `Spark of cylinder ${k} misses now and then: a loose connector, a chafed wire, or a coil failing warm.`,
+        practice(['steadiness: misses now and then'], 'an intermittent spark is measured again warm.'),
+        k
+      );
+  }
 }
 
 function gaps(c: Context, out: ReturnType<typeof findingsOf>, electronic: boolean): void {

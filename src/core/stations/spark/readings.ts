@@ -1,6 +1,25 @@
+import type { Profile } from '../../engine/profile.ts';
 import { choice, quantity } from '../../survey/items.ts';
 
-/** Spark, one cylinder at a time to clean metal, every other lead grounded. */
+const points = (p: Profile): boolean => p.ignition === 'points' || p.ignition === 'unknown' || p.ignition === undefined;
+const electronic = (p: Profile): boolean => p.ignition !== 'points';
+const boxed = (p: Profile): boolean => p.ignition === 'digital' || p.ignition === 'coil-on-plug' || points(p);
+
+const returns = (label: string, ask: string, when?: (p: Profile) => boolean) =>
+  choice({ label, ask, options: { returns: 'spark returns', still: 'still none' }, ...(when ? { when } : {}) });
+const moves = (label: string, ask: string) =>
+  choice({ label, ask, options: { moves: 'the fault moves with it', stays: 'it stays' } });
+const within = (label: string, ask: string) =>
+  choice({
+    label,
+    ask,
+    options: { within: 'within the manual’s figure', outside: 'outside, or dead' },
+    when: electronic
+  });
+const ohms = (label: string, limit: string, perCylinder: boolean) =>
+  quantity({ label, dimension: 'resistance', min: 0, max: 1e6, repeated: true, perCylinder, limit });
+
+/** Spark, one cylinder at a time to clean metal, every other lead grounded; then, where there is none, the isolation. */
 export const items = {
   lanyard: choice({
     label: 'Lanyard in, switch on run',
@@ -22,9 +41,101 @@ export const items = {
     perCylinder: true,
     limit: 'spark.gap'
   }),
-  stopWire: choice({
-    label: 'With the stop wire off',
-    ask: 'No spark anywhere: disconnect the stop wire at the engine and try again',
-    options: { returns: 'spark returns', still: 'still none' }
+  colour: choice({
+    label: 'Colour',
+    perCylinder: true,
+    options: { blue: 'blue-white, snaps', orange: 'orange, thin', red: 'dull red' }
+  }),
+  steady: choice({
+    label: 'Steadiness',
+    perCylinder: true,
+    options: { steady: 'steady', misses: 'misses now and then' }
+  }),
+  stopWire: returns(
+    'With the stop wire off',
+    'No spark anywhere: disconnect the stop wire at the engine and try again'
+  ),
+  brisk: choice({
+    label: 'Cranks briskly',
+    ask: 'Plugs out, good battery or a fresh arm: does it crank briskly?',
+    options: { yes: 'yes, still none', no: 'no, slow' },
+    when: electronic
+  }),
+  supply: choice({
+    label: 'Supply at the box',
+    ask: 'Main fuse whole, and battery volts at the box with the key on?',
+    options: { yes: 'yes', no: 'no' },
+    when: boxed
+  }),
+  groundWire: returns('Tester on bright metal', 'Jumper from the tester to bright metal on the block, and try again'),
+  plugSwap: moves('Plugs swapped', 'Swap its plug with a good cylinder’s'),
+  leadSwap: moves('Leads swapped', 'Swap its lead, cap or connector with a good cylinder’s'),
+  coilSwap: moves('Coils swapped', 'Swap its coil with a good cylinder’s'),
+  pointsClean: returns('Points cleaned and gapped', 'Clean the points with paper, gap them, and try again', points),
+  condenserSwap: returns('Condenser renewed', 'Try a known good condenser', points),
+  keyLook: choice({
+    label: 'Flywheel mark against the crank',
+    ask: 'Flywheel mark against the crank: where it belongs?',
+    options: { sound: 'where it belongs', sheared: 'shifted' }
+  }),
+  chargeTest: within('Charge coil', 'Charge coil: resistance and peak volts against the manual'),
+  triggerTest: within('Trigger or sensor', 'Trigger or sensor: resistance, peak volts, air gap against the manual'),
+  packSwap: returns('Pack or control unit renewed', 'Try a known good power pack or control unit'),
+  primary: ohms('Coil primary', 'spark.primary', true),
+  secondary: ohms('Coil secondary', 'spark.secondary', true),
+  charge: ohms('Charge coil', 'spark.charge', false),
+  trigger: ohms('Trigger or sensor', 'spark.trigger', false),
+  pointsGap: quantity({
+    label: 'Points gap',
+    dimension: 'length',
+    min: 0,
+    max: 3e-3,
+    perCylinder: true,
+    limit: 'spark.pointsGap',
+    when: points
+  }),
+  pointsOhms: quantity({
+    label: 'Points, resistance closed',
+    dimension: 'resistance',
+    min: 0,
+    max: 1e6,
+    perCylinder: true,
+    when: points
+  }),
+  pointsLook: choice({
+    label: 'Points look',
+    perCylinder: true,
+    options: { clean: 'clean', grey: 'oxidised', pitted: 'pitted', oily: 'oily' },
+    when: points
+  }),
+  rubBlock: choice({
+    label: 'Rub block',
+    options: { greased: 'lubricated', dry: 'dry', worn: 'worn' },
+    when: points
+  }),
+  timing: quantity({
+    label: 'Timing at idle',
+    ask: 'Timing at idle by the marks, before top plus, after top minus',
+    dimension: 'timing',
+    min: -40,
+    max: 60,
+    limit: 'spark.timing'
   })
 } as const;
+
+/** The questions of the isolation, which the sheet asks one at a time. */
+export const isolationKeys = [
+  'brisk',
+  'supply',
+  'groundWire',
+  'stopWire',
+  'plugSwap',
+  'leadSwap',
+  'coilSwap',
+  'pointsClean',
+  'condenserSwap',
+  'keyLook',
+  'chargeTest',
+  'triggerTest',
+  'packSwap'
+] as const;

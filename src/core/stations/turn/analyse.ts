@@ -1,12 +1,11 @@
-import { cylindersOf, judgedBy, type Context } from '../../judgement.ts';
-import { ownLimits } from '../../engine/limits.ts';
+import { school } from '../../house-rules/rules.ts';
+import { cylindersOf, listed, type Context } from '../../judgement.ts';
 import type { Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { findingsOf, practice } from '../finding.ts';
-
-/** Standard uncertainty of one depth taken with a rod and calliper, m (M). */
-const DEPTH_UNCERTAINTY = 0.05e-3;
+import { lossFromLowPiston, pistonDepths } from './depths.ts';
+import { lockTree } from './lock.ts';
 
 /**
  * Compression bumps over two full turns: a two-stroke compresses each cylinder every turn, a four-stroke every other.
@@ -37,45 +36,21 @@ export function turning(c: Context): Turning {
     .filter((r) => r.value !== 'unknown')
     .map((r) => ({ result: r.value as string, at: r.at }));
   const lastBad = turns.findLastIndex((t) => !smooth.has(t.result));
-  const since = turns.slice(lastBad + 1);
+  const soak = c.record.last('turn.soaked');
+  const since = turns.slice(lastBad + 1).filter((t) => soak?.value !== 'yes' || t.at > soak.at);
   const first = since[0];
   const last = since[since.length - 1];
   const hours = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / 3.6e6 : 0;
   return {
     turns,
-    smoothSince: since.length,
+    smoothSince: turns.length - 1 - lastBad,
     everBad: lastBad >= 0,
     provedNextDay: since.length > 0 && hours >= ruleNumber(c.rules, 'nextDay')
   };
 }
 
-export interface Depths {
-  readonly rows: readonly { readonly cylinder: number; readonly depth: number; readonly n: number }[];
-  readonly low: readonly number[];
-  readonly agree: boolean | undefined;
-  readonly limit: string;
-}
-
-/** Piston depths at top against the shallowest; a deeper one is low in the bore. */
-export function pistonDepths(c: Context): Depths {
-  const judged = judgedBy(c, 'turn.depth', ownLimits.depth, 'our value, from memory');
-  const rows = cylindersOf(c).flatMap((cylinder) => {
-    const values = c.record
-      .all('turn.depth', { cylinder })
-      .map((r) => r.value)
-      .filter((v) => v !== 'unknown');
-    return values.length
-      ? [{ cylinder, depth: values.reduce((a, b) => a + b, 0) / values.length, n: values.length }]
-      : [];
-  });
-  const least = Math.min(...rows.map((r) => r.depth));
-  const least_n = rows.find((r) => r.depth === least)?.n ?? 1;
-  const low = rows
-    .filter((r) => r.depth - least - 2 * DEPTH_UNCERTAINTY * Math.sqrt(1 / r.n + 1 / least_n) > judged.value)
-    .map((r) => r.cylinder);
-  const complete = rows.length > 1 && rows.length === cylindersOf(c).length;
-  return { rows, low, agree: low.length ? false : complete ? true : undefined, limit: judged.said };
-}
+/** Soaked after the first smooth turn would be hiding what the oil covers. */
+const soakedSince = (c: Context): boolean => c.record.value('turn.soaked') === 'yes';
 
 /** What the hand says about it before anything is cranked. */
 export function analyse(c: Context): Finding[] {
@@ -93,11 +68,12 @@ export function analyse(c: Context): Finding[] {
       'plugs out, neutral, starter pinion, leg off; only then the bores are blamed. Soak, wait a day, no force.'
     );
     if (last.result === 'locked') {
-      const step =
-        plugs === 'out'
-          ? 'Plugs are out, so it is not liquid above a piston: next neutral, the starter pinion, then the leg off.'
-          : 'Take the plugs out first: liquid in a cylinder locks it.';
-      out.add('locked', plugs === 'out' ? 'fault' : 'cannot-tell', `It is locked. ${step}`, why);
+      const tree = lockTree(c)!;
+      const left = tree.parts.filter((p) => p.state === 'open').map((p) => p.label);
+      const words = tree.found
+        ? `It was ${tree.found.label}${tree.found.by === 'elimination' ? ', by elimination' : ''}.`
+        : `It may be ${listed(left)}. ${tree.next?.item === 'turn.plugs' ? 'Take the plugs out first: liquid in a cylinder locks it.' : 'Go on in order; no force.'}`;
+      out.add('locked', tree.found || plugs === 'out' ? 'fault' : 'cannot-tell', `It is locked. ${words}`, why);
     } else if (last.result === 'gritty')
       out.add(
         'gritty',
@@ -114,11 +90,11 @@ export function analyse(c: Context): Finding[] {
         'It turns free without bumps. With the plugs in that is no compression; with them out it means nothing. Record where the plugs were.',
         why
       );
-    else if (everBad && !provedNextDay)
+    else if ((everBad || soakedSince(c)) && !provedNextDay)
       out.add(
         'again',
         'watch',
-        'It turns free now, but it did not before. Oil hides grit: turn it again tomorrow before it counts.',
+        `It turns free now, but ${everBad ? 'it did not before' : 'it was soaked'}. Oil hides grit: turn it again tomorrow before it counts.`,
         {
           ...why,
           limit: `${ruleNumber(c.rules, 'nextDay')} h between two smooth turns (house rule)`
@@ -166,27 +142,99 @@ export function analyse(c: Context): Finding[] {
       practice([`out of the plug holes: ${water}`], 'plug holes lowest, turned by hand until dry.')
     );
 
-  const depths = pistonDepths(c);
-  if (depths.rows.length > 1) {
-    const why = {
-      inputs: depths.rows.map((r) => `cylinder ${r.cylinder}: ${say(r.depth, 'length', c.units)} (${r.n} taken)`),
-      limit: depths.limit,
-      uncertainty: `${say(2 * DEPTH_UNCERTAINTY, 'length', c.units)} on each depth (two deviations)`,
-      formula: 'depth − shallowest depth − its interval > tolerance',
-      provenance: 'M' as const,
-      source: 'From memory: a rod bent by water stands lower at top; compression can look normal.'
-    };
-    if (depths.low.length)
-      for (const k of depths.low)
-        out.add(
-          'depth',
-          'fault',
-          `Piston ${k} stands low at top. A rod bent by water shows like this even when compression is good: specialist or parts.`,
-          why,
-          k
-        );
-    else if (depths.agree) out.add('depths', 'sound', 'Every piston’s depth at top agrees.', why);
-    else out.add('depths', 'cannot-tell', 'Not every piston’s depth is taken yet.', why);
-  }
+  shifting(c, out);
+  depthsFound(c, out);
   return out.list;
+}
+
+type Out = ReturnType<typeof findingsOf>;
+
+/** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */
+function shifting(c: Context, out: Out): void {
+  const { record } = c;
+  const [neutral, forward, reverse, lock] = [
+    record.value('turn.neutral'),
+    record.value('turn.forward'),
+    record.value('turn.reverse'),
+    record.value('turn.reverseLock')
+  ];
+  const inputs = [
+    `neutral ${neutral ?? '–'}, forward ${forward ?? '–'}, reverse ${reverse ?? '–'}, reverse lock ${lock ?? '–'}`
+  ];
+  const why = practice(
+    inputs,
+    'neutral spins freely, forward and reverse follow; on a manual tilt the lock rises in reverse.'
+  );
+  if (neutral === 'drives')
+    out.add('shift', 'fault', 'It stays in gear in neutral: linkage or shift rod. Nobody starts it like this.', why);
+  else if (neutral === 'drags')
+    out.add(
+      'shift',
+      'watch',
+      'The propeller drags in neutral: linkage out of adjustment, or thick oil in the cold.',
+      why
+    );
+  const missing = [forward === 'no' && 'forward', reverse === 'no' && 'reverse'].filter(Boolean);
+  if (missing.length)
+    out.add(
+      'gear',
+      'fault',
+      `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`,
+      why
+    );
+  if (forward === 'slips' || reverse === 'slips')
+    out.add('dog', 'fault', 'It jumps out of gear when turned by hand: linkage first, then a worn clutch dog.', why);
+  if (lock === 'no')
+    out.add(
+      'reverse-lock',
+      'fault',
+      'The reverse lock does not rise: the leg kicks up in reverse. Free and adjust it.',
+      why
+    );
+}
+
+/** Piston depths, and what a low piston would have looked like to a compression gauge. */
+function depthsFound(c: Context, out: Out): void {
+  const depths = pistonDepths(c);
+  if (depths.rows.length < 2) return;
+  const reach = 2 * Math.max(...depths.rows.map((r) => r.u));
+  const why = {
+    inputs: depths.rows.map((r) => `cylinder ${r.cylinder}: ${say(r.depth, 'length', c.units)} (${r.n} taken)`),
+    limit: depths.limit.said,
+    uncertainty: `${say(reach, 'length', c.units)} on a depth (two deviations, ${say(depths.deviation, 'length', c.units)} each from the repeats)`,
+    formula: 'depth − shallowest depth − its interval > tolerance',
+    provenance: 'M' as const,
+    source: 'From memory: a rod bent by water stands lower at top; compression can look normal.'
+  };
+  const least = Math.min(...depths.rows.map((r) => r.depth));
+  for (const k of depths.low) {
+    const by = depths.rows.find((r) => r.cylinder === k)!.depth - least;
+    out.add(
+      'depth',
+      'fault',
+      `Piston ${k} stands low at top, by ${say(by, 'length', c.units)}. A rod bent by water shows like this even when compression is good: specialist or parts.`,
+      why,
+      k
+    );
+    const loss = lossFromLowPiston(c, by);
+    const limit = Number(school(c.rules, 'spread'));
+    if (loss !== undefined && loss < limit + 0.05)
+      out.add(
+        'depth-compression',
+        'watch',
+        `A gauge would not have found it: standing ${say(by, 'length', c.units)} low takes about ${Math.round(100 * loss)} % off the compression of cylinder ${k}, and up to ${Math.round(100 * limit)} % between cylinders passes.`,
+        {
+          inputs: [...why.inputs, 'displacement and ratio of the profile'],
+          value: `${Math.round(100 * loss)} % lower`,
+          uncertainty: 'ratio known to ±1, bore taken as square where it is not in the profile',
+          limit: `${Math.round(100 * limit)} % spread (house rule)`,
+          formula: 'r′ = (V + A·Δ)/(V_c + A·Δ), p ∝ r′^1.3',
+          provenance: 'P',
+          source: 'Polytropic law (P), exponent and square bore from memory (M)'
+        },
+        k
+      );
+  }
+  if (!depths.low.length && depths.agree) out.add('depths', 'sound', 'Every piston’s depth at top agrees.', why);
+  else if (!depths.low.length) out.add('depths', 'cannot-tell', 'Not every piston’s depth is taken yet.', why);
 }

@@ -1,5 +1,9 @@
 import { choice, quantity, several } from '../../survey/items.ts';
 
+const free = { free: 'comes free', still: 'still locked' } as const;
+const gear = { follows: 'propeller follows', slips: 'jumps or slips', no: 'does not engage' } as const;
+const shifts = (p: { readonly shift?: string }): boolean => p.shift !== 'direct';
+
 /** The hand turn: in the engine's direction only, before anything is cranked. */
 export const items = {
   plugs: choice({ label: 'Spark plugs while turning', options: { in: 'in', out: 'out, kept in order' } }),
@@ -27,6 +31,44 @@ export const items = {
     label: 'Out of the plug holes',
     ask: 'Plug holes lowest: what comes out?',
     options: { none: 'nothing more', some: 'some water', much: 'still coming', oil: 'oil only' }
+  }),
+  soaked: choice({
+    label: 'Soaked',
+    ask: 'Penetrating oil in the bores, left to soak',
+    options: { yes: 'yes, just now', no: 'no' }
+  }),
+  lockNeutral: choice({
+    label: 'In neutral, propeller off',
+    ask: 'Still locked with the plugs out: neutral, propeller free. Does it turn now?',
+    options: free,
+    when: shifts
+  }),
+  lockPinion: choice({
+    label: 'Starter pinion pulled back',
+    ask: 'Pull the starter pinion out of the ring. Does it turn now?',
+    options: free,
+    absent: true,
+    when: (p) => p.starting !== 'rope'
+  }),
+  lockLeg: choice({
+    label: 'Leg off',
+    ask: 'Drop the leg: drive shaft, pump and gears are out of it. Does it turn now?',
+    options: free
+  }),
+  neutral: choice({
+    label: 'Neutral',
+    ask: 'Neutral: spin the propeller',
+    options: { spins: 'spins freely', drags: 'drags', drives: 'still in gear' },
+    when: shifts
+  }),
+  forward: choice({ label: 'Forward', ask: 'Forward: turn it by hand', options: gear, when: shifts }),
+  reverse: choice({ label: 'Reverse', ask: 'Reverse: turn it by hand', options: gear, absent: true, when: shifts }),
+  reverseLock: choice({
+    label: 'Reverse lock',
+    ask: 'In reverse the tilt lock must rise',
+    options: { rises: 'rises', no: 'does not rise' },
+    absent: true,
+    when: (p) => p.tilt !== 'hydraulic'
   }),
   depth: quantity({
     label: 'Piston depth at top',

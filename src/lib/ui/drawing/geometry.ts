@@ -43,7 +43,9 @@ export function geometryOf(profile: Profile): Geometry {
     barrel,
     anchors: {
       safe: [118, 22],
+      look: [160, 88],
       turn: [70, 47],
+      plugs: [last[0]!.x + barrel.width + 6, last[0]!.y],
       spark: [last[0]!.x + barrel.width + 13, last[0]!.y],
       compression: [middle.x - 14, middle.y],
       gear: [118, plate + 40],

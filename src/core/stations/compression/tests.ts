@@ -1,0 +1,24 @@
+import type { Context } from '../../judgement.ts';
+import type { Reading } from '../../survey/reading.ts';
+
+/** One compression test, however it was written down. Pa gauge. */
+export interface PressureTest extends Reading {
+  readonly value: number;
+  /** The needle after each pull, where it was read. */
+  readonly needle?: readonly number[];
+}
+
+/** Every test of a round, final readings and pull-by-pull series alike, oldest first. */
+export function pressureTests(c: Context, round: number): PressureTest[] {
+  const finals = c.record
+    .all('compression.pressure', { round })
+    .filter((r) => typeof r.value === 'number' && r.cylinder !== undefined) as PressureTest[];
+  const series = c.record
+    .all('compression.pulls', { round })
+    .filter((r) => Array.isArray(r.value) && r.cylinder !== undefined)
+    .map((r) => ({ ...r, value: Math.max(...(r.value as number[])), needle: r.value as number[] }));
+  return [...finals, ...series].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+}
+
+export const pressureRound = (c: Context): number =>
+  Math.max(c.record.round('compression.pressure'), c.record.round('compression.pulls'));

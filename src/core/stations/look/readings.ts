@@ -1,0 +1,22 @@
+import { choice, photo, text, type Item } from '../../survey/items.ts';
+import { placeIds, places, type PlaceId } from './places.ts';
+
+type Sights<P extends PlaceId> = Extract<keyof (typeof places)[P]['sights'], string>;
+type LookItems = { readonly [P in PlaceId]: Item<Sights<P> | 'unknown' | 'not-fitted'> } & {
+  readonly [P in PlaceId as `${P}Note`]: Item<string>;
+} & { readonly [P in PlaceId as `${P}Photo`]: Item<string> } & { readonly platePhoto: Item<string> };
+
+/** Three items a place, what is seen, a note, photographs; and the identity plate's own photograph. */
+export const items = Object.fromEntries([
+  ['platePhoto', photo({ label: 'Identity plate' })],
+  ...placeIds.flatMap((id) => {
+    const { label, ask, sights, ...rest } = places[id];
+    const options = Object.fromEntries(Object.entries(sights).map(([value, s]) => [value, s.label]));
+    const common = { label, ask: `${label}: ${ask.charAt(0).toLowerCase()}${ask.slice(1)}`, options };
+    return [
+      [id, 'absent' in rest ? choice({ ...common, absent: true }) : choice(common)],
+      [`${id}Note`, text({ label: `${label}: note`, maxLength: 1000 })],
+      [`${id}Photo`, photo({ label: `${label}: photograph` })]
+    ];
+  })
+]) as unknown as LookItems;

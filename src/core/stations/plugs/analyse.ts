@@ -1,0 +1,185 @@
+import { known } from '../../engine/profile.ts';
+import { ownLimits } from '../../engine/limits.ts';
+import { ruleNumber, school, schoolSaid } from '../../house-rules/rules.ts';
+import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
+import { sayValue } from '../../survey/check-entry.ts';
+import { gravest, type Finding } from '../../survey/finding.ts';
+import { say } from '../../units/index.ts';
+import { findingsOf, practice } from '../finding.ts';
+import { allItems } from '../items.ts';
+import { meaningOf, type PlugSight } from './meaning.ts';
+
+const WEAK_VOLTS = 10.5;
+
+/** Oil in each bore, m³, where some was put in; readings taken after it are oiled ones. */
+export const boreOil = (c: Context): number | undefined => {
+  const oil = known(c.record.value('plugs.oil'));
+  return oil === undefined || oil <= 0 ? undefined : oil;
+};
+
+/** What the plugs say, cylinder by cylinder, and what was done before the first spin. */
+export function analyse(c: Context): Finding[] {
+  const out = findingsOf('plugs');
+  if (!c.record.touched('plugs')) return out.list;
+  const cylinders = cylindersOf(c);
+  const { profile, history } = c.survey.engine;
+  const at = (k: number): string => (cylinders.length > 1 ? `Plug ${k}` : 'The plug');
+  const read = new Map<number, readonly PlugSight[]>();
+  for (const k of cylinders.length ? cylinders : [1]) {
+    const value = c.record.value('plugs.read', k);
+    if (Array.isArray(value) && value.length) read.set(k, value);
+  }
+  for (const [k, sights] of read) {
+    const meanings = sights.map((s) => meaningOf(s, profile));
+    const condition = gravest(meanings.map((m) => m.is));
+    if (condition === 'sound') continue;
+    const said = meanings.filter((m) => m.is !== 'sound').map((m) => m.says);
+    out.add(
+      sights.includes('water') ? 'water' : sights.includes('cracked') ? 'cracked' : 'read',
+      condition,
+      `${at(k)} is ${said.join('; and ')}.`,
+      practice(
+        [`plug ${k}: ${sayValue(allItems['plugs.read'], sights, c.units)}`, `strokes: ${profile.strokes ?? 'unknown'}`],
+        'each plug read in its cylinder’s order, against the kind of engine.'
+      ),
+      k
+    );
+  }
+  holes(c, out);
+  gaps(c, out);
+  cranking(c, out);
+  const waterOn = [...read].filter(([, s]) => s.includes('water')).map(([k]) => k);
+  if (c.record.value('plugs.order') === 'no' && read.size && cylinders.length > 1)
+    out.add(
+      'order',
+      'cannot-tell',
+      'The plugs were mixed up, so none of them speaks for its cylinder.',
+      practice([`read: ${listed([...read.keys()])}`], 'kept in cylinder order.')
+    );
+  dryBores(c, out, Number(known(history.yearsIdle) ?? 0));
+  const missing = cylinders.filter((k) => c.record.last('plugs.read', k) === undefined);
+  if (missing.length && read.size)
+    out.add(
+      'missing',
+      'cannot-tell',
+      `Plug ${listed(missing)} not read yet.`,
+      practice([`read: ${listed([...read.keys()])}`], 'every plug, in order.')
+    );
+  if (read.size && !missing.length && !waterOn.length && out.list.every((f) => f.condition === 'sound'))
+    out.add(
+      'good',
+      'sound',
+      'Every plug reads as it should.',
+      practice([`read: ${listed([...read.keys()])}`], 'tan and dry.')
+    );
+  return out.list;
+}
+
+type Out = ReturnType<typeof findingsOf>;
+
+function holes(c: Context, out: Out): void {
+  const says = {
+    water: ['fault', 'There is water in cylinder'],
+    rust: ['watch', 'There is rust in cylinder'],
+    debris: ['watch', 'Something lies in cylinder'],
+    scored: ['fault', 'The bore is scored in cylinder']
+  } as const;
+  const then = {
+    water: 'Plug holes lowest, turn by hand until no more comes; nothing spins before.',
+    rust: 'Oil, soak, turn by hand; the hand turn decides, and again tomorrow.',
+    debris: 'Get it out by magnet or air before anything turns.',
+    scored: 'Compression and leak-down say how much it matters.'
+  } as const;
+  for (const k of cylindersOf(c)) {
+    const hole = c.record.value('plugs.hole', k);
+    if (hole === undefined || hole === 'clean') continue;
+    out.add(
+      `hole-${hole}`,
+      says[hole][0],
+      `${says[hole][1]} ${k}. ${then[hole]}`,
+      practice([`into hole ${k}: ${hole}`], 'look into the hole before anything spins.'),
+      k
+    );
+  }
+}
+
+function gaps(c: Context, out: Out): void {
+  const limit = judgedBy(c, 'plugs.gap', ownLimits.plugGap, 'usual, from memory');
+  for (const k of cylindersOf(c)) {
+    const gap = known(c.record.value('plugs.gap', k));
+    if (gap === undefined) continue;
+    const share = gap / limit.value - 1;
+    const reach = limit.manual ? 0.1 : 0.35;
+    if (Math.abs(share) <= reach) continue;
+    out.add(
+      'gap',
+      limit.manual ? 'watch' : 'cannot-tell',
+      `Plug ${k} is gapped ${say(gap, 'length', c.units)}, ${share > 0 ? 'wide: it asks for more voltage' : 'narrow: a weak flame'}. ${limit.manual ? 'Set it.' : 'The manual’s figure decides.'}`,
+      {
+        inputs: [`gap of plug ${k}: ${say(gap, 'length', c.units)}`],
+        limit: limit.said,
+        provenance: limit.provenance,
+        source: limit.manual
+          ? 'The manual’s figure, ± 10 %'
+          : 'From memory: 0.6 to 1.1 mm covers most; only the manual decides'
+      },
+      k
+    );
+  }
+}
+
+/** The house's school on oil before the first spin. */
+function dryBores(c: Context, out: Out, years: number): void {
+  const rule = school(c.rules, 'boreOil');
+  if (rule === 'never' || boreOil(c) !== undefined || c.record.last('compression.pressure')) return;
+  const due = rule === 'always' || years > ruleNumber(c.rules, 'boreOilYears');
+  if (!due) return;
+  out.add(
+    'dry-bores',
+    'watch',
+    `${rule === 'always' ? 'Oil' : `It stood ${say(years, 'years', c.units)}: oil`} the bores before the first spin, and note how much; every compression reading after it is an oiled one.`,
+    practice([`years idle: ${years}`, 'oil in the bores: none noted'], 'dry rings score and read low.', {
+      school: schoolSaid(c.rules, 'boreOil')
+    })
+  );
+}
+
+function cranking(c: Context, out: Out): void {
+  const [circuit, direct] = [c.record.value('plugs.starterCircuit'), c.record.value('plugs.starterDirect')];
+  const volts = known(c.record.value('plugs.volts'));
+  const inputs = [
+    `through its circuit: ${circuit ?? 'not tried'}`,
+    `straight from the battery: ${direct ?? 'not tried'}`,
+    `volts while cranking: ${volts === undefined ? 'unknown' : say(volts, 'voltage', c.units)}`
+  ];
+  const why = practice(inputs, 'a starter fed directly proves the motor, not the circuit; both are recorded apart.');
+  const poor = circuit === 'slow' || circuit === 'nothing';
+  if (volts !== undefined && volts < WEAK_VOLTS)
+    out.add(
+      'volts',
+      'watch',
+      `The battery falls to ${say(volts, 'voltage', c.units)} while cranking. Everything measured by cranking reads low and weak: another battery first.`,
+      why
+    );
+  else if (poor && direct === 'turns')
+    out.add(
+      'starter',
+      'fault',
+      'The starter turns well from the battery but not through its circuit: cable, solenoid, neutral switch or key.',
+      why
+    );
+  else if (poor && (direct === 'slow' || direct === 'nothing'))
+    out.add(
+      'starter',
+      'fault',
+      'The starter fails straight from the battery too: battery, its cables, then the motor.',
+      why
+    );
+  else if (poor)
+    out.add(
+      'starter',
+      'cannot-tell',
+      'The starter is poor through its circuit. Feed it straight from the battery: that separates motor from circuit.',
+      why
+    );
+}

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../../testing.ts';
+import { meaningOf } from './meaning.ts';
+
+const pair = { strokes: 'two', cylinders: 2, starting: 'electric' } as const;
+
+describe('plugs', () => {
+  it('oily means one thing on a two-stroke and another on a four-stroke', () => {
+    expect(meaningOf('oily', { strokes: 'two' }).says).toMatch(/preservation oil or too rich/);
+    expect(meaningOf('oily', { strokes: 'four' }).says).toMatch(/rings or valve guides/);
+  });
+  it('water on a plug stops everything until the hole is dry', () => {
+    const b = new Bench(pair)
+      .read('plugs.read', ['water'], { cylinder: 2 })
+      .read('plugs.read', ['normal'], { cylinder: 1 });
+    expect(b.ids()).toContain('plugs.water.2:fault');
+    expect(b.said('plugs.water')).toMatch(/Nothing spins/);
+  });
+  it('mixed-up plugs speak for nobody', () => {
+    const b = new Bench(pair).read('plugs.order', 'no').read('plugs.read', ['black'], { cylinder: 1 });
+    expect(b.ids()).toContain('plugs.order:cannot-tell');
+  });
+  it('all read well is sound; one not read is said', () => {
+    const b = new Bench(pair).read('plugs.read', ['normal'], { cylinder: 1 });
+    expect(b.said('plugs.missing')).toMatch(/Plug 2 not read/);
+    expect(b.read('plugs.read', ['dry'], { cylinder: 2 }).ids()).toContain('plugs.good:sound');
+  });
+  it('a gap is only judged by the manual', () => {
+    const b = new Bench(pair).read('plugs.gap', 1.4e-3, { cylinder: 1 });
+    expect(b.ids()).toContain('plugs.gap.1:cannot-tell');
+    b.survey = { ...b.survey, engine: { ...b.survey.engine, manual: { 'plugs.gap': { value: 1e-3, page: '3-2' } } } };
+    expect(b.ids()).toContain('plugs.gap.1:watch');
+  });
+  it('dry bores after years are oiled first by the default rule, and by nobody who says never', () => {
+    const old = new Bench(pair, 'long-stored', { yearsIdle: 6 }).read('plugs.read', ['dry'], { cylinder: 1 });
+    expect(old.said('plugs.dry-bores')).toMatch(/oil the bores before the first spin/);
+    old.survey = { ...old.survey, houseRules: { schools: { boreOil: 'never' } } };
+    expect(old.said('plugs.dry-bores')).toBe('');
+    const oiled = new Bench(pair, 'long-stored', { yearsIdle: 6 }).read('plugs.oil', 3e-6);
+    expect(oiled.said('plugs.dry-bores')).toBe('');
+  });
+  it('oil in the bores makes readings marked dry doubtful', () => {
+    const b = new Bench(pair).read('plugs.oil', 4e-6).psi([
+      [1, 120],
+      [2, 121]
+    ]);
+    expect(b.said('compression.bores')).toMatch(/mark them oiled/);
+  });
+  it('a starter that turns from the battery but not through its circuit is the circuit', () => {
+    const b = new Bench(pair).read('plugs.starterCircuit', 'nothing');
+    expect(b.ids()).toContain('plugs.starter:cannot-tell');
+    expect(b.read('plugs.starterDirect', 'turns').said('plugs.starter')).toMatch(/not through its circuit/);
+    expect(b.read('plugs.starterDirect', 'slow').said('plugs.starter')).toMatch(/straight from the battery too/);
+  });
+  it('what is in the hole is said with what to do', () => {
+    const b = new Bench(pair).read('plugs.hole', 'water', { cylinder: 1 });
+    expect(b.said('plugs.hole-water')).toMatch(/turn by hand until no more comes/);
+    expect(b.assessed().steps.map((s) => s.id)).toContain('empty-cylinders');
+  });
+});

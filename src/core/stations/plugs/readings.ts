@@ -1,0 +1,57 @@
+import { choice, quantity, several } from '../../survey/items.ts';
+
+/** Plugs out, in cylinder order, each read; oil in the bores measured; then, and only then, the starter. */
+export const items = {
+  order: choice({ label: 'Kept in cylinder order', options: { yes: 'yes', no: 'mixed up' } }),
+  read: several({
+    label: 'Plug reads',
+    perCylinder: true,
+    options: {
+      normal: ['tan, dry', 'as it should be'],
+      dry: 'dry, clean',
+      oily: 'oily',
+      fuel: 'fuel-wet',
+      water: 'water',
+      rust: 'rusty',
+      white: 'white, blistered',
+      black: 'black, sooty',
+      bridged: 'bridged',
+      cracked: 'cracked'
+    }
+  }),
+  gap: quantity({
+    label: 'Plug gap',
+    dimension: 'length',
+    min: 0.1e-3,
+    max: 3e-3,
+    perCylinder: true,
+    limit: 'plugs.gap'
+  }),
+  hole: choice({
+    label: 'Into the hole',
+    perCylinder: true,
+    options: { clean: 'clean', water: 'water', rust: 'rust', debris: 'debris', scored: 'scored bore' }
+  }),
+  oil: quantity({
+    label: 'Oil put in each bore',
+    ask: 'Oil put in each bore, before the first spin; zero for none',
+    dimension: 'volume',
+    min: 0,
+    max: 50e-6
+  }),
+  volts: quantity({ label: 'Battery while cranking', dimension: 'voltage', min: 0, max: 60 }),
+  rpm: quantity({ label: 'Cranking speed', dimension: 'speed', min: 0, max: 3000 }),
+  starterCircuit: choice({
+    label: 'Starter through its own circuit',
+    options: { turns: 'turns well', slow: 'slow', nothing: 'nothing' },
+    absent: true,
+    when: (p) => p.starting !== 'rope'
+  }),
+  starterDirect: choice({
+    label: 'Starter straight from the battery',
+    ask: 'Starter straight from the battery: it proves the motor, not the circuit',
+    options: { turns: 'turns well', slow: 'slow', nothing: 'nothing' },
+    absent: true,
+    when: (p) => p.starting !== 'rope'
+  })
+} as const;

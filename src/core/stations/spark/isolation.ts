@@ -1,0 +1,215 @@
+import type { Profile } from '../../engine/profile.ts';
+import { cylindersOf, type Context } from '../../judgement.ts';
+import { eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+import type { ItemId } from '../items.ts';
+
+export type SparkPart =
+  | 'switch'
+  | 'stop'
+  | 'speed'
+  | 'fuse'
+  | 'ground'
+  | 'plug'
+  | 'lead'
+  | 'points'
+  | 'condenser'
+  | 'coil'
+  | 'key'
+  | 'charge'
+  | 'trigger'
+  | 'pack';
+
+type Part = { readonly id: SparkPart; readonly label: string };
+const part = (id: SparkPart, label: string): Part => ({ id, label });
+const toSwitch = part('switch', 'lanyard or stop switch');
+const stop = part('stop', 'stop wire and stop circuit');
+const speed = part('speed', 'cranking too slow');
+const fuse = part('fuse', 'main fuse and supply');
+const ground = part('ground', 'engine ground');
+const points = part('points', 'points');
+const condenser = part('condenser', 'condenser');
+const key = part('key', 'flywheel key or magnets');
+const coils = part('coil', 'coils under the flywheel');
+const charge = part('charge', 'charge coil');
+const trigger = part('trigger', 'trigger');
+const sensor = part('trigger', 'crank sensor');
+const pack = part('pack', 'power pack');
+const unit = part('pack', 'control unit');
+
+/** What every cylinder shares, by kind of ignition, cheapest to clear first (C). */
+const shared: Readonly<Record<string, readonly Part[]>> = {
+  points: [toSwitch, stop, ground, points, condenser, key, coils],
+  cdi: [toSwitch, speed, stop, ground, charge, trigger, pack],
+  digital: [toSwitch, speed, fuse, stop, ground, sensor, unit],
+  'coil-on-plug': [toSwitch, speed, fuse, stop, ground, sensor, unit]
+};
+/** What one cylinder has to itself (C). */
+const own: Readonly<Record<string, readonly Part[]>> = {
+  points: [part('plug', 'its plug'), part('lead', 'its lead or cap'), points, condenser, part('coil', 'its coil')],
+  cdi: [
+    part('plug', 'its plug'),
+    part('lead', 'its lead or cap'),
+    part('coil', 'its coil'),
+    part('trigger', 'its trigger'),
+    part('pack', 'its output of the power pack')
+  ],
+  digital: [
+    part('plug', 'its plug'),
+    part('lead', 'its lead or cap'),
+    part('coil', 'its coil'),
+    part('pack', 'its output of the control unit')
+  ],
+  'coil-on-plug': [
+    part('plug', 'its plug'),
+    part('lead', 'its connector'),
+    part('coil', 'its coil'),
+    part('pack', 'its output of the control unit')
+  ]
+};
+const sharedUnknown: readonly Part[] = [
+  toSwitch,
+  speed,
+  fuse,
+  stop,
+  ground,
+  part('trigger', 'trigger or points'),
+  part('pack', 'coil or power pack')
+];
+
+const returns = (item: ItemId, id: SparkPart, minutes: number, why: string): Trial<SparkPart> => ({
+  item,
+  why,
+  minutes,
+  clears: { still: [id] },
+  accuses: { returns: id }
+});
+const within = (item: ItemId, id: SparkPart, minutes: number, why: string): Trial<SparkPart> => ({
+  item,
+  why,
+  minutes,
+  clears: { within: [id] },
+  accuses: { outside: id }
+});
+const moves = (item: ItemId, id: SparkPart, minutes: number, why: string): Trial<SparkPart> => ({
+  item,
+  why,
+  minutes,
+  clears: { stays: [id] },
+  accuses: { moves: id }
+});
+
+/** Trials in the order of what they cost; each separates one part from the rest. C: common practice. */
+const trials: readonly Trial<SparkPart>[] = [
+  {
+    item: 'spark.lanyard',
+    why: 'Forgetting the lanyard or the switch is the commonest “no spark”, and costs a look.',
+    minutes: 1,
+    clears: { yes: ['switch'] },
+    accuses: { no: 'switch' }
+  },
+  {
+    item: 'spark.brisk',
+    why: 'Electronic ignition gives nothing below its minimum speed: that looks like a dead part and is a tired battery or arm.',
+    minutes: 3,
+    clears: { yes: ['speed'] },
+    accuses: { no: 'speed' }
+  },
+  {
+    item: 'spark.supply',
+    why: 'A box without battery voltage cannot spark; the fuse and its connector are the cheapest of the dear-looking faults.',
+    minutes: 2,
+    clears: { yes: ['fuse'] },
+    accuses: { no: 'fuse' }
+  },
+  {
+    item: 'spark.groundWire',
+    why: 'A tester on paint or a block without ground shows nothing however good the ignition is.',
+    minutes: 2,
+    clears: { still: ['ground'] },
+    accuses: { returns: 'ground' }
+  },
+  returns(
+    'spark.stopWire',
+    'stop',
+    3,
+    'One connector separates the whole stop circuit (switch, lanyard, harness, chafed wire) from the ignition.'
+  ),
+  moves(
+    'spark.plugSwap',
+    'plug',
+    3,
+    'The fault that moves with the plug is the plug, and a plug is the cheapest part there is.'
+  ),
+  moves(
+    'spark.leadSwap',
+    'lead',
+    5,
+    'Lead, cap or connector: what moves with it is it. Look in the dark for sparks astray.'
+  ),
+  returns(
+    'spark.pointsClean',
+    'points',
+    20,
+    'Oxide on points is a thousandth of a millimetre of insulation: the usual end of a long rest.'
+  ),
+  within(
+    'spark.chargeTest',
+    'charge',
+    20,
+    'The charge coil feeds everything: its resistance, and its peak volts while cranking, against the manual.'
+  ),
+  within(
+    'spark.triggerTest',
+    'trigger',
+    20,
+    'Without a trigger a good pack waits for ever: resistance, peak volts and air gap against the manual.'
+  ),
+  moves(
+    'spark.coilSwap',
+    'coil',
+    15,
+    'Coils are alike: what moves with the coil is the coil. Measure it cold and warm as well.'
+  ),
+  returns(
+    'spark.condenserSwap',
+    'condenser',
+    20,
+    'A tired condenser burns the points and eats the spark; it is tried by a known good one.'
+  ),
+  {
+    item: 'spark.keyLook',
+    why: 'A sheared key puts the magnets in the wrong place; the mark shows it before the flywheel is pulled.',
+    minutes: 10,
+    clears: { sound: ['key'] },
+    accuses: { sheared: 'key' }
+  },
+  returns('spark.packSwap', 'pack', 30, 'Dear, and last: only a known good one proves it.')
+];
+
+export type SparkPattern = 'all' | 'one';
+
+/** What the results over the cylinders say about where to look: every cylinder dead, or some of them only. */
+export function sparkPattern(c: Context): SparkPattern | undefined {
+  const round = c.record.round('spark.result');
+  const last = cylindersOf(c).map((cylinder) => c.record.all('spark.result', { cylinder, round }).at(-1)?.value);
+  const seen = last.filter((v) => v === 'good' || v === 'weak' || v === 'none');
+  const none = seen.filter((v) => v === 'none').length;
+  if (!none) return undefined;
+  return none === seen.length && seen.length === cylindersOf(c).length ? 'all' : 'one';
+}
+
+/** Answers that follow from what is recorded elsewhere: bright cranking from speed, a good result to a bolt. */
+function answerOf(c: Context, item: ItemId): string | undefined {
+  const value = c.record.value(item);
+  return typeof value === 'string' ? value : undefined;
+}
+
+const partsOf = (p: Profile, pattern: SparkPattern): readonly Part[] =>
+  pattern === 'all' ? (shared[p.ignition ?? ''] ?? sharedUnknown) : (own[p.ignition ?? ''] ?? own.cdi!);
+
+/** The isolation as it stands: what is cleared, what is left, and what to try next; nothing while there is spark. */
+export function isolation(c: Context): Elimination<SparkPart> | undefined {
+  const pattern = sparkPattern(c);
+  if (!pattern) return undefined;
+  return eliminate(partsOf(c.survey.engine.profile, pattern), trials, (item) => answerOf(c, item));
+}

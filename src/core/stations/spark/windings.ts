@@ -1,0 +1,65 @@
+import { cylindersOf, judgedBy, type Context, type Judged } from '../../judgement.ts';
+import { at20 } from '../../physics/resistance.ts';
+import type { LimitId } from '../../engine/limits.ts';
+
+export const windings = {
+  primary: { label: 'coil primary', perCylinder: true },
+  secondary: { label: 'coil secondary', perCylinder: true },
+  charge: { label: 'charge coil', perCylinder: false },
+  trigger: { label: 'trigger or sensor', perCylinder: false }
+} as const;
+export type WindingId = keyof typeof windings;
+export const windingIds = Object.keys(windings) as WindingId[];
+
+/** Temperature taken where none was noted, K (20 °C). */
+const ASSUMED = 293.15;
+/** Two readings this far apart, K, are a cold and a warm one (M). */
+const WARM_STEP = 12;
+/** What meter, leads and a guessed temperature leave between two readings of a good winding, share (M). */
+export const METER_SHARE = 0.05;
+/** Between cylinders a winding may differ by this, share (C/M). */
+export const BETWEEN = 0.15;
+
+export interface WindingRow {
+  readonly winding: WindingId;
+  readonly cylinder?: number;
+  readonly readings: readonly { readonly ohms: number; readonly temperature?: number; readonly at20: number }[];
+  /** Mean brought to 20 °C, Ω. */
+  readonly ohms20: number;
+  readonly limit?: Judged;
+  readonly inRange?: boolean;
+  /** Warm over cold, both brought to 20 °C: 1 for sound copper. Nothing without a cold and a warm reading. */
+  readonly warmOverCold?: number;
+}
+
+/** Every winding that was read, brought to 20 °C, against the manual's range and cold against warm. P: IEC 60028. */
+export function windingRows(c: Context): WindingRow[] {
+  return windingIds.flatMap((winding) => {
+    const limit = judgedBy(c, `spark.${winding}` as LimitId);
+    const places = windings[winding].perCylinder ? cylindersOf(c) : [undefined];
+    return places.flatMap((cylinder): WindingRow[] => {
+      const readings = c.record.all(`spark.${winding}`, cylinder === undefined ? {} : { cylinder }).flatMap((r) => {
+        if (typeof r.value !== 'number') return [];
+        const t = r.conditions?.temperature;
+        const temperature = t === undefined ? {} : { temperature: t };
+        return [{ ohms: r.value, ...temperature, at20: at20(r.value, t ?? ASSUMED) }];
+      });
+      if (!readings.length) return [];
+      const ohms20 = readings.reduce((sum, r) => sum + r.at20, 0) / readings.length;
+      const noted = readings.filter((r) => r.temperature !== undefined).sort((a, b) => a.temperature! - b.temperature!);
+      const [cold, warm] = [noted[0], noted.at(-1)];
+      const both = cold && warm && warm.temperature! - cold.temperature! >= WARM_STEP && cold.at20 > 0;
+      return [
+        {
+          winding,
+          ...(cylinder === undefined ? {} : { cylinder }),
+          readings,
+          ohms20,
+          ...(limit ? { limit } : {}),
+          ...(limit?.to === undefined ? {} : { inRange: ohms20 >= limit.value && ohms20 <= limit.to }),
+          ...(both ? { warmOverCold: warm.at20 / cold.at20 } : {})
+        }
+      ];
+    });
+  });
+}

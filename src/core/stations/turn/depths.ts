@@ -1,0 +1,65 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { known } from '../../engine/profile.ts';
+import { cylindersOf, judgedBy, type Context, type Judged } from '../../judgement.ts';
+import { crankingPressure } from '../../physics/adapter.ts';
+import { boreArea } from '../../physics/slider-crank.ts';
+import { pooledDeviation } from '../../physics/spread.ts';
+import { cylinderOf, squareBore } from '../compression/shape.ts';
+
+/** Standard deviation of one depth taken with rod and calliper, m, before any repeat says otherwise (M). */
+export const DEPTH_DEVIATION = 0.05e-3;
+
+export interface Depths {
+  readonly rows: readonly {
+    readonly cylinder: number;
+    readonly depth: number;
+    readonly n: number;
+    readonly u: number;
+  }[];
+  readonly low: readonly number[];
+  readonly agree: boolean | undefined;
+  readonly limit: Judged;
+  readonly deviation: number;
+}
+
+/** Piston depths at top against the shallowest; a deeper one is low in the bore. Repeats set what a difference means. */
+export function pistonDepths(c: Context): Depths {
+  const limit = judgedBy(c, 'turn.depth', ownLimits.depth, 'our value, from memory');
+  const groups = cylindersOf(c).map((cylinder) => ({
+    cylinder,
+    values: c.record
+      .all('turn.depth', { cylinder })
+      .map((r) => r.value)
+      .filter((v) => v !== 'unknown')
+  }));
+  const deviation = pooledDeviation(
+    groups.map((g) => g.values),
+    DEPTH_DEVIATION
+  );
+  const rows = groups
+    .filter((g) => g.values.length)
+    .map(({ cylinder, values }) => ({
+      cylinder,
+      depth: values.reduce((a, b) => a + b, 0) / values.length,
+      n: values.length,
+      u: deviation / Math.sqrt(values.length)
+    }));
+  const least = rows.reduce((a, r) => (r.depth < a.depth ? r : a), rows[0] ?? { depth: 0, u: 0 });
+  const low = rows
+    .filter((r) => r.depth - least.depth - 2 * Math.hypot(r.u, least.u) > limit.value)
+    .map((r) => r.cylinder);
+  const complete = rows.length > 1 && rows.length === cylindersOf(c).length;
+  return { rows, low, agree: low.length ? false : complete ? true : undefined, limit, deviation };
+}
+
+/**
+ * Share of its compression (gauge) that a cylinder loses when its piston stands `low` m too deep at top: the ratio falls
+ * by the volume that opens. Nothing where the displacement is unknown. P: polytropic law; square bore where none is known (M).
+ */
+export function lossFromLowPiston(c: Context, low: number): number | undefined {
+  const cylinder = cylinderOf(c);
+  const bore = known(c.survey.engine.profile.bore) ?? squareBore(c);
+  if (!cylinder || bore === undefined) return undefined;
+  // A shorter rod leaves the whole stroke lower: what opens at top opens at closing as well.
+  return 1 - crankingPressure(cylinder, low * boreArea(bore)) / crankingPressure(cylinder);
+}

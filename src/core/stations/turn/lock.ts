@@ -1,0 +1,58 @@
+import type { Profile } from '../../engine/profile.ts';
+import type { Context } from '../../judgement.ts';
+import { eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+
+export type LockPart = 'liquid' | 'gears' | 'pinion' | 'leg' | 'head';
+
+/** What can lock an engine, cheapest to clear first; the bores are blamed last. C: common practice. */
+const parts = [
+  { id: 'liquid', label: 'liquid above a piston' },
+  { id: 'gears', label: 'a gear engaged, or the propeller' },
+  { id: 'pinion', label: 'the starter pinion' },
+  { id: 'leg', label: 'drive shaft, pump or gear case' },
+  { id: 'head', label: 'bores, rings or bearings of the power head' }
+] as const satisfies readonly { id: LockPart; label: string }[];
+
+const trials: readonly Trial<LockPart>[] = [
+  {
+    item: 'turn.plugs',
+    why: 'Liquid cannot be compressed and locks it like rust; with the plugs out it can leave.',
+    minutes: 8,
+    clears: { out: ['liquid'] },
+    accuses: {}
+  },
+  {
+    item: 'turn.lockNeutral',
+    why: 'A gear left engaged hangs the whole leg and the propeller on the crank.',
+    minutes: 2,
+    clears: { still: ['gears'] },
+    accuses: { free: 'gears' }
+  },
+  {
+    item: 'turn.lockPinion',
+    why: 'A pinion rusted into the ring holds the flywheel, and costs one look.',
+    minutes: 5,
+    clears: { still: ['pinion'], 'not-fitted': ['pinion'] },
+    accuses: { free: 'pinion' }
+  },
+  {
+    item: 'turn.lockLeg',
+    why: 'With the leg off, whatever still locks it is in the power head: only now are the bores blamed.',
+    minutes: 30,
+    clears: { still: ['leg'], free: ['head'] },
+    accuses: { free: 'leg' }
+  }
+];
+
+const fitted = (p: Profile) => (part: { id: LockPart }) =>
+  !(part.id === 'pinion' && p.starting === 'rope') && !(part.id === 'gears' && p.shift === 'direct');
+
+/** Which part locks it, from the answers so far; nothing while it was never found locked. */
+export function lockTree(c: Context): Elimination<LockPart> | undefined {
+  const turns = c.record.all('turn.result');
+  if (!turns.some((r) => r.value === 'locked')) return undefined;
+  return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) => {
+    const value = c.record.value(item);
+    return typeof value === 'string' && !(item === 'turn.plugs' && value === 'in') ? value : undefined;
+  });
+}

@@ -15,6 +15,7 @@ export default {
         'style-src': ['self', 'unsafe-inline'],
         'font-src': ['self', 'data:'],
         'connect-src': ['self'],
+        'worker-src': ['self'],
         'object-src': ['none'],
         'base-uri': ['self'],
         'form-action': ['self'],

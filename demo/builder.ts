@@ -2,6 +2,7 @@ import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
 import type { Manual } from '../src/core/engine/limits.ts';
 import type { ItemId, ReadingValue } from '../src/core/stations/items.ts';
+import { placeIds, places, type PlaceId } from '../src/core/stations/look/places.ts';
 import type { Entry } from '../src/core/survey/entry.ts';
 import type { Reading } from '../src/core/survey/reading.ts';
 
@@ -66,6 +67,53 @@ export class Log {
       .read('safe.place', 'outdoors');
   }
 
+  /** The walk around it: every place as it should be, but those named. */
+  walked(but: Partial<Record<PlaceId, string>> = {}, notes: Partial<Record<PlaceId, string>> = {}): this {
+    for (const place of placeIds) {
+      this.read(`look.${place}`, (but[place] ?? Object.keys(places[place].sights)[0]) as 'unknown');
+      if (notes[place]) this.read(`look.${place}Note`, notes[place]);
+    }
+    return this;
+  }
+
+  /** Plugs out in order, one reading each, all with one gap. */
+  plugsRead(list: readonly ReadingValue<'plugs.read'>[], gapMm: number): this {
+    this.read('plugs.order', 'yes');
+    list.forEach((value, k) =>
+      this.read('plugs.read', value, { cylinder: k + 1 })
+        .read('plugs.hole', 'clean', { cylinder: k + 1 })
+        .read('plugs.gap', gapMm / 1000, { cylinder: k + 1, typed: `${gapMm} mm` })
+    );
+    return this;
+  }
+
+  /** Shift by hand: neutral free, both gears follow. */
+  shifts(reverseLock: 'rises' | 'not-fitted' = 'not-fitted'): this {
+    return this.read('turn.neutral', 'spins')
+      .read('turn.forward', 'follows')
+      .read('turn.reverse', 'follows')
+      .read('turn.reverseLock', reverseLock);
+  }
+
+  /** Compression pull by pull: the needle after each pull, psi as read. */
+  pulls(
+    list: readonly (readonly [cylinder: number, needle: readonly number[], volts?: number])[],
+    gauge: NonNullable<Reading['instrument']> = shopGauge
+  ): this {
+    for (const [cylinder, needle, volts] of list)
+      this.read(
+        'compression.pulls',
+        needle.map((p) => p * PSI),
+        {
+          cylinder,
+          typed: `${needle.join(' ')} psi`,
+          instrument: gauge,
+          conditions: { throttle: 'open', bores: 'dry', engine: 'cold', ...(volts === undefined ? {} : { volts }) }
+        }
+      );
+    return this;
+  }
+
   /** Compression of several cylinders in one order, psi as read. */
   compression(
     psi: readonly (readonly [cylinder: number, psi: number, volts?: number])[],
@@ -100,7 +148,8 @@ export const shopGauge = {
   accuracy: 0.02,
   resolution: PSI,
   adapterVolume: 0,
-  valve: 'plug end'
+  valve: 'plug end',
+  gaugeVolume: mL(5)
 } as const;
 export const hoseGauge = {
   name: 'Old hose gauge, valve at the dial',
@@ -109,6 +158,12 @@ export const hoseGauge = {
   resolution: 2 * PSI,
   adapterVolume: mL(10),
   valve: 'gauge end'
+} as const;
+
+export const leakTester = {
+  name: 'Leak-down tester, 0.040 in',
+  restrictor: 1.016e-3,
+  supply: 80 * PSI
 } as const;
 
 /** The entries of an engine whose assessment starts at this moment. */

@@ -56,7 +56,9 @@ describe('what a good technician concludes at each demo engine', () => {
   it('Gannet, six cylinders: two neighbours low in both orders, the gasket between them', () => {
     expect(sentences('gannet')).toMatch(/Cylinders 3 and 5 are neighbours and both low/);
     expect(sentences('gannet')).not.toMatch(/was tested late/);
-    expect(steps('gannet')).toEqual(['leak-down', 'head-gasket']);
+    expect(steps('gannet')).toContain('head-gasket');
+    expect(steps('gannet')).not.toContain('leak-down');
+    expect(sentences('gannet')).toMatch(/valve, gasket or crown rather than rings/);
   });
   it('Tern, spring return: one dip above the mark cannot tell', () => {
     expect(of('tern').stations.find((s) => s.id === 'oil')?.condition).toBe('cannot-tell');

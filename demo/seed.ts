@@ -6,13 +6,13 @@ import { createEngine } from '../src/lib/server/store/engines.ts';
 import { addInstrument, listInstruments } from '../src/lib/server/store/house-rules.ts';
 import { sign } from '../src/lib/server/store/releases.ts';
 import { createSurvey, loadSurvey } from '../src/lib/server/store/surveys.ts';
-import { hoseGauge, logOf, shopGauge } from './builder.ts';
+import { hoseGauge, leakTester, logOf, shopGauge } from './builder.ts';
 import { startOf } from './build.ts';
 import { scenario } from './scenario/index.ts';
 
 /** Builds the demo yard through the same stores that the application uses; a refusal there is a refusal here. */
 export function seed(now: Date, o: StoreOptions = {}): void {
-  if (!listInstruments(o).length) for (const i of [shopGauge, hoseGauge]) addInstrument(i, o);
+  if (!listInstruments(o).length) for (const i of [shopGauge, hoseGauge, leakTester]) addInstrument(i, o);
   for (const engine of scenario) {
     const start = startOf(engine, now);
     const at = { ...o, now: start };

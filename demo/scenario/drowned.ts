@@ -88,6 +88,8 @@ export const heron: DemoEngine = {
     cylinders: 3,
     layout: 'inline',
     displacement: 747e-6,
+    bore: 65e-3,
+    stroke: 75e-3,
     fuelSystem: 'electronic',
     supply: 'bulb',
     ignition: 'digital',
@@ -117,6 +119,8 @@ export const heron: DemoEngine = {
   log: (l) => {
     l.madeSafe('off')
       .read('safe.rinsed', 'yes')
+      .walked({ cowl: 'corroded', wiring: 'corroded', hub: 'grease' })
+      .plugsRead([['water'], ['water'], ['water']], 0.9)
       .read('turn.plugs', 'out')
       .read('turn.result', 'free')
       .read('turn.result', 'free')
@@ -124,7 +128,7 @@ export const heron: DemoEngine = {
       .read('turn.water', 'none');
     for (const [cylinder, a, b] of [
       [1, 62.4, 62.5],
-      [2, 63.9, 63.8],
+      [2, 63.4, 63.3],
       [3, 62.5, 62.4]
     ] as const)
       l.read('turn.depth', a / 1000, { cylinder, typed: `${a} mm` }).read('turn.depth', b / 1000, {

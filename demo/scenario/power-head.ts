@@ -1,4 +1,11 @@
-import { hoseGauge, mL, shopGauge, type DemoEngine } from '../builder.ts';
+import { celsius, hoseGauge, leakTester, mL, PSI, shopGauge, type DemoEngine } from '../builder.ts';
+
+/** A wet test with the shop gauge and four millilitres of oil. */
+const wet = (cylinder: number) => ({
+  cylinder,
+  instrument: shopGauge,
+  conditions: { throttle: 'open', bores: 'oiled', dose: mL(4), engine: 'cold' } as const
+});
 
 /** Nine years idle; alarming compression that is mostly the gauge. */
 export const wren: DemoEngine = {
@@ -54,17 +61,23 @@ export const wren: DemoEngine = {
       .read('safe.propeller', 'off')
       .read('safe.secured', 'yes')
       .read('safe.place', 'outdoors')
+      .walked(
+        { bulb: 'not-fitted', strainer: 'not-fitted', anodes: 'gone', hoses: 'hard', twist: 'not-fitted' },
+        { hoses: 'The short one to the carburettor snaps when bent.' }
+      )
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 2)
+      .plugsRead([['rust']], 0.6)
       .read('spark.lanyard', 'yes')
       .sparks('good', [1])
       .read('spark.gap', 7e-3, { cylinder: 1, typed: '7 mm' })
-      .compression(
+      .read('spark.colour', 'blue', { cylinder: 1 })
+      .read('spark.pointsLook', 'grey', { cylinder: 1 })
+      .pulls(
         [
-          [1, 58],
-          [1, 60],
-          [1, 58]
+          [1, [38, 52, 57, 58, 58]],
+          [1, [40, 54, 59, 60, 60]]
         ],
         hoseGauge
       )
@@ -126,12 +139,25 @@ export const bittern: DemoEngine = {
   log: (l) =>
     void l
       .madeSafe('off')
+      .walked(
+        { cowl: 'nest', wiring: 'chewed', hoses: 'hard', bulb: 'cracked', linkage: 'stiff' },
+        { wiring: 'Insulation gone over a hand’s width behind the coils, one wire green.' }
+      )
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 6)
+      .shifts()
+      .plugsRead([['dry'], ['dry'], ['rust']], 1)
+      .read('plugs.rpm', 285)
+      .read('plugs.volts', 11.6)
       .read('spark.lanyard', 'yes')
       .sparks('none', [1, 2, 3])
+      .read('spark.brisk', 'yes')
+      .read('spark.groundWire', 'still')
       .read('spark.stopWire', 'returns')
+      .read('spark.primary', 0.42, { cylinder: 1, conditions: { temperature: celsius(14) }, typed: '0.42' })
+      .read('spark.primary', 0.41, { cylinder: 2, conditions: { temperature: celsius(14) }, typed: '0.41' })
+      .read('spark.primary', 0.42, { cylinder: 3, conditions: { temperature: celsius(14) }, typed: '0.42' })
       .compression([
         [1, 118],
         [2, 121],
@@ -200,26 +226,40 @@ export const gannet: DemoEngine = {
   log: (l) =>
     void l
       .madeSafe('off')
+      .walked({ anodes: 'half', propeller: 'nicked' })
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
+      .read('turn.bumps', 12)
+      .shifts()
+      .plugsRead([['normal'], ['normal'], ['normal'], ['normal'], ['white'], ['normal']], 1)
+      .read('plugs.rpm', 265)
       .read('spark.lanyard', 'yes')
       .sparks('good', [1, 2, 3, 4, 5, 6])
-      .compression([
-        [1, 114, 12.3],
-        [2, 113, 12.3],
-        [3, 71, 12.3],
-        [4, 116, 12.2],
-        [5, 69, 12.2],
-        [6, 113, 12.2]
+      .read('spark.gap', 11e-3, { cylinder: 1, typed: '11 mm' })
+      .read('spark.gap', 11e-3, { cylinder: 3, typed: '11 mm' })
+      .pulls([
+        [1, [86, 106, 112, 114], 12.3],
+        [2, [85, 106, 111, 113], 12.3],
+        [3, [59, 68, 70, 71], 12.3],
+        [4, [88, 108, 114, 116], 12.2],
+        [5, [58, 66, 69, 69], 12.2],
+        [6, [85, 105, 111, 113], 12.2]
       ])
-      .compression([
-        [6, 115, 12.3],
-        [5, 70, 12.3],
-        [4, 114, 12.2],
-        [3, 72, 12.2],
-        [2, 112, 12.2],
-        [1, 113, 12.2]
+      .pulls([
+        [6, [87, 107, 113, 115], 12.3],
+        [5, [59, 67, 70, 70], 12.3],
+        [4, [86, 107, 112, 114], 12.2],
+        [3, [61, 69, 72, 72], 12.2],
+        [2, [84, 105, 110, 112], 12.2],
+        [1, [85, 106, 111, 113], 12.2]
       ])
+      .read('compression.pressure', 76 * PSI, wet(3))
+      .read('compression.pressure', 75 * PSI, wet(5))
+      .read('compression.leakdown', 0.41, { cylinder: 3, instrument: leakTester })
+      .read('compression.escape', ['neighbour'], { cylinder: 3 })
+      .read('compression.leakdown', 0.44, { cylinder: 5, instrument: leakTester })
+      .read('compression.escape', ['neighbour'], { cylinder: 5 })
+      .read('compression.leakdown', 0.07, { cylinder: 1, instrument: leakTester })
       .read('gear.first', 'oil')
       .read('fuel.age', 2, { typed: '2 months' })
       .read('fuel.jar', 'clear')
@@ -276,9 +316,12 @@ export const tern: DemoEngine = {
   log: (l) =>
     void l
       .madeSafe('off')
+      .walked()
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 4)
+      .shifts()
+      .plugsRead([['normal'], ['normal'], ['normal'], ['normal']], 0.9)
       .read('spark.lanyard', 'yes')
       .sparks('good', [1, 2, 3, 4])
       .compression(

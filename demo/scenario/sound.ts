@@ -56,9 +56,12 @@ export const swift: DemoEngine = {
     void l
       .madeSafe('off')
       .read('safe.air', celsius(12))
+      .walked({ bulb: 'good', strainer: 'not-fitted' })
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 2)
+      .shifts('rises')
+      .plugsRead([['normal'], ['normal']], 0.8)
       .read('spark.lanyard', 'yes')
       .sparks('good', [1, 2])
       .compression([
@@ -148,9 +151,12 @@ export const curlew: DemoEngine = {
   log: (l) =>
     void l
       .madeSafe()
+      .walked({ strainer: 'not-fitted' })
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 4)
+      .shifts('rises')
+      .plugsRead([['normal'], ['normal']], 0.9)
       .read('spark.lanyard', 'yes')
       .sparks('good', [1, 2])
       .compression([

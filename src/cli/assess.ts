@@ -4,6 +4,8 @@ import { conditions } from '../core/survey/finding.ts';
 import { readSurveyFile } from '../core/survey/read-file.ts';
 import type { System } from '../core/units/index.ts';
 import { actions } from '../core/holds/index.ts';
+import { compressionFigures } from '../core/stations/compression/figures.ts';
+import { leakFindings, leakFit, leakTask } from '../core/stations/compression/leak.ts';
 
 /** `npm run assess -- file.json [--json] [--units us|metric]`: the core on a survey file, without a server. */
 const args = process.argv.slice(2);
@@ -31,13 +33,19 @@ function run(file: string): number {
       .sort()
       .at(-1) ?? result.survey.assessment.startedAt;
   const a = assess(result.survey, new Date(last), units);
+  const figures = compressionFigures(a.context);
+  const task = leakTask(a.context);
+  const fit = task && leakFit(task);
+  const leaks = task ? leakFindings(a.context, task, fit) : [];
   if (json) {
     const { stations, findings, holds, next, steps, gates, ready } = a;
     console.log(
       JSON.stringify(
         {
           stations: stations.map(({ id, condition }) => ({ id, condition })),
-          findings,
+          findings: [...findings, ...leaks],
+          figures,
+          ...(fit ? { leaks: fit } : {}),
           holds,
           next,
           steps,
@@ -75,6 +83,12 @@ function run(file: string): number {
       ].filter(Boolean);
       if (why.length) lines.push(`      because ${why.join('; ')} [${f.because.provenance}]`);
     }
+  }
+  if (figures.length) {
+    lines.push('', 'COMPRESSION, COMPUTED');
+    for (const f of figures)
+      lines.push(`  ${f.label}${f.cylinder === undefined ? '' : `, cylinder ${f.cylinder}`}: ${f.says}`);
+    for (const f of leaks) lines.push(`  ${f.sentence}`);
   }
   lines.push('', a.steps.length ? 'JOB LIST' : 'Job list: nothing is demanded.');
   a.steps.forEach((s, k) =>

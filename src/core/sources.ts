@@ -70,6 +70,96 @@ export const constants: readonly Source[] = [
     provenance: 'P',
     source: 'Checked against the Studentised range (Harter 1960)'
   },
+  {
+    name: 'Cranking model',
+    value: 'mass and energy balance, slider-crank, leak and gauge as orifices; see docs/cranking.md',
+    provenance: 'P',
+    source: 'First law for an open system; ISO 9300 (critical ratio 0.528); checked against closed forms and odex'
+  },
+  {
+    name: 'Air',
+    value: 'R = 287.05 J/(kg·K), γ = 1.4',
+    provenance: 'P',
+    source: 'CRC Handbook, dry air'
+  },
+  {
+    name: 'Hole',
+    value: 'Cd 0.8',
+    provenance: 'M',
+    source: 'Only Cd·A is identified; the diameter is shown for this Cd'
+  },
+  {
+    name: 'Port and valve closing',
+    value: '95° before top two-stroke, 130° four-stroke; rod twice the stroke; square bore where none is known',
+    provenance: 'M',
+    source: 'Taken where the profile gives nothing better; ratio ±1 goes into every interval'
+  },
+  {
+    name: 'Cranking speed',
+    value: '250–450 rpm by rope, 210–350 by starter, plugs out',
+    provenance: 'M',
+    source: 'Taken where no speed was noted; the whole range goes into the interval'
+  },
+  {
+    name: 'Leak beyond the best cylinder',
+    value: 'heat loss set so that the best fits tight; never narrower than 13 % of the hole',
+    provenance: 'M',
+    source: 'Coverage of the stated intervals 93–97 % by simulation'
+  },
+  {
+    name: 'Expected compression',
+    value: 'model between slow, cold, ratio −, a hole of 0.5 mm and fast, warm, ratio +',
+    provenance: 'M',
+    source: 'Heat loss 150–500 W/(m²·K); below it is a question, never a fault'
+  },
+  {
+    name: 'Leak-down',
+    value: '80 psi through 0.040 in; series orifices',
+    provenance: 'P',
+    source: 'FAA AC 43.13-1B, differential compression; the orifice rule is to be confirmed (M)'
+  },
+  {
+    name: 'Leak-down bands',
+    value: '10 % watch, 20 % fault on the published restrictor; moved by the equivalent hole on another',
+    provenance: 'C',
+    source: 'Common practice'
+  },
+  {
+    name: 'Breakdown of air',
+    value: '24.36·x + 6.72·√x kV, x in bar·cm at 293 K',
+    provenance: 'P',
+    source: 'Kuffel, Zaengl & Kuffel, High Voltage Engineering, uniform field'
+  },
+  {
+    name: 'Pointed electrodes',
+    value: 'tester against plug within 0.75 to 1.33 of each other',
+    provenance: 'M',
+    source: 'Both fire lower than flat ones, about alike; the margin carries the room'
+  },
+  {
+    name: 'Gas at top while cranking',
+    value: 'T_a·r^0.29',
+    provenance: 'M',
+    source: 'Polytropic law; exponent between isothermal and adiabatic'
+  },
+  {
+    name: 'Copper',
+    value: 'R20 = R/(1 + 0.00393·(T − 20 °C))',
+    provenance: 'P',
+    source: 'IEC 60028'
+  },
+  {
+    name: 'Windings, room between readings',
+    value: '5 % by meter and temperature, 15 % between cylinders',
+    provenance: 'M',
+    source: 'To be confirmed'
+  },
+  {
+    name: 'Points',
+    value: '0.51 mm; 0.2 Ω closed',
+    provenance: 'M',
+    source: 'Gap common practice (C), contact resistance from memory'
+  },
   { name: 'Weak cranking', value: '10.5 V with the plugs out', provenance: 'C', source: 'Common practice' },
   {
     name: 'Slow for electronic ignition',

@@ -146,6 +146,13 @@ export function leaksBeyondBest(observed: readonly Observed[], c: FitConditions)
   const { ratio } = c.shape;
   const start = { ratio, gauge: c.gauge ?? USUAL_GAUGE, rpm: c.rpm.best };
   const nominal = withGauge(best, c, calibrate(best, c, start));
+  const bestModel = curve(best, c, nominal, 0);
+  // What the model misses in the shape of the best curve it misses in all of them: the others are fitted by their difference.
+  const beside = (o: Observed): Observed => {
+    const pulls = Math.min(o.needle.length, best.needle.length);
+    const needle = o.needle.slice(0, pulls).map((p, k) => p - best.needle[k]! + bestModel[k]!);
+    return { ...o, needle };
+  };
   const settings = [
     { rpm: c.rpm.low },
     { rpm: c.rpm.high },
@@ -154,7 +161,8 @@ export function leaksBeyondBest(observed: readonly Observed[], c: FitConditions)
   ].map((corner) => calibrate(best, c, { ...start, gauge: nominal.gauge, ...corner }));
   const rows = observed
     .filter((o) => o !== best)
-    .map((o): LeakRow => {
+    .map((read): LeakRow => {
+      const o = beside(read);
       const { area, fits } = leakArea(o, c, nominal);
       const rest = areaAtRest(o, c, nominal);
       const corners = settings.map((s) => area + areaAtRest(o, c, s, Math.max(1, 3 * rest)) - rest);
@@ -179,7 +187,7 @@ export function leaksBeyondBest(observed: readonly Observed[], c: FitConditions)
     heat: nominal.heat,
     ratio: nominal.ratio,
     gauge: nominal.gauge,
-    bestModel: curve(best, c, nominal, 0),
+    bestModel,
     rows
   };
 }

@@ -5,7 +5,8 @@ export const lookSteps: readonly StepRule[] = [
   {
     id: 'nest',
     title: 'Clear the nest out',
-    raisedBy: [only('look.cowl', 'watch')],
+    raisedBy: ['look.cowl'],
+    unless: (c) => c.record.value('look.cowl') !== 'nest',
     how: 'Gloves and mask; bag it damp, do not blow it about. Then every wire and hose it touched, inch by inch.',
     tools: ['gloves', 'mask', 'light'],
     minutes: 20,

@@ -112,6 +112,29 @@ export const powerSteps: readonly StepRule[] = [
     proof: { station: 'spark', text: 'every cylinder looked at under these conditions' }
   },
   {
+    id: 'compression-repeat',
+    title: 'Repeat the compression test',
+    raisedBy: [
+      only('compression.low', 'watch'),
+      'compression.spread',
+      'compression.order',
+      'compression.unlike',
+      'compression.throttle',
+      'compression.range',
+      'compression.volts',
+      'compression.adapter',
+      'compression.adapter-size',
+      'compression.falls',
+      'compression.bores',
+      'compression.missing'
+    ],
+    how: 'As the finding says: throttle wide open, charged battery, without the adapter, in the reverse order.',
+    tools: ['compression gauge', 'plug wrench'],
+    minutes: 8,
+    hazards: ['vapour', 'high-voltage'],
+    proof: { station: 'compression', text: 'like readings, repeated' }
+  },
+  {
     id: 'stop-circuit',
     title: 'Mend the stop circuit',
     raisedBy: ['spark.stop'],
@@ -182,29 +205,6 @@ export const powerSteps: readonly StepRule[] = [
     tools: ['wire brush', 'spanners'],
     minutes: 20,
     proof: { station: 'spark', text: 'good through the tester' }
-  },
-  {
-    id: 'compression-repeat',
-    title: 'Repeat the compression test',
-    raisedBy: [
-      only('compression.low', 'watch'),
-      'compression.spread',
-      'compression.order',
-      'compression.unlike',
-      'compression.throttle',
-      'compression.range',
-      'compression.volts',
-      'compression.adapter',
-      'compression.adapter-size',
-      'compression.falls',
-      'compression.bores',
-      'compression.missing'
-    ],
-    how: 'As the finding says: throttle wide open, charged battery, without the adapter, in the reverse order.',
-    tools: ['compression gauge', 'plug wrench'],
-    minutes: 8,
-    hazards: ['vapour', 'high-voltage'],
-    proof: { station: 'compression', text: 'like readings, repeated' }
   },
   {
     id: 'leak-down',

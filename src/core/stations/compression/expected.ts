@@ -12,7 +12,7 @@ export const crankingSpeed = {
 } as const;
 
 /** Wall heat transfer of small air-filled cylinders while cranking, W/(m²·K) (M). */
-const HEAT = { low: 80, high: 450 } as const;
+const HEAT = { low: 150, high: 500 } as const;
 /** A sound engine on the stand is allowed this leak, Cd·A in m² (M: ring gaps, a hole of 0.5 mm). */
 const SOUND_LEAK = 0.16e-6;
 

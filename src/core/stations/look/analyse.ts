@@ -66,6 +66,11 @@ export function analyse(c: Context): Finding[] {
       practice([`${seen.length} of ${placeIds.length} places looked at`], 'look before touching anything.')
     );
   if (!left.length && !out.list.length)
-    out.add('sound', 'sound', 'Nothing amiss on the walk around it.', practice([`${placeIds.length} places looked at`], 'look before touching anything.'));
+    out.add(
+      'sound',
+      'sound',
+      'Nothing amiss on the walk around it.',
+      practice([`${placeIds.length} places looked at`], 'look before touching anything.')
+    );
   return out.list;
 }

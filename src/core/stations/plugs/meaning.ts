@@ -37,7 +37,7 @@ export function meaningOf(sight: PlugSight, p: Profile): PlugMeaning {
     case 'water':
       return {
         is: 'fault',
-        says: 'water on it: gasket, water jacket or exhaust cover, or the engine was under. Nothing spins until the hole is dry'
+        says: 'wet with water: gasket, water jacket or exhaust cover, or the engine was under. Nothing spins until the hole is dry'
       };
     case 'rust':
       return {

@@ -4,6 +4,7 @@
   import type { Condition } from '$core/survey/finding.ts';
   import Shape from '../marks/Shape.svelte';
   import Sounding from '../marks/Sounding.svelte';
+  import { stationKeys } from '../survey/station-keys.ts';
   import EngineDrawing from './EngineDrawing.svelte';
   import { geometryOf } from './geometry.ts';
 
@@ -18,7 +19,7 @@
   }
   let { profile, stations, base, current = '', barrels = {}, figures = {} }: Props = $props();
   const g = $derived(geometryOf(profile));
-  const ROW = 51;
+  const ROW = 46;
   const WIDTH = 176;
   const scale = $derived(Math.min(WIDTH / 200, (stations.length * ROW) / g.height));
   const drawn = $derived({ width: 200 * scale, height: g.height * scale });
@@ -65,7 +66,7 @@
         font-size="14"
         font-weight="600"
         font-family="var(--font-label)"
-        fill={on ? 'var(--color-primary-content)' : 'var(--color-base-content)'}>{k + 1}</text
+        fill={on ? 'var(--color-primary-content)' : 'var(--color-base-content)'}>{stationKeys[k]}</text
       >
     {/each}
   </svg>
@@ -75,14 +76,14 @@
         <a
           href="{base}/{s.id}"
           aria-current={s.id === current ? 'page' : undefined}
-          class="flex h-[46px] items-center gap-2 border-l-2 px-2 leading-none hover:bg-base-300/50 {s.id === current
+          class="flex h-[44px] items-center gap-2 border-l-2 px-2 leading-none hover:bg-base-300/50 {s.id === current
             ? 'border-primary bg-base-100'
             : 'border-transparent'}"
         >
           <Shape condition={s.condition} />
           <span class="min-w-0">
             <span class="block truncate font-label text-[0.95rem] font-semibold"
-              ><kbd class="font-label text-sm opacity-80">{k + 1}</kbd> {s.title}</span
+              ><kbd class="font-label text-sm opacity-80">{stationKeys[k]}</kbd> {s.title}</span
             >
             {#if s.sounding}<Sounding shown={s.sounding} size="1rem" />{/if}
           </span>

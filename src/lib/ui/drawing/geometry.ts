@@ -1,5 +1,6 @@
 import { cylinderCount, type Profile } from '$core/engine/profile.ts';
 import type { StationId } from '$core/stations/items.ts';
+import type { PlaceId } from '$core/stations/look/places.ts';
 
 /** Places on the elevation, in drawing units (200 wide). Everything follows from the profile. */
 export interface Geometry {
@@ -54,5 +55,26 @@ export function geometryOf(profile: Profile): Geometry {
       oil: [116, 170],
       run: [178, plate + 40]
     }
+  };
+}
+
+/** Where each place of the walk stands on the elevation, in drawing units; far enough apart for a thumb. */
+export function placesOn(profile: Profile): Readonly<Record<PlaceId, readonly [number, number]>> {
+  const { plate } = geometryOf(profile);
+  return {
+    cowl: [112, 30],
+    wiring: [158, 76],
+    hoses: [158, 130],
+    bulb: [28, 106],
+    strainer: [74, 130],
+    mounts: [62, 236],
+    swivel: [74, 190],
+    linkage: [22, 172],
+    anodes: [150, plate - 14],
+    propeller: [182, plate + 62],
+    hub: [152, plate + 36],
+    twist: [184, plate + 12],
+    skeg: [108, plate + 84],
+    case: [98, plate + 30]
   };
 }

@@ -20,6 +20,8 @@
     note?: string;
     draftKey?: string;
     disabled?: boolean;
+    /** A cell of a table: the column says what it is, the label is for those who listen. */
+    compact?: boolean;
     oncommit?: (value: unknown, typed: string) => void;
     onpreview?: (value: unknown) => void;
   }
@@ -33,6 +35,7 @@
     note = '',
     draftKey,
     disabled = false,
+    compact = false,
     oncommit,
     onpreview
   }: Props = $props();
@@ -46,6 +49,7 @@
     {error}
     {note}
     {disabled}
+    {compact}
     {oncommit}
   />
 {:else if item.kind === 'several'}
@@ -59,6 +63,19 @@
   />
 {:else if item.kind === 'moment'}
   <MomentInput {item} {name} value={typeof value === 'string' ? value : (typed ?? '')} {error} {disabled} {oncommit} />
-{:else}
-  <TypedInput {item} {name} {value} {typed} {units} {error} {note} {draftKey} {disabled} {oncommit} {onpreview} />
+{:else if item.kind !== 'photo'}
+  <TypedInput
+    {item}
+    {name}
+    {value}
+    {typed}
+    {units}
+    {error}
+    {note}
+    {draftKey}
+    {disabled}
+    {compact}
+    {oncommit}
+    {onpreview}
+  />
 {/if}

@@ -6,7 +6,7 @@
   import { clearDraft, readDraft, writeDraft } from './drafts.ts';
 
   interface Props {
-    item: Extract<Item, { kind: 'quantity' | 'text' }>;
+    item: Extract<Item, { kind: 'quantity' | 'text' | 'series' }>;
     name: string;
     value?: unknown;
     typed?: string | undefined;
@@ -15,6 +15,7 @@
     note?: string;
     draftKey?: string | undefined;
     disabled?: boolean;
+    compact?: boolean;
     oncommit?: ((value: unknown, typed: string) => void) | undefined;
     onpreview?: ((value: unknown) => void) | undefined;
   }
@@ -28,6 +29,7 @@
     note = '',
     draftKey,
     disabled = false,
+    compact = false,
     oncommit,
     onpreview
   }: Props = $props();
@@ -65,7 +67,7 @@
 
   function commit(text: string): void {
     if (draft === undefined || !oncommit) return;
-    if (text.trim() === '' && item.kind === 'quantity') {
+    if (text.trim() === '' && item.kind !== 'text') {
       forget();
       return;
     }
@@ -103,7 +105,7 @@
 </script>
 
 <div class="min-w-0">
-  <label class="label-caps mb-1 block" for={id}>{item.ask ?? item.label}</label>
+  <label class={compact ? 'sr-only' : 'label-caps mb-1 block'} for={id}>{item.ask ?? item.label}</label>
   <div class="flex gap-1.5">
     {#if long}
       <textarea
@@ -123,7 +125,7 @@
         onchange={(e) => commit(e.currentTarget.value)}
       />
     {/if}
-    {#if oncommit && item.kind === 'quantity'}
+    {#if oncommit && item.kind === 'quantity' && !compact}
       <button
         type="button"
         class="chip soft"

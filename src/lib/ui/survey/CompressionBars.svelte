@@ -8,6 +8,7 @@
   let {
     comparison,
     without,
+    expected,
     cylinders,
     units
   }: {
@@ -15,6 +16,8 @@
     cylinders: readonly number[];
     units: System;
     without?: WithoutAdapter | undefined;
+    /** What an engine of this size should give, Pa gauge. */
+    expected?: { readonly low: number; readonly high: number } | undefined;
   } = $props();
   /** Drawn to the width there is, so that its lettering stays readable on a phone. */
   let measured = $state(0);
@@ -22,7 +25,12 @@
   const H = 176;
   const base = H - 26;
   const top = $derived(
-    Math.max(6.9e5, ...(comparison?.rows.map((r) => r.mean + 3 * r.u) ?? []), without?.high ?? 0) * 1.08
+    Math.max(
+      6.9e5,
+      (expected?.low ?? 0) * 1.25,
+      ...(comparison?.rows.map((r) => r.mean + 3 * r.u) ?? []),
+      without?.high ?? 0
+    ) * 1.08
   );
   const y = $derived(scaleLinear([0, top], [base, 12]));
   const unit = $derived(shownUnit('pressure', units));
@@ -46,6 +54,17 @@
 
 <figure class="panel p-2" bind:clientWidth={measured}>
   <svg viewBox="0 0 {W} {H}" class="w-full" style:height="{H}px" role="img" aria-label="Compression: {words}">
+    {#if expected}
+      <rect
+        x="44"
+        y={Math.max(12, y(expected.high))}
+        width={W - 50}
+        height={Math.max(0, y(expected.low) - Math.max(12, y(expected.high)))}
+        fill="var(--color-success)"
+        fill-opacity=".1"
+      />
+      <path d="M44 {y(expected.low)}H{W - 6}" stroke="var(--color-success)" stroke-width="1.2" stroke-dasharray="2 4" />
+    {/if}
     <g stroke="var(--color-line)">
       {#each ticks as t (t.text)}
         <path d="M44 {t.at}H{W - 6}" />
@@ -140,5 +159,6 @@
         units,
         resolution
       )}.{/if}
+    {#if expected}Shaded: expected of this engine, from {say(expected.low, 'pressure', units, resolution)}.{/if}
   </figcaption>
 </figure>

@@ -102,15 +102,15 @@
           onchange={(e) => measured('volts', e.currentTarget.value)}
         /></label
       >
-      {#if station === 'spark'}<label class="block"
-          ><span class="label-caps">Cranking rpm</span><input
-            class="field"
-            inputmode="numeric"
-            placeholder="unknown"
-            value={conditions.rpm ?? ''}
-            onchange={(e) => measured('rpm', e.currentTarget.value)}
-          /></label
-        >{/if}
+      <label class="block"
+        ><span class="label-caps">Cranking rpm</span><input
+          class="field"
+          inputmode="numeric"
+          placeholder="unknown"
+          value={conditions.rpm ?? ''}
+          onchange={(e) => measured('rpm', e.currentTarget.value)}
+        /></label
+      >
     </div>
     {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}
   </fieldset>

@@ -3,7 +3,7 @@
 
   let { onclose }: { onclose: () => void } = $props();
   const keys = [
-    ['1 – 9', 'the checks, in working order'],
+    ['1 – 9, 0, -', 'the checks, in working order, along the top row'],
     ['n', 'take the next check'],
     ['j', 'job list'],
     ['/', 'quick line'],

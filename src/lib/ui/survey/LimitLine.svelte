@@ -9,7 +9,16 @@
   const limit = $derived(limits[id]);
   const manual = $derived(session.survey.engine.manual?.[id]);
   let typed = $state<string>();
+  let upper = $state<string>();
   let page = $state<string>();
+  const range = $derived('range' in limit);
+  const said = $derived(
+    manual
+      ? [manual.value, ...(manual.to === undefined ? [] : [manual.to])]
+          .map((v) => say(v, limit.dimension, session.units))
+          .join(' to ')
+      : ''
+  );
   let complaint = $state('');
 
   function save(): void {
@@ -21,10 +30,14 @@
     }
     const parsed = parseQuantity(text, limit.dimension, session.units);
     if (!parsed.ok) return void (complaint = parsed.message);
-    if (parsed.si <= 0) return void (complaint = 'A limit is above zero.');
+    if (parsed.si <= 0 && limit.dimension !== 'timing') return void (complaint = 'A limit is above zero.');
+    const top = upper ?? (manual?.to === undefined ? '' : say(manual.to, limit.dimension, session.units));
+    const to = range && top.trim() ? parseQuantity(top, limit.dimension, session.units) : undefined;
+    if (to && !to.ok) return void (complaint = to.message);
+    if (to && to.si < parsed.si) return void (complaint = 'The upper end lies above the lower one.');
     const at = (page ?? manual?.page ?? '').trim();
-    session.fact(`manual.${id}`, { value: parsed.si, ...(at ? { page: at } : {}) });
-    [typed, page, complaint] = [undefined, undefined, ''];
+    session.fact(`manual.${id}`, { value: parsed.si, ...(to ? { to: to.si } : {}), ...(at ? { page: at } : {}) });
+    [typed, upper, page, complaint] = [undefined, undefined, undefined, ''];
   }
 </script>
 
@@ -33,7 +46,7 @@
     <span class="label-caps">{limit.label}</span>
     <span
       >{manual
-        ? `${say(manual.value, limit.dimension, session.units)} from the manual${manual.page ? `, page ${manual.page}` : ''}`
+        ? `${said} from the manual${manual.page ? `, page ${manual.page}` : ''}`
         : 'the manual’s value wins: enter it'}</span
     >
   </summary>
@@ -41,13 +54,20 @@
     <p>{limit.source}</p>
     <div class="flex flex-wrap gap-2">
       <label class="grow"
-        ><span class="label-caps">Manual’s value</span><input
+        ><span class="label-caps">{range ? 'Manual’s range, from' : 'Manual’s value'}</span><input
           class="field"
           value={typed ?? (manual ? say(manual.value, limit.dimension, session.units) : '')}
           oninput={(e) => (typed = e.currentTarget.value)}
           aria-invalid={complaint ? 'true' : undefined}
         /></label
       >
+      {#if range}<label class="grow"
+          ><span class="label-caps">to</span><input
+            class="field"
+            value={upper ?? (manual?.to === undefined ? '' : say(manual.to, limit.dimension, session.units))}
+            oninput={(e) => (upper = e.currentTarget.value)}
+          /></label
+        >{/if}
       <label class="w-28"
         ><span class="label-caps">Page</span><input
           class="field"

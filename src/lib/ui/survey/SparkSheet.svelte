@@ -1,20 +1,42 @@
 <script lang="ts">
-  import { cylinderCount } from '$core/engine/profile.ts';
+  import { cylinderCount, known } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
+  import { crankedTemperature } from '$core/physics/breakdown.ts';
   import { allItems } from '$core/stations/items.ts';
+  import { shapeOf } from '$core/stations/compression/shape.ts';
+  import { isolation } from '$core/stations/spark/isolation.ts';
+  import { voltages } from '$core/stations/spark/voltage.ts';
   import type { Item } from '$core/survey/items.ts';
   import type { Conditions } from '$core/survey/reading.ts';
+  import { parseQuantity } from '$core/units/index.ts';
+  import Shape from '../marks/Shape.svelte';
+  import BreakdownChart from '../sheets/BreakdownChart.svelte';
+  import CylinderTable from './CylinderTable.svelte';
+  import EliminationPanel from './EliminationPanel.svelte';
+  import LimitLine from './LimitLine.svelte';
   import RepeatedChoice from './RepeatedChoice.svelte';
   import { useSession } from './session.svelte.ts';
+  import StationFields from './StationFields.svelte';
 
-  /** Spark of each cylinder: one tap a look. */
+  /** Spark of each cylinder, one tap a look; what it is worth at the plug; the isolation where there is none. */
   let { conditions }: { conditions: Conditions } = $props();
   const session = useSession();
   const item = allItems['spark.result'] as Extract<Item, { kind: 'choice' }>;
-  const cylinders = $derived(
-    Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
-  );
+  const profile = $derived(session.survey.engine.profile);
+  const cylinders = $derived(Array.from({ length: cylinderCount(profile) ?? 1 }, (_, k) => k + 1));
   const stop = $derived(refusal(session.judgement.holds, 'spark.result'));
+  const found = $derived(isolation(session.judgement.context));
+  const rows = $derived(voltages(session.judgement.context));
+  const air = $derived(known(session.record.value('safe.air')) ?? 293);
+  const ratio = $derived(shapeOf(session.judgement.context)?.shape.ratio ?? 7);
+  const verdict = { fires: 'sound', fails: 'watch', 'cannot-tell': 'cannot-tell' } as const;
+  const word = { fires: 'to spare', fails: 'not enough shown', 'cannot-tell': 'too close to call' } as const;
+
+  let windingText = $state('');
+  const winding = $derived(windingText.trim() ? parseQuantity(windingText, 'temperature', session.units) : undefined);
+  const windingConditions = $derived<Conditions>(
+    winding?.ok && winding.si > 230 && winding.si < 480 ? { temperature: winding.si } : {}
+  );
 </script>
 
 <div class="space-y-2">
@@ -29,3 +51,69 @@
     />
   {/each}
 </div>
+{#if found}<EliminationPanel elimination={found} title="Which part it is" />{/if}
+
+<h3 class="mt-5 text-xl">How strong</h3>
+<CylinderTable
+  what={['spark.gap', 'spark.colour', 'spark.steady']}
+  caption="Gap jumped, colour and steadiness of each cylinder"
+  heads={{ 'spark.gap': 'Open gap jumped' }}
+  {conditions}
+/>
+<LimitLine id="spark.gap" />
+<div class="mt-2 min-h-12" aria-live="polite">
+  {#each rows as r (r.cylinder)}
+    <p class="flex flex-wrap items-center gap-x-2 py-0.5">
+      <Shape condition={verdict[r.verdict]} />
+      <span
+        >Cylinder {r.cylinder}: the plug needs about <strong class="sounding">{(r.needed / 1000).toFixed(1)}</strong>
+        kV,
+        <strong class="sounding">{(r.available / 1000).toFixed(1)}</strong> kV were shown: {word[r.verdict]}.</span
+      >
+    </p>
+  {:else}
+    <p class="text-sm">Open gap, plug gap and compression of a cylinder together say whether its plug will fire.</p>
+  {/each}
+</div>
+<details class="panel mt-2 px-3">
+  <summary class="flex min-h-[44px] cursor-pointer items-center">Voltage over compression and gap</summary>
+  <BreakdownChart {rows} units={session.units} temperature={crankedTemperature(air, { ratio })} />
+</details>
+<details class="panel mt-2 px-3" open={session.record.all('spark.primary').length > 0}>
+  <summary class="flex min-h-[44px] cursor-pointer items-center">Winding resistances, cold and warm</summary>
+  <div class="space-y-3 pb-3">
+    <label class="block max-w-64"
+      ><span class="label-caps">Winding’s temperature now</span><input
+        class="field"
+        placeholder={session.units === 'us' ? '60 °F' : '15 °C'}
+        bind:value={windingText}
+        aria-invalid={winding && !winding.ok ? 'true' : undefined}
+      /></label
+    >
+    {#if winding && !winding.ok}<p class="font-medium text-error" role="alert">{winding.message}</p>{/if}
+    <p class="text-sm">
+      Read cold, and again warm after a run: copper grows by 0.39 % a degree; a coil that grows less shorts when it is
+      hot.
+    </p>
+    <CylinderTable
+      what={['spark.primary', 'spark.secondary']}
+      caption="Coil windings of each cylinder"
+      conditions={windingConditions}
+    />
+    <StationFields station="spark" only={['charge', 'trigger']} conditions={windingConditions} />
+    <LimitLine id="spark.primary" /><LimitLine id="spark.secondary" />
+  </div>
+</details>
+<details class="panel mt-2 px-3" open={session.record.all('spark.pointsLook').length > 0}>
+  <summary class="flex min-h-[44px] cursor-pointer items-center"
+    >{allItems['spark.pointsGap'].when?.(profile) ? 'Points and timing' : 'Timing'}</summary
+  >
+  <div class="space-y-3 pb-3">
+    <CylinderTable
+      what={['spark.pointsGap', 'spark.pointsOhms', 'spark.pointsLook']}
+      caption="Points of each cylinder"
+    />
+    {#if allItems['spark.pointsGap'].when?.(profile)}<LimitLine id="spark.pointsGap" />{/if}
+    <StationFields station="spark" only={['rubBlock', 'timing']} />
+  </div>
+</details>

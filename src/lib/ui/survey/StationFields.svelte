@@ -5,6 +5,7 @@
   import { allItems, stationItems, type ItemId, type StationId } from '$core/stations/items.ts';
   import { sayValue } from '$core/survey/check-entry.ts';
   import { roundOf } from '$core/survey/current.ts';
+  import type { Conditions } from '$core/survey/reading.ts';
   import type { Item } from '$core/survey/items.ts';
   import ItemInput from '../form/ItemInput.svelte';
   import LimitLine from './LimitLine.svelte';
@@ -12,7 +13,8 @@
   import { useSession } from './session.svelte.ts';
 
   /** The fields of a check, as its items define them. `only` picks some, for worksheets with a form of their own. */
-  let { station, only }: { station: StationId; only?: readonly string[] } = $props();
+  let { station, only, conditions }: { station: StationId; only?: readonly string[]; conditions?: Conditions } =
+    $props();
   const session = useSession();
   const items = $derived(
     Object.entries(stationItems[station] as Readonly<Record<string, Item>>).filter(([k]) => !only || only.includes(k))
@@ -34,9 +36,17 @@
   /** Questions that only a drowned engine raises stay out of the way of the others. */
   const wet = new Set(['safe.rinsed', 'turn.water', 'turn.depth', 'turn.dried', 'oil.sump', 'oil.changes']);
   const shown = $derived(
-    items.filter(
-      ([k]) => drowned || !wet.has(`${station}.${k}`) || session.record.all(`${station}.${k}` as ItemId).length
-    )
+    items
+      .filter(
+        ([k, item]) =>
+          item.kind !== 'photo' &&
+          ((item.when?.(session.survey.engine.profile) ?? true) ||
+            session.record.all(`${station}.${k}` as ItemId).length)
+      )
+      .filter(
+        ([k]) =>
+          only || drowned || !wet.has(`${station}.${k}`) || session.record.all(`${station}.${k}` as ItemId).length
+      )
   );
 </script>
 
@@ -75,7 +85,11 @@
               draftKey="{session.surveyId}:{what}:{cylinder ?? ''}"
               disabled={Boolean(stop)}
               oncommit={(value, typed) =>
-                session.read(what, value, { ...(cylinder === undefined ? {} : { cylinder }), typed })}
+                session.read(what, value, {
+                  ...(cylinder === undefined ? {} : { cylinder }),
+                  ...(conditions ? { conditions } : {}),
+                  typed
+                })}
               onpreview={(value) =>
                 (session.preview =
                   value === undefined

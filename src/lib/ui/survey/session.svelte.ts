@@ -8,6 +8,7 @@ import type { Engine, SurveyFile } from '$core/survey/survey-file.ts';
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
 import { newId } from './new-id.ts';
+import { PhotoBox } from '../photos/photo-box.svelte.ts';
 import { Outbox, type Answer, type Queued } from './outbox.svelte.ts';
 
 export interface SessionData {
@@ -46,6 +47,7 @@ export class Session {
   undos: Undo[] = $state.raw([]);
   private rechecks: Partial<Record<StationId, number>> = $state({});
   readonly outbox: Outbox;
+  readonly photos: PhotoBox;
 
   readonly record = $derived.by(() => new SurveyRecord(this.survey));
   readonly judgement: Judgement = $derived.by(() =>
@@ -63,6 +65,7 @@ export class Session {
     this.who = data.who;
     this.now = new Date(data.now);
     this.survey = data.survey;
+    this.photos = new PhotoBox(data.surveyId, (what, photo) => this.read(what as ItemId, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
   }
 
@@ -70,6 +73,7 @@ export class Session {
   resume(): void {
     for (const queued of this.outbox.restore()) this.apply(queued);
     void this.outbox.flush();
+    void this.photos.restore();
   }
 
   private apply(queued: Queued): void {

@@ -10,7 +10,10 @@ const fields: readonly (readonly [keyof Instrument & string, DimensionName, numb
   ['range', 'pressure', 1e8],
   ['accuracy', 'share', 0.5],
   ['resolution', 'pressure', 1e6],
-  ['adapterVolume', 'volume', 1e-4]
+  ['adapterVolume', 'volume', 1e-4],
+  ['gaugeVolume', 'volume', 1e-3],
+  ['restrictor', 'length', 0.01],
+  ['supply', 'pressure', 2e6]
 ];
 
 export const actions: Actions = {
@@ -26,7 +29,7 @@ export const actions: Actions = {
       if (!text) continue;
       const parsed = parseQuantity(text, dimension, locals.prefs.units);
       if (!parsed.ok) errors[key] = parsed.message;
-      else if (parsed.si > most || (parsed.si === 0 && key !== 'adapterVolume' && key !== 'accuracy'))
+      else if (parsed.si > most || (parsed.si === 0 && !key.endsWith('Volume') && key !== 'accuracy'))
         errors[key] = `“${text}” cannot be true for a gauge. Check the number and its unit.`;
       else values[key] = parsed.si;
     }

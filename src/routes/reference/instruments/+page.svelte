@@ -8,7 +8,10 @@
     ['range', 'Range', '300 psi'],
     ['accuracy', 'Accuracy, of full scale', '2 %'],
     ['resolution', 'Smallest division', '1 psi'],
-    ['adapterVolume', 'Volume before the check valve', '8 mL']
+    ['adapterVolume', 'Volume before the check valve', '8 mL'],
+    ['gaugeVolume', 'Volume behind the check valve', '6 mL'],
+    ['restrictor', 'Leak-down: restrictor hole', '1.02 mm'],
+    ['supply', 'Leak-down: supply pressure', '80 psi']
   ] as const;
   const errors = $derived((form?.errors ?? {}) as Record<string, string>);
   const typed = $derived((form?.typed ?? {}) as Record<string, string>);
@@ -19,6 +22,7 @@
 <h1>Instruments</h1>
 <p>
   Only the volume between chamber and check valve lowers a compression reading, so where the valve sits is asked here.
+  The volume behind it only slows the needle.
 </p>
 <ul class="mt-3 space-y-2">
   {#each data.instruments as { id, instrument: i } (id)}
@@ -31,7 +35,10 @@
             i.accuracy !== undefined && `±${say(i.accuracy, 'share', units)} of full scale`,
             i.resolution && `divisions of ${say(i.resolution, 'pressure', units, i.resolution)}`,
             i.adapterVolume !== undefined && `${say(i.adapterVolume, 'volume', units)} before the valve`,
-            `valve at the ${i.valve ?? 'unknown'}`
+            i.gaugeVolume !== undefined && `${say(i.gaugeVolume, 'volume', units)} behind it`,
+            i.restrictor !== undefined
+              ? `leak-down through ${say(i.restrictor, 'length', units)} at ${i.supply ? say(i.supply, 'pressure', units) : 'unknown pressure'}`
+              : `valve at the ${i.valve ?? 'unknown'}`
           ]
             .filter(Boolean)
             .join(' · ')}
@@ -44,7 +51,8 @@
   {:else}<li>No instrument yet. Readings are then judged as from an ordinary 0–300 psi gauge.</li>{/each}
 </ul>
 <form method="POST" action="?/add" class="panel mt-4 p-4" novalidate>
-  <h2>Add a gauge</h2>
+  <h2>Add a gauge or a tester</h2>
+  <p class="text-sm">A leak-down tester has a restrictor; a compression gauge has none.</p>
   <div class="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
     {#each fields as [key, label, hint] (key)}
       <div>

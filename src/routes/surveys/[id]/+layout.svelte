@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { drownedClock } from '$core/survey/clock.ts';
+  import { stationKeys } from '$lib/ui/survey/station-keys.ts';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import KeysDialog from '$lib/ui/survey/KeysDialog.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
@@ -61,8 +62,8 @@
     )
       return;
     if (document.querySelector('[role="dialog"]')) return;
-    const station = session.judgement.stations[Number(e.key) - 1];
-    if (/^[1-9]$/.test(e.key) && station) void goto(`${base}/${station.id}`);
+    const station = session.judgement.stations[stationKeys.indexOf(e.key)];
+    if (station) void goto(`${base}/${station.id}`);
     else if (e.key === 'n' && session.judgement.next) void goto(`${base}/${session.judgement.next.station}`);
     else if (e.key === 'j') void goto(`${base}/jobs`);
     else if (e.key === 'u') undo();

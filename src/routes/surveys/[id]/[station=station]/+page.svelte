@@ -1,6 +1,8 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { refusal } from '$core/holds/index.ts';
+  import { leakFindings } from '$core/stations/compression/leak.ts';
+  import { boreOil } from '$core/stations/plugs/analyse.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
   import { byGravity, type Condition } from '$core/survey/finding.ts';
@@ -16,6 +18,10 @@
   import { fuelJar, gearJar } from '$lib/ui/survey/jars.ts';
   import NextCheckCard from '$lib/ui/survey/NextCheckCard.svelte';
   import QuickLine from '$lib/ui/survey/QuickLine.svelte';
+  import LookSheet from '$lib/ui/sheets/LookSheet.svelte';
+  import PlugsSheet from '$lib/ui/sheets/PlugsSheet.svelte';
+  import TurnSheet from '$lib/ui/sheets/TurnSheet.svelte';
+  import { LeakFitting } from '$lib/ui/survey/leak-fit.svelte.ts';
   import SparkSheet from '$lib/ui/survey/SparkSheet.svelte';
   import StationFields from '$lib/ui/survey/StationFields.svelte';
   import { useSession } from '$lib/ui/survey/session.svelte.ts';
@@ -29,7 +35,14 @@
   const j = $derived(session.judgement);
   const here = $derived(j.stations.find((s) => s.id === id));
   const fitted = $derived(here !== undefined);
-  const findings = $derived([...(here?.findings ?? [])].sort(byGravity));
+  const fitting = new LeakFitting();
+  /** The fit comes from a worker and after the rest; what it says stands with the other findings of its check. */
+  const fitted_ = $derived(
+    id === 'compression' && fitting.task && fitting.state !== 'failed' && (fitting.fit || !fitting.task.ok)
+      ? leakFindings(j.context, fitting.task, fitting.fit)
+      : []
+  );
+  const findings = $derived([...(here?.findings ?? []), ...fitted_].sort(byGravity));
   const stop = $derived(
     refusal(
       j.holds,
@@ -45,9 +58,17 @@
   const round = $derived(session.roundOf(id));
   let pane = $state<'check' | 'engine' | 'findings'>('check');
 
-  let compression = $state<Conditions>({ throttle: 'open', bores: 'dry', engine: 'cold' });
+  /** Oil that went into the bores with the plugs out is still there. */
+  let compression = $state<Conditions>(
+    untrack(() => {
+      const oil = boreOil(session.judgement.context);
+      return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) } as const;
+    })
+  );
   let spark = $state<Conditions>({ path: 'tester', light: 'shade' });
-  let instrumentId = $state(untrack(() => data.instruments[0]?.id ?? ''));
+  const gauges = $derived(data.instruments.filter((i) => i.instrument.restrictor === undefined));
+  const testers = $derived(data.instruments.filter((i) => i.instrument.restrictor !== undefined));
+  let instrumentId = $state(untrack(() => gauges[0]?.id ?? ''));
   const instrument = $derived(
     data.instruments.find((i) => i.id === instrumentId)?.instrument as Instrument | undefined
   );
@@ -64,7 +85,8 @@
       j.findings
         .filter(
           (f) =>
-            f.cylinder !== undefined && (f.station === 'compression' || f.station === 'spark' || f.station === 'turn')
+            f.cylinder !== undefined &&
+            (f.station === 'compression' || f.station === 'spark' || f.station === 'turn' || f.station === 'plugs')
         )
         .map((f) => [f.cylinder, f.condition])
     ) as Record<number, Condition>
@@ -105,12 +127,15 @@
       </p>
     {:else if id === 'compression'}
       {#key round}
-        <CompressionSheet conditions={compression} {instrument}>
+        <CompressionSheet conditions={compression} {instrument} {testers} {fitting} references={data.references}>
+          {#snippet quick()}<div class="mt-3">
+              <QuickLine conditions={conditionsFor} instrument={() => instrument} />
+            </div>{/snippet}
           {#snippet settings()}
             <ConditionsBar
               station="compression"
               conditions={compression}
-              instruments={data.instruments}
+              instruments={gauges}
               {instrumentId}
               units={session.units}
               onchange={(c) => (compression = c)}
@@ -134,14 +159,19 @@
         oninstrument={() => {}}
       />
       <SparkSheet conditions={spark} />
-      <div class="mt-4"><StationFields station="spark" only={['gap', 'stopWire']} /></div>
+    {:else if id === 'look'}
+      <LookSheet />
+    {:else if id === 'turn'}
+      {#key round}<TurnSheet />{/key}
+    {:else if id === 'plugs'}
+      {#key round}<PlugsSheet />{/key}
     {:else}
       {#if jar}<div class="panel mb-3 p-2">
           <JarDrawing layers={jar} label={id === 'gear' ? 'Gear oil as drained' : 'Jar sample'} />
         </div>{/if}
       {#key `${id}${round}`}<StationFields station={id} />{/key}
     {/if}
-    {#if id === 'compression' || id === 'spark'}<div class="mt-3">
+    {#if id === 'spark'}<div class="mt-3">
         <QuickLine conditions={conditionsFor} instrument={() => instrument} />
       </div>{/if}
     <div class="mt-4"><HazardLines ids={text.hazards} /></div>

@@ -1,0 +1,112 @@
+<script lang="ts">
+  import { breakdownVoltage } from '$core/physics/breakdown.ts';
+  import { SEA_LEVEL_PRESSURE } from '$core/physics/atmosphere.ts';
+  import type { VoltageRow } from '$core/stations/spark/voltage.ts';
+  import { fromSI, say, shownUnit, toSI, type System } from '$core/units/index.ts';
+  import { scaleLinear } from 'd3-scale';
+  import { line } from 'd3-shape';
+
+  /** Voltage that hot compressed air asks of a plug, over compression, for a few gaps; each cylinder stands where it is. */
+  let { rows, units, temperature }: { rows: readonly VoltageRow[]; units: System; temperature: number } = $props();
+  let measured = $state(0);
+  const W = $derived(measured > 120 ? measured : 520);
+  const H = 250;
+  const gaps = [0.6e-3, 0.8e-3, 1e-3, 1.2e-3];
+  const most = $derived(Math.max(14e5, ...rows.map((r) => r.pressure * 1.15)));
+  const top = $derived(Math.max(25_000, ...rows.flatMap((r) => [r.needed, Math.min(r.available, 45_000)])) * 1.08);
+  const x = $derived(scaleLinear([0, most], [48, W - 74]));
+  const y = $derived(scaleLinear([0, top], [H - 40, 12]));
+  const unit = $derived(shownUnit('pressure', units));
+  const ticks = $derived(
+    scaleLinear([0, fromSI(most, unit)], [0, 1])
+      .ticks(6)
+      .map((t) => ({ text: String(t), at: x(toSI(t, unit)) }))
+  );
+  const path = (gap: number): string =>
+    line<number>()
+      .x((p) => x(p))
+      .y((p) => y(breakdownVoltage(p + SEA_LEVEL_PRESSURE, gap, temperature)))(
+      Array.from({ length: 41 }, (_, k) => (most * k) / 40)
+    ) ?? '';
+  const words = $derived(
+    rows
+      .map(
+        (r) =>
+          `cylinder ${r.cylinder} needs ${(r.needed / 1000).toFixed(1)} kV, shown ${(r.available / 1000).toFixed(1)} kV`
+      )
+      .join('; ')
+  );
+</script>
+
+<figure bind:clientWidth={measured}>
+  <svg
+    viewBox="0 0 {W} {H}"
+    class="w-full"
+    style:height="{H}px"
+    role="img"
+    aria-label="Voltage over compression for gaps of 0.6 to 1.2 mm: {words || 'no cylinder has all three readings yet'}"
+  >
+    <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
+      {#each y.ticks(5) as t (t)}
+        <path d="M48 {y(t)}H{W - 74}" stroke="var(--color-line)" />
+        <text x="42" y={y(t) + 4} text-anchor="end">{t / 1000}</text>
+      {/each}
+      {#each ticks as t (t.text)}<text x={t.at} y={H - 22} text-anchor="middle">{t.text}</text>{/each}
+      <text x="48" y={H - 5}>compression, {unit.symbol}</text>
+      <text x="4" y="10">kV</text>
+      {#each gaps as g (g)}
+        <path
+          d={path(g)}
+          fill="none"
+          stroke="var(--color-primary)"
+          stroke-width="1.5"
+          stroke-opacity={g === 1e-3 ? 1 : 0.6}
+        />
+        <text x={W - 70} y={y(breakdownVoltage(most + SEA_LEVEL_PRESSURE, g, temperature)) + 4}
+          >{say(g, 'length', units)}</text
+        >
+      {/each}
+    </g>
+    {#each rows as r (r.cylinder)}
+      {@const colour =
+        r.verdict === 'fires'
+          ? 'var(--color-success)'
+          : r.verdict === 'fails'
+            ? 'var(--color-error)'
+            : 'var(--color-warning)'}
+      <path
+        d="M{x(r.pressure - SEA_LEVEL_PRESSURE)} {y(r.needed)}V{y(Math.min(r.available, top))}"
+        stroke={colour}
+        stroke-width="2"
+        stroke-dasharray="4 3"
+      />
+      <path
+        d="M{x(r.pressure - SEA_LEVEL_PRESSURE) - 9} {y(Math.min(r.available, top))}h18"
+        stroke={colour}
+        stroke-width="2.5"
+      />
+      <circle
+        cx={x(r.pressure - SEA_LEVEL_PRESSURE)}
+        cy={y(r.needed)}
+        r="9"
+        fill="var(--color-base-100)"
+        stroke={colour}
+        stroke-width="2"
+      />
+      <text
+        x={x(r.pressure - SEA_LEVEL_PRESSURE)}
+        y={y(r.needed) + 5}
+        text-anchor="middle"
+        font-size="14"
+        font-weight="600"
+        font-family="var(--font-label)"
+        fill="var(--color-base-content)">{r.cylinder}</text
+      >
+    {/each}
+  </svg>
+  <figcaption class="text-sm">
+    Circles: what each cylinder’s plug needs. Bars: what its open gap has shown. Between flat electrodes, gas at {Math.round(
+      temperature - 273.15
+    )} °C; real plugs and testers are pointed and fire lower, both about alike.
+  </figcaption>
+</figure>

@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { cylinderCount } from '$core/engine/profile.ts';
+  import { expectedBumps } from '$core/stations/turn/analyse.ts';
+  import { pistonDepths } from '$core/stations/turn/depths.ts';
+  import { lockTree } from '$core/stations/turn/lock.ts';
+  import RotateCw from '@lucide/svelte/icons/rotate-cw';
+  import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
+  import EliminationPanel from '../survey/EliminationPanel.svelte';
+  import { useSession } from '../survey/session.svelte.ts';
+  import StationFields from '../survey/StationFields.svelte';
+  import DepthDrawing from './DepthDrawing.svelte';
+
+  /** The hand turn, the lock tree where it is locked, the shift, and piston depths on suspicion. */
+  const session = useSession();
+  const profile = $derived(session.survey.engine.profile);
+  const tree = $derived(lockTree(session.judgement.context));
+  const bumps = $derived(expectedBumps(profile.strokes, cylinderCount(profile)));
+  const depths = $derived(pistonDepths(session.judgement.context));
+  const drowned = $derived(
+    session.survey.assessment.kind === 'drowned' || session.survey.engine.history.submerged === 'yes'
+  );
+  const other = $derived(profile.turning === 'anticlockwise');
+  const told = $derived(profile.turning === 'clockwise' || other);
+</script>
+
+<p class="panel mb-3 flex items-center gap-3 p-3">
+  {#if other}<RotateCcw size={30} aria-hidden="true" />{:else}<RotateCw size={30} aria-hidden="true" />{/if}
+  <span
+    ><strong class="font-semibold">{other ? 'Anticlockwise' : 'Clockwise'} seen from above, and only so.</strong>
+    {told ? 'From the profile.' : 'Not in the profile: taken as usual; the arrow on the flywheel wins.'}
+    {bumps === undefined
+      ? ''
+      : `Two full turns should give ${bumps} ${bumps === 1 ? 'bump' : 'bumps'}; cylinders that rise together are felt as one.`}</span
+  >
+</p>
+<StationFields station="turn" only={['plugs', 'result', 'bumps', 'feel']} />
+{#if tree}<EliminationPanel elimination={tree} title="What locks it" />{/if}
+{#if drowned}<div class="mt-4"><StationFields station="turn" only={['water', 'dried']} /></div>{/if}
+<div class="mt-4"><StationFields station="turn" only={['soaked']} /></div>
+<h3 class="mt-5 mb-2 text-xl">Shift</h3>
+{#if profile.shift === 'direct'}
+  <p>Direct drive: nothing to shift, and the propeller turns with every pull.</p>
+{:else}<StationFields station="turn" only={['neutral', 'forward', 'reverse', 'reverseLock']} />{/if}
+<details class="panel mt-5 px-3" open={drowned || depths.rows.length > 0}>
+  <summary class="flex min-h-[44px] cursor-pointer items-center gap-2"
+    ><span class="text-xl font-semibold">Piston depth at top</span>
+    <span class="text-sm">drowned while running, or on suspicion of a bent rod</span></summary
+  >
+  <DepthDrawing {depths} cylinders={cylinderCount(profile) ?? 1} units={session.units} />
+  <div class="pb-3"><StationFields station="turn" only={['depth']} /></div>
+</details>

@@ -1,0 +1,153 @@
+<script lang="ts">
+  import { cylinderCount } from '$core/engine/profile.ts';
+  import { refusal } from '$core/holds/index.ts';
+  import { allItems } from '$core/stations/items.ts';
+  import { checkEntry, sayValue } from '$core/survey/check-entry.ts';
+  import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
+  import { onMount } from 'svelte';
+  import { clearDraft, readDraft, writeDraft } from '../../form/drafts.ts';
+  import { useSession } from '../../survey/session.svelte.ts';
+
+  /** One field a cylinder: the needle at rest, or the needle after each pull one after the other. */
+  let { conditions, instrument }: { conditions: Conditions; instrument: Instrument | undefined } = $props();
+  const session = useSession();
+  const count = $derived(cylinderCount(session.survey.engine.profile) ?? 1);
+  const cylinders = $derived(Array.from({ length: count }, (_, k) => k + 1));
+  const stop = $derived(refusal(session.judgement.holds, 'compression.pressure') ?? '');
+  let drafts = $state<Record<number, string>>({});
+  let complaints = $state<Record<number, string>>({});
+  let fixing = $state<{ id: string; text: string }>();
+
+  const key = (c: number): string => `${session.surveyId}:compression:${c}`;
+  onMount(() => {
+    for (const c of cylinders) {
+      const kept = readDraft(key(c));
+      if (kept) typing(c, kept);
+    }
+  });
+
+  /** Two numbers or more are a series of pulls, one is the needle at rest. */
+  const whatOf = (text: string): 'compression.pulls' | 'compression.pressure' =>
+    /\d[\s;/]+\d/.test(text.trim()) ? 'compression.pulls' : 'compression.pressure';
+
+  const more = (cylinder: number, typed: string) => ({
+    cylinder,
+    typed,
+    conditions,
+    ...(instrument ? { instrument } : {})
+  });
+  const taken = (c: number): Reading[] => {
+    const where = { cylinder: c, round: session.roundOf('compression') };
+    const list: Reading[] = [
+      ...session.record.all('compression.pressure', where),
+      ...session.record.all('compression.pulls', where)
+    ];
+    return list.sort((a, b) => (a.at < b.at ? -1 : 1));
+  };
+
+  function typing(c: number, text: string): void {
+    drafts[c] = text;
+    writeDraft(key(c), text);
+    const what = whatOf(text);
+    const checked = text.trim() ? checkEntry(allItems[what], text, session.units) : undefined;
+    if (!checked || checked.ok) complaints[c] = '';
+    session.preview =
+      checked?.ok && checked.value !== 'unknown' ? session.reading(what, checked.value, more(c, text)) : undefined;
+  }
+
+  function commit(c: number): boolean {
+    const text = drafts[c] ?? '';
+    session.preview = undefined;
+    if (!text.trim()) return true;
+    const what = whatOf(text);
+    const checked = checkEntry(allItems[what], text, session.units);
+    if (!checked.ok) {
+      complaints[c] = checked.message;
+      return false;
+    }
+    session.read(what, checked.value, more(c, text.trim()));
+    drafts[c] = '';
+    complaints[c] = '';
+    clearDraft(key(c));
+    return true;
+  }
+
+  function onkeydown(e: KeyboardEvent, c: number): void {
+    const to = e.key === 'ArrowDown' ? c + 1 : e.key === 'ArrowUp' ? c - 1 : e.key === 'Enter' ? c + 1 : 0;
+    if (!to) return;
+    e.preventDefault();
+    if (e.key === 'Enter' && !commit(c)) return;
+    document.getElementById(`compression-${Math.min(Math.max(to, 1), count)}`)?.focus();
+  }
+
+  function fix(r: Reading): void {
+    if (!fixing) return;
+    const text = fixing.text.trim();
+    if (text === '') session.correct(r, undefined);
+    else {
+      const checked = checkEntry(allItems[r.what], text, session.units);
+      if (!checked.ok) return void (complaints[r.cylinder ?? 0] = checked.message);
+      session.correct(r, checked.value, text);
+    }
+    fixing = undefined;
+  }
+  const focus = (node: HTMLInputElement): void => node.focus();
+  const example = $derived(session.units === 'us' ? '95 psi, or 60 80 90 94' : '6.5 bar, or 4.1 5.5 6.2');
+</script>
+
+<ol class="mt-2">
+  {#each cylinders as c (c)}
+    {@const list = taken(c)}
+    <li class="grid grid-cols-[minmax(9rem,13rem)_1fr] items-start gap-x-3 border-t border-line py-1.5">
+      <div>
+        <label class="label-caps" for="compression-{c}"
+          >Cylinder {c}{list.length ? `, repeat ${list.length + 1}` : ''}</label
+        >
+        <input
+          id="compression-{c}"
+          class="field"
+          inputmode="text"
+          autocomplete="off"
+          placeholder={example}
+          disabled={Boolean(stop)}
+          value={drafts[c] ?? ''}
+          aria-invalid={complaints[c] ? 'true' : undefined}
+          aria-describedby={complaints[c] ? `compression-${c}-error` : undefined}
+          oninput={(e) => typing(c, e.currentTarget.value)}
+          onchange={() => commit(c)}
+          onkeydown={(e) => onkeydown(e, c)}
+        />
+      </div>
+      <div class="flex min-h-[44px] flex-wrap items-end gap-1.5 self-end">
+        {#each list as r (r.id)}
+          {#if fixing?.id === r.id}
+            <input
+              class="field w-40"
+              aria-label="Correct this reading; empty takes it back"
+              value={fixing.text}
+              {@attach focus}
+              oninput={(e) => fixing && (fixing.text = e.currentTarget.value)}
+              onkeydown={(e) => e.key === 'Enter' && fix(r)}
+              onblur={() => fix(r)}
+            />
+          {:else}
+            <button
+              type="button"
+              class="chip"
+              title="Correct or take back"
+              onclick={() =>
+                (fixing = { id: r.id, text: r.typed ?? sayValue(allItems[r.what], r.value, session.units) })}
+              >{sayValue(allItems[r.what], r.value, session.units)}{r.conditions?.bores === 'oiled' ? ' oiled' : ''}{r
+                .conditions?.volts
+                ? ` · ${r.conditions.volts} V`
+                : ''}</button
+            >
+          {/if}
+        {:else}<span class="self-center text-sm">no reading yet</span>{/each}
+      </div>
+      {#if complaints[c]}<p id="compression-{c}-error" class="col-span-2 font-medium text-error" role="alert">
+          {complaints[c]}
+        </p>{/if}
+    </li>
+  {/each}
+</ol>

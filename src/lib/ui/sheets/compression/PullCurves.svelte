@@ -1,0 +1,93 @@
+<script lang="ts">
+  import type { LeakFit } from '$core/physics/cranking-fit.ts';
+  import type { Comparison } from '$core/stations/compression/compare.ts';
+  import { fromSI, shownUnit, toSI, type System } from '$core/units/index.ts';
+  import { scaleLinear } from 'd3-scale';
+  import { line } from 'd3-shape';
+
+  /** The needle after each pull, with the fitted model drawn through it. */
+  let { comparison, fit, units }: { comparison: Comparison; fit: LeakFit | undefined; units: System } = $props();
+  let measured = $state(0);
+  const W = $derived(measured > 120 ? measured : 520);
+  const H = 210;
+  const rows = $derived(comparison.rows.filter((r) => r.series.length));
+  const pulls = $derived(Math.max(2, ...rows.flatMap((r) => r.series.map((s) => s.length))));
+  const top = $derived(Math.max(...rows.flatMap((r) => r.series.flat()), 1) * 1.1);
+  const x = $derived(scaleLinear([0, pulls], [44, W - 78]));
+  const y = $derived(scaleLinear([0, top], [H - 34, 10]));
+  const unit = $derived(shownUnit('pressure', units));
+  const ticks = $derived(
+    scaleLinear([0, fromSI(top, unit)], [0, 1])
+      .ticks(4)
+      .map((t) => ({ text: String(t), at: y(toSI(t, unit)) }))
+  );
+  const modelOf = (c: number): readonly number[] | undefined =>
+    fit?.best === c ? fit.bestModel : fit?.rows.find((r) => r.cylinder === c)?.model;
+  const path = (needle: readonly number[]): string =>
+    line<number>()
+      .x((_, k) => x(k))
+      .y((p) => y(p))([0, ...needle]) ?? '';
+  /** Labels at the right end, pushed apart so that like cylinders stay readable. */
+  const labels = $derived.by(() => {
+    const list = rows
+      .map((r) => ({ cylinder: r.cylinder, at: y(r.series.at(-1)!.at(-1)!) }))
+      .sort((a, b) => a.at - b.at);
+    const groups: { text: string; at: number }[] = [];
+    for (const l of list) {
+      const last = groups.at(-1);
+      if (last && l.at - last.at < 15) last.text += `, ${l.cylinder}`;
+      else groups.push({ text: String(l.cylinder), at: l.at });
+    }
+    return groups;
+  });
+  const words = $derived(
+    rows
+      .map(
+        (r) =>
+          `cylinder ${r.cylinder}: ${r.series
+            .at(-1)!
+            .map((p) => Math.round(fromSI(p, unit) * 10) / 10)
+            .join(', ')}`
+      )
+      .join('; ')
+  );
+</script>
+
+<figure class="panel mt-2 p-2" bind:clientWidth={measured}>
+  <svg
+    viewBox="0 0 {W} {H}"
+    class="w-full"
+    style:height="{H}px"
+    role="img"
+    aria-label="Needle after each pull, {unit.symbol}: {words}"
+  >
+    <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
+      {#each ticks as t (t.text)}
+        <path d="M44 {t.at}H{W - 78}" stroke="var(--color-line)" />
+        <text x="38" y={t.at + 4} text-anchor="end">{t.text}</text>
+      {/each}
+      {#each Array.from({ length: pulls }, (_, k) => k + 1) as p (p)}<text x={x(p)} y={H - 14} text-anchor="middle"
+          >{p}</text
+        >{/each}
+      <text x="44" y={H - 1}>pulls</text>
+      {#each labels as l (l.text)}<text x={W - 72} y={l.at + 5} font-weight="600">cyl {l.text}</text>{/each}
+    </g>
+    {#each rows as r (r.cylinder)}
+      {@const colour = r.low ? 'var(--color-error)' : 'var(--color-primary)'}
+      {@const model = modelOf(r.cylinder)}
+      {#if model && model.length > 1}<path d={path(model)} fill="none" stroke={colour} stroke-width="1.6" />{/if}
+      {#each r.series as s, n (n)}{#each s as p, k (k)}<circle
+            cx={x(k + 1)}
+            cy={y(p)}
+            r="3.2"
+            fill={colour}
+            fill-opacity=".75"
+          />{/each}{/each}
+    {/each}
+  </svg>
+  <figcaption class="text-sm">
+    Dots: the needle after each pull. Lines: the fitted model. Slow building comes from the gauge’s volume; a steady
+    leak makes the first pull a larger share. “Low and building: rings; low and staying: valve or gasket” is the trade’s
+    rule, and weak evidence.
+  </figcaption>
+</figure>

@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { cylinderCount } from '$core/engine/profile.ts';
+  import { refusal } from '$core/holds/index.ts';
+  import { allItems, type ItemId } from '$core/stations/items.ts';
+  import { sayValue } from '$core/survey/check-entry.ts';
+  import type { Item } from '$core/survey/items.ts';
+  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import ItemInput from '../form/ItemInput.svelte';
+  import { useSession } from './session.svelte.ts';
+
+  /** Items asked of every cylinder, as a table: one row a cylinder, one column an item. Repeats stand under their field. */
+  interface Props {
+    what: readonly ItemId[];
+    caption: string;
+    conditions?: Conditions | undefined;
+    instrument?: Instrument | undefined;
+    heads?: Readonly<Partial<Record<ItemId, string>>>;
+  }
+  let { what, caption, conditions, instrument, heads = {} }: Props = $props();
+  const session = useSession();
+  const shown = $derived(
+    what.filter((id) => (allItems[id].when?.(session.survey.engine.profile) ?? true) || session.record.all(id).length)
+  );
+  const cylinders = $derived(
+    Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
+  );
+  const more = (cylinder: number) => ({
+    cylinder,
+    ...(conditions ? { conditions } : {}),
+    ...(instrument ? { instrument } : {})
+  });
+  const labelled = (id: ItemId, cylinder: number): Item => ({
+    ...allItems[id],
+    ask: undefined as unknown as string,
+    label: cylinders.length > 1 ? `${allItems[id].label}, cylinder ${cylinder}` : allItems[id].label
+  });
+</script>
+
+{#if shown.length}
+  <table class="w-full table-fixed border-collapse">
+    <caption class="sr-only">{caption}</caption>
+    <thead>
+      <tr class="text-left">
+        <th scope="col" class="label-caps w-12 py-1">{cylinders.length > 1 ? 'Cyl.' : ''}</th>
+        {#each shown as id (id)}<th scope="col" class="label-caps px-1 py-1 align-bottom"
+            >{heads[id] ?? allItems[id].label}</th
+          >{/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each cylinders as c (c)}
+        <tr class="border-t border-line align-top">
+          <th scope="row" class="sounding py-2 text-left text-xl">{c}</th>
+          {#each shown as id (id)}
+            {@const item = allItems[id]}
+            {@const now = session.current(id, c)}
+            {@const taken = item.repeated ? session.record.all(id, { cylinder: c }) : []}
+            <td class="px-1 py-1">
+              <ItemInput
+                item={labelled(id, c)}
+                name="{id}.{c}"
+                value={item.repeated ? undefined : now?.value}
+                typed={item.repeated ? '' : (now?.typed ?? '')}
+                units={session.units}
+                compact
+                disabled={Boolean(refusal(session.judgement.holds, id))}
+                draftKey="{session.surveyId}:{id}:{c}"
+                oncommit={(value, typed) => session.read(id, value, { ...more(c), typed })}
+                onpreview={(value) =>
+                  (session.preview = value === undefined ? undefined : session.reading(id, value, more(c)))}
+              />
+              {#each taken as r (r.id)}
+                <button
+                  type="button"
+                  class="mt-1 inline-flex min-h-8 items-center text-sm underline decoration-dotted"
+                  aria-label="Take back {item.label} of cylinder {c}: {sayValue(item, r.value, session.units)}"
+                  onclick={() => session.correct(r, undefined)}
+                  >{sayValue(item, r.value, session.units)}{r.conditions?.temperature
+                    ? ` at ${Math.round(session.units === 'us' ? (r.conditions.temperature - 273.15) * 1.8 + 32 : r.conditions.temperature - 273.15)}°`
+                    : ''}</button
+                >{' '}
+              {/each}
+            </td>
+          {/each}
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+{/if}

@@ -1,0 +1,7 @@
+import { expose } from 'comlink';
+import { leakFit, type LeakTask } from '$core/stations/compression/leak.ts';
+
+/** Fits on a thread of its own: a task in, the fit out. */
+const api = { fit: (task: LeakTask) => leakFit(task) };
+export type CompressionWorker = typeof api;
+expose(api);

@@ -148,8 +148,7 @@ export const shopGauge = {
   accuracy: 0.02,
   resolution: PSI,
   adapterVolume: 0,
-  valve: 'plug end',
-  gaugeVolume: mL(5)
+  valve: 'plug end'
 } as const;
 export const hoseGauge = {
   name: 'Old hose gauge, valve at the dial',

@@ -1,4 +1,5 @@
-import { database } from '../src/lib/server/db/open.ts';
+import { seedPhotos } from './photos.ts';
 import { seed } from './seed.ts';
 
-seed(new Date(), { db: database() });
+seed(new Date());
+await seedPhotos();

@@ -1,8 +1,8 @@
 import type { DemoEngine } from '../builder.ts';
 import { eel, heron } from './drowned.ts';
 import { dunlin, knot, plover } from './leg.ts';
-import { bittern, gannet, tern, wren } from './power-head.ts';
-import { curlew, swift } from './sound.ts';
+import { bittern, gannet, wren } from './power-head.ts';
+import { curlew, swift, tern } from './sound.ts';
 
 /** The yard at Saltgarth after the storm tide; all of it made up. */
 export const scenario: readonly DemoEngine[] = [

@@ -1,4 +1,4 @@
-import { celsius, mL, type DemoEngine } from '../builder.ts';
+import { celsius, mL, shopGauge, type DemoEngine } from '../builder.ts';
 
 /** Laid up well, comes out well: nothing is demanded. */
 export const swift: DemoEngine = {
@@ -199,4 +199,81 @@ export const curlew: DemoEngine = {
       .read('cooling.stream', 'strong')
       .read('cooling.head', celsius(58), { typed: '58 °C' }),
   signedBy: 'Ines'
+};
+
+/** Spring return, injected: oil above the mark, and one dip is not yet two. */
+export const tern: DemoEngine = {
+  key: 'tern',
+  kind: 'spring-return',
+  startedHoursAgo: 3,
+  identity: {
+    tag: 'Tern',
+    maker: 'Corvane',
+    model: 'C60 i',
+    serial: 'CV60-55102',
+    year: 2019,
+    power: 44_000,
+    owner: 'Pilot launch',
+    boat: 'SG 3'
+  },
+  profile: {
+    strokes: 'four',
+    cylinders: 4,
+    layout: 'inline',
+    displacement: 998e-6,
+    fuelSystem: 'electronic',
+    supply: 'bulb',
+    ignition: 'coil-on-plug',
+    starting: 'electric',
+    decompression: 'not-fitted',
+    lubrication: 'sump',
+    sumpWithFilter: 3.1e-3,
+    turning: 'clockwise',
+    tilt: 'hydraulic',
+    shift: 'shift',
+    gearCapacity: mL(670),
+    plugDrain: 'fitted',
+    plugLevel: 'fitted',
+    magnet: 'drain',
+    indicator: 'fitted',
+    thermostat: 'fitted',
+    leg: 'long',
+    steering: 'remote',
+    installation: 'single'
+  },
+  history: () => ({
+    yearsIdle: 0.6,
+    hours: 310,
+    laidUp: 'part',
+    fuelLeft: 'ethanol',
+    stabilised: 'no',
+    submerged: 'no'
+  }),
+  log: (l) =>
+    void l
+      .madeSafe('off')
+      .walked()
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.bumps', 4)
+      .shifts()
+      .plugsRead([['normal'], ['normal'], ['normal'], ['normal']], 0.9)
+      .read('spark.lanyard', 'yes')
+      .sparks('good', [1, 2, 3, 4])
+      .compression(
+        [
+          [1, 171],
+          [2, 168],
+          [3, 173],
+          [4, 170]
+        ],
+        shopGauge
+      )
+      .read('gear.first', 'oil')
+      .read('gear.look', 'clear')
+      .read('fuel.kind', 'ethanol')
+      .read('fuel.age', 8, { typed: '8 months' })
+      .read('fuel.bowl', 'old')
+      .read('oil.dip', 'above')
+      .read('oil.look', 'dark')
 };

@@ -19,6 +19,8 @@ interface Common {
   readonly perCylinder?: boolean;
   /** Each entry is a measurement of its own and stands beside the earlier ones instead of superseding them. */
   readonly repeated?: boolean;
+  /** What is shown in the empty field, where the dimension's usual example would mislead. */
+  readonly example?: string;
   /** The id of the limit shown beside this item, with the place for the manual's own value. */
   readonly limit?: string;
   /** Asked of these engines only; of all where it is left out. What was read is never hidden. */

@@ -1,10 +1,13 @@
 <script lang="ts">
+  import { sumIds, sums } from '$core/sums/index.ts';
+
   const pages = [
     ['/reference/mixture', 'Mixture', 'New mix, correcting a tank, and the cup at hand.'],
+    ...sumIds.map((id) => [`/reference/${id}`, sums[id].title, sums[id].about] as const),
     ['/reference/house-rules', 'House rules', 'Where good technicians differ: one choice each, with its reason.'],
     ['/reference/instruments', 'Instruments', 'Gauges and testers, entered once and picked at the engine.'],
     ['/reference/sources', 'Sources', 'Every limit and constant, and whether it is published, practice or from memory.']
-  ] as const;
+  ];
 </script>
 
 <svelte:head><title>Reference · Indaga</title></svelte:head>

@@ -278,20 +278,6 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
       );
     return;
   }
-  if (abs.adapter && abs.adapter.high + abs.gauge >= floor) {
-    const a = abs.adapter;
-    out.add(
-      'adapter',
-      'cannot-tell',
-      `${sayP(found.rows.reduce((m, r) => Math.min(m, r.mean), Infinity))} is alarming, but the adapter’s ${say(a.dead, 'volume', c.units)} alone explains much of it: without it about ${sayP(a.best)} (${sayP(a.low)} to ${sayP(a.high)}). Repeat with the valve at the plug end before believing it.`,
-      {
-        ...why,
-        formula: 'p = p_a·((V + d)/(V_c + d))^1.3 − p_a',
-        source: 'Polytropic law (P) with exponent 1.3 and usual ratio from memory (M)'
-      }
-    );
-    return;
-  }
   const design =
     c.survey.engine.profile.decompression === 'fitted' ? ' Automatic decompression reads low by design.' : '';
   const dry =
@@ -300,6 +286,20 @@ function against(c: Context, found: Comparison, out: Out, inputs: string[], sayP
     found.conditions.bores !== 'oiled'
       ? ' Bores dry from standing also read low: oil them all alike and repeat.'
       : '';
+  if (abs.adapter && abs.adapter.high + abs.gauge >= floor) {
+    const a = abs.adapter;
+    out.add(
+      'adapter',
+      'cannot-tell',
+      `${sayP(found.rows.reduce((m, r) => Math.min(m, r.mean), Infinity))} is alarming, but the adapter’s ${say(a.dead, 'volume', c.units)} alone explains much of it: without it about ${sayP(a.best)} (${sayP(a.low)} to ${sayP(a.high)}). Repeat with the valve at the plug end before believing it.${dry}`,
+      {
+        ...why,
+        formula: 'p = p_a·((V + d)/(V_c + d))^1.3 − p_a',
+        source: 'Polytropic law (P) with exponent 1.3 and usual ratio from memory (M)'
+      }
+    );
+    return;
+  }
   out.add(
     'figure',
     figure && !design ? 'watch' : 'cannot-tell',

@@ -3,7 +3,16 @@ import { quantity, series, several } from '../../survey/items.ts';
 
 const valves = (p: Profile): boolean => p.strokes !== 'two';
 const lash = (label: string, limit: string) =>
-  quantity({ label, dimension: 'length', min: 0, max: 2e-3, perCylinder: true, limit, when: valves });
+  quantity({
+    label,
+    dimension: 'length',
+    example: '0.15 mm',
+    min: 0,
+    max: 2e-3,
+    perCylinder: true,
+    limit,
+    when: valves
+  });
 
 /** Cranking compression, by its final needle or pull by pull; leak-down and valve lash beside it. Repeats stand side by side. */
 export const items = {
@@ -31,6 +40,7 @@ export const items = {
     label: 'Leak-down',
     ask: 'Flywheel locked, piston at top: share that the tester loses',
     dimension: 'share',
+    example: '8 %',
     min: 0,
     max: 0.999,
     perCylinder: true,

@@ -2,6 +2,7 @@ import { listed, type Context } from '../../judgement.ts';
 import { judgeSpread } from '../../physics/spread.ts';
 import { boreOil } from '../plugs/analyse.ts';
 import type { Comparison } from './compare.ts';
+import { leakDownRows } from './leakdown.ts';
 
 export interface Repeat {
   /** The one thing to measure next, in one sentence. */
@@ -98,6 +99,13 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
       sentence: `Repeat cylinder ${best.cylinder}.`,
       because: 'the others are measured against it, and it was read once',
       cylinder: best.cylinder
+    };
+  const low = rows.filter((r) => r.low).map((r) => r.cylinder);
+  const heard = leakDownRows(c).map((r) => r.cylinder);
+  if (overLimit > 0.95 && low.length && low.every((k) => heard.includes(k)))
+    return {
+      sentence: 'No repeat would tell more here.',
+      because: `cylinder ${listed(low)} ${low.length > 1 ? 'are' : 'is'} low beyond doubt and leak-down has been heard: what it points to is opened next`
     };
   if (overLimit > 0.95) {
     const dose = boreOil(c) !== undefined || conditions.bores === 'oiled';

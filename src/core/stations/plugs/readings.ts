@@ -22,6 +22,7 @@ export const items = {
   gap: quantity({
     label: 'Plug gap',
     dimension: 'length',
+    example: '0.9 mm',
     min: 0.1e-3,
     max: 3e-3,
     perCylinder: true,
@@ -36,6 +37,7 @@ export const items = {
     label: 'Oil put in each bore',
     ask: 'Oil put in each bore, before the first spin; zero for none',
     dimension: 'volume',
+    example: '4 mL',
     min: 0,
     max: 50e-6
   }),

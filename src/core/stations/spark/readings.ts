@@ -16,8 +16,8 @@ const within = (label: string, ask: string) =>
     options: { within: 'within the manual’s figure', outside: 'outside, or dead' },
     when: electronic
   });
-const ohms = (label: string, limit: string, perCylinder: boolean) =>
-  quantity({ label, dimension: 'resistance', min: 0, max: 1e6, repeated: true, perCylinder, limit });
+const ohms = (label: string, limit: string, perCylinder: boolean, example: string) =>
+  quantity({ label, example, dimension: 'resistance', min: 0, max: 1e6, repeated: true, perCylinder, limit });
 
 /** Spark, one cylinder at a time to clean metal, every other lead grounded; then, where there is none, the isolation. */
 export const items = {
@@ -36,6 +36,7 @@ export const items = {
     label: 'Open gap jumped',
     ask: 'The widest gap the tester showed it jump',
     dimension: 'length',
+    example: '9 mm',
     min: 0,
     max: 0.03,
     perCylinder: true,
@@ -81,13 +82,14 @@ export const items = {
   chargeTest: within('Charge coil', 'Charge coil: resistance and peak volts against the manual'),
   triggerTest: within('Trigger or sensor', 'Trigger or sensor: resistance, peak volts, air gap against the manual'),
   packSwap: returns('Pack or control unit renewed', 'Try a known good power pack or control unit'),
-  primary: ohms('Coil primary', 'spark.primary', true),
-  secondary: ohms('Coil secondary', 'spark.secondary', true),
-  charge: ohms('Charge coil', 'spark.charge', false),
-  trigger: ohms('Trigger or sensor', 'spark.trigger', false),
+  primary: ohms('Coil primary', 'spark.primary', true, '0.4 Ω'),
+  secondary: ohms('Coil secondary', 'spark.secondary', true, '4 kΩ'),
+  charge: ohms('Charge coil', 'spark.charge', false, '300 Ω'),
+  trigger: ohms('Trigger or sensor', 'spark.trigger', false, '160 Ω'),
   pointsGap: quantity({
     label: 'Points gap',
     dimension: 'length',
+    example: '0.5 mm',
     min: 0,
     max: 3e-3,
     perCylinder: true,
@@ -97,6 +99,7 @@ export const items = {
   pointsOhms: quantity({
     label: 'Points, resistance closed',
     dimension: 'resistance',
+    example: '0.1 Ω',
     min: 0,
     max: 1e6,
     perCylinder: true,
@@ -117,6 +120,7 @@ export const items = {
     label: 'Timing at idle',
     ask: 'Timing at idle by the marks, before top plus, after top minus',
     dimension: 'timing',
+    example: '5°',
     min: -40,
     max: 60,
     limit: 'spark.timing'

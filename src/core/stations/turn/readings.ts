@@ -74,6 +74,7 @@ export const items = {
     label: 'Piston depth at top',
     ask: 'Depth from the plug seat to the crown with the piston at top',
     dimension: 'length',
+    example: '62.4 mm',
     min: 1e-3,
     max: 0.2,
     perCylinder: true,

@@ -1,7 +1,7 @@
 import type { StationText } from '../text.ts';
 
 export const text: StationText = {
-  title: 'Hand turn and shift',
+  title: 'Turn and shift',
   short: 'Turn',
   minutes: 7,
   how: [

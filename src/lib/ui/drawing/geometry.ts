@@ -36,7 +36,7 @@ export function geometryOf(profile: Profile): Geometry {
   const plate = 176 + LEG[profile.leg ?? 'unknown'];
   const height = plate + 104;
   const middle = banks[0]![Math.floor((banks[0]!.length - 1) / 2)]!;
-  const last = banks.at(-1)!;
+  const end = banks.at(-1)![0]!;
   return {
     height,
     plate,
@@ -44,10 +44,10 @@ export function geometryOf(profile: Profile): Geometry {
     barrel,
     anchors: {
       safe: [118, 22],
-      look: [160, 88],
+      look: [150, 27],
       turn: [70, 47],
-      plugs: [last[0]!.x + barrel.width + 6, last[0]!.y],
-      spark: [last[0]!.x + barrel.width + 13, last[0]!.y],
+      plugs: [end.x + barrel.width + 2, end.y - 9],
+      spark: [end.x + barrel.width + 17, end.y + 8],
       compression: [middle.x - 14, middle.y],
       gear: [118, plate + 40],
       fuel: [58, 140],

@@ -119,7 +119,7 @@
         {...shared}
         type="text"
         inputmode={item.kind === 'quantity' && item.dimension !== 'mixture' ? 'decimal' : 'text'}
-        placeholder={item.kind === 'quantity' ? exampleOf(item.dimension, units) : ''}
+        placeholder={item.example ?? (item.kind === 'quantity' ? exampleOf(item.dimension, units) : '')}
         value={draft ?? shown}
         oninput={(e) => oninput(e.currentTarget.value)}
         onchange={(e) => commit(e.currentTarget.value)}

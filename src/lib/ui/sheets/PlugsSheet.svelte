@@ -44,11 +44,15 @@
 </script>
 
 <StationFields station="plugs" only={['order']} />
-<div class="mt-4 flex flex-wrap gap-1.5" role="group" aria-label="Plugs in cylinder order">
+<div
+  class="mt-4 grid grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1.5"
+  role="group"
+  aria-label="Plugs in cylinder order"
+>
   {#each cylinders as c (c)}
     <button
       type="button"
-      class="panel flex w-[104px] flex-col items-center p-1.5 {at === c ? 'outline-2 outline-primary' : ''}"
+      class="panel flex flex-col items-center p-1.5 {at === c ? 'outline-2 outline-primary' : ''}"
       aria-pressed={at === c}
       aria-label="Plug {c}: {sayValue(item, value(c), session.units)}"
       onclick={() => (at = c)}

@@ -4,6 +4,7 @@
   import { compare } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
   import { leakTask } from '$core/stations/compression/leak.ts';
+  import { singleRepeat } from '$core/stations/compression/repeat.ts';
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/survey/reading.ts';
   import { onDestroy, type Snippet } from 'svelte';
@@ -36,6 +37,7 @@
   /** What the adapter alone takes away, where its volume counts and the engine's is known. */
   const without = $derived(comparison ? absolute(c, comparison).adapter : undefined);
   const expected = $derived(expectedRange(c));
+  const repeat = $derived(comparison && singleRepeat(c, comparison));
   const pulled = $derived(comparison?.rows.some((r) => r.series.length) ?? false);
   // Only what is recorded is fitted: a half-typed number is judged but not worth a fit.
   $effect(() => {
@@ -45,6 +47,16 @@
 </script>
 
 <CompressionBars {comparison} {without} {expected} {cylinders} units={session.units} />
+<section
+  class="mt-2 min-h-[4.5rem] border-l-4 border-primary bg-base-200 p-3"
+  aria-live="polite"
+  aria-label="What would settle most"
+>
+  <p class="text-lg leading-snug font-semibold">
+    {repeat?.sentence ?? 'Read every cylinder, in one order and then in reverse.'}
+  </p>
+  <p class="text-sm">{repeat ? `Because ${repeat.because}.` : 'Cylinders are compared with each other first.'}</p>
+</section>
 {@render settings()}
 <Entry {conditions} {instrument} />
 {@render quick()}

@@ -5,6 +5,7 @@
   import { sayValue } from '$core/survey/check-entry.ts';
   import type { Item } from '$core/survey/items.ts';
   import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import { say } from '$core/units/index.ts';
   import ItemInput from '../form/ItemInput.svelte';
   import { useSession } from './session.svelte.ts';
 
@@ -76,9 +77,9 @@
                   aria-label="Take back {item.label} of cylinder {c}: {sayValue(item, r.value, session.units)}"
                   onclick={() => session.correct(r, undefined)}
                   >{sayValue(item, r.value, session.units)}{r.conditions?.temperature
-                    ? ` at ${Math.round(session.units === 'us' ? (r.conditions.temperature - 273.15) * 1.8 + 32 : r.conditions.temperature - 273.15)}°`
+                    ? ` at ${say(r.conditions.temperature, 'temperature', session.units)}`
                     : ''}</button
-                >{' '}
+                >
               {/each}
             </td>
           {/each}

@@ -8,8 +8,13 @@
   /** One line for a whole check, parsed as it is typed. */
   let {
     conditions,
-    instrument
-  }: { conditions: (what: string) => Conditions; instrument: () => Instrument | undefined } = $props();
+    instrument,
+    example = 'comp 1 98 2 74 w2 101'
+  }: {
+    example?: string;
+    conditions: (what: string) => Conditions;
+    instrument: () => Instrument | undefined;
+  } = $props();
   const session = useSession();
   let line = $state('');
   let said = $state('');
@@ -43,7 +48,7 @@
     <input
       id="quick-line"
       class="field min-w-0 flex-1 basis-56 font-mono"
-      placeholder="comp 1 98 2 74 w2 101"
+      placeholder={example}
       bind:value={line}
       autocomplete="off"
       spellcheck="false"
@@ -58,6 +63,6 @@
         >{line.slice(parsed.at, parsed.at + 1) || ' '}</span
       > <span class="text-error">{parsed.message}</span>
     {:else}{said ||
-        'A whole check in one line: comp or spark, then cylinder and reading; w for wet, with its dose: w2 101 5mL.'}{/if}
+        'A whole check in one line: comp or spark, then cylinder and reading; pulls as 1 60/80/94, wet as w2 101 5mL.'}{/if}
   </p>
 </form>

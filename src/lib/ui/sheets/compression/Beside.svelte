@@ -2,30 +2,23 @@
   import type { Comparison } from '$core/stations/compression/compare.ts';
   import { compressionFigures } from '$core/stations/compression/figures.ts';
   import { againstReference, type ReferenceTest } from '$core/stations/compression/reference.ts';
-  import { singleRepeat } from '$core/stations/compression/repeat.ts';
   import { say } from '$core/units/index.ts';
   import type { LeakFitting } from '../../survey/leak-fit.svelte.ts';
   import { useSession } from '../../survey/session.svelte.ts';
 
-  /** What the readings come to: the one repeat that would settle most, the leak, the figures, and other times. */
+  /** What the readings come to: the leak, the figures, and other times. */
   let {
     comparison,
     fitting,
     references
   }: { comparison: Comparison; fitting: LeakFitting; references: readonly ReferenceTest[] } = $props();
   const session = useSession();
-  const repeat = $derived(singleRepeat(session.judgement.context, comparison));
   const figures = $derived(compressionFigures(session.judgement.context));
   const others = $derived(references.map((r) => againstReference(comparison, r)));
   const p = (pa: number): string => say(pa, 'pressure', session.units, comparison.instrument.resolution ?? 6894.757);
   const mm = (m: number): string => (m * 1000).toFixed(1);
   const reach = $derived(fitting.fit ? Math.max(0.5e-3, ...fitting.fit.rows.map((r) => r.high)) * 1.1 : 1);
 </script>
-
-<section class="mt-3 border-l-4 border-primary bg-base-200 p-3" aria-live="polite" aria-label="What would settle most">
-  <p class="text-lg font-semibold">{repeat.sentence}</p>
-  <p class="text-sm">Because {repeat.because}.</p>
-</section>
 
 <section class="panel mt-3 p-3" aria-labelledby="leak-title">
   <h3 id="leak-title" class="text-xl">Leak beyond the best cylinder</h3>
@@ -40,7 +33,7 @@
           Cylinder {fitting.fit.best} is the best and counts as tight; a leak common to all would not show.
         </li>
         {#each fitting.fit.rows as r (r.cylinder)}
-          <li class="grid grid-cols-[4.5rem_minmax(0,1fr)_9.5rem] items-center gap-2 py-1">
+          <li class="grid grid-cols-[4.2rem_minmax(0,1fr)_11.5rem] items-center gap-2 py-1">
             <span>Cyl. <span class="sounding text-lg">{r.cylinder}</span></span>
             <span class="relative h-4 border-b border-line" aria-hidden="true">
               <span

@@ -19,10 +19,15 @@
   const cylinders = $derived(
     Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
   );
-  let testerId = $state('');
-  const tester = $derived(testers.find((t) => t.id === testerId)?.instrument ?? testers[0]?.instrument);
+  let picked = $state<string>();
+  const testerId = $derived(picked ?? testers[0]?.id ?? '');
+  const tester = $derived(testers.find((t) => t.id === testerId)?.instrument);
   const rows = $derived(leakDownRows(session.judgement.context));
   const four = $derived(session.survey.engine.profile.strokes !== 'two');
+  /** Where the air comes out is asked of what is not tight. */
+  const open = $derived(
+    rows.filter((r) => r.share >= 0.09 || session.record.last('compression.escape', r.cylinder)).map((r) => r.cylinder)
+  );
   const valued = (v: unknown): string[] | 'unknown' | undefined =>
     Array.isArray(v) || v === 'unknown' ? (v as string[] | 'unknown') : undefined;
 </script>
@@ -38,7 +43,7 @@
   </p>
   <label class="mb-2 block max-w-md"
     ><span class="label-caps">Tester</span>
-    <select class="field" bind:value={testerId}>
+    <select class="field" value={testerId} onchange={(e) => (picked = e.currentTarget.value)}>
       {#each testers as t (t.id)}<option value={t.id}>{t.instrument.name}</option>{/each}
       {#if !testers.length}<option value="">published tester: 80 psi through 0.040 in</option>{/if}
     </select></label
@@ -56,7 +61,7 @@
       </p>
     </div>
   {/each}
-  {#each rows.length ? rows.map((r) => r.cylinder) : cylinders.slice(0, 1) as c (c)}
+  {#each open as c (c)}
     <div class="pb-3">
       <SeveralInput
         item={{ ...item, label: cylinders.length > 1 ? `Air of cylinder ${c} comes out at` : item.label }}

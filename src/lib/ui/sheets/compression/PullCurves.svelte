@@ -13,7 +13,7 @@
   const rows = $derived(comparison.rows.filter((r) => r.series.length));
   const pulls = $derived(Math.max(2, ...rows.flatMap((r) => r.series.map((s) => s.length))));
   const top = $derived(Math.max(...rows.flatMap((r) => r.series.flat()), 1) * 1.1);
-  const x = $derived(scaleLinear([0, pulls], [44, W - 78]));
+  const x = $derived(scaleLinear([0, pulls], [44, W - 92]));
   const y = $derived(scaleLinear([0, top], [H - 34, 10]));
   const unit = $derived(shownUnit('pressure', units));
   const ticks = $derived(
@@ -32,13 +32,13 @@
     const list = rows
       .map((r) => ({ cylinder: r.cylinder, at: y(r.series.at(-1)!.at(-1)!) }))
       .sort((a, b) => a.at - b.at);
-    const groups: { text: string; at: number }[] = [];
+    const groups: { list: number[]; at: number }[] = [];
     for (const l of list) {
       const last = groups.at(-1);
-      if (last && l.at - last.at < 15) last.text += `, ${l.cylinder}`;
-      else groups.push({ text: String(l.cylinder), at: l.at });
+      if (last && l.at - last.at < 15) last.list.push(l.cylinder);
+      else groups.push({ list: [l.cylinder], at: l.at });
     }
-    return groups;
+    return groups.map((g) => ({ text: g.list.sort((a, b) => a - b).join(', '), at: g.at }));
   });
   const words = $derived(
     rows
@@ -63,19 +63,26 @@
   >
     <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
       {#each ticks as t (t.text)}
-        <path d="M44 {t.at}H{W - 78}" stroke="var(--color-line)" />
+        <path d="M44 {t.at}H{W - 92}" stroke="var(--color-line)" />
         <text x="38" y={t.at + 4} text-anchor="end">{t.text}</text>
       {/each}
       {#each Array.from({ length: pulls }, (_, k) => k + 1) as p (p)}<text x={x(p)} y={H - 14} text-anchor="middle"
           >{p}</text
         >{/each}
       <text x="44" y={H - 1}>pulls</text>
-      {#each labels as l (l.text)}<text x={W - 72} y={l.at + 5} font-weight="600">cyl {l.text}</text>{/each}
+      {#each labels as l (l.text)}<text x={W - 82} y={l.at + 5} font-weight="600">cyl {l.text}</text>{/each}
     </g>
     {#each rows as r (r.cylinder)}
       {@const colour = r.low ? 'var(--color-error)' : 'var(--color-primary)'}
       {@const model = modelOf(r.cylinder)}
       {#if model && model.length > 1}<path d={path(model)} fill="none" stroke={colour} stroke-width="1.6" />{/if}
+      {#if !model}<path
+          d={path(r.series.at(-1)!)}
+          fill="none"
+          stroke={colour}
+          stroke-width="1"
+          stroke-dasharray="3 4"
+        />{/if}
       {#each r.series as s, n (n)}{#each s as p, k (k)}<circle
             cx={x(k + 1)}
             cy={y(p)}

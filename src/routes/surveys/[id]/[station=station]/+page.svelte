@@ -172,7 +172,7 @@
       {#key `${id}${round}`}<StationFields station={id} />{/key}
     {/if}
     {#if id === 'spark'}<div class="mt-3">
-        <QuickLine conditions={conditionsFor} instrument={() => instrument} />
+        <QuickLine conditions={conditionsFor} instrument={() => instrument} example="spark 1 good 2 none" />
       </div>{/if}
     <div class="mt-4"><HazardLines ids={text.hazards} /></div>
   </section>

@@ -24,24 +24,37 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await tap(page, 'Where it will run', 'outdoors');
   await expect(page.getByText('It is safe to work on.')).toBeVisible();
 
-  await page.getByRole('link', { name: /2 Hand turn/ }).click();
+  await page.getByRole('link', { name: /2 Look-over/ }).click();
+  await tap(page, 'Nests, corrosion', 'clean');
+  await page.getByRole('button', { name: 'The rest looks sound' }).click();
+  await expect(page.getByText('Nothing amiss on the walk around it.')).toBeVisible();
+  await page.getByRole('link', { name: /3 Turn and shift/ }).click();
   await button(page, 'Turn it slowly by hand', 'free, with bumps');
-  await page.getByRole('link', { name: /3 Spark/ }).click();
+  await page.getByRole('link', { name: /4 Plugs/ }).click();
+  for (const c of [1, 2]) {
+    await page.getByRole('button', { name: `Plug ${c}: ` }).click();
+    await page
+      .getByRole('group', { name: `Plug ${c} reads` })
+      .getByRole('button', { name: 'tan, dry' })
+      .click();
+  }
+  await expect(page.getByText('Every plug reads as it should.')).toBeVisible();
+  await page.getByRole('link', { name: /5 Spark/ }).click();
   await tap(page, 'Lanyard in and switch on run', 'yes');
   for (const c of [1, 2]) await button(page, `Cylinder ${c}`, 'good');
-  await page.getByRole('link', { name: /4 Compression/ }).click();
+  await page.getByRole('link', { name: /6 Compression/ }).click();
   await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118');
   await page.getByRole('textbox', { name: 'Cylinder 2' }).click();
   await page.getByRole('textbox', { name: 'Cylinder 2' }).fill('121 psi');
   await page.getByRole('textbox', { name: 'Cylinder 2' }).blur();
   await expect(page.getByText('The cylinders are alike')).toBeVisible();
-  await page.getByRole('link', { name: /5 Gear oil/ }).click();
+  await page.getByRole('link', { name: /7 Gear oil/ }).click();
   await tap(page, 'Upright a while', 'oil');
   await tap(page, 'The oil', 'clear');
-  await page.getByRole('link', { name: /6 Fuel/ }).click();
+  await page.getByRole('link', { name: /8 Fuel/ }).click();
   await page.getByRole('textbox', { name: 'Age of the fuel' }).fill('2 weeks');
   await page.getByRole('textbox', { name: 'Age of the fuel' }).blur();
-  await page.getByRole('link', { name: /7 Cooling/ }).click();
+  await page.getByRole('link', { name: /9 Cooling/ }).click();
   await tap(page, 'Intake screens', 'blocked');
   await tap(page, 'Water for running', 'test tank');
   await page.getByRole('textbox', { name: 'Impeller age' }).fill('1');
@@ -55,7 +68,7 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await expect(page.getByText('re-check 1')).toBeVisible();
   await expect(page.getByText('before: blocked')).toBeVisible();
   await tap(page, 'Intake screens', 'clear');
-  await page.getByRole('link', { name: /8 First run/ }).click();
+  await page.getByRole('link', { name: /0 First run/ }).click();
   await tap(page, 'First run', 'ran and settled');
 
   await page.getByRole('link', { name: 'Ready for service' }).first().click();
@@ -82,13 +95,27 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   };
   await choose('Where it will run', 'outdoors');
   await press('2');
-  await expect(page.getByRole('heading', { name: 'Hand turn' })).toBeVisible();
+  await choose('Nests, corrosion', 'clean');
+  await page.getByRole('button', { name: 'The rest looks sound' }).focus();
+  await press('Enter');
+  await press('3');
+  await expect(page.getByRole('heading', { name: 'Turn and shift' })).toBeVisible();
   await page
     .getByRole('group', { name: 'Turn it slowly by hand' })
     .getByRole('button', { name: 'free, with bumps' })
     .focus();
   await press('Enter');
-  await press('3');
+  await press('4');
+  for (const c of [1, 2]) {
+    await page.getByRole('button', { name: `Plug ${c}: ` }).focus();
+    await press('Enter');
+    await page
+      .getByRole('group', { name: `Plug ${c} reads` })
+      .getByRole('button', { name: 'tan, dry' })
+      .focus();
+    await press('Enter');
+  }
+  await press('5');
   await choose('Lanyard in and switch on run', 'yes');
   await press('/');
   await page.keyboard.type('spark 1 good 2 good');
@@ -96,8 +123,8 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   await expect(page.getByText('Good spark on every cylinder.')).toBeVisible();
   await press('Tab');
   await press('Tab');
-  await page.getByRole('heading', { name: 'Spark' }).click();
-  await press('4');
+  await page.getByRole('heading', { name: 'Spark', exact: true }).click();
+  await press('6');
   await press('/');
   await page.keyboard.type('comp 1 118 2 x');
   await expect(page.getByText(/does not start with a number/)).toBeVisible();
@@ -114,20 +141,20 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   await press('ArrowUp');
   await expect(page.getByRole('textbox', { name: 'Cylinder 1' })).toBeFocused();
   await page.keyboard.press('Tab');
-  await press('5');
+  await press('7');
   await choose('Upright a while', 'oil');
   await choose('The oil', 'clear');
-  await press('6');
+  await press('8');
   await page.getByRole('textbox', { name: 'Age of the fuel' }).focus();
   await page.keyboard.type('1 month');
   await press('Tab');
-  await press('7');
+  await press('9');
   await choose('Intake screens', 'clear');
   await choose('Water for running', 'muffs');
   await page.getByRole('textbox', { name: 'Impeller age' }).focus();
   await page.keyboard.type('2');
   await press('Tab');
-  await press('8');
+  await press('0');
   await choose('First run', 'ran and settled');
   await press('u');
   await expect(page.getByText('Undone: First run')).toBeVisible();

@@ -11,7 +11,7 @@ test('the yard answers what to do now, and search finds by tag, serial and owner
     .first();
   await expect(first).toContainText('Eel');
   await expect(first).toContainText(/left|past/);
-  await expect(first.getByRole('link', { name: /Hand turn · 2 min/ })).toBeVisible();
+  await expect(first.getByRole('link', { name: /Turn and shift · 7 min/ })).toBeVisible();
   for (const [words, tag] of [
     ['plov', 'Plover'],
     ['TW150', 'Gannet'],
@@ -51,7 +51,7 @@ test('the engine page saves each field by itself, in the unit that was typed, an
 
 test('undo takes back, and a wrong reading is corrected without being erased', async ({ page }) => {
   const base = await takeIn(page, 'Undo');
-  await page.keyboard.press('4');
+  await page.keyboard.press('6');
   const field = page.getByRole('textbox', { name: 'Cylinder 1' });
   for (const value of ['118', '180']) {
     await field.fill(value);

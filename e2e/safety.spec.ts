@@ -46,7 +46,7 @@ test('an override takes one reason and stays in the record', async ({ page }) =>
 
 test('a reload in the middle of an entry loses nothing', async ({ page }) => {
   await takeIn(page, 'Reload');
-  await page.keyboard.press('4');
+  await page.keyboard.press('6');
   await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118');
   await page.getByRole('textbox', { name: 'Cylinder 2' }).click();
   await page.getByRole('textbox', { name: 'Cylinder 2' }).pressSequentially('12');
@@ -69,7 +69,7 @@ test('an intake half typed survives a reload', async ({ page }) => {
 
 test('kill -9 during entry loses nothing confirmed, and what was not confirmed is kept and sent', async ({ page }) => {
   const base = await takeIn(page, 'Killed');
-  await page.keyboard.press('4');
+  await page.keyboard.press('6');
   await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118');
   await page.getByRole('textbox', { name: 'Cylinder 1' }).press('Enter');
   await saved(page);
@@ -109,7 +109,7 @@ test('two tabs on the same engine: both entries stand, and both see them', async
 
 test('bad input gets a sentence beside the field and keeps what was typed', async ({ page }) => {
   await takeIn(page, 'Bad input');
-  await page.keyboard.press('4');
+  await page.keyboard.press('6');
   const field = page.getByRole('textbox', { name: 'Cylinder 1' });
   for (const [typed, message] of [
     ['ninety', /does not start with a number/],
@@ -126,7 +126,7 @@ test('bad input gets a sentence beside the field and keeps what was typed', asyn
   await field.press('Enter');
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.getByRole('heading', { name: 'Compression' }).click();
-  await page.keyboard.press('8');
+  await page.keyboard.press('0');
   const huge = await page.request.post(page.url().replace(/\/surveys\/([^/]+)\/run/, '/api/surveys/$1/entries'), {
     data: {
       since: 0,

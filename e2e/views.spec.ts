@@ -9,11 +9,19 @@ const places = [
   '/reference/mixture',
   '/reference/house-rules',
   '/reference/instruments',
-  '/reference/sources'
+  '/reference/sources',
+  '/reference/adapter',
+  '/reference/wet-dose?wet=101+psi',
+  '/reference/spark-gap',
+  '/reference/altitude',
+  '/reference/resistance',
+  '/reference/leak-down'
 ];
 const checks = [
   'safe',
+  'look',
   'turn',
+  'plugs',
   'spark',
   'compression',
   'gear',
@@ -39,7 +47,13 @@ for (const theme of ['chart', 'night'] as const)
       await page.goto(`${base}/${check}`);
       await noViolations(page);
     }
+    const dead = await open(page, 'Bittern', '/spark');
+    await noViolations(page);
+    await page.goto(`${dead}/look`);
+    await noViolations(page);
     const six = await open(page, 'Gannet', '/compression');
+    await noViolations(page);
+    await page.goto(`${six}/plugs`);
     await noViolations(page);
     await page.goto(`${six}/jobs`);
     await noViolations(page);
@@ -58,7 +72,7 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
   await prefer(page, {});
   await page.setViewportSize({ width: 390, height: 800 });
   const base = await open(page, 'Gannet', '/compression');
-  await expect(page.getByRole('textbox', { name: 'Cylinder 1' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: /^Cylinder 1/ })).toBeVisible();
   await page.getByRole('button', { name: 'Engine', exact: true }).click();
   await expect(page.getByRole('navigation', { name: 'Checks' })).toBeVisible();
   await page.getByRole('button', { name: /Points to/ }).click();
@@ -68,7 +82,11 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
     '/',
     '/engines/new',
     '/reference/mixture',
+    `${base}/look`,
+    `${base}/turn`,
+    `${base}/plugs`,
     `${base}/spark`,
+    '/reference/spark-gap',
     `${base}/jobs`,
     `${base}/ready`,
     `${base}/record`
@@ -82,7 +100,7 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
 test('units and theme are a user’s own and hold across pages', async ({ page }) => {
   await prefer(page, {});
   await open(page, 'Gannet', '/compression');
-  await expect(page.getByRole('button', { name: /114 psi/ }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /112 · 114 psi/ }).first()).toBeVisible();
   await page.getByRole('button', { name: /Units: US/ }).click();
   await expect(page.getByRole('button', { name: /7\.86 bar/ }).first()).toBeVisible();
   await page.getByRole('button', { name: /Theme: Chart/ }).click();
@@ -94,17 +112,17 @@ test('a keystroke moves the finding before anything is saved', async ({ page }) 
   await open(page, 'Gannet', '/compression');
   const status = page.getByRole('img', { name: /^Compression:/ });
   const before = await status.getAttribute('aria-label');
-  await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('60');
+  await page.getByRole('textbox', { name: /^Cylinder 1/ }).fill('60');
   await expect(status).not.toHaveAttribute('aria-label', before ?? '');
-  await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('');
+  await page.getByRole('textbox', { name: /^Cylinder 1/ }).fill('');
   await expect(status).toHaveAttribute('aria-label', before ?? '');
 });
 
 test('the manual’s own value wins and is named with its page', async ({ page }) => {
   await prefer(page, {});
   await open(page, 'Wren', '/compression');
-  await page.getByText('the manual’s value wins: enter it').nth(1).click();
   const row = page.locator('details', { hasText: 'Spread between cylinders' });
+  await row.getByText('the manual’s value wins: enter it').click();
   await row.getByLabel('Manual’s value').fill('12 %');
   await row.getByLabel('Page').fill('31');
   await row.getByRole('button', { name: 'Use it' }).click();

@@ -28,13 +28,16 @@ const views = [
   ['check-spark', (s) => `${s.Bittern}/spark`],
   ['check-gear-oil', (s) => `${s.Plover}/gear`],
   ['check-cooling', (s) => `${s.Dunlin}/cooling`],
-  ['check-drowned-night', (s) => `${s.Eel}/turn`, { theme: 'night' }],
+  ['check-drowned-night', (s) => `${s.Heron}/turn`, { theme: 'night' }],
+  ['check-look-over', (s) => `${s.Bittern}/look`],
+  ['check-plugs-night', (s) => `${s.Gannet}/plugs`, { theme: 'night' }],
   ['check-phone', (s) => `${s.Gannet}/compression`, { width: 390, height: 844 }],
   ['engine', (s) => s.engine],
   ['job-list', (s) => `${s.Plover}/jobs`],
   ['ready-for-service', (s) => `${s.Dunlin}/ready`],
   ['record', (s) => `${s.Curlew}/record`],
   ['reference-mixture', () => '/reference/mixture?there=6+gal&now=100:1&poured=12+oz'],
+  ['reference-spark-gap', () => '/reference/spark-gap?open=9+mm'],
   ['house-rules', () => '/reference/house-rules']
 ];
 const browser = await chromium.launch({

@@ -8,6 +8,7 @@ import { topics } from '../core/house-rules/topics.ts';
 import { constants } from '../core/sources.ts';
 import { surveyFileSchema } from '../core/survey/survey-file.ts';
 import { say } from '../core/units/index.ts';
+import { figures } from './figures.ts';
 
 /** Writes what `docs/` holds that follows from the code; with `--check` it only says whether that is up to date. */
 const check = process.argv.includes('--check');
@@ -22,6 +23,8 @@ function write(file: string, text: string): void {
 
 const schema = z.toJSONSchema(surveyFileSchema, { unrepresentable: 'any', io: 'input', reused: 'ref' });
 fs.mkdirSync('docs/examples', { recursive: true });
+fs.mkdirSync('docs/figures', { recursive: true });
+for (const [name, draw] of Object.entries(figures)) write(`docs/figures/${name}`, draw());
 write(
   'docs/survey-file.schema.json',
   `${JSON.stringify({ title: 'Open survey file, version 1', ...schema }, null, 2)}\n`

@@ -75,7 +75,7 @@
         <p class="label-caps">{caseKinds[row.kind].label}</p>
       </div>
       <div class="col-start-2 min-w-0 md:col-start-3">
-        <ol class="mt-1 flex flex-wrap gap-x-3 gap-y-1" aria-label="Checks of {row.tag}">
+        <ol class="mt-1 flex flex-wrap gap-x-2.5 gap-y-1" aria-label="Checks of {row.tag}">
           {#each row.stations as s (s.id)}
             <li>
               <a

@@ -2,7 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Cooling',
-  short: 'Cooling',
+  short: 'Cool',
   minutes: 12,
   how: [
     'Screens, outlet and its line, then the age of the impeller.',

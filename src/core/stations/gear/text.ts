@@ -2,7 +2,7 @@ import type { StationText } from '../text.ts';
 
 export const text: StationText = {
   title: 'Gear oil',
-  short: 'Gear oil',
+  short: 'Gear',
   minutes: 20,
   how: [
     'Upright a while, then the lower plug a crack: free water comes first.',

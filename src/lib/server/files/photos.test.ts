@@ -21,8 +21,9 @@ afterAll(() => {
 const taken = (): Promise<Buffer> =>
   sharp({ create: { width: 900, height: 600, channels: 3, background: '#c03020' } })
     .jpeg()
-    .withExif({
-      IFD0: { Make: 'Somebody', Orientation: '6' },
+    .withMetadata({ orientation: 6 })
+    .withExifMerge({
+      IFD0: { Make: 'Somebody' },
       IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1', GPSLongitudeRef: 'E', GPSLongitude: '0/1 7/1 0/1' }
     })
     .toBuffer();

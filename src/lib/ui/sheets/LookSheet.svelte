@@ -37,7 +37,7 @@
 </script>
 
 <div class="grid gap-4 sm:grid-cols-[13.5rem_minmax(0,1fr)]">
-  <div class="relative mx-auto w-48 self-start sm:mx-0 sm:w-full">
+  <div class="relative order-last mx-auto w-52 self-start sm:order-none sm:mx-0 sm:w-full">
     <EngineDrawing {profile} class="w-full" />
     {#each placeIds as p, k (p)}
       {@const [x, y] = spots[p]}

@@ -42,7 +42,7 @@
     <caption class="sr-only">{caption}</caption>
     <thead>
       <tr class="text-left">
-        <th scope="col" class="label-caps w-12 py-1">{cylinders.length > 1 ? 'Cyl.' : ''}</th>
+        <th scope="col" class="label-caps w-12 py-1">Cyl.</th>
         {#each shown as id (id)}<th scope="col" class="label-caps px-1 py-1 align-bottom"
             >{heads[id] ?? allItems[id].label}</th
           >{/each}

@@ -39,6 +39,16 @@
   );
 </script>
 
+<p class="mb-3 border-l-4 border-hold pl-3 text-sm">
+  {#if profile.ignition === 'coil-on-plug'}
+    <strong class="font-semibold text-hold">Coil on plug.</strong> Unplug the primaries of the other coils and stop the injectors;
+    the coil under test stays on its tester.
+  {:else}
+    <strong class="font-semibold text-hold">Ground every other lead.</strong> An open lead can kill an electronic ignition,
+    and an arc beside a plug hole lights fuel mist.
+  {/if}
+  Never be the path to ground.
+</p>
 <div class="space-y-2">
   {#each cylinders as c (c)}
     <RepeatedChoice

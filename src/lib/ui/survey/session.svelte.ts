@@ -235,5 +235,7 @@ export class Session {
 
 const KEY = Symbol('session');
 export const provideSession = (session: () => Session): void => void setContext(KEY, session);
+/** The same for a component drawn on its own, outside any page. */
+export const sessionContext = (session: Session): Map<symbol, () => Session> => new Map([[KEY, () => session]]);
 /** The session of the survey whose pages these are. */
 export const useSession = (): Session => getContext<() => Session>(KEY)();

@@ -36,7 +36,7 @@ const checks = [
 
 for (const theme of ['chart', 'night'] as const)
   test(`axe finds nothing on any view, ${theme}`, async ({ page }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(300_000);
     await prefer(page, { theme });
     for (const place of places) {
       await page.goto(place);

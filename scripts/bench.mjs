@@ -92,7 +92,12 @@ try {
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const bodies = [];
-  page.on('response', (r) => r.url().includes('.js') && bodies.push(r.body()));
+  // What the first load needs; the worker is fetched after it, on a thread of its own, and counted by itself.
+  const workers = [];
+  page.on(
+    'response',
+    (r) => r.url().includes('.js') && (r.url().includes('/workers/') ? workers : bodies).push(r.body())
+  );
   const six =
     surveys[
       [...yard.matchAll(/href="\/surveys\/[0-9a-f-]{36}"[^>]*>([^<]+)</g)].findIndex((m) => m[1].trim() === 'Gannet')
@@ -111,7 +116,13 @@ try {
   });
   await page.goto(`${origin}${six}/compression`, { waitUntil: 'networkidle' });
   const script = (await Promise.all(bodies)).reduce((sum, b) => sum + zlib.gzipSync(b).length, 0);
-  rows.push({ name: 'check-sheet-script', value: +(script / 1000).toFixed(1), unit: 'kB gzip', limit: 200 });
+  const later = (await Promise.all(workers)).reduce((sum, b) => sum + zlib.gzipSync(b).length, 0);
+  rows.push({
+    name: 'check-sheet-script',
+    value: +(script / 1000).toFixed(1),
+    unit: `kB gzip, first load (and ${(later / 1000).toFixed(1)} kB for the worker after it)`,
+    limit: 200
+  });
   rows.push({
     name: 'check-sheet-layout-shift',
     value: +(await page.evaluate(() => window.shift)).toFixed(4),

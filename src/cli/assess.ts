@@ -5,7 +5,8 @@ import { readSurveyFile } from '../core/survey/read-file.ts';
 import type { System } from '../core/units/index.ts';
 import { actions } from '../core/holds/index.ts';
 import { compressionFigures } from '../core/stations/compression/figures.ts';
-import { leakFindings, leakFit, leakTask } from '../core/stations/compression/leak.ts';
+import { leakFit } from '../core/stations/compression/leak-fit.ts';
+import { leakFindings, leakTask } from '../core/stations/compression/leak.ts';
 
 /** `npm run assess -- file.json [--json] [--units us|metric]`: the core on a survey file, without a server. */
 const args = process.argv.slice(2);

@@ -1,56 +1,16 @@
-import { holdsOf, type Hold } from './holds/index.ts';
-import { contextOf, type Context } from './judgement.ts';
-import { nextCheck, type NextCheck } from './plan/next-check.ts';
-import { findingsFor, planOf, type Step } from './plan/plan.ts';
+import { judge, type Judgement } from './judge.ts';
+import { planOf, type Step } from './plan/plan.ts';
 import { gatesOf, ready, type Gate } from './release/gates.ts';
-import { stations, stationsFor } from './stations/register.ts';
-import type { StationId } from './stations/items.ts';
-import { gravest, type Condition, type Finding } from './survey/finding.ts';
 import type { SurveyFile } from './survey/survey-file.ts';
-import type { Shown, System } from './units/index.ts';
+import type { System } from './units/index.ts';
 
-export interface StationState {
-  readonly id: StationId;
-  readonly title: string;
-  readonly condition: Condition;
-  readonly findings: readonly Finding[];
-  readonly sounding?: Shown;
-}
-
-/** Reading to finding to hold: what changes with every keystroke. */
-export interface Judgement {
-  readonly context: Context;
-  readonly stations: readonly StationState[];
-  readonly findings: readonly Finding[];
-  readonly holds: readonly Hold[];
-  readonly next: NextCheck | undefined;
-}
+export { judge, type Judgement, type StationState } from './judge.ts';
 
 /** Everything that follows from a survey. */
 export interface Assessment extends Judgement {
   readonly steps: readonly Step[];
   readonly gates: readonly Gate[];
   readonly ready: boolean;
-}
-
-/** Judges a survey: pure, the clock and the units passed in. */
-export function judge(survey: SurveyFile, now: Date, units: System): Judgement {
-  const context = contextOf(survey, now, units);
-  const findings = findingsFor(context);
-  const holds = holdsOf(context);
-  const list = stationsFor(survey.engine.profile).map((id): StationState => {
-    const mine = findings.filter((f) => f.station === id);
-    const sounding = stations[id].sounding?.(context);
-    return {
-      id,
-      title: stations[id].text.title,
-      condition: gravest(mine.map((f) => f.condition)),
-      findings: mine,
-      ...(sounding ? { sounding } : {})
-    };
-  });
-  const states = Object.fromEntries(list.map((s) => [s.id, s.condition])) as Partial<Record<StationId, Condition>>;
-  return { context, stations: list, findings, holds, next: nextCheck(survey.engine.profile, states, holds) };
 }
 
 /** Judges a survey and draws up its job list and gates. */

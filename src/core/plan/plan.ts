@@ -1,6 +1,6 @@
 import type { HazardId } from '../hazards/hazards.ts';
+import { findingsFor } from '../judge.ts';
 import { contextOf, type Context } from '../judgement.ts';
-import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../survey/finding.ts';
 import type { StepMark } from '../survey/reading.ts';
@@ -32,21 +32,26 @@ export interface Step {
   readonly markedBy?: string;
 }
 
-/** Every finding of every station that this engine has. */
-export function findingsFor(c: Context): Finding[] {
-  return stationsFor(c.survey.engine.profile).flatMap((s) => stations[s].analyse(c));
+const kindOf = (f: Finding): string => f.id.split('.', 2).join('.');
+
+/** Findings that can raise a step, by their kind: every rule asks for a few kinds, and there are many rules. */
+const kinds = new WeakMap<readonly Finding[], Map<string, Finding[]>>();
+function byKind(found: readonly Finding[]): Map<string, Finding[]> {
+  const kept = kinds.get(found);
+  if (kept) return kept;
+  const map = new Map<string, Finding[]>();
+  for (const f of found) if (f.condition !== 'sound') map.set(kindOf(f), [...(map.get(kindOf(f)) ?? []), f]);
+  kinds.set(found, map);
+  return map;
 }
 
-const kindOf = (f: Finding): string => f.id.split('.').slice(0, 2).join('.');
-
-/** The findings that raise a step. */
+/** The findings that raise a step, in the order they were found. */
 export function raisers(rule: StepRule, found: readonly Finding[]): Finding[] {
-  const list = rule.raisedBy ?? [];
-  return found.filter(
-    (f) =>
-      f.condition !== 'sound' &&
-      list.some((r) => (typeof r === 'string' ? r === kindOf(f) : r.id === kindOf(f) && r.only.includes(f.condition)))
+  const map = byKind(found);
+  const mine = (rule.raisedBy ?? []).flatMap((r) =>
+    typeof r === 'string' ? (map.get(r) ?? []) : (map.get(r.id) ?? []).filter((f) => r.only.includes(f.condition))
   );
+  return mine.length > 1 ? found.filter((f) => mine.includes(f)) : mine;
 }
 
 /** The survey as it stood at a moment, for what was found before a piece of work. */

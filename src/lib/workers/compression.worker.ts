@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { leakFit, type LeakTask } from '$core/stations/compression/leak.ts';
+import { leakFit } from '$core/stations/compression/leak-fit.ts';
+import type { LeakTask } from '$core/stations/compression/leak.ts';
 
 /** Fits on a thread of its own: a task in, the fit out. */
 const api = { fit: (task: LeakTask) => leakFit(task) };

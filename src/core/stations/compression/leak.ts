@@ -1,7 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import { listed, type Context } from '../../judgement.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
-import { leaksBeyondBest, type FitConditions, type LeakFit, type Observed } from '../../physics/cranking-fit.ts';
+import type { FitConditions, LeakFit, Observed } from '../../physics/cranking-fit.ts';
 import type { Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf } from '../finding.ts';
@@ -66,10 +66,6 @@ export function leakTask(c: Context): LeakTask | undefined {
     }
   };
 }
-
-/** The fit itself; half a hundred to two hundred milliseconds, so the interface asks a worker for it. */
-export const leakFit = (task: LeakTask): LeakFit | undefined =>
-  task.ok ? leaksBeyondBest(task.observed, task.conditions) : undefined;
 
 /** What the fit says, as findings of the compression check. */
 export function leakFindings(c: Context, task: LeakTask, fit: LeakFit | undefined): Finding[] {

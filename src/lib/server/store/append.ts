@@ -1,6 +1,6 @@
 import { factSchema } from '../../../core/engine/fact.ts';
 import { refusal } from '../../../core/holds/index.ts';
-import { judge } from '../../../core/assess.ts';
+import { judge } from '../../../core/judge.ts';
 import { checkEntryBody, withEntries } from '../../../core/survey/entry.ts';
 import { appendFact, factsAfter, type StoredFact } from './engines.ts';
 import { dbOf, type StoreOptions } from './context.ts';

@@ -115,21 +115,42 @@ export function appendEntry(surveyId: string, entry: Entry, o: StoreOptions = {}
     .run();
 }
 
-/** The survey as the open file holds it, with the house rules in force now. */
-export function loadSurvey(
-  id: string,
-  o: StoreOptions = {}
-): { head: SurveyHead; survey: SurveyFile; seq: number } | undefined {
+export interface LoadedSurvey {
+  readonly head: SurveyHead;
+  readonly survey: SurveyFile;
+  readonly seq: number;
+}
+
+/** Surveys put together lately, each with the numbers it was made from: a page asks for its own two or three times. */
+const kept = new Map<string, LoadedSurvey & { readonly of: string }>();
+const KEEP = 64;
+
+/** The survey as the open file holds it, with the house rules in force now. It is shared: nobody changes it. */
+export function loadSurvey(id: string, o: StoreOptions = {}): LoadedSurvey | undefined {
   const head = surveyHead(id, o);
   if (!head) return undefined;
+  const { rules, seq: ruleSeq } = currentRules(o);
+  const newest = prepared(o, 'newest', (db) =>
+    db.$client.prepare(
+      'select (select max(seq) from entries where survey_id = ?) as entry, (select max(seq) from facts where engine_id = ?) as fact'
+    )
+  ).get(id, head.engineId) as { entry: number | null; fact: number | null };
+  const of = `${newest.entry}|${newest.fact}|${ruleSeq}`;
+  const old = o.db ? undefined : kept.get(id);
+  if (old?.of === of) return old;
   const list = entriesAfter(id, 0, o);
   const base: SurveyFile = {
     ...emptySurvey(head.kind, head.startedAt),
     engine: loadEngine(head.engineId, o),
     assessment: { kind: head.kind, startedAt: head.startedAt, ...(head.by ? { by: head.by } : {}) },
-    houseRules: currentRules(o).rules
+    houseRules: rules
   };
-  return { head, survey: withEntries(base, list as Entry[]), seq: list.at(-1)?.seq ?? 0 };
+  const made = { head, survey: withEntries(base, list as Entry[]), seq: list.at(-1)?.seq ?? 0, of };
+  if (!o.db) {
+    if (kept.size >= KEEP) kept.delete(kept.keys().next().value ?? '');
+    kept.set(id, made);
+  }
+  return made;
 }
 
 /** Imports a checked survey file as a new engine and survey: all of it or nothing. Entries get ids of their own, so that a file can be imported twice. */

@@ -1,4 +1,4 @@
-import { judge, type Judgement } from '../../../core/assess.ts';
+import { judge, type Judgement } from '../../../core/judge.ts';
 import { planOf } from '../../../core/plan/plan.ts';
 import { drownedClock, type DrownedClock } from '../../../core/survey/clock.ts';
 import type { Condition } from '../../../core/survey/finding.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Profile } from '../../../core/engine/profile.ts';
-import { geometryOf } from './geometry.ts';
+import { geometryOf, placesOn } from './geometry.ts';
 
 const profiles = fc.record({
   cylinders: fc.oneof(fc.integer({ min: 1, max: 12 }), fc.constant('unknown' as const)),
@@ -41,6 +41,17 @@ describe('the elevation', () => {
       fc.property(profiles, (profile) => {
         const g = geometryOf(profile);
         for (const [x, y] of Object.values(g.anchors)) expect(x >= 0 && x <= 200 && y >= 0 && y <= g.height).toBe(true);
+      })
+    );
+  });
+  it('the places of the walk stay on the sheet, a thumb apart at the width they are drawn', () => {
+    fc.assert(
+      fc.property(profiles, (profile) => {
+        const { height } = geometryOf(profile);
+        const all = Object.values(placesOn(profile));
+        for (const [x, y] of all) expect(x >= 0 && x <= 200 && y >= 0 && y <= height).toBe(true);
+        for (const [k, a] of all.entries())
+          for (const b of all.slice(k + 1)) expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeGreaterThan(24);
       })
     );
   });

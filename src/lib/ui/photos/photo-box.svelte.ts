@@ -12,7 +12,8 @@ export interface Waiting {
 
 const STORE = 'photos';
 let opened: Promise<IDBPDatabase> | undefined;
-const database = (): Promise<IDBPDatabase> =>
+/** Asynchronous from the first line: where a browser has no such store, asking for it throws at once. */
+const database = async (): Promise<IDBPDatabase> =>
   (opened ??= openDB('indaga-photos', 1, { upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'id' }) }));
 
 /**

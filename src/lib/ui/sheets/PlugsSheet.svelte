@@ -77,7 +77,7 @@
         aria-pressed={on}
         onclick={() => tap(option.value as PlugSight)}
       >
-        <span class="rounded bg-base-200 p-0.5"><PlugDrawing sights={[option.value as PlugSight]} size={52} /></span>
+        <PlugDrawing sights={[option.value as PlugSight]} size={60} />
         <span>{option.label}</span>
       </button>
     {/each}

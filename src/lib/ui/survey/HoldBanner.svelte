@@ -1,7 +1,6 @@
 <script lang="ts">
   import { actions, type Hold } from '$core/holds/index.ts';
   import Shape from '../marks/Shape.svelte';
-  import OverrideDialog from './OverrideDialog.svelte';
 
   /** Holds, on every view of the engine, each with what lifts it. */
   let {
@@ -59,12 +58,15 @@
   </section>
 {/if}
 {#if asked && onoverride}
-  <OverrideDialog
-    title={asked.title}
-    onclose={() => (asked = undefined)}
-    onreason={(reason) => {
-      if (asked) onoverride(asked.id, reason);
-      asked = undefined;
-    }}
-  />
+  {@const hold = asked}
+  {#await import('./OverrideDialog.svelte') then { default: OverrideDialog }}
+    <OverrideDialog
+      title={hold.title}
+      onclose={() => (asked = undefined)}
+      onreason={(reason) => {
+        onoverride(hold.id, reason);
+        asked = undefined;
+      }}
+    />
+  {/await}
 {/if}

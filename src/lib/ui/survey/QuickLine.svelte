@@ -2,19 +2,14 @@
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { parseQuickLine } from '$core/survey/quick-line.ts';
-  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import type { Instrument } from '$core/survey/reading.ts';
   import { useSession } from './session.svelte.ts';
 
   /** One line for a whole check, parsed as it is typed. */
   let {
-    conditions,
     instrument,
     example = 'comp 1 98 2 74 w2 101'
-  }: {
-    example?: string;
-    conditions: (what: string) => Conditions;
-    instrument: () => Instrument | undefined;
-  } = $props();
+  }: { example?: string; instrument: () => Instrument | undefined } = $props();
   const session = useSession();
   let line = $state('');
   let said = $state('');
@@ -28,12 +23,15 @@
     const held = parsed.entries.map((x) => refusal(session.judgement.holds, x.what)).find(Boolean);
     if (held) return void (said = held);
     for (const entry of parsed.entries) {
-      const pressure = entry.what === 'compression.pressure';
+      const pressure = entry.what.startsWith('compression.');
       const gauge = pressure ? instrument() : undefined;
       session.read(entry.what, entry.value, {
         cylinder: entry.cylinder,
         typed: entry.typed,
-        conditions: { ...conditions(entry.what), ...entry.conditions },
+        conditions: {
+          ...session.conditionsOf(entry.what.startsWith('spark.') ? 'spark' : 'compression'),
+          ...entry.conditions
+        },
         ...(gauge ? { instrument: gauge } : {})
       });
     }

@@ -1,6 +1,7 @@
-import { judge, type Judgement } from '$core/assess.ts';
+import { judge, type Judgement } from '$core/judge.ts';
 import type { StationId } from '$core/stations/items.ts';
 import { allItems, type ItemId } from '$core/stations/items.ts';
+import { boreOil } from '$core/stations/plugs/analyse.ts';
 import { Record as SurveyRecord, roundOf } from '$core/survey/current.ts';
 import { withEntries, type Entry } from '$core/survey/entry.ts';
 import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
@@ -45,6 +46,7 @@ export class Session {
   /** A reading half typed: judged, not recorded. */
   preview: Reading | undefined = $state.raw();
   undos: Undo[] = $state.raw([]);
+  private asSet: Partial<Record<'compression' | 'spark', Conditions>> = $state.raw({});
   private rechecks: Partial<Record<StationId, number>> = $state({});
   readonly outbox: Outbox;
   readonly photos: PhotoBox;
@@ -123,6 +125,19 @@ export class Session {
     this.undos = this.undos.slice(0, -1);
     last.run();
     return last.label;
+  }
+
+  /** Conditions of the next readings: as they were set, else the usual ones; oil put into the bores is still there. */
+  conditionsOf(station: 'compression' | 'spark'): Conditions {
+    const set = this.asSet[station];
+    if (set) return set;
+    if (station === 'spark') return { path: 'tester', light: 'shade' };
+    const oil = boreOil(this.judgement.context);
+    return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) };
+  }
+
+  setConditions(station: 'compression' | 'spark', conditions: Conditions): void {
+    this.asSet = { ...this.asSet, [station]: conditions };
   }
 
   /** The round that new readings of a station belong to. */

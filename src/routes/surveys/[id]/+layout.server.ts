@@ -1,5 +1,4 @@
 import { factsAfter } from '$lib/server/store/engines.ts';
-import { referencesFor } from '$lib/server/store/references.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { error } from '@sveltejs/kit';
@@ -20,7 +19,6 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
       who: locals.prefs.who,
       now: new Date().toISOString()
     },
-    references: referencesFor(params.id),
     release: release ? { signedBy: release.signedBy, at: release.at, hash: release.hash } : null
   };
 };

@@ -4,7 +4,6 @@
   import { drownedClock } from '$core/survey/clock.ts';
   import { stationKeys } from '$lib/ui/survey/station-keys.ts';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
-  import KeysDialog from '$lib/ui/survey/KeysDialog.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
   import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -125,4 +124,8 @@
   </div>
 {/if}
 {@render children()}
-{#if keys}<KeysDialog onclose={() => (keys = false)} />{/if}
+{#if keys}
+  {#await import('$lib/ui/survey/KeysDialog.svelte') then { default: KeysDialog }}<KeysDialog
+      onclose={() => (keys = false)}
+    />{/await}
+{/if}

@@ -1,31 +1,16 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { refusal } from '$core/holds/index.ts';
-  import { leakFindings } from '$core/stations/compression/leak.ts';
-  import { boreOil } from '$core/stations/plugs/analyse.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { byGravity, type Condition } from '$core/survey/finding.ts';
-  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import { byGravity, type Condition, type Finding } from '$core/survey/finding.ts';
   import StationChart from '$lib/ui/drawing/StationChart.svelte';
-  import { readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
-  import CompressionSheet from '$lib/ui/survey/CompressionSheet.svelte';
-  import ConditionsBar from '$lib/ui/survey/ConditionsBar.svelte';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
-  import JarDrawing from '$lib/ui/survey/JarDrawing.svelte';
-  import { fuelJar, gearJar } from '$lib/ui/survey/jars.ts';
   import NextCheckCard from '$lib/ui/survey/NextCheckCard.svelte';
-  import QuickLine from '$lib/ui/survey/QuickLine.svelte';
-  import LookSheet from '$lib/ui/sheets/LookSheet.svelte';
-  import PlugsSheet from '$lib/ui/sheets/PlugsSheet.svelte';
-  import TurnSheet from '$lib/ui/sheets/TurnSheet.svelte';
-  import { LeakFitting } from '$lib/ui/survey/leak-fit.svelte.ts';
-  import SparkSheet from '$lib/ui/survey/SparkSheet.svelte';
-  import StationFields from '$lib/ui/survey/StationFields.svelte';
   import { useSession } from '$lib/ui/survey/session.svelte.ts';
-  import { onMount, untrack } from 'svelte';
+  import { onMount } from 'svelte';
 
   let { data } = $props();
   const session = $derived(useSession());
@@ -35,14 +20,10 @@
   const j = $derived(session.judgement);
   const here = $derived(j.stations.find((s) => s.id === id));
   const fitted = $derived(here !== undefined);
-  const fitting = new LeakFitting();
-  /** The fit comes from a worker and after the rest; what it says stands with the other findings of its check. */
-  const fitted_ = $derived(
-    id === 'compression' && fitting.task && fitting.state !== 'failed' && (fitting.fit || !fitting.task.ok)
-      ? leakFindings(j.context, fitting.task, fitting.fit)
-      : []
-  );
-  const findings = $derived([...(here?.findings ?? []), ...fitted_].sort(byGravity));
+  const Sheet = $derived(data.sheet);
+  /** Some findings come from a worker, after the rest; they stand with the others of their check. */
+  let late = $state.raw<{ readonly id: StationId; readonly list: readonly Finding[] }>();
+  const findings = $derived([...(here?.findings ?? []), ...(late && late.id === id ? late.list : [])].sort(byGravity));
   const stop = $derived(
     refusal(
       j.holds,
@@ -58,25 +39,7 @@
   const round = $derived(session.roundOf(id));
   let pane = $state<'check' | 'engine' | 'findings'>('check');
 
-  /** Oil that went into the bores with the plugs out is still there. */
-  let compression = $state<Conditions>(
-    untrack(() => {
-      const oil = boreOil(session.judgement.context);
-      return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) } as const;
-    })
-  );
-  let spark = $state<Conditions>({ path: 'tester', light: 'shade' });
-  const gauges = $derived(data.instruments.filter((i) => i.instrument.restrictor === undefined));
-  const testers = $derived(data.instruments.filter((i) => i.instrument.restrictor !== undefined));
-  let instrumentId = $state(untrack(() => gauges[0]?.id ?? ''));
-  const instrument = $derived(
-    data.instruments.find((i) => i.id === instrumentId)?.instrument as Instrument | undefined
-  );
-  const conditionsFor = (what: string): Conditions => (what.startsWith('spark.') ? spark : compression);
-
   onMount(() => {
-    const picked = readDraft('instrument');
-    if (picked !== undefined && (picked === '' || data.instruments.some((i) => i.id === picked))) instrumentId = picked;
     if (page.url.searchParams.has('recheck')) session.startRecheck(id);
   });
 
@@ -91,7 +54,6 @@
         .map((f) => [f.cylinder, f.condition])
     ) as Record<number, Condition>
   );
-  const jar = $derived(id === 'gear' ? gearJar(j.context) : id === 'fuel' ? fuelJar(j.context) : undefined);
 </script>
 
 <svelte:head><title>{text.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
@@ -125,55 +87,16 @@
       <p class="panel p-4">
         This engine has none: a two-stroke carries its oil in the fuel. Press a number for another check.
       </p>
-    {:else if id === 'compression'}
-      {#key round}
-        <CompressionSheet conditions={compression} {instrument} {testers} {fitting} references={data.references}>
-          {#snippet quick()}<div class="mt-3">
-              <QuickLine conditions={conditionsFor} instrument={() => instrument} />
-            </div>{/snippet}
-          {#snippet settings()}
-            <ConditionsBar
-              station="compression"
-              conditions={compression}
-              instruments={gauges}
-              {instrumentId}
-              units={session.units}
-              onchange={(c) => (compression = c)}
-              oninstrument={(i) => {
-                instrumentId = i;
-                writeDraft('instrument', i);
-              }}
-            />
-          {/snippet}
-        </CompressionSheet>
-      {/key}
-    {:else if id === 'spark'}
-      <StationFields station="spark" only={['lanyard']} />
-      <ConditionsBar
-        station="spark"
-        conditions={spark}
-        instruments={[]}
-        instrumentId=""
-        units={session.units}
-        onchange={(c) => (spark = c)}
-        oninstrument={() => {}}
-      />
-      <SparkSheet conditions={spark} />
-    {:else if id === 'look'}
-      <LookSheet />
-    {:else if id === 'turn'}
-      {#key round}<TurnSheet />{/key}
-    {:else if id === 'plugs'}
-      {#key round}<PlugsSheet />{/key}
     {:else}
-      {#if jar}<div class="panel mb-3 p-2">
-          <JarDrawing layers={jar} label={id === 'gear' ? 'Gear oil as drained' : 'Jar sample'} />
-        </div>{/if}
-      {#key `${id}${round}`}<StationFields station={id} />{/key}
+      {#key `${id}${round}`}
+        <Sheet
+          station={id}
+          instruments={data.instruments}
+          references={data.references}
+          onfindings={(list) => (late = { id, list })}
+        />
+      {/key}
     {/if}
-    {#if id === 'spark'}<div class="mt-3">
-        <QuickLine conditions={conditionsFor} instrument={() => instrument} example="spark 1 good 2 none" />
-      </div>{/if}
     <div class="mt-4"><HazardLines ids={text.hazards} /></div>
   </section>
 

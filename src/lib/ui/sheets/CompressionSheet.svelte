@@ -1,5 +1,6 @@
 <script lang="ts">
   import { cylinderCount } from '$core/engine/profile.ts';
+  import { refusal } from '$core/holds/index.ts';
   import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
@@ -8,14 +9,14 @@
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/survey/reading.ts';
   import { onDestroy, type Snippet } from 'svelte';
-  import Beside from '../sheets/compression/Beside.svelte';
-  import Entry from '../sheets/compression/Entry.svelte';
-  import LeakDown from '../sheets/compression/LeakDown.svelte';
-  import PullCurves from '../sheets/compression/PullCurves.svelte';
-  import CompressionBars from './CompressionBars.svelte';
-  import { LeakFitting } from './leak-fit.svelte.ts';
-  import LimitLine from './LimitLine.svelte';
-  import { useSession } from './session.svelte.ts';
+  import Beside from './compression/Beside.svelte';
+  import Entry from './compression/Entry.svelte';
+  import LeakDown from './compression/LeakDown.svelte';
+  import PullCurves from './compression/PullCurves.svelte';
+  import CompressionBars from '../survey/CompressionBars.svelte';
+  import { LeakFitting } from '../survey/leak-fit.svelte.ts';
+  import LimitLine from '../survey/LimitLine.svelte';
+  import { useSession } from '../survey/session.svelte.ts';
 
   /** The compression check: what was read, what it can tell, and what would tell more. */
   interface Props {
@@ -37,7 +38,22 @@
   /** What the adapter alone takes away, where its volume counts and the engine's is known. */
   const without = $derived(comparison ? absolute(c, comparison).adapter : undefined);
   const expected = $derived(expectedRange(c));
-  const repeat = $derived(comparison && singleRepeat(c, comparison));
+  const held = $derived(refusal(session.judgement.holds, 'compression.pressure') !== undefined);
+  /** What a low piston would have looked like to the gauge: why a good reading would not clear it either. */
+  const bent = $derived(session.judgement.findings.find((f) => f.id.startsWith('turn.depth-compression')));
+  const repeat = $derived(
+    held
+      ? {
+          sentence: 'Nothing is cranked while this hold stands.',
+          because: bent?.sentence ?? 'What lifts it is named above.'
+        }
+      : comparison
+        ? singleRepeat(c, comparison)
+        : {
+            sentence: 'Read every cylinder, in one order and then in reverse.',
+            because: 'Cylinders are compared with each other first.'
+          }
+  );
   const pulled = $derived(comparison?.rows.some((r) => r.series.length) ?? false);
   // Only what is recorded is fitted: a half-typed number is judged but not worth a fit.
   $effect(() => {
@@ -52,10 +68,8 @@
   aria-live="polite"
   aria-label="What would settle most"
 >
-  <p class="text-lg leading-snug font-semibold">
-    {repeat?.sentence ?? 'Read every cylinder, in one order and then in reverse.'}
-  </p>
-  <p class="text-sm">{repeat ? `Because ${repeat.because}.` : 'Cylinders are compared with each other first.'}</p>
+  <p class="text-lg leading-snug font-semibold">{repeat.sentence}</p>
+  <p class="text-sm">{comparison && !held ? `Because ${repeat.because}.` : repeat.because}</p>
 </section>
 {@render settings()}
 <Entry {conditions} {instrument} />

@@ -10,13 +10,13 @@
   import type { Conditions } from '$core/survey/reading.ts';
   import { parseQuantity } from '$core/units/index.ts';
   import Shape from '../marks/Shape.svelte';
-  import BreakdownChart from '../sheets/BreakdownChart.svelte';
-  import CylinderTable from './CylinderTable.svelte';
-  import EliminationPanel from './EliminationPanel.svelte';
-  import LimitLine from './LimitLine.svelte';
-  import RepeatedChoice from './RepeatedChoice.svelte';
-  import { useSession } from './session.svelte.ts';
-  import StationFields from './StationFields.svelte';
+  import BreakdownChart from './BreakdownChart.svelte';
+  import CylinderTable from '../survey/CylinderTable.svelte';
+  import EliminationPanel from '../survey/EliminationPanel.svelte';
+  import LimitLine from '../survey/LimitLine.svelte';
+  import RepeatedChoice from '../survey/RepeatedChoice.svelte';
+  import { useSession } from '../survey/session.svelte.ts';
+  import StationFields from '../survey/StationFields.svelte';
 
   /** Spark of each cylinder, one tap a look; what it is worth at the plug; the isolation where there is none. */
   let { conditions }: { conditions: Conditions } = $props();
@@ -39,7 +39,7 @@
   );
 </script>
 
-<p class="mb-3 border-l-4 border-hold pl-3 text-sm">
+<p class="my-3 border-l-4 border-hold pl-3 text-sm">
   {#if profile.ignition === 'coil-on-plug'}
     <strong class="font-semibold text-hold">Coil on plug.</strong> Unplug the primaries of the other coils and stop the injectors;
     the coil under test stays on its tester.
@@ -73,7 +73,7 @@
 <LimitLine id="spark.gap" />
 <div class="mt-2 min-h-12" aria-live="polite">
   {#each rows as r (r.cylinder)}
-    <p class="flex flex-wrap items-center gap-x-2 py-0.5">
+    <p class="flex items-start gap-x-2 py-0.5">
       <Shape condition={verdict[r.verdict]} />
       <span
         >Cylinder {r.cylinder}: the plug needs about <strong class="sounding">{(r.needed / 1000).toFixed(1)}</strong>

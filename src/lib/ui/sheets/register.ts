@@ -1,0 +1,28 @@
+import type { ReferenceTest } from '$core/stations/compression/reference.ts';
+import type { StationId } from '$core/stations/items.ts';
+import type { Finding } from '$core/survey/finding.ts';
+import type { Instrument } from '$core/survey/reading.ts';
+import type { Component } from 'svelte';
+
+/** What every sheet is given. */
+export interface SheetProps {
+  readonly station: StationId;
+  readonly instruments: readonly { readonly id: string; readonly instrument: Instrument }[];
+  readonly references: readonly ReferenceTest[];
+  /** Findings that come later than the rest, from a worker. */
+  readonly onfindings: (list: readonly Finding[]) => void;
+}
+type Loader = () => Promise<{ default: Component<SheetProps> | Component }>;
+
+const fields: Loader = () => import('./FieldsSheet.svelte');
+/** Checks with a worksheet made for them; the rest draw their items. Each is fetched when its check is opened. */
+const made: Partial<Record<StationId, Loader>> = {
+  look: () => import('./LookSheet.svelte'),
+  turn: () => import('./TurnSheet.svelte'),
+  plugs: () => import('./PlugsSheet.svelte'),
+  spark: () => import('./SparkCheck.svelte'),
+  compression: () => import('./CompressionCheck.svelte')
+};
+
+export const sheetFor = async (station: StationId): Promise<Component<SheetProps>> =>
+  (await (made[station] ?? fields)()).default as Component<SheetProps>;

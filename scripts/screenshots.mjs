@@ -69,6 +69,8 @@ try {
     ]);
     const page = await context.newPage();
     await page.goto(origin + address(known), { waitUntil: 'networkidle' });
+    // Fonts are optional on the first visit; the second has them.
+    await page.reload({ waitUntil: 'networkidle' });
     await page.screenshot({ path: path.join(root, 'docs', 'screenshots', `${name}.png`) });
     await context.close();
     console.log(name);

@@ -1,3 +1,4 @@
+import type { Context } from '../judgement.ts';
 import type { ItemId } from '../stations/items.ts';
 
 /**
@@ -30,7 +31,10 @@ export interface Elimination<P extends string = string> {
   readonly found?: { readonly id: P; readonly label: string; readonly by: 'answer' | 'elimination' };
 }
 
-/** What the answers so far leave. `answerOf` gives an item's answer, nothing where it was not tried or is unknown. */
+/**
+ * What the answers so far leave. `answerOf` gives an item's answer, nothing where it was not tried. "unknown" is an answer
+ * that clears nobody: the search goes on with the next trial instead of standing still.
+ */
 export function eliminate<P extends string>(
   parts: readonly { readonly id: P; readonly label: string }[],
   trials: readonly Trial<P>[],
@@ -72,4 +76,10 @@ export function eliminate<P extends string>(
         ? { found: { id: lone.id, label: lone.label, by: 'elimination' as const } }
         : {})
   };
+}
+
+/** The standing answer of an item, "unknown" being one. */
+export function answerOf(c: Context, item: ItemId): string | undefined {
+  const value = c.record.last(item)?.value;
+  return typeof value === 'string' ? value : undefined;
 }

@@ -31,6 +31,11 @@ describe('isolation of a spark that is nowhere', () => {
     expect(now(b).found).toMatchObject({ id: 'pack', by: 'elimination' });
     expect(b.said('spark.part')).toMatch(/by elimination\. Dear: prove it/);
   });
+  it('unknown clears nobody and does not stand in the way of the next trial', () => {
+    const b = dead('cdi').read('spark.brisk', 'unknown');
+    expect(now(b).next?.item).toBe('spark.groundWire');
+    expect(now(b).parts.find((p) => p.id === 'speed')?.state).toBe('open');
+  });
   it('an answer that accuses ends it', () => {
     const b = dead('cdi').read('spark.stopWire', 'returns');
     expect(now(b).found).toMatchObject({ id: 'stop', by: 'answer' });

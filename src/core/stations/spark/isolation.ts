@@ -1,6 +1,6 @@
 import type { Profile } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../judgement.ts';
-import { eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+import { answerOf, eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
 import type { ItemId } from '../items.ts';
 
 export type SparkPart =
@@ -196,12 +196,6 @@ export function sparkPattern(c: Context): SparkPattern | undefined {
   const none = seen.filter((v) => v === 'none').length;
   if (!none) return undefined;
   return none === seen.length && seen.length === cylindersOf(c).length ? 'all' : 'one';
-}
-
-/** Answers that follow from what is recorded elsewhere: bright cranking from speed, a good result to a bolt. */
-function answerOf(c: Context, item: ItemId): string | undefined {
-  const value = c.record.value(item);
-  return typeof value === 'string' ? value : undefined;
 }
 
 const partsOf = (p: Profile, pattern: SparkPattern): readonly Part[] =>

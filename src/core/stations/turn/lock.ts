@@ -1,6 +1,6 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../judgement.ts';
-import { eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+import { answerOf, eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
 
 export type LockPart = 'liquid' | 'gears' | 'pinion' | 'leg' | 'head';
 
@@ -52,7 +52,8 @@ export function lockTree(c: Context): Elimination<LockPart> | undefined {
   const turns = c.record.all('turn.result');
   if (!turns.some((r) => r.value === 'locked')) return undefined;
   return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) => {
-    const value = c.record.value(item);
-    return typeof value === 'string' && !(item === 'turn.plugs' && value === 'in') ? value : undefined;
+    const answer = answerOf(c, item);
+    // Plugs still in are not yet a trial.
+    return item === 'turn.plugs' && answer === 'in' ? undefined : answer;
   });
 }

@@ -15,7 +15,9 @@ const places = [
   '/reference/spark-gap',
   '/reference/altitude',
   '/reference/resistance',
-  '/reference/leak-down'
+  '/reference/leak-down',
+  '/reference/case-test',
+  '/reference/shed-air'
 ];
 const checks = [
   'safe',

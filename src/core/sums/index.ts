@@ -1,4 +1,6 @@
 import { resistance, sparkGap } from './electric.ts';
+import { caseTest, drainTime } from './leg.ts';
+import { oilResidue, shedAir, stabiliser } from './oil.ts';
 import { adapter, altitude, leakDown, wetDose } from './pressure.ts';
 import type { Sum } from './sum.ts';
 
@@ -11,7 +13,12 @@ export const sums = {
   'spark-gap': sparkGap,
   altitude,
   resistance,
-  'leak-down': leakDown
+  'leak-down': leakDown,
+  'case-test': caseTest,
+  'drain-time': drainTime,
+  'oil-changes': oilResidue,
+  stabiliser,
+  'shed-air': shedAir
 } as const satisfies Record<string, Sum>;
 export type SumId = keyof typeof sums;
 export const sumIds = Object.keys(sums) as SumId[];

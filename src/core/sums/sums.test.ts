@@ -46,6 +46,32 @@ describe('reference sums', () => {
   it('resistance: 0.9607 Ω at 10 °C is 1 Ω at 20 °C (IEC 60028)', () => {
     expect(run('resistance', { ohms: '0.9607', at: '10 °C' }, 'metric').figure).toBe('1.00 Ω');
   });
+  it('case test: 0.5 psi in 5 min from 250 mL is 1.70 mL/min; half a division proves nothing', () => {
+    const known = { volume: '250 mL', pressure: '10 psi', drop: '0.5 psi', minutes: '5 min', step: '0.5 psi' };
+    expect(run('case-test', known).figure).toBe('1.70 mL/min');
+    expect(run('case-test', known).rows![0]![1]).toBe('shows a leak of 2.28 mL/min');
+    expect(run('case-test', { ...known, drop: '0.3 psi' }).says).toMatch(/proves nothing yet/);
+    expect(() => run('case-test', { ...known, volume: '0 mL' })).toThrow(/above zero/);
+  });
+  it('drain time: 20 min at 20 °C are 44 at 10 °C and 112 at 0 °C (ASTM D341)', () => {
+    expect(run('drain-time', { air: '10 °C' }).figure).toBe('44 min');
+    expect(run('drain-time', {}, 'metric').rows!.map(([, t]) => t)).toEqual(['112 min', '44 min', '20 min', '10 min']);
+  });
+  it('oil changes: 15 % behind leaves 2.25 % after two and 0.34 % after three', () => {
+    const { figure, rows } = run('oil-changes', { fill: '3 L', drained: '2.55 L' });
+    expect(figure).toBe('3 changes');
+    expect(rows!.map(([, v]) => v)).toEqual(['15.0 % left', '2.3 % left', '0.34 % left', '0.05 % left']);
+    expect(() => run('oil-changes', { fill: '3 L', drained: '5 L' })).toThrow(/fuel or water was on top/);
+    expect(() => run('oil-changes', { fill: '0 L' })).toThrow(/more than nothing/);
+  });
+  it('air in the shed: 349 ppm after five minutes of 500 g/h in 100 m³ (NIOSH)', () => {
+    expect(run('shed-air').figure).toBe('349 ppm');
+    expect(run('shed-air', { minutes: '2 min' }).figure).toBe('143 ppm');
+  });
+  it('stabiliser: says when the usual ten minutes are not enough', () => {
+    expect(run('stabiliser', { held: '400 mL', flow: '1.5 L' })).toMatchObject({ figure: '32 min' });
+    expect(run('stabiliser', { held: '60 mL', flow: '1.5 L' }).says).toMatch(/are enough here/);
+  });
   it('leak-down: 22.8 % on the published tester is its own restrictor', () => {
     expect(run('leak-down', { share: '22.8 %' }).figure).toBe('1.02 mm');
     expect(() => run('leak-down', { share: '100 %' })).toThrow(/under 100/);

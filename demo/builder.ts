@@ -1,7 +1,7 @@
 import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
 import type { Manual } from '../src/core/engine/limits.ts';
-import type { ItemId, ReadingValue } from '../src/core/stations/items.ts';
+import type { ItemId, ReadingValue, StationId } from '../src/core/stations/items.ts';
 import { placeIds, places, type PlaceId } from '../src/core/stations/look/places.ts';
 import type { Entry } from '../src/core/survey/entry.ts';
 import type { Reading } from '../src/core/survey/reading.ts';
@@ -50,6 +50,12 @@ export class Log {
 
   done(step: string, note?: string): this {
     this.entries.push({ type: 'step', body: { ...this.stamp(), step, state: 'done', ...(note ? { note } : {}) } });
+    return this;
+  }
+
+  /** Something that runs by itself from here on. */
+  running(label: string, minutes: number, station: StationId): this {
+    this.entries.push({ type: 'wait', body: { ...this.stamp(), label, minutes, station } });
     return this;
   }
 

@@ -125,6 +125,7 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   await press('Tab');
   await page.getByRole('heading', { name: 'Spark', exact: true }).click();
   await press('6');
+  await expect(page.getByRole('heading', { name: 'Compression', exact: true })).toBeVisible();
   await press('/');
   await page.keyboard.type('comp 1 118 2 x');
   await expect(page.getByText(/does not start with a number/)).toBeVisible();

@@ -127,6 +127,7 @@ test('bad input gets a sentence beside the field and keeps what was typed', asyn
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.getByRole('heading', { name: 'Compression' }).click();
   await page.keyboard.press('0');
+  await expect(page).toHaveURL(/run$/);
   const huge = await page.request.post(page.url().replace(/\/surveys\/([^/]+)\/run/, '/api/surveys/$1/entries'), {
     data: {
       since: 0,
@@ -154,4 +155,57 @@ test('an address that is not there says so, without a trace', async ({ page }) =
     expect(response?.status()).toBe(404);
     expect(await page.content()).not.toMatch(/node_modules|\.ts:\d/);
   }
+});
+
+test('a wait runs on through a reload and a killed server, is seen in the yard, and ends by hand', async ({ page }) => {
+  const base = await takeIn(page, 'Waiting');
+  await page.goto(`${base}/gear`);
+  await ready(page);
+  const bar = page.getByRole('region', { name: 'Running waits' });
+  await page.getByText('Start a wait').click();
+  await page.getByRole('button', { name: /Gear oil draining, 20 min/ }).click();
+  await expect(bar.getByRole('timer', { name: /Gear oil draining: 1[89]:\d\d left/ })).toBeVisible();
+  await page.getByText('Start a wait').click();
+  await page.getByLabel('What waits').fill('Battery on charge');
+  await page.getByLabel('For', { exact: true }).fill('soon');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('does not start with a number');
+  await page.getByLabel('For', { exact: true }).fill('3 h');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(bar.getByRole('timer', { name: /Battery on charge: 2 h 59 min left/ })).toBeVisible();
+  await saved(page);
+  await control('kill');
+  await control('start');
+  await page.reload();
+  await ready(page);
+  await expect(bar.getByRole('timer')).toHaveCount(2);
+  await page.goto('/?q=Waiting');
+  await expect(page.getByText(/Gear oil draining 1[89]:\d\d left/)).toBeVisible();
+  await page.goto(`${base}/safe`);
+  await ready(page);
+  await bar.getByRole('button', { name: 'End it: Gear oil draining' }).click();
+  await expect(bar.getByRole('timer')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).isVisible();
+  await saved(page);
+});
+
+test('without a connection every check still opens, and what is entered is kept until there is one', async ({
+  page,
+  context
+}) => {
+  const base = await takeIn(page, 'Cut off');
+  await page.waitForTimeout(4000);
+  await context.setOffline(true);
+  await page.keyboard.press('6');
+  await expect(page.getByRole('heading', { name: 'Compression', exact: true })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('117');
+  await page.getByRole('textbox', { name: 'Cylinder 1' }).press('Enter');
+  await page.getByRole('heading', { name: 'Compression', exact: true }).click();
+  await page.keyboard.press('4');
+  await page.getByRole('group', { name: 'Plug 1 reads' }).getByRole('button', { name: 'oily' }).click();
+  await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 30_000 });
+  const file = (await (await page.request.get(`${base}/file.json`)).json()) as { readings: { what: string }[] };
+  expect(file.readings.map((r) => r.what)).toEqual(['compression.pressure', 'plugs.read']);
 });

@@ -66,6 +66,7 @@ export const plover: DemoEngine = {
       .read('fuel.age', 1, { typed: '1 month' })
       .read('fuel.kind', 'plain')
       .read('fuel.jar', 'clear')
+      .running('Battery on charge', 480, 'gear')
 };
 
 const twin = {

@@ -160,6 +160,24 @@ export const constants: readonly Source[] = [
     provenance: 'M',
     source: 'Gap common practice (C), contact resistance from memory'
   },
+  {
+    name: 'Oil viscosity and temperature',
+    value: 'log log(ν + 0.7) = A − B·log T; usual gear oil 150 mm²/s at 40 °C, 15 at 100 °C',
+    provenance: 'P',
+    source: 'ASTM D341 (Walther); the grade is common practice'
+  },
+  {
+    name: 'Case test',
+    value: 'leak = V·Δp/(p_a·t); a drop counts over 1.645·√2·step/√12',
+    provenance: 'P',
+    source: 'Ideal gas; uniform rounding, 5 % both ways'
+  },
+  {
+    name: 'Usual waits',
+    value: 'drain 20 min at 20 °C, settle 10 min, hold 10 min',
+    provenance: 'C',
+    source: 'Common practice; the drain follows the viscosity where the air temperature is recorded'
+  },
   { name: 'Weak cranking', value: '10.5 V with the plugs out', provenance: 'C', source: 'Common practice' },
   {
     name: 'Slow for electronic ignition',

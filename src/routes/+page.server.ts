@@ -8,5 +8,5 @@ export const load: PageServerLoad = ({ locals, url }) => {
   const rows = words
     ? all.filter((r) => [r.tag, r.serial, r.owner, r.name].some((x) => x.toLowerCase().includes(words)))
     : all;
-  return { rows, search, total: all.length };
+  return { rows, search, total: all.length, now: new Date().toISOString() };
 };

@@ -2,9 +2,18 @@
   import { caseKinds } from '$core/engine/case-kind.ts';
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
+  import { sayLeft } from '$core/survey/wait.ts';
+  import Hourglass from '@lucide/svelte/icons/hourglass';
   import { formatDistanceToNowStrict, parseISO } from 'date-fns';
+  import { onMount, untrack } from 'svelte';
 
   let { data } = $props();
+  let now = $state.raw(untrack(() => parseISO(data.now)));
+  onMount(() => {
+    now = new Date();
+    const tick = setInterval(() => (now = new Date()), 1000);
+    return () => clearInterval(tick);
+  });
   const clockWords = (hours: number): string => {
     const h = Math.abs(hours);
     const said =
@@ -95,6 +104,14 @@
           <p class="mt-0.5 flex flex-wrap gap-x-4 text-sm text-hold">
             {#each row.holds.filter((h) => !h.overridden).slice(0, 3) as hold (hold.title)}<span
                 class="inline-flex items-center gap-1"><Shape condition="held" size={15} /> {hold.title}</span
+              >{/each}
+          </p>
+        {/if}
+        {#if row.waits.length}
+          <p class="mt-0.5 flex flex-wrap gap-x-4 text-sm">
+            {#each row.waits.slice(0, 3) as w (w.label + w.until)}<span class="inline-flex items-center gap-1"
+                ><Hourglass size={15} aria-hidden="true" />
+                {w.label} <span class="sounding">{sayLeft(parseISO(w.until), now)}</span></span
               >{/each}
           </p>
         {/if}

@@ -9,13 +9,15 @@ import {
   type Reading,
   type StepMark
 } from './reading.ts';
+import { waitSchema, type Wait } from './wait.ts';
 
 /** What can be appended to a survey. */
 export type Entry =
   | { readonly type: 'reading'; readonly body: Reading }
   | { readonly type: 'override'; readonly body: Override }
   | { readonly type: 'step'; readonly body: StepMark }
-  | { readonly type: 'reason'; readonly body: GateReason };
+  | { readonly type: 'reason'; readonly body: GateReason }
+  | { readonly type: 'wait'; readonly body: Wait };
 
 export type EntryType = Entry['type'];
 
@@ -23,9 +25,10 @@ const schemas = {
   reading: readingSchema,
   override: overrideSchema,
   step: stepMarkSchema,
-  reason: gateReasonSchema
+  reason: gateReasonSchema,
+  wait: waitSchema
 } as const;
-const lists = { reading: 'readings', override: 'overrides', step: 'steps', reason: 'reasons' } as const;
+const lists = { reading: 'readings', override: 'overrides', step: 'steps', reason: 'reasons', wait: 'waits' } as const;
 
 export type EntryCheck =
   { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly message: string };

@@ -3,6 +3,7 @@ import { caseKindSchema } from '../engine/case-kind.ts';
 import { manualSchema } from '../engine/limits.ts';
 import { historySchema, identitySchema, profileSchema } from '../engine/profile.ts';
 import { houseRulesSchema } from '../house-rules/rules.ts';
+import { waitSchema } from './wait.ts';
 import { gateReasonSchema, overrideSchema, readingSchema, stepMarkSchema } from './reading.ts';
 
 export const SURVEY_FORMAT = 'indaga-survey';
@@ -30,7 +31,8 @@ export const surveyFileSchema = z.strictObject({
   readings: z.array(readingSchema).max(50_000),
   overrides: z.array(overrideSchema).max(1000).optional(),
   steps: z.array(stepMarkSchema).max(10_000).optional(),
-  reasons: z.array(gateReasonSchema).max(1000).optional()
+  reasons: z.array(gateReasonSchema).max(1000).optional(),
+  waits: z.array(waitSchema).max(5000).optional()
 });
 
 export type SurveyFile = z.infer<typeof surveyFileSchema>;

@@ -37,7 +37,7 @@ export const surveys = sqliteTable(
   (t) => [index('surveys_engine').on(t.engineId)]
 );
 
-/** Readings, overrides, step marks and reasons of a survey, appended and never changed. */
+/** Readings, overrides, step marks, reasons and waits of a survey, appended and never changed. */
 export const entries = sqliteTable(
   'entries',
   {
@@ -46,7 +46,7 @@ export const entries = sqliteTable(
     surveyId: text('survey_id')
       .notNull()
       .references(() => surveys.id),
-    type: text('type', { enum: ['reading', 'override', 'step', 'reason'] }).notNull(),
+    type: text('type', { enum: ['reading', 'override', 'step', 'reason', 'wait'] }).notNull(),
     body: text('body', { mode: 'json' }).notNull(),
     receivedAt: text('received_at').notNull()
   },

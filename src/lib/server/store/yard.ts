@@ -3,6 +3,7 @@ import { planOf } from '../../../core/plan/plan.ts';
 import { drownedClock, type DrownedClock } from '../../../core/survey/clock.ts';
 import type { Condition } from '../../../core/survey/finding.ts';
 import type { Profile } from '../../../core/engine/profile.ts';
+import { runningWaits } from '../../../core/survey/wait.ts';
 import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import type { System } from '../../../core/units/index.ts';
 import type { StoreOptions } from './context.ts';
@@ -24,6 +25,7 @@ export interface YardRow {
   readonly holds: readonly { readonly title: string; readonly overridden: boolean }[];
   readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence'> & { readonly until: string };
   readonly next?: Judgement['next'];
+  readonly waits: readonly { readonly label: string; readonly until: string }[];
   readonly openJobs: number;
   /** A job that cannot wait until tomorrow. */
   readonly today?: string;
@@ -76,6 +78,7 @@ function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: Sy
       ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
       : {}),
     ...(j.next ? { next: j.next } : {}),
+    waits: runningWaits(survey.waits).map((w) => ({ label: w.wait.label, until: w.until.toISOString() })),
     openJobs: open.length,
     ...(today ? { today: today.title } : {}),
     ...(worst ? { gravest: worst.sentence } : {}),

@@ -26,3 +26,7 @@ const made: Partial<Record<StationId, Loader>> = {
 
 export const sheetFor = async (station: StationId): Promise<Component<SheetProps>> =>
   (await (made[station] ?? fields)()).default as Component<SheetProps>;
+
+/** Fetches every sheet ahead, so that a lost connection closes no check. */
+export const fetchSheets = (): Promise<unknown> =>
+  Promise.allSettled([fields, ...Object.values(made)].map((load) => load()));

@@ -6,6 +6,7 @@ import { Record as SurveyRecord, roundOf } from '$core/survey/current.ts';
 import { withEntries, type Entry } from '$core/survey/entry.ts';
 import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
 import type { Engine, SurveyFile } from '$core/survey/survey-file.ts';
+import type { Wait } from '$core/survey/wait.ts';
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
 import { newId } from './new-id.ts';
@@ -241,6 +242,18 @@ export class Session {
         body: { ...this.stamp(), step, state: before?.state ?? 'open', ...(before?.note ? { note: before.note } : {}) }
       })
     );
+  }
+
+  /** Starts something that runs by itself; it is kept like a reading and outlives this page. */
+  wait(label: string, minutes: number, station?: StationId): void {
+    const body = { ...this.stamp(), label, minutes, ...(station ? { station } : {}) };
+    this.add({ type: 'wait', body });
+    this.remember(label, () => this.endWait(body));
+  }
+
+  endWait(wait: Wait): void {
+    const { id: supersedes, at: _at, by: _by, ...rest } = wait;
+    this.add({ type: 'wait', body: { ...rest, ...this.stamp(), supersedes, ended: true } });
   }
 
   reason(gate: string, reason: string): void {

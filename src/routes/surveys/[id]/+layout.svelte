@@ -1,9 +1,14 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import type { StationId } from '$core/stations/items.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { drownedClock } from '$core/survey/clock.ts';
   import { stationKeys } from '$lib/ui/survey/station-keys.ts';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
+  import { fetchSheets } from '$lib/ui/sheets/register.ts';
+  import StartWait from '$lib/ui/survey/StartWait.svelte';
+  import WaitBar from '$lib/ui/survey/WaitBar.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
   import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -21,11 +26,14 @@
   const raised = $derived(session.judgement.holds.filter((h) => !h.standing));
   const clock = $derived(drownedClock(session.judgement.context));
   const title = $derived(engine.identity.tag ?? 'no tag');
+  const station = $derived(page.params.station as StationId | undefined);
   let keys = $state(false);
   let undone = $state('');
 
   onMount(() => {
     session.resume();
+    // Well after the first load: the other checks are then there without a connection.
+    const ahead = setTimeout(() => void fetchSheets(), 3000);
     const tick = setInterval(() => {
       session.now = new Date();
       if (document.visibilityState === 'visible') void session.outbox.flush();
@@ -35,6 +43,7 @@
     document.addEventListener('visibilitychange', wake);
     return () => {
       clearInterval(tick);
+      clearTimeout(ahead);
       window.removeEventListener('online', wake);
       document.removeEventListener('visibilitychange', wake);
     };
@@ -102,6 +111,7 @@
     <button type="button" class="tap px-2" onclick={() => (keys = true)} aria-label="List of keys"
       ><kbd class="font-label">?</kbd></button
     >
+    <StartWait {station} />
     <EngineTabs {base} engine="/engines/{data.session.engineId}" />
   </div>
 </div>
@@ -117,6 +127,7 @@
 <div class="mb-3">
   <HoldBanner holds={raised} {base} onoverride={(hold, reason) => session.override(hold, reason)} />
 </div>
+<WaitBar />
 {#if session.outbox.refusals.length}
   <div class="mb-3 border-2 border-error p-3" role="alert">
     {#each session.outbox.refusals as r (r.id)}<p class="font-medium text-error">{r.message}</p>{/each}

@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { stationIds } from '../stations/items.ts';
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
+
+/** Something that runs by itself: a drain, a soak, oil settling, a hold. It ends by another wait that supersedes it. */
+export const waitSchema = z.strictObject({
+  id,
+  at: z.iso.datetime({ offset: true }),
+  by: z.string().max(120).optional(),
+  label: z.string().trim().min(1, 'say what is waiting').max(120),
+  minutes: z
+    .number()
+    .min(0.1, 'a wait this short is over before it is written')
+    .max(43_200, 'a wait of over a month is a date, not a wait'),
+  station: z.enum(stationIds as [string, ...string[]]).optional(),
+  supersedes: id.optional(),
+  ended: z.literal(true).optional()
+});
+export type Wait = z.infer<typeof waitSchema>;
+
+export interface RunningWait {
+  readonly wait: Wait;
+  readonly until: Date;
+}
+
+/** Waits that nobody has ended, the one that is over first, first. They run by the clock on the wall, not by any page. */
+export function runningWaits(waits: readonly Wait[] = []): RunningWait[] {
+  const replaced = new Set(waits.map((w) => w.supersedes).filter(Boolean));
+  return waits
+    .filter((w) => !w.ended && !replaced.has(w.id))
+    .map((wait) => ({ wait, until: new Date(Date.parse(wait.at) + wait.minutes * 60_000) }))
+    .sort((a, b) => a.until.getTime() - b.until.getTime());
+}
+
+/** "12:40 left", "3 h 5 min left", "over since 4 min": what is left until then, or how long it has been over. */
+export function sayLeft(until: Date, now: Date): string {
+  const seconds = Math.round((until.getTime() - now.getTime()) / 1000);
+  const s = Math.abs(seconds);
+  const [h, m] = [Math.floor(s / 3600), Math.floor((s % 3600) / 60)];
+  if (seconds > 0)
+    return h >= 48
+      ? `${Math.round(s / 86_400)} days left`
+      : h
+        ? `${h} h ${m} min left`
+        : `${m}:${String(s % 60).padStart(2, '0')} left`;
+  return s < 60
+    ? 'over'
+    : h >= 48
+      ? `over since ${Math.round(s / 86_400)} days`
+      : h
+        ? `over since ${h} h ${m} min`
+        : `over since ${m} min`;
+}

@@ -19,7 +19,7 @@ export const lookSteps: readonly StepRule[] = [
     raisedBy: ['look.wiring'],
     how: 'Stop wire first. Crimp and sleeve, no twisted joints; connectors opened, cleaned, protected.',
     tools: ['meter', 'crimp tool'],
-    parts: ['wire', 'sleeves', 'fuse if blown'],
+    parts: ['wire', 'sleeve', 'fuse if blown'],
     minutes: 40,
     hazards: ['battery'],
     proof: { station: 'look', text: 'wiring whole' },

@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest';
+import { stationIds } from '../../../core/stations/items.ts';
+import { gaugesOf, testersOf } from './gauge.svelte.ts';
+import { fetchSheets, sheetFor } from './register.ts';
+
+describe('sheets', () => {
+  it('there is one for every check; those without a worksheet of their own share the fields', async () => {
+    const all = await Promise.all(stationIds.map(sheetFor));
+    expect(all.every((c) => typeof c === 'function')).toBe(true);
+    expect(new Set(all).size).toBe(6);
+    expect(await sheetFor('gear')).toBe(await sheetFor('oil'));
+    await expect(fetchSheets()).resolves.toHaveLength(6);
+  });
+});
+
+describe('instruments on the list', () => {
+  const list = [
+    { id: 'a', instrument: { name: 'gauge' } },
+    { id: 'b', instrument: { name: 'leak-down', restrictor: 1e-3 } }
+  ];
+  it('are gauges without a restrictor and testers with one', () => {
+    expect(gaugesOf(list).map((i) => i.id)).toEqual(['a']);
+    expect(testersOf(list).map((i) => i.id)).toEqual(['b']);
+  });
+});

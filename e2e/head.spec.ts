@@ -178,3 +178,44 @@ test('reference sums can be linked with their inputs, and say what cannot be', a
   await plain.getByRole('button', { name: 'Work it out' }).click();
   await expect(plain.getByText('108 psi', { exact: true })).toBeVisible();
 });
+
+test('a case test by a fake clock: held on the low stage after being told to hold longer, a leak with its interval on the high one', async ({
+  page
+}) => {
+  await page.clock.install();
+  const base = await takeIn(page, 'Case');
+  await page.goto(`${base}/gear`);
+  await ready(page);
+  await page.getByText('drained, before oil goes in').click();
+  const read = async (value: string): Promise<void> => {
+    await page.getByLabel('Gauge reads').fill(value);
+    await page.getByRole('button', { name: 'Take the reading' }).click();
+  };
+  await page.getByRole('textbox', { name: 'Air in the empty case' }).fill('250 mL');
+  await page.getByRole('textbox', { name: 'Air in the empty case' }).press('Enter');
+  await page.getByRole('group', { name: 'Both shafts turned' }).getByText('yes').click();
+  await read('20 psi');
+  await expect(page.getByRole('alert')).toContainText('Refused: 20 psi is over 15 psi');
+  await read('4 psi');
+  await expect(page.getByText('Read it again after five minutes').first()).toBeVisible();
+  await page.clock.fastForward('05:00');
+  await read('4 psi');
+  await expect(
+    page.getByText(/only a leak of over 2\.3 mL a minute would have shown\. Hold it 7 min more/).first()
+  ).toBeVisible();
+  await page.clock.fastForward('10:00');
+  await read('4 psi');
+  await expect(
+    page.getByText(/Low stage: held 15 min; a leak of 0\.8 mL a minute would have shown/).first()
+  ).toBeVisible();
+  await page.getByRole('group', { name: 'Stage of the case test' }).getByRole('button', { name: /High/ }).click();
+  for (const value of ['10 psi', '9 psi', '8 psi']) {
+    await read(value);
+    await page.clock.fastForward('10:00');
+  }
+  await expect(page.getByText(/High stage: it leaks between 1\.\d and 2\.\d mL of air a minute/).first()).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /^Case pressure over time: 0 min 10\.0 psi; 10 min 9\.0 psi; 20 min 8\.0 psi/ })
+  ).toBeVisible();
+  await saved(page);
+});

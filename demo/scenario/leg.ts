@@ -1,4 +1,10 @@
-import { celsius, mL, type DemoEngine } from '../builder.ts';
+import { celsius, mL, PSI, type DemoEngine } from '../builder.ts';
+
+/** A reading of the case test at a stage, with the temperature of the case. */
+const held = (stage: 'low' | 'high', at: number, typed: string) => ({
+  typed,
+  conditions: { stage, temperature: celsius(at) } as const
+});
 
 /** A hire engine nobody looked after: water in the gear oil and frost in the forecast. */
 export const plover: DemoEngine = {
@@ -67,6 +73,15 @@ export const plover: DemoEngine = {
       .read('fuel.kind', 'plain')
       .read('fuel.jar', 'clear')
       .running('Battery on charge', 480, 'gear')
+      .read('gear.caseTurned', 'yes')
+      .read('gear.casePressure', 4 * PSI, held('low', 6, '4 psi'))
+      .wait(0.15)
+      .read('gear.casePressure', 4 * PSI, held('low', 6, '4 psi'))
+      .read('gear.casePressure', 10 * PSI, held('high', 6, '10 psi'))
+      .wait(0.15)
+      .read('gear.casePressure', 9.5 * PSI, held('high', 6, '9.5 psi'))
+      .wait(0.15)
+      .read('gear.casePressure', 9 * PSI, held('high', 5, '9 psi'))
 };
 
 const twin = {

@@ -87,6 +87,13 @@ export const limits = {
     provenance: 'C',
     source: 'Of the engine: from its profile or the manual.'
   },
+  'gear.casePressure': {
+    label: 'Case test pressure, most',
+    dimension: 'pressure',
+    provenance: 'C',
+    source:
+      'Common practice: 15 psi, more only with the manual’s figure. Seals are blown out by pressure, not by water.'
+  },
   'fuel.age': {
     label: 'Age at which fuel is drained',
     dimension: 'months',
@@ -131,6 +138,7 @@ export const ownLimits = {
   pointsGap: 0.51e-3,
   leakdownWatch: 0.1,
   leakdownFault: 0.2,
+  casePressure: 15 * 6894.757,
   vaneSet: 20,
   headHot: 363.15
 } as const;

@@ -77,6 +77,14 @@ export const numberRules = {
     max: 72,
     why: 'Oil hides grit.'
   },
+  caseLeak: {
+    label: 'Case test: leak that still counts as held, a minute',
+    dimension: 'volume',
+    standard: 1e-6,
+    min: 0.1e-6,
+    max: 20e-6,
+    why: 'From memory: a case that loses under a millilitre of air a minute keeps its oil and water apart.'
+  },
   boreOilYears: {
     label: 'Bores oiled before the first spin when idle over',
     dimension: 'years',

@@ -29,7 +29,13 @@ export const restSteps: readonly StepRule[] = [
   {
     id: 'case-test',
     title: 'Case test: find where the water gets in',
-    raisedBy: ['gear.water', 'gear.test'],
+    raisedBy: [
+      'gear.water',
+      'gear.test',
+      'gear.bubbles',
+      'gear.case-over',
+      ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
+    ],
     unless: washersFirst,
     how: 'Drained. 3 to 5 psi first, then about 10, turning both shafts and moving the shift at each; soapy water; then vacuum. Never above the manual’s figure.',
     tools: ['regulator and gauge', 'adapter for the plug thread', 'soapy water'],

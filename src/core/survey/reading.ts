@@ -31,7 +31,9 @@ export const conditionsSchema = z.strictObject({
   rpm: z.number().min(0).max(3000).optional(),
   path: z.enum(['tester', 'bolt', 'plug', 'unknown']).optional(),
   light: z.enum(['shade', 'sun', 'unknown']).optional(),
-  /** Of the winding whose resistance was read. */
+  /** Stage of a case test: what was put on the case before it was shut off. */
+  stage: z.enum(['low', 'high', 'vacuum']).optional(),
+  /** Of the winding whose resistance was read, or of the case whose pressure was. */
   temperature: z.number().min(230).max(480).optional()
 });
 export type Conditions = z.infer<typeof conditionsSchema>;

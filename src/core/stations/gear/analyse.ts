@@ -4,6 +4,7 @@ import { judgedBy, type Context } from '../../judgement.ts';
 import type { Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
+import { caseFindings } from './case-test.ts';
 import { frost } from './frost.ts';
 import { washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
 
@@ -27,6 +28,7 @@ export function analyse(c: Context): Finding[] {
       'The oil is burnt: it ran hot or low. Look at gears and bearings before it runs in gear.',
       practice(said, 'burnt oil is a bearing that was hot.')
     );
+  caseFindings(c, out);
   const test = record.value('gear.pressureTest');
   if (test) {
     const why = practice(

@@ -1,4 +1,4 @@
-import { choice, quantity } from '../../survey/items.ts';
+import { choice, quantity, several } from '../../survey/items.ts';
 
 /** Gear oil: stood upright a while, lower plug a crack first, then drained and measured. */
 export const items = {
@@ -31,6 +31,40 @@ export const items = {
     label: 'Metal explained',
     ask: 'Case opened and the metal explained?',
     options: { yes: 'yes', no: 'not yet' }
+  }),
+  caseAir: quantity({
+    label: 'Air in the empty case',
+    ask: 'Air in the empty case, where it is not its oil capacity',
+    dimension: 'volume',
+    min: 10e-6,
+    max: 10e-3
+  }),
+  casePressure: quantity({
+    label: 'Case test reading',
+    dimension: 'pressure',
+    example: '10 psi',
+    min: 0,
+    max: 345e3,
+    repeated: true,
+    limit: 'gear.casePressure'
+  }),
+  caseTurned: choice({
+    label: 'Shafts turned, shift moved',
+    ask: 'Both shafts turned and the shift moved at this stage?',
+    options: { yes: 'yes', no: 'not yet' }
+  }),
+  caseBubbles: several({
+    label: 'Bubbles at',
+    ask: 'Soapy water: where does it bubble?',
+    options: {
+      propshaft: 'propeller shaft',
+      carrier: 'carrier and its O-ring',
+      driveshaft: 'drive shaft',
+      cover: 'seal cover under the pump',
+      shift: 'shift shaft',
+      plugs: 'plugs',
+      housing: 'the housing itself'
+    }
   }),
   pressureTest: choice({
     label: 'Case test',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '../marks/Fold.svelte';
   import { cylinderCount, known } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { crankedTemperature } from '$core/physics/breakdown.ts';
@@ -85,12 +86,10 @@
     <p class="text-sm">Open gap, plug gap and compression of a cylinder together say whether its plug will fire.</p>
   {/each}
 </div>
-<details class="panel mt-2 px-3">
-  <summary class="flex min-h-[44px] cursor-pointer items-center">Voltage over compression and gap</summary>
+<Fold title="Voltage over compression and gap">
   <BreakdownChart {rows} units={session.units} temperature={crankedTemperature(air, { ratio })} />
-</details>
-<details class="panel mt-2 px-3" open={session.record.all('spark.primary').length > 0}>
-  <summary class="flex min-h-[44px] cursor-pointer items-center">Winding resistances, cold and warm</summary>
+</Fold>
+<Fold title="Winding resistances, cold and warm" open={session.record.all('spark.primary').length > 0}>
   <div class="space-y-3 pb-3">
     <label class="block max-w-64"
       ><span class="label-caps">Winding’s temperature now</span><input
@@ -113,11 +112,11 @@
     <StationFields station="spark" only={['charge', 'trigger']} conditions={windingConditions} />
     <LimitLine id="spark.primary" /><LimitLine id="spark.secondary" />
   </div>
-</details>
-<details class="panel mt-2 px-3" open={session.record.all('spark.pointsLook').length > 0}>
-  <summary class="flex min-h-[44px] cursor-pointer items-center"
-    >{allItems['spark.pointsGap'].when?.(profile) ? 'Points and timing' : 'Timing'}</summary
-  >
+</Fold>
+<Fold
+  title={allItems['spark.pointsGap'].when?.(profile) ? 'Points and timing' : 'Timing'}
+  open={session.record.all('spark.pointsLook').length > 0}
+>
   <div class="space-y-3 pb-3">
     <CylinderTable
       what={['spark.pointsGap', 'spark.pointsOhms', 'spark.pointsLook']}
@@ -126,4 +125,4 @@
     {#if allItems['spark.pointsGap'].when?.(profile)}<LimitLine id="spark.pointsGap" />{/if}
     <StationFields station="spark" only={['rubBlock', 'timing']} />
   </div>
-</details>
+</Fold>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '../marks/Fold.svelte';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { expectedBumps } from '$core/stations/turn/analyse.ts';
   import { pistonDepths } from '$core/stations/turn/depths.ts';
@@ -41,11 +42,12 @@
 {#if profile.shift === 'direct'}
   <p>Direct drive: nothing to shift, and the propeller turns with every pull.</p>
 {:else}<StationFields station="turn" only={['neutral', 'forward', 'reverse', 'reverseLock']} />{/if}
-<details class="panel mt-5 px-3" open={drowned || depths.rows.length > 0}>
-  <summary class="flex min-h-[44px] cursor-pointer items-center gap-2"
-    ><span class="text-xl font-semibold">Piston depth at top</span>
-    <span class="text-sm">drowned while running, or on suspicion of a bent rod</span></summary
-  >
+<Fold
+  large
+  title="Piston depth at top"
+  note="drowned while running, or on suspicion of a bent rod"
+  open={drowned || depths.rows.length > 0}
+>
   <DepthDrawing {depths} cylinders={cylinderCount(profile) ?? 1} units={session.units} />
   <div class="pb-3"><StationFields station="turn" only={['depth']} /></div>
-</details>
+</Fold>

@@ -7,9 +7,9 @@ describe('sheets', () => {
   it('there is one for every check; those without a worksheet of their own share the fields', async () => {
     const all = await Promise.all(stationIds.map(sheetFor));
     expect(all.every((c) => typeof c === 'function')).toBe(true);
-    expect(new Set(all).size).toBe(6);
-    expect(await sheetFor('gear')).toBe(await sheetFor('oil'));
-    await expect(fetchSheets()).resolves.toHaveLength(6);
+    expect(new Set(all).size).toBe(7);
+    expect(await sheetFor('fuel')).toBe(await sheetFor('oil'));
+    await expect(fetchSheets()).resolves.toHaveLength(7);
   });
 });
 

@@ -21,7 +21,8 @@ const made: Partial<Record<StationId, Loader>> = {
   turn: () => import('./TurnSheet.svelte'),
   plugs: () => import('./PlugsSheet.svelte'),
   spark: () => import('./SparkCheck.svelte'),
-  compression: () => import('./CompressionCheck.svelte')
+  compression: () => import('./CompressionCheck.svelte'),
+  gear: () => import('./GearSheet.svelte')
 };
 
 export const sheetFor = async (station: StationId): Promise<Component<SheetProps>> =>

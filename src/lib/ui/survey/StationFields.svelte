@@ -13,8 +13,11 @@
   import { useSession } from './session.svelte.ts';
 
   /** The fields of a check, as its items define them. `only` picks some, for worksheets with a form of their own. */
-  let { station, only, conditions }: { station: StationId; only?: readonly string[]; conditions?: Conditions } =
-    $props();
+  let {
+    station,
+    only,
+    conditions
+  }: { station: StationId; only?: readonly string[] | undefined; conditions?: Conditions } = $props();
   const session = useSession();
   const items = $derived(
     Object.entries(stationItems[station] as Readonly<Record<string, Item>>).filter(([k]) => !only || only.includes(k))

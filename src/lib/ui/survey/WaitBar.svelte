@@ -29,8 +29,11 @@
         <span>{wait.label}</span>
         <span class="sounding" role="timer" aria-label="{wait.label}: {sayLeft(until, now)}">{sayLeft(until, now)}</span
         >
-        <button type="button" class="tap border-l border-line px-3" onclick={() => session.endWait(wait)}
-          >{over ? 'Done' : 'End it'}<span class="sr-only">: {wait.label}</span></button
+        <button
+          type="button"
+          class="tap border-l border-line px-3"
+          aria-label="{over ? 'Done' : 'End it'}: {wait.label}"
+          onclick={() => session.endWait(wait)}>{over ? 'Done' : 'End it'}</button
         >
       </span>
     {/each}

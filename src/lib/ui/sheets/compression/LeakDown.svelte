@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '../../marks/Fold.svelte';
   import { allItems } from '$core/stations/items.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { leakDownRows } from '$core/stations/compression/leakdown.ts';
@@ -32,11 +33,7 @@
     Array.isArray(v) || v === 'unknown' ? (v as string[] | 'unknown') : undefined;
 </script>
 
-<details class="panel mt-4 px-3" open={rows.length > 0}>
-  <summary class="flex min-h-[44px] cursor-pointer items-center gap-2"
-    ><span class="text-xl font-semibold">Leak-down{four ? ' and valve lash' : ''}</span>
-    <span class="text-sm">where air is available</span></summary
-  >
+<Fold large title="Leak-down{four ? ' and valve lash' : ''}" note="where air is available" open={rows.length > 0}>
   <p class="mb-2 border-l-4 border-hold pl-3 text-sm">
     <strong class="font-semibold text-hold">The piston kicks.</strong> Flywheel locked, hands and plug wrench away from it,
     eye guard on, before air goes in.
@@ -77,4 +74,4 @@
     <CylinderTable what={['compression.lashIn', 'compression.lashEx']} caption="Valve lash of each cylinder" />
     <LimitLine id="compression.lashIn" /><LimitLine id="compression.lashEx" />
   {/if}
-</details>
+</Fold>

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { contextOf } from '../../judgement.ts';
+import { Bench } from '../../testing.ts';
+import { overPressure, stageTest, type CaseStage } from './case-test.ts';
+
+const psi = 6894.757;
+const C = (t: number): number => t + 273.15;
+const bench = (): Bench => new Bench({ gearCapacity: 250e-6 }).read('gear.caseTurned', 'yes');
+const at = (b: Bench) => contextOf(b.survey, new Date('2026-05-03'), 'us');
+/** A stage read every so many minutes; the bench adds a minute itself. */
+const stage = (
+  b: Bench,
+  s: CaseStage,
+  list: readonly number[],
+  every = 10,
+  temperatures: readonly number[] = []
+): Bench => {
+  list.forEach((p, k) => {
+    if (k) b.wait((every - 1) / 60);
+    b.read('gear.casePressure', p * psi, {
+      conditions: { stage: s, ...(temperatures[k] === undefined ? {} : { temperature: C(temperatures[k]!) }) }
+    });
+  });
+  return b;
+};
+
+describe('the case test', () => {
+  it('one reading is a beginning; no fall in ten minutes is not yet held, and says how long', () => {
+    expect(stageTest(at(stage(bench(), 'low', [4])), 'low')!.verdict).toBe('begun');
+    const ten = stageTest(at(stage(bench(), 'low', [4, 4])), 'low')!;
+    // A 0.5 psi gauge on 250 mL shows 1.14 mL/min in ten minutes; for 1 mL/min it takes 11.4.
+    expect(ten.smallest! * 1e6).toBeCloseTo(1.14, 2);
+    expect(ten.holdFor!).toBeCloseTo(1.4, 1);
+    expect(stage(bench(), 'low', [4, 4]).said('gear.case-low')).toMatch(/Hold it 2 min more/);
+    expect(stage(bench(), 'low', [4, 4, 4]).ids()).toContain('gear.case-low:sound');
+  });
+  it('a fall of several divisions is a leak with its interval', () => {
+    const b = stage(bench(), 'high', [10, 9, 8, 7]);
+    const t = stageTest(at(b), 'high')!;
+    // 3 psi in 30 min, ± half a division at both ends: 0.083 to 0.117 psi/min, 1.4 to 2.0 mL/min of outside air.
+    expect(t.leak!.low * 1e6).toBeCloseTo(1.42, 1);
+    expect(t.leak!.high * 1e6).toBeCloseTo(1.98, 1);
+    expect(b.ids()).toContain('gear.case-high:fault');
+    expect(b.read('gear.caseBubbles', ['carrier']).said('gear.case-high')).toMatch(
+      /It bubbles at: carrier and its O-ring/
+    );
+    expect(b.assessed().steps.map((s) => s.id)).toContain('case-test');
+  });
+  it('a case that only cooled is not a leak', () => {
+    // 10 psi at 20 °C cooling to 14 °C reads 9.49 psi (ideal gas): one division, with the temperature noted it is nothing.
+    const b = stage(bench(), 'high', [10, 10, 9.5], 10, [20, 17, 14]);
+    expect(stageTest(at(b), 'high')!.rate!.low).toBeLessThanOrEqual(0);
+    expect(b.ids()).not.toContain('gear.case-high:fault');
+  });
+  it('a pressure that rises, and a temperature that jumps by 60 °C, are said and not judged', () => {
+    expect(stage(bench(), 'high', [10, 11, 12]).said('gear.case-high')).toMatch(/goes the wrong way/);
+    expect(stage(bench(), 'high', [10, 9], 10, [20, 80]).said('gear.case-high')).toMatch(/no steady leak passes/);
+    expect(stage(bench(), 'high', [10, 7, 10]).ids()).toContain('gear.case-high:cannot-tell');
+  });
+  it('under vacuum the loss goes towards the air outside', () => {
+    const leaking = stage(bench(), 'vacuum', [4, 3, 2]);
+    expect(leaking.ids()).toContain('gear.case-vacuum:fault');
+    expect(stage(bench(), 'vacuum', [4, 4, 4]).ids()).toContain('gear.case-vacuum:sound');
+  });
+  it('held means nothing until the shafts were turned', () => {
+    const b = stage(new Bench({ gearCapacity: 250e-6 }), 'low', [4, 4, 4]);
+    expect(b.ids()).toContain('gear.case-low:cannot-tell');
+    expect(b.said('gear.case-low')).toMatch(/Turn both shafts/);
+  });
+  it('over 15 psi is refused unless the manual allows it; vacuum is no pressure', () => {
+    const b = bench();
+    expect(overPressure(at(b), 20 * psi, 'high')).toMatch(/Refused: 20 psi is over 15 psi/);
+    expect(overPressure(at(b), 15 * psi, 'high')).toBeUndefined();
+    expect(overPressure(at(b), 20 * psi, 'vacuum')).toBeUndefined();
+    b.survey = {
+      ...b.survey,
+      engine: { ...b.survey.engine, manual: { 'gear.casePressure': { value: 18 * psi, page: '6-11' } } }
+    };
+    expect(overPressure(at(b), 17 * psi, 'high')).toBeUndefined();
+    expect(stage(bench(), 'high', [20]).said('gear.case-over')).toMatch(/Seals may have been blown/);
+  });
+  it('without the case’s volume it still tells a leak, and says what is missing', () => {
+    const b = new Bench({}).read('gear.caseTurned', 'yes');
+    expect(stage(b, 'high', [10, 10]).said('gear.case-high')).toMatch(/Enter the case’s oil capacity/);
+    expect(stage(new Bench({}), 'high', [10, 8, 6]).ids()).toContain('gear.case-high:fault');
+  });
+});

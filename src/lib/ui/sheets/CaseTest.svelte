@@ -1,0 +1,148 @@
+<script lang="ts">
+  import Fold from '../marks/Fold.svelte';
+  import {
+    caseStages,
+    overPressure,
+    saidOf,
+    stageIds,
+    stageTest,
+    type CaseStage
+  } from '$core/stations/gear/case-test.ts';
+  import { allItems } from '$core/stations/items.ts';
+  import { sayValue } from '$core/survey/check-entry.ts';
+  import type { Conditions } from '$core/survey/reading.ts';
+  import { parseQuantity } from '$core/units/index.ts';
+  import { onMount } from 'svelte';
+  import Shape from '../marks/Shape.svelte';
+  import LimitLine from '../survey/LimitLine.svelte';
+  import { useSession } from '../survey/session.svelte.ts';
+  import StationFields from '../survey/StationFields.svelte';
+  import DecayChart from './DecayChart.svelte';
+
+  /** The case test as a timed procedure: stage by stage, readings with their temperature, and how much longer to hold. */
+  const session = useSession();
+  const item = allItems['gear.casePressure'];
+  let stage = $state<CaseStage>('low');
+  let reading = $state('');
+  let temperature = $state('');
+  let complaint = $state('');
+  let now = $state.raw(session.now);
+  const tests = $derived(
+    Object.fromEntries(stageIds.map((s) => [s, stageTest(session.judgement.context, s)])) as Record<
+      CaseStage,
+      ReturnType<typeof stageTest>
+    >
+  );
+  const t = $derived(tests[stage]);
+  const shape = {
+    held: 'sound',
+    leaks: 'fault',
+    hold: 'cannot-tell',
+    odd: 'cannot-tell',
+    begun: 'cannot-tell'
+  } as const;
+  /** Moments at which the sheet asks for the next reading, minutes into the stage. */
+  const MARKS = [5, 10, 15, 20, 30, 45, 60];
+  const since = $derived(t ? Math.max(0, (now.getTime() - Date.parse(t.readings[0]!.at)) / 60_000) : 0);
+  const due = $derived(t ? MARKS.find((m) => m > t.minutes + 0.5) : undefined);
+  const any = $derived(stageIds.some((s) => tests[s]));
+
+  onMount(() => {
+    now = new Date();
+    const tick = setInterval(() => (now = new Date()), 1000);
+    return () => clearInterval(tick);
+  });
+
+  function take(e: SubmitEvent): void {
+    e.preventDefault();
+    complaint = '';
+    const parsed = parseQuantity(reading, 'pressure', session.units);
+    if (!parsed.ok) return void (complaint = parsed.message);
+    const over = overPressure(session.judgement.context, parsed.si, stage);
+    if (over) return void (complaint = over);
+    const checked = item.schema.safeParse(parsed.si);
+    if (!checked.success) return void (complaint = `“${reading}” cannot be true on a gear case.`);
+    const warm = temperature.trim() ? parseQuantity(temperature, 'temperature', session.units) : undefined;
+    if (warm && !warm.ok) return void (complaint = warm.message);
+    if (warm && !(warm.si > 230 && warm.si < 400))
+      return void (complaint = `“${temperature}” is no temperature of a case.`);
+    const conditions: Conditions = { stage, ...(warm ? { temperature: warm.si } : {}) };
+    session.read('gear.casePressure', parsed.si, { typed: reading.trim(), conditions });
+    reading = '';
+  }
+  const clock = (minutes: number): string =>
+    `${Math.floor(minutes)}:${String(Math.floor((minutes % 1) * 60)).padStart(2, '0')}`;
+</script>
+
+<Fold large title="Case test" note="drained, before oil goes in" open={any}>
+  <p class="mb-2 border-l-4 border-hold pl-3 text-sm">
+    <strong class="font-semibold text-hold">Compressed air bursts cases and hurts eyes.</strong> Regulator at its lowest first,
+    eye guard on, never over 15 psi without the manual’s figure.
+  </p>
+  <div class="flex flex-wrap gap-1.5" role="group" aria-label="Stage of the case test">
+    {#each stageIds as s (s)}
+      <button type="button" class="chip" aria-pressed={stage === s} onclick={() => (stage = s)}>
+        <Shape condition={tests[s] ? shape[tests[s].verdict] : 'not-looked-at'} />
+        <span>{caseStages[s].label}<small class="block text-sm opacity-90">{caseStages[s].target}</small></span>
+      </button>
+    {/each}
+  </div>
+  <p class="mt-2">{caseStages[stage].why} Shut it off, turn both shafts, move the shift, then read.</p>
+  <form onsubmit={take} novalidate class="mt-2 flex flex-wrap items-end gap-2">
+    <label class="w-36"
+      ><span class="label-caps">{stage === 'vacuum' ? 'Vacuum reads' : 'Gauge reads'}</span><input
+        class="field"
+        placeholder={stage === 'vacuum' ? '8 inHg' : stage === 'low' ? '4 psi' : '10 psi'}
+        autocomplete="off"
+        bind:value={reading}
+        aria-invalid={complaint ? 'true' : undefined}
+      /></label
+    >
+    <label class="w-32"
+      ><span class="label-caps">Case’s temperature</span><input
+        class="field"
+        placeholder={session.units === 'us' ? '60 °F' : '15 °C'}
+        autocomplete="off"
+        bind:value={temperature}
+      /></label
+    >
+    <button class="action">Take the reading</button>
+    {#if t}
+      <span class="min-h-11 self-center" role="timer" aria-label="Time in this stage: {clock(since)}"
+        ><span class="sounding text-2xl">{clock(since)}</span>
+        <span class="text-sm"
+          >{due === undefined ? '' : since >= due ? 'read it now' : `next reading at ${due}:00`}</span
+        ></span
+      >
+    {/if}
+  </form>
+  {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}
+  <div class="mt-2 min-h-14" aria-live="polite">
+    {#if t}<p class="flex items-start gap-2 text-lg">
+        <span class="pt-1"><Shape condition={shape[t.verdict]} /></span>
+        <span>{saidOf(t)}</span>
+      </p>{:else}<p>No reading at this stage yet.</p>{/if}
+  </div>
+  {#if t}
+    <DecayChart test={t} units={session.units} />
+    <ol class="flex flex-wrap gap-1.5 pb-2" aria-label="Readings of this stage">
+      {#each session.record
+        .all('gear.casePressure', { round: session.roundOf('gear') })
+        .filter((r) => r.conditions?.stage === stage) as r, k (r.id)}
+        <li>
+          <button
+            type="button"
+            class="chip"
+            aria-label="Take back {sayValue(item, r.value, session.units)} at {clock(t.readings[k]?.minutes ?? 0)}"
+            onclick={() => session.correct(r, undefined)}
+            >{clock(t.readings[k]?.minutes ?? 0)} · {sayValue(item, r.value, session.units)}</button
+          >
+        </li>
+      {/each}
+    </ol>
+  {/if}
+  <div class="space-y-3 pb-3">
+    <StationFields station="gear" only={['caseTurned', 'caseBubbles', 'caseAir']} />
+    <LimitLine id="gear.casePressure" />
+  </div>
+</Fold>

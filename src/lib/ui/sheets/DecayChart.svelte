@@ -1,0 +1,71 @@
+<script lang="ts">
+  import type { StageTest } from '$core/stations/gear/case-test.ts';
+  import { fromSI, shownUnit, toSI, type System } from '$core/units/index.ts';
+  import { scaleLinear } from 'd3-scale';
+
+  /** Pressure over time with the rounding band of every reading, and the slowest and fastest fall that pass through all. */
+  let { test, units }: { test: StageTest; units: System } = $props();
+  let measured = $state(0);
+  const W = $derived(measured > 120 ? measured : 520);
+  const H = 190;
+  const p = (r: { pressure: number }): number => Math.abs(r.pressure);
+  const span = $derived(Math.max(5, test.minutes * 1.15));
+  const high = $derived(Math.max(...test.readings.map(p)) + 2 * test.step);
+  const low = $derived(Math.max(0, Math.min(...test.readings.map(p)) - 3 * test.step));
+  const x = $derived(scaleLinear([0, span], [48, W - 12]));
+  const y = $derived(scaleLinear([low, high], [H - 32, 10]));
+  const unit = $derived(shownUnit('pressure', units));
+  const ticks = $derived(
+    scaleLinear([fromSI(low, unit), fromSI(high, unit)], [0, 1])
+      .ticks(4)
+      .map((t) => ({ text: String(t), at: y(toSI(t, unit)) }))
+  );
+  const from = $derived(p(test.readings[0]!));
+  const words = $derived(
+    test.readings.map((r) => `${r.minutes.toFixed(0)} min ${fromSI(p(r), unit).toFixed(1)} ${unit.symbol}`).join('; ')
+  );
+</script>
+
+<figure bind:clientWidth={measured}>
+  <svg
+    viewBox="0 0 {W} {H}"
+    class="w-full"
+    style:height="{H}px"
+    role="img"
+    aria-label="Case pressure over time: {words}"
+  >
+    <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
+      {#each ticks as t (t.text)}
+        <path d="M48 {t.at}H{W - 12}" stroke="var(--color-line)" />
+        <text x="42" y={t.at + 4} text-anchor="end">{t.text}</text>
+      {/each}
+      {#each x.ticks(6) as m (m)}<text x={x(m)} y={H - 14} text-anchor="middle">{m}</text>{/each}
+      <text x="48" y={H - 1}>minutes</text>
+    </g>
+    {#if test.rate?.consistent}
+      <path
+        d="M{x(0)} {y(from + test.step / 2)}L{x(span)} {y(from + test.step / 2 - test.rate.low * span)}L{x(span)} {y(
+          from - test.step / 2 - test.rate.high * span
+        )}L{x(0)} {y(from - test.step / 2)}Z"
+        fill="var(--color-primary)"
+        fill-opacity=".14"
+        stroke="var(--color-primary)"
+        stroke-dasharray="5 4"
+      />
+    {/if}
+    {#each test.readings as r (r.at)}
+      <path
+        d="M{x(r.minutes)} {y(p(r) + test.step / 2)}V{y(p(r) - test.step / 2)}M{x(r.minutes) - 6} {y(
+          p(r) + test.step / 2
+        )}h12M{x(r.minutes) - 6} {y(p(r) - test.step / 2)}h12"
+        stroke="var(--color-base-content)"
+        stroke-width="1.5"
+      />
+      <circle cx={x(r.minutes)} cy={y(p(r))} r="4" fill="var(--color-primary)" />
+    {/each}
+  </svg>
+  <figcaption class="text-sm">
+    Bars: what a gauge with this division may have rounded away. Shaded: every steady fall that passes through all of
+    them.
+  </figcaption>
+</figure>

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { surveyOf } from '../../demo/build.ts';
 import { scenario } from '../../demo/scenario/index.ts';
 import { limits } from '../core/engine/limits.ts';
-import { numberRules } from '../core/house-rules/rules.ts';
+import { numberRules, ruleStep } from '../core/house-rules/rules.ts';
 import { topics } from '../core/house-rules/topics.ts';
 import { constants } from '../core/sources.ts';
 import { surveyFileSchema } from '../core/survey/survey-file.ts';
@@ -62,10 +62,7 @@ ${Object.values(limits)
 | number | default | why |
 | --- | --- | --- |
 ${Object.values(numberRules)
-  .map(
-    (r) =>
-      `| ${cell(r.label)} | ${say(r.standard, r.dimension, 'metric', r.dimension === 'share' ? 0.01 : 0.1)} | ${cell(r.why)} |`
-  )
+  .map((r) => `| ${cell(r.label)} | ${say(r.standard, r.dimension, 'metric', ruleStep(r))} | ${cell(r.why)} |`)
   .join('\n')}
 
 ## Schools (C; each shop chooses one)

@@ -136,3 +136,7 @@ export function schoolSaid(rules: HouseRules, topic: TopicId): string {
 
 export const ruleNumber = (rules: HouseRules, id: NumberRuleId): number =>
   rules.numbers?.[id] ?? numberRules[id].standard;
+
+/** How finely a house number is written, SI: what is shown can be typed back. */
+export const ruleStep = (rule: NumberRule): number =>
+  rule.dimension === 'share' ? 0.01 : rule.dimension === 'volume' ? 1e-7 : 0.1;

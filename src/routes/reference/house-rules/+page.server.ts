@@ -1,4 +1,4 @@
-import { numberRuleIds, numberRules, type HouseRules } from '$core/house-rules/rules.ts';
+import { numberRuleIds, numberRules, ruleStep, type HouseRules } from '$core/house-rules/rules.ts';
 import { topicIds, topics } from '$core/house-rules/topics.ts';
 import { parseQuantity, say } from '$core/units/index.ts';
 import { currentRules, saveRules } from '$lib/server/store/house-rules.ts';
@@ -20,14 +20,15 @@ export const actions: Actions = {
     }
     for (const id of numberRuleIds) {
       const rule = numberRules[id];
+      const said = (r: typeof rule, x: number): string =>
+        say(x, r.dimension, locals.prefs.units, r.dimension === 'volume' ? ruleStep(r) : undefined);
       const text = String(form.get(id) ?? '').trim();
       typed[id] = text;
       if (text === '') continue;
       const parsed = parseQuantity(text, rule.dimension, locals.prefs.units);
       if (!parsed.ok) errors[id] = parsed.message;
       else if (parsed.si < rule.min || parsed.si > rule.max)
-        errors[id] =
-          `Between ${say(rule.min, rule.dimension, locals.prefs.units)} and ${say(rule.max, rule.dimension, locals.prefs.units)}, please.`;
+        errors[id] = `Between ${said(rule, rule.min)} and ${said(rule, rule.max)}, please.`;
       else numbers[id] = parsed.si;
     }
     if (Object.keys(errors).length) return fail(400, { errors, typed, saved: false });

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { numberRuleIds, numberRules, ruleNumber, school } from '$core/house-rules/rules.ts';
+  import { numberRuleIds, numberRules, ruleNumber, ruleStep, school } from '$core/house-rules/rules.ts';
   import { topicIds, topics } from '$core/house-rules/topics.ts';
   import { say } from '$core/units/index.ts';
 
@@ -53,7 +53,7 @@
             name={id}
             value={form && !form.saved
               ? form.typed[id]
-              : say(ruleNumber(data.rules, id), rule.dimension, units, rule.dimension === 'share' ? 0.01 : 0.1)}
+              : say(ruleNumber(data.rules, id), rule.dimension, units, ruleStep(rule))}
             aria-invalid={form?.errors[id] ? 'true' : undefined}
           /></label
         >

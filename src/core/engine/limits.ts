@@ -139,6 +139,8 @@ export const ownLimits = {
   leakdownWatch: 0.1,
   leakdownFault: 0.2,
   casePressure: 15 * 6894.757,
+  /** Cranking volts with the plugs out under which the starter is too slow to trust what is measured (C). */
+  weakVolts: 10.5,
   vaneSet: 20,
   headHot: 363.15
 } as const;

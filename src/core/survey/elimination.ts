@@ -78,8 +78,8 @@ export function eliminate<P extends string>(
   };
 }
 
-/** The standing answer of an item, "unknown" being one. */
-export function answerOf(c: Context, item: ItemId): string | undefined {
-  const value = c.record.last(item)?.value;
+/** The standing answer of an item in a round, "unknown" being one: a re-check after the work asks everything anew. */
+export function answerOf(c: Context, item: ItemId, round: number): string | undefined {
+  const value = c.record.all(item, { round }).at(-1)?.value;
   return typeof value === 'string' ? value : undefined;
 }

@@ -1,4 +1,5 @@
 import { neighbours } from '../../engine/banks.ts';
+import { ownLimits } from '../../engine/limits.ts';
 import { schoolSaid } from '../../house-rules/rules.ts';
 import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
 import type { Because, Condition, Finding } from '../../survey/finding.ts';
@@ -13,9 +14,6 @@ import { leakDownFindings } from './leakdown.ts';
 import { falls } from './repeat.ts';
 import { cylinderOf } from './shape.ts';
 import { wetTest } from './wet.ts';
-
-/** Under this with the plugs out the starter turns too slowly to trust the needle (C). */
-const WEAK_VOLTS = 10.5;
 
 const percent = (x: number): string => `${Math.round(100 * x)} %`;
 
@@ -107,7 +105,7 @@ function artefacts(c: Context, found: Comparison, out: Out, inputs: string[]): v
         'the amount is noted, and readings after it are oiled ones.'
       )
     );
-  const weak = found.volts.filter((v) => v < WEAK_VOLTS);
+  const weak = found.volts.filter((v) => v < ownLimits.weakVolts);
   if (weak.length)
     out.add(
       'volts',
@@ -115,7 +113,7 @@ function artefacts(c: Context, found: Comparison, out: Out, inputs: string[]): v
       `The battery was at ${Math.min(...weak).toFixed(1)} V while cranking: slow cranking reads low everywhere. Repeat with a good battery.`,
       practice(
         [...inputs, `volts: ${found.volts.join(', ')}`],
-        `under about ${WEAK_VOLTS} V with the plugs out the starter is too slow.`
+        `under about ${ownLimits.weakVolts} V with the plugs out the starter is too slow.`
       )
     );
 }

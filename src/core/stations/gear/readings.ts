@@ -36,6 +36,7 @@ export const items = {
     label: 'Air in the empty case',
     ask: 'Air in the empty case, where it is not its oil capacity',
     dimension: 'volume',
+    example: '250 mL',
     min: 10e-6,
     max: 10e-3
   }),

@@ -9,8 +9,6 @@ import { findingsOf, practice } from '../finding.ts';
 import { allItems } from '../items.ts';
 import { meaningOf, type PlugSight } from './meaning.ts';
 
-const WEAK_VOLTS = 10.5;
-
 /** Oil in each bore, m³, where some was put in; readings taken after it are oiled ones. */
 export const boreOil = (c: Context): number | undefined => {
   const oil = known(c.record.value('plugs.oil'));
@@ -154,7 +152,7 @@ function cranking(c: Context, out: Out): void {
   ];
   const why = practice(inputs, 'a starter fed directly proves the motor, not the circuit; both are recorded apart.');
   const poor = circuit === 'slow' || circuit === 'nothing';
-  if (volts !== undefined && volts < WEAK_VOLTS)
+  if (volts !== undefined && volts < ownLimits.weakVolts)
     out.add(
       'volts',
       'watch',

@@ -9,7 +9,6 @@ import { timingFindings, voltageFindings, windingFindings } from './measured.ts'
 
 /** Under this cranking speed some electronic ignitions give nothing (C; the manual knows). */
 const SLOW_RPM = 300;
-const WEAK_VOLTS = 10.5;
 
 interface Seen {
   readonly cylinder: number;
@@ -35,7 +34,7 @@ function seen(c: Context): Seen[] {
         result: last.value as Seen['result'],
         mixed: new Set(like.map((r) => r.value)).size > 1,
         sun: light === 'sun',
-        slow: (rpm !== undefined && rpm < SLOW_RPM) || (volts !== undefined && volts < WEAK_VOLTS),
+        slow: (rpm !== undefined && rpm < SLOW_RPM) || (volts !== undefined && volts < ownLimits.weakVolts),
         ...(path ? { path } : {})
       }
     ];
@@ -190,9 +189,9 @@ function noneAnywhere(
   electronic: boolean,
   why: (s: string) => Because
 ): void {
-  const stop = c.record.value('spark.stopWire');
   const everywhere = list.length > 1 ? 'No spark anywhere' : 'No spark';
-  if (stop === 'returns') {
+  const found = isolation(c)!;
+  if (found.found?.id === 'stop' && found.found.by === 'answer') {
     out.add(
       'stop',
       'fault',
@@ -210,7 +209,6 @@ function noneAnywhere(
     );
     return;
   }
-  const found = isolation(c)!;
   const left = found.parts.filter((p) => p.state === 'open').map((p) => p.label);
   const cleared = found.parts.filter((p) => p.state === 'cleared').map((p) => p.label);
   if (found.found && found.found.id !== 'switch') {

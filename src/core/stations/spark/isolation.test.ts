@@ -36,6 +36,13 @@ describe('isolation of a spark that is nowhere', () => {
     expect(now(b).next?.item).toBe('spark.groundWire');
     expect(now(b).parts.find((p) => p.id === 'speed')?.state).toBe('open');
   });
+  it('after the work a re-check asks everything anew: what was mended is not accused again', () => {
+    const b = dead('cdi').read('spark.stopWire', 'returns');
+    for (const cylinder of [1, 2]) b.read('spark.result', 'none', { cylinder, round: 2 });
+    expect(now(b).found).toBeUndefined();
+    expect(now(b).next?.item).toBe('spark.lanyard');
+    expect(b.ids()).not.toContain('spark.stop:fault');
+  });
   it('an answer that accuses ends it', () => {
     const b = dead('cdi').read('spark.stopWire', 'returns');
     expect(now(b).found).toMatchObject({ id: 'stop', by: 'answer' });
@@ -137,6 +144,11 @@ describe('the lock tree', () => {
       (p) => p.id
     );
     expect(parts).toEqual(['liquid', 'leg', 'head']);
+  });
+  it('is put away when it turns again', () => {
+    expect(
+      tree(new Bench().read('turn.result', 'locked').read('turn.plugs', 'out').read('turn.result', 'free'))
+    ).toBeUndefined();
   });
   it('nothing is asked of an engine that turns', () => {
     expect(tree(new Bench().read('turn.result', 'bumps'))).toBeUndefined();

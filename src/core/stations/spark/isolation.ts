@@ -23,7 +23,7 @@ type Part = { readonly id: SparkPart; readonly label: string };
 const part = (id: SparkPart, label: string): Part => ({ id, label });
 const toSwitch = part('switch', 'lanyard or stop switch');
 const stop = part('stop', 'stop wire and stop circuit');
-const speed = part('speed', 'cranking too slow');
+const speed = part('speed', 'slow cranking');
 const fuse = part('fuse', 'main fuse and supply');
 const ground = part('ground', 'engine ground');
 const points = part('points', 'points');
@@ -205,5 +205,6 @@ const partsOf = (p: Profile, pattern: SparkPattern): readonly Part[] =>
 export function isolation(c: Context): Elimination<SparkPart> | undefined {
   const pattern = sparkPattern(c);
   if (!pattern) return undefined;
-  return eliminate(partsOf(c.survey.engine.profile, pattern), trials, (item) => answerOf(c, item));
+  const round = c.record.round('spark.result');
+  return eliminate(partsOf(c.survey.engine.profile, pattern), trials, (item) => answerOf(c, item, round));
 }

@@ -126,20 +126,3 @@ export const items = {
     limit: 'spark.timing'
   })
 } as const;
-
-/** The questions of the isolation, which the sheet asks one at a time. */
-export const isolationKeys = [
-  'brisk',
-  'supply',
-  'groundWire',
-  'stopWire',
-  'plugSwap',
-  'leadSwap',
-  'coilSwap',
-  'pointsClean',
-  'condenserSwap',
-  'keyLook',
-  'chargeTest',
-  'triggerTest',
-  'packSwap'
-] as const;

@@ -47,12 +47,12 @@ const trials: readonly Trial<LockPart>[] = [
 const fitted = (p: Profile) => (part: { id: LockPart }) =>
   !(part.id === 'pinion' && p.starting === 'rope') && !(part.id === 'gears' && p.shift === 'direct');
 
-/** Which part locks it, from the answers so far; nothing while it was never found locked. */
+/** Which part locks it, from the answers so far; nothing while it turns. */
 export function lockTree(c: Context): Elimination<LockPart> | undefined {
-  const turns = c.record.all('turn.result');
-  if (!turns.some((r) => r.value === 'locked')) return undefined;
+  if (c.record.last('turn.result')?.value !== 'locked') return undefined;
+  const round = c.record.round('turn.result');
   return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) => {
-    const answer = answerOf(c, item);
+    const answer = answerOf(c, item, round);
     // Plugs still in are not yet a trial.
     return item === 'turn.plugs' && answer === 'in' ? undefined : answer;
   });

@@ -43,7 +43,7 @@
       >kept here, on its way</span
     >
   {/each}
-  <label class="chip soft cursor-pointer" class:has-photo={kept.length}>
+  <label class="chip soft cursor-pointer">
     <Camera size={18} aria-hidden="true" />
     <span>Photograph</span>
     <input

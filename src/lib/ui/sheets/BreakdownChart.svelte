@@ -2,8 +2,9 @@
   import { breakdownVoltage } from '$core/physics/breakdown.ts';
   import { SEA_LEVEL_PRESSURE } from '$core/physics/atmosphere.ts';
   import type { VoltageRow } from '$core/stations/spark/voltage.ts';
-  import { fromSI, say, shownUnit, toSI, type System } from '$core/units/index.ts';
+  import { say, shownUnit, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
+  import { pressureTicks } from '../drawing/ticks.ts';
   import { line } from 'd3-shape';
 
   /** Voltage that hot compressed air asks of a plug, over compression, for a few gaps; each cylinder stands where it is. */
@@ -17,11 +18,7 @@
   const x = $derived(scaleLinear([0, most], [48, W - 74]));
   const y = $derived(scaleLinear([0, top], [H - 40, 12]));
   const unit = $derived(shownUnit('pressure', units));
-  const ticks = $derived(
-    scaleLinear([0, fromSI(most, unit)], [0, 1])
-      .ticks(6)
-      .map((t) => ({ text: String(t), at: x(toSI(t, unit)) }))
-  );
+  const ticks = $derived(pressureTicks(0, most, units, x, 6));
   const path = (gap: number): string =>
     line<number>()
       .x((p) => x(p))

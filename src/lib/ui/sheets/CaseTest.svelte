@@ -71,7 +71,9 @@
     reading = '';
   }
   const clock = (minutes: number): string =>
-    `${Math.floor(minutes)}:${String(Math.floor((minutes % 1) * 60)).padStart(2, '0')}`;
+    minutes >= 100
+      ? `${Math.floor(minutes / 60)} h ${Math.floor(minutes % 60)} min`
+      : `${Math.floor(minutes)}:${String(Math.floor((minutes % 1) * 60)).padStart(2, '0')}`;
 </script>
 
 <Fold large title="Case test" note="drained, before oil goes in" open={any}>

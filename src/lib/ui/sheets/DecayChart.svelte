@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { StageTest } from '$core/stations/gear/case-test.ts';
-  import { fromSI, shownUnit, toSI, type System } from '$core/units/index.ts';
+  import { fromSI, shownUnit, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
+  import { pressureTicks } from '../drawing/ticks.ts';
 
   /** Pressure over time with the rounding band of every reading, and the slowest and fastest fall that pass through all. */
   let { test, units }: { test: StageTest; units: System } = $props();
@@ -15,11 +16,7 @@
   const x = $derived(scaleLinear([0, span], [48, W - 12]));
   const y = $derived(scaleLinear([low, high], [H - 32, 10]));
   const unit = $derived(shownUnit('pressure', units));
-  const ticks = $derived(
-    scaleLinear([fromSI(low, unit), fromSI(high, unit)], [0, 1])
-      .ticks(4)
-      .map((t) => ({ text: String(t), at: y(toSI(t, unit)) }))
-  );
+  const ticks = $derived(pressureTicks(low, high, units, y));
   const from = $derived(p(test.readings[0]!));
   const words = $derived(
     test.readings.map((r) => `${r.minutes.toFixed(0)} min ${fromSI(p(r), unit).toFixed(1)} ${unit.symbol}`).join('; ')

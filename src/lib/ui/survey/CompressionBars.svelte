@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { WithoutAdapter } from '$core/physics/adapter.ts';
   import type { Comparison } from '$core/stations/compression/compare.ts';
-  import { fromSI, say, show, shownUnit, toSI, type System } from '$core/units/index.ts';
+  import { say, show, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
+  import { pressureTicks } from '../drawing/ticks.ts';
 
   /** Cylinders side by side with what each reading can tell, the best one's limit drawn across. */
   let {
@@ -33,13 +34,7 @@
     ) * 1.08
   );
   const y = $derived(scaleLinear([0, top], [base, 12]));
-  const unit = $derived(shownUnit('pressure', units));
-  /** Round figures in the unit that is shown, with where they stand. */
-  const ticks = $derived(
-    scaleLinear([0, fromSI(top, unit)], [base, 12])
-      .ticks(4)
-      .map((t) => ({ text: String(t), at: y(toSI(t, unit)) }))
-  );
+  const ticks = $derived(pressureTicks(0, top, units, y));
   const best = $derived(comparison ? Math.max(...comparison.rows.map((r) => r.mean)) : 0);
   const limit = $derived(comparison?.spread ? best * (1 - comparison.limit.value) : undefined);
   const pitch = $derived((W - 60) / cylinders.length);

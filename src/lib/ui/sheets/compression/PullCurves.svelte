@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { LeakFit } from '$core/physics/cranking-fit.ts';
   import type { Comparison } from '$core/stations/compression/compare.ts';
-  import { fromSI, shownUnit, toSI, type System } from '$core/units/index.ts';
+  import { fromSI, shownUnit, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
+  import { pressureTicks } from '../../drawing/ticks.ts';
   import { line } from 'd3-shape';
 
   /** The needle after each pull, with the fitted model drawn through it. */
@@ -16,11 +17,7 @@
   const x = $derived(scaleLinear([0, pulls], [44, W - 92]));
   const y = $derived(scaleLinear([0, top], [H - 34, 10]));
   const unit = $derived(shownUnit('pressure', units));
-  const ticks = $derived(
-    scaleLinear([0, fromSI(top, unit)], [0, 1])
-      .ticks(4)
-      .map((t) => ({ text: String(t), at: y(toSI(t, unit)) }))
-  );
+  const ticks = $derived(pressureTicks(0, top, units, y));
   const modelOf = (c: number): readonly number[] | undefined =>
     fit?.best === c ? fit.bestModel : fit?.rows.find((r) => r.cylinder === c)?.model;
   const path = (needle: readonly number[]): string =>

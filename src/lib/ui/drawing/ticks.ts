@@ -1,0 +1,16 @@
+import { fromSI, shownUnit, toSI, type System } from '$core/units/index.ts';
+import { scaleLinear } from 'd3-scale';
+
+/** Round figures of the unit that is shown, with where they stand on a scale in Pa. */
+export function pressureTicks(
+  low: number,
+  high: number,
+  units: System,
+  place: (pa: number) => number,
+  count = 4
+): { text: string; at: number }[] {
+  const unit = shownUnit('pressure', units);
+  return scaleLinear([fromSI(low, unit), fromSI(high, unit)], [0, 1])
+    .ticks(count)
+    .map((t) => ({ text: String(t), at: place(toSI(t, unit)) }));
+}

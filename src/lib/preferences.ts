@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /** What a user has chosen for this browser; kept in a cookie so that the first page already follows it. */
 export const preferencesSchema = z.object({
-  units: z.enum(['metric', 'us']).catch('us'),
-  theme: z.enum(['chart', 'night']).catch('chart'),
-  who: z.string().max(80).catch('')
+  units: z.catch(z.enum(['metric', 'us']), 'us'),
+  theme: z.catch(z.enum(['chart', 'night']), 'chart'),
+  who: z.catch(z.string().check(z.maxLength(80)), '')
 });
 export type Preferences = z.infer<typeof preferencesSchema>;
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /** The kinds of case; each changes what is pressing and what is likely. */
 export const caseKinds = {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Item } from '../survey/items.ts';
 import type { Engine } from '../survey/survey-file.ts';
 import { limits, manualValueOf, type LimitId } from './limits.ts';
@@ -24,7 +24,7 @@ export function factItem(path: string): Item | undefined {
   return Object.hasOwn(items, key) ? items[key] : undefined;
 }
 
-function valueSchema(path: string): z.ZodType | undefined {
+function valueSchema(path: string): z.ZodMiniType | undefined {
   if (path.startsWith('manual.'))
     return Object.hasOwn(limits, path.slice(7)) ? manualValueOf(path.slice(7) as LimitId) : undefined;
   return factItem(path)?.schema;
@@ -32,20 +32,21 @@ function valueSchema(path: string): z.ZodType | undefined {
 
 export const factSchema = z
   .strictObject({
-    id: z.string().regex(/^[A-Za-z0-9_-]{1,64}$/),
-    path: z.string().max(80),
+    id: z.string().check(z.regex(/^[A-Za-z0-9_-]{1,64}$/)),
+    path: z.string().check(z.maxLength(80)),
     value: z.unknown(),
     at: z.iso.datetime({ offset: true }),
-    by: z.string().max(120).optional()
+    by: z.optional(z.string().check(z.maxLength(120)))
   })
-  .superRefine((fact, ctx) => {
+  .check((ctx) => {
+    const fact = ctx.value;
     const schema = valueSchema(fact.path);
-    if (!schema)
-      ctx.addIssue({ code: 'custom', path: ['path'], message: `nothing about an engine is called "${fact.path}"` });
+    const complain = (path: string, message: string): void =>
+      void ctx.issues.push({ code: 'custom', path: [path], message, input: fact });
+    if (!schema) complain('path', `nothing about an engine is called "${fact.path}"`);
     else if (fact.value !== null) {
       const result = schema.safeParse(fact.value);
-      if (!result.success)
-        ctx.addIssue({ code: 'custom', path: ['value'], message: result.error.issues[0]?.message ?? 'wrong value' });
+      if (!result.success) complain('value', result.error.issues[0]?.message ?? 'wrong value');
     }
   });
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { dimensionOf, type DimensionName } from '../units/dimension.ts';
 
 export type Provenance = 'P' | 'C' | 'M';
@@ -146,14 +146,14 @@ export const ownLimits = {
 } as const;
 
 /** The manual's own value for a limit, with the page it stands on. */
-const manualValue = (value: z.ZodNumber) =>
+const manualValue = (value: z.ZodMiniNumber) =>
   z.strictObject({
     value,
     /** The upper end, where the manual gives a range. */
-    to: value.optional(),
-    page: z.string().max(60).optional()
+    to: z.optional(value),
+    page: z.optional(z.string().check(z.maxLength(60)))
   });
-export const manualValueSchema = manualValue(z.number().positive());
+export const manualValueSchema = manualValue(z.number().check(z.positive()));
 export type ManualValue = z.infer<typeof manualValueSchema>;
 
 /** The check of one limit's manual value: timing may lie after top, nothing else is at or under zero. */
@@ -161,9 +161,9 @@ export const manualValueOf = (id: LimitId): typeof manualValueSchema =>
   dimensionOf(limits[id].dimension).signed ? manualValue(z.number()) : manualValueSchema;
 
 export const manualSchema = z.strictObject(
-  Object.fromEntries(limitIds.map((id) => [id, manualValueOf(id).optional()])) as Record<
+  Object.fromEntries(limitIds.map((id) => [id, z.optional(manualValueOf(id))])) as Record<
     LimitId,
-    z.ZodOptional<typeof manualValueSchema>
+    z.ZodMiniOptional<typeof manualValueSchema>
   >
 );
 export type Manual = z.infer<typeof manualSchema>;

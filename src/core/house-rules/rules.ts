@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { DimensionName } from '../units/dimension.ts';
 import { topicIds, topics, type ChoiceOf, type TopicId } from './topics.ts';
 
@@ -107,17 +107,17 @@ export type NumberRuleId = keyof typeof numberRules;
 export const numberRuleIds = Object.keys(numberRules) as NumberRuleId[];
 
 const schools = Object.fromEntries(
-  topicIds.map((id) => [id, z.enum(Object.keys(topics[id].choices) as [string, ...string[]]).optional()])
+  topicIds.map((id) => [id, z.optional(z.enum(Object.keys(topics[id].choices) as [string, ...string[]]))])
 );
 const numbers = Object.fromEntries(
-  numberRuleIds.map((id) => [id, z.number().min(numberRules[id].min).max(numberRules[id].max).optional()])
+  numberRuleIds.map((id) => [id, z.optional(z.number().check(z.gte(numberRules[id].min), z.lte(numberRules[id].max)))])
 );
 
 /** What a shop has chosen; anything left out stays at our default. */
 export const houseRulesSchema = z.strictObject({
-  schools: z.strictObject(schools).optional(),
-  numbers: z.strictObject(numbers).optional()
-}) as unknown as z.ZodType<HouseRules>;
+  schools: z.optional(z.strictObject(schools)),
+  numbers: z.optional(z.strictObject(numbers))
+}) as unknown as z.ZodMiniType<HouseRules>;
 
 export interface HouseRules {
   readonly schools?: { readonly [T in TopicId]?: ChoiceOf<T> };

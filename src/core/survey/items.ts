@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Profile } from '../engine/profile.ts';
 import { dimensionOf, type DimensionName } from '../units/dimension.ts';
 
@@ -27,7 +27,7 @@ interface Common {
   readonly when?: (p: Profile) => boolean;
 }
 
-export type Item<V = unknown> = Common & { readonly schema: z.ZodType<V> } & (
+export type Item<V = unknown> = Common & { readonly schema: z.ZodMiniType<V> } & (
     | { readonly kind: 'choice'; readonly options: readonly Option[] }
     | { readonly kind: 'several'; readonly options: readonly Option[] }
     | { readonly kind: 'quantity'; readonly dimension: DimensionName; readonly min: number; readonly max: number }
@@ -65,7 +65,7 @@ export function several<const O extends Labels>(
 ): Item<Extract<keyof O, string>[] | 'unknown'> {
   const options = optionsOf(o.options);
   const word = z.enum(options.map((x) => x.value) as [string, ...string[]]);
-  const schema = z.union([z.array(word).max(options.length), z.literal('unknown')]);
+  const schema = z.union([z.array(word).check(z.maxLength(options.length)), z.literal('unknown')]);
   return {
     ...o,
     kind: 'several',
@@ -78,7 +78,9 @@ export function several<const O extends Labels>(
 export function quantity(o: Common & { dimension: DimensionName; min: number; max: number }): Item<number | 'unknown'> {
   const what = dimensionOf(o.dimension).name;
   const schema = z.union([
-    z.number().min(o.min, `a ${what} this low cannot be true`).max(o.max, `a ${what} this high cannot be true`),
+    z
+      .number()
+      .check(z.gte(o.min, `a ${what} this low cannot be true`), z.lte(o.max, `a ${what} this high cannot be true`)),
     z.literal('unknown')
   ]);
   return { ...o, kind: 'quantity', schema };
@@ -88,9 +90,13 @@ export function quantity(o: Common & { dimension: DimensionName; min: number; ma
 export function series(
   o: Common & { dimension: DimensionName; min: number; max: number; most: number }
 ): Item<number[] | 'unknown'> {
-  const one = z.number().min(o.min).max(o.max);
+  const one = z.number().check(z.gte(o.min), z.lte(o.max));
   const { most, ...rest } = o;
-  return { ...rest, kind: 'series', schema: z.union([z.array(one).min(2).max(most), z.literal('unknown')]) };
+  return {
+    ...rest,
+    kind: 'series',
+    schema: z.union([z.array(one).check(z.minLength(2), z.maxLength(most)), z.literal('unknown')])
+  };
 }
 
 /** A picture, named by the SHA-256 of what is kept of it; the file itself lies beside the database. */
@@ -98,12 +104,17 @@ export const photo = (o: Common): Item<string> => ({
   ...o,
   repeated: true,
   kind: 'photo',
-  schema: z.string().regex(/^[0-9a-f]{64}$/, 'a photograph is named by its fingerprint')
+  schema: z.string().check(z.regex(/^[0-9a-f]{64}$/, 'a photograph is named by its fingerprint'))
 });
 
 export const text = (o: Common & { long?: boolean; maxLength?: number }): Item<string> => {
   const maxLength = o.maxLength ?? (o.long ? 20_000 : 200);
-  return { ...o, kind: 'text', maxLength, schema: z.string().max(maxLength, `longer than ${maxLength} characters`) };
+  return {
+    ...o,
+    kind: 'text',
+    maxLength,
+    schema: z.string().check(z.maxLength(maxLength, `longer than ${maxLength} characters`))
+  };
 };
 
 /** A point in time, ISO 8601 with offset or Z. */
@@ -118,7 +129,7 @@ export type Items = Readonly<Record<string, Item>>;
 export type ValuesOf<T extends Items> = { readonly [K in keyof T]?: ValueOf<T[K]> };
 
 /** A Zod object with every item optional: not asked yet is not the same as unknown, and both are allowed. */
-export const objectOf = <T extends Items>(items: T): z.ZodType<ValuesOf<T>> =>
+export const objectOf = <T extends Items>(items: T): z.ZodMiniType<ValuesOf<T>> =>
   z.strictObject(
-    Object.fromEntries(Object.entries(items).map(([k, item]) => [k, item.schema.optional()]))
-  ) as unknown as z.ZodType<ValuesOf<T>>;
+    Object.fromEntries(Object.entries(items).map(([k, item]) => [k, z.optional(item.schema)]))
+  ) as unknown as z.ZodMiniType<ValuesOf<T>>;

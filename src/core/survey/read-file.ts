@@ -1,4 +1,8 @@
+import * as z from 'zod/mini';
 import { SURVEY_FORMAT, SURVEY_VERSION, surveyFileSchema, type SurveyFile } from './survey-file.ts';
+
+// A file's author reads these sentences; the pages bring their own.
+z.config(z.locales.en());
 
 export type ReadResult =
   | { readonly ok: true; readonly survey: SurveyFile }

@@ -1,58 +1,58 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { allItems, itemIds, type ItemId } from '../stations/items.ts';
 
 const moment = z.iso.datetime({ offset: true });
-const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id has letters, digits, - and _, 64 at most');
-const who = z.string().max(120);
+const id = z.string().check(z.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id has letters, digits, - and _, 64 at most'));
+const who = z.string().check(z.maxLength(120));
 
 /** A gauge, tester or jug, as it was when the reading was taken. SI units; accuracy as a share of full scale. */
 export const instrumentSchema = z.strictObject({
-  name: z.string().min(1, 'give the instrument a name').max(120),
-  range: z.number().positive().optional(),
-  accuracy: z.number().min(0).max(0.5).optional(),
-  resolution: z.number().positive().optional(),
-  adapterVolume: z.number().min(0).max(1e-4).optional(),
-  valve: z.enum(['plug end', 'gauge end', 'unknown']).optional(),
+  name: z.string().check(z.minLength(1, 'give the instrument a name'), z.maxLength(120)),
+  range: z.optional(z.number().check(z.positive())),
+  accuracy: z.optional(z.number().check(z.gte(0), z.lte(0.5))),
+  resolution: z.optional(z.number().check(z.positive())),
+  adapterVolume: z.optional(z.number().check(z.gte(0), z.lte(1e-4))),
+  valve: z.optional(z.enum(['plug end', 'gauge end', 'unknown'])),
   /** Volume behind the check valve, which only slows the build. */
-  gaugeVolume: z.number().min(0).max(1e-3).optional(),
+  gaugeVolume: z.optional(z.number().check(z.gte(0), z.lte(1e-3))),
   /** Of a leak-down tester: its restrictor's hole and the pressure it is fed with. */
-  restrictor: z.number().positive().max(0.01).optional(),
-  supply: z.number().positive().max(2e6).optional()
+  restrictor: z.optional(z.number().check(z.positive(), z.lte(0.01))),
+  supply: z.optional(z.number().check(z.positive(), z.lte(2e6)))
 });
 export type Instrument = z.infer<typeof instrumentSchema>;
 
 /** Conditions under which a measurement was taken. What is left out is unknown. */
 export const conditionsSchema = z.strictObject({
-  throttle: z.enum(['open', 'shut', 'unknown']).optional(),
-  bores: z.enum(['dry', 'oiled', 'unknown']).optional(),
-  dose: z.number().min(0).max(1e-4).optional(),
-  engine: z.enum(['cold', 'warm', 'unknown']).optional(),
-  volts: z.number().min(0).max(60).optional(),
-  rpm: z.number().min(0).max(3000).optional(),
-  path: z.enum(['tester', 'bolt', 'plug', 'unknown']).optional(),
-  light: z.enum(['shade', 'sun', 'unknown']).optional(),
+  throttle: z.optional(z.enum(['open', 'shut', 'unknown'])),
+  bores: z.optional(z.enum(['dry', 'oiled', 'unknown'])),
+  dose: z.optional(z.number().check(z.gte(0), z.lte(1e-4))),
+  engine: z.optional(z.enum(['cold', 'warm', 'unknown'])),
+  volts: z.optional(z.number().check(z.gte(0), z.lte(60))),
+  rpm: z.optional(z.number().check(z.gte(0), z.lte(3000))),
+  path: z.optional(z.enum(['tester', 'bolt', 'plug', 'unknown'])),
+  light: z.optional(z.enum(['shade', 'sun', 'unknown'])),
   /** Stage of a case test: what was put on the case before it was shut off. */
-  stage: z.enum(['low', 'high', 'vacuum']).optional(),
+  stage: z.optional(z.enum(['low', 'high', 'vacuum'])),
   /** Of the winding whose resistance was read, or of the case whose pressure was. */
-  temperature: z.number().min(230).max(480).optional()
+  temperature: z.optional(z.number().check(z.gte(230), z.lte(480)))
 });
 export type Conditions = z.infer<typeof conditionsSchema>;
 
 const base = {
   id,
   at: moment,
-  by: who.optional(),
+  by: z.optional(who),
   /** 1 for the first look; a re-check after work opens the next round. */
-  round: z.number().int().min(1).max(99).optional(),
-  cylinder: z.number().int().min(1).max(12).optional(),
-  conditions: conditionsSchema.optional(),
-  instrument: instrumentSchema.optional(),
+  round: z.optional(z.int().check(z.gte(1), z.lte(99))),
+  cylinder: z.optional(z.int().check(z.gte(1), z.lte(12))),
+  conditions: z.optional(conditionsSchema),
+  instrument: z.optional(instrumentSchema),
   /** What the person typed, word for word. */
-  typed: z.string().max(200).optional(),
+  typed: z.optional(z.string().check(z.maxLength(200))),
   /** The reading this one corrects; that one stays in the record. */
-  supersedes: id.optional(),
+  supersedes: z.optional(id),
   /** Taken back: the superseded reading no longer counts, and nothing takes its place. */
-  withdrawn: z.literal(true).optional()
+  withdrawn: z.optional(z.literal(true))
 };
 
 export interface Reading {
@@ -74,20 +74,20 @@ const oneOf = itemIds.map((what) => z.strictObject({ ...base, what: z.literal(wh
 
 /** A reading: what was seen or measured, when, by whom, with what. */
 export const readingSchema = z
-  .discriminatedUnion('what', oneOf as unknown as [z.ZodObject, ...z.ZodObject[]], {
+  .discriminatedUnion('what', oneOf as unknown as [z.ZodMiniObject, ...z.ZodMiniObject[]], {
     error: (issue) => (issue.code === 'invalid_union' ? 'no check has a reading of this name' : undefined)
   })
-  .describe('A reading; withdrawn readings keep the value they withdraw') as unknown as z.ZodType<Reading>;
+  .check(z.describe('A reading; withdrawn readings keep the value they withdraw')) as unknown as z.ZodMiniType<Reading>;
 
 /** An override of a hold: one reason, kept in the record and shown in the report. */
 export const overrideSchema = z.strictObject({
   id,
   at: moment,
-  by: who.optional(),
-  hold: z.string().min(1).max(60),
-  reason: z.string().trim().min(3, 'say why in a few words').max(2000),
-  supersedes: id.optional(),
-  withdrawn: z.literal(true).optional()
+  by: z.optional(who),
+  hold: z.string().check(z.minLength(1), z.maxLength(60)),
+  reason: z.string().check(z.trim(), z.minLength(3, 'say why in a few words'), z.maxLength(2000)),
+  supersedes: z.optional(id),
+  withdrawn: z.optional(z.literal(true))
 });
 export type Override = z.infer<typeof overrideSchema>;
 
@@ -95,10 +95,10 @@ export type Override = z.infer<typeof overrideSchema>;
 export const stepMarkSchema = z.strictObject({
   id,
   at: moment,
-  by: who.optional(),
-  step: z.string().min(1).max(80),
+  by: z.optional(who),
+  step: z.string().check(z.minLength(1), z.maxLength(80)),
   state: z.enum(['done', 'open', 'not-needed']),
-  note: z.string().max(20_000).optional()
+  note: z.optional(z.string().check(z.maxLength(20_000)))
 });
 export type StepMark = z.infer<typeof stepMarkSchema>;
 
@@ -106,8 +106,8 @@ export type StepMark = z.infer<typeof stepMarkSchema>;
 export const gateReasonSchema = z.strictObject({
   id,
   at: moment,
-  by: who.optional(),
-  gate: z.string().min(1).max(80),
-  reason: z.string().trim().min(3, 'say why in a few words').max(2000)
+  by: z.optional(who),
+  gate: z.string().check(z.minLength(1), z.maxLength(80)),
+  reason: z.string().check(z.trim(), z.minLength(3, 'say why in a few words'), z.maxLength(2000))
 });
 export type GateReason = z.infer<typeof gateReasonSchema>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { caseKindSchema } from '../engine/case-kind.ts';
 import { manualSchema } from '../engine/limits.ts';
 import { historySchema, identitySchema, profileSchema } from '../engine/profile.ts';
@@ -20,19 +20,19 @@ export const surveyFileSchema = z.strictObject({
     identity: identitySchema,
     profile: profileSchema,
     history: historySchema,
-    manual: manualSchema.optional()
+    manual: z.optional(manualSchema)
   }),
   assessment: z.strictObject({
     kind: caseKindSchema,
     startedAt: z.iso.datetime({ offset: true }),
-    by: z.string().max(120).optional()
+    by: z.optional(z.string().check(z.maxLength(120)))
   }),
-  houseRules: houseRulesSchema.optional(),
-  readings: z.array(readingSchema).max(50_000),
-  overrides: z.array(overrideSchema).max(1000).optional(),
-  steps: z.array(stepMarkSchema).max(10_000).optional(),
-  reasons: z.array(gateReasonSchema).max(1000).optional(),
-  waits: z.array(waitSchema).max(5000).optional()
+  houseRules: z.optional(houseRulesSchema),
+  readings: z.array(readingSchema).check(z.maxLength(50_000)),
+  overrides: z.optional(z.array(overrideSchema).check(z.maxLength(1000))),
+  steps: z.optional(z.array(stepMarkSchema).check(z.maxLength(10_000))),
+  reasons: z.optional(z.array(gateReasonSchema).check(z.maxLength(1000))),
+  waits: z.optional(z.array(waitSchema).check(z.maxLength(5000)))
 });
 
 export type SurveyFile = z.infer<typeof surveyFileSchema>;

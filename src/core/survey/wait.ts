@@ -1,21 +1,23 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { stationIds } from '../stations/items.ts';
 
-const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
+const id = z.string().check(z.regex(/^[A-Za-z0-9_-]{1,64}$/));
 
 /** Something that runs by itself: a drain, a soak, oil settling, a hold. It ends by another wait that supersedes it. */
 export const waitSchema = z.strictObject({
   id,
   at: z.iso.datetime({ offset: true }),
-  by: z.string().max(120).optional(),
-  label: z.string().trim().min(1, 'say what is waiting').max(120),
+  by: z.optional(z.string().check(z.maxLength(120))),
+  label: z.string().check(z.trim(), z.minLength(1, 'say what is waiting'), z.maxLength(120)),
   minutes: z
     .number()
-    .min(0.1, 'a wait this short is over before it is written')
-    .max(43_200, 'a wait of over a month is a date, not a wait'),
-  station: z.enum(stationIds as [string, ...string[]]).optional(),
-  supersedes: id.optional(),
-  ended: z.literal(true).optional()
+    .check(
+      z.gte(0.1, 'a wait this short is over before it is written'),
+      z.lte(43_200, 'a wait of over a month is a date, not a wait')
+    ),
+  station: z.optional(z.enum(stationIds as [string, ...string[]])),
+  supersedes: z.optional(id),
+  ended: z.optional(z.literal(true))
 });
 export type Wait = z.infer<typeof waitSchema>;
 

@@ -28,6 +28,21 @@ function valueOf(item: Item): fc.Arbitrary<unknown> {
     }
     case 'series':
       return fc.array(fc.double({ min: item.min, max: item.max, noNaN: true }), { minLength: 2, maxLength: 8 });
+    case 'log':
+      return fc
+        .array(fc.tuple(fc.double({ min: 0, max: 900, noNaN: true }), fc.double({ min: 250, max: 420, noNaN: true })), {
+          minLength: 2,
+          maxLength: 40
+        })
+        .map((list) => {
+          let at = 0;
+          return {
+            rows: list.length,
+            seconds: list.map(([step]) => (at += step)),
+            temperature: list.map(([, t]) => (t < 255 ? null : t)),
+            rpm: list.map(([, t]) => t * 3)
+          };
+        });
     case 'photo':
       return fc.constant('a'.repeat(64));
     case 'moment':

@@ -106,6 +106,18 @@ export const limits = {
     provenance: 'C',
     source: 'Of the engine: from its profile or the manual.'
   },
+  'fuel.vacuum': {
+    label: 'Fuel line vacuum at speed, most',
+    dimension: 'vacuum',
+    provenance: 'M',
+    source: 'From memory: makers ask for 2 to 4 inHg at most at the pump; 4 is taken.'
+  },
+  'oil.dilution': {
+    label: 'Fuel in the engine oil, fault from',
+    dimension: 'share',
+    provenance: 'C',
+    source: 'Common practice in oil analysis: 2 % watch, 4 % fault, by volume.'
+  },
   'cooling.impeller': {
     label: 'Impeller interval',
     dimension: 'years',
@@ -142,6 +154,11 @@ export const ownLimits = {
   /** Cranking volts with the plugs out under which the starter is too slow to trust what is measured (C). */
   weakVolts: 10.5,
   vaneSet: 20,
+  lineVacuum: 4 * 3386.389,
+  dilutionWatch: 0.02,
+  dilutionFault: 0.04,
+  /** How far from its stamp a thermostat may open, K (M). */
+  thermostat: 4,
   headHot: 363.15
 } as const;
 

@@ -49,13 +49,17 @@ const cranked = new Set<string>([
   'plugs.starterDirect'
 ]);
 
-/** Which action a check needs, where it needs one. */
-const actionOf = (what: string): Action | undefined =>
-  what.startsWith('run.') && what !== 'run.cause' ? 'start' : cranked.has(what) ? 'crank' : undefined;
+/** What says that it is started, or has run. The log of a run under way, its stop and its cause are never refused. */
+const started = new Set<string>(['run.event', 'run.outcome', 'run.minutes', 'run.longRun']);
+const ended = new Set<unknown>(['stop', 'stopped', 'failed']);
+
+/** Which action a reading needs, where it needs one. */
+const actionOf = (what: string, value: unknown): Action | undefined =>
+  started.has(what) && !ended.has(value) ? 'start' : cranked.has(what) ? 'crank' : undefined;
 
 /** Why a new reading may not be taken now, in one sentence; nothing when it may. */
-export function refusal(holds: readonly Hold[], what: Reading['what']): string | undefined {
-  const action = actionOf(what);
+export function refusal(holds: readonly Hold[], what: Reading['what'], value?: unknown): string | undefined {
+  const action = actionOf(what, value);
   const hold = action && against(holds, action)[0];
   if (!hold) return undefined;
   const open = hold.needs.filter((n) => !n.done).map((n) => n.text);

@@ -1,12 +1,13 @@
 import { ownLimits } from '../engine/limits.ts';
-import { known } from '../engine/profile.ts';
 import { judgedBy, type Context } from '../judgement.ts';
+import { lastSeen } from '../stations/cooling/seen.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, fuelCleared, watered } from '../stations/fuel/age.ts';
 import { washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
-import { dips } from '../stations/oil/analyse.ts';
+import { dips } from '../stations/oil/position.ts';
 import { turning } from '../stations/turn/analyse.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
+import { school } from '../house-rules/rules.ts';
 import type { HoldRule, Need } from './hold.ts';
 
 const drowned = (c: Context): boolean =>
@@ -27,13 +28,17 @@ const fuelNeeds = (c: Context): Need[] => {
   ];
 };
 
+/** Passes of water-displacing oil until nothing but oil comes. */
+const dried = (c: Context): boolean =>
+  c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
+
 /** The head ran hot, a lamp came on, or there was no stream where one belongs: in the latest round. */
 function runTrouble(c: Context): string | undefined {
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
-  const head = known(c.record.value('cooling.head'));
+  const { head, stream } = lastSeen(c);
   if (c.record.value('run.lamp') === 'came') return 'The lamp or horn came on in the first run.';
   if (head !== undefined && head >= hot.value) return `The head passed its limit of ${hot.said}.`;
-  if (c.record.value('run.outcome') !== undefined && c.record.value('cooling.stream') === 'none')
+  if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none')
     return 'There was no stream in the first run.';
   return undefined;
 }
@@ -75,17 +80,17 @@ export const holdRules: readonly HoldRule[] = [
         done: ['none', 'oil'].includes(String(c.record.value('turn.water'))),
         station: 'turn'
       },
-      fourStroke(c)
-        ? {
-            text: 'sump drained and changed before it spins',
-            done: c.record.value('oil.sump') === 'drained',
-            station: 'oil'
-          }
-        : {
-            text: 'water displaced with oil until clear',
-            done: c.record.value('turn.dried') === 'yes',
-            station: 'turn'
-          },
+      ...(!fourStroke(c)
+        ? [{ text: 'water displaced with oil until clear', done: dried(c), station: 'turn' as const }]
+        : school(c.rules, 'drownedSpin') === 'after'
+          ? [
+              {
+                text: 'sump drained and changed before it spins',
+                done: c.record.value('oil.sump') === 'drained',
+                station: 'oil' as const
+              }
+            ]
+          : []),
       ...fuelNeeds(c)
     ]
   },
@@ -153,13 +158,16 @@ export const holdRules: readonly HoldRule[] = [
       if (c.record.value('oil.look') === 'milky' && c.record.value('oil.sump') !== 'drained')
         return 'The engine oil is milky.';
       const d = dips(c);
+      if (drowned(c) && school(c.rules, 'drownedSpin') === 'before' && c.record.value('oil.sump') !== 'drained')
+        return 'The oil has not been changed since the water.';
+      if (c.record.value('oil.level') === 'no') return 'It was not level when it was dipped.';
       if (d.position === 'between') return undefined;
       return d.last.length ? 'No two dips agree between the marks.' : 'No dip is recorded.';
     },
     needs: (c) => [
       {
         text: 'two agreeing dips between the marks, engine level',
-        done: dips(c).position === 'between',
+        done: dips(c).position === 'between' && c.record.value('oil.level') !== 'no',
         station: 'oil'
       }
     ],

@@ -93,6 +93,22 @@ export const numberRules = {
     max: 30,
     why: 'Rings and bores run dry in about a year.'
   },
+  oilTarget: {
+    label: 'Oil changes after water until no more is left than',
+    dimension: 'share',
+    standard: 0.01,
+    min: 0.001,
+    max: 0.2,
+    why: 'From memory: under one part in a hundred the oil is clear again.'
+  },
+  oilPrice: {
+    label: 'Cheap oil for flushing, a litre',
+    dimension: 'money',
+    standard: 6,
+    min: 0,
+    max: 10_000,
+    why: 'Cheap oil first; the last fill is the right one.'
+  },
   kitAge: {
     label: 'Pump kit instead of impeller over',
     dimension: 'years',

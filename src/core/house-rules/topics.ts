@@ -35,6 +35,34 @@ export const topics = {
     standard: 'richer',
     why: 'An engine dry for years wants oil before speed. Premix engines only.'
   },
+  stabiliser: {
+    topic: 'Stabiliser run',
+    choices: { fixed: 'five to ten minutes', volume: 'calculated from the volume of line and bowl' },
+    standard: 'volume',
+    why: 'A long line takes longer than ten minutes at idle. Both are shown.'
+  },
+  drownedSpin: {
+    topic: 'Drowned: spinning before or after the first oil change',
+    choices: { before: 'before', after: 'after' },
+    standard: 'after',
+    why: 'Water in the sump is pumped into every bearing by the first spin.'
+  },
+  pumpGrease: {
+    topic: 'Grease in the water pump',
+    choices: { film: 'a film on the vanes, generous in grooves and splines', generous: 'generous' },
+    standard: 'film',
+    why: 'Excess clogs passages and holds sand; none on the shaft’s end face.'
+  },
+  oilFilter: {
+    topic: 'Oil filter, how tight',
+    choices: {
+      hand: 'three quarters of a turn by hand',
+      cap: 'three quarters with a cap wrench',
+      one: 'one turn by hand'
+    },
+    standard: 'hand',
+    why: 'What the filter says comes first; tighter only makes it hard to come off.'
+  },
   gearCheck: {
     topic: 'Gear-oil check before a trial run',
     choices: { crack: 'crack-open for a stand run, full drain for release', full: 'full drain always' },

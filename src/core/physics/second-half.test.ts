@@ -136,7 +136,7 @@ describe('warm-up', () => {
   it('finds start, plateau and time constant of a clean curve', () => {
     const fit = warmUp(
       run(10, () => 0),
-      0.2
+      { sigma: 0.2 }
     )!;
     expect(fit.plateau).toBeCloseTo(62, 0);
     expect(fit.start).toBeCloseTo(15, 0);
@@ -149,7 +149,7 @@ describe('warm-up', () => {
     expect(
       warmUp(
         run(1, () => 0),
-        1
+        { sigma: 1 }
       )!.high
     ).toBeUndefined();
   });

@@ -4,12 +4,13 @@ import { contextOf, type Context } from '../judgement.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../survey/finding.ts';
 import type { StepMark } from '../survey/reading.ts';
+import { legSteps } from './rules-leg.ts';
 import { lookSteps } from './rules-look.ts';
 import { powerSteps } from './rules-power.ts';
 import { restSteps } from './rules-rest.ts';
 import type { StepRule } from './step.ts';
 
-export const stepRules: readonly StepRule[] = [...powerSteps, ...lookSteps, ...restSteps];
+export const stepRules: readonly StepRule[] = [...powerSteps, ...lookSteps, ...restSteps, ...legSteps];
 
 export interface Step {
   readonly id: string;

@@ -38,7 +38,7 @@ export const lookSteps: readonly StepRule[] = [
   {
     id: 'strainer',
     title: 'Clean the water strainer',
-    raisedBy: ['look.strainer'],
+    raisedBy: ['look.strainer', 'cooling.strainer'],
     how: 'The cowl is off: minutes now.',
     minutes: 5,
     proof: { station: 'look', text: 'strainer clear' }

@@ -1,4 +1,4 @@
-import type { Item } from './items.ts';
+import type { Item, RunLog } from './items.ts';
 import { parseQuantity, say, show, type System } from '../units/index.ts';
 
 export type Checked = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string };
@@ -72,6 +72,7 @@ export function sayValue(item: Item, value: unknown, units: System): string {
       .map((v, k) => (k < value.length - 1 ? show(v, item.dimension, units).number : say(v, item.dimension, units)))
       .join(' · ');
   if (item.kind === 'photo') return 'photograph';
+  if (item.kind === 'log') return `a logger’s record of ${(value as RunLog).rows} rows`;
   if (item.kind === 'several' && Array.isArray(value))
     return value.length
       ? value.map((v) => item.options.find((o) => o.value === v)?.label ?? String(v)).join(', ')

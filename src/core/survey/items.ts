@@ -34,6 +34,7 @@ export type Item<V = unknown> = Common & { readonly schema: z.ZodMiniType<V> } &
     | { readonly kind: 'text'; readonly long?: boolean; readonly maxLength: number }
     | { readonly kind: 'series'; readonly dimension: DimensionName; readonly min: number; readonly max: number }
     | { readonly kind: 'photo' }
+    | { readonly kind: 'log' }
     | { readonly kind: 'moment' }
   );
 
@@ -106,6 +107,25 @@ export const photo = (o: Common): Item<string> => ({
   kind: 'photo',
   schema: z.string().check(z.regex(/^[0-9a-f]{64}$/, 'a photograph is named by its fingerprint'))
 });
+
+const column = z.array(z.nullable(z.number())).check(z.maxLength(2000));
+/** A logger's record of one run, thinned to what is kept: seconds from its first row, K, 1/min. */
+const logSchema = z.strictObject({
+  file: z.optional(z.string().check(z.maxLength(200))),
+  /** Rows of the file, and how many of them could not be read. */
+  rows: z.int().check(z.gte(1), z.lte(5_000_000)),
+  unread: z.optional(z.int().check(z.gte(0))),
+  seconds: z.array(z.number().check(z.gte(0))).check(z.minLength(2), z.maxLength(2000)),
+  temperature: column,
+  rpm: z.optional(column),
+  /** The hottest single row, which thinning would blunt. */
+  hottest: z.optional(z.strictObject({ seconds: z.number().check(z.gte(0)), temperature: z.number() })),
+  /** Longest stretch without a row, s. */
+  gap: z.optional(z.number().check(z.gte(0)))
+});
+export type RunLog = z.infer<typeof logSchema>;
+
+export const log = (o: Common): Item<RunLog> => ({ ...o, repeated: true, kind: 'log', schema: logSchema });
 
 export const text = (o: Common & { long?: boolean; maxLength?: number }): Item<string> => {
   const maxLength = o.maxLength ?? (o.long ? 20_000 : 200);

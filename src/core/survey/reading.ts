@@ -33,6 +33,8 @@ export const conditionsSchema = z.strictObject({
   light: z.optional(z.enum(['shade', 'sun', 'unknown'])),
   /** Stage of a case test: what was put on the case before it was shut off. */
   stage: z.optional(z.enum(['low', 'high', 'vacuum'])),
+  /** Where on the engine a running temperature was taken: runs are compared at one place only. */
+  spot: z.optional(z.enum(['head', 'head-port', 'head-starboard', 'thermostat', 'block', 'exhaust', 'stream'])),
   /** Of the winding whose resistance was read, or of the case whose pressure was. */
   temperature: z.optional(z.number().check(z.gte(230), z.lte(480)))
 });

@@ -42,6 +42,37 @@ export const dimensions = {
     ],
     shown: { metric: 'bar', us: 'psi' }
   },
+  vacuum: {
+    name: 'vacuum',
+    units: [
+      unit('inHg', 3386.389, ['in hg', '"hg', 'in']),
+      unit('kPa', 1000, ['kilopascal']),
+      unit('mbar', 100, ['millibar', 'hPa']),
+      unit('bar', 100_000),
+      unit('mmHg', 133.3224, ['torr']),
+      unit('psi', 6894.757)
+    ],
+    shown: { metric: 'kPa', us: 'inHg' }
+  },
+  flow: {
+    name: 'flow',
+    units: [
+      unit('L/min', 1e-3 / 60, ['lpm', 'l/m']),
+      unit('L/h', 1e-3 / 3600, ['lph', 'l/hr']),
+      unit('US gal/min', 3.785411784e-3 / 60, ['gpm', 'gal/min']),
+      unit('US gal/h', 3.785411784e-3 / 3600, ['gph', 'gal/h', 'gal/hr'])
+    ],
+    shown: { metric: 'L/min', us: 'US gal/min' }
+  },
+  consumption: {
+    name: 'fuel flow',
+    units: [
+      unit('L/h', 1e-3 / 3600, ['lph', 'l/hr']),
+      unit('US gal/h', 3.785411784e-3 / 3600, ['gph', 'gal/h', 'gal/hr'])
+    ],
+    shown: { metric: 'L/h', us: 'US gal/h' }
+  },
+  money: { name: 'sum', units: [unit('cr', 1, ['credits'])], shown: { metric: 'cr', us: 'cr' } },
   volume: {
     name: 'volume',
     units: [
@@ -84,6 +115,12 @@ export const dimensions = {
       unit('m', 1, ['metre', 'meter'])
     ],
     shown: { metric: 'mm', us: 'in' }
+  },
+  level: {
+    name: 'height',
+    units: [unit('mm', 1e-3, ['millimetre', 'millimeter']), unit('in', 25.4e-3, ['"', 'inch', 'inches'])],
+    shown: { metric: 'mm', us: 'mm' },
+    signed: true
   },
   altitude: {
     name: 'altitude',

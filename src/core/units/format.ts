@@ -4,6 +4,11 @@ import { fromSI, shownUnit, type DimensionName, type System } from './dimension.
 const decimals: Record<string, number> = {
   bar: 2,
   psi: 0,
+  inHg: 1,
+  'L/min': 2,
+  'US gal/min': 2,
+  'L/h': 2,
+  'US gal/h': 2,
   mL: 0,
   'fl oz': 1,
   L: 1,
@@ -43,7 +48,12 @@ export interface Shown {
 export function show(si: number, name: DimensionName, system: System, resolution?: number): Shown {
   const unit = shownUnit(name, system);
   const step = resolution ? Math.abs(resolution / unit.factor) : undefined;
-  const places = step ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))) : (decimals[unit.symbol] ?? 1);
+  const places =
+    name === 'level' && !step
+      ? 0
+      : step
+        ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9)))
+        : (decimals[unit.symbol] ?? 1);
   const value = fromSI(si, unit);
   const rounded = Number(value.toFixed(places));
   const number = (Object.is(rounded, -0) ? 0 : rounded).toFixed(places).replace(/^-/, '−');

@@ -102,6 +102,10 @@ export function parseQuantity(typed: string, name: DimensionName, system: System
 
 const examples: Partial<Record<DimensionName, Record<System, string>>> = {
   pressure: { metric: '6.5 bar', us: '95 psi' },
+  vacuum: { metric: '25 kPa', us: '8 inHg' },
+  flow: { metric: '1.2 L/min', us: '0.3 gal/min' },
+  consumption: { metric: '1.5 L/h', us: '0.4 gal/h' },
+  level: { metric: '4 mm', us: '4 mm' },
   volume: { metric: '250 mL', us: '3 1/2 oz' },
   tank: { metric: '12 L', us: '3 gal' },
   displacement: { metric: '250 cc', us: '15 in³' },

@@ -5,6 +5,9 @@ import { judgedBy, type Context } from '../../judgement.ts';
 import type { Because, Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
+import { warmingOf } from '../run/warming.ts';
+import { parts } from './parts.ts';
+import { lastSeen } from './seen.ts';
 import { sources } from './source.ts';
 
 type Out = ReturnType<typeof findingsOf>;
@@ -36,6 +39,7 @@ export function analyse(c: Context): Finding[] {
     );
   }
   pump(c, out);
+  parts(c, out);
   stream(c, out);
   return out.list;
 }
@@ -65,6 +69,9 @@ function pump(c: Context, out: Out): void {
   if (cracked) marks.push(`${cracked} cracked`);
   if (set !== undefined && set > setLimit.value) marks.push(`vanes set ${Math.round(set)}°`);
   if (backward) marks.push('turned backward under load');
+  const bush = record.value('cooling.bush');
+  if (bush === 'spins') marks.push('impeller spins on its bush');
+  if (bush === 'key') marks.push('key missing or sheared');
   if (housing === 'grooved' || housing === 'melted') marks.push(`housing ${housing}`);
   const why: Because = {
     inputs: [
@@ -125,9 +132,9 @@ function pump(c: Context, out: Out): void {
 
 function stream(c: Context, out: Out): void {
   const { record } = c;
-  const seen = record.value('cooling.stream');
+  const { stream: seen, head, run } = lastSeen(c);
+  const warming = run && warmingOf(c, run);
   const outlet = record.value('cooling.outlet');
-  const head = known(record.value('cooling.head'));
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot, 'our value, from memory');
   const fitted = c.survey.engine.profile.indicator;
   const why: Because = {
@@ -147,8 +154,16 @@ function stream(c: Context, out: Out): void {
       `The head reached ${say(head, 'temperature', c.units)}, limit ${hot.said}. Stop; no more running until the cause is found: pump, thermostat, passages.`,
       why
     );
-  const normal = head !== undefined && head < hot.value;
-  if (seen === 'weak' || seen === 'none') {
+  const climbing = warming !== undefined && (warming.state === 'will-pass' || warming.state === 'may-pass');
+  const normal = head !== undefined && head < hot.value && !climbing;
+  if ((seen === 'weak' || seen === 'none') && climbing)
+    out.add(
+      'rising',
+      'fault',
+      `${seen === 'none' ? 'No stream' : 'The stream is weak'} and the temperature still climbs: stop it. ${warming.sentence}`,
+      { ...why, uncertainty: '95 % by profile likelihood', formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))' }
+    );
+  else if (seen === 'weak' || seen === 'none') {
     const word = seen === 'none' ? 'No stream' : 'The stream is weak';
     if (outlet === 'shut')
       out.add(
@@ -168,7 +183,7 @@ function stream(c: Context, out: Out): void {
       out.add(
         'outlet',
         'cannot-tell',
-        `${word} but the head stays at ${say(head, 'temperature', c.units)}: that points to the outlet or its line, not to the pump. Probe the outlet first.`,
+        `${word} but the head stays at ${say(head, 'temperature', c.units)}: that points to the outlet or its line, not to the pump. Probe the outlet first; it does not clear the pump: watch the temperature to the end.`,
         why
       );
     else if (normal)

@@ -1,10 +1,15 @@
-import { choice, quantity, yesNo } from '../../survey/items.ts';
+import { choice, photo, quantity, yesNo } from '../../survey/items.ts';
 
 /** Cooling: what is looked at before it runs, and the water it will run on. */
 export const items = {
   screen: choice({
     label: 'Intake screens',
     options: { clear: 'clear', partly: 'partly blocked', blocked: 'blocked' }
+  }),
+  strainer: choice({
+    label: 'Small strainer under the cowl',
+    options: { clear: 'clear', blocked: 'blocked' },
+    absent: true
   }),
   source: choice({
     label: 'Water for running',
@@ -18,6 +23,7 @@ export const items = {
   }),
   impellerAge: quantity({ label: 'Impeller age', dimension: 'years', min: 0, max: 60, limit: 'cooling.impeller' }),
   opened: yesNo({ label: 'Pump opened' }),
+  vanes: quantity({ label: 'Vanes on the impeller', dimension: 'count', min: 3, max: 12 }),
   set: quantity({
     label: 'Vane set',
     ask: 'How far a free vane stays bent',
@@ -34,6 +40,63 @@ export const items = {
     options: { good: 'good', grooved: 'grooved', melted: 'melted or pale' }
   }),
   backward: yesNo({ label: 'Turned backward under load' }),
+  bush: choice({
+    label: 'Impeller bush and key',
+    options: {
+      good: 'grips, key in',
+      spins: 'spins on its bush',
+      seized: ['seized on the shaft', 'extra time; eye guard'],
+      key: 'key missing or sheared'
+    }
+  }),
+  cover: choice({
+    label: 'Lip in the seal cover under the pump',
+    options: { good: 'good', worn: ['worn', 'lets water into the gear oil'] }
+  }),
+  washersPhoto: photo({ label: 'Washers and their order' }),
+  assembled: choice({
+    label: 'Pump assembled',
+    ask: 'Turned in the engine’s direction, key in, washers by the manual, O-rings unpinched, shift checked?',
+    options: { yes: 'yes, all of it', no: 'not yet' }
+  }),
+  drill: choice({
+    label: 'Drill test',
+    ask: 'Neutral, leg clamped, foot in water, never backward: does it pump?',
+    options: { pumps: 'pumps', nothing: 'nothing comes', backward: 'was turned backward' }
+  }),
+  tube: choice({
+    label: 'Water tube and its grommet',
+    options: { seated: 'seated, tight', leaking: 'leaks or misses its grommet' }
+  }),
+  thermostatStamp: quantity({
+    label: 'Stamped on the thermostat',
+    dimension: 'temperature',
+    min: 293.15,
+    max: 393.15,
+    when: (p) => p.thermostat !== 'not-fitted'
+  }),
+  thermostatOpens: quantity({
+    label: 'Opens in the pan at',
+    dimension: 'temperature',
+    min: 283.15,
+    max: 393.15,
+    when: (p) => p.thermostat !== 'not-fitted'
+  }),
+  thermostatPan: choice({
+    label: 'Thermostat in the pan',
+    ask: 'In the pan: shut when cold, fully open when boiling, shut again?',
+    options: { good: 'yes', shut: 'never opens', open: 'never shuts' },
+    absent: true,
+    when: (p) => p.thermostat !== 'not-fitted'
+  }),
+  bucket: quantity({
+    label: 'Indicator stream, timed',
+    dimension: 'flow',
+    min: 1e-7,
+    max: 0.01,
+    repeated: true,
+    when: (p) => p.indicator !== 'not-fitted'
+  }),
   stream: choice({
     label: 'Indicator stream',
     ask: 'Within about half a minute of running on water',

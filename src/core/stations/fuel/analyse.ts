@@ -1,13 +1,14 @@
+import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
 import { judgedBy, type Context } from '../../judgement.ts';
 import type { Because, Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
+import { askedMix } from './correct.ts';
+import { lineState } from './line.ts';
+import { fuelTree } from './symptoms.ts';
 import { E10_HOLDS, fuelAge, fuelCleared, watered } from './age.ts';
-
-/** Ordinary premix steps from lean to rich; "one step more oil" goes one to the right (C). */
-const STEPS = [100, 50, 40, 32, 25, 20, 16] as const;
 
 /** Fuel as it is, before any of it goes through the engine. */
 export function analyse(c: Context): Finding[] {
@@ -15,36 +16,16 @@ export function analyse(c: Context): Finding[] {
   age(c, out);
   jar(c, out);
   const { record } = c;
-  const level = record.value('fuel.level');
-  if (level === 'empty')
-    out.add(
-      'level',
-      'watch',
-      'The tank is nearly empty: the cheapest fault there is. Fill it before looking further.',
-      practice(['in the tank: nearly empty'], 'look into the tank first.')
-    );
-  const bulb = record.value('fuel.bulb');
-  if (bulb === 'flat')
-    out.add(
-      'bulb',
-      'fault',
-      'The bulb is sucked flat: blocked upstream. Vent, pick-up, anti-siphon valve; try a portable tank.',
-      practice(['bulb: sucked flat'], 'sucked flat is a blockage before the bulb.')
-    );
-  else if (bulb === 'soft')
-    out.add(
-      'bulb',
-      'watch',
-      'The bulb stays soft: air leak, or its valve.',
-      practice(['bulb: stays soft'], 'a bulb that never firms up draws air or does not hold.')
-    );
-  else if (bulb === 'firm')
+  along(c, out);
+  if (record.value('fuel.bulb') === 'firm')
     out.add(
       'bulb',
       'sound',
       'The bulb firms up and holds: float and needle are good.',
       practice(['bulb: firm'], 'a bulb that holds means the needle closes.')
     );
+  vacuum(c, out);
+  starving(c, out);
   premix(c, out);
   return out.list;
 }
@@ -138,13 +119,88 @@ function jar(c: Context, out: Out): void {
   else out.add('jar', 'sound', 'The jar sample is clear, one layer.', why);
 }
 
+/** Step names that existing work hangs on. */
+const kindOf = { tank: 'level', bulb: 'bulb' } as const;
+
+/** What was found along the line, part by part. */
+function along(c: Context, out: Out): void {
+  for (const { part, condition, says } of lineState(c)) {
+    if (!says.length || (part.id !== 'tank' && says.every((s) => s === 'old fuel in it'))) continue;
+    const said = says.filter((s) => s !== 'old fuel in it');
+    if (!said.length) continue;
+    out.add(
+      kindOf[part.id as keyof typeof kindOf] ?? `part-${part.id}`,
+      condition,
+      part.id === 'tank'
+        ? 'The tank is nearly empty: the cheapest fault there is. Fill it before looking further.'
+        : part.id === 'bulb' && condition === 'fault'
+          ? 'The bulb is sucked flat: blocked upstream. Vent, pick-up, anti-siphon valve; try a portable tank.'
+          : part.id === 'bulb'
+            ? 'The bulb stays soft: air leak, or its valve.'
+            : `${part.label}: ${said.join('; ')}.`,
+      practice(
+        [`${part.label.toLowerCase()}: ${said.join('; ')}`],
+        'the line is followed from the tank to the cylinder.'
+      )
+    );
+  }
+}
+
+/** Suction at the pump: what lifts the fuel, and what holds it back. */
+function vacuum(c: Context, out: Out): void {
+  const idle = known(c.record.value('fuel.vacuumIdle'));
+  const speed = known(c.record.value('fuel.vacuumSpeed'));
+  const lift = known(c.record.value('fuel.lift'));
+  const read = speed ?? idle;
+  if (read === undefined) return;
+  const most = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum, 'our value, from memory');
+  const v = (p: number): string => say(p, 'vacuum', c.units);
+  const head = lift === undefined ? undefined : PETROL_WEIGHT * lift;
+  const why: Because = {
+    inputs: [
+      ...(idle === undefined ? [] : [`at idle: ${v(idle)}`]),
+      ...(speed === undefined ? [] : [`at speed: ${v(speed)}`]),
+      ...(head === undefined ? [] : [`lift of ${say(lift!, 'altitude', 'metric', 0.1)} alone: ${v(head)}`])
+    ],
+    limit: most.said,
+    formula: 'suction of a column: ρ·g·h, petrol 740 kg/m³',
+    provenance: most.provenance,
+    source: 'Hydrostatics (P); the limit from memory where the manual’s is not entered'
+  };
+  const rises = idle !== undefined && speed !== undefined && speed > 2 * Math.max(idle, 500);
+  if (read > most.value)
+    out.add(
+      'vacuum',
+      'fault',
+      `${v(read)} of vacuum at the pump: something holds the fuel back${rises ? ', and it grows with speed: pick-up, anti-siphon valve or filter' : ''}.`,
+      why
+    );
+  else if (speed === undefined)
+    out.add('vacuum', 'cannot-tell', `${v(read)} at idle; a blockage shows at speed. Read it again there.`, why);
+  else out.add('vacuum', 'sound', `${v(read)} of vacuum at speed: nothing holds the fuel back.`, why);
+}
+/** Weight of petrol, N/m³: 740 kg/m³ (P: handbook) times gravity. */
+const PETROL_WEIGHT = 740 * 9.80665;
+
+function starving(c: Context, out: Out): void {
+  const found = fuelTree(c)?.found;
+  if (found)
+    out.add(
+      'starved',
+      'fault',
+      `It starves, and it is this: ${found.label}.`,
+      practice(
+        ['the answers of the search along the line'],
+        'what an answer clears or accuses stands beside each question.'
+      )
+    );
+}
+
 function premix(c: Context, out: Out): void {
-  const { lubrication, premixRatio } = c.survey.engine.profile;
-  if (lubrication !== 'premix') return;
-  const wanted = judgedBy(c, 'fuel.premix', known(premixRatio), 'engine profile');
+  if (c.survey.engine.profile.lubrication !== 'premix') return;
   const mix = known(c.record.value('fuel.mix'));
-  if (mix === undefined) return;
-  if (!wanted) {
+  const asked = askedMix(c);
+  if (mix !== undefined && !asked) {
     out.add(
       'mix',
       'cannot-tell',
@@ -153,29 +209,28 @@ function premix(c: Context, out: Out): void {
     );
     return;
   }
-  const idle = known(c.survey.engine.history.yearsIdle) ?? 0;
-  const first = idle > 1 && school(c.rules, 'firstTank') === 'richer';
-  const asked = first ? (STEPS.find((s) => s < wanted.value) ?? wanted.value) : wanted.value;
+  if (mix === undefined || !asked) return;
+  const { ratio, wanted, richer } = asked;
   const why: Because = {
     inputs: [`mixture in use: ${Math.round(mix)}:1`],
-    limit: `${Math.round(asked)}:1${first ? `, one step more oil than ${wanted.said} for the first tank` : `, ${wanted.said}`}`,
-    school: schoolSaid(c.rules, 'firstTank'),
+    limit: `${Math.round(ratio)}:1${richer ? `, one step more oil than ${wanted.said} for the first tank` : `, ${wanted.said}`}`,
+    school: asked.school,
     formula: 'oil = fuel/ratio',
     provenance: wanted.provenance,
     source: 'Fuel to oil by volume'
   };
-  if (mix > asked * 1.05)
+  if (mix > ratio * 1.05)
     out.add(
       'mix',
       mix > wanted.value * 1.05 ? 'fault' : 'watch',
-      `Mixed ${Math.round(mix)}:1 where ${Math.round(asked)}:1 is asked: too little oil. Add ${Math.round(1000 / asked - 1000 / mix)} mL to every litre.`,
+      `Mixed ${Math.round(mix)}:1 where ${Math.round(ratio)}:1 is asked: too little oil. Add ${Math.round(1000 / ratio - 1000 / mix)} mL to every litre.`,
       why
     );
   else
     out.add(
       'mix',
       'sound',
-      `Mixed ${Math.round(mix)}:1: enough oil${mix < asked * 0.9 ? ', more than asked; it will smoke, no harm' : ''}.`,
+      `Mixed ${Math.round(mix)}:1: enough oil${mix < ratio * 0.9 ? ', more than asked; it will smoke, no harm' : ''}.`,
       why
     );
 }

@@ -1,6 +1,11 @@
 import { choice, quantity, yesNo } from '../../survey/items.ts';
+import type { Profile } from '../../engine/profile.ts';
 
 const drained = { drained: 'drained', fresh: 'fresh in it', old: 'old fuel in it' } as const;
+
+const withBulb = (p: Profile): boolean => p.supply !== 'gravity' && p.supply !== 'pressurised';
+const withPump = withBulb;
+const carburettor = (p: Profile): boolean => p.fuelSystem !== 'electronic' && p.fuelSystem !== 'direct';
 
 /** Fuel: nearly empty first, then how old, what the jar shows, and what is still aboard. */
 export const items = {
@@ -27,5 +32,133 @@ export const items = {
   tank: choice({ label: 'Tank now', options: drained, absent: true }),
   line: choice({ label: 'Line and filter now', options: drained, absent: true }),
   bowl: choice({ label: 'Bowl or vapour separator now', options: drained, absent: true }),
+  vent: choice({
+    label: 'Tank vent',
+    options: { open: 'open', closed: 'was closed', blocked: 'blocked' },
+    absent: true
+  }),
+  pickup: choice({
+    label: 'Pick-up and anti-siphon valve',
+    options: { clear: 'clear', blocked: 'blocked' },
+    absent: true
+  }),
+  hose: choice({
+    label: 'Fuel hose',
+    ask: 'Squeeze and bend the hose; look for bubbles in it',
+    options: { supple: 'supple, no bubbles', hard: 'hard or cracked', bubbles: 'bubbles in it' }
+  }),
+  couplings: choice({
+    label: 'Couplings',
+    options: { tight: 'tight, O-rings good', leak: 'weep or draw air' },
+    absent: true
+  }),
+  shutoff: choice({
+    label: 'Tap or shut-off under the cowl',
+    options: { open: 'open', closed: 'was closed', stuck: 'stuck' },
+    absent: true
+  }),
+  filter: choice({
+    label: 'Filters and clear bowls, engine’s and boat’s',
+    options: { clean: 'clean', clogged: 'clogged', water: 'water in the bowl' },
+    absent: true
+  }),
+  pump: choice({
+    label: 'Fuel pump',
+    options: { good: 'pulses and holds', weak: 'weak or leaking' },
+    absent: true,
+    when: withPump
+  }),
+  choke: choice({
+    label: 'Choke or primer',
+    options: { free: 'opens and closes', stuck: 'stuck or leaking' },
+    absent: true
+  }),
+  bowlLook: choice({
+    label: 'In the bowl or vapour separator',
+    options: { clean: 'clean', gummed: 'gum or varnish', water: 'water', dirt: 'dirt' }
+  }),
+  vacuumIdle: quantity({
+    label: 'Line vacuum at the pump, idle',
+    dimension: 'vacuum',
+    min: 0,
+    max: 101_325,
+    when: withPump
+  }),
+  vacuumSpeed: quantity({
+    label: 'Line vacuum at the pump, at speed',
+    dimension: 'vacuum',
+    min: 0,
+    max: 101_325,
+    limit: 'fuel.vacuum',
+    when: withPump
+  }),
+  lift: quantity({
+    label: 'Pump above the fuel',
+    ask: 'How high the pump stands above the fuel',
+    dimension: 'length',
+    example: '0.8 m',
+    min: 0,
+    max: 4,
+    when: withPump
+  }),
+  dies: choice({
+    label: 'It dies after running a little',
+    options: { no: 'no', minutes: 'after minutes', seconds: 'at once' }
+  }),
+  revived: choice({
+    label: 'Squeezing the bulb revives it',
+    ask: 'While it dies: does squeezing the bulb revive it?',
+    options: { yes: 'yes', no: 'no' },
+    when: withBulb
+  }),
+  portable: choice({
+    label: 'On a portable tank',
+    ask: 'A portable tank straight to the engine, fresh fuel: how does it run?',
+    options: { fine: 'fine', same: 'just the same' },
+    when: withBulb
+  }),
+  chokeOnly: choice({
+    label: 'Runs on choke only',
+    ask: 'Does it run only with the choke shut?',
+    options: { yes: 'yes', no: 'no' },
+    when: carburettor
+  }),
+  floods: choice({
+    label: 'Floods',
+    ask: 'Bulb firm and engine off: does fuel run from the carburettor, or the bulb go soft?',
+    options: { yes: 'fuel runs', slow: 'bulb goes soft slowly', no: 'neither' },
+    when: withBulb
+  }),
+  tankHas: quantity({ label: 'In the tank now', dimension: 'tank', min: 0, max: 2 }),
+  tankOil: choice({
+    label: 'Oil in it',
+    options: { mixed: 'mixed at', plain: 'no oil in it' },
+    when: (p) => p.lubrication === 'premix'
+  }),
+  tankMix: quantity({
+    label: 'Mixed at',
+    dimension: 'mixture',
+    min: 1,
+    max: 1000,
+    when: (p) => p.lubrication === 'premix'
+  }),
+  freshAdd: quantity({ label: 'Fresh fuel to go in', dimension: 'tank', min: 0, max: 2 }),
+  cup: quantity({ label: 'The cup at hand, divisions of', dimension: 'volume', min: 0.5e-6, max: 5e-3 }),
+  oilAdded: quantity({
+    label: 'Oil poured in',
+    dimension: 'volume',
+    min: 0,
+    max: 0.1,
+    when: (p) => p.lubrication === 'premix'
+  }),
+  doseOil: quantity({ label: 'Stabiliser, by its label', dimension: 'volume', min: 0, max: 5e-3 }),
+  dosePer: quantity({ label: 'for this much fuel', dimension: 'tank', min: 0.1e-3, max: 2 }),
+  lineVolume: quantity({
+    label: 'Line, bulb, filter and bowl hold',
+    dimension: 'volume',
+    min: 0,
+    max: 20e-3
+  }),
+  idleFlow: quantity({ label: 'Fuel flow at idle', dimension: 'consumption', min: 0.01 / 3.6e6, max: 0.1 / 3600 }),
   mix: quantity({ label: 'Mixture in use', dimension: 'mixture', min: 1, max: 1000, limit: 'fuel.premix' })
 } as const;

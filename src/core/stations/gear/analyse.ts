@@ -5,6 +5,7 @@ import type { Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
 import { caseFindings } from './case-test.ts';
+import { pourOf } from '../oil/changes.ts';
 import { frost } from './frost.ts';
 import { washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
 
@@ -44,6 +45,7 @@ export function analyse(c: Context): Finding[] {
         why
       );
   }
+  refilling(c, out);
   const refill = record.value('gear.refill');
   const washers = record.value('gear.washers');
   if ((refill === 'service' || refill === 'stand') && washers !== 'yes')
@@ -69,6 +71,28 @@ export function analyse(c: Context): Finding[] {
       practice(said, 'clear or dark oil without water first.')
     );
   return out.list;
+}
+
+/** What the pour tally says about the fill. */
+function refilling(c: Context, out: ReturnType<typeof findingsOf>): void {
+  const p = pourOf(c, 'gear');
+  if (!p.cups || p.asked === undefined) return;
+  const v = (x: number): string => say(Math.abs(x), 'volume', c.units);
+  const hole = c.record.value('gear.levelHole');
+  const short = p.left! > 0.1 * p.asked;
+  out.add(
+    'poured',
+    hole === 'bubbleFree' && !short ? 'sound' : 'cannot-tell',
+    hole === 'bubbleFree' && short
+      ? `It runs out of the level hole after ${v(p.poured)} of ${v(p.asked)}: air is trapped, or old oil stayed in. Rock it, wait, and top up.`
+      : hole === 'bubbleFree'
+        ? `${v(p.poured)} pumped in, bubble-free at the level hole.`
+        : `${v(p.poured)} of ${v(p.asked)} pumped in; go on until it runs out of the level hole without bubbles.`,
+    practice(
+      [`pumped in: ${v(p.poured)}`, `level hole: ${hole ?? 'not looked at'}`],
+      'from the lowest plug, upright, bubble-free to the level hole.'
+    )
+  );
 }
 
 function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): void {
@@ -119,7 +143,11 @@ function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): 
       `coldest night: ${say(f.coldest, 'temperature', c.units)}`,
       `this water freezes at ${say(f.freezesAt, 'temperature', c.units)} (${c.survey.engine.history.water ?? 'kind unknown, taken as fresh'})`
     ],
-    ...(f.needs === undefined ? {} : { value: `${say(f.needs, 'volume', c.units)} of free air needed` }),
+    ...(f.needs === undefined
+      ? {}
+      : {
+          value: `${say(f.needs, 'volume', c.units)} of free air needed${f.air === undefined ? '' : `, ${say(f.air, 'volume', c.units)} was there`}`
+        }),
     formula: 'water grows by 999.84/916.7 − 1 = 9.07 % as it freezes',
     provenance: 'P' as const,
     source: 'CRC Handbook densities; UNESCO / TEOS-10 freezing point of sea water'

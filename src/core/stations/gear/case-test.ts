@@ -138,7 +138,8 @@ export function caseFindings(c: Context, out: Out): void {
     const t = stageTest(c, stage);
     if (!t) continue;
     const { counts, surely } = detectableDrop(t.step);
-    const p = (pa: number): string => say(Math.abs(pa), 'pressure', c.units, 689);
+    const p = (pa: number): string =>
+      stage === 'vacuum' ? say(Math.abs(pa), 'vacuum', c.units) : say(Math.abs(pa), 'pressure', c.units, 689);
     const turned = c.record.value('gear.caseTurned') === 'yes';
     out.add(
       `case-${stage}`,

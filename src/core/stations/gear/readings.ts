@@ -1,4 +1,4 @@
-import { choice, quantity, several } from '../../survey/items.ts';
+import { choice, photo, quantity, several } from '../../survey/items.ts';
 
 /** Gear oil: stood upright a while, lower plug a crack first, then drained and measured. */
 export const items = {
@@ -27,6 +27,7 @@ export const items = {
     options: { clean: 'clean', paste: ['paste', 'grey, normal'], slivers: 'slivers', pieces: 'pieces' },
     absent: true
   }),
+  magnetPhoto: photo({ label: 'Magnet, wiped on white' }),
   explained: choice({
     label: 'Metal explained',
     ask: 'Case opened and the metal explained?',
@@ -71,6 +72,14 @@ export const items = {
     label: 'Case test',
     ask: 'Low pressure, then about 10 psi, then vacuum, shafts turned',
     options: { held: 'held', leaked: 'leaked' }
+  }),
+  bottle: quantity({ label: 'Gear oil comes in bottles of', dimension: 'volume', min: 50e-6, max: 25e-3 }),
+  poured: quantity({ label: 'Gear oil pumped in', dimension: 'volume', repeated: true, min: 1e-6, max: 5e-3 }),
+  levelHole: choice({
+    label: 'At the level hole',
+    ask: 'Pumped from the lowest plug: does it run out of the level hole without bubbles?',
+    options: { bubbleFree: 'yes, bubble-free', bubbles: 'still bubbles', no: 'not yet' },
+    absent: true
   }),
   refill: choice({
     label: 'Refilled',

@@ -1,31 +1,13 @@
-import type { Context } from '../../judgement.ts';
+import { ownLimits } from '../../engine/limits.ts';
+import { judgedBy, listed, type Context } from '../../judgement.ts';
 import type { Finding } from '../../survey/finding.ts';
+import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
+import { changes, pourOf, USUAL_RESIDUE } from './changes.ts';
+import { dips, levelVolume, markWords, sayDip } from './position.ts';
+import { rivals } from './rivals.ts';
 
-export interface Dips {
-  readonly last: readonly string[];
-  readonly agree: boolean;
-  readonly position: string | undefined;
-}
-
-/** The last two dips of the latest round, and whether they agree. */
-export function dips(c: Context): Dips {
-  const round = c.record.round('oil.dip');
-  const list = c.record
-    .all('oil.dip', { round })
-    .map((r) => r.value as string)
-    .filter((v) => v !== 'unknown');
-  const last = list.slice(-2);
-  const agree = last.length === 2 && last[0] === last[1];
-  return { last, agree, position: agree ? last[0] : undefined };
-}
-
-const words: Readonly<Record<string, string>> = {
-  below: 'below the low mark',
-  above: 'above the high mark',
-  none: 'off the stick',
-  between: 'between the marks'
-};
+type Out = ReturnType<typeof findingsOf>;
 
 /** Engine oil of a four-stroke; a two-stroke has none to dip. */
 export function analyse(c: Context): Finding[] {
@@ -34,32 +16,44 @@ export function analyse(c: Context): Finding[] {
   if (c.survey.engine.profile.strokes === 'two') return out.list;
   const d = dips(c);
   const look = record.value('oil.look');
-  const inputs = [`dips: ${d.last.map((x) => words[x]).join(', ') || 'none'}`, `oil: ${look ?? 'not looked at'}`];
+  const inputs = [`dips: ${d.last.map(sayDip).join(', ') || 'none'}`, `oil: ${look ?? 'not looked at'}`];
+  const v = levelVolume(c);
+  const ml = (x: number): string => say(Math.abs(x), 'volume', c.units);
   const why = practice(
-    inputs,
-    'upright, level, wait, wipe, dip until two dips agree; the first after filling or trimming misleads.'
+    [...inputs, ...(record.value('oil.level') === 'no' ? ['not level when dipped'] : [])],
+    'upright, level, wait, wipe, dip until two dips agree; the first after filling or trimming misleads.',
+    v
+      ? {
+          value: `${ml(v.beyond)} ${v.beyond < 0 ? 'under the low' : 'over the high'} mark`,
+          uncertainty: `± ${ml(v.uncertainty)}`
+        }
+      : {}
   );
-  if (d.last.length === 1)
+  if (record.value('oil.level') === 'no')
+    out.add(
+      'level',
+      'cannot-tell',
+      'It was not upright and level: these dips say nothing. Level it, wait, dip twice.',
+      why
+    );
+  else if (d.last.length === 1)
     out.add(
       'dip',
       'cannot-tell',
-      `One dip says ${words[d.last[0]!]}. Wipe and dip again: only two that agree count.`,
+      `One dip says ${sayDip(d.last[0]!)}. Wipe and dip again: only two that agree count.`,
       why
     );
   else if (d.last.length === 2 && !d.agree)
     out.add('dip', 'cannot-tell', 'The two last dips do not agree. Level it, wait, dip again.', why);
   else if (d.position === 'between') out.add('dip', 'sound', 'Two dips agree: between the marks.', why);
-  else if (d.position === 'above')
+  else if (d.position === 'above') above(c, out, inputs, v?.beyond);
+  else if (d.position)
     out.add(
       'dip',
-      look === 'thin' ? 'fault' : 'cannot-tell',
-      look === 'thin'
-        ? 'Above the mark, thin and smelling of fuel: diluted. Change it, and run it loaded.'
-        : 'Two dips agree above the mark: overfilled or diluted. Smell it and compare with what was filled before anything is taken apart.',
+      'fault',
+      `Two dips agree: ${markWords[d.position]}. ${v && v.toMiddle > 0 ? `Add ${ml(v.toMiddle)} to stand in the middle, by the tally` : 'Fill by the tally'}, wait, dip twice.`,
       why
     );
-  else if (d.position)
-    out.add('dip', 'fault', `Two dips agree: ${words[d.position]}. Fill by the tally, wait, dip twice.`, why);
   if (look === 'milky')
     out.add(
       'milky',
@@ -67,9 +61,124 @@ export function analyse(c: Context): Finding[] {
       'The engine oil is milky: water in it. Drain it before anything spins, and find the way in.',
       why
     );
-  else if (look === 'thin' && d.position !== 'above')
-    out.add('thin', 'watch', 'The oil is thin and smells of fuel: dilution. Change it before a long run.', why);
+  else if ((look === 'thin' || record.value('oil.smell') === 'fuel') && d.position !== 'above')
+    out.add('thin', 'watch', 'The oil is thin or smells of fuel: dilution. Change it before a long run.', why);
   else if (look === 'clean' && d.position === undefined && !d.last.length)
     out.add('look', 'sound', 'The engine oil looks clean; now dip it twice.', why);
+  residue(c, out);
+  pouring(c, out);
+  if (record.value('oil.filter') === 'stuck')
+    out.add(
+      'filter',
+      'fault',
+      'The old filter seal is still on the engine: two seals blow out under pressure. Take it off before the new filter goes on.',
+      practice(['filter: old seal still on'], 'the old seal comes off with its filter, or it stays.')
+    );
   return out.list;
+}
+
+/** Above the mark: overfilled and diluted are rivals, weighed by what was smelt, seen and poured. */
+function above(c: Context, out: Out, inputs: readonly string[], beyond: number | undefined): void {
+  const r = rivals(c);
+  const fault = judgedBy(c, 'oil.dilution', ownLimits.dilutionFault, 'common practice');
+  const share = r.share;
+  const grave = share === undefined || share >= fault.value;
+  const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;
+  const why = {
+    inputs: [
+      ...inputs,
+      ...r.weights.map(
+        (w) =>
+          `${w.says}: ${w.ratio > 1 ? 'for dilution' : 'for overfilling'}, ${(w.ratio > 1 ? w.ratio : 1 / w.ratio).toFixed(0)} to 1`
+      )
+    ],
+    ...(share === undefined
+      ? {}
+      : {
+          value: `${percent(share)} by volume if it is all fuel; ${r.viscosity!.toFixed(1)} mm²/s at 100 °C where clean oil has 10.5`
+        }),
+    uncertainty: 'the weights are estimates, from memory',
+    limit: `fuel in oil: watch ${percent(ownLimits.dilutionWatch)}, fault ${fault.said}`,
+    formula: 'odds multiplied, even before; blend by the Refutas index, volume turned into mass first',
+    provenance: 'M' as const,
+    source: 'Weights of evidence from memory; Refutas blending index (P)'
+  };
+  const over = beyond ? ` by ${say(beyond, 'volume', c.units)}` : '';
+  if (r.verdict === 'diluted')
+    out.add(
+      'dip',
+      grave ? 'fault' : 'watch',
+      `Above the mark${over}, and it is fuel rather than overfilling: ${listed(r.weights.filter((w) => w.ratio > 1).map((w) => w.says))}. Change it, find why, run it loaded.`,
+      why
+    );
+  else if (r.verdict === 'overfilled')
+    out.add(
+      'dip',
+      'watch',
+      `Above the mark${over}, and overfilled rather than diluted: ${listed(r.weights.filter((w) => w.ratio < 1).map((w) => w.says))}. Draw it down to between the marks.`,
+      why
+    );
+  else
+    out.add(
+      'dip',
+      'cannot-tell',
+      `Two dips agree above the mark${over}: overfilled or diluted cannot be told yet. Smell it, see how it runs off the stick, and find out what was poured in; take nothing apart before.`,
+      why
+    );
+}
+
+function residue(c: Context, out: Out): void {
+  const wet =
+    c.survey.assessment.kind === 'drowned' ||
+    c.survey.engine.history.submerged === 'yes' ||
+    c.record.all('oil.look').some((r) => r.value === 'milky');
+  const p = changes(c);
+  if (!wet || p.made === 0) return;
+  const percent = (x: number): string => `${(100 * x).toFixed(x < 0.01 ? 2 : 1)} %`;
+  out.add(
+    'residue',
+    p.open ? 'watch' : 'sound',
+    p.open
+      ? `After ${p.made} oil ${p.made === 1 ? 'change' : 'changes'} about ${percent(p.left)} of what was in it is left; ${p.open} more to get under ${percent(p.target)}${p.litres === undefined ? '' : `, ${p.litres.toFixed(1)} L, about ${Math.round(p.cost!)} cr`}. Cheap oil first.`
+      : `After ${p.made} oil changes about ${percent(p.left)} of what was in it is left.`,
+    {
+      inputs: [
+        `changes made: ${p.made}`,
+        `stays behind each time: ${percent(p.share)}${p.measured ? ', measured here' : `, usual ${percent(USUAL_RESIDUE)}`}`
+      ],
+      value: percent(p.left),
+      limit: `${percent(p.target)} (house rule)`,
+      formula: 'left = rⁿ, r = 1 − drained/fill',
+      provenance: 'P',
+      source: 'Each change dilutes what stayed behind; the usual share from memory'
+    }
+  );
+}
+
+function pouring(c: Context, out: Out): void {
+  const p = pourOf(c, 'oil');
+  if (!p.cups || p.asked === undefined) return;
+  const v = (x: number): string => say(Math.abs(x), 'volume', c.units);
+  const why = practice(
+    [`poured: ${v(p.poured)} in ${p.cups}`, `asked: ${v(p.asked)}`],
+    'stop a little short, wait, dip twice, then top up.'
+  );
+  const dipped = dips(c).position === 'between';
+  if (p.left! < -0.03 * p.asked)
+    out.add(
+      'poured',
+      dipped ? 'sound' : 'watch',
+      dipped
+        ? `${v(p.poured)} poured in; the dips agree between the marks.`
+        : `${v(p.left!)} more than the ${v(p.asked)} asked has been poured in. Wait, dip twice before anything else.`,
+      why
+    );
+  else if (p.left! > 0.05 * p.asked && !dipped)
+    out.add(
+      'poured',
+      'cannot-tell',
+      `${v(p.poured)} poured in, ${v(p.left!)} to go; stop a cup short, wait and dip twice.`,
+      why
+    );
+  else if (!dipped) out.add('poured', 'cannot-tell', `${v(p.poured)} poured in, as asked. Wait, then dip twice.`, why);
 }

@@ -1,4 +1,4 @@
-import { choice, quantity } from '../../survey/items.ts';
+import { choice, quantity, yesNo } from '../../survey/items.ts';
 
 /** Engine oil of a four-stroke: upright and level, waited, dipped until two dips agree. */
 export const items = {
@@ -13,6 +13,26 @@ export const items = {
       none: 'none on the stick'
     }
   }),
+  dipAt: quantity({
+    label: 'Oil on the stick, over the low mark',
+    dimension: 'level',
+    min: -0.2,
+    max: 0.3,
+    repeated: true
+  }),
+  markGap: quantity({ label: 'From mark to mark', dimension: 'level', min: 2e-3, max: 0.1 }),
+  markVolume: quantity({ label: 'Oil between the marks', dimension: 'volume', min: 20e-6, max: 5e-3 }),
+  level: yesNo({ label: 'Upright and level' }),
+  oilTemperature: quantity({ label: 'Oil temperature at the dip', dimension: 'temperature', min: 243.15, max: 423.15 }),
+  smell: choice({
+    label: 'Smell on the stick',
+    options: { oil: 'of oil only', fuel: 'of fuel', burnt: 'burnt' }
+  }),
+  lastFill: quantity({ label: 'Poured in at the last change', dimension: 'tank', min: 0, max: 0.05 }),
+  lastMark: choice({
+    label: 'Where it stood after that fill',
+    options: { between: 'between the marks', above: 'above the high mark', 'not-dipped': 'nobody dipped' }
+  }),
   look: choice({
     label: 'Engine oil',
     options: { clean: 'clean', dark: 'dark', milky: 'milky', thin: 'thin, smells of fuel' }
@@ -23,5 +43,14 @@ export const items = {
     ask: 'Drained before anything spun?',
     options: { drained: 'drained and changed', no: 'not yet' }
   }),
+  drained: quantity({ label: 'Came out', dimension: 'tank', min: 0, max: 0.05, repeated: true }),
+  filter: choice({
+    label: 'Oil filter',
+    options: { renewed: 'renewed, its old seal off too', stuck: 'old seal still on the engine', no: 'not renewed' },
+    absent: true
+  }),
+  washer: choice({ label: 'Fresh washer at the drain', options: { yes: 'yes', no: 'no' }, absent: true }),
+  bottle: quantity({ label: 'Engine oil comes in bottles of', dimension: 'volume', min: 100e-6, max: 25e-3 }),
+  poured: quantity({ label: 'Engine oil poured in', dimension: 'volume', repeated: true, min: 1e-6, max: 5e-3 }),
   changes: quantity({ label: 'Oil changes since the water', dimension: 'count', min: 0, max: 20 })
 } as const;

@@ -2,7 +2,80 @@ import type { Context } from '../../judgement.ts';
 import type { Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { known } from '../../engine/profile.ts';
+import type { Condition } from '../../survey/finding.ts';
 import { findingsOf, practice } from '../finding.ts';
+import { compareRuns } from './compare.ts';
+import { mainTrack, runsOf } from './runs.ts';
+import { bankDifference, clock, warmingOf, type WarmState } from './warming.ts';
+
+const gravity: Readonly<Record<WarmState, Condition>> = {
+  few: 'cannot-tell',
+  over: 'fault',
+  'will-pass': 'fault',
+  'may-pass': 'watch',
+  open: 'cannot-tell',
+  settles: 'sound',
+  steady: 'sound'
+};
+/** Banks of one engine further apart than this are looked into, K (M). */
+const BANKS = 8;
+
+type Out = ReturnType<typeof findingsOf>;
+
+/** The temperatures of the latest run, and what changed since the one before. */
+function heat(c: Context, out: Out): void {
+  const runs = runsOf(c);
+  const run = runs.at(-1);
+  const warming = run && warmingOf(c, run);
+  if (!run || !warming) return;
+  const fit = warming.heating.fit;
+  const t = (k: number): string => say(k, 'temperature', c.units);
+  const base = {
+    inputs: [
+      `${run.label}: ${warming.track.samples.length} temperatures at one spot, ${run.minutes.toFixed(0)} min`,
+      ...(run.hottest ? [`hottest: ${t(run.hottest.temperature)} at ${clock(run.hottest.seconds)}`] : []),
+      ...(run.gap ? [`longest gap in the log: ${Math.round(run.gap / 60)} min`] : [])
+    ],
+    limit: warming.limit.said,
+    provenance: 'P' as const,
+    source: 'First-order heating; interval by profile likelihood, time constant searched'
+  };
+  out.add('heat', gravity[warming.state], warming.sentence, {
+    ...base,
+    ...(fit
+      ? {
+          value: `plateau ${t(fit.plateau)}, time constant ${Math.round(fit.tau)} s`,
+          uncertainty: `${t(fit.low)} to ${fit.high === undefined ? 'no upper limit yet' : t(fit.high)} (95 %); readings scatter ${fit.sigma.toFixed(1)} K`
+        }
+      : {}),
+    formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))'
+  });
+  const banks = bankDifference(run);
+  if (banks && Math.abs(banks.port - banks.starboard) > BANKS)
+    out.add(
+      'banks',
+      'watch',
+      `The ${banks.port > banks.starboard ? 'port' : 'starboard'} bank runs ${say(Math.abs(banks.port - banks.starboard) + 273.15, 'temperature', 'metric').replace(' °C', ' K')} hotter: strainer, passages or thermostat of that bank. One cured fault does not clear the other.`,
+      { ...base, limit: `${BANKS} K between banks (from memory)`, provenance: 'M', source: 'From memory' }
+    );
+  const earlier = runs.slice(0, -1).findLast((r) => mainTrack(r));
+  if (earlier) {
+    const beside = compareRuns(c, earlier, run);
+    out.add(
+      'beside',
+      beside.verdict === 'hotter' ? 'watch' : beside.verdict === 'cannot-tell' ? 'cannot-tell' : 'sound',
+      beside.sentence,
+      { ...base, inputs: [`${earlier.label} and ${run.label}`] }
+    );
+  }
+  if (run.silent && !c.record.value('run.outcome'))
+    out.add(
+      'silent',
+      'cannot-tell',
+      `Nothing was entered after ${clock(run.minutes * 60)}: how did this run end?`,
+      practice([`${run.label}: no stop recorded`], 'a run that nobody watched proves nothing.')
+    );
+}
 
 /** What the first run showed. */
 export function analyse(c: Context): Finding[] {
@@ -51,7 +124,15 @@ export function analyse(c: Context): Finding[] {
     out.add('leaks', 'fault', `It leaks ${leaks}: find the place before it runs again.`, why);
   if (gears === 'fails')
     out.add('gears', 'fault', 'A gear is missing or jumps out: linkage or a worn clutch dog.', why);
-  if (outcome === 'ran' && !out.list.length)
+  heat(c, out);
+  if (record.value('run.plugAfter') === 'wet')
+    out.add(
+      'plug-wet',
+      'fault',
+      'Water on a plug after running: it is getting in. Gasket, exhaust cover or jacket; no more running.',
+      practice(['a plug after running: water on it'], 'a plug that went in dry and comes out wet.')
+    );
+  if (outcome === 'ran' && out.list.every((f) => f.condition === 'sound'))
     out.add(
       'ran',
       'sound',

@@ -1,7 +1,35 @@
-import { choice, quantity, text } from '../../survey/items.ts';
+import { choice, log, quantity, text, yesNo } from '../../survey/items.ts';
 
-/** The first run, in short: what has to be true before, and what was seen. */
+/** The first run: its log, minute by minute, and what was seen at the end of it. */
 export const items = {
+  event: choice({
+    label: 'Run',
+    repeated: true,
+    options: { start: 'started', stop: 'stopped' }
+  }),
+  temperature: quantity({
+    label: 'Temperature',
+    dimension: 'temperature',
+    repeated: true,
+    min: 233.15,
+    max: 573.15,
+    limit: 'cooling.hot'
+  }),
+  rpm: quantity({ label: 'Engine speed', dimension: 'speed', repeated: true, min: 0, max: 9000 }),
+  stream: choice({
+    label: 'Indicator stream',
+    repeated: true,
+    options: { strong: 'strong', weak: 'weak', none: 'none' },
+    absent: true
+  }),
+  exhaust: choice({
+    label: 'Water with the exhaust',
+    repeated: true,
+    options: { yes: 'yes', steam: ['steam', 'hot, little water'], none: 'none' }
+  }),
+  volts: quantity({ label: 'Volts at the battery', dimension: 'voltage', repeated: true, min: 0, max: 60 }),
+  remark: text({ label: 'Remark', repeated: true }),
+  log: log({ label: 'Logger’s record' }),
   outcome: choice({
     label: 'First run',
     options: { ran: 'ran and settled', stopped: 'stopped early', failed: 'would not start' }
@@ -18,5 +46,12 @@ export const items = {
     options: { both: 'forward, neutral, reverse', fails: 'a gear missing or jumps' },
     absent: true
   }),
+  idle: quantity({ label: 'Idle set, in gear', dimension: 'speed', min: 300, max: 3000 }),
+  plugAfter: choice({
+    label: 'A plug after running',
+    ask: 'A plug out after running: is there water on it?',
+    options: { dry: 'dry', wet: 'water on it' }
+  }),
+  longRun: yesNo({ label: 'Run warm for half an hour or more' }),
   cause: text({ label: 'Why it was stopped, and what was found', long: true })
 } as const;

@@ -81,6 +81,12 @@ export const items = {
     repeated: true,
     limit: 'turn.depth'
   }),
+  pass: choice({
+    label: 'Pass of water-displacing oil',
+    ask: 'Water-displacing oil in, turned, blown dry: what came out this time?',
+    repeated: true,
+    options: { water: 'water', drops: 'drops', clear: 'oil only' }
+  }),
   dried: choice({
     label: 'Water displaced',
     ask: 'Water-displacing oil through plug holes and intake, turned, repeated until clear',

@@ -49,7 +49,7 @@ export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}
       const { entry } = checked;
       const held =
         entry.type === 'reading' && !entry.body.withdrawn
-          ? refusal(judge(survey, o.now ?? new Date(), 'metric').holds, entry.body.what)
+          ? refusal(judge(survey, o.now ?? new Date(), 'metric').holds, entry.body.what, entry.body.value)
           : undefined;
       if (held) {
         refused.push({ id: entry.body.id, message: held });

@@ -63,7 +63,7 @@
   />
 {:else if item.kind === 'moment'}
   <MomentInput {item} {name} value={typeof value === 'string' ? value : (typed ?? '')} {error} {disabled} {oncommit} />
-{:else if item.kind !== 'photo'}
+{:else if item.kind !== 'photo' && item.kind !== 'log'}
   <TypedInput
     {item}
     {name}

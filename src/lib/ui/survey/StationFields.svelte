@@ -43,6 +43,7 @@
       .filter(
         ([k, item]) =>
           item.kind !== 'photo' &&
+          item.kind !== 'log' &&
           ((item.when?.(session.survey.engine.profile) ?? true) ||
             session.record.all(`${station}.${k}` as ItemId).length)
       )

@@ -1,0 +1,36 @@
+import { against, type Hold } from '../holds/index.ts';
+import type { Context } from '../judgement.ts';
+import { pourOf } from '../stations/oil/changes.ts';
+import { drowned } from './protocol.ts';
+
+export type LabelId = 'no-oil' | 'do-not-crank' | 'oil-in-bores' | 'case-empty';
+
+export interface YardLabel {
+  readonly id: LabelId;
+  readonly text: string;
+  readonly because: string;
+}
+
+/** The labels this engine must carry while it stands, from its record. */
+export function labelsOf(c: Context, holds: readonly Hold[]): YardLabel[] {
+  const out: YardLabel[] = [];
+  const add = (id: LabelId, text: string, because: string): void => void out.push({ id, text, because });
+  const crank = against(holds, 'crank')[0];
+  if (crank) add('do-not-crank', 'DO NOT CRANK', crank.title);
+  const filled = (c.survey.steps ?? []).filter((s) => s.step === 'drowned.fill').at(-1)?.state === 'done';
+  if (filled) {
+    if (!crank) add('do-not-crank', 'DO NOT CRANK', 'Oil does not compress.');
+    add('oil-in-bores', 'OIL IN BORES', 'Plugs out and turned by hand before anything else.');
+  }
+  const pour = pourOf(c, 'oil');
+  const out4 = c.survey.engine.profile.strokes === 'four';
+  const drainedLast = c.record.last('oil.drained') !== undefined && pour.cups === 0;
+  const refilled = c.record.value('oil.sump') === 'drained' || c.record.value('oil.dip') === 'between';
+  if (out4 && ((drainedLast && !refilled) || c.record.last('oil.dip')?.value === 'none'))
+    add('no-oil', 'NO OIL', drowned(c) ? 'Sump drained after water, not filled.' : 'Sump drained, not filled.');
+  const drained = c.record.last('gear.drained');
+  const refill = c.record.last('gear.refill');
+  if (drained && (!refill || refill.at < drained.at || refill.value === 'no' || refill.value === 'unknown'))
+    add('case-empty', 'CASE EMPTY', 'Gear oil drained, not refilled: no running in gear.');
+  return out;
+}

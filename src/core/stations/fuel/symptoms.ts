@@ -1,0 +1,129 @@
+import type { Context } from '../../judgement.ts';
+import { answerOf, eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+
+export type FuelPart = 'empty' | 'vent' | 'upstream' | 'air' | 'bulb' | 'filter' | 'pump' | 'needle' | 'jet';
+
+/** What makes an engine die or starve that has spark and compression, cheapest look first (C). */
+const parts: readonly { readonly id: FuelPart; readonly label: string }[] = [
+  { id: 'empty', label: 'tank nearly empty, pick-up bare' },
+  { id: 'vent', label: 'tank vent closed' },
+  { id: 'upstream', label: 'pick-up or anti-siphon valve blocked' },
+  { id: 'air', label: 'air drawn at hose, coupling or gasket' },
+  { id: 'bulb', label: 'bulb’s valve' },
+  { id: 'filter', label: 'filter clogged' },
+  { id: 'pump', label: 'pump diaphragm' },
+  { id: 'needle', label: 'float or needle' },
+  { id: 'jet', label: 'jet gummed' }
+];
+
+const trials: readonly Trial<FuelPart>[] = [
+  {
+    item: 'fuel.level',
+    why: 'A look into the tank costs a minute and is the cheapest fault there is.',
+    minutes: 1,
+    clears: { some: ['empty'], full: ['empty'], 'not-fitted': ['empty'] },
+    accuses: { empty: 'empty' }
+  },
+  {
+    item: 'fuel.vent',
+    why: 'A closed vent lets it run for minutes and then starves it; the tank sucks in.',
+    minutes: 1,
+    clears: { open: ['vent'], 'not-fitted': ['vent'] },
+    accuses: { closed: 'vent', blocked: 'vent' }
+  },
+  {
+    item: 'fuel.bulb',
+    why: 'The bulb tells which side of it is at fault: sucked flat is upstream, soft is air or its valve, firm is neither.',
+    minutes: 2,
+    clears: {
+      flat: ['air', 'bulb', 'needle', 'filter', 'pump', 'jet'],
+      firm: ['bulb', 'needle', 'vent'],
+      soft: ['upstream', 'vent']
+    },
+    accuses: {}
+  },
+  {
+    item: 'fuel.floods',
+    why: 'Fuel that runs with the bulb firm passes the needle; a bulb that holds clears it.',
+    minutes: 3,
+    clears: { no: ['needle'] },
+    accuses: { yes: 'needle' }
+  },
+  {
+    item: 'fuel.chokeOnly',
+    why: 'Running on choke only is lean: a jet is blocked, or air gets in behind the carburettor.',
+    minutes: 5,
+    clears: { yes: ['empty', 'vent', 'upstream', 'bulb', 'filter', 'needle', 'pump'], no: ['jet'] },
+    accuses: {}
+  },
+  {
+    item: 'fuel.revived',
+    why: 'Squeezing does the pump’s work: revived means pump or an air leak; not revived means vent or something upstream.',
+    minutes: 5,
+    clears: { yes: ['vent', 'upstream', 'jet', 'needle', 'empty'], no: ['pump', 'air'] },
+    accuses: {}
+  },
+  {
+    item: 'fuel.portable',
+    why: 'A portable tank straight to the engine separates the boat from the engine in one move.',
+    minutes: 10,
+    clears: { fine: ['pump', 'needle', 'jet'], same: ['vent', 'upstream', 'empty', 'bulb'] },
+    accuses: {}
+  },
+  {
+    item: 'fuel.filter',
+    why: 'Filters are seen in a minute, and a clogged one starves it at speed only.',
+    minutes: 5,
+    clears: { clean: ['filter'], 'not-fitted': ['filter'] },
+    accuses: { clogged: 'filter', water: 'filter' }
+  },
+  {
+    item: 'fuel.hose',
+    why: 'Bubbles in the hose or a cracked one is air.',
+    minutes: 5,
+    clears: {},
+    accuses: { hard: 'air', bubbles: 'air' }
+  },
+  {
+    item: 'fuel.couplings',
+    why: 'O-rings in the couplings draw air long before they weep.',
+    minutes: 3,
+    clears: { tight: ['air'] },
+    accuses: { leak: 'air' }
+  },
+  {
+    item: 'fuel.pickup',
+    why: 'The screen and the anti-siphon valve are the last thing upstream.',
+    minutes: 15,
+    clears: { clear: ['upstream'], 'not-fitted': ['upstream'] },
+    accuses: { blocked: 'upstream' }
+  },
+  {
+    item: 'fuel.pump',
+    why: 'Pump it by hand: it pulses and holds, or its diaphragm is gone.',
+    minutes: 10,
+    clears: { good: ['pump'], 'not-fitted': ['pump'] },
+    accuses: { weak: 'pump' }
+  }
+];
+
+/** Which part starves it, where somebody said that it dies; nothing before. */
+export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
+  const dies = c.record.value('fuel.dies');
+  const { profile } = c.survey.engine;
+  const choke = c.record.value('fuel.chokeOnly') === 'yes';
+  if (dies !== 'minutes' && dies !== 'seconds' && !choke) return undefined;
+  const round = c.record.round('fuel.dies');
+  const noBulb = profile.supply === 'gravity' || profile.supply === 'pressurised';
+  const injected = profile.fuelSystem === 'electronic' || profile.fuelSystem === 'direct';
+  const gone = new Set<string>([
+    ...(noBulb ? ['bulb', 'pump', 'fuel.bulb', 'fuel.revived', 'fuel.portable', 'fuel.floods', 'fuel.pump'] : []),
+    ...(profile.supply === 'pressurised' ? ['vent', 'fuel.vent'] : []),
+    ...(injected ? ['jet', 'needle', 'fuel.chokeOnly', 'fuel.floods'] : [])
+  ]);
+  return eliminate(
+    parts.filter((p) => !gone.has(p.id)),
+    trials.filter((t) => !gone.has(t.item)),
+    (item) => answerOf(c, item, round) ?? (round > 1 ? undefined : answerOf(c, item, 1))
+  );
+}

@@ -1,0 +1,71 @@
+import type { Profile } from '../../engine/profile.ts';
+import type { Context } from '../../judgement.ts';
+import type { ItemId } from '../items.ts';
+import type { Run } from './runs.ts';
+
+export interface Prompt {
+  readonly id: string;
+  /** Seconds after the start at which it is asked. */
+  readonly at: number;
+  readonly ask: string;
+  readonly item: ItemId;
+}
+
+interface Rule extends Prompt {
+  readonly when?: (p: Profile) => boolean;
+}
+
+const stream = (p: Profile): boolean => p.indicator !== 'not-fitted';
+
+/** What a good technician looks at in the first minutes, and when (C). */
+const rules: readonly Rule[] = [
+  { id: 'lamp', at: 5, ask: 'Lamp and horn: out?', item: 'run.lamp' },
+  { id: 'stream', at: 30, ask: 'Indicator stream: is it there?', item: 'run.stream', when: stream },
+  {
+    id: 'exhaust',
+    at: 30,
+    ask: 'No indicator on this one: water with the exhaust?',
+    item: 'run.exhaust',
+    when: (p) => !stream(p)
+  },
+  { id: 'leaks', at: 60, ask: 'Fuel and oil leaks: look under and around it.', item: 'run.leaks' },
+  { id: 'smoke', at: 240, ask: 'Smoke: preservation oil should have burnt off by now.', item: 'run.smoke' },
+  {
+    id: 'gears',
+    at: 300,
+    ask: 'Warm enough: shift forward, neutral, reverse, at idle.',
+    item: 'run.gears',
+    when: (p) => p.shift !== 'direct'
+  }
+];
+
+/** A temperature is asked for this often, s: short of it the forecast stays wide. */
+export const TEMPERATURE_EVERY = 30;
+
+/** Prompts that are due and unanswered in this run, the oldest first. */
+export function duePrompts(c: Context, run: Run, seconds: number): Prompt[] {
+  const since = run.startedAt.toISOString();
+  const asked = rules.filter(
+    (r) =>
+      r.at <= seconds && (r.when?.(c.survey.engine.profile) ?? true) && !c.record.all(r.item).some((x) => x.at >= since)
+  );
+  const last = Math.max(-TEMPERATURE_EVERY, ...run.tracks.flatMap((t) => t.samples.map((s) => s.seconds)));
+  return [
+    ...asked,
+    ...(seconds - last >= TEMPERATURE_EVERY
+      ? [
+          {
+            id: 'temperature',
+            at: last + TEMPERATURE_EVERY,
+            ask: 'Temperature: the same spot as before.',
+            item: 'run.temperature' as const
+          }
+        ]
+      : [])
+  ];
+}
+
+/** Seconds until the next thing is asked. */
+export function nextPrompt(p: Profile, seconds: number): number | undefined {
+  return rules.filter((r) => r.at > seconds && (r.when?.(p) ?? true)).map((r) => r.at - seconds)[0];
+}

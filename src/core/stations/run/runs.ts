@@ -1,0 +1,207 @@
+import type { Context } from '../../judgement.ts';
+import { heating, type Heating } from '../../physics/heating.ts';
+import type { WarmSample } from '../../physics/warm-up.ts';
+import { known } from '../../engine/profile.ts';
+import type { RunLog } from '../../survey/items.ts';
+import type { Reading } from '../../survey/reading.ts';
+
+export const spots = {
+  head: 'head',
+  'head-port': 'head, port bank',
+  'head-starboard': 'head, starboard bank',
+  thermostat: 'thermostat housing',
+  block: 'block',
+  exhaust: 'exhaust cover',
+  stream: 'water from the stream'
+} as const;
+export type Spot = keyof typeof spots;
+export const spotIds = Object.keys(spots) as Spot[];
+
+/** Without an entry for this long a run is over, whether or not somebody said so, ms. */
+const SILENT = 3_600_000;
+/** A logger that was silent for this long recorded two runs, s. */
+const LOG_GAP = 900;
+
+export interface Track {
+  readonly spot: Spot;
+  readonly samples: readonly WarmSample[];
+}
+
+/** One run: what was read between start and stop, or what a logger wrote. */
+export interface Run {
+  readonly id: string;
+  readonly label: string;
+  readonly startedAt: Date;
+  readonly stoppedAt?: Date;
+  /** Nobody ended it; the entries ceased. */
+  readonly silent?: true;
+  readonly tracks: readonly Track[];
+  readonly rpm: readonly { readonly seconds: number; readonly rpm: number }[];
+  readonly streams: readonly { readonly seconds: number; readonly value: string }[];
+  /** Minutes from start to stop or to the last entry. */
+  readonly minutes: number;
+  readonly hottest?: { readonly temperature: number; readonly seconds: number; readonly spot: Spot };
+  /** Stretch without a row in a logger's record, s. */
+  readonly gap?: number;
+}
+
+const LOGGED = new Set(['run.temperature', 'run.rpm', 'run.stream', 'run.exhaust', 'run.volts', 'run.remark']);
+const ms = (r: Reading): number => Date.parse(r.at);
+
+function handRun(label: string, list: readonly Reading[], start: number, stop?: number): Run {
+  const end = stop ?? Math.max(start, ...list.map(ms));
+  const at = (r: Reading): number => (ms(r) - start) / 1000;
+  const of = (what: string): Reading[] => list.filter((r) => r.what === what && r.value !== 'unknown');
+  const temperatures = of('run.temperature');
+  const tracks = spotIds.flatMap((spot): Track[] => {
+    const mine = temperatures.filter((r) => (r.conditions?.spot ?? 'head') === spot);
+    return mine.length
+      ? [{ spot, samples: mine.map((r) => ({ seconds: at(r), temperature: r.value as number })) }]
+      : [];
+  });
+  return {
+    id: list[0]?.id ?? label,
+    label,
+    startedAt: new Date(start),
+    ...(stop === undefined ? {} : { stoppedAt: new Date(stop) }),
+    tracks,
+    rpm: of('run.rpm').map((r) => ({ seconds: at(r), rpm: r.value as number })),
+    streams: of('run.stream').map((r) => ({ seconds: at(r), value: r.value as string })),
+    minutes: (end - start) / 60_000,
+    ...hottestOf(tracks)
+  };
+}
+
+function hottestOf(tracks: readonly Track[]): Pick<Run, 'hottest'> {
+  let hottest: Run['hottest'];
+  // Water from the stream is not the metal; it is compared with itself only.
+  for (const t of tracks.filter((x) => x.spot !== 'stream'))
+    for (const s of t.samples) if (!hottest || s.temperature > hottest.temperature) hottest = { ...s, spot: t.spot };
+  return hottest ? { hottest } : {};
+}
+
+const fromLog = new WeakMap<RunLog, Run[]>();
+
+function loggedRuns(r: Reading): Run[] {
+  const old = fromLog.get(r.value as RunLog);
+  if (old) return old;
+  const found = splitLog(r);
+  fromLog.set(r.value as RunLog, found);
+  return found;
+}
+
+function splitLog(r: Reading): Run[] {
+  const log = r.value as RunLog;
+  const spot = r.conditions?.spot ?? 'head';
+  const parts: number[][] = [[]];
+  log.seconds.forEach((s, k) => {
+    const before = log.seconds[k - 1];
+    if (before !== undefined && s - before > LOG_GAP) parts.push([]);
+    parts.at(-1)!.push(k);
+  });
+  return parts.map((rows, part): Run => {
+    const zero = log.seconds[rows[0]!]!;
+    const samples = rows.flatMap((k) => {
+      const t = log.temperature[k];
+      return t === null || t === undefined ? [] : [{ seconds: log.seconds[k]! - zero, temperature: t }];
+    });
+    const rpm = rows.flatMap((k) => {
+      const v = log.rpm?.[k];
+      return v === null || v === undefined ? [] : [{ seconds: log.seconds[k]! - zero, rpm: v }];
+    });
+    const tracks: Track[] = samples.length ? [{ spot, samples }] : [];
+    const length = log.seconds[rows.at(-1)!]! - zero;
+    const peak =
+      log.hottest && log.hottest.seconds >= zero && log.hottest.seconds <= zero + length ? log.hottest : undefined;
+    return {
+      id: `${r.id}.${part}`,
+      label: `logger${log.file ? `, ${log.file}` : ''}${parts.length > 1 ? `, part ${part + 1}` : ''}`,
+      startedAt: new Date(ms(r) + zero * 1000),
+      stoppedAt: new Date(ms(r) + (zero + length) * 1000),
+      tracks,
+      rpm,
+      streams: [],
+      minutes: length / 60,
+      ...(peak && spot !== 'stream'
+        ? { hottest: { temperature: peak.temperature, seconds: peak.seconds - zero, spot } }
+        : hottestOf(tracks)),
+      ...(log.gap ? { gap: log.gap } : {})
+    };
+  });
+}
+
+const ofRecord = new WeakMap<object, Run[]>();
+
+/** Every run of the record, oldest first: by its start and stop, cut where entries ceased, and from loggers. */
+export function runsOf(c: Context): Run[] {
+  const old = ofRecord.get(c.record);
+  if (old) return old;
+  const found = findRuns(c);
+  ofRecord.set(c.record, found);
+  return found;
+}
+
+function findRuns(c: Context): Run[] {
+  const events = c.record.all('run.event').filter((r) => r.value !== 'unknown');
+  const entries = [...LOGGED].flatMap((what) => c.record.all(what as 'run.rpm')).sort((a, b) => ms(a) - ms(b));
+  const starts = events.filter((r) => r.value === 'start').map(ms);
+  // Entries before any start belong to a run whose start nobody tapped.
+  if (entries.length && !starts.some((s) => s <= ms(entries[0]!))) starts.unshift(ms(entries[0]!));
+  const out = starts.flatMap((start, k): Run[] => {
+    const next = starts[k + 1] ?? Infinity;
+    const stop = events.find((r) => r.value === 'stop' && ms(r) >= start && ms(r) < next);
+    const end = stop ? ms(stop) : next;
+    const mine = entries.filter((r) => ms(r) >= start && ms(r) <= end && ms(r) < next);
+    const cut = mine.findIndex((r, i) => ms(r) - (i ? ms(mine[i - 1]!) : start) > SILENT);
+    const kept = cut < 0 ? mine : mine.slice(0, cut);
+    const last = kept.length ? ms(kept.at(-1)!) : start;
+    const silent = cut >= 0 || (!stop && (next < Infinity || c.now.getTime() - last > SILENT));
+    const run = handRun(`run ${k + 1}`, kept, start, silent ? last : stop ? ms(stop) : undefined);
+    return [silent ? { ...run, silent: true } : run];
+  });
+  return [
+    ...out,
+    ...c.record
+      .all('run.log')
+      .filter((r) => typeof r.value === 'object')
+      .flatMap(loggedRuns)
+  ].sort((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
+}
+
+/** The run under way: started, not stopped, entries still coming. */
+export const runningRun = (c: Context): Run | undefined => runsOf(c).findLast((r) => !r.stoppedAt);
+
+/** The place with the most readings speaks for a run. */
+export const mainTrack = (run: Run): Track | undefined =>
+  run.tracks
+    .filter((t) => t.spot !== 'stream')
+    .reduce<Track | undefined>((a, t) => (a && a.samples.length >= t.samples.length ? a : t), undefined);
+
+/** Within this of the air's temperature an engine counts as cold at its start, K (M). */
+const COLD = 3;
+
+const byTrack = new WeakMap<Track, Heating>();
+/** Fits of the latest tracks by what they hold: the same readings are judged at every keystroke. */
+const byReadings = new Map<string, Heating>();
+const KEPT = 40;
+
+/** The warm-up of one place; from the air's temperature where it started cold. */
+export function heatingOf(c: Context, track: Track): Heating {
+  const air = known(c.record.value('safe.air'));
+  const first = track.samples[0];
+  const cold =
+    air !== undefined && first !== undefined && first.seconds < 45 && Math.abs(first.temperature - air) < COLD;
+  const old = byTrack.get(track);
+  if (old) return old;
+  const key =
+    track.samples.length > 200
+      ? ''
+      : `${cold ? air : ''}:${track.samples.map((s) => `${s.seconds},${s.temperature}`).join(';')}`;
+  const found = byReadings.get(key) ?? heating(track.samples, cold ? { start: air } : {});
+  byTrack.set(track, found);
+  if (key) {
+    if (byReadings.size >= KEPT) byReadings.delete(byReadings.keys().next().value!);
+    byReadings.set(key, found);
+  }
+  return found;
+}

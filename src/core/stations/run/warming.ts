@@ -1,0 +1,109 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { judgedBy, type Context, type Judged } from '../../judgement.ts';
+import type { Heating } from '../../physics/heating.ts';
+import { secondsUntil } from '../../physics/warm-up.ts';
+import { say } from '../../units/index.ts';
+import { heatingOf, mainTrack, spots, type Run, type Track } from './runs.ts';
+
+/** No plateau is promised before this many time constants: the curve is still a straight line before (M). */
+const PROMISE = 1.4;
+
+export type WarmState = 'few' | 'over' | 'will-pass' | 'may-pass' | 'open' | 'settles' | 'steady';
+
+export interface Warming {
+  readonly track: Track;
+  readonly heating: Heating;
+  readonly limit: Judged;
+  readonly state: WarmState;
+  readonly sentence: string;
+  /** Seconds from the start of the run at which the best curve reaches the limit. */
+  readonly limitAt?: number;
+}
+
+/** What the temperatures of a run say while it runs, and after it. */
+export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined {
+  const track = of ?? mainTrack(run);
+  if (!track) return undefined;
+  const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot, 'our value, from memory');
+  const h = heatingOf(c, track);
+  const t = (k: number): string => say(k, 'temperature', c.units);
+  const base = { track, heating: h, limit };
+  const top = run.hottest && run.hottest.spot === track.spot ? run.hottest.temperature : undefined;
+  const hottest = top ?? Math.max(...track.samples.map((s) => s.temperature));
+  if (hottest >= limit.value)
+    return {
+      ...base,
+      state: 'over',
+      sentence: `It reached ${t(hottest)} at the ${spots[track.spot]}, limit ${limit.said}. Stop.`
+    };
+  const fit = h.fit;
+  const elapsed = (track.samples.at(-1)?.seconds ?? 0) - h.from;
+  const shut = h.opened === undefined ? '' : `The thermostat opened at about ${clock(h.opened)}. `;
+  if (h.steady && (!fit || elapsed >= PROMISE * fit.tau || fit.tau > 3600 || fit.plateau - h.steady.at < 3))
+    return {
+      ...base,
+      state: 'steady',
+      sentence: `${shut}Steady at ${t(h.steady.at)}, under the limit of ${limit.said}.`
+    };
+  if (!fit)
+    return {
+      ...base,
+      state: 'few',
+      sentence:
+        track.samples.length < 5
+          ? 'Too few readings for a forecast: five over a minute or more.'
+          : `${shut}It does not climb steadily; no forecast.`
+    };
+  const at = secondsUntil(fit, limit.value);
+  const limitAt = at === undefined ? undefined : h.from + at;
+  const left = limitAt === undefined ? undefined : limitAt - (track.samples.at(-1)?.seconds ?? 0);
+  const timed = limitAt === undefined ? base : { ...base, limitAt };
+  const range = fit.high === undefined ? `over ${t(fit.low)}, no upper limit yet` : `${t(fit.low)} to ${t(fit.high)}`;
+  const soon =
+    left === undefined
+      ? ''
+      : left <= 60
+        ? ' It gets there within a minute.'
+        : ` It gets there in about ${Math.round(left / 60)} min.`;
+  if (fit.low >= limit.value && elapsed >= 60)
+    return {
+      ...timed,
+      state: 'will-pass',
+      sentence: `${shut}Stop it: it heads for ${range}, over the limit of ${limit.said}.${soon}`
+    };
+  if (fit.high === undefined || elapsed < PROMISE * fit.tau)
+    return {
+      ...timed,
+      state: fit.plateau > limit.value ? 'may-pass' : 'open',
+      sentence: `${shut}Still climbing; where it ends cannot be told yet (${range}).${fit.plateau > limit.value ? ` Be ready to stop.${soon}` : ''}`
+    };
+  if (fit.high >= limit.value)
+    return {
+      ...timed,
+      state: 'may-pass',
+      sentence: `${shut}It heads for ${range}: that may pass the limit of ${limit.said}. Be ready to stop.${soon}`
+    };
+  return {
+    ...timed,
+    state: 'settles',
+    sentence: `${shut}It settles between ${t(fit.low)} and ${t(fit.high)}, under the limit of ${limit.said}.`
+  };
+}
+
+/** "4:05": minutes and seconds from a start. */
+export const clock = (seconds: number): string => {
+  const s = Math.max(0, Math.floor(seconds));
+  const h = Math.floor(s / 3600);
+  const rest = `${String(Math.floor((s % 3600) / 60)).padStart(h ? 2 : 1, '0')}:${String(s % 60).padStart(2, '0')}`;
+  return h ? `${h}:${rest}` : rest;
+};
+
+/** Both banks at their latest, where both were read in the last minutes of a run, K apart. */
+export function bankDifference(run: Run): { readonly port: number; readonly starboard: number } | undefined {
+  const last = (spot: string): { seconds: number; temperature: number } | undefined =>
+    run.tracks.find((t) => t.spot === spot)?.samples.at(-1);
+  const [port, starboard] = [last('head-port'), last('head-starboard')];
+  return port && starboard && Math.abs(port.seconds - starboard.seconds) <= 180
+    ? { port: port.temperature, starboard: starboard.temperature }
+    : undefined;
+}

@@ -19,6 +19,8 @@ export const waitSchema = z.strictObject({
   supersedes: z.optional(id),
   ended: z.optional(z.literal(true))
 });
+/** What is asked when one is started by hand. */
+export const waitAsked = z.pick(waitSchema, { label: true, minutes: true });
 export type Wait = z.infer<typeof waitSchema>;
 
 export interface RunningWait {

@@ -7,9 +7,10 @@ export function pressureTicks(
   high: number,
   units: System,
   place: (pa: number) => number,
+  vacuum = false,
   count = 4
 ): { text: string; at: number }[] {
-  const unit = shownUnit('pressure', units);
+  const unit = shownUnit(vacuum ? 'vacuum' : 'pressure', units);
   return scaleLinear([fromSI(low, unit), fromSI(high, unit)], [0, 1])
     .ticks(count)
     .map((t) => ({ text: String(t), at: place(toSI(t, unit)) }));

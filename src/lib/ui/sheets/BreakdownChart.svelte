@@ -18,7 +18,7 @@
   const x = $derived(scaleLinear([0, most], [48, W - 74]));
   const y = $derived(scaleLinear([0, top], [H - 40, 12]));
   const unit = $derived(shownUnit('pressure', units));
-  const ticks = $derived(pressureTicks(0, most, units, x, 6));
+  const ticks = $derived(pressureTicks(0, most, units, x, false, 6));
   const path = (gap: number): string =>
     line<number>()
       .x((p) => x(p))

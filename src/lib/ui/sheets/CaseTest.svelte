@@ -9,14 +9,14 @@
     type CaseStage
   } from '$core/stations/gear/case-test.ts';
   import { allItems } from '$core/stations/items.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
   import type { Conditions } from '$core/survey/reading.ts';
-  import { parseQuantity } from '$core/units/index.ts';
+  import { parseQuantity, say } from '$core/units/index.ts';
   import { onMount } from 'svelte';
   import Shape from '../marks/Shape.svelte';
   import LimitLine from '../survey/LimitLine.svelte';
   import { useSession } from '../survey/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
+  import CaseSection from './gear/CaseSection.svelte';
   import DecayChart from './DecayChart.svelte';
 
   /** The case test as a timed procedure: stage by stage, readings with their temperature, and how much longer to hold. */
@@ -56,7 +56,7 @@
   function take(e: SubmitEvent): void {
     e.preventDefault();
     complaint = '';
-    const parsed = parseQuantity(reading, 'pressure', session.units);
+    const parsed = parseQuantity(reading, stage === 'vacuum' ? 'vacuum' : 'pressure', session.units);
     if (!parsed.ok) return void (complaint = parsed.message);
     const over = overPressure(session.judgement.context, parsed.si, stage);
     if (over) return void (complaint = over);
@@ -70,6 +70,10 @@
     session.read('gear.casePressure', parsed.si, { typed: reading.trim(), conditions });
     reading = '';
   }
+  const sayRead = (v: unknown): string =>
+    typeof v !== 'number'
+      ? 'unknown'
+      : say(v, stage === 'vacuum' ? 'vacuum' : 'pressure', session.units, stage === 'vacuum' ? undefined : 689);
   const clock = (minutes: number): string =>
     minutes >= 100
       ? `${Math.floor(minutes / 60)} h ${Math.floor(minutes % 60)} min`
@@ -94,7 +98,13 @@
     <label class="w-36"
       ><span class="label-caps">{stage === 'vacuum' ? 'Vacuum reads' : 'Gauge reads'}</span><input
         class="field"
-        placeholder={stage === 'vacuum' ? '8 inHg' : stage === 'low' ? '4 psi' : '10 psi'}
+        placeholder={stage === 'vacuum'
+          ? session.units === 'us'
+            ? '8 inHg'
+            : '25 kPa'
+          : stage === 'low'
+            ? '4 psi'
+            : '10 psi'}
         autocomplete="off"
         bind:value={reading}
         aria-invalid={complaint ? 'true' : undefined}
@@ -135,16 +145,17 @@
           <button
             type="button"
             class="chip"
-            aria-label="Take back {sayValue(item, r.value, session.units)} at {clock(t.readings[k]?.minutes ?? 0)}"
+            aria-label="Take back {sayRead(r.value)} at {clock(t.readings[k]?.minutes ?? 0)}"
             onclick={() => session.correct(r, undefined)}
-            >{clock(t.readings[k]?.minutes ?? 0)} · {sayValue(item, r.value, session.units)}</button
+            >{clock(t.readings[k]?.minutes ?? 0)} · {sayRead(r.value)}</button
           >
         </li>
       {/each}
     </ol>
   {/if}
   <div class="space-y-3 pb-3">
-    <StationFields station="gear" only={['caseTurned', 'caseBubbles', 'caseAir']} />
+    <CaseSection />
+    <StationFields station="gear" only={['caseTurned', 'caseAir']} />
     <LimitLine id="gear.casePressure" />
   </div>
 </Fold>

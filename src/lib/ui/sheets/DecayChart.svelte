@@ -15,8 +15,8 @@
   const low = $derived(Math.max(0, Math.min(...test.readings.map(p)) - 3 * test.step));
   const x = $derived(scaleLinear([0, span], [48, W - 12]));
   const y = $derived(scaleLinear([low, high], [H - 32, 10]));
-  const unit = $derived(shownUnit('pressure', units));
-  const ticks = $derived(pressureTicks(low, high, units, y));
+  const unit = $derived(shownUnit(test.stage === 'vacuum' ? 'vacuum' : 'pressure', units));
+  const ticks = $derived(pressureTicks(low, high, units, y, test.stage === 'vacuum'));
   const from = $derived(p(test.readings[0]!));
   const words = $derived(
     test.readings.map((r) => `${r.minutes.toFixed(0)} min ${fromSI(p(r), unit).toFixed(1)} ${unit.symbol}`).join('; ')

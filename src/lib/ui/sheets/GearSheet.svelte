@@ -1,13 +1,55 @@
 <script lang="ts">
-  import { stationItems } from '$core/stations/items.ts';
+  import Fold from '../marks/Fold.svelte';
+  import PhotoSlot from '../photos/PhotoSlot.svelte';
+  import JarDrawing from '../survey/JarDrawing.svelte';
+  import { gearJar } from '../survey/jars.ts';
+  import { useSession } from '../survey/session.svelte.ts';
+  import StationFields from '../survey/StationFields.svelte';
   import CaseTest from './CaseTest.svelte';
-  import FieldsSheet from './FieldsSheet.svelte';
+  import JarScale from './gear/JarScale.svelte';
+  import Refill from './gear/Refill.svelte';
   import type { SheetProps } from './register.ts';
 
-  /** Gear oil first, then the case test, which asks for its own readings. */
-  let props: SheetProps = $props();
-  const oil = Object.keys(stationItems.gear).filter((k) => !k.startsWith('case'));
+  /** Gear oil first, with the magnet; then the case test, which asks for its own readings; then the fill. */
+  let { earlier }: SheetProps = $props();
+  const session = useSession();
+  const jar = $derived(gearJar(session.judgement.context));
 </script>
 
-<FieldsSheet {...props} only={oil} />
+<StationFields station="gear" only={['first', 'water']} />
+<div class="mt-4"><JarScale /></div>
+{#if jar}<div class="panel my-3 p-2"><JarDrawing layers={jar} label="Gear oil as drained" /></div>{/if}
+<div class="mt-3"><StationFields station="gear" only={['drained']} /></div>
+<div class="mt-3"><StationFields station="safe" only={['forecast']} /></div>
+<h3 class="mt-5 mb-2 text-xl">Magnet</h3>
+<StationFields station="gear" only={['magnet', 'explained']} />
+<div class="flex flex-wrap items-end gap-4">
+  <div>
+    <p class="label-caps mb-1">Now</p>
+    <PhotoSlot what="gear.magnetPhoto" label="Magnet, wiped on white" />
+  </div>
+  {#each earlier.magnets as m (m.photo)}
+    <figure>
+      <figcaption class="label-caps mb-1">{m.label}</figcaption>
+      <a href="/photos/{m.photo}" target="_blank" rel="noopener"
+        ><img
+          src="/photos/{m.photo}?size=thumb"
+          alt="Magnet, {m.label}"
+          width="72"
+          height="72"
+          class="h-[72px] w-[72px] border border-line object-cover"
+        /></a
+      >
+    </figure>
+  {/each}
+</div>
 <CaseTest />
+<div class="mt-3"><StationFields station="gear" only={['pressureTest']} /></div>
+<Fold
+  large
+  title="Refill"
+  note="lowest plug, bubble-free, a fresh washer each"
+  open={session.record.all('gear.poured').length > 0}
+>
+  <div class="pb-3"><Refill /></div>
+</Fold>

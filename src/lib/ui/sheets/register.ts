@@ -1,5 +1,6 @@
 import type { ReferenceTest } from '$core/stations/compression/reference.ts';
 import type { StationId } from '$core/stations/items.ts';
+import type { Earlier } from '$lib/earlier.ts';
 import type { Finding } from '$core/survey/finding.ts';
 import type { Instrument } from '$core/survey/reading.ts';
 import type { Component } from 'svelte';
@@ -9,6 +10,8 @@ export interface SheetProps {
   readonly station: StationId;
   readonly instruments: readonly { readonly id: string; readonly instrument: Instrument }[];
   readonly references: readonly ReferenceTest[];
+  /** The same engine at other times, and its sister. */
+  readonly earlier: Earlier;
   /** Findings that come later than the rest, from a worker. */
   readonly onfindings: (list: readonly Finding[]) => void;
 }
@@ -22,7 +25,11 @@ const made: Partial<Record<StationId, Loader>> = {
   plugs: () => import('./PlugsSheet.svelte'),
   spark: () => import('./SparkCheck.svelte'),
   compression: () => import('./CompressionCheck.svelte'),
-  gear: () => import('./GearSheet.svelte')
+  gear: () => import('./GearSheet.svelte'),
+  fuel: () => import('./FuelSheet.svelte'),
+  cooling: () => import('./CoolingSheet.svelte'),
+  oil: () => import('./OilSheet.svelte'),
+  run: () => import('./RunSheet.svelte')
 };
 
 export const sheetFor = async (station: StationId): Promise<Component<SheetProps>> =>

@@ -177,6 +177,7 @@ describe('the fields of any check', () => {
     const text = drawn(StationFields, bench({ cylinders: 2, strokes: 'four' }, 'drowned'), { station });
     expect(text).not.toMatch(/undefined|NaN|\[object/);
     for (const item of Object.values(stationItems[station]))
-      if (item.kind !== 'photo' && item.kind !== 'log' && !item.when && !item.perCylinder) expect(text).toContain(item.ask ?? item.label);
+      if (item.kind !== 'photo' && item.kind !== 'log' && !item.when && !item.perCylinder)
+        expect(text).toContain(item.ask ?? item.label);
   });
 });

@@ -2,16 +2,17 @@
   import { page } from '$app/state';
 
   /** The views of one engine. */
-  let { base, engine }: { base: string; engine: string } = $props();
+  let { base, engine, drowned = false }: { base: string; engine: string; drowned?: boolean } = $props();
   const tabs = $derived([
     [base, 'Checks'],
+    ...(drowned ? ([[`${base}/drowned`, 'Drowned']] as const) : []),
     [`${base}/jobs`, 'Job list'],
     [`${base}/ready`, 'Ready for service'],
     [engine, 'Engine']
   ] as const);
   const current = (href: string): boolean =>
     href === base
-      ? /\/surveys\/[^/]+(\/(?!jobs|ready|record)[a-z]+)?$/.test(page.url.pathname)
+      ? /\/surveys\/[^/]+(\/(?!jobs|ready|record|drowned|labels)[a-z]+)?$/.test(page.url.pathname)
       : page.url.pathname === href;
 </script>
 

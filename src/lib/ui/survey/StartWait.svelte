@@ -1,7 +1,7 @@
 <script lang="ts">
   import { usualWaits } from '$core/stations/waits.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { waitSchema } from '$core/survey/wait.ts';
+  import { waitAsked } from '$core/survey/wait.ts';
   import { parseQuantity } from '$core/units/index.ts';
   import Hourglass from '@lucide/svelte/icons/hourglass';
   import { useSession } from './session.svelte.ts';
@@ -23,7 +23,7 @@
     e.preventDefault();
     const parsed = parseQuantity(time, 'minutes', session.units);
     if (!parsed.ok) return void (complaint = parsed.message);
-    const checked = waitSchema.pick({ label: true, minutes: true }).safeParse({ label, minutes: parsed.si });
+    const checked = waitAsked.safeParse({ label, minutes: parsed.si });
     if (!checked.success) return void (complaint = `Not started: ${checked.error.issues[0]?.message}.`);
     begin(checked.data.label, checked.data.minutes);
   }

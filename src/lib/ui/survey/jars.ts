@@ -21,6 +21,10 @@ const fuels: Readonly<Record<string, readonly [tint: string, words: string]>> = 
   dark: ['#7a5218', 'varnish'],
   layers: ['#f1d98a', 'fuel']
 };
+/** The tints of gear oil, for the scale of drawn jars. */
+export const oilTints: Readonly<Record<string, string>> = Object.fromEntries(
+  Object.entries(oils).map(([k, [tint]]) => [k, tint])
+);
 const WATER = '#9cc7d8';
 
 /** The gear-oil jar: free water under the oil that was drained with it. */

@@ -25,6 +25,9 @@
   const engine = $derived(session.survey.engine);
   const raised = $derived(session.judgement.holds.filter((h) => !h.standing));
   const clock = $derived(drownedClock(session.judgement.context));
+  const wasDrowned = $derived(
+    session.survey.assessment.kind === 'drowned' || session.survey.engine.history.submerged === 'yes'
+  );
   const title = $derived(engine.identity.tag ?? 'no tag');
   const station = $derived(page.params.station as StationId | undefined);
   let keys = $state(false);
@@ -112,7 +115,7 @@
       ><kbd class="font-label">?</kbd></button
     >
     <StartWait {station} />
-    <EngineTabs {base} engine="/engines/{data.session.engineId}" />
+    <EngineTabs {base} engine="/engines/{data.session.engineId}" drowned={wasDrowned} />
   </div>
 </div>
 {#if clock}

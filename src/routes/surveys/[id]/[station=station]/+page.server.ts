@@ -1,9 +1,10 @@
 import { listInstruments } from '$lib/server/store/house-rules.ts';
-import { referencesFor } from '$lib/server/store/references.ts';
+import { earlierOf, referencesFor } from '$lib/server/store/references.ts';
 import type { PageServerLoad } from './$types';
 
 /** Asked once an assessment, whichever check is opened: walking from check to check needs no server. */
 export const load: PageServerLoad = ({ params }) => ({
   instruments: listInstruments(),
-  references: referencesFor(params.id)
+  references: referencesFor(params.id),
+  earlier: earlierOf(params.id)
 });

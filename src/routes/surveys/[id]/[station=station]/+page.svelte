@@ -93,6 +93,7 @@
           station={id}
           instruments={data.instruments}
           references={data.references}
+          earlier={data.earlier}
           onfindings={(list) => (late = { id, list })}
         />
       {/key}

@@ -1,0 +1,90 @@
+<script lang="ts">
+  import { sources } from '$core/stations/cooling/source.ts';
+  import { school, schoolSaid } from '$core/house-rules/rules.ts';
+  import Fold from '../marks/Fold.svelte';
+  import PhotoSlot from '../photos/PhotoSlot.svelte';
+  import { useSession } from '../survey/session.svelte.ts';
+  import StationFields from '../survey/StationFields.svelte';
+  import Bucket from './cooling/Bucket.svelte';
+  import PumpDrawing from './cooling/PumpDrawing.svelte';
+  import type { SheetProps } from './register.ts';
+
+  /** Cooling before it runs: screens, outlet, water; then the pump opened, the pan, the bucket. */
+  let { earlier }: SheetProps = $props();
+  const session = useSession();
+  const touched = (...keys: string[]): boolean =>
+    keys.some((k) => session.record.all(`cooling.${k}` as 'cooling.set').length > 0);
+  const indicator = $derived(session.survey.engine.profile.indicator !== 'not-fitted');
+</script>
+
+<StationFields station="cooling" only={['screen', 'strainer', ...(indicator ? ['stream', 'outlet'] : []), 'head']} />
+<section class="mt-5" aria-label="Water for running">
+  <StationFields station="cooling" only={['source']} />
+  <table class="mt-2 w-full text-sm">
+    <caption class="sr-only">What each source of water allows</caption>
+    <thead
+      ><tr class="text-left"
+        ><th scope="col" class="py-1 pr-3">Water</th><th scope="col" class="py-1 pr-3">Throttle</th><th
+          scope="col"
+          class="py-1">Mind</th
+        ></tr
+      ></thead
+    >
+    <tbody>
+      {#each Object.entries(sources).filter(([k]) => k !== 'none') as [key, s] (key)}
+        <tr class="border-t border-line {session.record.value('cooling.source') === key ? 'font-semibold' : ''}"
+          ><th scope="row" class="py-1 pr-3 text-left font-normal"
+            >{key === 'port' ? 'hose port' : key === 'tank' ? 'test tank' : key}</th
+          ><td class="py-1 pr-3">{s.throttle}</td><td class="py-1">{s.note}</td></tr
+        >
+      {/each}
+    </tbody>
+  </table>
+</section>
+<h3 class="mt-5 mb-2 text-xl">Pump</h3>
+<StationFields station="cooling" only={['impellerAge', 'opened']} />
+<Fold
+  large
+  title="Pump opened"
+  note="vanes, housing, bush, assembly"
+  open={touched('opened', 'set', 'cracked', 'missing', 'housing', 'bush')}
+>
+  <PumpDrawing />
+  <div class="mt-3">
+    <StationFields
+      station="cooling"
+      only={['vanes', 'set', 'cracked', 'missing', 'found', 'housing', 'bush', 'cover', 'tube', 'backward']}
+    />
+  </div>
+  <h4 class="mt-4 mb-1 font-semibold">Back together</h4>
+  <ol class="mb-2 list-decimal space-y-0.5 pl-5 text-sm">
+    <li>Washers laid out in their order and photographed; checked against the manual, earlier hands may be wrong.</li>
+    <li>Key in. Turned in the engine’s direction while it goes into the housing, never the other way.</li>
+    <li>
+      Grease: {school(session.survey.houseRules ?? {}, 'pumpGrease') === 'film'
+        ? 'a film on the vanes, generous in O-ring grooves and splines'
+        : 'generous'}; none on the shaft’s end face.
+      <span class="opacity-90">({schoolSaid(session.survey.houseRules ?? {}, 'pumpGrease')})</span>
+    </li>
+    <li>O-rings unpinched, tube into its grommet, shift rod at its mark; shift tried before the bolts are tight.</li>
+    <li>Drill test: neutral, leg clamped, hands and sleeves clear, never backward.</li>
+  </ol>
+  <PhotoSlot what="cooling.washersPhoto" label="Washers and their order" />
+  <div class="mt-3 pb-3"><StationFields station="cooling" only={['assembled', 'drill']} /></div>
+</Fold>
+{#if session.survey.engine.profile.thermostat !== 'not-fitted'}
+  <Fold large title="Thermostat in a pan" note="opens at its stamp" open={touched('thermostatPan', 'thermostatOpens')}>
+    <p class="mb-2 text-sm">
+      Hung on a string with a thermometer beside it, neither touching the pan; note where it begins to open, let it
+      cool, see it shut.
+    </p>
+    <div class="pb-3">
+      <StationFields station="cooling" only={['thermostatStamp', 'thermostatOpens', 'thermostatPan']} />
+    </div>
+  </Fold>
+{/if}
+{#if indicator}
+  <Fold large title="Timed bucket" note="the stream is a bleed, not the flow" open={touched('bucket')}>
+    <div class="pb-3"><Bucket earlier={earlier.flows} /></div>
+  </Fold>
+{/if}

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { fuelTree } from '$core/stations/fuel/symptoms.ts';
+  import Fold from '../marks/Fold.svelte';
+  import EliminationPanel from '../survey/EliminationPanel.svelte';
+  import JarDrawing from '../survey/JarDrawing.svelte';
+  import { fuelJar } from '../survey/jars.ts';
+  import { useSession } from '../survey/session.svelte.ts';
+  import StationFields from '../survey/StationFields.svelte';
+  import LineDrawing from './fuel/LineDrawing.svelte';
+  import TankPanel from './fuel/TankPanel.svelte';
+
+  /** The line from tank to cylinder, the jar, and then what it does when it runs. */
+  const session = useSession();
+  const c = $derived(session.judgement.context);
+  const jar = $derived(fuelJar(c));
+  const tree = $derived(fuelTree(c));
+  const premix = $derived(session.survey.engine.profile.lubrication === 'premix');
+</script>
+
+<LineDrawing />
+<h3 class="mt-5 mb-2 text-xl">Age and jar</h3>
+{#if jar}<div class="panel mb-3 p-2"><JarDrawing layers={jar} label="Jar sample" /></div>{/if}
+<StationFields station="fuel" only={['kind', 'age', 'stabilised', 'jar', 'jarWater']} />
+<Fold large title="What does it do?" note="dies, floods, runs on choke only" open={tree !== undefined}>
+  <StationFields station="fuel" only={['dies', 'chokeOnly']} />
+  {#if tree}<EliminationPanel elimination={tree} title="What starves it" />{/if}
+  <div class="pb-3"></div>
+</Fold>
+<Fold
+  large
+  title={premix ? 'Mixture and stabiliser' : 'Stabiliser'}
+  note="for this tank"
+  open={session.record.all('fuel.tankHas').length > 0}
+>
+  <div class="pb-3">
+    <TankPanel />
+    {#if premix}<div class="mt-4"><StationFields station="fuel" only={['mix']} /></div>{/if}
+  </div>
+</Fold>

@@ -1,0 +1,45 @@
+<script lang="ts">
+  import { dips } from '$core/stations/oil/position.ts';
+  import { drowned } from '$core/drowned/protocol.ts';
+  import { schoolSaid } from '$core/house-rules/rules.ts';
+  import Fold from '../marks/Fold.svelte';
+  import PourTally from '../survey/PourTally.svelte';
+  import { useSession } from '../survey/session.svelte.ts';
+  import StationFields from '../survey/StationFields.svelte';
+  import ChangesPlan from './oil/ChangesPlan.svelte';
+  import Dipstick from './oil/Dipstick.svelte';
+  import RivalsPanel from './oil/RivalsPanel.svelte';
+
+  /** The stick first; then what stands over the mark, the change, and after water the plan until it is out. */
+  const session = useSession();
+  const c = $derived(session.judgement.context);
+  const wet = $derived(drowned(c) || session.record.all('oil.look').some((r) => r.value === 'milky'));
+  const above = $derived(dips(c).last.some((d) => d.mark === 'above'));
+</script>
+
+<Dipstick />
+<div class="mt-3"><StationFields station="oil" only={['dip', 'level', 'waited', 'oilTemperature', 'look']} /></div>
+<Fold title="The marks of this stick" note="mm and mL between them"
+  ><div class="pb-3"><StationFields station="oil" only={['markGap', 'markVolume']} /></div></Fold
+>
+{#if wet}
+  <h3 class="mt-5 mb-1 text-xl">Until the water is out</h3>
+  <StationFields station="oil" only={['sump', 'changes', 'drained']} />
+  <ChangesPlan />
+{/if}
+<Fold large title="Overfilled or diluted?" note="told apart before anything is taken apart" open={above}>
+  <div class="pb-3"><RivalsPanel /></div>
+</Fold>
+<Fold large title="Change" note="drain, filter, pour" open={session.record.all('oil.poured').length > 0}>
+  <ol class="mb-2 list-decimal space-y-0.5 pl-5 text-sm">
+    <li>Warm on water; drained or drawn out; what came out is measured.</li>
+    <li>
+      Filter off with its old seal; the new one: {schoolSaid(session.survey.houseRules ?? {}, 'oilFilter').split(
+        ': '
+      )[1]}.
+    </li>
+    <li>Fresh washer. Pour by the tally, stop a cup short, wait, dip twice.</li>
+  </ol>
+  <StationFields station="oil" only={[...(wet || above ? [] : ['drained']), 'filter', 'washer']} />
+  <div class="mt-3 pb-3"><PourTally station="oil" /></div>
+</Fold>

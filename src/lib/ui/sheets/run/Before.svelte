@@ -1,0 +1,54 @@
+<script lang="ts">
+  import { against, refusal } from '$core/holds/index.ts';
+  import { sources } from '$core/stations/cooling/source.ts';
+  import Shape from '../../marks/Shape.svelte';
+  import { useSession } from '../../survey/session.svelte.ts';
+
+  /** What has to be true before it is started, each as it stands, and the one button that starts the clock. */
+  let { again, onstart }: { again: boolean; onstart: () => void } = $props();
+  const session = useSession();
+  const j = $derived(session.judgement);
+  const holds = $derived(against(j.holds, 'start'));
+  const stop = $derived(refusal(j.holds, 'run.event', 'start'));
+  const source = $derived(session.record.value('cooling.source'));
+  const base = $derived(`/surveys/${session.surveyId}`);
+  const mix = $derived(j.findings.find((f) => f.id === 'fuel.mix'));
+</script>
+
+<ul class="space-y-1.5" aria-label="Before it starts">
+  {#each holds as h (h.id)}
+    <li class="flex items-start gap-2">
+      <span class="pt-1"><Shape condition="held" /></span>
+      <span
+        ><strong class="font-semibold text-hold">{h.title}.</strong>
+        {#each h.needs.filter((n) => !n.done) as n, k (n.text)}{k ? '; ' : ''}{#if n.station}<a
+              class="plain-link"
+              href="{base}/{n.station}">{n.text}</a
+            >{:else}{n.text}{/if}{/each}.</span
+      >
+    </li>
+  {:else}
+    <li class="flex items-start gap-2">
+      <span class="pt-1"><Shape condition="sound" /></span><span>No hold stands against a start.</span>
+    </li>
+  {/each}
+  {#if source && sources[source].start}
+    <li class="flex items-start gap-2">
+      <span class="pt-1"><Shape condition="sound" /></span><span
+        >Water: {source}. <strong class="font-semibold">Throttle: {sources[source].throttle}.</strong>
+        {sources[source].note}.</span
+      >
+    </li>
+  {/if}
+  {#if mix}<li class="flex items-start gap-2">
+      <span class="pt-1"><Shape condition={mix.condition} /></span><span>{mix.sentence}</span>
+    </li>{/if}
+  <li class="flex items-start gap-2">
+    <span class="pt-1"><Shape condition="watch" /></span><span
+      >Outdoors, extinguisher at hand, everyone clear of propeller and flywheel.</span
+    >
+  </li>
+</ul>
+<button type="button" class="action mt-3 min-h-16 w-full text-xl" disabled={Boolean(stop)} onclick={onstart}
+  >{again ? 'It runs again: start the clock' : 'It runs: start the clock'}</button
+>

@@ -59,6 +59,41 @@ export class Log {
     return this;
   }
 
+  /**
+   * A run watched with a thermometer: one temperature every half minute, as it was read to the degree, the stream where
+   * it was looked at, stop at the end.
+   */
+  ran(
+    minutes: number,
+    celsiusAt: (seconds: number) => number,
+    more: {
+      spot?: NonNullable<Reading['conditions']>['spot'];
+      stream?: readonly (readonly [number, 'strong' | 'weak' | 'none'])[];
+      rpm?: number;
+    } = {}
+  ): this {
+    const zero = this.at + 60_000;
+    const at = (seconds: number): void => void (this.at = zero + seconds * 1000 - 60_000);
+    const spot = more.spot ?? 'head';
+    at(0);
+    this.read('run.event', 'start');
+    const looks = [...(more.stream ?? [])];
+    for (let s = 15; s <= minutes * 60; s += 30) {
+      while (looks.length && looks[0]![0] <= s) {
+        at(s - 5);
+        this.read('run.stream', looks.shift()![1]);
+      }
+      at(s);
+      // Hands and a thermometer scatter by about a degree.
+      const wobble = [0.4, -0.7, 0.2, 0.9, -0.3, -0.6, 0.5][Math.round(s / 30) % 7]!;
+      const read = Math.round(celsiusAt(s) + wobble);
+      this.read('run.temperature', celsius(read), { typed: `${read} °C`, conditions: { spot } });
+      if (more.rpm && s % 120 === 15) this.read('run.rpm', more.rpm);
+    }
+    at(minutes * 60);
+    return this.read('run.event', 'stop');
+  }
+
   reason(gate: string, reason: string): this {
     this.entries.push({ type: 'reason', body: { ...this.stamp(), gate, reason } });
     return this;

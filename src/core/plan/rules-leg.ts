@@ -54,18 +54,6 @@ export const legSteps: readonly StepRule[] = [
     proof: { station: 'cooling', text: 'it pumps in the drill test' }
   },
   {
-    id: 'stop-rising',
-    title: 'Find why it runs hot before it runs again',
-    raisedBy: ['cooling.rising', only('run.heat', 'fault'), 'run.banks'],
-    how: 'Screens, outlet and line, pump, thermostat in a pan, passages; in this order. Both banks watched to the end of the next run.',
-    tools: ['thermometer', 'pan'],
-    parts: ['thermostat and gasket, pump kit as found'],
-    minutes: 60,
-    hazards: ['hot'],
-    proof: { station: 'run', text: 'settles under its limit' },
-    after: ['pump', 'pieces', 'screen', 'outlet']
-  },
-  {
     id: 'oil-changes',
     title: 'Change the engine oil until the water is out',
     raisedBy: ['oil.residue'],

@@ -188,7 +188,7 @@ export const restSteps: readonly StepRule[] = [
   {
     id: 'hot',
     title: 'Find why it ran hot',
-    raisedBy: ['cooling.hot'],
+    raisedBy: ['cooling.hot', 'cooling.rising', only('run.heat', 'fault'), 'run.banks'],
     how: 'Screens, pump, thermostat in a pan, passages; in this order.',
     tools: ['thermometer', 'pan'],
     parts: ['thermostat and gasket'],

@@ -22,11 +22,11 @@ const head = (file: File): Promise<LogHead> =>
       skipEmptyLines: 'greedy',
       complete: ({ data, meta }) => {
         const at = headerAt(data);
-        const rows = data.slice(at + 1, at + 1 + PREVIEW);
+        const rows = at === undefined ? [] : data.slice(at + 1, at + 1 + PREVIEW);
         const width = Math.max(0, ...rows.map((r) => r.length));
-        const header = at >= 0 ? data[at]! : Array.from({ length: width }, (_, k) => `column ${k + 1}`);
+        const header = at !== undefined && at >= 0 ? data[at]! : Array.from({ length: width }, (_, k) => `column ${k + 1}`);
         const delimiter = meta.delimiter;
-        resolve({ header, rows, delimiter, skip: at + 1, plan: guessPlan(header, rows, delimiter) });
+        resolve({ header, rows, delimiter, skip: (at ?? -1) + 1, plan: guessPlan(header, rows, delimiter) });
       },
       error: (e) => reject(new Error(e.message))
     })

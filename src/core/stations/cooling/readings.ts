@@ -23,7 +23,7 @@ export const items = {
   }),
   impellerAge: quantity({ label: 'Impeller age', dimension: 'years', min: 0, max: 60, limit: 'cooling.impeller' }),
   opened: yesNo({ label: 'Pump opened' }),
-  vanes: quantity({ label: 'Vanes on the impeller', dimension: 'count', min: 3, max: 12 }),
+  vanes: quantity({ label: 'Vanes on the impeller', dimension: 'count', example: '6', min: 3, max: 12 }),
   set: quantity({
     label: 'Vane set',
     ask: 'How far a free vane stays bent',
@@ -70,6 +70,7 @@ export const items = {
   }),
   thermostatStamp: quantity({
     label: 'Stamped on the thermostat',
+    example: '60 °C',
     dimension: 'temperature',
     min: 293.15,
     max: 393.15,
@@ -77,6 +78,7 @@ export const items = {
   }),
   thermostatOpens: quantity({
     label: 'Opens in the pan at',
+    example: '61 °C',
     dimension: 'temperature',
     min: 283.15,
     max: 393.15,
@@ -111,6 +113,7 @@ export const items = {
   }),
   head: quantity({
     label: 'Hottest at the head, running',
+    example: '65 °C',
     dimension: 'temperature',
     min: 253.15,
     max: 573.15,

@@ -23,12 +23,18 @@ export const items = {
   markGap: quantity({ label: 'From mark to mark', dimension: 'level', min: 2e-3, max: 0.1 }),
   markVolume: quantity({ label: 'Oil between the marks', dimension: 'volume', min: 20e-6, max: 5e-3 }),
   level: yesNo({ label: 'Upright and level' }),
-  oilTemperature: quantity({ label: 'Oil temperature at the dip', dimension: 'temperature', min: 243.15, max: 423.15 }),
+  oilTemperature: quantity({
+    label: 'Oil temperature at the dip',
+    dimension: 'temperature',
+    example: '40 °C',
+    min: 243.15,
+    max: 423.15
+  }),
   smell: choice({
     label: 'Smell on the stick',
     options: { oil: 'of oil only', fuel: 'of fuel', burnt: 'burnt' }
   }),
-  lastFill: quantity({ label: 'Poured in at the last change', dimension: 'tank', min: 0, max: 0.05 }),
+  lastFill: quantity({ label: 'Poured in at the last change', dimension: 'tank', example: '2.8 L', min: 0, max: 0.05 }),
   lastMark: choice({
     label: 'Where it stood after that fill',
     options: { between: 'between the marks', above: 'above the high mark', 'not-dipped': 'nobody dipped' }
@@ -43,7 +49,7 @@ export const items = {
     ask: 'Drained before anything spun?',
     options: { drained: 'drained and changed', no: 'not yet' }
   }),
-  drained: quantity({ label: 'Came out', dimension: 'tank', min: 0, max: 0.05, repeated: true }),
+  drained: quantity({ label: 'Came out', dimension: 'tank', example: '2.8 L', min: 0, max: 0.05, repeated: true }),
   filter: choice({
     label: 'Oil filter',
     options: { renewed: 'renewed, its old seal off too', stuck: 'old seal still on the engine', no: 'not renewed' },

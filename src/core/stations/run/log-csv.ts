@@ -70,12 +70,19 @@ export function guessPlan(header: readonly string[], rows: readonly (readonly st
   };
 }
 
-/** The header's row: the first whose next row holds two numbers or a clock and a number; loggers write a title first. */
-export function headerAt(rows: readonly (readonly string[])[]): number {
-  const figures = (row: readonly string[] | undefined): number =>
-    (row ?? []).filter((x) => /^\s*[+-]?[\d.,:]+\s*\S{0,4}\s*$/.test(x) || /^\d{4}-\d{2}-\d{2}/.test(x.trim())).length;
-  const k = rows.findIndex((_, i) => figures(rows[i + 1]) >= 2);
-  return k >= 0 && figures(rows[k]) < 2 ? k : -1;
+/** Cells of a row that hold a figure, a clock or a date. */
+const figures = (row: readonly string[] | undefined): number =>
+  (row ?? []).filter(
+    (x) => /^\s*[+-]?[\d.,:]*\d[\d.,:]*\s*\S{0,4}\s*$/.test(x) || /^\d{4}-\d{2}-\d{2}/.test(x.trim())
+  ).length;
+
+/**
+ * Where the table begins: its header, or -1 where it starts with figures at once; loggers write a title first.
+ * Nothing where no row holds two figures.
+ */
+export function headerAt(rows: readonly (readonly string[])[]): number | undefined {
+  const first = rows.findIndex((row) => figures(row) >= 2);
+  return first < 0 ? undefined : first - 1;
 }
 
 const kelvin = { '°C': (v: number) => v + 273.15, '°F': (v: number) => ((v + 459.67) * 5) / 9, K: (v: number) => v };

@@ -7,7 +7,7 @@ describe('sheets', () => {
   it('there is one for every check; those without a worksheet of their own share the fields', async () => {
     const all = await Promise.all(stationIds.map(sheetFor));
     expect(all.every((c) => typeof c === 'function')).toBe(true);
-    expect(new Set(all).size).toBe(7);
+    expect(new Set(all).size).toBe(11);
     expect(await sheetFor('fuel')).toBe(await sheetFor('oil'));
     await expect(fetchSheets()).resolves.toHaveLength(7);
   });

@@ -29,6 +29,8 @@
     session.survey.assessment.kind === 'drowned' || session.survey.engine.history.submerged === 'yes'
   );
   const title = $derived(engine.identity.tag ?? 'no tag');
+  /** A label is printed alone. */
+  const alone = $derived(page.url.pathname.endsWith('/labels') ? 'no-print' : '');
   const station = $derived(page.params.station as StationId | undefined);
   let keys = $state(false);
   let undone = $state('');
@@ -93,7 +95,7 @@
 
 <svelte:window {onkeydown} />
 
-<div class="mb-2 flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
+<div class="{alone} mb-2 flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
   <div class="min-w-0">
     <h1 class="truncate">{title}</h1>
     <p class="truncate text-sm">
@@ -119,7 +121,7 @@
   </div>
 </div>
 {#if clock}
-  <p class="mb-2 border-l-4 border-hold pl-3">
+  <p class="{alone} mb-2 border-l-4 border-hold pl-3">
     <strong class="sounding text-2xl text-hold"
       >{clock.hoursLeft > 0
         ? `${Math.floor(clock.hoursLeft)} h ${Math.floor((clock.hoursLeft % 1) * 60)} min left`
@@ -127,7 +129,7 @@
     > <span class="text-sm">{clock.sentence} Judged by: {clock.school}.</span>
   </p>
 {/if}
-<div class="mb-3">
+<div class="{alone} mb-3">
   <HoldBanner holds={raised} {base} onoverride={(hold, reason) => session.override(hold, reason)} />
 </div>
 <WaitBar />

@@ -47,7 +47,7 @@
       ><span class="label-caps">Oil stands</span>
       <input
         type="range"
-        class="range mt-2 w-full"
+        class="range range-primary range-sm mt-2 w-full"
         min={low}
         max={high}
         step="1"

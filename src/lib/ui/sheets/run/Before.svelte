@@ -12,6 +12,10 @@
   const stop = $derived(refusal(j.holds, 'run.event', 'start'));
   const source = $derived(session.record.value('cooling.source'));
   const base = $derived(`/surveys/${session.surveyId}`);
+  /** Faults that make a run short or harmful, whether or not a hold stands. */
+  const faults = $derived(
+    j.findings.filter((f) => f.condition === 'fault' && ['cooling', 'fuel', 'oil'].includes(f.station))
+  );
   const mix = $derived(j.findings.find((f) => f.id === 'fuel.mix'));
 </script>
 
@@ -30,6 +34,11 @@
   {:else}
     <li class="flex items-start gap-2">
       <span class="pt-1"><Shape condition="sound" /></span><span>No hold stands against a start.</span>
+    </li>
+  {/each}
+  {#each faults as f (f.id)}
+    <li class="flex items-start gap-2">
+      <span class="pt-1"><Shape condition="fault" /></span><span>{f.sentence}</span>
     </li>
   {/each}
   {#if source && sources[source].start}

@@ -80,12 +80,11 @@
                   />
                 </div>
               {/if}
-              {#if s.items.some((i) => i === 'safe.battery')}<div class="mt-2"></div>{/if}
               {#if s.mark}
                 <label class="mt-2 inline-flex min-h-11 items-center gap-2"
                   ><input
                     type="checkbox"
-                    class="checkbox"
+                    class="checkbox border-base-content"
                     checked={marked(s.mark)}
                     onchange={(e) => session.mark(s.mark!, e.currentTarget.checked ? 'done' : 'open')}
                   /> Done</label
@@ -110,7 +109,7 @@
             <label class="flex min-h-11 items-center gap-2"
               ><input
                 type="checkbox"
-                class="checkbox"
+                class="checkbox border-base-content"
                 checked={marked(t.id)}
                 onchange={(e) => session.mark(t.id, e.currentTarget.checked ? 'done' : 'open')}
               />

@@ -292,7 +292,7 @@ export const tern: DemoEngine = {
 export const avocet: DemoEngine = {
   key: 'avocet',
   kind: 'lay-up',
-  startedHoursAgo: 2.4,
+  startedHoursAgo: 1.43,
   identity: {
     tag: 'Avocet',
     maker: 'Halmar & Oste',

@@ -78,7 +78,10 @@ export function heating(samples: readonly WarmSample[], known: WarmUpKnown = {})
   };
 }
 
-/** Level over at least two minutes: the slope cannot be told from none, and is under a kelvin a minute. */
+/** Under this slope it is level whatever its error, K/s (M: a fifth of a kelvin a minute). */
+const LEVEL = 0.2 / 60;
+
+/** Level over at least two minutes: the slope cannot be told from none and is under a kelvin a minute, or is next to nothing. */
 function steadyOf(list: readonly WarmSample[]): Heating['steady'] {
   const n = list.length;
   if (n < 5 || list[n - 1]!.seconds - list[0]!.seconds < 120) return undefined;
@@ -88,7 +91,6 @@ function steadyOf(list: readonly WarmSample[]): Heating['steady'] {
   const b = list.reduce((s, p) => s + (p.seconds - mx) * (p.temperature - my), 0) / sxx;
   const rest = list.reduce((s, p) => s + (p.temperature - my - b * (p.seconds - mx)) ** 2, 0) / Math.max(1, n - 2);
   const error = Math.sqrt(rest / sxx);
-  return Math.abs(b) < 2.5 * error + 1e-9 && Math.abs(b) < 1 / 60 + error
-    ? { at: my, error: Math.sqrt(rest / n) }
-    : undefined;
+  const slope = Math.abs(b);
+  return slope < LEVEL || (slope < 2.5 * error && slope < 1 / 60) ? { at: my, error: Math.sqrt(rest / n) } : undefined;
 }

@@ -24,7 +24,8 @@ const head = (file: File): Promise<LogHead> =>
         const at = headerAt(data);
         const rows = at === undefined ? [] : data.slice(at + 1, at + 1 + PREVIEW);
         const width = Math.max(0, ...rows.map((r) => r.length));
-        const header = at !== undefined && at >= 0 ? data[at]! : Array.from({ length: width }, (_, k) => `column ${k + 1}`);
+        const header =
+          at !== undefined && at >= 0 ? data[at]! : Array.from({ length: width }, (_, k) => `column ${k + 1}`);
         const delimiter = meta.delimiter;
         resolve({ header, rows, delimiter, skip: (at ?? -1) + 1, plan: guessPlan(header, rows, delimiter) });
       },

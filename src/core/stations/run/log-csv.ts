@@ -72,9 +72,8 @@ export function guessPlan(header: readonly string[], rows: readonly (readonly st
 
 /** Cells of a row that hold a figure, a clock or a date. */
 const figures = (row: readonly string[] | undefined): number =>
-  (row ?? []).filter(
-    (x) => /^\s*[+-]?[\d.,:]*\d[\d.,:]*\s*\S{0,4}\s*$/.test(x) || /^\d{4}-\d{2}-\d{2}/.test(x.trim())
-  ).length;
+  (row ?? []).filter((x) => /^\s*[+-]?[\d.,:]*\d[\d.,:]*\s*\S{0,4}\s*$/.test(x) || /^\d{4}-\d{2}-\d{2}/.test(x.trim()))
+    .length;
 
 /**
  * Where the table begins: its header, or -1 where it starts with figures at once; loggers write a title first.

@@ -46,7 +46,7 @@ export const items = {
     options: { both: 'forward, neutral, reverse', fails: 'a gear missing or jumps' },
     absent: true
   }),
-  idle: quantity({ label: 'Idle set, in gear', dimension: 'speed', min: 300, max: 3000 }),
+  idle: quantity({ label: 'Idle set, in gear', dimension: 'speed', example: '750 rpm', min: 300, max: 3000 }),
   plugAfter: choice({
     label: 'A plug after running',
     ask: 'A plug out after running: is there water on it?',

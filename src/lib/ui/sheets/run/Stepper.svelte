@@ -39,13 +39,13 @@
   <div class="mt-1 flex items-stretch gap-1">
     {#each [-steps[1], -steps[0]] as by (by)}<button
         type="button"
-        class="chip min-h-14 min-w-12 justify-center text-lg"
+        class="chip min-h-14 min-w-11 justify-center px-1 text-lg"
         aria-label="{label} {by}"
         onclick={() => step(by)}>{String(by).replace('-', '−')}</button
       >{/each}
     <input
       id="step-{label}"
-      class="field sounding min-h-14 w-20 min-w-0 grow text-center text-2xl"
+      class="field sounding min-h-14 w-16 min-w-0 grow px-1 text-center text-2xl"
       inputmode="decimal"
       autocomplete="off"
       value={text}
@@ -55,7 +55,7 @@
     />
     {#each [steps[0], steps[1]] as by (by)}<button
         type="button"
-        class="chip min-h-14 min-w-12 justify-center text-lg"
+        class="chip min-h-14 min-w-11 justify-center px-1 text-lg"
         aria-label="{label} +{by}"
         onclick={() => step(by)}>+{by}</button
       >{/each}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { cylinderCount } from '$core/engine/profile.ts';
   import { duePrompts } from '$core/stations/run/prompts.ts';
-  import { spots, type Run, type Spot } from '$core/stations/run/runs.ts';
+  import { type Run, type Spot } from '$core/stations/run/runs.ts';
   import { clock } from '$core/stations/run/warming.ts';
   import { allItems, type ItemId } from '$core/stations/items.ts';
   import type { Item } from '$core/survey/items.ts';
@@ -28,6 +28,15 @@
   const choices = $derived(
     (v ? ['head-port', 'head-starboard', 'thermostat', 'head'] : ['head', 'thermostat', 'exhaust', 'stream']) as Spot[]
   );
+  const short: Record<Spot, string> = {
+    head: 'head',
+    'head-port': 'port head',
+    'head-starboard': 'starboard head',
+    thermostat: 'thermostat',
+    block: 'block',
+    exhaust: 'exhaust',
+    stream: 'stream'
+  };
   const us = $derived(session.units === 'us');
   const lastAt = $derived(run.tracks.find((t) => t.spot === spot)?.samples.at(-1)?.temperature);
   const air = $derived(session.record.value('safe.air'));
@@ -44,9 +53,11 @@
   }
 </script>
 
-<div class="grid items-center gap-3 sm:grid-cols-[auto_1fr_auto]">
-  <p role="timer" aria-label="Running for {clock(seconds)}" class="sounding text-7xl leading-none">{clock(seconds)}</p>
-  <div class="min-h-16" aria-live="polite">
+<div class="flex flex-wrap items-center gap-3">
+  <p role="timer" aria-label="Running for {clock(seconds)}" class="sounding order-1 text-7xl leading-none">
+    {clock(seconds)}
+  </p>
+  <div class="order-3 min-h-16 w-full min-w-48 sm:order-2 sm:w-auto sm:flex-1" aria-live="polite">
     {#if due[0]}
       {@const p = due[0]}
       <p class="text-lg">
@@ -65,7 +76,7 @@
   </div>
   <button
     type="button"
-    class="min-h-20 min-w-36 bg-error px-6 text-2xl font-semibold text-error-content"
+    class="order-2 ml-auto min-h-20 min-w-36 bg-error px-6 text-2xl font-semibold text-error-content"
     onclick={onstop}>Stop</button
   >
 </div>
@@ -74,7 +85,7 @@
   <div>
     <div class="mb-1 flex flex-wrap gap-1" role="group" aria-label="Where the temperature is taken">
       {#each choices as s (s)}<button type="button" class="chip" aria-pressed={spot === s} onclick={() => (spot = s)}
-          >{spots[s]}</button
+          >{short[s]}</button
         >{/each}
     </div>
     <Stepper

@@ -28,6 +28,10 @@ const fuelNeeds = (c: Context): Need[] => {
   ];
 };
 
+/** By the house's rule it may be spun with its old oil, but not started on it. */
+const spunFirst = (c: Context): boolean =>
+  drowned(c) && school(c.rules, 'drownedSpin') === 'before' && c.record.value('oil.sump') !== 'drained';
+
 /** Passes of water-displacing oil until nothing but oil comes. */
 const dried = (c: Context): boolean =>
   c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
@@ -158,8 +162,7 @@ export const holdRules: readonly HoldRule[] = [
       if (c.record.value('oil.look') === 'milky' && c.record.value('oil.sump') !== 'drained')
         return 'The engine oil is milky.';
       const d = dips(c);
-      if (drowned(c) && school(c.rules, 'drownedSpin') === 'before' && c.record.value('oil.sump') !== 'drained')
-        return 'The oil has not been changed since the water.';
+      if (spunFirst(c)) return 'The oil has not been changed since the water.';
       if (c.record.value('oil.level') === 'no') return 'It was not level when it was dipped.';
       if (d.position === 'between') return undefined;
       return d.last.length ? 'No two dips agree between the marks.' : 'No dip is recorded.';
@@ -172,7 +175,9 @@ export const holdRules: readonly HoldRule[] = [
       }
     ],
     standing: (c) =>
-      dips(c).last.length === 0 && (c.record.value('oil.look') !== 'milky' || c.record.value('oil.sump') === 'drained')
+      !spunFirst(c) &&
+      dips(c).last.length === 0 &&
+      (c.record.value('oil.look') !== 'milky' || c.record.value('oil.sump') === 'drained')
   },
   {
     id: 'gear-chips',

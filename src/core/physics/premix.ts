@@ -47,7 +47,7 @@ export interface Correction {
  * Throws RangeError on a ratio of zero or a negative volume.
  */
 export function correctTank(volume: number, now: number, fuel: number, wanted: number): Correction {
-  positive(now, 'the present ratio');
+  if (now !== Infinity) positive(now, 'the present ratio');
   positive(wanted, 'the ratio wanted');
   if (!(volume >= 0 && fuel >= 0)) throw new RangeError('volumes cannot be under zero');
   const oilIn = now === Infinity ? 0 : volume / (now + 1);

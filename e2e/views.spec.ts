@@ -17,7 +17,8 @@ const places = [
   '/reference/resistance',
   '/reference/leak-down',
   '/reference/case-test',
-  '/reference/shed-air'
+  '/reference/shed-air',
+  '/reference/cooling-water'
 ];
 const checks = [
   'safe',
@@ -38,7 +39,7 @@ const checks = [
 
 for (const theme of ['chart', 'night'] as const)
   test(`axe finds nothing on any view, ${theme}`, async ({ page }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(420_000);
     await prefer(page, { theme });
     for (const place of places) {
       await page.goto(place);
@@ -49,6 +50,20 @@ for (const theme of ['chart', 'night'] as const)
       await page.goto(`${base}/${check}`);
       await noViolations(page);
     }
+    for (const place of ['drowned', 'labels']) {
+      await page.goto(`${base}/${place}`);
+      await noViolations(page);
+    }
+    const laid = await open(page, 'Avocet', '/gear');
+    await noViolations(page);
+    for (const check of ['fuel', 'oil', 'run']) {
+      await page.goto(`${laid}/${check}`);
+      await noViolations(page);
+    }
+    await open(page, 'Knot', '/cooling');
+    await noViolations(page);
+    await open(page, 'Plover', '/gear');
+    await noViolations(page);
     const dead = await open(page, 'Bittern', '/spark');
     await noViolations(page);
     await page.goto(`${dead}/look`);
@@ -73,6 +88,8 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
 }) => {
   await prefer(page, {});
   await page.setViewportSize({ width: 390, height: 800 });
+  const leg = await open(page, 'Avocet');
+  const wet = await open(page, 'Eel');
   const base = await open(page, 'Gannet', '/compression');
   await expect(page.getByRole('textbox', { name: /^Cylinder 1/ })).toBeVisible();
   await page.getByRole('button', { name: 'Engine', exact: true }).click();
@@ -89,6 +106,13 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
     `${base}/plugs`,
     `${base}/spark`,
     '/reference/spark-gap',
+    `${leg}/gear`,
+    `${leg}/fuel`,
+    `${leg}/cooling`,
+    `${leg}/oil`,
+    `${leg}/run`,
+    `${wet}/drowned`,
+    `${wet}/labels`,
     `${base}/jobs`,
     `${base}/ready`,
     `${base}/record`

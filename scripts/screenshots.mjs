@@ -22,12 +22,13 @@ const server = start(process.execPath, ['scripts/server.mjs'], { env });
 const views = [
   ['yard', () => '/'],
   ['yard-night', () => '/', { theme: 'night' }],
-  ['intake', () => '/engines/new'],
   ['check-compression', (s) => `${s.Gannet}/compression`],
-  ['check-compression-adapter', (s) => `${s.Wren}/compression`],
-  ['check-spark', (s) => `${s.Bittern}/spark`],
   ['check-gear-oil', (s) => `${s.Plover}/gear`],
-  ['check-cooling', (s) => `${s.Dunlin}/cooling`],
+  ['check-cooling', (s) => `${s.Knot}/cooling`, { scroll: 'Pump opened' }],
+  ['check-fuel', (s) => `${s.Tern}/fuel`],
+  ['check-engine-oil', (s) => `${s.Tern}/oil`],
+  ['first-run', (s) => `${s.Knot}/run`, { scroll: 'run 1' }],
+  ['drowned', (s) => `${s.Eel}/drowned`],
   ['check-drowned-night', (s) => `${s.Heron}/turn`, { theme: 'night' }],
   ['check-look-over', (s) => `${s.Bittern}/look`],
   ['check-plugs-night', (s) => `${s.Gannet}/plugs`, { theme: 'night' }],
@@ -37,7 +38,6 @@ const views = [
   ['ready-for-service', (s) => `${s.Dunlin}/ready`],
   ['record', (s) => `${s.Curlew}/record`],
   ['reference-mixture', () => '/reference/mixture?there=6+gal&now=100:1&poured=12+oz'],
-  ['reference-spark-gap', () => '/reference/spark-gap?open=9+mm'],
   ['house-rules', () => '/reference/house-rules']
 ];
 const browser = await chromium.launch({
@@ -58,7 +58,7 @@ try {
   const html = await (await fetch(origin)).text();
   const known = { engine: html.match(/\/engines\/[0-9a-f-]{36}/)[0] };
   for (const m of html.matchAll(/href="(\/surveys\/[0-9a-f-]{36})"[^>]*>([^<]+)</g)) known[m[2].trim()] = m[1];
-  for (const [name, address, { theme = 'chart', width = 1280, height = 800 } = {}] of views) {
+  for (const [name, address, { theme = 'chart', width = 1280, height = 800, scroll } = {}] of views) {
     const context = await browser.newContext({ viewport: { width, height } });
     await context.addCookies([
       {
@@ -71,6 +71,13 @@ try {
     await page.goto(origin + address(known), { waitUntil: 'networkidle' });
     // Fonts are optional on the first visit; the second has them.
     await page.reload({ waitUntil: 'networkidle' });
+    if (scroll) {
+      await page
+        .getByText(scroll, { exact: false })
+        .first()
+        .evaluate((e) => e.scrollIntoView());
+      await page.waitForTimeout(200);
+    }
     await page.screenshot({ path: path.join(root, 'docs', 'screenshots', `${name}.png`) });
     await context.close();
     console.log(name);

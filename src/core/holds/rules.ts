@@ -168,6 +168,7 @@ export const holdRules: readonly HoldRule[] = [
       return d.last.length ? 'No two dips agree between the marks.' : 'No dip is recorded.';
     },
     needs: (c) => [
+      ...(spunFirst(c) ? [{ text: 'oil changed since the water', done: false, station: 'oil' as const }] : []),
       {
         text: 'two agreeing dips between the marks, engine level',
         done: dips(c).position === 'between' && c.record.value('oil.level') !== 'no',

@@ -11,8 +11,8 @@ export interface Heating {
 }
 
 /** Samples looked at for a break, and for the fit; more are averaged into as many. */
-const COARSE = 90;
-const FINE = 400;
+const COARSE = 70;
+const FINE = 240;
 /** Samples on either side of a break, and how much better two curves must explain the run than one. */
 const SIDE = 5;
 const BETTER = 0.5;

@@ -7,6 +7,8 @@ import { allItems, stationOf } from '../stations/items.ts';
 import { standing } from '../survey/current.ts';
 import { conditions } from '../survey/finding.ts';
 import type { Item } from '../survey/items.ts';
+import type { Reading } from '../survey/reading.ts';
+import { spots } from '../stations/run/runs.ts';
 import { beforeAfter, type BeforeAfter } from './before-after.ts';
 
 /** The record of an engine going back, as sentences and rows; screen, print and PDF all show this one thing. */
@@ -99,8 +101,30 @@ export function reportOf(a: Assessment): Report {
   };
 }
 
+/** Read again and again in one run: one row a run and place, every value in it. */
+const logged = new Set<string>(['run.temperature', 'run.rpm']);
+const HOUR = 3_600_000;
+
+/** Readings that share a row: each alone, or those of one log that follow one another. */
+function together(list: readonly Reading[]): Reading[][] {
+  const open = new Map<string, Reading[]>();
+  return list.flatMap((r) => {
+    if (!logged.has(r.what)) return [[r]];
+    const key = `${r.what} ${r.conditions?.spot ?? ''}`;
+    const group = open.get(key);
+    if (group && Date.parse(r.at) - Date.parse(group.at(-1)!.at) < HOUR) {
+      group.push(r);
+      return [];
+    }
+    const fresh = [r];
+    open.set(key, fresh);
+    return [fresh];
+  });
+}
+
 function readingRows(a: Assessment, titles: ReadonlyMap<string, string>): Report['readings'] {
-  return standing(a.context.survey).map((r) => {
+  return together(standing(a.context.survey)).map((group) => {
+    const r = group[0]!;
     const c = r.conditions ?? {};
     const under = [
       r.instrument?.name,
@@ -108,14 +132,17 @@ function readingRows(a: Assessment, titles: ReadonlyMap<string, string>): Report
       c.bores && `bores ${c.bores}`,
       c.volts && `${c.volts} V`,
       c.path,
-      c.light
+      c.light,
+      c.stage && `${c.stage} stage`,
+      c.spot && spots[c.spot],
+      group.length > 1 && `${group.length} readings until ${group.at(-1)!.at.slice(11, 16)}`
     ]
       .filter(Boolean)
       .join(', ');
     return {
       station: titles.get(stationOf(r.what)) ?? stationOf(r.what),
       label: `${allItems[r.what].label}${r.cylinder ? `, cylinder ${r.cylinder}` : ''}${r.round && r.round > 1 ? `, re-check ${r.round - 1}` : ''}`,
-      value: sayValue(allItems[r.what], r.value, a.context.units),
+      value: group.map((x) => sayValue(allItems[x.what], x.value, a.context.units)).join(' · '),
       at: r.at,
       ...(r.by ? { by: r.by } : {}),
       ...(under ? { with: under } : {})

@@ -1,6 +1,6 @@
 import { resistance, sparkGap } from './electric.ts';
 import { caseTest, drainTime } from './leg.ts';
-import { oilResidue, shedAir, stabiliser } from './oil.ts';
+import { coolingWater, oilResidue, shedAir, stabiliser } from './oil.ts';
 import { adapter, altitude, leakDown, wetDose } from './pressure.ts';
 import type { Sum } from './sum.ts';
 
@@ -18,6 +18,7 @@ export const sums = {
   'drain-time': drainTime,
   'oil-changes': oilResidue,
   stabiliser,
+  'cooling-water': coolingWater,
   'shed-air': shedAir
 } as const satisfies Record<string, Sum>;
 export type SumId = keyof typeof sums;

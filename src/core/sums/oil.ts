@@ -1,6 +1,6 @@
 import { changesTo, leftAfter, residueShare } from '../physics/residue.ts';
 import { carbonMonoxide, CO_CEILING, CO_DANGEROUS, minutesUntil } from '../physics/shed-air.ts';
-import { treatedAfter } from '../physics/flows.ts';
+import { coolingFlow, COOLING_SHARE, treatedAfter } from '../physics/flows.ts';
 import { say } from '../units/index.ts';
 import type { Sum } from './sum.ts';
 
@@ -80,4 +80,24 @@ export const stabiliser: Sum = {
   },
   formula: 't = 2·volume/flow',
   source: 'Displacement with a factor of two (M); fixed times are common practice (C).'
+};
+
+export const coolingWater: Sum = {
+  title: 'Cooling water needed',
+  about:
+    'What must flow through the head to carry away its heat. The indicator stream is a bleed of it, never the whole.',
+  fields: [
+    { id: 'flow', label: 'Burns at idle, in an hour', dimension: 'tank', standard: { metric: '1.5 L', us: '0.4 gal' } },
+    { id: 'in', label: 'Water in', dimension: 'temperature', standard: { metric: '15 °C', us: '59 °F' } },
+    { id: 'out', label: 'Water out', dimension: 'temperature', standard: { metric: '40 °C', us: '104 °F' } }
+  ],
+  run: (v, units) => {
+    if (!(v.out! > v.in!)) throw new RangeError('The water leaves warmer than it comes in.');
+    return {
+      figure: say(coolingFlow(v.flow!, v.out! - v.in!) / 60, 'flow', units),
+      says: `through the head, if ${Math.round(100 * COOLING_SHARE)} % of the fuel’s heat goes into it.`
+    };
+  },
+  formula: 'flow = fuel·32 MJ/L·0.3/(4186 J/(kg·K)·ΔT)',
+  source: 'Heat balance with handbook constants (P); the share of 0.3 from memory (M).'
 };

@@ -34,6 +34,10 @@ describe('reference sums', () => {
     );
     expect(() => run('wet-dose', { dose: '60 mL' })).toThrow(/fill the chamber/);
   });
+  it('cooling water: 1.5 L/h and 25 K want 2.29 L/min; water that leaves colder is refused', () => {
+    expect(run('cooling-water', {}, 'metric').figure).toBe('2.29 L/min');
+    expect(() => run('cooling-water', { out: '10 °C' }, 'metric')).toThrow(/leaves warmer/);
+  });
   it('spark gap: 15, 20 and 30 kV jump 4.28, 5.98 and 9.49 mm (Kuffel)', () => {
     const rows = run('spark-gap', {}, 'metric').rows!.map(([, v]) => v);
     expect(rows).toEqual([4.28, 5.98, 9.49].map((mm) => `${mm} mm of open air at sea level`));

@@ -5,7 +5,7 @@ import { usualWaits } from '../stations/waits.ts';
 import { Bench } from '../testing.ts';
 import { checkEntryBody, entriesOf, withEntries } from './entry.ts';
 import { readSurveyFile } from './read-file.ts';
-import { runningWaits, sayLeft, type Wait } from './wait.ts';
+import { runningWaits, sayLeft, sayWait, type Wait } from './wait.ts';
 
 const wait = (id: string, at: string, minutes: number, more: Partial<Wait> = {}): Wait => ({
   id,
@@ -85,5 +85,17 @@ describe('usual waits', () => {
     expect(usualWaits(at(new Bench()), 'turn')[0]).toMatchObject({ minutes: 720 });
     expect(usualWaits(at(new Bench()), 'oil')[0]!.label).toBe('Oil settling');
     expect(usualWaits(at(new Bench()), 'spark')).toEqual([]);
+  });
+});
+
+describe('a clock that is moved while it waits', () => {
+  const [running] = runningWaits([wait('a', '2026-05-02T08:00:00.000Z', 20)]);
+  it('forward, it is over; back beyond its start, it says so instead of counting wrongly', () => {
+    expect(sayWait(running!, new Date('2026-05-02T11:00:00Z'))).toBe('over since 2 h 40 min');
+    expect(sayWait(running!, new Date('2026-05-02T08:05:00Z'))).toBe('15:00 left');
+    expect(sayWait(running!, new Date('2026-05-02T02:00:00Z'))).toMatch(/^20 min in all; this clock was moved back/);
+  });
+  it('two tablets a minute apart are no moved clock', () => {
+    expect(sayWait(running!, new Date('2026-05-02T07:59:10Z'))).toBe('20:50 left');
   });
 });

@@ -56,3 +56,11 @@ export function sayLeft(until: Date, now: Date): string {
         ? `over since ${h} h ${m} min`
         : `over since ${m} min`;
 }
+
+/** A wait in words. One that began ahead of this clock, which somebody moved, says so instead of counting wrongly. */
+export const sayWait = ({ wait, until }: RunningWait, now: Date): string =>
+  now.getTime() < Date.parse(wait.at) - CLOCKS_DIFFER
+    ? `${Math.round(wait.minutes)} min in all; this clock was moved back since`
+    : sayLeft(until, now);
+/** Two tablets’ clocks may differ by this much, ms (M). */
+const CLOCKS_DIFFER = 120_000;

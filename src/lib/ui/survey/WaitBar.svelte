@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { runningWaits, sayLeft } from '$core/survey/wait.ts';
+  import { runningWaits, sayWait } from '$core/survey/wait.ts';
   import Hourglass from '@lucide/svelte/icons/hourglass';
   import { onMount } from 'svelte';
   import { useSession } from './session.svelte.ts';
@@ -18,7 +18,8 @@
 
 {#if running.length}
   <section class="no-print mb-2 flex flex-wrap items-center gap-2" aria-label="Running waits">
-    {#each running as { wait, until } (wait.id)}
+    {#each running as r (r.wait.id)}
+      {@const { wait, until } = r}
       {@const over = until <= now}
       <span
         class="inline-flex min-h-11 items-center gap-2 border border-line bg-base-200 pl-3 {over
@@ -27,8 +28,7 @@
       >
         <Hourglass size={16} aria-hidden="true" />
         <span>{wait.label}</span>
-        <span class="sounding" role="timer" aria-label="{wait.label}: {sayLeft(until, now)}">{sayLeft(until, now)}</span
-        >
+        <span class="sounding" role="timer" aria-label="{wait.label}: {sayWait(r, now)}">{sayWait(r, now)}</span>
         <button
           type="button"
           class="tap border-l border-line px-3"

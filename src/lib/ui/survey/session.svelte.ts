@@ -16,7 +16,8 @@ import { Outbox, type Answer, type Queued } from './outbox.svelte.ts';
 export interface SessionData {
   readonly surveyId: string;
   readonly engineId: string;
-  readonly survey: SurveyFile;
+  /** From the server as JSON text: a long record goes through the page as one string, not value by value. */
+  readonly survey: SurveyFile | string;
   readonly seq: number;
   readonly factSeq: number;
   readonly units: System;
@@ -67,7 +68,7 @@ export class Session {
     this.units = data.units;
     this.who = data.who;
     this.now = new Date(data.now);
-    this.survey = data.survey;
+    this.survey = typeof data.survey === 'string' ? (JSON.parse(data.survey) as SurveyFile) : data.survey;
     this.photos = new PhotoBox(data.surveyId, (what, photo) => this.read(what as ItemId, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
   }

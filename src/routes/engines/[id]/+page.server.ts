@@ -25,7 +25,7 @@ export const load: PageServerLoad = ({ params, locals }) => {
     session: {
       surveyId: latest.id,
       engineId: params.id,
-      survey: loaded.survey,
+      survey: JSON.stringify(loaded.survey),
       seq: loaded.seq,
       factSeq: facts.at(-1)?.seq ?? 0,
       units: locals.prefs.units,

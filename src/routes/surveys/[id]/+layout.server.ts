@@ -12,7 +12,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
     session: {
       surveyId: params.id,
       engineId: loaded.head.engineId,
-      survey: loaded.survey,
+      survey: JSON.stringify(loaded.survey),
       seq: loaded.seq,
       factSeq: factsAfter(loaded.head.engineId).at(-1)?.seq ?? 0,
       units: locals.prefs.units,

@@ -1,10 +1,11 @@
 <script lang="ts">
+  import type { Report } from '$core/release/report.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import { format, parseISO } from 'date-fns';
   import { page } from '$app/state';
 
   let { data } = $props();
-  const r = $derived(data.report);
+  const r = $derived(JSON.parse(data.report) as Report);
   const parts = $derived([
     ['What was found', r.owner.found],
     ['What was done', r.owner.done],

@@ -1,7 +1,8 @@
+import { heating } from '../core/physics/heating.ts';
 import { crank } from '../core/physics/cranking.ts';
 import { holeArea } from '../core/physics/orifice.ts';
 
-/** For `npm run bench`: one simulated test of six pulls, warm, beside a fixed piece of arithmetic of the same process. */
+/** For `npm run bench`: the heavy laws, warm, beside a fixed piece of arithmetic of the same process. */
 const cylinder = { bore: 0.066, stroke: 0.06, rod: 0.12, closing: (95 * Math.PI) / 180, ratio: 6.5 };
 const once = (k: number): number => {
   const from = performance.now();
@@ -19,4 +20,17 @@ for (let k = 0; k < 200; k++) once(k);
 roots();
 const ms = median(Array.from({ length: 200 }, (_, k) => once(k)));
 const sum = median(Array.from({ length: 9 }, roots));
-console.log(JSON.stringify({ ms: +ms.toFixed(3), sum: +sum.toFixed(3) }));
+
+/** A first run of 2000 samples with its thermostat, another each time: fit, interval and search for the break. */
+const run = (k: number): number => {
+  const samples = Array.from({ length: 2000 }, (_, n) => ({
+    seconds: n,
+    temperature: 288 + 62 * (1 - Math.exp(-n / (240 + k))) + Math.sin(n * 12.9898 + k)
+  }));
+  const from = performance.now();
+  heating(samples);
+  return performance.now() - from;
+};
+for (let k = 0; k < 20; k++) run(k);
+const fit = median(Array.from({ length: 60 }, (_, k) => run(k)));
+console.log(JSON.stringify({ ms: +ms.toFixed(3), sum: +sum.toFixed(3), fit: +fit.toFixed(2) }));

@@ -162,7 +162,7 @@ test('fuel: the line part by part, what starves it, and the oil this tank needs 
   await expect(page.getByText('Filters: clogged: it starves at speed.').first()).toBeVisible();
   await page.getByText('dies, floods, runs on choke only').click();
   await page.getByRole('group', { name: 'It dies after running a little' }).getByText('after minutes').click();
-  await expect(page.getByText(/It is the filter clogged/)).toBeVisible();
+  await expect(page.getByText(/It is the clogged filter/)).toBeVisible();
   await page.getByText('Mixture and stabiliser').click();
   await page.getByRole('textbox', { name: 'In the tank now' }).fill('10 L');
   await page.getByRole('textbox', { name: 'In the tank now' }).press('Enter');

@@ -15,6 +15,9 @@ export interface UsualWait {
 const DRAIN = 20;
 const SETTLE = 10;
 const HOLD = 10;
+/** Minutes a jar sample stands, and warm engine oil drains (C). */
+const JAR = 15;
+const OIL_DRAIN = 15;
 
 /** What usually runs by itself at a check, with how long and why. C unless said. */
 export function usualWaits(c: Context, station: StationId): UsualWait[] {
@@ -43,6 +46,12 @@ export function usualWaits(c: Context, station: StationId): UsualWait[] {
       { label: 'Case test held', minutes: HOLD, because: 'at least; the longer, the smaller a leak it shows' }
     ];
   }
-  if (station === 'oil') return [{ label: 'Oil settling', minutes: SETTLE, because: 'then two dips that agree' }];
+  if (station === 'fuel')
+    return [{ label: 'Jar standing', minutes: JAR, because: 'water settles below; cloudy fuel shows its layer' }];
+  if (station === 'oil')
+    return [
+      { label: 'Engine oil draining', minutes: OIL_DRAIN, because: 'warm and level; what comes out is measured' },
+      { label: 'Oil settling', minutes: SETTLE, because: 'then two dips that agree' }
+    ];
   return [];
 }

@@ -83,7 +83,7 @@ describe('usual waits', () => {
   });
   it('a soak follows the house rule, a dip waits for the oil, most checks wait for nothing', () => {
     expect(usualWaits(at(new Bench()), 'turn')[0]).toMatchObject({ minutes: 720 });
-    expect(usualWaits(at(new Bench()), 'oil')[0]!.label).toBe('Oil settling');
+    expect(usualWaits(at(new Bench()), 'oil')[1]!.label).toBe('Oil settling');
     expect(usualWaits(at(new Bench()), 'spark')).toEqual([]);
   });
 });

@@ -188,7 +188,7 @@ function starving(c: Context, out: Out): void {
     out.add(
       'starved',
       'fault',
-      `It starves, and it is this: ${found.label}.`,
+      `It starves: ${found.label}.`,
       practice(
         ['the answers of the search along the line'],
         'what an answer clears or accuses stands beside each question.'

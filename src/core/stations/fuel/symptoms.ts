@@ -5,15 +5,15 @@ export type FuelPart = 'empty' | 'vent' | 'upstream' | 'air' | 'bulb' | 'filter'
 
 /** What makes an engine die or starve that has spark and compression, cheapest look first (C). */
 const parts: readonly { readonly id: FuelPart; readonly label: string }[] = [
-  { id: 'empty', label: 'tank nearly empty, pick-up bare' },
-  { id: 'vent', label: 'tank vent closed' },
-  { id: 'upstream', label: 'pick-up or anti-siphon valve blocked' },
-  { id: 'air', label: 'air drawn at hose, coupling or gasket' },
+  { id: 'empty', label: 'nearly empty tank, pick-up bare' },
+  { id: 'vent', label: 'closed tank vent' },
+  { id: 'upstream', label: 'blocked pick-up or anti-siphon valve' },
+  { id: 'air', label: 'air leak at hose, coupling or gasket' },
   { id: 'bulb', label: 'bulb’s valve' },
-  { id: 'filter', label: 'filter clogged' },
+  { id: 'filter', label: 'clogged filter' },
   { id: 'pump', label: 'pump diaphragm' },
   { id: 'needle', label: 'float or needle' },
-  { id: 'jet', label: 'jet gummed' }
+  { id: 'jet', label: 'gummed jet' }
 ];
 
 const trials: readonly Trial<FuelPart>[] = [

@@ -22,6 +22,22 @@ const BANKS = 8;
 
 type Out = ReturnType<typeof findingsOf>;
 
+/** A run that was stopped, or whose entries ceased, and nobody said how it went. */
+function ended(c: Context, out: Out): void {
+  const run = runsOf(c).findLast((r) => !r.logged);
+  if (!run?.stoppedAt) return;
+  const said = c.record.last('run.outcome');
+  if (said && Date.parse(said.at) >= run.startedAt.getTime()) return;
+  out.add(
+    'end',
+    'cannot-tell',
+    run.silent
+      ? `Nothing was entered after ${clock(run.minutes * 60)}: how did this run end?`
+      : `It was stopped after ${clock(run.minutes * 60)}: say how it went, and why it was stopped.`,
+    practice([`${run.label}: its end is not recorded`], 'a run that nobody watched proves nothing.')
+  );
+}
+
 /** The temperatures of the latest run, and what changed since the one before. */
 function heat(c: Context, out: Out): void {
   const runs = runsOf(c);
@@ -68,13 +84,6 @@ function heat(c: Context, out: Out): void {
       { ...base, inputs: [`${earlier.label} and ${run.label}`] }
     );
   }
-  if (run.silent && !c.record.value('run.outcome'))
-    out.add(
-      'silent',
-      'cannot-tell',
-      `Nothing was entered after ${clock(run.minutes * 60)}: how did this run end?`,
-      practice([`${run.label}: no stop recorded`], 'a run that nobody watched proves nothing.')
-    );
 }
 
 /** What the first run showed. */
@@ -124,6 +133,7 @@ export function analyse(c: Context): Finding[] {
     out.add('leaks', 'fault', `It leaks ${leaks}: find the place before it runs again.`, why);
   if (gears === 'fails')
     out.add('gears', 'fault', 'A gear is missing or jumps out: linkage or a worn clutch dog.', why);
+  ended(c, out);
   heat(c, out);
   if (record.value('run.plugAfter') === 'wet')
     out.add(

@@ -33,6 +33,8 @@ export interface Run {
   readonly label: string;
   readonly startedAt: Date;
   readonly stoppedAt?: Date;
+  /** From a logger's file, not from entries. */
+  readonly logged?: true;
   /** Nobody ended it; the entries ceased. */
   readonly silent?: true;
   readonly tracks: readonly Track[];
@@ -121,6 +123,7 @@ function splitLog(r: Reading): Run[] {
       tracks,
       rpm,
       streams: [],
+      logged: true,
       minutes: length / 60,
       ...(peak && spot !== 'stream'
         ? { hottest: { temperature: peak.temperature, seconds: peak.seconds - zero, spot } }

@@ -30,7 +30,8 @@
 
   function stop(): void {
     session.read('run.event', 'stop');
-    if (live) session.read('run.minutes', Math.max(0.1, (Date.now() - live.startedAt.getTime()) / 60_000));
+    if (live)
+      session.read('run.minutes', Math.min(600, Math.max(0.1, (Date.now() - live.startedAt.getTime()) / 60_000)));
     asking = true;
   }
   function settled(): void {

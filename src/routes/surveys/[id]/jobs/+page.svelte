@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { labelsOf } from '$core/drowned/labels.ts';
   import { planOf } from '$core/plan/plan.ts';
   import { beforeAfter } from '$core/release/before-after.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
@@ -10,6 +11,7 @@
   const steps = $derived(planOf(j.context, j.findings));
   const open = $derived(steps.filter((s) => s.state === 'open'));
   const closed = $derived(steps.filter((s) => s.state !== 'open'));
+  const labels = $derived(labelsOf(j.context, j.holds));
   const rows = $derived(beforeAfter(j.context));
   const base = $derived(`/surveys/${session.surveyId}`);
   const titles = $derived(Object.fromEntries(steps.map((s) => [s.id, s.title])));
@@ -80,6 +82,10 @@
           </ul>{/if}
       {/each}
       {#if !open.length}<p class="text-sm">Nothing to carry.</p>{/if}
+      {#if labels.length}
+        <h3 class="label-caps mt-3">Labels to hang on it</h3>
+        <p>{labels.map((l) => l.text).join(', ')}. <a class="plain-link" href="{base}/labels">Print them</a></p>
+      {/if}
     </div>
   </aside>
 </div>

@@ -11,6 +11,8 @@ import { bankDifference, clock, warmingOf } from './warming.ts';
 const C = (t: number): number => t + 273.15;
 const now = new Date('2026-05-02T20:00:00Z');
 const at = (b: Bench): Context => contextOf(b.survey, now, 'metric');
+/** The moment after the last entry, while it still runs. */
+const live = (b: Bench): Context => contextOf(b.survey, new Date(b.survey.readings.at(-1)!.at), 'metric');
 type Curve = (s: number) => number;
 const towards =
   (from: number, to: number, tau = 240): Curve =>
@@ -92,10 +94,14 @@ describe('where a run heads for', () => {
   });
   it('tells early that it will pass the limit, with the time left', () => {
     const b = ran(new Bench(), 5, towards(14, 125, 300), { open: true });
-    const w = warmingOf(at(b), runsOf(at(b))[0]!)!;
+    const w = warmingOf(live(b), runsOf(live(b))[0]!)!;
     expect(w.state).toBe('will-pass');
     expect(w.sentence).toMatch(/^Stop it: it heads for .* over the limit of 90 °C .*It gets there (in about|within)/);
     expect(w.limitAt! / (300 * Math.log(111 / 35))).toBeCloseTo(1, 1);
+  });
+  it('afterwards it says where it was heading, and asks nobody to stop', () => {
+    const b = ran(new Bench(), 5, towards(14, 125, 300));
+    expect(warmingOf(at(b), runsOf(at(b))[0]!)!.sentence).toMatch(/^It was heading for .* over the limit of 90 °C/);
   });
   it('promises no plateau before about 1.4 time constants', () => {
     expect(state(ran(new Bench(), 4, towards(12, 58, 400), { open: true }))).toBe('open');
@@ -111,7 +117,7 @@ describe('where a run heads for', () => {
       ...b.survey,
       engine: { ...b.survey.engine, manual: { 'cooling.hot': { value: C(75), page: '4-2' } } }
     };
-    expect(warmingOf(at(b), runsOf(at(b)).at(-1)!)!.sentence).toMatch(/limit 75 °C \(manual, page 4-2\)\. Stop\./);
+    expect(warmingOf(at(b), runsOf(at(b)).at(-1)!)!.sentence).toMatch(/limit 75 °C \(manual, page 4-2\)\.$/);
   });
   it('the thermostat is said where it opened', () => {
     const b = ran(new Bench(), 16, (s) => Math.min(60, towards(12, 96, 300)(s)));

@@ -34,7 +34,7 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
     return {
       ...base,
       state: 'over',
-      sentence: `It reached ${t(hottest)} at the ${spots[track.spot]}, limit ${limit.said}. Stop.`
+      sentence: `It reached ${t(hottest)} at the ${spots[track.spot]}, limit ${limit.said}.${run.stoppedAt ? '' : ' Stop.'}`
     };
   const fit = h.fit;
   const elapsed = (track.samples.at(-1)?.seconds ?? 0) - h.from;
@@ -69,7 +69,7 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
     return {
       ...timed,
       state: 'will-pass',
-      sentence: `${shut}Stop it: it heads for ${range}, over the limit of ${limit.said}.${soon}`
+      sentence: `${shut}${run.stoppedAt ? 'It was heading' : 'Stop it: it heads'} for ${range}, over the limit of ${limit.said}.${run.stoppedAt ? '' : soon}`
     };
   if (fit.high === undefined || elapsed < PROMISE * fit.tau)
     return {

@@ -24,17 +24,16 @@
       {#if k}<span class="h-0.5 w-2 bg-base-content" aria-hidden="true"></span>{/if}
       <button
         type="button"
-        class="flex min-h-24 w-[5.4rem] flex-col items-center border px-1 py-1 text-center {at === s.part.id
+        class="relative flex min-h-24 w-[5.4rem] flex-col items-center border px-1 py-1 text-center {at === s.part.id
           ? 'border-2 border-primary bg-base-200'
           : 'border-line'}"
         aria-pressed={at === s.part.id}
         aria-label="{s.part.label}: {conditions[s.condition]}"
         onclick={() => (at = s.part.id)}
       >
+        <span class="absolute top-0.5 left-0.5"><Shape condition={s.condition} /></span>
         <PartGlyph id={s.part.id} {level} />
-        <span class="flex items-center gap-1 text-sm leading-tight"
-          ><Shape condition={s.condition} />{s.part.label.split(',')[0]}</span
-        >
+        <span class="text-sm leading-tight">{s.part.label.split(',')[0]}</span>
       </button>
     </li>
   {/each}

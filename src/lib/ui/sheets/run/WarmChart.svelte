@@ -28,6 +28,7 @@
     Math.min(...own.map((s) => s.temperature), ...(beside?.samples ?? []).map((s) => s.temperature)) - 4
   );
   const x = $derived(scaleLinear([0, span], [50, W - 14]));
+  const minutes = $derived(scaleLinear([0, span / 60], [0, 1]).ticks(6));
   const y = $derived(scaleLinear([low, top + 4], [H - 34, 10]));
   const path = $derived(
     line<{ seconds: number; temperature: number }>()
@@ -73,8 +74,7 @@
           >{t.text}</text
         >
       {/each}
-      {#each x.ticks(6) as s (s)}<text x={x(s)} y={H - 16} text-anchor="middle">{Math.round((s / 60) * 10) / 10}</text
-        >{/each}
+      {#each minutes as m (m)}<text x={x(m * 60)} y={H - 16} text-anchor="middle">{m}</text>{/each}
       <text x="50" y={H - 2}>minutes</text><text x={W - 14} y={H - 2} text-anchor="end"
         >{unit.symbol} at the {spots[warming.track.spot]}</text
       >

@@ -5,11 +5,13 @@ import { known } from '../../engine/profile.ts';
 import type { Condition } from '../../survey/finding.ts';
 import { findingsOf, practice } from '../finding.ts';
 import { compareRuns } from './compare.ts';
+import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf } from './runs.ts';
 import { bankDifference, clock, warmingOf, type WarmState } from './warming.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
   few: 'cannot-tell',
+  odd: 'cannot-tell',
   over: 'fault',
   'will-pass': 'fault',
   'may-pass': 'watch',
@@ -66,6 +68,14 @@ function heat(c: Context, out: Out): void {
       : {}),
     formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))'
   });
+  const alone = aloneAt(warming.track.samples).size;
+  if (alone)
+    out.add(
+      'odd',
+      'cannot-tell',
+      `${alone === 1 ? 'One temperature stands' : `${alone} temperatures stand`} far off the readings beside ${alone === 1 ? 'it' : 'them'} and ${alone === 1 ? 'is' : 'are'} left out of the curve. Take ${alone === 1 ? 'it' : 'them'} back if it was a slip.`,
+      { ...base, provenance: 'M', source: 'From memory: no head jumps 25 K within a minute and back' }
+    );
   const banks = bankDifference(run);
   if (banks && Math.abs(banks.port - banks.starboard) > BANKS)
     out.add(

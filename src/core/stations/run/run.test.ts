@@ -143,6 +143,35 @@ describe('where a run heads for', () => {
   });
 });
 
+describe('a temperature that cannot be', () => {
+  const base = (): Bench => ran(new Bench(), 8, towards(12, 60), { open: true });
+  it('a jump of sixty kelvins is asked again, and not taken for the end of the engine', () => {
+    const b = base()
+      .wait(-minute / 2)
+      .read('run.temperature', C(121), { conditions: { spot: 'head' } });
+    const w = warmingOf(live(b), runsOf(live(b))[0]!)!;
+    expect(w.state).toBe('odd');
+    expect(w.sentence).toMatch(
+      /121 °C after \d+ °C a moment before: no head does that\. Read it again at once; if it is true, stop\./
+    );
+  });
+  it('back at its place it stands alone: left out of curve and limit, and said', () => {
+    const b = base()
+      .wait(-minute / 2)
+      .read('run.temperature', C(121), { conditions: { spot: 'head' } });
+    for (const t of [54, 54.5, 55]) b.wait(-minute / 2).read('run.temperature', C(t), { conditions: { spot: 'head' } });
+    b.read('run.event', 'stop');
+    expect(b.ids()).toContain('run.odd:cannot-tell');
+    expect(runsOf(at(b))[0]!.hottest!.temperature).toBeLessThan(C(60));
+    expect(b.ids().join()).not.toMatch(/run\.heat:fault/);
+  });
+  it('two hot readings in a row are believed', () => {
+    const b = base();
+    for (const t of [121, 122]) b.wait(-minute / 2).read('run.temperature', C(t), { conditions: { spot: 'head' } });
+    expect(warmingOf(live(b), runsOf(live(b))[0]!)!.state).toBe('over');
+  });
+});
+
 describe('two runs beside each other', () => {
   const two = (a: Curve, b: Curve, spots: [Spot, Spot] = ['head', 'head']) => {
     const bench = ran(new Bench(), 22, a, { spot: spots[0] });

@@ -2,6 +2,7 @@ import type { Context } from '../../judgement.ts';
 import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
 import { known } from '../../engine/profile.ts';
+import { believed } from './odd.ts';
 import type { RunLog } from '../../survey/items.ts';
 import type { Reading } from '../../survey/reading.ts';
 
@@ -78,7 +79,8 @@ function hottestOf(tracks: readonly Track[]): Pick<Run, 'hottest'> {
   let hottest: Run['hottest'];
   // Water from the stream is not the metal; it is compared with itself only.
   for (const t of tracks.filter((x) => x.spot !== 'stream'))
-    for (const s of t.samples) if (!hottest || s.temperature > hottest.temperature) hottest = { ...s, spot: t.spot };
+    for (const s of believed(t.samples))
+      if (!hottest || s.temperature > hottest.temperature) hottest = { ...s, spot: t.spot };
   return hottest ? { hottest } : {};
 }
 
@@ -200,7 +202,7 @@ export function heatingOf(c: Context, track: Track): Heating {
     track.samples.length > 200
       ? ''
       : `${cold ? air : ''}:${track.samples.map((s) => `${s.seconds},${s.temperature}`).join(';')}`;
-  const found = byReadings.get(key) ?? heating(track.samples, cold ? { start: air } : {});
+  const found = byReadings.get(key) ?? heating(believed(track.samples), cold ? { start: air } : {});
   byTrack.set(track, found);
   if (key) {
     if (byReadings.size >= KEPT) byReadings.delete(byReadings.keys().next().value!);

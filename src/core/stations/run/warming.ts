@@ -3,12 +3,13 @@ import { judgedBy, type Context, type Judged } from '../../judgement.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil } from '../../physics/warm-up.ts';
 import { say } from '../../units/index.ts';
+import { believed, jumped } from './odd.ts';
 import { heatingOf, mainTrack, spots, type Run, type Track } from './runs.ts';
 
 /** No plateau is promised before this many time constants: the curve is still a straight line before (M). */
 const PROMISE = 1.4;
 
-export type WarmState = 'few' | 'over' | 'will-pass' | 'may-pass' | 'open' | 'settles' | 'steady';
+export type WarmState = 'few' | 'odd' | 'over' | 'will-pass' | 'may-pass' | 'open' | 'settles' | 'steady';
 
 export interface Warming {
   readonly track: Track;
@@ -29,7 +30,15 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
   const t = (k: number): string => say(k, 'temperature', c.units);
   const base = { track, heating: h, limit };
   const top = run.hottest && run.hottest.spot === track.spot ? run.hottest.temperature : undefined;
-  const hottest = top ?? Math.max(...track.samples.map((s) => s.temperature));
+  if (jumped(track.samples)) {
+    const [before, last] = believed(track.samples).slice(-2);
+    return {
+      ...base,
+      state: 'odd',
+      sentence: `${t(last!.temperature)} after ${t(before!.temperature)} a moment before: no head does that. Read it again at once; if it is true, stop.`
+    };
+  }
+  const hottest = top ?? Math.max(...believed(track.samples).map((s) => s.temperature));
   if (hottest >= limit.value)
     return {
       ...base,

@@ -8,6 +8,7 @@
   import { useSession } from '../survey/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import Before from './run/Before.svelte';
+  import Entries from './run/Entries.svelte';
   import { saveCsv } from './run/export.ts';
   import LogPanel from './run/LogPanel.svelte';
   import Watch from './run/Watch.svelte';
@@ -115,6 +116,9 @@
     {/each}
   </ul>
 {/if}
+{#if shown && !shown.logged}<Fold title="Entries of {shown.label}" note="each can be taken back"
+    ><Entries run={shown} /></Fold
+  >{/if}
 <h3 class="mt-5 mb-2 text-xl">What it showed</h3>
 <StationFields
   station="run"

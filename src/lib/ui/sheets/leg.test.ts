@@ -75,6 +75,7 @@ describe('the run sheet', () => {
     const text = drawn(RunSheet as never, heated(b, 60.2).read('run.event', 'stop'));
     expect(text).toMatch(/\[run 2, head: from .* to .* in \d+:00\. /);
     expect(text).toMatch(/\[Runs so far\]/);
+    expect(text).toMatch(/\[Take back Temperature \d+ °C at \d+:00\]/);
     expect(text).toMatch(/Cooler than before|Hotter than before|No difference that these readings can tell/);
   });
 });

@@ -21,7 +21,7 @@
   function step(by: number): void {
     const now = parseQuantity(text, dimension, units);
     const from = now.ok ? fromSI(now.si, unit) : fromSI(last, unit);
-    typed = String(Math.max(dimension === 'temperature' ? -60 : 0, Math.round(from + by)));
+    typed = String(Math.max(dimension === 'temperature' ? -60 : 0, Number((from + by).toFixed(steps[0] < 1 ? 1 : 0))));
     complaint = '';
   }
   function take(): void {

@@ -41,7 +41,13 @@
   const lastAt = $derived(run.tracks.find((t) => t.spot === spot)?.samples.at(-1)?.temperature);
   const air = $derived(session.record.value('safe.air'));
   const rpm = $derived(run.rpm.at(-1)?.rpm ?? 900);
-  const stream = $derived(run.streams.at(-1)?.value);
+  /** Without an indicator the water is looked for at the exhaust. */
+  const fitted = $derived(session.survey.engine.profile.indicator !== 'not-fitted');
+  const since = $derived(run.startedAt.toISOString());
+  const seen = $derived(
+    fitted ? run.streams.at(-1)?.value : session.record.all('run.exhaust').findLast((r) => r.at >= since)?.value
+  );
+  const volts = $derived(session.record.all('run.volts').findLast((r) => r.at >= since)?.value);
   const optionsOf = (id: ItemId) => {
     const item = allItems[id] as Item;
     return item.kind === 'choice' ? item.options.filter((o) => o.value !== 'not-fitted') : [];
@@ -99,14 +105,18 @@
   </div>
   <div class="space-y-2">
     <div>
-      <p class="label-caps">Stream</p>
-      <div class="mt-1 grid grid-cols-3 gap-1" role="group" aria-label="Indicator stream">
-        {#each [['strong', 'strong'], ['weak', 'weak'], ['none', 'none']] as const as [value, words] (value)}
+      <p class="label-caps">{fitted ? 'Stream' : 'Water with the exhaust'}</p>
+      <div
+        class="mt-1 grid grid-cols-3 gap-1"
+        role="group"
+        aria-label={fitted ? 'Indicator stream' : 'Water with the exhaust'}
+      >
+        {#each optionsOf(fitted ? 'run.stream' : 'run.exhaust').filter((o) => o.value !== 'unknown') as o (o.value)}
           <button
             type="button"
             class="chip min-h-14 justify-center text-lg"
-            aria-pressed={stream === value}
-            onclick={() => session.read('run.stream', value)}>{words}</button
+            aria-pressed={seen === o.value}
+            onclick={() => session.read(fitted ? 'run.stream' : 'run.exhaust', o.value)}>{o.label}</button
           >
         {/each}
       </div>
@@ -132,3 +142,15 @@
   >
   <button class="action quiet">Note it</button>
 </form>
+{#if session.survey.engine.profile.starting !== 'rope'}
+  <div class="mt-2 max-w-72">
+    <Stepper
+      label="Volts at the battery"
+      dimension="voltage"
+      units={session.units}
+      last={typeof volts === 'number' ? volts : 13}
+      steps={[0.1, 1]}
+      ontake={(si, typed) => session.read('run.volts', si, { typed })}
+    />
+  </div>
+{/if}

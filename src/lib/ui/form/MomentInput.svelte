@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Item } from '$core/survey/items.ts';
-  import { format, parseISO } from 'date-fns';
+  import { lightFormat, parseISO } from 'date-fns';
 
   interface Props {
     item: Extract<Item, { kind: 'moment' }>;
@@ -14,7 +14,7 @@
   const id = $derived(name.replace(/\W/g, '-'));
   const local = $derived(
     value && value !== 'unknown' && !Number.isNaN(Date.parse(value))
-      ? format(parseISO(value), "yyyy-MM-dd'T'HH:mm")
+      ? lightFormat(parseISO(value), "yyyy-MM-dd'T'HH:mm")
       : value === 'unknown'
         ? ''
         : value

@@ -7,10 +7,16 @@
     note?: string;
     large?: boolean;
     open?: boolean;
+    /** Drawn when it is first opened, for parts that few need. */
+    lazy?: boolean;
     children: Snippet;
   }
-  let { title, note = '', large = false, open = false, children }: Props = $props();
+  let { title, note = '', large = false, open = false, lazy = false, children }: Props = $props();
   let shown = $state(untrack(() => open));
+  let drawn = $state(untrack(() => open || !lazy));
+  $effect(() => {
+    if (shown) drawn = true;
+  });
 </script>
 
 <details class="panel px-3 {large ? 'mt-5' : 'mt-2'}" bind:open={shown}>
@@ -18,5 +24,5 @@
     ><span class={large ? 'text-xl font-semibold' : ''}>{title}</span>
     {#if note}<span class="text-sm">{note}</span>{/if}</summary
   >
-  {@render children()}
+  {#if drawn}{@render children()}{/if}
 </details>

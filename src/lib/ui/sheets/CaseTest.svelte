@@ -80,7 +80,7 @@
       : `${Math.floor(minutes)}:${String(Math.floor((minutes % 1) * 60)).padStart(2, '0')}`;
 </script>
 
-<Fold large title="Case test" note="drained, before oil goes in" open={any}>
+<Fold large lazy title="Case test" note="drained, before oil goes in" open={any}>
   <p class="mb-2 border-l-4 border-hold pl-3 text-sm">
     <strong class="font-semibold text-hold">Compressed air bursts cases and hurts eyes.</strong> Regulator at its lowest first,
     eye guard on, never over 15 psi without the manual’s figure.

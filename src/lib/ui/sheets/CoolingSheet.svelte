@@ -45,6 +45,7 @@
 <StationFields station="cooling" only={['impellerAge', 'opened']} />
 <Fold
   large
+  lazy
   title="Pump opened"
   note="vanes, housing, bush, assembly"
   open={touched('opened', 'set', 'cracked', 'missing', 'housing', 'bush')}
@@ -73,7 +74,13 @@
   <div class="mt-3 pb-3"><StationFields station="cooling" only={['assembled', 'drill']} /></div>
 </Fold>
 {#if session.survey.engine.profile.thermostat !== 'not-fitted'}
-  <Fold large title="Thermostat in a pan" note="opens at its stamp" open={touched('thermostatPan', 'thermostatOpens')}>
+  <Fold
+    large
+    lazy
+    title="Thermostat in a pan"
+    note="opens at its stamp"
+    open={touched('thermostatPan', 'thermostatOpens')}
+  >
     <p class="mb-2 text-sm">
       Hung on a string with a thermometer beside it, neither touching the pan; note where it begins to open, let it
       cool, see it shut.
@@ -84,7 +91,7 @@
   </Fold>
 {/if}
 {#if indicator}
-  <Fold large title="Timed bucket" note="the stream is a bleed, not the flow" open={touched('bucket')}>
+  <Fold large lazy title="Timed bucket" note="the stream is a bleed, not the flow" open={touched('bucket')}>
     <div class="pb-3"><Bucket earlier={earlier.flows} /></div>
   </Fold>
 {/if}

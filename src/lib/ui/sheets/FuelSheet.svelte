@@ -21,13 +21,14 @@
 <h3 class="mt-5 mb-2 text-xl">Age and jar</h3>
 {#if jar}<div class="panel mb-3 p-2"><JarDrawing layers={jar} label="Jar sample" /></div>{/if}
 <StationFields station="fuel" only={['kind', 'age', 'stabilised', 'jar', 'jarWater']} />
-<Fold large title="What does it do?" note="dies, floods, runs on choke only" open={tree !== undefined}>
+<Fold large lazy title="What does it do?" note="dies, floods, runs on choke only" open={tree !== undefined}>
   <StationFields station="fuel" only={['dies', 'chokeOnly']} />
   {#if tree}<EliminationPanel elimination={tree} title="What starves it" />{/if}
   <div class="pb-3"></div>
 </Fold>
 <Fold
   large
+  lazy
   title={premix ? 'Mixture and stabiliser' : 'Stabiliser'}
   note="for this tank"
   open={session.record.all('fuel.tankHas').length > 0}

@@ -47,6 +47,7 @@
 <div class="mt-3"><StationFields station="gear" only={['pressureTest']} /></div>
 <Fold
   large
+  lazy
   title="Refill"
   note="lowest plug, bubble-free, a fresh washer each"
   open={session.record.all('gear.poured').length > 0}

@@ -27,10 +27,10 @@
   <StationFields station="oil" only={['sump', 'changes', 'drained']} />
   <ChangesPlan />
 {/if}
-<Fold large title="Overfilled or diluted?" note="told apart before anything is taken apart" open={above}>
+<Fold large lazy title="Overfilled or diluted?" note="told apart before anything is taken apart" open={above}>
   <div class="pb-3"><RivalsPanel /></div>
 </Fold>
-<Fold large title="Change" note="drain, filter, pour" open={session.record.all('oil.poured').length > 0}>
+<Fold large lazy title="Change" note="drain, filter, pour" open={session.record.all('oil.poured').length > 0}>
   <ol class="mb-2 list-decimal space-y-0.5 pl-5 text-sm">
     <li>Warm on water; drained or drawn out; what came out is measured.</li>
     <li>

@@ -116,7 +116,7 @@
     {/each}
   </ul>
 {/if}
-{#if shown && !shown.logged}<Fold title="Entries of {shown.label}" note="each can be taken back"
+{#if shown && !shown.logged}<Fold lazy title="Entries of {shown.label}" note="each can be taken back"
     ><Entries run={shown} /></Fold
   >{/if}
 <h3 class="mt-5 mb-2 text-xl">What it showed</h3>
@@ -124,4 +124,4 @@
   station="run"
   only={['outcome', 'minutes', 'lamp', 'smoke', 'leaks', 'gears', 'idle', 'plugAfter', 'longRun', 'cause']}
 />
-<Fold large title="Logger’s file" note="CSV in"><div class="pb-3"><LogPanel /></div></Fold>
+<Fold large lazy title="Logger’s file" note="CSV in"><div class="pb-3"><LogPanel /></div></Fold>

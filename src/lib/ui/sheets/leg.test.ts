@@ -15,6 +15,7 @@ import CaseSection from './gear/CaseSection.svelte';
 import GearSheet from './GearSheet.svelte';
 import OilSheet from './OilSheet.svelte';
 import RunSheet from './RunSheet.svelte';
+import Entries from './run/Entries.svelte';
 import { csvOf } from './run/export.ts';
 
 /** The leg's sheets as the server draws them: what is asked of which engine, and what a reading changes on the page. */
@@ -75,8 +76,17 @@ describe('the run sheet', () => {
     const text = drawn(RunSheet as never, heated(b, 60.2).read('run.event', 'stop'));
     expect(text).toMatch(/\[run 2, head: from .* to .* in \d+:00\. /);
     expect(text).toMatch(/\[Runs so far\]/);
-    expect(text).toMatch(/\[Take back Temperature \d+ °C at \d+:00\]/);
     expect(text).toMatch(/Cooler than before|Hotter than before|No difference that these readings can tell/);
+  });
+});
+
+describe('the entries of a run', () => {
+  it('stand with their place and moment, each to be taken back', () => {
+    const b = heated(bench(), 60, 3).read('run.remark', 'rattles').read('run.event', 'stop');
+    const [run] = runsOf(contextOf(b.survey, new Date('2026-05-02T20:00:00Z'), 'metric'));
+    const text = drawn(Entries as never, b, { run });
+    expect(text).toMatch(/Remark: rattles/);
+    expect(text).toMatch(/\[Take back Temperature \d+ °C at 2:00\]/);
   });
 });
 

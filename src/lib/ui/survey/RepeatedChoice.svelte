@@ -3,7 +3,7 @@
   import { sayValue } from '$core/survey/check-entry.ts';
   import type { Item } from '$core/survey/items.ts';
   import type { Conditions } from '$core/survey/reading.ts';
-  import { format, parseISO } from 'date-fns';
+  import { lightFormat, parseISO } from 'date-fns';
   import X from '@lucide/svelte/icons/x';
   import { useSession } from './session.svelte.ts';
 
@@ -49,7 +49,7 @@
       <ol class="ml-2 flex flex-wrap gap-x-3 text-sm" aria-label="Recorded so far">
         {#each taken as r (r.id)}
           <li class="inline-flex items-center gap-1">
-            {format(parseISO(r.at), 'HH:mm')}
+            {lightFormat(parseISO(r.at), 'HH:mm')}
             {sayValue(item, r.value, session.units)}
             <button
               type="button"

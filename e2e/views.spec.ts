@@ -41,46 +41,48 @@ for (const theme of ['chart', 'night'] as const)
   test(`axe finds nothing on any view, ${theme}`, async ({ page }) => {
     test.setTimeout(420_000);
     await prefer(page, { theme });
+    // The page is the same in both themes: in the second only colours can have changed.
+    const look = (): Promise<void> => noViolations(page, theme === 'night' ? ['color-contrast'] : undefined);
     for (const place of places) {
       await page.goto(place);
-      await noViolations(page);
+      await look();
     }
     const base = await open(page, 'Eel');
     for (const check of checks) {
       await page.goto(`${base}/${check}`);
-      await noViolations(page);
+      await look();
     }
     for (const place of ['drowned', 'labels']) {
       await page.goto(`${base}/${place}`);
-      await noViolations(page);
+      await look();
     }
     const laid = await open(page, 'Avocet', '/gear');
-    await noViolations(page);
+    await look();
     for (const check of ['fuel', 'oil', 'run']) {
       await page.goto(`${laid}/${check}`);
-      await noViolations(page);
+      await look();
     }
     await open(page, 'Knot', '/cooling');
-    await noViolations(page);
+    await look();
     await open(page, 'Plover', '/gear');
-    await noViolations(page);
+    await look();
     const dead = await open(page, 'Bittern', '/spark');
-    await noViolations(page);
+    await look();
     await page.goto(`${dead}/look`);
-    await noViolations(page);
+    await look();
     const six = await open(page, 'Gannet', '/compression');
-    await noViolations(page);
+    await look();
     await page.goto(`${six}/plugs`);
-    await noViolations(page);
+    await look();
     await page.goto(`${six}/jobs`);
-    await noViolations(page);
+    await look();
     await page.goto('/');
     await page
       .getByRole('link', { name: /engine and history/ })
       .first()
       .click();
     await ready(page);
-    await noViolations(page);
+    await look();
   });
 
 test('phone width: the worksheet first, drawing and findings one tap away, nothing wider than the screen', async ({

@@ -1,7 +1,7 @@
 import { against, type Hold } from '../holds/index.ts';
 import type { Context } from '../judgement.ts';
 import { pourOf } from '../stations/oil/changes.ts';
-import { drowned } from './protocol.ts';
+import { drowned } from './drowned.ts';
 
 export type LabelId = 'no-oil' | 'do-not-crank' | 'oil-in-bores' | 'case-empty';
 

@@ -5,10 +5,6 @@ import type { ItemId, StationId } from '../stations/items.ts';
 import { changes } from '../stations/oil/changes.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 
-/** Whether this engine has been under water. */
-export const drowned = (c: Context): boolean =>
-  c.survey.assessment.kind === 'drowned' || c.survey.engine.history.submerged === 'yes';
-
 export type ProtocolState = 'done' | 'open' | 'stuck';
 
 export interface ProtocolStep {

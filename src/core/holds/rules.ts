@@ -1,3 +1,4 @@
+import { drowned } from '../drowned/drowned.ts';
 import { ownLimits } from '../engine/limits.ts';
 import { judgedBy, type Context } from '../judgement.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
@@ -10,8 +11,6 @@ import { pistonDepths } from '../stations/turn/depths.ts';
 import { school } from '../house-rules/rules.ts';
 import type { HoldRule, Need } from './hold.ts';
 
-const drowned = (c: Context): boolean =>
-  c.survey.assessment.kind === 'drowned' || c.survey.engine.history.submerged === 'yes';
 const fourStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 const smoothTurns = (c: Context): number => turning(c).smoothSince;
 

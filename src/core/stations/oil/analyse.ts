@@ -1,3 +1,4 @@
+import { drowned } from '../../drowned/drowned.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { judgedBy, listed, type Context } from '../../judgement.ts';
 import type { Finding } from '../../survey/finding.ts';
@@ -128,10 +129,7 @@ function above(c: Context, out: Out, inputs: readonly string[], beyond: number |
 }
 
 function residue(c: Context, out: Out): void {
-  const wet =
-    c.survey.assessment.kind === 'drowned' ||
-    c.survey.engine.history.submerged === 'yes' ||
-    c.record.all('oil.look').some((r) => r.value === 'milky');
+  const wet = drowned(c) || c.record.all('oil.look').some((r) => r.value === 'milky');
   const p = changes(c);
   if (!wet || p.made === 0) return;
   const percent = (x: number): string => `${(100 * x).toFixed(x < 0.01 ? 2 : 1)} %`;

@@ -64,8 +64,3 @@ export function duePrompts(c: Context, run: Run, seconds: number): Prompt[] {
       : [])
   ];
 }
-
-/** Seconds until the next thing is asked. */
-export function nextPrompt(p: Profile, seconds: number): number | undefined {
-  return rules.filter((r) => r.at > seconds && (r.when?.(p) ?? true)).map((r) => r.at - seconds)[0];
-}

@@ -4,7 +4,7 @@ import { refusal } from '../../holds/index.ts';
 import { Bench } from '../../testing.ts';
 import { lastSeen } from '../cooling/seen.ts';
 import { compareRuns } from './compare.ts';
-import { duePrompts, nextPrompt } from './prompts.ts';
+import { duePrompts } from './prompts.ts';
 import { mainTrack, runningRun, runsOf, type Spot } from './runs.ts';
 import { bankDifference, clock, warmingOf } from './warming.ts';
 
@@ -207,8 +207,6 @@ describe('what is asked, and when', () => {
   it('no indicator: water with the exhaust instead; direct drive is not shifted', () => {
     const b = new Bench({ indicator: 'not-fitted', shift: 'direct' }).read('run.event', 'start');
     expect(due(b, 400)).toEqual(['lamp', 'exhaust', 'leaks', 'smoke', 'temperature']);
-    expect(nextPrompt({ indicator: 'not-fitted' }, 40)).toBe(20);
-    expect(nextPrompt({}, 4000)).toBeUndefined();
   });
   it('says minutes and hours as a clock does', () => {
     expect([clock(4), clock(245), clock(3725), clock(-3)]).toEqual(['0:04', '4:05', '1:02:05', '0:00']);

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { dips } from '$core/stations/oil/position.ts';
-  import { drowned } from '$core/drowned/protocol.ts';
+  import { drowned } from '$core/drowned/drowned.ts';
   import { schoolSaid } from '$core/house-rules/rules.ts';
   import Fold from '../marks/Fold.svelte';
   import PourTally from '../survey/PourTally.svelte';

@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import type { StationId } from '$core/stations/items.ts';
+  import { drowned } from '$core/drowned/drowned.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { drownedClock } from '$core/survey/clock.ts';
   import { stationKeys } from '$lib/ui/survey/station-keys.ts';
@@ -25,9 +26,7 @@
   const engine = $derived(session.survey.engine);
   const raised = $derived(session.judgement.holds.filter((h) => !h.standing));
   const clock = $derived(drownedClock(session.judgement.context));
-  const wasDrowned = $derived(
-    session.survey.assessment.kind === 'drowned' || session.survey.engine.history.submerged === 'yes'
-  );
+  const wasDrowned = $derived(drowned(session));
   const title = $derived(engine.identity.tag ?? 'no tag');
   /** A label is printed alone. */
   const alone = $derived(page.url.pathname.endsWith('/labels') ? 'no-print' : '');

@@ -31,7 +31,7 @@ describe('what a good technician concludes at each demo engine', () => {
   it('Eel, drowned while stopped: held, water first, never started', () => {
     expect(holds('eel')).toEqual(['drowned', 'fuel', 'oil']);
     expect(steps('eel').slice(0, 2)).toEqual(['empty-cylinders', 'sump-water']);
-    expect(of('eel').next?.station).toBe('turn');
+    expect(of('eel').advice.next?.station).toBe('turn');
   });
   it('Heron, drowned running: one low piston goes to a specialist and the hold never lifts', () => {
     expect(sentences('heron')).toMatch(/Piston 2 stands low at top/);
@@ -41,7 +41,7 @@ describe('what a good technician concludes at each demo engine', () => {
         ?.needs.some((n) => n.never)
     ).toBe(true);
     expect(steps('heron')).toContain('bent-rod');
-    expect(of('heron').next).toBeUndefined();
+    expect(of('heron').advice.next).toBeUndefined();
   });
   it('Wren, nine years: the gauge is doubted before the engine', () => {
     expect(sentences('wren')).toMatch(/adapter’s 0.3 fl oz alone explains much of it/);

@@ -1,8 +1,10 @@
 import fs from 'node:fs';
-import { assess } from '../core/assess.ts';
+import { assess, type Assessment } from '../core/assess.ts';
 import { conditions } from '../core/survey/finding.ts';
 import { readSurveyFile } from '../core/survey/read-file.ts';
 import type { System } from '../core/units/index.ts';
+import { options } from '../core/decision/options.ts';
+import { decide } from '../core/decision/decide.ts';
 import { actions } from '../core/holds/index.ts';
 import { compressionFigures } from '../core/stations/compression/figures.ts';
 import { leakFit } from '../core/stations/compression/leak-fit.ts';
@@ -13,6 +15,41 @@ const args = process.argv.slice(2);
 const json = args.includes('--json');
 const units: System = args[args.indexOf('--units') + 1] === 'metric' && args.includes('--units') ? 'metric' : 'us';
 const files = args.filter((a, k) => !a.startsWith('--') && args[k - 1] !== '--units');
+
+/** Suspects with their reasons, the looks that pay, and what to do. */
+function adviceLines(a: Assessment): string[] {
+  const { suspects, checks, contradictions } = a.advice;
+  const d = decide(a);
+  const cr = (x: number): string => `${Math.round(x)} cr`;
+  const raised = suspects.filter((s) => s.raised && !s.mended);
+  return [
+    '',
+    raised.length ? 'SUSPECTS' : 'No reading points to a suspect.',
+    ...raised.flatMap((s) => [
+      `  ${s.chance}: ${s.label}${s.artefact ? ' (a wrong measurement)' : ''} (${(100 * s.probability).toFixed(0)} %, before ${(100 * s.prior).toFixed(0)} %)`,
+      ...s.evidence.slice(0, 4).map((w) => `     ${w.weight > 0 ? 'for' : 'against'}, ${w.strength}: ${w.says}`),
+      ...(s.clears ? [`     would clear it: ${s.clears.title.toLowerCase()} (${s.clears.says})`] : [])
+    ]),
+    ...(contradictions.length ? ['', 'DO NOT FIT', ...contradictions.map((c) => `  ${c.sentence}`)] : []),
+    '',
+    'NEXT CHECKS',
+    ...checks
+      .filter((c) => c.worthIt)
+      .slice(0, 6)
+      .map((c) => `  ${c.title}, ${c.minutes} min${c.waits ? ` (${c.waits})` : ''}: ${c.because}`),
+    '',
+    `DECISION: ${options[d.recommended].label}. ${d.because}`,
+    `  cost ${cr(d.cost.low)} to ${cr(d.cost.high)} (80 in 100), ${cr(d.cost.mean)} on average; ${d.draws} draws, seed ${d.seed}`,
+    ...(d.overCeiling === undefined
+      ? []
+      : [`  over the ceiling of ${cr(d.ceiling!)}: ${Math.round(100 * d.overCeiling)} in 100`]),
+    ...(d.worthKnown ? [] : ['  what it is worth in running order is not known: no value is put on the options']),
+    ...d.options.map(
+      (o) => `  ${options[o.id].label}${o.value === undefined ? '' : `: ${cr(o.value)}`}. ${o.closed ?? o.because}`
+    ),
+    ...d.changes.map((c) => `  would change it: ${c}`)
+  ];
+}
 
 function run(file: string): number {
   let text: string;
@@ -39,7 +76,8 @@ function run(file: string): number {
   const fit = task && leakFit(task);
   const leaks = task ? leakFindings(a.context, task, fit) : [];
   if (json) {
-    const { stations, findings, holds, next, steps, gates, ready } = a;
+    const { stations, findings, holds, advice, steps, gates, ready } = a;
+    const { suspects, checks, contradictions, next } = advice;
     console.log(
       JSON.stringify(
         {
@@ -48,7 +86,11 @@ function run(file: string): number {
           figures,
           ...(fit ? { leaks: fit } : {}),
           holds,
+          suspects,
+          contradictions,
+          checks,
           next,
+          decision: decide(a),
           steps,
           gates,
           ready
@@ -99,9 +141,11 @@ function run(file: string): number {
       `     proved by: ${s.proof.text}`
     )
   );
+  lines.push(...adviceLines(a), '');
   lines.push(
-    '',
-    a.next ? `Next check: ${a.next.title}, ${a.next.minutes} min. ${a.next.because}` : 'Every check is made.'
+    a.advice.next
+      ? `Next check: ${a.advice.next.title}, ${a.advice.next.minutes} min. ${a.advice.next.because}`
+      : 'Every check is made.'
   );
   lines.push(
     a.ready

@@ -1,3 +1,4 @@
+import { advise, type Advice } from './diagnosis/advice.ts';
 import { judge, type Judgement } from './judge.ts';
 import { planOf, type Step } from './plan/plan.ts';
 import { gatesOf, ready, type Gate } from './release/gates.ts';
@@ -8,6 +9,7 @@ export { judge, type Judgement, type StationState } from './judge.ts';
 
 /** Everything that follows from a survey. */
 export interface Assessment extends Judgement {
+  readonly advice: Advice;
   readonly steps: readonly Step[];
   readonly gates: readonly Gate[];
   readonly ready: boolean;
@@ -16,7 +18,8 @@ export interface Assessment extends Judgement {
 /** Judges a survey and draws up its job list and gates. */
 export function assess(survey: SurveyFile, now: Date, units: System): Assessment {
   const judgement = judge(survey, now, units);
-  const steps = planOf(judgement.context, judgement.findings);
+  const advice = advise(judgement);
+  const steps = planOf(judgement.context, judgement.findings, advice.suspects);
   const gates = gatesOf(judgement.context, judgement.findings, judgement.holds, steps);
-  return { ...judgement, steps, gates, ready: ready(gates) };
+  return { ...judgement, advice, steps, gates, ready: ready(gates) };
 }

@@ -1,6 +1,5 @@
 import { holdsOf, type Hold } from './holds/index.ts';
 import { contextOf, type Context } from './judgement.ts';
-import { nextCheck, type NextCheck } from './plan/next-check.ts';
 import { stations, stationsFor } from './stations/register.ts';
 import type { StationId } from './stations/items.ts';
 import { gravest, type Condition, type Finding } from './survey/finding.ts';
@@ -21,7 +20,6 @@ export interface Judgement {
   readonly stations: readonly StationState[];
   readonly findings: readonly Finding[];
   readonly holds: readonly Hold[];
-  readonly next: NextCheck | undefined;
 }
 
 /** Every finding of every station that this engine has. */
@@ -45,6 +43,5 @@ export function judge(survey: SurveyFile, now: Date, units: System): Judgement {
       ...(sounding ? { sounding } : {})
     };
   });
-  const states = Object.fromEntries(list.map((s) => [s.id, s.condition])) as Partial<Record<StationId, Condition>>;
-  return { context, stations: list, findings, holds, next: nextCheck(survey.engine.profile, states, holds) };
+  return { context, stations: list, findings, holds };
 }

@@ -109,6 +109,14 @@ export const numberRules = {
     max: 10_000,
     why: 'Cheap oil first; the last fill is the right one.'
   },
+  labourRate: {
+    label: 'An hour of hands',
+    dimension: 'money',
+    standard: 60,
+    min: 0,
+    max: 10_000,
+    why: 'What the shop asks; zero for a volunteer.'
+  },
   kitAge: {
     label: 'Pump kit instead of impeller over',
     dimension: 'years',
@@ -129,15 +137,31 @@ const numbers = Object.fromEntries(
   numberRuleIds.map((id) => [id, z.optional(z.number().check(z.gte(numberRules[id].min), z.lte(numberRules[id].max)))])
 );
 
+const share = z.number().check(z.gte(0), z.lte(1));
+const word = z.string().check(z.maxLength(80));
+
+/**
+ * What the shop knows better than our estimates: how likely a suspect is before anything was looked at ("impeller"), and
+ * how strongly it shows ("impeller>stream-weak"). Only differences are kept, by name: after an upgrade the rest is ours
+ * again, and a name that is gone does no harm.
+ */
+const knowledgeSchema = z.strictObject({
+  priors: z.optional(z.record(word, share)),
+  strengths: z.optional(z.record(word, share))
+});
+export type OwnKnowledge = z.infer<typeof knowledgeSchema>;
+
 /** What a shop has chosen; anything left out stays at our default. */
 export const houseRulesSchema = z.strictObject({
   schools: z.optional(z.strictObject(schools)),
-  numbers: z.optional(z.strictObject(numbers))
+  numbers: z.optional(z.strictObject(numbers)),
+  knowledge: z.optional(knowledgeSchema)
 }) as unknown as z.ZodMiniType<HouseRules>;
 
 export interface HouseRules {
   readonly schools?: { readonly [T in TopicId]?: ChoiceOf<T> };
   readonly numbers?: { readonly [N in NumberRuleId]?: number };
+  readonly knowledge?: OwnKnowledge;
 }
 
 export const school = <T extends TopicId>(rules: HouseRules, topic: T): ChoiceOf<T> =>

@@ -1,22 +1,20 @@
 import type { HazardId } from '../hazards/hazards.ts';
 import { findingsFor } from '../judge.ts';
+import type { SuspectView } from '../diagnosis/suspects.ts';
 import { contextOf, type Context } from '../judgement.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../survey/finding.ts';
 import type { StepMark } from '../survey/reading.ts';
-import { legSteps } from './rules-leg.ts';
-import { lookSteps } from './rules-look.ts';
-import { powerSteps } from './rules-power.ts';
-import { restSteps } from './rules-rest.ts';
+import { stepRules } from './rules.ts';
 import type { StepRule } from './step.ts';
 
-export const stepRules: readonly StepRule[] = [...powerSteps, ...lookSteps, ...restSteps, ...legSteps];
+export { stepRules };
 
 export interface Step {
   readonly id: string;
   readonly title: string;
   readonly how: string;
-  /** The sentences of the findings that raised it. */
+  /** The sentences of the findings that raised it, and of the suspects behind it. */
   readonly why: readonly string[];
   readonly tools: readonly string[];
   readonly parts: readonly string[];
@@ -59,6 +57,12 @@ export function raisers(rule: StepRule, found: readonly Finding[]): Finding[] {
 export const asOf = (c: Context, at: string): Context =>
   contextOf({ ...c.survey, readings: c.survey.readings.filter((r) => r.at <= at) }, c.now, c.units);
 
+/** "Likely: head gasket. The case leaks under test; …" */
+function saySuspect(s: SuspectView): string {
+  const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
+  return `Likely: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}. ${s.cure}`;
+}
+
 const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefined =>
   marks.filter((m) => m.step === step).reduce<StepMark | undefined>((a, m) => (a && a.at > m.at ? a : m), undefined);
 
@@ -66,7 +70,11 @@ const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefine
  * The job list, in practitioners' order: what the findings and the case raise, and what was done before.
  * A step done is proved only when a reading taken after the work no longer raises it.
  */
-export function planOf(c: Context, found: readonly Finding[]): Step[] {
+export function planOf(c: Context, found: readonly Finding[], suspects: readonly SuspectView[] = []): Step[] {
+  const likely = new Map<string, SuspectView[]>();
+  for (const s of suspects)
+    if (s.step && s.raised && !s.mended && s.chance === 'likely')
+      likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
   const marks = c.survey.steps ?? [];
   const earlier = new Map<string, Finding[]>();
   const foundAt = (at: string): Finding[] => {
@@ -76,8 +84,10 @@ export function planOf(c: Context, found: readonly Finding[]): Step[] {
   };
   const steps = stepRules.flatMap((rule): Step[] => {
     const mark = lastMark(marks, rule.id);
-    const now = rule.unless?.(c) ? [] : raisers(rule, found);
-    const also = rule.also?.(c) ?? false;
+    const behind = likely.get(rule.id) ?? [];
+    const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
+    const now = rule.unless?.(c) || yields ? [] : raisers(rule, found);
+    const also = (rule.also?.(c) ?? false) || behind.length > 0;
     const met = rule.met?.(c) ?? false;
     if (!now.length && !also && !mark) return [];
     if (mark?.state === 'open' && !now.length && !also) return [];
@@ -94,7 +104,11 @@ export function planOf(c: Context, found: readonly Finding[]): Step[] {
         id: rule.id,
         title: rule.title,
         how: rule.how,
-        why: why.length ? why.map((f) => f.sentence) : ['It was under water: this comes before anything else.'],
+        why: [
+          ...why.map((f) => f.sentence),
+          ...behind.map(saySuspect),
+          ...(why.length || behind.length ? [] : ['It was under water: this comes before anything else.'])
+        ],
         tools: rule.tools ?? [],
         parts: rule.parts ?? [],
         consumables: rule.consumables ?? [],

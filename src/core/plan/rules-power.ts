@@ -85,6 +85,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'feel',
     title: 'Find the noise, play or tight spot',
+    yieldsTo: ['overhaul'],
     raisedBy: ['turn.feel'],
     how: 'Propeller off, pinion out, belt off one after the other; then the bearings.',
     minutes: 30,
@@ -148,6 +149,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'spark-common',
     title: 'Isolate the common part of the ignition',
+    yieldsTo: ['stop-circuit', 'ground', 'coil', 'points', 'wiring'],
     raisedBy: ['spark.all', 'spark.pair', 'spark.part'],
     how: 'Stop wire off first; then the parts the finding names, cheapest first, by resistance and peak volts against the manual.',
     tools: ['meter', 'peak-volt adapter', 'flywheel puller'],
@@ -158,6 +160,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'spark-own',
     title: 'Swap plug and lead with a good cylinder',
+    yieldsTo: ['plugs', 'coil'],
     raisedBy: [
       'spark.none',
       'spark.own',
@@ -209,6 +212,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'leak-down',
     title: 'Wet test, then leak-down',
+    yieldsTo: ['head-gasket', 'overhaul', 'valves', 'lash'],
     raisedBy: [only('compression.low', 'fault'), 'compression.figure', 'compression.neighbours'],
     met: (c) => c.record.all('compression.leakdown').length > 0,
     how: 'A measured dose of oil, about 1 mL per 100 mL swept, plug holes up, turned. Rises: rings or bore. Does not: valve, gasket, crown. Then air: where it comes out names the part. Flywheel locked.',
@@ -232,6 +236,7 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'air-cause',
     title: 'Follow the air to its part',
+    yieldsTo: ['overhaul', 'valves', 'soak', 'head-gasket', 'lash', 'water-in'],
     raisedBy: [only('compression.leakdown', 'fault')],
     how: 'Where the air comes out names the part. Rings that stood often free up: soak overnight and repeat before condemning.',
     tools: ['leak-down tester', 'flywheel lock'],
@@ -244,7 +249,6 @@ export const powerSteps: readonly StepRule[] = [
   {
     id: 'head-gasket',
     title: 'Lift the head and renew the gasket',
-    raisedBy: [only('compression.neighbours', 'fault'), only('compression.leakdown-gasket', 'fault')],
     how: 'Only once leak-down or a wet test points there. Check flatness; bolts in the manual’s order.',
     tools: ['torque wrench', 'straight edge'],
     parts: ['head gasket'],

@@ -122,6 +122,7 @@ export const restSteps: readonly StepRule[] = [
   {
     id: 'bulb',
     title: 'Follow the fuel line upstream',
+    yieldsTo: ['fuel-line', 'hoses', 'bowl', 'fuel-fill'],
     raisedBy: ['fuel.bulb'],
     how: 'Vent open, pick-up screen, anti-siphon valve, couplings, hose; a portable tank separates boat from engine.',
     tools: ['portable tank'],
@@ -188,6 +189,7 @@ export const restSteps: readonly StepRule[] = [
   {
     id: 'hot',
     title: 'Find why it ran hot',
+    yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
     raisedBy: ['cooling.hot', 'cooling.rising', only('run.heat', 'fault'), 'run.banks'],
     how: 'Screens, pump, thermostat in a pan, passages; in this order.',
     tools: ['thermometer', 'pan'],

@@ -18,6 +18,8 @@ export interface StepRule {
   readonly raisedBy?: readonly (string | Raiser)[];
   /** Raised by the case itself, whatever has been found. */
   readonly also?: (c: Context) => boolean;
+  /** Guesses at a cause step back when a likely suspect raises one of these jobs. */
+  readonly yieldsTo?: readonly string[];
   /** The house's rule goes another way. */
   readonly unless?: (c: Context) => boolean;
   /** Already recorded as done by the readings themselves. */

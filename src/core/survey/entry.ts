@@ -1,9 +1,11 @@
 import type { SurveyFile } from './survey-file.ts';
 import {
+  decisionEntrySchema,
   gateReasonSchema,
   overrideSchema,
   readingSchema,
   stepMarkSchema,
+  type DecisionEntry,
   type GateReason,
   type Override,
   type Reading,
@@ -17,7 +19,8 @@ export type Entry =
   | { readonly type: 'override'; readonly body: Override }
   | { readonly type: 'step'; readonly body: StepMark }
   | { readonly type: 'reason'; readonly body: GateReason }
-  | { readonly type: 'wait'; readonly body: Wait };
+  | { readonly type: 'wait'; readonly body: Wait }
+  | { readonly type: 'decision'; readonly body: DecisionEntry };
 
 export type EntryType = Entry['type'];
 
@@ -26,9 +29,17 @@ const schemas = {
   override: overrideSchema,
   step: stepMarkSchema,
   reason: gateReasonSchema,
-  wait: waitSchema
+  wait: waitSchema,
+  decision: decisionEntrySchema
 } as const;
-const lists = { reading: 'readings', override: 'overrides', step: 'steps', reason: 'reasons', wait: 'waits' } as const;
+const lists = {
+  reading: 'readings',
+  override: 'overrides',
+  step: 'steps',
+  reason: 'reasons',
+  wait: 'waits',
+  decision: 'decisions'
+} as const;
 
 export type EntryCheck =
   { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly message: string };

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { optionIds, type OptionId } from '../decision/options.ts';
 import { allItems, itemIds, type ItemId } from '../stations/items.ts';
 
 const moment = z.iso.datetime({ offset: true });
@@ -113,3 +114,24 @@ export const gateReasonSchema = z.strictObject({
   reason: z.string().check(z.trim(), z.minLength(3, 'say why in a few words'), z.maxLength(2000))
 });
 export type GateReason = z.infer<typeof gateReasonSchema>;
+
+/** What was decided about the engine, why, and on whose word. */
+export const decisionEntrySchema = z.strictObject({
+  id,
+  at: moment,
+  by: z.optional(who),
+  option: z.enum(optionIds as [OptionId, ...OptionId[]]),
+  reason: z.string().check(z.trim(), z.minLength(3, 'say why in a few words'), z.maxLength(4000)),
+  /** The owner's answer, word for word: the authority to go on. */
+  authority: z.optional(z.string().check(z.maxLength(4000))),
+  /** cr, as they stood: expected, nine in ten under, and the ceiling. */
+  cost: z.optional(
+    z.strictObject({
+      mean: z.number().check(z.gte(0)),
+      high: z.number().check(z.gte(0)),
+      ceiling: z.optional(z.number().check(z.gte(0)))
+    })
+  ),
+  advised: z.optional(z.enum(optionIds as [OptionId, ...OptionId[]]))
+});
+export type DecisionEntry = z.infer<typeof decisionEntrySchema>;

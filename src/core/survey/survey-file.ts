@@ -4,7 +4,7 @@ import { manualSchema } from '../engine/limits.ts';
 import { historySchema, identitySchema, profileSchema } from '../engine/profile.ts';
 import { houseRulesSchema } from '../house-rules/rules.ts';
 import { waitSchema } from './wait.ts';
-import { gateReasonSchema, overrideSchema, readingSchema, stepMarkSchema } from './reading.ts';
+import { decisionEntrySchema, gateReasonSchema, overrideSchema, readingSchema, stepMarkSchema } from './reading.ts';
 
 export const SURVEY_FORMAT = 'indaga-survey';
 export const SURVEY_VERSION = 1;
@@ -32,7 +32,8 @@ export const surveyFileSchema = z.strictObject({
   overrides: z.optional(z.array(overrideSchema).check(z.maxLength(1000))),
   steps: z.optional(z.array(stepMarkSchema).check(z.maxLength(10_000))),
   reasons: z.optional(z.array(gateReasonSchema).check(z.maxLength(1000))),
-  waits: z.optional(z.array(waitSchema).check(z.maxLength(5000)))
+  waits: z.optional(z.array(waitSchema).check(z.maxLength(5000))),
+  decisions: z.optional(z.array(decisionEntrySchema).check(z.maxLength(1000)))
 });
 
 export type SurveyFile = z.infer<typeof surveyFileSchema>;

@@ -5,6 +5,30 @@ import { practice, type findingsOf } from '../finding.ts';
 import type { Comparison } from './compare.ts';
 import { cylinderOf } from './shape.ts';
 
+/** What one wet reading says beside its dry one; "open" where the oil's own volume may or may not explain it. */
+export type WetVerdict = 'lower' | 'unmeasured' | 'flooded' | 'rings' | 'valve' | 'open';
+
+export interface WetJudged {
+  readonly verdict: WetVerdict;
+  /** Pa over dry, and how far the readings scatter. */
+  readonly rise: number;
+  readonly reach: number;
+  readonly oil?: NonNullable<ReturnType<typeof withOilInterval>>;
+}
+
+/** Judges a wet reading against the dry one: what the oil's own volume cannot explain is sealing. */
+export function judgeWet(c: Context, dry: Comparison['rows'][number], wet: Comparison['wet'][number]): WetJudged {
+  const rise = wet.mean - dry.mean;
+  const reach = 2 * Math.hypot(dry.u, wet.u);
+  if (rise < -reach) return { verdict: 'lower', rise, reach };
+  const cylinder = cylinderOf(c);
+  if (wet.dose === undefined || !cylinder) return { verdict: 'unmeasured', rise, reach };
+  const oil = withOilInterval(dry.mean, cylinder, wet.dose);
+  if (!oil) return { verdict: 'flooded', rise, reach };
+  const verdict = wet.mean - oil.high > reach ? 'rings' : wet.mean - oil.low < reach ? 'valve' : 'open';
+  return { verdict, rise, reach, oil };
+}
+
 /**
  * The wet test: how far oil lifted a cylinder, less what the oil's own volume explains. What remains is rings or bore;
  * nothing remaining is valve, gasket or crown (C). Without the dose, or without the engine's volume, it cannot tell.
@@ -18,8 +42,7 @@ export function wetTest(
   for (const wet of found.wet) {
     const dry = found.rows.find((r) => r.cylinder === wet.cylinder);
     if (!dry) continue;
-    const rise = wet.mean - dry.mean;
-    const reach = 2 * Math.hypot(dry.u, wet.u);
+    const { verdict, rise, reach, oil } = judgeWet(c, dry, wet);
     const inputs = [
       `cylinder ${wet.cylinder} dry: ${sayP(dry.mean)}`,
       `wet: ${sayP(wet.mean)}`,
@@ -45,19 +68,17 @@ export function wetTest(
         },
         wet.cylinder
       );
-    if (rise < -reach) {
+    if (verdict === 'lower') {
       add(
         'cannot-tell',
         `${sayP(-rise)} lower than dry, which oil does not do. Repeat both with the same gauge and battery.`
       );
       continue;
     }
-    const cylinder = cylinderOf(c);
-    const oil = wet.dose === undefined || !cylinder ? undefined : withOilInterval(dry.mean, cylinder, wet.dose);
-    if (wet.dose !== undefined && cylinder && !oil) {
+    if (verdict === 'flooded') {
       add(
         'cannot-tell',
-        `the dose of ${say(wet.dose, 'volume', c.units, 1e-7)} would nearly fill the chamber. Blow it out and dose about 1 mL per 100 mL.`
+        `the dose of ${say(wet.dose!, 'volume', c.units, 1e-7)} would nearly fill the chamber. Blow it out and dose about 1 mL per 100 mL.`
       );
       continue;
     }
@@ -70,13 +91,13 @@ export function wetTest(
     }
     const left = wet.mean - oil.best;
     const value = `rise ${sayP(rise)}, of which the oil alone ${sayP(oil.best - dry.mean)} (${sayP(oil.low - dry.mean)} to ${sayP(oil.high - dry.mean)})`;
-    if (wet.mean - oil.high > reach)
+    if (verdict === 'rings')
       add(
         'watch',
         `${sayP(rise)} over dry, ${sayP(left)} more than the oil’s own volume explains: rings or bore. Soak overnight and repeat before condemning.`,
         value
       );
-    else if (wet.mean - oil.low < reach)
+    else if (verdict === 'valve')
       add(
         'watch',
         `it rises no more than the oil’s own volume explains: valve, gasket or crown rather than rings. Leak-down says which.`,

@@ -55,5 +55,23 @@ export const items = {
     options: { turns: 'turns well', slow: 'slow', nothing: 'nothing' },
     absent: true,
     when: (p) => p.starting !== 'rope'
+  }),
+  voltsEnd: choice({
+    label: 'Volts in four places, key on start',
+    ask: 'Battery, fuse, key and neutral switch, solenoid: where do the volts end?',
+    options: {
+      through: 'they reach the motor',
+      fuse: 'at the fuse or a connector',
+      switch: 'at the key or neutral switch',
+      solenoid: 'at solenoid or cable'
+    },
+    when: (p) => p.starting !== 'rope'
+  }),
+  rope: choice({
+    label: 'Rope starter',
+    ask: 'Pull it slowly, twice: does it catch and return?',
+    options: { good: 'catches and returns', slips: 'slips', stuck: 'does not return' },
+    absent: true,
+    when: (p) => p.starting !== 'electric'
   })
 } as const;

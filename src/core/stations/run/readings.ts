@@ -46,6 +46,20 @@ export const items = {
     options: { both: 'forward, neutral, reverse', fails: 'a gear missing or jumps' },
     absent: true
   }),
+  idles: choice({
+    label: 'How it ran',
+    options: {
+      even: 'evenly',
+      spits: 'spits back, poor idle',
+      kicks: 'kicks back',
+      shakes: 'shakes',
+      hot: ['died when warm', 'and returned cold']
+    }
+  }),
+  second: choice({
+    label: 'A second thermometer, same spot',
+    options: { same: 'agrees', normal: 'reads normal' }
+  }),
   idle: quantity({ label: 'Idle set, in gear', dimension: 'speed', example: '750 rpm', min: 300, max: 3000 }),
   plugAfter: choice({
     label: 'A plug after running',

@@ -46,7 +46,7 @@ export const entries = sqliteTable(
     surveyId: text('survey_id')
       .notNull()
       .references(() => surveys.id),
-    type: text('type', { enum: ['reading', 'override', 'step', 'reason', 'wait'] }).notNull(),
+    type: text('type', { enum: ['reading', 'override', 'step', 'reason', 'wait', 'decision'] }).notNull(),
     body: text('body', { mode: 'json' }).notNull(),
     receivedAt: text('received_at').notNull()
   },

@@ -1,4 +1,5 @@
-import { judge, type Judgement } from '../../../core/judge.ts';
+import type { NextCheck } from '../../../core/plan/next-check.ts';
+import { judge } from '../../../core/judge.ts';
 import { planOf } from '../../../core/plan/plan.ts';
 import { drownedClock, type DrownedClock } from '../../../core/survey/clock.ts';
 import type { Condition } from '../../../core/survey/finding.ts';
@@ -8,6 +9,7 @@ import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import type { System } from '../../../core/units/index.ts';
 import type { StoreOptions } from './context.ts';
 import { stations } from '../../../core/stations/register.ts';
+import { adviceOf } from '../advice.ts';
 import { currentRules } from './house-rules.ts';
 import { loadSurvey, openSurveys } from './surveys.ts';
 
@@ -24,7 +26,9 @@ export interface YardRow {
   readonly stations: readonly { readonly id: string; readonly title: string; readonly condition: Condition }[];
   readonly holds: readonly { readonly title: string; readonly overridden: boolean }[];
   readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence'> & { readonly until: string };
-  readonly next?: Judgement['next'];
+  readonly next?: NextCheck;
+  /** The likeliest thing that something points to, in a few words. */
+  readonly suspect?: string;
   readonly waits: readonly { readonly label: string; readonly until: string }[];
   readonly openJobs: number;
   /** A job that cannot wait until tomorrow. */
@@ -55,11 +59,13 @@ export function yard(units: System, o: StoreOptions = {}): YardRow[] {
 function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: System, o: StoreOptions): YardRow {
   const { head, survey } = loadSurvey(surveyId, o)!;
   const j = judge(survey, now, units);
+  const advice = adviceOf(survey, j, units);
   const { identity, profile } = survey.engine;
   const clock = drownedClock(j.context);
   const holds = j.holds.filter((h) => !h.standing);
   const faults = j.findings.filter((f) => f.condition === 'fault' || f.condition === 'held');
-  const open = planOf(j.context, j.findings).filter((s) => s.state === 'open');
+  const open = planOf(j.context, j.findings, advice.suspects).filter((s) => s.state === 'open');
+  const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
   const today = open.find((s) => s.id === 'frost');
   const worst = faults.find((f) => f.id === 'gear.frost') ?? faults[0];
   return {
@@ -77,7 +83,8 @@ function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: Sy
     ...(clock
       ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
       : {}),
-    ...(j.next ? { next: j.next } : {}),
+    ...(advice.next ? { next: advice.next } : {}),
+    ...(suspect ? { suspect: suspect.label } : {}),
     waits: runningWaits(survey.waits).map((w) => ({ label: w.wait.label, until: w.until.toISOString() })),
     openJobs: open.length,
     ...(today ? { today: today.title } : {}),

@@ -98,4 +98,4 @@
   <CylinderTable what={['plugs.gap', 'plugs.hole']} caption="Gap of each plug, and what is in its hole" />
 </div>
 <h3 class="mt-5 mb-2 text-xl">Oil, then the starter</h3>
-<StationFields station="plugs" only={['oil', 'starterCircuit', 'starterDirect', 'volts', 'rpm']} />
+<StationFields station="plugs" only={['oil', 'starterCircuit', 'starterDirect', 'volts', 'rpm', 'voltsEnd', 'rope']} />

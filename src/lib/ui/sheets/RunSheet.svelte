@@ -122,6 +122,19 @@
 <h3 class="mt-5 mb-2 text-xl">What it showed</h3>
 <StationFields
   station="run"
-  only={['outcome', 'minutes', 'lamp', 'smoke', 'leaks', 'gears', 'idle', 'plugAfter', 'longRun', 'cause']}
+  only={[
+    'outcome',
+    'minutes',
+    'lamp',
+    'smoke',
+    'leaks',
+    'gears',
+    'idles',
+    'second',
+    'idle',
+    'plugAfter',
+    'longRun',
+    'cause'
+  ]}
 />
 <Fold large lazy title="Logger’s file" note="CSV in"><div class="pb-3"><LogPanel /></div></Fold>

@@ -6,13 +6,14 @@
   const tabs = $derived([
     [base, 'Checks'],
     ...(drowned ? ([[`${base}/drowned`, 'Drowned']] as const) : []),
+    [`${base}/suspects`, 'Suspects'],
     [`${base}/jobs`, 'Job list'],
     [`${base}/ready`, 'Ready for service'],
     [engine, 'Engine']
   ] as const);
   const current = (href: string): boolean =>
     href === base
-      ? /\/surveys\/[^/]+(\/(?!jobs|ready|record|drowned|labels)[a-z]+)?$/.test(page.url.pathname)
+      ? /\/surveys\/[^/]+(\/(?!jobs|suspects|ready|record|drowned|labels)[a-z]+)?$/.test(page.url.pathname)
       : page.url.pathname === href;
 </script>
 

@@ -5,6 +5,7 @@
   const keys = [
     ['1 – 9, 0, -', 'the checks, in working order, along the top row'],
     ['n', 'take the next check'],
+    ['s', 'suspects and decision'],
     ['j', 'job list'],
     ['/', 'quick line'],
     ['r', 'repeat a reading: to the first compression field'],

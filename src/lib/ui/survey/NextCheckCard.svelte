@@ -9,8 +9,10 @@
   {#if next}
     <p class="label-caps">Next check</p>
     <p class="text-sm">{next.because}</p>
-    {#if next.station === current}
-      <p class="mt-1 font-semibold">It is this one.</p>
+    {#if next.decide}
+      <a class="action mt-2 w-full" href="{base}/suspects">{next.title} <ArrowRight size={18} aria-hidden="true" /></a>
+    {:else if next.station === current}
+      <p class="mt-1 font-semibold">{next.title} · {next.minutes} min. It is at this check.</p>
     {:else}
       <a class="action mt-2 w-full" href="{base}/{next.station}"
         >{next.title} · {next.minutes} min <ArrowRight size={18} aria-hidden="true" /></a

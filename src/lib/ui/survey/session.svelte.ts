@@ -1,10 +1,11 @@
+import type { Advice } from '$core/diagnosis/advice.ts';
 import { judge, type Judgement } from '$core/judge.ts';
 import type { StationId } from '$core/stations/items.ts';
 import { allItems, type ItemId } from '$core/stations/items.ts';
 import { boreOil } from '$core/stations/plugs/analyse.ts';
 import { Record as SurveyRecord, roundOf } from '$core/survey/current.ts';
 import { withEntries, type Entry } from '$core/survey/entry.ts';
-import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
+import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/survey/reading.ts';
 import type { Engine, SurveyFile } from '$core/survey/survey-file.ts';
 import type { Wait } from '$core/survey/wait.ts';
 import type { System } from '$core/units/index.ts';
@@ -23,6 +24,8 @@ export interface SessionData {
   readonly units: System;
   readonly who: string;
   readonly now: string;
+  /** What the server thinks of it, as JSON text; the page weighs anew in a worker when something is added. */
+  readonly advice?: string;
 }
 
 type Undo = { readonly label: string; readonly run: () => void };
@@ -48,6 +51,11 @@ export class Session {
   /** A reading half typed: judged, not recorded. */
   preview: Reading | undefined = $state.raw();
   undos: Undo[] = $state.raw([]);
+  advice: Advice | undefined = $state.raw();
+  /** What the last entries changed, in sentences. */
+  moved: readonly string[] = $state.raw([]);
+  /** "weighing" while the advice is older than the readings. */
+  weighing: 'done' | 'weighing' | 'failed' = $state('done');
   private asSet: Partial<Record<'compression' | 'spark', Conditions>> = $state.raw({});
   private rechecks: Partial<Record<StationId, number>> = $state({});
   readonly outbox: Outbox;
@@ -69,6 +77,7 @@ export class Session {
     this.who = data.who;
     this.now = new Date(data.now);
     this.survey = typeof data.survey === 'string' ? (JSON.parse(data.survey) as SurveyFile) : data.survey;
+    if (data.advice) this.advice = JSON.parse(data.advice) as Advice;
     this.photos = new PhotoBox(data.surveyId, (what, photo) => this.read(what as ItemId, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
   }
@@ -255,6 +264,10 @@ export class Session {
   endWait(wait: Wait): void {
     const { id: supersedes, at: _at, by: _by, ...rest } = wait;
     this.add({ type: 'wait', body: { ...rest, ...this.stamp(), supersedes, ended: true } });
+  }
+
+  decide(body: Omit<DecisionEntry, 'id' | 'at' | 'by'>): void {
+    this.add({ type: 'decision', body: { ...this.stamp(), ...body } });
   }
 
   reason(gate: string, reason: string): void {

@@ -1,3 +1,5 @@
+import { judge } from '$core/judge.ts';
+import { adviceOf } from '$lib/server/advice.ts';
 import { factsAfter } from '$lib/server/store/engines.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
@@ -8,6 +10,8 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
   const loaded = loadSurvey(params.id);
   if (!loaded) error(404, 'There is no such assessment.');
   const release = lastRelease(params.id);
+  const now = new Date();
+  const advice = adviceOf(loaded.survey, () => judge(loaded.survey, now, locals.prefs.units), locals.prefs.units);
   return {
     session: {
       surveyId: params.id,
@@ -17,7 +21,8 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
       factSeq: factsAfter(loaded.head.engineId).at(-1)?.seq ?? 0,
       units: locals.prefs.units,
       who: locals.prefs.who,
-      now: new Date().toISOString()
+      now: now.toISOString(),
+      advice: JSON.stringify(advice)
     },
     release: release ? { signedBy: release.signedBy, at: release.at, hash: release.hash } : null
   };

@@ -8,6 +8,7 @@
   import { stationKeys } from '$lib/ui/survey/station-keys.ts';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import { fetchSheets } from '$lib/ui/sheets/register.ts';
+  import { Advising } from '$lib/ui/survey/advising.svelte.ts';
   import StartWait from '$lib/ui/survey/StartWait.svelte';
   import WaitBar from '$lib/ui/survey/WaitBar.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
@@ -34,6 +35,18 @@
   let keys = $state(false);
   let undone = $state('');
 
+  // Weighed by a worker, a moment after the last entry; what the page came with is already weighed.
+  const advising = new Advising();
+  let weighed: unknown;
+  $effect(() => {
+    const { survey } = session;
+    if (weighed === undefined || survey === weighed) weighed = survey;
+    else {
+      weighed = survey;
+      advising.ask(session);
+    }
+  });
+
   onMount(() => {
     session.resume();
     // Well after the first load: the other checks are then there without a connection.
@@ -46,6 +59,7 @@
     window.addEventListener('online', wake);
     document.addEventListener('visibilitychange', wake);
     return () => {
+      advising.stop();
       clearInterval(tick);
       clearTimeout(ahead);
       window.removeEventListener('online', wake);
@@ -76,7 +90,9 @@
     if (document.querySelector('[role="dialog"]')) return;
     const station = session.judgement.stations[stationKeys.indexOf(e.key)];
     if (station) void goto(`${base}/${station.id}`);
-    else if (e.key === 'n' && session.judgement.next) void goto(`${base}/${session.judgement.next.station}`);
+    else if (e.key === 'n' && session.advice?.next)
+      void goto(`${base}/${session.advice.next.decide ? 'suspects' : session.advice.next.station}`);
+    else if (e.key === 's') void goto(`${base}/suspects`);
     else if (e.key === 'j') void goto(`${base}/jobs`);
     else if (e.key === 'u') undo();
     else if (e.key === 'r') document.querySelector<HTMLInputElement>('[id^="compression-"]:not([disabled])')?.focus();

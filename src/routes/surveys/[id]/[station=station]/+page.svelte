@@ -9,6 +9,7 @@
   import Shape from '$lib/ui/marks/Shape.svelte';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
   import NextCheckCard from '$lib/ui/survey/NextCheckCard.svelte';
+  import SuspectsCard from '$lib/ui/suspects/SuspectsCard.svelte';
   import { useSession } from '$lib/ui/survey/session.svelte.ts';
   import { onMount } from 'svelte';
 
@@ -113,7 +114,8 @@
           </p>{/each}
       </div>
     </div>
-    <div class="mt-3"><NextCheckCard next={j.next} {base} current={id} /></div>
+    <div class="mt-3"><NextCheckCard next={session.advice?.next} {base} current={id} /></div>
+    <div class="mt-3"><SuspectsCard advice={session.advice} weighing={session.weighing} {base} /></div>
   </aside>
 </div>
 

@@ -8,7 +8,8 @@
 
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const steps = $derived(planOf(j.context, j.findings));
+  const steps = $derived(planOf(j.context, j.findings, session.advice?.suspects));
+  const next = $derived(session.advice?.next);
   const open = $derived(steps.filter((s) => s.state === 'open'));
   const closed = $derived(steps.filter((s) => s.state !== 'open'));
   const labels = $derived(labelsOf(j.context, j.holds));
@@ -33,11 +34,11 @@
       <div class="panel mt-2 p-6">
         <h3>Nothing is demanded</h3>
         <p class="mt-1">
-          No finding so far asks for work. {j.next ? 'Checks are still open; they may.' : 'Every check is made.'}
+          No finding so far asks for work. {next ? 'Checks are still open; they may.' : 'Every check is made.'}
         </p>
         <p class="mt-3">
-          <a class="action" href={j.next ? `${base}/${j.next.station}` : `${base}/ready`}
-            >{j.next ? `Next check: ${j.next.title}` : 'Ready for service?'}</a
+          <a class="action" href={next ? `${base}/${next.station}` : `${base}/ready`}
+            >{next ? `Next check: ${next.title}` : 'Ready for service?'}</a
           >
         </p>
       </div>

@@ -12,7 +12,9 @@
   let { data, form } = $props();
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const gates = $derived(gatesOf(j.context, j.findings, j.holds, planOf(j.context, j.findings)));
+  const gates = $derived(
+    gatesOf(j.context, j.findings, j.holds, planOf(j.context, j.findings, session.advice?.suspects))
+  );
   const through = $derived(ready(gates));
   const rows = $derived(beforeAfter(j.context));
   const base = $derived(`/surveys/${session.surveyId}`);

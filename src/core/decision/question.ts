@@ -1,0 +1,26 @@
+import type { Advice } from '../diagnosis/advice.ts';
+import type { SurveyFile } from '../survey/survey-file.ts';
+import type { Decision } from './decide.ts';
+
+const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;
+const few = (list: readonly string[]): string =>
+  list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} and ${list.at(-1)}`;
+
+/** The owner's question in one paragraph: what was found, the sum, the worst case, what is asked and by when. */
+export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice | undefined): string {
+  const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
+  const tag = survey.engine.identity.tag ?? 'Your engine';
+  const found = likely.length
+    ? `${tag}: we think it is ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length - 3} smaller things` : ''}.`
+    : `${tag}: nothing we have seen so far asks for a repair.`;
+  const sum = `Putting it right costs about ${cr(d.cost.median)}, nine times in ten under ${cr(d.cost.high)}.`;
+  const asks: Readonly<Record<Decision['recommended'], string>> = {
+    service: 'We would service it and give it back.',
+    repair: 'May we go ahead?',
+    'repair-under': `May we go ahead up to ${cr(d.ceiling ?? d.cost.high)}, and ask again before it passes that?`,
+    specialist: 'We advise a specialist’s price before more goes in. May we send it, or shall it be kept for parts?',
+    parts: 'By these sums it is worth more in parts. How do you want it?',
+    hold: 'One more look decides; we order nothing before it and call you then.'
+  };
+  return `${found} ${sum} ${asks[d.recommended]}${survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : ''}`;
+}

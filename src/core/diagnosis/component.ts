@@ -1,0 +1,148 @@
+import { Evaluation, planElimination, type Plan } from './elimination.ts';
+import type { Network } from './network.ts';
+
+/** Below this share of the sum of absolute terms, too many digits have cancelled: the plan that keeps differences local is taken. */
+const CANCELLED = 1e-7;
+/** A cause seen in up to this many signs here is one table over them; beyond, it is a variable of its own. */
+const TABLE = 8;
+
+interface Leaf {
+  readonly cause: number;
+  readonly keeps: number;
+}
+/** Π(1 − strength) of a cause over the signs in their second state: a constant of the network. */
+interface Shared {
+  readonly cause: number;
+  readonly signs: readonly { readonly sign: number; readonly keeps: number }[];
+  readonly kept: Float64Array;
+}
+
+function sharedOf(cause: number, signs: readonly { readonly sign: number; readonly keeps: number }[]): Shared {
+  const kept = new Float64Array(signs.length <= TABLE ? 2 ** signs.length : 0);
+  for (let x = 0; x < kept.length; x++) kept[x] = signs.reduce((p, s, b) => ((x >> b) & 1 ? p * s.keeps : p), 1);
+  return { cause, signs, kept };
+}
+
+/** The factors of one way of writing a component down. `tabled` are causes summed out beforehand. */
+interface Form {
+  readonly run: Evaluation;
+  /** Factor of each shared cause, and whether it is a table over signs or the cause's own two weights. */
+  readonly factor: readonly number[];
+  readonly tabled: readonly boolean[];
+}
+
+/**
+ * Causes and signs that hang together. Each sign is a variable of two signed states; a cause that shows in one of them
+ * only is folded into that state, one that shows in a few is a table over them, the rest are variables.
+ */
+export class Component {
+  private readonly shared: readonly Shared[];
+  private readonly leaves: readonly (readonly Leaf[])[];
+  private form: Form;
+  private settled = false;
+
+  constructor(
+    network: Network,
+    private readonly signs: readonly number[]
+  ) {
+    const at = new Map<number, { sign: number; keeps: number }[]>();
+    signs.forEach((s, sign) => {
+      for (const { cause, strength } of network.signs[s]!.causes) {
+        const mine = at.get(cause) ?? [];
+        mine.push({ sign, keeps: 1 - strength });
+        at.set(cause, mine);
+      }
+    });
+    this.shared = [...at].filter(([, list]) => list.length > 1).map(([cause, list]) => sharedOf(cause, list));
+    this.leaves = signs.map((_, sign) =>
+      [...at].flatMap(([cause, list]) =>
+        list.length === 1 && list[0]!.sign === sign ? [{ cause, keeps: list[0]!.keeps }] : []
+      )
+    );
+    const form = this.formOf(true) ?? this.formOf(false);
+    if (!form) throw new Error('These signs hang together too closely to be weighed exactly.');
+    this.form = form;
+  }
+
+  /** Fast: causes as tables over signs. Otherwise every cause is a variable and signs are summed out first. */
+  private formOf(fast: boolean): Form | undefined {
+    const n = this.signs.length;
+    const scopes: number[][] = this.signs.map((_, k) => [k]);
+    const pairs: { factor: number; keeps: number }[] = [];
+    const tabled = this.shared.map((c) => fast && c.kept.length > 0);
+    const factor = this.shared.map((c, k) => {
+      if (tabled[k]) return scopes.push(c.signs.map((s) => s.sign)) - 1;
+      for (const s of c.signs) pairs.push({ factor: scopes.push([s.sign, n + k]) - 1, keeps: s.keeps });
+      return scopes.push([n + k]) - 1;
+    });
+    const plan: Plan | undefined = planElimination(scopes, fast ? undefined : new Set(this.signs.keys()));
+    if (!plan) return undefined;
+    const run = new Evaluation(plan);
+    for (const p of pairs) run.table(p.factor).set([1, 1, 1, p.keeps]);
+    return { run, factor, tabled };
+  }
+
+  private fillIn(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array, sign: 1 | -1): void {
+    const { run, factor, tabled } = this.form;
+    for (let k = 0; k < this.signs.length; k++) {
+      const s = this.signs[k]!;
+      let off = a[s]!;
+      let on = sign < 0 ? Math.abs(b[s]!) : b[s]!;
+      for (const leaf of this.leaves[k]!) {
+        off *= w0[leaf.cause]! + w1[leaf.cause]!;
+        on *= w0[leaf.cause]! + w1[leaf.cause]! * leaf.keeps;
+      }
+      const t = run.table(k);
+      t[0] = off;
+      t[1] = on;
+    }
+    for (let k = 0; k < this.shared.length; k++) {
+      const { cause, kept } = this.shared[k]!;
+      const t = run.table(factor[k]!);
+      const [p0, p1] = [w0[cause]!, w1[cause]!];
+      if (tabled[k]) for (let x = 0; x < t.length; x++) t[x] = p0 + p1 * kept[x]!;
+      else [t[0], t[1]] = [p0, p1];
+    }
+  }
+
+  /** Looks once how many digits the signed sum loses here, and changes to the local form where they are too many. */
+  settle(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): void {
+    if (this.settled) return;
+    this.settled = true;
+    this.fillIn(w0, w1, a, b, 1);
+    const z = this.form.run.sum();
+    this.fillIn(w0, w1, a, b, -1);
+    if (!(z > CANCELLED * this.form.run.sum())) this.form = this.formOf(false) ?? this.form;
+  }
+
+  /** The sum over everything here; posteriors of its causes are written where they belong. */
+  evaluate(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array, posterior: Float64Array): number {
+    this.fillIn(w0, w1, a, b, 1);
+    const { run, factor, tabled } = this.form;
+    const z = run.sum();
+    const g = run.gradients();
+    for (let k = 0; k < this.shared.length; k++) {
+      const { cause, kept } = this.shared[k]!;
+      const d = g[factor[k]!]!;
+      let slope = 0;
+      if (tabled[k]) for (let x = 0; x < d.length; x++) slope += d[x]! * kept[x]!;
+      else slope = d[1]!;
+      posterior[cause] = (w1[cause]! * slope) / z;
+    }
+    for (let k = 0; k < this.signs.length; k++) {
+      const t = run.table(k);
+      const [off, on] = [t[0]! * g[k]![0]!, t[1]! * g[k]![1]!];
+      for (const { cause, keeps } of this.leaves[k]!) {
+        const [p0, p1] = [w0[cause]!, w1[cause]!];
+        const rest = p0 + p1 * keeps;
+        posterior[cause] = (off * (p1 / (p0 + p1)) + (rest === 0 ? 0 : on * ((p1 * keeps) / rest))) / z;
+      }
+    }
+    return z;
+  }
+
+  /** Numbers multiplied in one evaluation, for the bench. */
+  get cost(): number {
+    return this.form.run.plan.cost;
+  }
+}

@@ -1,0 +1,190 @@
+import { known } from '../../engine/profile.ts';
+import { ruleNumber } from '../../house-rules/rules.ts';
+import { cylindersOf, judgedBy, type Context } from '../../judgement.ts';
+import { absolute, kindRange } from '../../stations/compression/absolute.ts';
+import { compare, type Comparison } from '../../stations/compression/compare.ts';
+import { leakDownRows } from '../../stations/compression/leakdown.ts';
+import { pressureRound, pressureTests } from '../../stations/compression/tests.ts';
+import { judgeWet } from '../../stations/compression/wet.ts';
+import { lastAt, leaning, seen, type Measure } from './observed.ts';
+
+const latest = (c: Context): string => lastAt(pressureTests(c, pressureRound(c)));
+
+/** Φ of the standard normal; Abramowitz & Stegun 26.2.17, |error| < 7.5e-8 (P). */
+function normal(x: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(x));
+  const tail =
+    ((((1.330274429 * t - 1.821255978) * t + 1.781477937) * t - 0.356563782) * t + 0.31938153) *
+    t *
+    Math.exp((-x * x) / 2) *
+    0.3989422804;
+  return x > 0 ? 1 - tail : tail;
+}
+
+/** Sound cylinders stand this far under the best, share, with this scatter (M). */
+const SOUND = { mean: 0.03, sd: 0.035 } as const;
+/** A low one stands anywhere between these shares under the best (M). */
+const LOW = { from: 0.09, to: 0.95 } as const;
+
+/** P(deficit | low), P(deficit | sound): the deficit under the best with its own scatter. */
+export function deficitLikelihood(deficit: number, u: number): readonly [number, number] {
+  const sd = Math.max(u, 0.005);
+  const spread = Math.hypot(SOUND.sd, sd);
+  const z = (deficit - SOUND.mean) / spread;
+  const sound = deficit < SOUND.mean ? 1 / (spread * 2.5066) : Math.exp((-z * z) / 2) / (spread * 2.5066);
+  const low = (normal((deficit - LOW.from) / sd) - normal((deficit - LOW.to) / sd)) / (LOW.to - LOW.from);
+  return [low, sound];
+}
+
+/** Of one cylinder alone, or of all together: against the manual's figure, else its kind's range, which only leans. */
+function againstFigure(c: Context, found: Comparison): readonly [number, number] | undefined {
+  const figure = judgedBy(c, 'compression.figure');
+  const a = absolute(c, found);
+  const best = Math.max(...found.rows.map((r) => r.mean));
+  if (figure) return deficitLikelihood(1 - best / figure.value, Math.hypot(0.04, a.gauge / figure.value));
+  if (!a.strokes) return undefined;
+  const floor = kindRange[a.strokes][0];
+  // Its kind's floor opens a question and never answers it: at most five to one.
+  const ratio = Math.exp(Math.max(-1.6, Math.min(1.6, (8 * (floor - a.best)) / floor)));
+  return [ratio, 1];
+}
+
+const low: Measure = (c, cylinder) => {
+  const found = compare(c);
+  const row = found?.rows.find((r) => r.cylinder === cylinder);
+  if (!found || !row) return undefined;
+  if (found.rows.length === 1) {
+    if (cylindersOf(c).length > 1) return undefined;
+    const l = againstFigure(c, found);
+    return l && leaning(l[0], l[1], latest(c));
+  }
+  const best = Math.max(...found.rows.map((r) => r.mean));
+  if (best <= 0) return undefined;
+  const [p, q] = deficitLikelihood(1 - row.mean / best, (1.4 * row.u) / best);
+  return leaning(p, q, latest(c));
+};
+
+const lowAll: Measure = (c) => {
+  const found = compare(c);
+  if (!found || found.rows.length < 2) return undefined;
+  const l = againstFigure(c, found);
+  return l && leaning(l[0], l[1], latest(c));
+};
+
+/** Whether a test was made as it should be: throttle open, gauge at the plug, order not to blame. */
+function proper(found: Comparison): boolean {
+  const { instrument, conditions, order } = found;
+  const seated = instrument.valve === 'plug end' || instrument.adapterVolume === 0;
+  return seated && conditions.throttle === 'open' && !order?.confounded;
+}
+
+const lowAgain: Measure = (c, cylinder) => {
+  const found = compare(c);
+  const row = found?.rows.find((r) => r.cylinder === cylinder);
+  if (!found || !row || !proper(found)) return undefined;
+  const others = pressureTests(c, pressureRound(c)).filter((r) => r.cylinder === cylinder).length;
+  const cameUp = !row.low && found.unlike.some((u) => u.cylinder === cylinder);
+  if (row.low && row.readings.length > 1) return seen(true, latest(c));
+  return cameUp && others > 1 ? seen(false, latest(c)) : undefined;
+};
+
+const throttle: Measure = (c) => {
+  const t = compare(c)?.conditions.throttle;
+  return t === 'open' || t === 'shut' ? seen(t === 'shut', latest(c)) : undefined;
+};
+
+/** Adapter volume that counts, m³ (M): under it the reading loses less than a gauge's division. */
+const COUNTS = 1.5e-6;
+const adapter: Measure = (c) => {
+  const i = compare(c)?.instrument;
+  if (!i || (i.valve === undefined && i.adapterVolume === undefined)) return undefined;
+  if (i.valve === 'plug end' || i.adapterVolume === 0) return seen(false, latest(c));
+  return i.adapterVolume === undefined ? undefined : seen(i.adapterVolume > COUNTS, latest(c));
+};
+
+const order: Measure = (c) => {
+  const o = compare(c)?.order;
+  return o && seen(o.confounded, latest(c));
+};
+
+const bores: Measure = (c) => {
+  const b = compare(c)?.conditions.bores;
+  if (b === 'oiled') return seen(false, latest(c));
+  const years = known(c.survey.engine.history.yearsIdle);
+  if (b !== 'dry' || years === undefined) return undefined;
+  return seen(years > ruleNumber(c.rules, 'boreOilYears'), latest(c));
+};
+
+const falls: Measure = (c, _k, found) =>
+  found.has('compression.falls')
+    ? seen(true, latest(c))
+    : c.record.all('compression.pulls').length
+      ? seen(false, latest(c))
+      : undefined;
+
+const wet: Measure = (c, cylinder) => {
+  const found = compare(c);
+  const mine = found?.wet.find((w) => w.cylinder === cylinder);
+  const dry = found?.rows.find((r) => r.cylinder === cylinder);
+  if (!found || !mine || !dry) return undefined;
+  const { verdict } = judgeWet(c, dry, mine);
+  return verdict === 'rings' || verdict === 'valve' ? seen(verdict === 'rings', latest(c)) : undefined;
+};
+
+const wetAll: Measure = (c) => {
+  const found = compare(c);
+  if (!found || found.rows.length < 2 || found.wet.length < found.rows.length) return undefined;
+  const up = found.wet.every((w) => {
+    const dry = found.rows.find((r) => r.cylinder === w.cylinder);
+    return dry && ['rings', 'open', 'unmeasured'].includes(judgeWet(c, dry, w).verdict) && w.mean > 1.1 * dry.mean;
+  });
+  return seen(up, latest(c));
+};
+
+const row = (c: Context, cylinder: number | undefined) => leakDownRows(c).find((r) => r.cylinder === cylinder);
+const leakAt = (c: Context): string =>
+  lastAt([...c.record.all('compression.leakdown'), ...c.record.all('compression.escape')]);
+
+const leakdown: Measure = (c, cylinder, found) => {
+  const condition =
+    found.get(`compression.leakdown.${cylinder}`) ?? found.get(`compression.leakdown-gasket.${cylinder}`);
+  return condition === undefined ? undefined : seen(condition !== 'sound', leakAt(c));
+};
+/** Air heard at a place; a tight cylinder clears every place, a leaking one only those that were listened to. */
+const air =
+  (...places: readonly string[]): Measure =>
+  (c, cylinder, found) => {
+    const r = row(c, cylinder);
+    if (!r) return undefined;
+    if (r.escapes.some((e) => places.includes(e))) return seen(true, leakAt(c));
+    const tight = found.get(`compression.leakdown.${cylinder}`) === 'sound';
+    return tight || r.escapes.length ? seen(false, leakAt(c)) : undefined;
+  };
+
+const lash: Measure = (c, cylinder) => {
+  const values = (['lashIn', 'lashEx'] as const).map((k) => known(c.record.value(`compression.${k}`, cylinder)));
+  if (values.every((v) => v === undefined)) return undefined;
+  return seen(
+    values.some((v) => v !== undefined && v <= 0.01e-3),
+    lastAt([...c.record.all('compression.lashIn'), ...c.record.all('compression.lashEx')])
+  );
+};
+
+export const compressionMeasures: Readonly<Record<string, Measure>> = {
+  low,
+  'low-all': lowAll,
+  'low-again': lowAgain,
+  throttle,
+  adapter,
+  order,
+  bores,
+  falls,
+  wet,
+  'wet-all': wetAll,
+  leakdown,
+  'air-valve': air('intake', 'exhaust'),
+  'air-crankcase': air('crankcase'),
+  'air-gasket': air('neighbour', 'edge'),
+  'air-water': air('water'),
+  lash
+};

@@ -1,0 +1,161 @@
+import { known } from '../../engine/profile.ts';
+import { cylindersOf, type Context } from '../../judgement.ts';
+import { expectedBumps } from '../../stations/turn/analyse.ts';
+import { pistonDepths } from '../../stations/turn/depths.ts';
+import { lastAt, seen, wordOf, type Measure, type Observed } from './observed.ts';
+
+/** The latest turn speaks: a soaked engine that turns is free until it is turned again. */
+const turned =
+  (...words: readonly string[]): Measure =>
+  (c) => {
+    const w = wordOf(c, 'turn.result');
+    return w && seen(words.includes(String(w.value)), w.at);
+  };
+
+/** Compression is felt only with the plugs in; without bumps and without plugs nothing follows. */
+const felt: Measure = (c) => {
+  const w = wordOf(c, 'turn.result');
+  if (!w) return undefined;
+  if (w.value === 'bumps') return seen(false, w.at);
+  return w.value === 'free' && wordOf(c, 'turn.plugs')?.value === 'in' ? seen(true, w.at) : undefined;
+};
+
+const feel =
+  (...words: readonly string[]): Measure =>
+  (c) => {
+    const r = c.record.last('turn.feel');
+    if (!r || !Array.isArray(r.value)) return undefined;
+    return seen(
+      r.value.some((v) => words.includes(v)),
+      r.at
+    );
+  };
+
+const bumps: Measure = (c) => {
+  const r = c.record.last('turn.bumps');
+  const expected = expectedBumps(c.survey.engine.profile.strokes, cylindersOf(c).length || undefined);
+  return r && typeof r.value === 'number' && expected !== undefined ? seen(r.value < expected, r.at) : undefined;
+};
+
+const depth: Measure = (c, cylinder) => {
+  const d = pistonDepths(c);
+  const row = d.rows.find((r) => r.cylinder === cylinder);
+  if (!row || d.rows.length < 2) return undefined;
+  return seen(d.low.includes(row.cylinder), lastAt(c.record.all('turn.depth')));
+};
+
+/** A battery that falls under this with the plugs out is not up to the test, V (C). */
+const WEAK = 10.5;
+const volts: Measure = (c) => {
+  const noted = [
+    ...c.record.all('compression.pressure'),
+    ...c.record.all('compression.pulls'),
+    ...c.record.all('spark.result')
+  ]
+    .filter((r) => r.conditions?.volts !== undefined)
+    .map((r) => ({ at: r.at, v: r.conditions!.volts! }));
+  const own = c.record.last('plugs.volts');
+  const all = [...noted, ...(own && typeof own.value === 'number' ? [{ at: own.at, v: own.value }] : [])];
+  if (!all.length) return undefined;
+  return seen(
+    Math.min(...all.map((x) => x.v)) < WEAK,
+    all.reduce((a, x) => (x.at > a ? x.at : a), '')
+  );
+};
+
+/** Cranking under this is slow for arm and starter alike, 1/min (M). */
+const SLOW = 190;
+const crankSpeed: Measure = (c) => {
+  const w = wordOf(c, 'plugs.starterCircuit');
+  const r = c.record.last('plugs.rpm');
+  const rpm = known(r?.value as number | undefined);
+  if (rpm !== undefined) return seen(rpm < SLOW, r!.at);
+  if (!w || w.value === 'nothing') return undefined;
+  return seen(w.value === 'slow', w.at);
+};
+
+/** Spark of each cylinder in the latest round: what the last look said. */
+function sparks(c: Context): { cylinder: number; result: string; at: string; light: string | undefined }[] {
+  const round = c.record.round('spark.result');
+  const list = cylindersOf(c).length ? cylindersOf(c) : [1];
+  return list.flatMap((cylinder) => {
+    const r = c.record.all('spark.result', { cylinder, round }).at(-1);
+    return r && r.value !== 'unknown'
+      ? [{ cylinder, result: String(r.value), at: r.at, light: r.conditions?.light }]
+      : [];
+  });
+}
+
+const noneAll: Measure = (c) => {
+  const list = sparks(c);
+  if (!list.length) return undefined;
+  const at = list.reduce((a, s) => (s.at > a ? s.at : a), '');
+  if (list.some((s) => s.result !== 'none')) return seen(false, at);
+  return list.length >= Math.max(1, cylindersOf(c).length) ? seen(true, at) : undefined;
+};
+const ofOne =
+  (word: 'none' | 'weak'): Measure =>
+  (c, cylinder): Observed | undefined => {
+    const list = sparks(c);
+    const mine = list.find((s) => s.cylinder === cylinder);
+    if (!mine) return undefined;
+    // Dead everywhere says nothing about this cylinder's own parts.
+    if (list.every((s) => s.result === 'none') && list.length > 1) return undefined;
+    if (word === 'weak' && mine.result === 'none') return undefined;
+    return seen(mine.result === word, mine.at);
+  };
+const inSun: Measure = (c) => {
+  const list = sparks(c).filter((s) => s.light === 'sun' || s.light === 'shade');
+  const last = list.at(-1);
+  return (
+    last &&
+    seen(
+      list.some((s) => s.light === 'sun'),
+      last.at
+    )
+  );
+};
+
+const oxidised: Measure = (c, cylinder) => {
+  const look = wordOf(c, 'spark.pointsLook', cylinder);
+  const ohms = c.record.last('spark.pointsOhms', cylinder);
+  if (look) return seen(look.value === 'grey' || look.value === 'oily', look.at);
+  // Closed points above 0.2 Ω are oxidised (M).
+  return ohms && typeof ohms.value === 'number' ? seen(ohms.value > 0.2, ohms.at) : undefined;
+};
+
+/** What a station has already judged, any of several findings. */
+const judged =
+  (items: readonly string[], ...ids: readonly string[]): Measure =>
+  (c, _k, found) => {
+    const mine = [...found].filter(([id]) => ids.some((x) => id === x || id.startsWith(`${x}.`))).map(([, is]) => is);
+    const clear = mine.filter((is) => is !== 'cannot-tell');
+    if (!clear.length) return undefined;
+    return seen(
+      clear.some((is) => is !== 'sound'),
+      lastAt(items.flatMap((i) => c.record.all(i as 'spark.timing')))
+    );
+  };
+
+const windings = ['spark.primary', 'spark.secondary', 'spark.charge', 'spark.trigger'] as const;
+
+export const headMeasures: Readonly<Record<string, Measure>> = {
+  'turn-locked': turned('locked'),
+  'turn-stiff': turned('stiff'),
+  'turn-gritty': turned('gritty'),
+  'turn-bumps': felt,
+  'felt-noise': feel('noise', 'play'),
+  'felt-tight': feel('tight'),
+  bumps,
+  depth,
+  volts,
+  'crank-speed': crankSpeed,
+  'none-all': noneAll,
+  none: ofOne('none'),
+  weak: ofOne('weak'),
+  'in-sun': inSun,
+  'points-oxidised': oxidised,
+  timing: judged(['spark.timing'], 'spark.timing'),
+  windings: judged(windings, ...windings),
+  'windings-hot': judged(windings, ...windings.map((w) => w.replace('spark.', 'spark.hot-')))
+};

@@ -1,0 +1,38 @@
+import type { Context } from '../../judgement.ts';
+import type { Finding } from '../../survey/finding.ts';
+import type { Model } from '../model.ts';
+import { compressionMeasures } from './compression.ts';
+import { headMeasures } from './head.ts';
+import { fromWords, type Findings, type Observed } from './observed.ts';
+import { restMeasures } from './rest.ts';
+
+export const measures: Readonly<Record<string, import('./observed.ts').Measure>> = {
+  ...compressionMeasures,
+  ...headMeasures,
+  ...restMeasures
+};
+
+/**
+ * What the record says about each sign of this engine. "Unknown", "not fitted" and "not looked at" are no evidence.
+ * A reading taken before the job that cures every suspect behind it is of another time and no longer counts.
+ */
+export function evidenceOf(
+  c: Context,
+  model: Model,
+  found: readonly Finding[],
+  doneAt: ReadonlyMap<string, string>
+): Map<number, Observed> {
+  const byId: Findings = new Map(found.map((f) => [f.id, f.condition]));
+  const out = new Map<number, Observed>();
+  model.signs.forEach(({ kind, cylinder }, k) => {
+    const measured = kind.measured ? measures[kind.measured]?.(c, cylinder, byId) : undefined;
+    const o = measured ?? (kind.reads ? fromWords(c, kind.reads, cylinder) : undefined);
+    if (!o) return;
+    const cured = model.network.signs[k]!.causes.map(({ cause }) =>
+      doneAt.get(model.suspects[cause]!.kind.step ?? '')
+    ).reduce<string>((a, at) => (at && at > a ? at : a), '');
+    if (cured && o.at <= cured && o.likelihood.present > 0) return;
+    out.set(k, o);
+  });
+  return out;
+}

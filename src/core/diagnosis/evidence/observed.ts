@@ -1,0 +1,58 @@
+import type { Context } from '../../judgement.ts';
+import type { ItemId } from '../../stations/items.ts';
+import type { Reading } from '../../survey/reading.ts';
+import { ABSENT, PRESENT, type Likelihood } from '../network.ts';
+
+/** What the record says of one sign, and when it was read last. Nothing recorded is no evidence at all. */
+export interface Observed {
+  readonly likelihood: Likelihood;
+  readonly at: string;
+}
+export type Measure = (c: Context, cylinder: number | undefined, found: Findings) => Observed | undefined;
+/** Conditions of findings by id, for what a station has judged already. */
+export type Findings = ReadonlyMap<string, string>;
+
+/** Plainly normal, plainly there: beyond fifty to one a measurement is taken at its word (M). */
+const PLAIN = 0.02;
+/** How much a reading that is not quite plain counts: P(reading | there), P(reading | not there). */
+export const soft = (present: number, absent: number): Likelihood => {
+  const top = Math.max(present, absent, 1e-300);
+  const [p, q] = [present / top, absent / top];
+  return p < PLAIN ? ABSENT : q < PLAIN ? PRESENT : { present: p, absent: q };
+};
+export const seen = (there: boolean, at: string): Observed => ({ likelihood: there ? PRESENT : ABSENT, at });
+export const leaning = (present: number, absent: number, at: string): Observed => ({
+  likelihood: soft(present, absent),
+  at
+});
+
+export const lastAt = (list: readonly Reading[]): string => list.reduce((a, r) => (r.at > a ? r.at : a), '');
+
+/** A word read last, "unknown" and "not fitted" being none. */
+export function wordOf(
+  c: Context,
+  what: ItemId,
+  cylinder?: number
+): { value: string | readonly string[]; at: string } | undefined {
+  const r = c.record.last(what, cylinder);
+  const value: unknown = r?.value;
+  if (!r || value === undefined || value === 'unknown' || value === 'not-fitted' || typeof value === 'number')
+    return undefined;
+  return { value: value as string | readonly string[], at: r.at };
+}
+
+/** A sign read from words: there when any of its answers was given, not there when another was. */
+export function fromWords(
+  c: Context,
+  reads: readonly { readonly item: string; readonly present: readonly string[] }[],
+  cylinder: number | undefined
+): Observed | undefined {
+  const answers = reads.flatMap(({ item, present }) => {
+    const w = wordOf(c, item as ItemId, cylinder);
+    return w ? [{ at: w.at, there: [w.value].flat().some((v) => present.includes(v as string)) }] : [];
+  });
+  if (!answers.length) return undefined;
+  const there = answers.filter((a) => a.there);
+  const at = (there.length ? there : answers).reduce((a, x) => (x.at > a ? x.at : a), '');
+  return seen(there.length > 0, at);
+}

@@ -1,0 +1,231 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { known } from '../../engine/profile.ts';
+import { judgedBy, type Context } from '../../judgement.ts';
+import { lastSeen } from '../../stations/cooling/seen.ts';
+import { fuelAge } from '../../stations/fuel/age.ts';
+import { stageIds } from '../../stations/gear/case-test.ts';
+import type { ItemId } from '../../stations/items.ts';
+import { dips } from '../../stations/oil/position.ts';
+import { bankDifference } from '../../stations/run/warming.ts';
+import { runsOf } from '../../stations/run/runs.ts';
+import { lastAt, leaning, seen, wordOf, type Measure } from './observed.ts';
+
+const lastOf = (c: Context, ...items: readonly ItemId[]): string => lastAt(items.flatMap((i) => c.record.all(i)));
+const list = (of: (c: Context) => unknown): Measure => {
+  return (c) => {
+    const value = of(c);
+    return Array.isArray(value) ? seen(value.length > 0, c.survey.assessment.startedAt) : undefined;
+  };
+};
+
+const gearLow: Measure = (c) => {
+  const at = lastOf(c, 'gear.look', 'gear.first', 'gear.drained');
+  const drained = known(c.record.value('gear.drained'));
+  const holds = known(c.survey.engine.profile.gearCapacity);
+  if (wordOf(c, 'gear.look')?.value === 'none' || wordOf(c, 'gear.first')?.value === 'nothing') return seen(true, at);
+  return drained !== undefined && holds !== undefined ? seen(drained < 0.8 * holds, at) : undefined;
+};
+
+const caseLeaks: Measure = (c, _k, found) => {
+  const word = wordOf(c, 'gear.pressureTest');
+  const stages = stageIds.map((s) => found.get(`gear.case-${s}`)).filter((x) => x !== undefined);
+  const at = lastOf(c, 'gear.casePressure', 'gear.pressureTest', 'gear.caseBubbles');
+  const bubbles = c.record.value('gear.caseBubbles');
+  if (word?.value === 'leaked' || stages.includes('fault') || (Array.isArray(bubbles) && bubbles.length))
+    return seen(true, at);
+  if (word?.value === 'held') return seen(false, at);
+  // A stage that cannot tell yet is still under way: nothing is said until it is over.
+  if (stages.includes('cannot-tell')) return undefined;
+  // One stage that held leans: a lip can leak low and hold high.
+  return stages.includes('sound') ? leaning(0.3, 1, at) : undefined;
+};
+const bubblesAt =
+  (place: string): Measure =>
+  (c) => {
+    const r = c.record.last('gear.caseBubbles');
+    return r && Array.isArray(r.value) && r.value.length
+      ? seen((r.value as string[]).includes(place), r.at)
+      : undefined;
+  };
+/** The case moved by more than this between the readings of a test, K (M: half a psi at 10 psi is 6 K). */
+const DRIFT = 3;
+const caseDrifts: Measure = (c) => {
+  const read = c.record
+    .all('gear.casePressure')
+    .map((r) => r.conditions?.temperature)
+    .filter((t) => t !== undefined);
+  if (read.length < 2) return undefined;
+  return seen(Math.max(...read) - Math.min(...read) > DRIFT, lastOf(c, 'gear.casePressure'));
+};
+
+const fuelOld: Measure = (c) => {
+  const at = lastOf(c, 'fuel.jar', 'fuel.age', 'fuel.kind');
+  const jar = wordOf(c, 'fuel.jar')?.value;
+  if (jar === 'dark') return seen(true, at);
+  const age = fuelAge(c);
+  if (!age.assumed && age.verdict === 'drain') return seen(true, at);
+  if (!age.assumed && age.verdict !== 'unknown') return seen(false, at);
+  return jar === 'clear' ? leaning(0.3, 1, at) : undefined;
+};
+const mix: Measure = (c) => {
+  const used = c.record.last('fuel.mix');
+  const asked = known(c.survey.engine.profile.premixRatio);
+  return used && typeof used.value === 'number' && asked !== undefined
+    ? seen(used.value > 1.25 * asked, used.at)
+    : undefined;
+};
+const vacuum: Measure = (c, _k, found) => {
+  const is = found.get('fuel.vacuum');
+  return is === 'fault' || is === 'sound' ? seen(is === 'fault', lastOf(c, 'fuel.vacuumSpeed')) : undefined;
+};
+const dies: Measure = (c) => {
+  const w = wordOf(c, 'fuel.dies');
+  if (w) return seen(w.value !== 'no', w.at);
+  const ran = wordOf(c, 'run.outcome');
+  return ran?.value === 'ran' && (known(c.record.value('run.minutes')) ?? 0) >= 5 ? seen(false, ran.at) : undefined;
+};
+
+/** Years after which vanes are taken as set until somebody looks (C). */
+const IMPELLER_YEARS = 2;
+const runAt = (c: Context): string =>
+  lastOf(c, 'run.temperature', 'run.log', 'run.stream', 'cooling.head', 'cooling.stream', 'run.outcome');
+const stream =
+  (word: 'weak' | 'none'): Measure =>
+  (c) => {
+    const { stream: s } = lastSeen(c);
+    if (s === undefined || (word === 'weak' && s === 'none')) return undefined;
+    return seen(s === word, runAt(c));
+  };
+const hot: Measure = (c, _k, found) => {
+  const run = found.get('run.heat');
+  const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
+  const { head } = lastSeen(c);
+  if (head !== undefined && head >= limit.value) return seen(true, runAt(c));
+  if (run === 'fault') return seen(true, runAt(c));
+  if (run === 'watch') return leaning(1, 0.35, runAt(c));
+  if (run === 'sound') return seen(false, runAt(c));
+  return head !== undefined ? leaning(0.15, 1, runAt(c)) : undefined;
+};
+const impellerOld: Measure = (c) => {
+  const r = c.record.last('cooling.impellerAge');
+  if (!r || typeof r.value !== 'number') return undefined;
+  return seen(r.value > judgedBy(c, 'cooling.impeller', IMPELLER_YEARS).value, r.at);
+};
+/** A thermostat that works brings the head over this within ten minutes, K (M: 45 °C). */
+const WARM = 318;
+const cold: Measure = (c) => {
+  const { head } = lastSeen(c);
+  const minutes = Math.max(0, ...runsOf(c).map((r) => r.minutes), known(c.record.value('run.minutes')) ?? 0);
+  if (head === undefined) return undefined;
+  if (head >= WARM) return seen(false, runAt(c));
+  return minutes >= 10 ? seen(true, runAt(c)) : undefined;
+};
+const banks: Measure = (c, _k, found) => {
+  if (found.has('run.banks')) return seen(true, runAt(c));
+  return runsOf(c).some((r) => bankDifference(r)) ? seen(false, runAt(c)) : undefined;
+};
+const coolAgain: Measure = (c) => {
+  const w = wordOf(c, 'run.second');
+  return w && seen(w.value === 'normal', w.at);
+};
+/** The stream in tank or afloat, after it was poor on muffs. */
+const tankFine: Measure = (c) => {
+  const source = c.record.last('cooling.source');
+  const poor = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')].filter(
+    (r) => r.value === 'weak' || r.value === 'none'
+  );
+  if (!source || (source.value !== 'tank' && source.value !== 'afloat') || !poor.length) return undefined;
+  const { stream: now } = lastSeen(c);
+  if (now === undefined) return undefined;
+  const before = poor.some((r) => r.at < source.at);
+  // Poor in a tank from the start clears the muffs as well.
+  return now === 'strong' ? (before ? seen(true, runAt(c)) : undefined) : seen(false, runAt(c));
+};
+const vanes: Measure = (c) => {
+  const at = lastOf(c, 'cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.backward', 'cooling.vanes');
+  if (!at) return undefined;
+  const set = known(c.record.value('cooling.set'));
+  const bad =
+    (set !== undefined && set > judgedBy(c, 'cooling.set', ownLimits.vaneSet).value) ||
+    (known(c.record.value('cooling.cracked')) ?? 0) > 0 ||
+    (known(c.record.value('cooling.missing')) ?? 0) > 0 ||
+    c.record.value('cooling.backward') === 'yes';
+  if (bad) return seen(true, at);
+  const looked = set !== undefined || known(c.record.value('cooling.cracked')) !== undefined;
+  return looked ? seen(false, at) : undefined;
+};
+const thermostat =
+  (which: 'shut' | 'open'): Measure =>
+  (c) => {
+    const at = lastOf(c, 'cooling.thermostatPan', 'cooling.thermostatOpens', 'cooling.thermostatStamp');
+    const pan = wordOf(c, 'cooling.thermostatPan')?.value;
+    if (pan) return seen(pan === which, at);
+    const opens = known(c.record.value('cooling.thermostatOpens'));
+    const stamp = known(c.record.value('cooling.thermostatStamp'));
+    if (opens === undefined || stamp === undefined) return undefined;
+    const off = opens - stamp;
+    return seen(which === 'shut' ? off > ownLimits.thermostat : off < -ownLimits.thermostat, at);
+  };
+
+const dipped =
+  (mark: 'above' | 'below'): Measure =>
+  (c) => {
+    const d = dips(c);
+    const at = d.last.at(-1)?.taken;
+    if (at === undefined) return undefined;
+    const is = (m: string): boolean => m === mark || (mark === 'below' && m === 'none');
+    if (d.agree) return seen(is(d.position ?? ''), at);
+    // One dip, or two that differ: it leans.
+    return d.last.some((x) => is(x.mark)) ? leaning(1, 0.15, at) : leaning(0.3, 1, at);
+  };
+const dipMoves: Measure = (c) => {
+  const d = dips(c);
+  if (d.last.length < 2) return c.record.value('oil.level') === 'no' ? seen(true, lastOf(c, 'oil.level')) : undefined;
+  return seen(!d.agree, d.last[1]!.taken);
+};
+const oilFuel: Measure = (c) => {
+  const smell = wordOf(c, 'oil.smell');
+  const look = wordOf(c, 'oil.look');
+  if (smell) return seen(smell.value === 'fuel', smell.at);
+  return look && (look.value === 'thin' ? seen(true, look.at) : leaning(0.5, 1, look.at));
+};
+/** A charging system holds a running engine above this, V (C: 13.2 V; 12.8 V is the battery alone). */
+const CHARGED = 13.2;
+const charge: Measure = (c) => {
+  const r = c.record.all('run.volts').at(-1);
+  return r && typeof r.value === 'number' ? seen(r.value < CHARGED, r.at) : undefined;
+};
+
+export const restMeasures: Readonly<Record<string, Measure>> = {
+  'odd-leg': list((c) => c.survey.engine.identity.legSigns),
+  traces: list((c) => c.survey.engine.profile.traces),
+  'gear-low': gearLow,
+  case: caseLeaks,
+  'case-drifts': caseDrifts,
+  ...Object.fromEntries(
+    ['propshaft', 'carrier', 'driveshaft', 'cover', 'shift', 'plugs', 'housing'].map((p) => [
+      `bubbles-${p}`,
+      bubblesAt(p)
+    ])
+  ),
+  'fuel-old': fuelOld,
+  mix,
+  vacuum,
+  dies,
+  'stream-weak': stream('weak'),
+  'stream-none': stream('none'),
+  hot,
+  cold,
+  banks,
+  'cool-again': coolAgain,
+  'tank-fine': tankFine,
+  vanes,
+  'impeller-old': impellerOld,
+  'thermostat-shut': thermostat('shut'),
+  'thermostat-open': thermostat('open'),
+  'oil-above': dipped('above'),
+  'oil-below': dipped('below'),
+  'dip-moves': dipMoves,
+  'oil-fuel': oilFuel,
+  charge
+};

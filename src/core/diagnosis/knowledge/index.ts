@@ -1,0 +1,30 @@
+import { checks } from './checks.ts';
+import { cooling } from './cooling.ts';
+import { fuel } from './fuel.ts';
+import { gearCase } from './gear-case.ts';
+import { ignition } from './ignition.ts';
+import { powerHead } from './power-head.ts';
+import { electric, engineOil, structure } from './rest.ts';
+import type { Check, SignKind, SuspectKind } from './shape.ts';
+import { headSigns } from './signs-head.ts';
+import { restSigns } from './signs-rest.ts';
+
+/** Everything known about what can be wrong, how it shows and what settles it: data only, one file a system. */
+export const suspectKinds: readonly SuspectKind[] = [
+  ...powerHead,
+  ...ignition,
+  ...fuel,
+  ...cooling,
+  ...gearCase,
+  ...engineOil,
+  ...electric,
+  ...structure
+];
+export const signKinds: readonly SignKind[] = [...headSigns, ...restSigns];
+export { checks };
+
+const byId = <T extends { readonly id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(list.map((x) => [x.id, x]));
+export const checkById: ReadonlyMap<string, Check> = byId(checks);
+export const signById: ReadonlyMap<string, SignKind> = byId(signKinds);
+export const suspectById: ReadonlyMap<string, SuspectKind> = byId(suspectKinds);

@@ -1,0 +1,151 @@
+import type { StationId } from '../stations/items.ts';
+import type { Belief, Outcome } from './belief.ts';
+import { checkById } from './knowledge/index.ts';
+import { stakes, systems } from './knowledge/shape.ts';
+import type { Look } from './ranking.ts';
+import type { Model } from './model.ts';
+import { logOdds } from './network.ts';
+
+export type Chance = 'likely' | 'possible' | 'unlikely';
+const rank: Readonly<Record<Chance, number>> = { likely: 0, possible: 1, unlikely: 2 };
+/** Words for a probability; the figure is one tap away (M: where the words begin). */
+export const chanceOf = (p: number): Chance => (p >= 0.5 ? 'likely' : p >= 0.12 ? 'possible' : 'unlikely');
+
+export interface Weight {
+  readonly sign: string;
+  readonly says: string;
+  readonly station: StationId;
+  /** Weight of evidence of this reading beside all the others, natural log of odds. P: Good 1985. */
+  readonly weight: number;
+  readonly strength: 'strongly' | 'clearly' | 'a little';
+}
+
+export interface SuspectView {
+  readonly id: string;
+  readonly label: string;
+  readonly system: string;
+  readonly cylinders: readonly number[];
+  readonly artefact: boolean;
+  readonly probability: number;
+  readonly prior: number;
+  readonly chance: Chance;
+  /** Raised by what was seen, and not by the kind of case alone. */
+  readonly raised: boolean;
+  /** The job that cures it is behind us. */
+  readonly mended: boolean;
+  readonly evidence: readonly Weight[];
+  readonly clears?: {
+    readonly check: string;
+    readonly title: string;
+    readonly station: StationId;
+    readonly says: string;
+    readonly to: number;
+  };
+  readonly cure: string;
+  readonly step?: string;
+  readonly specialist: boolean;
+}
+
+const strengthOf = (w: number): Weight['strength'] =>
+  Math.abs(w) >= 2.3 ? 'strongly' : Math.abs(w) >= 1 ? 'clearly' : 'a little';
+/** A reading that moves the odds less than this is not named (a quarter more or less). */
+const NAMED = 0.22;
+
+export const stationOfSign = (model: Model, s: number): StationId => checkById.get(model.signs[s]!.kind.check)!.station;
+
+export function saySign(model: Model, s: number, present: boolean): string {
+  const { kind, cylinder } = model.signs[s]!;
+  const words = present ? kind.present : kind.absent;
+  return cylinder !== undefined && model.cylinders.length > 1 ? `cylinder ${cylinder}: ${words}` : words;
+}
+
+/** The posteriors without each reading in turn: what each one is worth beside the rest. */
+export const withoutEach = (belief: Belief): Map<number, Outcome> =>
+  new Map([...belief.evidence.keys()].map((s) => [s, belief.without(s)]));
+
+export const speaksFor = (belief: Belief, s: number): boolean => {
+  const l = belief.likelihood(s)!;
+  return l.present > l.absent;
+};
+
+/** Suspects by what is likely, those that something points to before those that only the kind of case suggests. */
+export function suspectViews(
+  model: Model,
+  belief: Belief,
+  removed: ReadonlyMap<number, Outcome>,
+  looks: readonly Look[],
+  mended: ReadonlySet<string>,
+  limit = 14
+): SuspectView[] {
+  const views = model.suspects.map((s, i) => {
+    const p = belief.posterior[i]!;
+    const prior = model.network.causes[i]!.prior;
+    const raised = logOdds(p) - logOdds(prior) > 0.35;
+    return { s, i, p, prior, raised, mended: mended.has(s.kind.step ?? '') };
+  });
+  // Among the likely ones, what costs most to leave in comes first; a wrong measurement counts like a stranding.
+  const weightOf = (v: (typeof views)[number]): number =>
+    v.p * (v.s.kind.artefact ? stakes.strands.loss : stakes[v.s.kind.stake].loss);
+  const shown = views
+    .filter((v) => (v.raised ? v.p >= 0.03 : v.p >= 0.12 && !v.s.kind.artefact))
+    .sort(
+      (a, b) =>
+        Number(a.mended) - Number(b.mended) ||
+        Number(b.raised) - Number(a.raised) ||
+        rank[chanceOf(a.p)] - rank[chanceOf(b.p)] ||
+        weightOf(b) - weightOf(a)
+    )
+    .slice(0, limit);
+  return shown.map(({ s, i, p, prior, raised, mended: done }) => {
+    const evidence = [...removed]
+      .map(([sign, out]): Weight => {
+        const weight = logOdds(p) - logOdds(out.posterior[i]!);
+        const says = saySign(model, sign, speaksFor(belief, sign));
+        return {
+          sign: model.signs[sign]!.id,
+          says,
+          station: stationOfSign(model, sign),
+          weight,
+          strength: strengthOf(weight)
+        };
+      })
+      .filter((w) => Math.abs(w.weight) >= NAMED)
+      .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
+      .slice(0, 8);
+    const clears = p >= 0.12 && !done ? clearing(model, belief, looks, i) : undefined;
+    return {
+      id: s.id,
+      label: s.label,
+      system: systems[s.kind.system],
+      cylinders: s.cylinders,
+      artefact: s.kind.artefact ?? false,
+      probability: p,
+      prior,
+      chance: chanceOf(p),
+      raised,
+      mended: done,
+      evidence,
+      ...(clears ? { clears } : {}),
+      cure: s.kind.cure,
+      ...(s.kind.step ? { step: s.kind.step } : {}),
+      specialist: s.kind.specialist ?? false
+    };
+  });
+}
+
+/** The one look that would take most of it away for its minutes. */
+function clearing(model: Model, belief: Belief, looks: readonly Look[], i: number): SuspectView['clears'] {
+  let best: SuspectView['clears'];
+  let most = 0;
+  for (const { check, signs } of looks)
+    for (const s of signs) {
+      if (!model.network.signs[s]!.causes.some((c) => c.cause === i)) continue;
+      const to = belief.withAbsent([s]).posterior[i]!;
+      const worth = (logOdds(belief.posterior[i]!) - logOdds(to)) / (check.minutes + 5);
+      if (worth > most) {
+        most = worth;
+        best = { check: check.id, title: check.title, station: check.station, says: saySign(model, s, false), to };
+      }
+    }
+  return best;
+}

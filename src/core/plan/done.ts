@@ -1,0 +1,14 @@
+import type { Context } from '../judgement.ts';
+import { stepRules } from './rules.ts';
+
+/** When each job was last marked done; one opened again is not. */
+export function doneAt(c: Context): Map<string, string> {
+  const last = new Map<string, { at: string; state: string }>();
+  for (const m of c.survey.steps ?? []) if ((last.get(m.step)?.at ?? '') <= m.at) last.set(m.step, m);
+  return new Map([...last].filter(([, m]) => m.state === 'done').map(([step, m]) => [step, m.at]));
+}
+
+/** Jobs that are behind us: marked done, or done by what the readings themselves say. */
+export function mendedSteps(c: Context): Set<string> {
+  return new Set([...doneAt(c).keys(), ...stepRules.filter((r) => r.met?.(c)).map((r) => r.id)]);
+}

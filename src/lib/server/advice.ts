@@ -1,0 +1,43 @@
+import { advise, type Advice } from '../../core/diagnosis/advice.ts';
+import { decide, type Decision } from '../../core/decision/decide.ts';
+import type { Judgement } from '../../core/judge.ts';
+import type { SurveyFile } from '../../core/survey/survey-file.ts';
+import type { System } from '../../core/units/index.ts';
+
+interface Kept {
+  readonly advice: Map<string, Advice>;
+  readonly decision: Map<string, Decision>;
+}
+/** By the survey they are of: a stored survey is one object until something is added to it. */
+const kept = new WeakMap<SurveyFile, Kept>();
+/** Holds may lift by the clock alone; a quarter of an hour is soon enough for advice. */
+const QUARTER = 900_000;
+
+const of = (survey: SurveyFile): Kept => {
+  const old = kept.get(survey) ?? { advice: new Map(), decision: new Map() };
+  kept.set(survey, old);
+  return old;
+};
+const keyOf = (units: System): string => `${units}${Math.floor(Date.now() / QUARTER)}`;
+
+function remembered<T>(map: Map<string, T>, units: System, make: () => T): T {
+  const key = keyOf(units);
+  const old = map.get(key);
+  if (old) return old;
+  map.clear();
+  const made = make();
+  map.set(key, made);
+  return made;
+}
+
+/** The advice of a stored survey, worked out once; the judgement may be given lazily. */
+export function adviceOf(survey: SurveyFile, j: Judgement | (() => Judgement), units: System): Advice {
+  return remembered(of(survey).advice, units, () => advise(typeof j === 'function' ? j() : j));
+}
+
+/** Draws of the first view; the page draws more in a worker. */
+const DRAWS = 4000;
+
+/** What to do with the engine, by fewer draws than the page makes. */
+export const decisionOf = (survey: SurveyFile, j: () => Judgement, units: System): Decision =>
+  remembered(of(survey).decision, units, () => decide(j(), DRAWS));

@@ -1,3 +1,4 @@
+import type { OptionId } from '../src/core/decision/options.ts';
 import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
 import type { Manual } from '../src/core/engine/limits.ts';
@@ -92,6 +93,14 @@ export class Log {
     }
     at(minutes * 60);
     return this.read('run.event', 'stop');
+  }
+
+  decided(option: OptionId, reason: string, authority?: string): this {
+    this.entries.push({
+      type: 'decision',
+      body: { ...this.stamp(), option, reason, ...(authority ? { authority } : {}) }
+    });
+    return this;
   }
 
   reason(gate: string, reason: string): this {

@@ -22,6 +22,10 @@ const steps = (key: string) =>
   of(key)
     .steps.filter((s) => s.state === 'open')
     .map((s) => s.id);
+const suspects = (key: string) =>
+  of(key)
+    .advice.suspects.filter((s) => s.raised && !s.mended && s.chance === 'likely')
+    .map((s) => s.id);
 const holds = (key: string) =>
   of(key)
     .holds.filter((h) => !h.standing)
@@ -48,33 +52,42 @@ describe('what a good technician concludes at each demo engine', () => {
     expect(of('wren').stations.find((s) => s.id === 'compression')?.condition).toBe('cannot-tell');
     expect(steps('wren')[0]).toBe('compression-repeat');
     expect(steps('wren')).not.toContain('leak-down');
+    expect(suspects('wren')).toContain('adapter');
+    expect(of('wren').advice.next?.title).toBe('Measure the compression again');
   });
   it('Bittern, no spark anywhere: the stop circuit, not the pack', () => {
     expect(sentences('bittern')).toMatch(/stop circuit is grounded/);
     expect(steps('bittern')[0]).toBe('stop-circuit');
+    expect(suspects('bittern')).toContain('stop-circuit');
+    expect(suspects('bittern')).not.toContain('pack');
   });
   it('Gannet, six cylinders: two neighbours low in both orders, the gasket between them', () => {
     expect(sentences('gannet')).toMatch(/Cylinders 3 and 5 are neighbours and both low/);
     expect(sentences('gannet')).not.toMatch(/was tested late/);
     expect(steps('gannet')).toContain('head-gasket');
+    expect(suspects('gannet')[0]).toBe('head-gasket.3-5');
     expect(steps('gannet')).not.toContain('leak-down');
     expect(sentences('gannet')).toMatch(/valve, gasket or crown rather than rings/);
   });
   it('Tern, spring return: one dip above the mark cannot tell', () => {
     expect(of('tern').stations.find((s) => s.id === 'oil')?.condition).toBe('cannot-tell');
     expect(sentences('tern')).toMatch(/only two that agree count/);
+    expect(of('tern').advice.next?.title).toMatch(/^Dip again/);
   });
   it('Plover: water in the gear oil, and frost makes it today', () => {
     expect(sentences('plover')).toMatch(/Frost is coming/);
-    expect(steps('plover')).toEqual(['frost', 'case-test', 'gear-refill']);
+    expect(steps('plover')).toEqual(['frost', 'anodes', 'case-test', 'gear-refill', 'leg-identity']);
     expect(holds('plover')).toEqual(['gear-water']);
   });
   it('Dunlin: weak stream with a cool head points to the outlet, not to the pump', () => {
-    expect(steps('dunlin')).toEqual(['outlet']);
+    expect(steps('dunlin')).toEqual(['anodes', 'outlet']);
+    expect(suspects('dunlin')).toEqual(['outlet', 'anodes']);
+    expect(of('dunlin').advice.next?.title).toBe('Probe the stream outlet');
     expect(sentences('dunlin')).toMatch(/not to the pump/);
   });
   it('Knot: the same stream with a hot head is the pump, and the pieces are looked for', () => {
-    expect(steps('knot')).toEqual(['pump', 'pieces', 'hot', 'run-again']);
+    expect(steps('knot')).toEqual(['pump', 'pieces', 'run-again']);
+    expect(suspects('knot')).toEqual(['impeller', 'pump-housing']);
     expect(holds('knot')).toEqual(['run']);
   });
   it('Swift, laid up well: sound everywhere, nothing demanded, ready', () => {

@@ -45,6 +45,9 @@ export const eel: DemoEngine = {
     installation: 'single'
   },
   history: (start) => ({
+    worth: 1100,
+    salvage: 150,
+    ceiling: 700,
     submerged: 'yes',
     water: 'brackish',
     runningWhenSunk: 'no',
@@ -113,6 +116,9 @@ export const heron: DemoEngine = {
     installation: 'single'
   },
   history: (start) => ({
+    worth: 3900,
+    salvage: 900,
+    ceiling: 1600,
     submerged: 'yes',
     water: 'salt',
     runningWhenSunk: 'yes',

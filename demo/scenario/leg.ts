@@ -52,6 +52,9 @@ export const plover: DemoEngine = {
     traces: ['washers']
   },
   history: () => ({
+    worth: 2800,
+    salvage: 500,
+    ceiling: 900,
     yearsIdle: 'unknown',
     hours: 2300,
     laidUp: 'unknown',
@@ -64,6 +67,7 @@ export const plover: DemoEngine = {
       .madeSafe('off')
       .read('safe.forecast', celsius(-4), { typed: '-4 °C' })
       .read('safe.air', celsius(3))
+      .walked({ anodes: 'half' })
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 4)
@@ -75,6 +79,12 @@ export const plover: DemoEngine = {
       .read('fuel.age', 1, { typed: '1 month' })
       .read('fuel.kind', 'plain')
       .read('fuel.jar', 'clear')
+      .read('fuel.bulb', 'firm')
+      .read('oil.level', 'yes')
+      .read('oil.dip', 'between')
+      .read('oil.dip', 'between')
+      .read('oil.look', 'dark')
+      .read('cooling.screen', 'clear')
       .running('Battery on charge', 480, 'gear')
       .read('gear.caseTurned', 'yes')
       .read('gear.casePressure', 4 * PSI, held('low', 6, '4 psi'))
@@ -129,6 +139,8 @@ export const dunlin: DemoEngine = {
   },
   profile: twin,
   history: () => ({
+    worth: 1500,
+    salvage: 220,
     yearsIdle: 0,
     hours: 640,
     stored: 'outdoors',
@@ -139,6 +151,7 @@ export const dunlin: DemoEngine = {
   log: (l) =>
     void l
       .madeSafe()
+      .walked({ strainer: 'not-fitted', anodes: 'half' })
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 4)
@@ -154,6 +167,7 @@ export const dunlin: DemoEngine = {
       .read('fuel.age', 1, { typed: '1 month' })
       .read('fuel.kind', 'plain')
       .read('fuel.jar', 'clear')
+      .read('fuel.bulb', 'firm')
       .read('fuel.mix', 50, { typed: '50:1' })
       .read('cooling.screen', 'clear')
       .read('cooling.source', 'tank')
@@ -193,10 +207,20 @@ export const knot: DemoEngine = {
     boat: 'rescue 2'
   },
   profile: twin,
-  history: () => ({ yearsIdle: 1.5, hours: 700, stored: 'sun', submerged: 'no', kept: 'trailer' }),
+  history: () => ({
+    worth: 1500,
+    salvage: 220,
+    ceiling: 700,
+    yearsIdle: 1.5,
+    hours: 700,
+    stored: 'sun',
+    submerged: 'no',
+    kept: 'trailer'
+  }),
   log: (l) =>
     void l
       .madeSafe()
+      .walked({ strainer: 'not-fitted' })
       .read('turn.plugs', 'in')
       .read('turn.result', 'bumps')
       .read('turn.bumps', 4)
@@ -210,6 +234,8 @@ export const knot: DemoEngine = {
       .read('fuel.age', 1)
       .read('fuel.kind', 'plain')
       .read('fuel.jar', 'clear')
+      .read('fuel.bulb', 'firm')
+      .read('fuel.mix', 40, { typed: '40:1' })
       .read('cooling.screen', 'clear')
       .read('cooling.source', 'tank')
       .read('safe.air', celsius(14))

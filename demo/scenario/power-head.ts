@@ -47,6 +47,8 @@ export const wren: DemoEngine = {
     installation: 'single'
   },
   history: () => ({
+    worth: 520,
+    salvage: 80,
     yearsIdle: 9,
     stored: 'indoors',
     laidUp: 'no',
@@ -128,6 +130,9 @@ export const bittern: DemoEngine = {
     traces: []
   },
   history: () => ({
+    worth: 2900,
+    salvage: 450,
+    ceiling: 1300,
     yearsIdle: 17,
     stored: 'indoors',
     laidUp: 'part',
@@ -216,6 +221,9 @@ export const gannet: DemoEngine = {
     installation: 'single'
   },
   history: () => ({
+    worth: 4800,
+    salvage: 950,
+    ceiling: 1500,
     yearsIdle: 2,
     hours: 1140,
     laidUp: 'no',

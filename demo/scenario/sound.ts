@@ -79,6 +79,9 @@ export const swift: DemoEngine = {
       .read('fuel.age', 0.5, { typed: '2 weeks' })
       .read('fuel.jar', 'clear')
       .read('fuel.bulb', 'firm')
+      .read('fuel.vent', 'open')
+      .read('plugs.rope', 'good')
+      .read('plugs.starterCircuit', 'turns')
       .read('cooling.screen', 'clear')
       .read('cooling.impellerAge', 1)
       .read('cooling.source', 'tank')
@@ -178,12 +181,23 @@ export const curlew: DemoEngine = {
       .read('fuel.kind', 'plain')
       .read('fuel.age', 11, { typed: '11 months' })
       .read('fuel.jar', 'clear')
+      .read('fuel.bulb', 'firm')
+      .read('fuel.vent', 'open')
+      .read('fuel.hose', 'supple')
+      .read('fuel.couplings', 'tight')
+      .read('fuel.filter', 'clean')
+      .read('plugs.rope', 'good')
       .read('cooling.screen', 'clear')
       .read('cooling.source', 'tank')
       .read('cooling.opened', 'yes')
       .read('cooling.set', 28)
       .read('cooling.missing', 0)
       .read('cooling.housing', 'good')
+      .decided(
+        'repair',
+        'A pump kit and fresh fuel; nothing else points to work.',
+        'Go ahead, she is needed on Friday.'
+      )
       .wait(24)
       .done('fuel-drain', 'Eight litres to the collection point.')
       .read('fuel.tank', 'fresh', { round: 2 })
@@ -248,6 +262,8 @@ export const tern: DemoEngine = {
     installation: 'single'
   },
   history: () => ({
+    worth: 6200,
+    salvage: 1200,
     yearsIdle: 0.6,
     hours: 310,
     laidUp: 'part',

@@ -18,7 +18,9 @@ describe('npm run assess, without a server', { timeout: 60_000 }, () => {
     expect(out).toMatch(/HOLDS\n {2}Gear oil: water or low/);
     expect(out).toMatch(/fault: Frost is coming \(25 °F\)/);
     expect(out).toMatch(/1\. Drain the gear case today/);
-    expect(out).toMatch(/Next check: Spark, 5 min|Next check: Look-over, 10 min/);
+    expect(out).toMatch(/SUSPECTS\n {2}likely: leg from another engine/);
+    expect(out).toMatch(/Next check: Along the fuel line/);
+    expect(out).toMatch(/DECISION: .*\n {2}cost \d+ cr to \d+ cr \(80 in 100\)/);
     expect(out).not.toMatch(/NaN|undefined|\[object/);
   });
   it('computes adapter, sea level, wet dose and leak beside the readings', () => {
@@ -44,9 +46,19 @@ describe('npm run assess, without a server', { timeout: 60_000 }, () => {
   });
   it('--json is JSON with the same judgement', () => {
     const { out } = assess(example('gannet'), '--json');
-    const found = JSON.parse(out) as { findings: { id: string }[]; ready: boolean; steps: { id: string }[] };
+    const found = JSON.parse(out) as {
+      findings: { id: string }[];
+      ready: boolean;
+      steps: { id: string }[];
+      suspects: { id: string }[];
+      checks: unknown[];
+      decision: { recommended: string };
+    };
     expect(found.findings.map((f) => f.id)).toContain('compression.neighbours');
-    expect(found.steps[0]?.id).toBe('leak-down');
+    expect(found.steps[0]?.id).toBe('head-gasket');
+    expect(found.suspects[0]?.id).toBe('head-gasket.3-5');
+    expect(found.decision.recommended).toBe('repair-under');
+    expect(found.checks.length).toBeGreaterThan(5);
     expect(found.ready).toBe(false);
   });
   it('bad files get a path and a sentence and a code of failure', () => {

@@ -71,7 +71,7 @@ function optionViews(s: State): OptionView[] {
   const risk = model.suspects.reduce((sum, _, i) => sum + belief.posterior[i]! * position.loss[i]!, 0);
   const service = s.jobs.find((j) => j.id === 'service')!.works[0]!;
   const serviceCost = pertMean(service.parts) + (pertMean(service.minutes) / 60) * money.rate;
-  const sum = money.ceiling ?? Math.max(0, money.worth - money.salvage);
+  const sum = money.ceiling ?? (valued ? Math.max(0, money.worth - money.salvage) : quantile(draws.costs, 0.9));
   const under = draws.costs.reduce(
     (total, c) => total + (c <= sum ? money.worth - c : money.salvage - SUNK * Math.min(c, sum)),
     0

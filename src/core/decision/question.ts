@@ -11,7 +11,7 @@ export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice |
   const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
   const tag = survey.engine.identity.tag ?? 'Your engine';
   const found = likely.length
-    ? `${tag}: we think it is ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length - 3} smaller things` : ''}.`
+    ? `${tag}: we think it is ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length === 4 ? 'one thing' : `${likely.length - 3} things`} more` : ''}.`
     : `${tag}: nothing we have seen so far asks for a repair.`;
   const sum = `Putting it right costs about ${cr(d.cost.median)}, nine times in ten under ${cr(d.cost.high)}.`;
   const asks: Readonly<Record<Decision['recommended'], string>> = {

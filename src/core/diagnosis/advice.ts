@@ -59,7 +59,8 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
   const looks = openLooks(c, model, belief);
   const removed = withoutEach(belief);
   const blocked = (action: Action): string | undefined => {
-    const hold = against(holds, action)[0];
+    // What is only not recorded yet is asked where the check is made; it does not hide the check.
+    const hold = against(holds, action).find((h) => !h.standing);
     return hold && `held: ${hold.title.charAt(0).toLowerCase()}${hold.title.slice(1)}`;
   };
   const checks = rankChecks(c, model, belief, position, blocked, looks);

@@ -1,8 +1,12 @@
 import { Evaluation, planElimination, type Plan } from './elimination.ts';
 import type { Network } from './network.ts';
 
-/** Below this share of the sum of absolute terms, too many digits have cancelled: the plan that keeps differences local is taken. */
-const CANCELLED = 1e-7;
+/**
+ * Below this share of the sum of absolute terms too many digits have cancelled (four of sixteen are left), and the form
+ * that keeps differences local is taken, unless it would cost more than this many multiplications.
+ */
+const CANCELLED = 1e-12;
+const AFFORDABLE = 400_000;
 /** A cause seen in up to this many signs here is one table over them; beyond, it is a variable of its own. */
 const TABLE = 8;
 
@@ -112,7 +116,10 @@ export class Component {
     this.fillIn(w0, w1, a, b, 1);
     const z = this.form.run.sum();
     this.fillIn(w0, w1, a, b, -1);
-    if (!(z > CANCELLED * this.form.run.sum())) this.form = this.formOf(false) ?? this.form;
+    const whole = this.form.run.sum();
+    if (z > CANCELLED * whole) return;
+    const local = this.formOf(false);
+    if (local && (local.run.plan.cost <= AFFORDABLE || !(z > 0))) this.form = local;
   }
 
   /** The sum over everything here; posteriors of its causes are written where they belong. */

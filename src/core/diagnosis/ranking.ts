@@ -166,8 +166,20 @@ function reason(check: Check, w: Weighed, labels: readonly string[], wrong: read
     return `It could end the project before money goes in: with ${end} it would not be worth mending.`;
   if (w.turned >= 0.02 && end !== undefined)
     return `Cheap and decisive: ${end} would change the whole plan, and it is better known before the rest.`;
-  if (names.length) return `Much for its minutes: ${names.join(' and ')} ${names.length > 1 ? 'hang' : 'hangs'} on it.`;
+  if (names.length) return `Says most about ${names.join(' and ')}.`;
   return 'Little hangs on it by now.';
+}
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** A check that opens the way to a better one is worth what both give for the minutes of both. */
+function opening(ranked: readonly RankedCheck[], first: ReadonlyMap<string, string>): RankedCheck[] {
+  return ranked.map((r) => {
+    const behind = ranked.filter((x) => first.get(x.id) === r.id);
+    const best = behind.reduce((most, x) => Math.max(most, (r.gain + x.gain) / (r.minutes + x.minutes)), r.perMinute);
+    const worthIt = r.worthIt || (best > r.perMinute && behind.some((x) => x.worthIt));
+    return best > r.perMinute ? { ...r, perMinute: best, worthIt } : r;
+  });
 }
 
 /** Open checks by gain a minute, holds and order respected; set-up that is already there costs nothing. */
@@ -182,13 +194,16 @@ export function rankChecks(
   const open = new Map(looks.map((l) => [l.check.id, l.check.title]));
   const done = setupDone(c);
   const labelled = (list: readonly number[]): string[] => [...new Set(list.map((i) => model.suspects[i]!.kind.label))];
+  /** What each waiting check waits for. */
+  const first = new Map<string, string>();
   const ranked = looks.map((look): RankedCheck => {
     const { check } = look;
     const w = weigh(belief, look, position);
     const setup = check.setup && !done.has(check.setup) ? setups[check.setup] : undefined;
     const minutes = check.minutes + (check.perCylinder ?? 0) * model.cylinders.length + (setup?.minutes ?? 0);
     const hold = check.needs && blocked(check.needs);
-    const first = (check.after ?? []).map((id) => open.get(id)).find((t) => t !== undefined);
+    const before = (check.after ?? []).find((id) => open.has(id));
+    if (before !== undefined && !hold) first.set(check.id, before);
     const artefacts = model.suspects.flatMap((s, i) =>
       s.kind.artefact && s.kind.settled === check.id && belief.posterior[i]! > 0.15 ? [s.label] : []
     );
@@ -218,8 +233,8 @@ export function rankChecks(
         artefacts,
         w.endsBy === undefined ? undefined : model.suspects[w.endsBy]!.kind.label
       ),
-      ...(hold ? { waits: hold } : first ? { waits: `first: ${first.charAt(0).toLowerCase()}${first.slice(1)}` } : {})
+      ...(hold ? { waits: hold } : before ? { waits: `first: ${lower(open.get(before)!)}` } : {})
     };
   });
-  return ranked.sort((a, b) => Number(b.doubted) - Number(a.doubted) || b.perMinute - a.perMinute);
+  return opening(ranked, first).sort((a, b) => Number(b.doubted) - Number(a.doubted) || b.perMinute - a.perMinute);
 }

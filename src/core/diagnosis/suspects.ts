@@ -109,10 +109,11 @@ export function suspectViews(
           strength: strengthOf(weight)
         };
       })
-      .filter((w) => Math.abs(w.weight) >= NAMED)
       .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
+      // A suspect raised by many small things names at least the largest of them.
+      .filter((w, k) => Math.abs(w.weight) >= NAMED || (raised && k === 0))
       .slice(0, 8);
-    const clears = p >= 0.12 && !done ? clearing(model, belief, looks, i) : undefined;
+    const clears = p >= 0.12 && p < 0.97 && !done ? clearing(model, belief, looks, i) : undefined;
     return {
       id: s.id,
       label: s.label,
@@ -137,7 +138,8 @@ export function suspectViews(
 function clearing(model: Model, belief: Belief, looks: readonly Look[], i: number): SuspectView['clears'] {
   let best: SuspectView['clears'];
   let most = 0;
-  for (const { check, signs } of looks)
+  for (const { check, signs } of looks) {
+    if (check.needs === 'start') continue;
     for (const s of signs) {
       if (!model.network.signs[s]!.causes.some((c) => c.cause === i)) continue;
       const to = belief.withAbsent([s]).posterior[i]!;
@@ -147,5 +149,6 @@ function clearing(model: Model, belief: Belief, looks: readonly Look[], i: numbe
         best = { check: check.id, title: check.title, station: check.station, says: saySign(model, s, false), to };
       }
     }
+  }
   return best;
 }

@@ -135,12 +135,13 @@ export const historyItems = {
   runningWhenSunk: yesNo({ label: 'Running when it went under' }),
   hoursUnder: quantity({ label: 'Hours under water', dimension: 'hours', min: 0, max: 100_000 }),
   recoveredAt: moment({ label: 'Came out of the water' }),
-  worth: quantity({ label: 'Worth in running order', dimension: 'money', min: 0, max: 1e6 }),
-  salvage: quantity({ label: 'Worth as parts', dimension: 'money', min: 0, max: 1e6 }),
+  worth: quantity({ label: 'Worth in running order', dimension: 'money', example: '2400 cr', min: 0, max: 1e6 }),
+  salvage: quantity({ label: 'Worth as parts', dimension: 'money', example: '400 cr', min: 0, max: 1e6 }),
   ceiling: quantity({
     label: 'Owner’s ceiling',
     ask: 'The sum over which the owner wants to be asked',
     dimension: 'money',
+    example: '900 cr',
     min: 0,
     max: 1e6
   }),

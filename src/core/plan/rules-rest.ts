@@ -5,17 +5,6 @@ import { only, type StepRule } from './step.ts';
 /** Work at gear case, fuel, cooling, engine oil and after the first run. */
 export const restSteps: readonly StepRule[] = [
   {
-    id: 'frost',
-    title: 'Drain the gear case today: frost is coming',
-    raisedBy: ['gear.frost'],
-    how: 'Lower plug out and left out, vent open, case covered; label it CASE EMPTY.',
-    tools: ['driver that fills the slot', 'drain pan'],
-    minutes: 10,
-    wait: 60,
-    hazards: ['waste'],
-    proof: { station: 'gear', text: 'drained volume recorded' }
-  },
-  {
     id: 'metal',
     title: 'Open the gear case and explain the metal',
     raisedBy: ['gear.metal'],

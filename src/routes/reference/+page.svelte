@@ -4,6 +4,11 @@
   const pages = [
     ['/reference/mixture', 'Mixture', 'New mix, correcting a tank, and the cup at hand.'],
     ...sumIds.map((id) => [`/reference/${id}`, sums[id].title, sums[id].about] as const),
+    [
+      '/reference/knowledge',
+      'What can be wrong',
+      'Every suspect: how it shows, what settles it, what cures it; with your own strengths.'
+    ],
     ['/reference/house-rules', 'House rules', 'Where good technicians differ: one choice each, with its reason.'],
     ['/reference/instruments', 'Instruments', 'Gauges and testers, entered once and picked at the engine.'],
     ['/reference/sources', 'Sources', 'Every limit and constant, and whether it is published, practice or from memory.']

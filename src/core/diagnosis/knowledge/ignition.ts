@@ -236,7 +236,7 @@ export const ignition = inSystem('ignition', [
     id: 'lanyard',
     label: 'lanyard out or switch off',
     artefact: true,
-    prior: { L: 0.08, D: 0.08, N: 0.08, S: 0.06 },
+    prior: { L: 0.12, D: 0.12, N: 0.12, S: 0.1 },
     shows: { always: ['lanyard-out', 'none-all'] },
     cure: 'Lanyard in, switch on run, look again.',
     settled: 'lanyard',

@@ -1,4 +1,7 @@
-import { checks } from './checks.ts';
+import { fuelChecks } from './checks-fuel.ts';
+import { headChecks } from './checks-head.ts';
+import { restChecks } from './checks-rest.ts';
+import { sparkChecks } from './checks-spark.ts';
 import { cooling } from './cooling.ts';
 import { fuel } from './fuel.ts';
 import { gearCase } from './gear-case.ts';
@@ -6,8 +9,13 @@ import { ignition } from './ignition.ts';
 import { powerHead } from './power-head.ts';
 import { electric, engineOil, structure } from './rest.ts';
 import type { Check, SignKind, SuspectKind } from './shape.ts';
-import { headSigns } from './signs-head.ts';
-import { restSigns } from './signs-rest.ts';
+import { compressionSigns } from './signs-compression.ts';
+import { coolingSigns } from './signs-cooling.ts';
+import { fuelSigns } from './signs-fuel.ts';
+import { lookAndGearSigns } from './signs-look-gear.ts';
+import { oilAndRunSigns } from './signs-run.ts';
+import { sparkSigns } from './signs-spark.ts';
+import { turnSigns } from './signs-turn.ts';
 
 /** Everything known about what can be wrong, how it shows and what settles it: data only, one file a system. */
 export const suspectKinds: readonly SuspectKind[] = [
@@ -20,8 +28,16 @@ export const suspectKinds: readonly SuspectKind[] = [
   ...electric,
   ...structure
 ];
-export const signKinds: readonly SignKind[] = [...headSigns, ...restSigns];
-export { checks };
+export const signKinds: readonly SignKind[] = [
+  ...turnSigns,
+  ...sparkSigns,
+  ...compressionSigns,
+  ...lookAndGearSigns,
+  ...fuelSigns,
+  ...coolingSigns,
+  ...oilAndRunSigns
+];
+export const checks: readonly Check[] = [...headChecks, ...sparkChecks, ...restChecks, ...fuelChecks];
 
 const byId = <T extends { readonly id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
   new Map(list.map((x) => [x.id, x]));

@@ -272,7 +272,7 @@ export const powerHead = inSystem('power-head', [
     prior: { L: 0.9, D: 0.9, N: 0.9, S: 0.9 },
     shows: { usually: ['low', 'low-again', 'no-bumps'] },
     cure: 'Not judged by the gauge: leak-down tells.',
-    settled: 'leak-down',
+    settled: 'compression-again',
     parts: [0, 0, 0],
     minutes: [10, 15, 20],
     stake: 'nuisance',

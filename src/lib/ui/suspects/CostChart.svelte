@@ -6,7 +6,7 @@
   let { decision }: { decision: Decision } = $props();
   let measured = $state(0);
   const W = $derived(measured > 120 ? measured : 560);
-  const H = 190;
+  const H = 196;
   const d = $derived(decision);
   const top = $derived(
     Math.max(
@@ -16,7 +16,7 @@
     )
   );
   const x = $derived(scaleLinear([0, top], [14, W - 14]));
-  const y = $derived(scaleLinear([0, Math.max(1, ...d.bins.map((b) => b.n))], [H - 34, 34]));
+  const y = $derived(scaleLinear([0, Math.max(1, ...d.bins.map((b) => b.n))], [H - 38, 34]));
   const cr = (n: number): string => `${Math.round(n / 5) * 5} cr`;
   const marks = $derived([
     ...(d.ceiling === undefined ? [] : [{ at: d.ceiling, text: `ceiling ${cr(d.ceiling)}`, dash: '' }]),
@@ -41,18 +41,18 @@
           x={x(b.from) + 0.5}
           width={Math.max(1, x(b.to) - x(b.from) - 1)}
           y={y(b.n)}
-          height={H - 34 - y(b.n)}
+          height={H - 38 - y(b.n)}
           fill={d.ceiling !== undefined && b.from >= d.ceiling ? 'var(--color-error)' : 'var(--color-primary)'}
           fill-opacity={b.from >= d.cost.low && b.to <= d.cost.high ? 0.9 : 0.5}
         />{/if}
     {/each}
-    <path d="M14 {H - 34}H{W - 14}" stroke="var(--color-base-content)" />
+    <path d="M14 {H - 38}H{W - 14}" stroke="var(--color-base-content)" />
     <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
-      {#each x.ticks(W < 420 ? 4 : 7) as t (t)}<text x={x(t)} y={H - 16} text-anchor="middle">{t}</text>{/each}
-      <text x={W - 14} y={H - 1} text-anchor="end">cr, everything included</text>
+      {#each x.ticks(W < 420 ? 4 : 7) as t (t)}<text x={x(t)} y={H - 19} text-anchor="middle">{t}</text>{/each}
+      <text x={W - 14} y={H - 4} text-anchor="end">cr, everything included</text>
       {#each marks as m, k (m.text)}
         <path
-          d="M{x(m.at)} {14 + 16 * k}V{H - 34}"
+          d="M{x(m.at)} {14 + 16 * k}V{H - 38}"
           stroke="var(--color-warning)"
           stroke-width="2.5"
           stroke-dasharray={m.dash}

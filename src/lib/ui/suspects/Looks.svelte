@@ -9,7 +9,7 @@
   const waiting = $derived(checks.filter((c) => c.worthIt && c.waits));
   const rest = $derived(checks.filter((c) => !c.worthIt));
   const most = $derived(Math.max(1, ...ready.map((c) => c.perMinute)));
-  const shown = $derived(all ? ready : ready.slice(0, 5));
+  const shown = $derived(all ? ready : ready.slice(0, 3));
   const words = (c: RankedCheck): string =>
     c.perMinute > most / 2 ? 'most for its minutes' : c.perMinute > most / 6 ? 'well worth it' : 'worth it';
 </script>
@@ -40,16 +40,19 @@
     <li class="py-2">No open check pays for its minutes now. What is known decides; the gates say what is left.</li>
   {/each}
 </ol>
-{#if ready.length > 5}<button type="button" class="plain-link tap text-sm" onclick={() => (all = !all)}
-    >{all ? 'Only the first five' : `${ready.length - 5} more that pay`}</button
+{#if ready.length > 3}<button type="button" class="plain-link tap text-sm" onclick={() => (all = !all)}
+    >{all ? 'Only the first three' : `${ready.length - 3} more that pay`}</button
   >{/if}
 {#if waiting.length}
-  <h3 class="label-caps mt-3">Worth it, but something comes first</h3>
-  <ul>
-    {#each waiting.slice(0, 4) as c (c.id)}<li class="border-t border-line py-1 text-sm">
-        <a class="plain-link" href="{base}/{c.station}">{c.title}</a>, {c.minutes} min: {c.waits}
-      </li>{/each}
-  </ul>
+  <details class="mt-1">
+    <summary class="plain-link tap cursor-pointer text-sm">{waiting.length} worth it, but something comes first</summary
+    >
+    <ul>
+      {#each waiting.slice(0, 4) as c (c.id)}<li class="border-t border-line py-1 text-sm">
+          <a class="plain-link" href="{base}/{c.station}">{c.title}</a>, {c.minutes} min: {c.waits}
+        </li>{/each}
+    </ul>
+  </details>
 {/if}
 {#if rest.length}
   <p class="mt-2 text-sm">

@@ -32,7 +32,8 @@ export const actions: Actions = {
       else numbers[id] = parsed.si;
     }
     if (Object.keys(errors).length) return fail(400, { errors, typed, saved: false });
-    saveRules({ schools, numbers } as HouseRules, locals.prefs.who);
+    const { knowledge } = currentRules().rules;
+    saveRules({ schools, numbers, ...(knowledge ? { knowledge } : {}) } as HouseRules, locals.prefs.who);
     return { errors, typed, saved: true };
   }
 };

@@ -1,0 +1,155 @@
+import type { Check } from './shape.ts';
+
+const four = { strokes: ['four'] };
+const starter = { starting: ['electric', 'both'] };
+
+/** Gear case, cooling, engine oil and the first run. What can be looked at, with minutes of hands; set-up that several share is counted once. C: common practice. */
+export const restChecks: readonly Check[] = [
+  { id: 'gear-crack', title: 'Lower gear plug a crack open', station: 'gear', minutes: 4 },
+  {
+    id: 'gear-drain',
+    title: 'Drain and measure the gear oil, look at the magnet',
+    station: 'gear',
+    minutes: 20,
+    made: ['gear.look']
+  },
+  {
+    id: 'magnet',
+    title: 'Wipe the magnet and name what is on it',
+    station: 'gear',
+    minutes: 2,
+    setup: 'case-empty',
+    fits: { magnet: ['drain', 'level'] }
+  },
+  {
+    id: 'case-test',
+    title: 'Case test, low then high, shafts turned',
+    station: 'gear',
+    minutes: 15,
+    made: ['gear.pressureTest'],
+    setup: 'case-empty',
+    after: ['gear-crack']
+  },
+  {
+    id: 'soap',
+    title: 'Soapy water: where it bubbles',
+    station: 'gear',
+    minutes: 5,
+    made: ['gear.caseBubbles'],
+    setup: 'case-empty',
+    given: ['case-leaks']
+  },
+  {
+    id: 'screen',
+    title: 'Intake screens, and the age of the impeller',
+    station: 'cooling',
+    minutes: 5,
+    made: ['cooling.screen']
+  },
+  {
+    id: 'outlet',
+    title: 'Probe the stream outlet',
+    station: 'cooling',
+    minutes: 10,
+    given: ['stream-weak', 'stream-none'],
+    fits: { indicator: ['fitted'] }
+  },
+  {
+    id: 'second-thermometer',
+    title: 'Temperature again, same spot, second thermometer',
+    station: 'run',
+    minutes: 5,
+    setup: 'running',
+    given: ['hot', 'lamp', 'banks-differ'],
+    again: true,
+    needs: 'start'
+  },
+  {
+    id: 'in-tank',
+    title: 'Stream again, in a tank',
+    station: 'cooling',
+    minutes: 10,
+    given: ['stream-weak', 'stream-none'],
+    again: true,
+    needs: 'start'
+  },
+  {
+    id: 'pump',
+    title: 'Open the water pump',
+    station: 'cooling',
+    minutes: 45,
+    made: ['cooling.set', 'cooling.cracked', 'cooling.missing'],
+    after: ['turn', 'spark', 'compression', 'gear-crack']
+  },
+  {
+    id: 'drill',
+    title: 'Drill test of the pump',
+    station: 'cooling',
+    minutes: 5,
+    made: ['cooling.drill'],
+    setup: 'leg-off',
+    after: ['pump']
+  },
+  {
+    id: 'thermostat',
+    title: 'Thermostat in a pan',
+    station: 'cooling',
+    minutes: 30,
+    made: ['cooling.thermostatPan', 'cooling.thermostatOpens'],
+    fits: { thermostat: ['fitted'] },
+    after: ['turn', 'spark', 'compression', 'gear-crack']
+  },
+  {
+    id: 'dip',
+    title: 'Dip the engine oil twice, look and smell',
+    station: 'oil',
+    minutes: 3,
+    made: ['oil.dip', 'oil.dipAt'],
+    fits: four
+  },
+  {
+    id: 'dip-again',
+    title: 'Dip again, upright and level, after a wait',
+    station: 'oil',
+    minutes: 3,
+    fits: four,
+    given: ['oil-above', 'oil-below'],
+    again: true
+  },
+  {
+    id: 'oil-drain',
+    title: 'Oil filter and its old seal',
+    station: 'oil',
+    minutes: 5,
+    made: ['oil.filter'],
+    fits: four
+  },
+  {
+    id: 'run',
+    title: 'First run on water, watched',
+    station: 'run',
+    minutes: 20,
+    made: ['run.outcome', 'run.event'],
+    needs: 'start',
+    setup: 'running',
+    after: ['turn', 'spark', 'compression', 'gear-crack', 'jar', 'dip']
+  },
+  {
+    id: 'run-again',
+    title: 'Look again after the run: plug, smoke, leaks',
+    station: 'run',
+    minutes: 5,
+    needs: 'start',
+    after: ['run']
+  },
+  {
+    id: 'charge',
+    title: 'Volts at the battery while it runs',
+    station: 'run',
+    minutes: 3,
+    needs: 'start',
+    fits: starter,
+    setup: 'running',
+    after: ['run']
+  }
+];

@@ -1,0 +1,169 @@
+import type { SignKind } from './shape.ts';
+
+const four = { strokes: ['four'] };
+const two = { strokes: ['two'] };
+const starter = { starting: ['electric', 'both'] };
+
+/** What the engine oil and the first run show. Leaks are estimates, from memory (M). */
+export const oilAndRunSigns: readonly SignKind[] = [
+  {
+    id: 'oil-above',
+    check: 'dip',
+    present: 'the oil stands above the mark',
+    absent: 'the oil does not stand above the mark',
+    leak: 0.02,
+    measured: 'oil-above',
+    fits: four
+  },
+  {
+    id: 'oil-below',
+    check: 'dip',
+    present: 'the oil stands below the mark',
+    absent: 'the oil does not stand below the mark',
+    leak: 0.02,
+    measured: 'oil-below',
+    fits: four
+  },
+  {
+    id: 'dip-moves',
+    check: 'dip-again',
+    present: 'the second dip differs from the first',
+    absent: 'two level dips agree',
+    leak: 0.05,
+    measured: 'dip-moves',
+    fits: four
+  },
+  {
+    id: 'oil-milky',
+    check: 'dip',
+    present: 'the engine oil is milky',
+    absent: 'the engine oil is not milky',
+    leak: 0.003,
+    reads: [{ item: 'oil.look', present: ['milky'] }],
+    fits: four
+  },
+  {
+    id: 'oil-fuel',
+    check: 'dip',
+    present: 'the engine oil smells of fuel or is thin',
+    absent: 'the engine oil does not smell of fuel',
+    leak: 0.02,
+    measured: 'oil-fuel',
+    fits: four
+  },
+  {
+    id: 'seal-doubled',
+    check: 'oil-drain',
+    present: 'the old filter seal is still on',
+    absent: 'no old filter seal',
+    leak: 0.005,
+    reads: [{ item: 'oil.filter', present: ['stuck'] }],
+    fits: four
+  },
+  {
+    id: 'no-start',
+    check: 'run',
+    present: 'it does not start',
+    absent: 'it starts',
+    leak: 0.02,
+    reads: [{ item: 'run.outcome', present: ['failed'] }]
+  },
+  {
+    id: 'ran-badly',
+    check: 'run',
+    present: 'it was stopped early',
+    absent: 'it ran and settled',
+    leak: 0.06,
+    reads: [{ item: 'run.outcome', present: ['stopped'] }]
+  },
+  {
+    id: 'dies',
+    check: 'run',
+    present: 'it dies after running a little',
+    absent: 'it keeps running',
+    leak: 0.02,
+    measured: 'dies'
+  },
+  {
+    id: 'lamp',
+    check: 'run',
+    present: 'a lamp or horn came on',
+    absent: 'no lamp came on',
+    leak: 0.01,
+    reads: [{ item: 'run.lamp', present: ['came'] }]
+  },
+  {
+    id: 'smoke',
+    check: 'run-again',
+    present: 'smoke keeps coming',
+    absent: 'no lasting smoke',
+    leak: 0.02,
+    reads: [{ item: 'run.smoke', present: ['keeps'] }]
+  },
+  {
+    id: 'plug-wet-after',
+    check: 'run-again',
+    present: 'water on a plug after the run',
+    absent: 'the plug is dry after the run',
+    leak: 0.003,
+    reads: [{ item: 'run.plugAfter', present: ['wet'] }]
+  },
+  {
+    id: 'leaks-oil',
+    check: 'run-again',
+    present: 'it leaks oil',
+    absent: 'it leaks no oil',
+    leak: 0.02,
+    reads: [{ item: 'run.leaks', present: ['oil'] }]
+  },
+  {
+    id: 'leaks-fuel',
+    check: 'run-again',
+    present: 'it leaks fuel',
+    absent: 'it leaks no fuel',
+    leak: 0.01,
+    reads: [{ item: 'run.leaks', present: ['fuel'] }]
+  },
+  {
+    id: 'spits',
+    check: 'crankcase',
+    present: 'it spits back, idles poorly, one cylinder weak',
+    absent: 'it idles evenly',
+    leak: 0.02,
+    reads: [{ item: 'run.idles', present: ['spits'] }],
+    fits: two
+  },
+  {
+    id: 'kicks',
+    check: 'run',
+    present: 'it kicks back',
+    absent: 'it does not kick back',
+    leak: 0.01,
+    reads: [{ item: 'run.idles', present: ['kicks'] }]
+  },
+  {
+    id: 'shakes',
+    check: 'run',
+    present: 'it shakes',
+    absent: 'it does not shake',
+    leak: 0.02,
+    reads: [{ item: 'run.idles', present: ['shakes'] }]
+  },
+  {
+    id: 'dies-hot',
+    check: 'run',
+    present: 'it dies when warm and returns cold',
+    absent: 'it does not die when warm',
+    leak: 0.01,
+    reads: [{ item: 'run.idles', present: ['hot'] }]
+  },
+  {
+    id: 'no-charge',
+    check: 'charge',
+    present: 'the battery is not charged',
+    absent: 'the battery is charged',
+    leak: 0.02,
+    measured: 'charge',
+    fits: starter
+  }
+];

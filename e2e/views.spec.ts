@@ -8,6 +8,8 @@ const places = [
   '/reference',
   '/reference/mixture',
   '/reference/house-rules',
+  '/reference/knowledge',
+  '/reference/knowledge/head-gasket',
   '/reference/instruments',
   '/reference/sources',
   '/reference/adapter',
@@ -32,6 +34,7 @@ const checks = [
   'cooling',
   'oil',
   'run',
+  'suspects',
   'jobs',
   'ready',
   'record'
@@ -71,6 +74,9 @@ for (const theme of ['chart', 'night'] as const)
     await page.goto(`${dead}/look`);
     await look();
     const six = await open(page, 'Gannet', '/compression');
+    await look();
+    await page.goto(`${six}/suspects`);
+    await page.getByText('Is it worth it?').waitFor();
     await look();
     await page.goto(`${six}/plugs`);
     await look();

@@ -40,6 +40,27 @@ rows.push({
   limit: 30
 });
 
+const thought = JSON.parse(spawnSync(bin('tsx'), ['src/cli/bench-advice.ts'], { encoding: 'utf8' }).stdout);
+rows.push({
+  name: 'advice-six-cylinder',
+  value: thought.advice,
+  unit: `ms median, 95th percentile ${thought.late} ms (limit 60); ${thought.open} open checks ranked, ${thought.weighed} readings weighed (${(thought.advice / sum).toFixed(1)} times a sum of a million roots)`,
+  limit: 30
+});
+rows.push({ name: 'advice-95th', value: thought.late, unit: 'ms, the same', limit: 60 });
+rows.push({
+  name: 'inference-to-counting',
+  value: +(thought.exact / thought.counting).toFixed(4),
+  unit: `exact inference ${thought.exact} ms against ${thought.counting} ms for counting 65,536 cases, same answer`,
+  limit: 0.05
+});
+rows.push({
+  name: 'monte-carlo-20k',
+  value: thought.draws,
+  unit: 'ms, 20,000 draws of that engine’s cost',
+  limit: 300
+});
+
 async function time(url) {
   const from = performance.now();
   await (await fetch(url)).text();

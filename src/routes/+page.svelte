@@ -115,6 +115,7 @@
               >{/each}
           </p>
         {/if}
+        {#if row.suspect && !row.releasedAt}<p class="mt-0.5 text-sm font-medium">Likely {row.suspect}.</p>{/if}
         {#if row.gravest && !row.releasedAt}<p class="mt-0.5 line-clamp-2 text-sm">{row.gravest}</p>{/if}
       </div>
       <div class="col-start-2 self-center md:col-start-4">

@@ -10,7 +10,7 @@ import { evidenceOf } from './evidence/index.ts';
 import { modelOf, type Model } from './model.ts';
 import type { Likelihood } from './network.ts';
 import { openLooks, rankChecks, type RankedCheck } from './ranking.ts';
-import { suspectViews, withoutEach, type SuspectView } from './suspects.ts';
+import { Removals, suspectViews, type SuspectView } from './suspects.ts';
 import { moneyOf, Position, type Money } from './value.ts';
 
 /** What is probably wrong, what to look at next, and what the readings have against each other. Plain data. */
@@ -57,7 +57,7 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
   const { context: c, holds } = j;
   const { model, belief, position, mended } = w;
   const looks = openLooks(c, model, belief);
-  const removed = withoutEach(belief);
+  const removals = new Removals(belief);
   const blocked = (action: Action): string | undefined => {
     // What is only not recorded yet is asked where the check is made; it does not hide the check.
     const hold = against(holds, action).find((h) => !h.standing);
@@ -67,9 +67,9 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
   const hopeless = position.stops(position.going(belief.posterior));
   const states = Object.fromEntries(j.stations.map((s) => [s.id, s.condition]));
   return {
-    suspects: suspectViews(model, belief, removed, looks, mended),
+    suspects: suspectViews(model, belief, removals, looks, mended),
     checks: checks.slice(0, SHOWN),
-    contradictions: contradictions(model, belief, removed),
+    contradictions: contradictions(model, belief, removals),
     next: nextCheck(c.survey.engine.profile, states, holds, checks, hopeless),
     hopeless,
     weighed: belief.evidence.size

@@ -1,11 +1,11 @@
-import { Evaluation, planElimination, type Plan } from './elimination.ts';
+import { Evaluation, plansOf } from './elimination.ts';
 import type { Network } from './network.ts';
 
 /**
- * Below this share of the sum of absolute terms too many digits have cancelled (four of sixteen are left), and the form
- * that keeps differences local is taken, unless it would cost more than this many multiplications.
+ * Signed sums cancel. Two orders of elimination round differently: where they differ by more than this share, the form
+ * that keeps every difference local is taken instead, unless it would cost more than so many multiplications.
  */
-const CANCELLED = 1e-12;
+const AGREE = 1e-7;
 const AFFORDABLE = 400_000;
 /** A cause seen in up to this many signs here is one table over them; beyond, it is a variable of its own. */
 const TABLE = 8;
@@ -43,7 +43,7 @@ export class Component {
   private readonly shared: readonly Shared[];
   private readonly leaves: readonly (readonly Leaf[])[];
   private form: Form;
-  private settled = false;
+  private other: { readonly build: () => Form } | undefined;
 
   constructor(
     network: Network,
@@ -63,13 +63,15 @@ export class Component {
         list.length === 1 && list[0]!.sign === sign ? [{ cause, keeps: list[0]!.keeps }] : []
       )
     );
-    const form = this.formOf(true) ?? this.formOf(false);
-    if (!form) throw new Error('These signs hang together too closely to be weighed exactly.');
-    this.form = form;
+    const fast = this.formsOf(true);
+    const [first, second] = fast.length ? fast : this.formsOf(false);
+    if (!first) throw new Error('These signs hang together too closely to be weighed exactly.');
+    this.form = first.build();
+    this.other = second;
   }
 
   /** Fast: causes as tables over signs. Otherwise every cause is a variable and signs are summed out first. */
-  private formOf(fast: boolean): Form | undefined {
+  private formsOf(fast: boolean): { readonly cost: number; readonly build: () => Form }[] {
     const n = this.signs.length;
     const scopes: number[][] = this.signs.map((_, k) => [k]);
     const pairs: { factor: number; keeps: number }[] = [];
@@ -79,19 +81,22 @@ export class Component {
       for (const s of c.signs) pairs.push({ factor: scopes.push([s.sign, n + k]) - 1, keeps: s.keeps });
       return scopes.push([n + k]) - 1;
     });
-    const plan: Plan | undefined = planElimination(scopes, fast ? undefined : new Set(this.signs.keys()));
-    if (!plan) return undefined;
-    const run = new Evaluation(plan);
-    for (const p of pairs) run.table(p.factor).set([1, 1, 1, p.keeps]);
-    return { run, factor, tabled };
+    return plansOf(scopes, fast ? undefined : new Set(this.signs.keys())).map(({ cost, build }) => ({
+      cost,
+      build: () => {
+        const run = new Evaluation(build());
+        for (const p of pairs) run.table(p.factor).set([1, 1, 1, p.keeps]);
+        return { run, factor, tabled };
+      }
+    }));
   }
 
-  private fillIn(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array, sign: 1 | -1): void {
-    const { run, factor, tabled } = this.form;
+  private fillIn(form: Form, w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): void {
+    const { run, factor, tabled } = form;
     for (let k = 0; k < this.signs.length; k++) {
       const s = this.signs[k]!;
       let off = a[s]!;
-      let on = sign < 0 ? Math.abs(b[s]!) : b[s]!;
+      let on = b[s]!;
       for (const leaf of this.leaves[k]!) {
         off *= w0[leaf.cause]! + w1[leaf.cause]!;
         on *= w0[leaf.cause]! + w1[leaf.cause]! * leaf.keeps;
@@ -109,22 +114,23 @@ export class Component {
     }
   }
 
-  /** Looks once how many digits the signed sum loses here, and changes to the local form where they are too many. */
+  /** Looks once whether two orders agree here, and changes to the local form where rounding has eaten the answer. */
   settle(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): void {
-    if (this.settled) return;
-    this.settled = true;
-    this.fillIn(w0, w1, a, b, 1);
-    const z = this.form.run.sum();
-    this.fillIn(w0, w1, a, b, -1);
-    const whole = this.form.run.sum();
-    if (z > CANCELLED * whole) return;
-    const local = this.formOf(false);
-    if (local && (local.run.plan.cost <= AFFORDABLE || !(z > 0))) this.form = local;
+    if (!this.other || this.signs.length < 6) return;
+    const forms = [this.form, this.other.build()];
+    this.other = undefined;
+    const [z, again] = forms.map((f) => {
+      this.fillIn(f, w0, w1, a, b);
+      return f.run.sum();
+    }) as [number, number];
+    if (z > 0 && Math.abs(z - again) <= AGREE * z) return;
+    const local = this.formsOf(false)[0];
+    if (local && (local.cost <= AFFORDABLE || !(z > 0))) this.form = local.build();
   }
 
   /** The sum over everything here; posteriors of its causes are written where they belong. */
   evaluate(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array, posterior: Float64Array): number {
-    this.fillIn(w0, w1, a, b, 1);
+    this.fillIn(this.form, w0, w1, a, b);
     const { run, factor, tabled } = this.form;
     const z = run.sum();
     const g = run.gradients();

@@ -1,7 +1,7 @@
 import type { StationId } from '../stations/items.ts';
-import type { Belief, Outcome } from './belief.ts';
+import type { Belief } from './belief.ts';
 import type { Model } from './model.ts';
-import { saySign, speaksFor, stationOfSign } from './suspects.ts';
+import { saySign, speaksFor, stationOfSign, type Removals } from './suspects.ts';
 
 export interface Contradiction {
   readonly sentence: string;
@@ -22,7 +22,7 @@ const nothingExplains = (model: Model, posterior: Float64Array, s: number): numb
  * Readings that do not fit one another: one is plainly there, and what would explain it is ruled out by another.
  * Named instead of being resolved in silence; the first of the two is to be repeated.
  */
-export function contradictions(model: Model, belief: Belief, removed: ReadonlyMap<number, Outcome>): Contradiction[] {
+export function contradictions(model: Model, belief: Belief, removals: Removals): Contradiction[] {
   if (!belief.possible)
     return [
       {
@@ -39,9 +39,11 @@ export function contradictions(model: Model, belief: Belief, removed: ReadonlyMa
     if (now < UNEXPLAINED) continue;
     let rival: number | undefined;
     let lift = AGAINST;
-    for (const [other, outcome] of removed) {
+    const mine = new Set(causes.map((c) => c.cause));
+    for (const other of belief.evidence.keys()) {
       if (other === s || speaksFor(belief, other)) continue;
-      const then = 1 - nothingExplains(model, outcome.posterior, s);
+      if (!model.network.signs[other]!.causes.some((c) => mine.has(c.cause))) continue;
+      const then = 1 - nothingExplains(model, removals.without(other).posterior, s);
       const factor = then / (1 - then) / Math.max(1e-9, (1 - now) / now);
       if (factor > lift) [rival, lift] = [other, factor];
     }

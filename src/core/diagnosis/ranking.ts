@@ -37,6 +37,8 @@ export interface RankedCheck {
 const DOUBTED = 0.3;
 /** A bit of certainty where no money hangs on it, cr (M): it only breaks ties. */
 const BIT = 0.4;
+/** Outcomes rarer than this are not weighed. */
+const MOOT = 0.004;
 const bits = (p: number): number => (p <= 1e-9 || p >= 1 - 1e-9 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
 
 /** What has been set up already: plugs out, leg off, case drained, running. */
@@ -127,11 +129,15 @@ function weigh(belief: Belief, look: Look, position: Position): Weighed {
       if (posterior[i] !== belief.posterior[i]) {
         relief[i]! += p * (position.doubt(i, belief.posterior[i]!) - position.doubt(i, posterior[i]!));
         if (stops) dear[i]! += p * (position.known(i, posterior[i]!) - position.known(i, belief.posterior[i]!));
-        gain += p * BIT * (bits(belief.posterior[i]!) - bits(posterior[i]!));
+        gain += p * BIT * (certainty[i]! - bits(posterior[i]!));
       }
   };
   const absent: number[] = [];
+  const certainty = Float64Array.from(belief.posterior, bits);
   for (const s of look.signs) {
+    // A sign whose causes are all out of the question will not be there; it takes no elimination to know.
+    const causes = belief.network.signs[s]!.causes;
+    if (causes.reduce((sum, c) => sum + belief.posterior[c.cause]! * c.strength, 0) < MOOT) continue;
     absent.push(s);
     const after = belief.withAbsent(absent);
     const pAfter = Math.min(pBefore, Math.exp(after.logZ - belief.logZ));

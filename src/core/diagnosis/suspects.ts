@@ -59,9 +59,29 @@ export function saySign(model: Model, s: number, present: boolean): string {
   return cylinder !== undefined && model.cylinders.length > 1 ? `cylinder ${cylinder}: ${words}` : words;
 }
 
-/** The posteriors without each reading in turn: what each one is worth beside the rest. */
-export const withoutEach = (belief: Belief): Map<number, Outcome> =>
-  new Map([...belief.evidence.keys()].map((s) => [s, belief.without(s)]));
+/** The posteriors without one reading or another: what each is worth beside the rest. Worked out when asked for, once. */
+export class Removals {
+  private readonly kept = new Map<number, Outcome>();
+  constructor(private readonly belief: Belief) {}
+
+  without(sign: number): Outcome {
+    const out = this.kept.get(sign) ?? this.belief.without(sign);
+    this.kept.set(sign, out);
+    return out;
+  }
+}
+
+/** Readings that can speak about a suspect: its own signs, and what is there that it competes to explain. */
+function about(model: Model, belief: Belief, i: number): number[] {
+  const own = new Set(
+    [...belief.evidence.keys()].filter((s) => model.network.signs[s]!.causes.some((c) => c.cause === i))
+  );
+  const there = [...own].filter((s) => belief.likelihood(s)!.present > 0);
+  const rivals = new Set(there.flatMap((s) => model.network.signs[s]!.causes.map((c) => c.cause)));
+  for (const [s, l] of belief.evidence)
+    if (l.present > 0 && model.network.signs[s]!.causes.some((c) => rivals.has(c.cause))) own.add(s);
+  return [...own];
+}
 
 export const speaksFor = (belief: Belief, s: number): boolean => {
   const l = belief.likelihood(s)!;
@@ -72,7 +92,7 @@ export const speaksFor = (belief: Belief, s: number): boolean => {
 export function suspectViews(
   model: Model,
   belief: Belief,
-  removed: ReadonlyMap<number, Outcome>,
+  removals: Removals,
   looks: readonly Look[],
   mended: ReadonlySet<string>,
   limit = 14
@@ -83,9 +103,9 @@ export function suspectViews(
     const raised = logOdds(p) - logOdds(prior) > 0.35;
     return { s, i, p, prior, raised, mended: mended.has(s.kind.step ?? '') };
   });
-  // Among the likely ones, what costs most to leave in comes first; a wrong measurement counts like a stranding.
+  // Of one word, what costs most to leave in comes first; a wrong measurement must be out of the way before anything.
   const weightOf = (v: (typeof views)[number]): number =>
-    v.p * (v.s.kind.artefact ? stakes.strands.loss : stakes[v.s.kind.stake].loss);
+    v.p * Math.sqrt(v.s.kind.artefact ? stakes.engine.loss : stakes[v.s.kind.stake].loss);
   const shown = views
     .filter((v) => (v.raised ? v.p >= 0.03 : v.p >= 0.12 && !v.s.kind.artefact))
     .sort(
@@ -96,10 +116,11 @@ export function suspectViews(
         weightOf(b) - weightOf(a)
     )
     .slice(0, limit);
+  const supposed = new Map<number, Outcome>();
   return shown.map(({ s, i, p, prior, raised, mended: done }) => {
-    const evidence = [...removed]
-      .map(([sign, out]): Weight => {
-        const weight = logOdds(p) - logOdds(out.posterior[i]!);
+    const evidence = about(model, belief, i)
+      .map((sign): Weight => {
+        const weight = logOdds(p) - logOdds(removals.without(sign).posterior[i]!);
         const says = saySign(model, sign, speaksFor(belief, sign));
         return {
           sign: model.signs[sign]!.id,
@@ -113,7 +134,7 @@ export function suspectViews(
       // A suspect raised by many small things names at least the largest of them.
       .filter((w, k) => Math.abs(w.weight) >= NAMED || (raised && k === 0))
       .slice(0, 8);
-    const clears = p >= 0.12 && p < 0.97 && !done ? clearing(model, belief, looks, i) : undefined;
+    const clears = raised && p >= 0.12 && p < 0.97 && !done ? clearing(model, belief, looks, i, supposed) : undefined;
     return {
       id: s.id,
       label: s.label,
@@ -135,14 +156,22 @@ export function suspectViews(
 }
 
 /** The one look that would take most of it away for its minutes. */
-function clearing(model: Model, belief: Belief, looks: readonly Look[], i: number): SuspectView['clears'] {
+function clearing(
+  model: Model,
+  belief: Belief,
+  looks: readonly Look[],
+  i: number,
+  supposed: Map<number, Outcome>
+): SuspectView['clears'] {
   let best: SuspectView['clears'];
   let most = 0;
   for (const { check, signs } of looks) {
     if (check.needs === 'start') continue;
     for (const s of signs) {
       if (!model.network.signs[s]!.causes.some((c) => c.cause === i)) continue;
-      const to = belief.withAbsent([s]).posterior[i]!;
+      const absent = supposed.get(s) ?? belief.withAbsent([s]);
+      supposed.set(s, absent);
+      const to = absent.posterior[i]!;
       const worth = (logOdds(belief.posterior[i]!) - logOdds(to)) / (check.minutes + 5);
       if (worth > most) {
         most = worth;

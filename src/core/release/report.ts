@@ -7,7 +7,8 @@ import { allItems, stationOf } from '../stations/items.ts';
 import { standing } from '../survey/current.ts';
 import { conditions } from '../survey/finding.ts';
 import type { Item } from '../survey/items.ts';
-import type { Reading } from '../survey/reading.ts';
+import { options } from '../decision/options.ts';
+import type { DecisionEntry, Reading } from '../survey/reading.ts';
 import { spots } from '../stations/run/runs.ts';
 import { beforeAfter, type BeforeAfter } from './before-after.ts';
 
@@ -42,6 +43,13 @@ export interface Report {
   readonly beforeAfter: readonly BeforeAfter[];
   readonly jobs: readonly { readonly title: string; readonly state: string; readonly note?: string }[];
   readonly overrides: readonly { readonly title: string; readonly reason: string; readonly by?: string }[];
+  /** What was decided about the engine, when, and on whose word. */
+  readonly decisions?: readonly {
+    readonly title: string;
+    readonly at: string;
+    readonly reason: string;
+    readonly by?: string;
+  }[];
   readonly owner: OwnerPage;
 }
 
@@ -97,9 +105,17 @@ export function reportOf(a: Assessment): Report {
     overrides: a.holds.flatMap((h) =>
       h.override ? [{ title: h.title, reason: h.override.reason, ...(h.override.by ? { by: h.override.by } : {}) }] : []
     ),
+    ...(survey.decisions?.length ? { decisions: survey.decisions.map(decided) } : {}),
     owner: ownerPage(a)
   };
 }
+
+const decided = (d: DecisionEntry): NonNullable<Report['decisions']>[number] => ({
+  title: options[d.option].label,
+  at: d.at,
+  reason: `${d.reason}${d.authority ? ` The owner: “${d.authority}”` : ''}`,
+  ...(d.by ? { by: d.by } : {})
+});
 
 /** Read again and again in one run: one row a run and place, every value in it. */
 const logged = new Set<string>(['run.temperature', 'run.rpm']);

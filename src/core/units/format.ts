@@ -2,6 +2,7 @@ import { fromSI, shownUnit, type DimensionName, type System } from './dimension.
 
 /** Decimals shown per symbol where no instrument resolution is known. */
 const decimals: Record<string, number> = {
+  cr: 0,
   bar: 2,
   psi: 0,
   inHg: 1,

@@ -55,6 +55,12 @@ export async function recordPdf({ report: r, release }: RecordView): Promise<Buf
     { text: inFonts(`${r.kind}. ${signed}`), margin: [0, 2, 0, 6] },
     heading('Engine', true),
     table(['What', 'Value'], r.engine, ['40%', '*']),
+    ...(r.decisions?.length
+      ? [
+          heading('Decided'),
+          list(r.decisions.map((d) => `${d.title}, ${d.at.slice(0, 10)}${d.by ? `, ${d.by}` : ''}: ${d.reason}`))
+        ]
+      : []),
     ...(r.overrides.length
       ? [
           heading('Holds that were overridden'),

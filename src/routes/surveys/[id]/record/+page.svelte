@@ -54,6 +54,16 @@
         </div>{/each}
     </dl>
   </section>
+  {#if r.decisions?.length}
+    <section>
+      <h3>Decided</h3>
+      <ul class="list-disc pl-5">
+        {#each r.decisions as d (d.at)}<li>
+            <strong>{d.title}</strong>, {format(parseISO(d.at), 'd MMM yyyy')}{d.by ? `, ${d.by}` : ''}: {d.reason}
+          </li>{/each}
+      </ul>
+    </section>
+  {/if}
   {#if r.overrides.length}
     <section class="border-2 border-hold p-3">
       <h3 class="text-hold">Holds that were overridden</h3>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { decide } from '../decision/decide.ts';
-import { surveyFileSchema } from '../survey/survey-file.ts';
-import { vignettes } from './vignettes.ts';
+import { decide } from '../../decision/decide.ts';
+import { surveyFileSchema } from '../../survey/survey-file.ts';
+import { vignettes } from './index.ts';
 
 describe('whole cases, and what a good technician concludes', () => {
   it.each(vignettes.map((v) => [v.name, v] as const))('%s', (_name, v) => {

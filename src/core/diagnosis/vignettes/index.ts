@@ -1,0 +1,4 @@
+import { headCases } from './head.ts';
+import { restCases } from './rest.ts';
+
+export const vignettes = [...headCases, ...restCases];

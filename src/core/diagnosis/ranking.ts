@@ -37,8 +37,8 @@ export interface RankedCheck {
 const DOUBTED = 0.3;
 /** A bit of certainty where no money hangs on it, cr (M): it only breaks ties. */
 const BIT = 0.4;
-/** Outcomes rarer than this are not weighed. */
-const MOOT = 0.004;
+/** Signs that are less likely than this to come from a cause known here are not weighed. */
+const MOOT = 0.008;
 const bits = (p: number): number => (p <= 1e-9 || p >= 1 - 1e-9 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
 
 /** What has been set up already: plugs out, leg off, case drained, running. */

@@ -31,13 +31,13 @@ const views = [
   ['drowned', (s) => `${s.Eel}/drowned`],
   ['check-drowned-night', (s) => `${s.Heron}/turn`, { theme: 'night' }],
   ['check-look-over', (s) => `${s.Bittern}/look`],
-  ['check-plugs-night', (s) => `${s.Gannet}/plugs`, { theme: 'night' }],
+  ['suspects', (s) => `${s.Gannet}/suspects`],
+  ['decision-night', (s) => `${s.Gannet}/suspects`, { theme: 'night', scroll: 'Is it worth it?' }],
   ['check-phone', (s) => `${s.Gannet}/compression`, { width: 390, height: 844 }],
   ['engine', (s) => s.engine],
   ['job-list', (s) => `${s.Plover}/jobs`],
   ['ready-for-service', (s) => `${s.Dunlin}/ready`],
   ['record', (s) => `${s.Curlew}/record`],
-  ['reference-mixture', () => '/reference/mixture?there=6+gal&now=100:1&poured=12+oz'],
   ['house-rules', () => '/reference/house-rules']
 ];
 const browser = await chromium.launch({

@@ -1,11 +1,7 @@
-import type { Provenance } from './engine/limits.ts';
+import { thought } from './sources-thought.ts';
+import type { Source } from './source.ts';
 
-export interface Source {
-  readonly name: string;
-  readonly value: string;
-  readonly provenance: Provenance;
-  readonly source: string;
-}
+export type { Source } from './source.ts';
 
 /** Every constant and law that a judgement rests on; `docs/sources.md` is written from this list and from the limits. */
 export const constants: readonly Source[] = [
@@ -304,5 +300,6 @@ export const constants: readonly Source[] = [
     value: 'SHA-256 of JSON with sorted keys',
     provenance: 'P',
     source: 'FIPS 180-4; key order as RFC 8785'
-  }
+  },
+  ...thought
 ];

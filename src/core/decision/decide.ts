@@ -162,7 +162,10 @@ function choose(s: State, views: readonly OptionView[]): { id: OptionId; because
   const dear = serious(w).find((x) => x.p >= 0.5);
   if (dear)
     return { id: 'specialist', because: `Likely ${dear.label}: a price from a specialist before more goes in.` };
-  if (!s.open && !advice.suspects.some((x) => x.raised && !x.mended && !x.artefact && x.chance === 'likely'))
+  if (
+    !s.open &&
+    !advice.suspects.some((x) => x.raised && !x.mended && (!x.artefact || x.step) && x.chance === 'likely')
+  )
     return { id: 'service', because: 'Nothing asks for repair: service items and the gates.' };
   if (over !== undefined && over > 0.75)
     return {

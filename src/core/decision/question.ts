@@ -8,7 +8,9 @@ const few = (list: readonly string[]): string =>
 
 /** The owner's question in one paragraph: what was found, the sum, the worst case, what is asked and by when. */
 export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice | undefined): string {
-  const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
+  const likely = (advice?.suspects ?? []).filter(
+    (s) => s.raised && !s.mended && (!s.artefact || s.step) && s.chance === 'likely'
+  );
   const tag = survey.engine.identity.tag ?? 'Your engine';
   const found = likely.length
     ? `${tag}: we think it is ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length === 4 ? 'one thing' : `${likely.length - 3} things`} more` : ''}.`

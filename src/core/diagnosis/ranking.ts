@@ -5,6 +5,7 @@ import type { Belief } from './belief.ts';
 import { checks } from './knowledge/index.ts';
 import { setups, type Check, type Setup } from './knowledge/shape.ts';
 import { fits, type Model } from './model.ts';
+import { logOdds } from './network.ts';
 import type { Position } from './value.ts';
 
 export interface RankedCheck {
@@ -162,8 +163,19 @@ function weigh(belief: Belief, look: Look, position: Position): Weighed {
   return { gain: Math.max(0, gain), ends, turned, about, endsBy: dearest < 0 ? undefined : dearest };
 }
 
-function reason(check: Check, w: Weighed, labels: readonly string[], wrong: readonly string[], end?: string): string {
-  const names = labels.slice(0, 2);
+interface Said {
+  /** Suspects it says most about. */
+  readonly labels: readonly string[];
+  /** Wrong measurements that would look the same, where the check is made again for them. */
+  readonly wrong: readonly string[];
+  /** Suspects that something points to and that this check settles. */
+  readonly settles: readonly string[];
+  /** The one that would change everything. */
+  readonly end: string | undefined;
+}
+
+/** Why this check now, in one sentence. */
+function reason(check: Check, w: Weighed, { labels, wrong, settles, end }: Said): string {
   if (check.again)
     return wrong.length
       ? `Measure again before believing it: ${wrong.slice(0, 2).join(' or ')} would look the same.`
@@ -172,8 +184,9 @@ function reason(check: Check, w: Weighed, labels: readonly string[], wrong: read
     return `It could end the project before money goes in: with ${end} it would not be worth mending.`;
   if (w.turned >= 0.02 && end !== undefined)
     return `Cheap and decisive: ${end} would change the whole plan, and it is better known before the rest.`;
-  if (names.length) return `Says most about ${names.join(' and ')}.`;
-  return 'Little hangs on it by now.';
+  if (settles.length) return `It settles whether it is ${settles.slice(0, 2).join(' or ')}.`;
+  const names = labels.slice(0, 2);
+  return names.length ? `Says most about ${names.join(' and ')}.` : 'Little hangs on it by now.';
 }
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
@@ -199,6 +212,7 @@ export function rankChecks(
 ): RankedCheck[] {
   const open = new Map(looks.map((l) => [l.check.id, l.check.title]));
   const done = setupDone(c);
+  const raised = (i: number): boolean => logOdds(belief.posterior[i]!) - logOdds(model.network.causes[i]!.prior) > 0.35;
   const labelled = (list: readonly number[]): string[] => [...new Set(list.map((i) => model.suspects[i]!.kind.label))];
   /** What each waiting check waits for. */
   const first = new Map<string, string>();
@@ -232,13 +246,18 @@ export function rankChecks(
       ends: w.ends,
       turns: w.turned,
       about: w.about.map((i) => model.suspects[i]!.label),
-      because: reason(
-        check,
-        w,
-        labelled(w.about),
-        artefacts,
-        w.endsBy === undefined ? undefined : model.suspects[w.endsBy]!.kind.label
-      ),
+      because: reason(check, w, {
+        labels: labelled(w.about),
+        wrong: artefacts,
+        settles: labelled(
+          model.suspects.flatMap((x, i) =>
+            x.kind.settled === check.id && belief.posterior[i]! > 0.12 && belief.posterior[i]! < 0.95 && raised(i)
+              ? [i]
+              : []
+          )
+        ),
+        end: w.endsBy === undefined ? undefined : model.suspects[w.endsBy]!.kind.label
+      }),
       ...(hold ? { waits: hold } : before ? { waits: `first: ${lower(open.get(before)!)}` } : {})
     };
   });

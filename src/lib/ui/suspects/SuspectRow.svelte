@@ -14,7 +14,7 @@
   <details {open}>
     <summary class="flex min-h-[48px] cursor-pointer flex-wrap items-center justify-between gap-x-4 py-1.5">
       <span class="min-w-0 flex-1 text-lg leading-snug font-medium">{spoken}</span>
-      <Chance chance={s.chance} artefact={s.artefact} />
+      <Chance chance={s.chance} artefact={s.artefact && !s.step} />
     </summary>
     <div class="space-y-2 pb-3 pl-1">
       {#if s.mended}<p class="font-medium text-success">

@@ -10,9 +10,10 @@ const AFFORDABLE = 400_000;
 /** A cause seen in up to this many signs here is one table over them; beyond, it is a variable of its own. */
 const TABLE = 8;
 
-interface Leaf {
-  readonly cause: number;
-  readonly keeps: number;
+/** Causes seen in one sign only, as two lists side by side: they are gone through in every evaluation. */
+interface Leaves {
+  readonly causes: Int32Array;
+  readonly keeps: Float64Array;
 }
 /** Π(1 − strength) of a cause over the signs in their second state: a constant of the network. */
 interface Shared {
@@ -41,7 +42,7 @@ interface Form {
  */
 export class Component {
   private readonly shared: readonly Shared[];
-  private readonly leaves: readonly (readonly Leaf[])[];
+  private readonly leaves: readonly Leaves[];
   private form: Form;
   private other: { readonly build: () => Form } | undefined;
 
@@ -58,11 +59,13 @@ export class Component {
       }
     });
     this.shared = [...at].filter(([, list]) => list.length > 1).map(([cause, list]) => sharedOf(cause, list));
-    this.leaves = signs.map((_, sign) =>
-      [...at].flatMap(([cause, list]) =>
-        list.length === 1 && list[0]!.sign === sign ? [{ cause, keeps: list[0]!.keeps }] : []
-      )
-    );
+    this.leaves = signs.map((_, sign) => {
+      const own = [...at].filter(([, list]) => list.length === 1 && list[0]!.sign === sign);
+      return {
+        causes: Int32Array.from(own, ([cause]) => cause),
+        keeps: Float64Array.from(own, ([, list]) => list[0]!.keeps)
+      };
+    });
     const fast = this.formsOf(true);
     const [first, second] = fast.length ? fast : this.formsOf(false);
     if (!first) throw new Error('These signs hang together too closely to be weighed exactly.');
@@ -97,9 +100,12 @@ export class Component {
       const s = this.signs[k]!;
       let off = a[s]!;
       let on = b[s]!;
-      for (const leaf of this.leaves[k]!) {
-        off *= w0[leaf.cause]! + w1[leaf.cause]!;
-        on *= w0[leaf.cause]! + w1[leaf.cause]! * leaf.keeps;
+      const { causes, keeps } = this.leaves[k]!;
+      for (let n = 0; n < causes.length; n++) {
+        const p0 = w0[causes[n]!]!;
+        const p1 = w1[causes[n]!]!;
+        off *= p0 + p1;
+        on *= p0 + p1 * keeps[n]!;
       }
       const t = run.table(k);
       t[0] = off;
@@ -108,9 +114,13 @@ export class Component {
     for (let k = 0; k < this.shared.length; k++) {
       const { cause, kept } = this.shared[k]!;
       const t = run.table(factor[k]!);
-      const [p0, p1] = [w0[cause]!, w1[cause]!];
+      const p0 = w0[cause]!;
+      const p1 = w1[cause]!;
       if (tabled[k]) for (let x = 0; x < t.length; x++) t[x] = p0 + p1 * kept[x]!;
-      else [t[0], t[1]] = [p0, p1];
+      else {
+        t[0] = p0;
+        t[1] = p1;
+      }
     }
   }
 
@@ -144,11 +154,16 @@ export class Component {
     }
     for (let k = 0; k < this.signs.length; k++) {
       const t = run.table(k);
-      const [off, on] = [t[0]! * g[k]![0]!, t[1]! * g[k]![1]!];
-      for (const { cause, keeps } of this.leaves[k]!) {
-        const [p0, p1] = [w0[cause]!, w1[cause]!];
-        const rest = p0 + p1 * keeps;
-        posterior[cause] = (off * (p1 / (p0 + p1)) + (rest === 0 ? 0 : on * ((p1 * keeps) / rest))) / z;
+      const d = g[k]!;
+      const off = t[0]! * d[0]!;
+      const on = t[1]! * d[1]!;
+      const { causes, keeps } = this.leaves[k]!;
+      for (let n = 0; n < causes.length; n++) {
+        const p0 = w0[causes[n]!]!;
+        const p1 = w1[causes[n]!]!;
+        const kept = p1 * keeps[n]!;
+        const rest = p0 + kept;
+        posterior[causes[n]!] = ((off * p1) / (p0 + p1) + (rest === 0 ? 0 : (on * kept) / rest)) / z;
       }
     }
     return z;

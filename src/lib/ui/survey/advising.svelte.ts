@@ -1,6 +1,6 @@
 import type { AdviceWorker } from '$lib/workers/advice.worker.ts';
 import { changesBetween } from '$core/diagnosis/changes.ts';
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import type { Session } from './session.svelte.ts';
 
 /** A moment of quiet before a survey is weighed again, ms: nobody reads advice between two keystrokes. */
@@ -23,6 +23,7 @@ export class Advising {
   private async weigh(session: Session, turn: number): Promise<void> {
     try {
       if (!this.remote) {
+        const { wrap } = await import('comlink');
         this.worker = new Worker(new URL('../../workers/advice.worker.ts', import.meta.url), { type: 'module' });
         this.remote = wrap<AdviceWorker>(this.worker);
       }

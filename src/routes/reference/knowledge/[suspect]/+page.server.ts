@@ -2,7 +2,7 @@ import { checkById, signById, suspectById } from '$core/diagnosis/knowledge/inde
 import { strengthNames, strengths, systems, stakes, type Strength } from '$core/diagnosis/knowledge/shape.ts';
 import type { HouseRules } from '$core/house-rules/rules.ts';
 import { currentRules, saveRules } from '$lib/server/store/house-rules.ts';
-import { fail } from '@sveltejs/kit';
+import { error, fail } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
 const linksOf = (id: string): { sign: string; says: string; strength: Strength }[] =>
@@ -11,7 +11,8 @@ const linksOf = (id: string): { sign: string; says: string; strength: Strength }
   );
 
 export const load: PageServerLoad = ({ params }) => {
-  const s = suspectById.get(params.suspect)!;
+  const s = suspectById.get(params.suspect);
+  if (!s) error(404, 'Nothing known here has this name.');
   const own = currentRules().rules.knowledge;
   return {
     suspect: {
@@ -39,6 +40,7 @@ export const actions: Actions = {
     const form = await request.formData();
     const { rules } = currentRules();
     const id = params.suspect;
+    if (!suspectById.has(id)) error(404, 'Nothing known here has this name.');
     const typed = String(form.get('prior') ?? '').trim();
     const percent = typed === '' ? undefined : Number(typed.replace(',', '.').replace(/\s*%$/, ''));
     if (percent !== undefined && !(percent >= 0 && percent <= 100))

@@ -5,6 +5,7 @@ import { doneAt, mendedSteps } from '../plan/done.ts';
 import { nextCheck, type NextCheck } from '../plan/next-check.ts';
 import type { Finding } from '../survey/finding.ts';
 import { Belief } from './belief.ts';
+import { TooClose } from './component.ts';
 import { contradictions, type Contradiction } from './contradictions.ts';
 import { evidenceOf } from './evidence/index.ts';
 import { modelOf, type Model } from './model.ts';
@@ -31,6 +32,8 @@ export interface Weighing {
   readonly position: Position;
   readonly money: Money;
   readonly mended: ReadonlySet<string>;
+  /** Readings left out because too much is there at once. */
+  readonly passedOver: number;
 }
 
 /** Puts the record into the network of this engine. */
@@ -38,15 +41,26 @@ export function weighing(c: Context, found: readonly Finding[]): Weighing {
   const mended = mendedSteps(c);
   const model = modelOf(c, mended);
   const seen = evidenceOf(c, model, found, doneAt(c));
-  const evidence = new Map<number, Likelihood>([...seen].map(([k, o]) => [k, o.likelihood]));
   const money = moneyOf(c);
-  return {
-    model,
-    belief: new Belief(model.network, evidence),
-    position: new Position(model, money, mended),
-    money,
-    mended
-  };
+  const { belief, passedOver } = believe(model, new Map([...seen].map(([k, o]) => [k, o.likelihood])));
+  return { model, belief, position: new Position(model, money, mended), money, mended, passedOver };
+}
+
+/**
+ * Weighs everything exactly; where so much is there at once that nobody could, the readings with the most explanations
+ * are left out, a quarter at a time, until the rest can be. It is said how many.
+ */
+function believe(model: Model, evidence: ReadonlyMap<number, Likelihood>): { belief: Belief; passedOver: number } {
+  const left = new Map(evidence);
+  for (;;)
+    try {
+      return { belief: new Belief(model.network, left), passedOver: evidence.size - left.size };
+    } catch (e) {
+      if (!(e instanceof TooClose)) throw e;
+      const open = (s: number): number => model.network.signs[s]!.causes.length;
+      const crowded = [...e.signs].sort((a, b) => open(b) - open(a));
+      for (const s of crowded.slice(0, Math.ceil(crowded.length / 4))) left.delete(s);
+    }
 }
 
 /** Checks that travel with the advice: the rest pays for nobody’s minutes. */
@@ -69,7 +83,7 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
   return {
     suspects: suspectViews(model, belief, removals, looks, mended),
     checks: checks.slice(0, SHOWN),
-    contradictions: contradictions(model, belief, removals),
+    contradictions: contradictions(model, belief, removals, w.passedOver),
     next: nextCheck(c.survey.engine.profile, states, holds, checks, hopeless),
     hopeless,
     weighed: belief.evidence.size

@@ -6,7 +6,17 @@ import type { Network } from './network.ts';
  * that keeps every difference local is taken instead, unless it would cost more than so many multiplications.
  */
 const AGREE = 1e-7;
-const AFFORDABLE = 400_000;
+const AFFORDABLE = 150_000;
+/** A plan dearer than this is not evaluated hundreds of times while somebody waits. */
+const DEAREST = 200_000;
+
+/** Too much is there at once to be weighed exactly: the signs that hang together too closely. */
+export class TooClose extends Error {
+  constructor(readonly signs: readonly number[]) {
+    super('These signs hang together too closely to be weighed exactly.');
+  }
+}
+
 /** A cause seen in up to this many signs here is one table over them; beyond, it is a variable of its own. */
 const TABLE = 8;
 
@@ -68,7 +78,7 @@ export class Component {
     });
     const fast = this.formsOf(true);
     const [first, second] = fast.length ? fast : this.formsOf(false);
-    if (!first) throw new Error('These signs hang together too closely to be weighed exactly.');
+    if (!first || first.cost > DEAREST) throw new TooClose(signs);
     this.form = first.build();
     this.other = second;
   }

@@ -22,7 +22,7 @@ const nothingExplains = (model: Model, posterior: Float64Array, s: number): numb
  * Readings that do not fit one another: one is plainly there, and what would explain it is ruled out by another.
  * Named instead of being resolved in silence; the first of the two is to be repeated.
  */
-export function contradictions(model: Model, belief: Belief, removals: Removals): Contradiction[] {
+export function contradictions(model: Model, belief: Belief, removals: Removals, passedOver = 0): Contradiction[] {
   if (!belief.possible)
     return [
       {
@@ -31,7 +31,14 @@ export function contradictions(model: Model, belief: Belief, removals: Removals)
         station: 'look'
       }
     ];
-  const out: Contradiction[] = [];
+  const out: Contradiction[] = passedOver
+    ? [
+        {
+          sentence: `So much is wrong at once that ${passedOver} readings could not be weighed with the rest. Settle the first suspects, then look again.`,
+          station: 'look'
+        }
+      ]
+    : [];
   for (const [s, l] of belief.evidence) {
     const { causes, leak } = model.network.signs[s]!;
     if (l.present < 20 * l.absent || !causes.length || leak > COMMON) continue;

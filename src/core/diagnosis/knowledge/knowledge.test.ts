@@ -5,7 +5,7 @@ import { stepRules } from '../../plan/plan.ts';
 import { allItems } from '../../stations/items.ts';
 import { measures } from '../evidence/index.ts';
 import { checkById, checks, signById, signKinds, suspectKinds } from './index.ts';
-import { checkSchema, signSchema, strengthNames, suspectSchema, systems } from './shape.ts';
+import { checkSchema, provenanceOf, signSchema, strengthNames, suspectSchema, systems } from './shape.ts';
 
 const shown = (id: string): string[] => Object.values(suspectKinds.find((s) => s.id === id)!.shows).flat();
 const ids = (list: readonly { id: string }[]): string[] => list.map((x) => x.id);
@@ -27,6 +27,7 @@ describe('the knowledge base', () => {
       expect(shown(s.id).length, s.id).toBeGreaterThan(0);
       for (const [name, list] of Object.entries(s.shows)) {
         expect(strengthNames).toContain(name);
+        expect(['P', 'C', 'M']).toContain(provenanceOf(s));
         for (const sign of list) expect(signById.has(sign), `${s.id} shows as ${sign}`).toBe(true);
       }
       expect(checkById.has(s.settled), `${s.id} is settled by ${s.settled}`).toBe(true);

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import type { Provenance } from '../../engine/limits.ts';
 import { itemIds } from '../../stations/items.ts';
 import { stationIds, type StationId } from '../../stations/items.ts';
 
@@ -103,6 +104,8 @@ export const suspectSchema = z.strictObject({
   salt: z.optional(z.number().check(z.gt(1), z.lte(5))),
   shows: z.record(z.string(), z.array(name)),
   cure: words,
+  /** Where its strengths come from: estimates, from memory, unless a source is named. */
+  provenance: z.optional(z.enum(['P', 'C', 'M'])),
   /** The check that settles it. */
   settled: name,
   /** The job it becomes. */
@@ -115,6 +118,8 @@ export const suspectSchema = z.strictObject({
   specialist: z.optional(z.literal(true)),
   fits: z.optional(fitsSchema)
 });
+/** Provenance of every strength of a suspect. */
+export const provenanceOf = (s: { readonly provenance?: Provenance | undefined }): Provenance => s.provenance ?? 'M';
 export type SuspectKind = z.infer<typeof suspectSchema> & { readonly system: SystemId };
 
 /** A suspect in a few lines: who it is, how likely, how it shows, what it costs. */

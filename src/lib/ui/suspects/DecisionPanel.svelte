@@ -67,6 +67,9 @@
   <div class="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
     <div>
       <CostChart decision={d} />
+      {#if d.breakEven !== undefined}<p class="mt-1">
+          It may cost {Math.round(d.breakEven / 5) * 5} cr before its parts are worth more.
+        </p>{/if}
       {#if d.overCeiling !== undefined}<p class="mt-1 font-medium">
           {d.overCeiling > 0.995
             ? 'It passes the owner’s ceiling in nearly every case: ask before anything is opened.'

@@ -9,7 +9,7 @@
     base
   }: { advice: Advice | undefined; weighing: 'done' | 'weighing' | 'failed'; base: string } = $props();
   const top = $derived(
-    (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && s.chance !== 'unlikely').slice(0, 4)
+    (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && s.chance !== 'unlikely').slice(0, 3)
   );
 </script>
 
@@ -20,7 +20,7 @@
       >{weighing === 'weighing' ? 'weighing…' : weighing === 'failed' ? 'not weighed anew' : ''}</span
     >
   </div>
-  <div class="min-h-20">
+  <div class="min-h-16">
     {#each top as s (s.id)}
       <p class="flex items-start justify-between gap-2 border-t border-line py-1.5 first:border-t-0">
         <span class="min-w-0 leading-snug">{s.label.charAt(0).toUpperCase()}{s.label.slice(1)}</span>

@@ -1,5 +1,12 @@
 import { checkById, signById, suspectById } from '$core/diagnosis/knowledge/index.ts';
-import { strengthNames, strengths, systems, stakes, type Strength } from '$core/diagnosis/knowledge/shape.ts';
+import {
+  provenanceOf,
+  strengthNames,
+  strengths,
+  systems,
+  stakes,
+  type Strength
+} from '$core/diagnosis/knowledge/shape.ts';
 import type { HouseRules } from '$core/house-rules/rules.ts';
 import { currentRules, saveRules } from '$lib/server/store/house-rules.ts';
 import { error, fail } from '@sveltejs/kit';
@@ -26,7 +33,8 @@ export const load: PageServerLoad = ({ params }) => {
       parts: s.parts,
       minutes: s.minutes,
       stake: stakes[s.stake].label,
-      specialist: s.specialist ?? false
+      specialist: s.specialist ?? false,
+      provenance: provenanceOf(s)
     },
     links: linksOf(s.id).map((l) => ({ ...l, own: own?.strengths?.[`${s.id}>${l.sign}`] })),
     ownPrior: own?.priors?.[s.id]

@@ -35,8 +35,11 @@
       </p>{/if}
     <h2>How it shows</h2>
     <p class="text-sm">
-      Strength: how often it shows when this is what is wrong. Ours are estimates, from memory; “never” cuts the link,
-      “without exception” is kept as 99.9 %.
+      Strength: how often it shows when this is what is wrong. Ours are {s.provenance === 'M'
+        ? 'estimates, from memory'
+        : s.provenance === 'C'
+          ? 'common practice'
+          : 'published'}; “never” cuts the link, “without exception” is kept as 99.9 %.
     </p>
     <div>
       {#each data.links as l (l.sign)}

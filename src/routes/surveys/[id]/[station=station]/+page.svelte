@@ -103,6 +103,7 @@
   </section>
 
   <aside class="{pane === 'findings' ? '' : 'hidden'} lg:block" aria-label="What it points to">
+    <div class="mb-3"><SuspectsCard advice={session.advice} weighing={session.weighing} {base} /></div>
     <div class="panel p-3">
       <div class="flex items-center justify-between">
         <h2>What it points to</h2>
@@ -115,7 +116,6 @@
       </div>
     </div>
     <div class="mt-3"><NextCheckCard next={session.advice?.next} {base} current={id} /></div>
-    <div class="mt-3"><SuspectsCard advice={session.advice} weighing={session.weighing} {base} /></div>
   </aside>
 </div>
 

@@ -96,6 +96,18 @@ describe('suspects', () => {
     const odds = (x: number): number => Math.log(x / (1 - x));
     expect(odds(p(b, 'outlet')) - odds(p(without, 'outlet'))).toBeCloseTo(weight.weight, 6);
   });
+  it('readings that say the same share their weight; what adds little beside the rest is still named', () => {
+    const b = new Bench({ ...twin, cylinders: 4, layout: 'inline' });
+    for (let k = 0; k < 2; k++) b.psi([[1, 118], [2, 70], [3, 71], [4, 117]]); // prettier-ignore
+    for (const c of [2, 3])
+      b.read('compression.leakdown', 0.45, { cylinder: c }).read('compression.escape', ['neighbour'], { cylinder: c });
+    const gasket = advice(b).suspects.find((s) => s.id === 'head-gasket.2-3')!;
+    const said = [...gasket.evidence.map((w) => w.says), ...gasket.fits].join('; ');
+    for (const c of [2, 3]) {
+      expect(said).toContain(`cylinder ${c}: its compression is low`);
+      expect(said).toContain(`cylinder ${c}: air comes out at its neighbour`);
+    }
+  });
   it('one cause explains another away', () => {
     const weak = new Bench(twin).read('cooling.stream', 'weak');
     const both = new Bench(twin).read('cooling.stream', 'weak').read('cooling.outlet', 'blocked');

@@ -34,6 +34,8 @@ export interface SuspectView {
   /** The job that cures it is behind us. */
   readonly mended: boolean;
   readonly evidence: readonly Weight[];
+  /** What fits it as well but adds little beside the rest: several readings that say the same share their weight. */
+  readonly fits: readonly string[];
   readonly clears?: {
     readonly check: string;
     readonly title: string;
@@ -134,6 +136,16 @@ export function suspectViews(
       // A suspect raised by many small things names at least the largest of them.
       .filter((w, k) => Math.abs(w.weight) >= NAMED || (raised && k === 0))
       .slice(0, 8);
+    const named = new Set(evidence.map((w) => w.sign));
+    const fits = [...belief.evidence.keys()]
+      .filter(
+        (x) =>
+          model.network.signs[x]!.causes.some((c) => c.cause === i) &&
+          speaksFor(belief, x) &&
+          !named.has(model.signs[x]!.id)
+      )
+      .map((x) => saySign(model, x, true))
+      .slice(0, 6);
     const clears = raised && p >= 0.12 && p < 0.97 && !done ? clearing(model, belief, looks, i, supposed) : undefined;
     return {
       id: s.id,
@@ -147,6 +159,7 @@ export function suspectViews(
       raised,
       mended: done,
       evidence,
+      fits,
       ...(clears ? { clears } : {}),
       cure: s.kind.cure,
       ...(s.kind.step ? { step: s.kind.step } : {}),

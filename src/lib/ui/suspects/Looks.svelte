@@ -11,7 +11,7 @@
   const most = $derived(Math.max(1, ...ready.map((c) => c.perMinute)));
   const shown = $derived(all ? ready : ready.slice(0, 3));
   const words = (c: RankedCheck): string =>
-    c.perMinute > most / 2 ? 'most for its minutes' : c.perMinute > most / 6 ? 'well worth it' : 'worth it';
+    c.perMinute > 0.8 * most ? 'most for its minutes' : c.perMinute > most / 5 ? 'well worth it' : 'worth it';
 </script>
 
 <ol class="space-y-0">

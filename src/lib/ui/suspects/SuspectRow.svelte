@@ -25,6 +25,8 @@
           No reading speaks for it or against it: it follows from the kind of case and its years.
         </p>{/if}
       <dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-[0.95rem]">
+        {#if s.fits.length}<dt class="label-caps pt-0.5">Fits too</dt>
+          <dd>{s.fits.join('; ')}</dd>{/if}
         {#if s.clears}<dt class="label-caps pt-0.5">Would clear it</dt>
           <dd>
             <a class="plain-link" href="{base}/{s.clears.station}">{s.clears.title}</a>: {s.clears.says}

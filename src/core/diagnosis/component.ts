@@ -178,9 +178,4 @@ export class Component {
     }
     return z;
   }
-
-  /** Numbers multiplied in one evaluation, for the bench. */
-  get cost(): number {
-    return this.form.run.plan.cost;
-  }
 }

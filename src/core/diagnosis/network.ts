@@ -38,19 +38,3 @@ export const logOdds = (p: number): number => {
   const q = Math.min(1 - 1e-12, Math.max(1e-12, p));
   return Math.log(q / (1 - q));
 };
-
-/** Probability that every one of some signs is absent, nothing else known: a product over causes (closed form). */
-export function allAbsent(network: Network, signs: readonly number[]): number {
-  const left = new Map<number, number>();
-  let p = 1;
-  for (const s of signs) {
-    const sign = network.signs[s]!;
-    p *= 1 - sign.leak;
-    for (const { cause, strength } of sign.causes) left.set(cause, (left.get(cause) ?? 1) * (1 - strength));
-  }
-  for (const [cause, factor] of left) {
-    const { prior } = network.causes[cause]!;
-    p *= 1 - prior + prior * factor;
-  }
-  return p;
-}

@@ -203,8 +203,9 @@ function changesOf(j: Judgement, s: State, now: OptionId, seed: number): string[
       const draws = drawCosts(jobs, money.rate, 2000, seed);
       const state = { ...s, jobs, draws, advice: { ...s.advice, checks: [] } };
       const then = choose(state, optionViews(state)).id;
-      const choice =
-        there && s.w.position.serious.some((i) => s.w.model.suspects[i]!.label === x.label) ? 'specialist' : then;
+      // A dear one found sends a repair to a specialist; what is given up or held stays so.
+      const dear = there && s.w.position.serious.some((i) => s.w.model.suspects[i]!.label === x.label);
+      const choice = dear && !s.never && now !== 'parts' ? 'specialist' : then;
       if (choice !== now && now !== 'hold')
         out.push(`${there ? 'If' : 'Without'} ${x.label}${there ? ' is found' : ''}: ${wordsOf[choice]}.`);
     }

@@ -12,6 +12,7 @@
   const byCase = $derived((advice?.suspects ?? []).filter((s) => !s.raised && !s.mended));
   const mended = $derived((advice?.suspects ?? []).filter((s) => s.mended));
   const next = $derived(advice?.next);
+  const never = $derived(session.judgement.holds.some((h) => !h.override && h.needs.some((n) => n.never && !n.done)));
   /** What a hold asks for, or what makes it safe, comes before the ranking. */
   const firstByHold = $derived(next && !advice?.checks.some((c) => c.title === next.title) ? next : undefined);
 </script>
@@ -82,6 +83,10 @@
             >{firstByHold.title} · {firstByHold.minutes} min</a
           >{:else}<a class="action mt-1 mb-3 w-full" href="#worth-title">{firstByHold.title}</a>{/if}
       {/if}
+      {#if never}<p class="mb-2 border-l-4 border-hold pl-2 text-[0.95rem]">
+          A hold stands that no look lifts. What is looked at now only tells what else is wrong, or what its parts are
+          worth.
+        </p>{/if}
       <Looks checks={advice?.checks ?? []} {base} />
     </div>
   </aside>

@@ -1,4 +1,5 @@
 import { advise, weighing, type Advice, type Weighing } from '../diagnosis/advice.ts';
+import { unliftable } from '../holds/index.ts';
 import type { Judgement } from '../judge.ts';
 import { planOf } from '../plan/plan.ts';
 import { jobsOf } from './jobs.ts';
@@ -151,7 +152,7 @@ function choose(s: State, views: readonly OptionView[]): { id: OptionId; because
   }
   const first = advice.checks.find((c) => c.worthIt && !c.waits);
   if (first?.doubted) return { id: 'hold', because: `${first.because} Nothing is decided on it before.` };
-  if (advice.hopeless && money.worthKnown)
+  if (advice.hopeless)
     return { id: 'parts', because: `Mending costs more on average (${cr(draws.mean)}) than the engine gains by it.` };
   const turning = advice.checks.find((c) => c.worthIt && !c.waits && (c.ends >= 0.05 || c.turns >= 0.05));
   if (turning)
@@ -186,7 +187,7 @@ function choose(s: State, views: readonly OptionView[]): { id: OptionId; because
 }
 
 /** What would have to be otherwise for another choice: each wide suspect settled either way, and money. */
-function changesOf(j: Judgement, s: State, now: OptionId, seed: number): string[] {
+function changesOf(s: State, now: OptionId, seed: number): string[] {
   const { money } = s.w;
   const out: string[] = [];
   const wide = s.jobs
@@ -235,7 +236,7 @@ export function decide(j: Judgement, draws = 20_000, seed = 0.42): Decision {
   const steps = planOf(j.context, j.findings, advice.suspects);
   const jobs = jobsOf(w, steps);
   const drawn = drawCosts(jobs, w.money.rate, draws, seed);
-  const never = j.holds.some((h) => !h.override && h.needs.some((n) => n.never && !n.done));
+  const never = unliftable(j.holds);
   const state: State = { w, jobs, draws: drawn, never, advice, open: steps.filter((x) => x.state === 'open').length };
   const views = optionViews(state);
   const chosen = choose(state, views);
@@ -267,7 +268,7 @@ export function decide(j: Judgement, draws = 20_000, seed = 0.42): Decision {
       ? {}
       : { ceiling: money.ceiling, overCeiling: shareOver(drawn.costs, money.ceiling) }),
     ...(money.worthKnown ? { breakEven: Math.max(0, money.worth - money.salvage) } : {}),
-    changes: changesOf(j, state, chosen.id, seed),
+    changes: changesOf(state, chosen.id, seed),
     worthKnown: money.worthKnown,
     draws,
     seed

@@ -264,6 +264,15 @@ describe('next check', () => {
       .read('gear.look', 'burnt');
     const a = advice(b);
     expect(a.hopeless).toBe(true);
+    // Nobody said what it is worth: then it is not given up, and looks are still ranked.
+    const { worth: _w, salvage: _s, ...history } = b.survey.engine.history;
+    const unpriced = judge(
+      { ...b.survey, engine: { ...b.survey.engine, history } },
+      new Date('2026-05-03T08:00:00Z'),
+      'us'
+    );
+    expect(advise(unpriced).hopeless).toBe(false);
+    expect(advise(unpriced).checks.some((c) => c.worthIt)).toBe(true);
   });
   it('whatever is recorded, gains are numbers, probabilities are shares, and sentences end', () => {
     const some = fc.array(

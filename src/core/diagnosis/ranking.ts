@@ -183,7 +183,7 @@ function reason(check: Check, w: Weighed, { labels, wrong, settles, end }: Said)
   if (w.ends >= 0.02 && end !== undefined)
     return `It could end the project before money goes in: with ${end} it would not be worth mending.`;
   if (w.turned >= 0.02 && end !== undefined)
-    return `Cheap and decisive: ${end} would change the whole plan, and it is better known before the rest.`;
+    return `${check.minutes <= 5 ? 'Cheap and decisive' : 'Decisive'}: ${end} would change the whole plan, and it is better known before the rest.`;
   if (settles.length) return `It settles whether it is ${settles.slice(0, 2).join(' or ')}.`;
   const names = labels.slice(0, 2);
   return names.length ? `Says most about ${names.join(' and ')}.` : 'Little hangs on it by now.';
@@ -224,13 +224,10 @@ export function rankChecks(
     const hold = check.needs && blocked(check.needs);
     const before = (check.after ?? []).find((id) => open.has(id));
     if (before !== undefined && !hold) first.set(check.id, before);
-    const artefacts = model.suspects.flatMap((s, i) =>
-      s.kind.artefact && s.kind.settled === check.id && belief.posterior[i]! > 0.15 ? [s.label] : []
+    const rivals = model.suspects.flatMap((x, i) =>
+      check.again && x.kind.artefact && x.kind.settled === check.id ? [{ label: x.label, p: belief.posterior[i]! }] : []
     );
-    const doubt = model.suspects.reduce(
-      (most, s, i) => (s.kind.artefact && s.kind.settled === check.id ? Math.max(most, belief.posterior[i]!) : most),
-      0
-    );
+    const doubted = rivals.some((x) => x.p > DOUBTED);
     const perMinute = w.gain / minutes;
     return {
       id: check.id,
@@ -240,15 +237,15 @@ export function rankChecks(
       ...(setup ? { setup: setup.label } : {}),
       gain: w.gain,
       perMinute,
-      worthIt: perMinute > position.money.rate / 60 || ((check.again ?? false) && doubt > DOUBTED),
+      worthIt: perMinute > position.money.rate / 60 || doubted,
       again: check.again ?? false,
-      doubted: (check.again ?? false) && doubt > DOUBTED,
+      doubted,
       ends: w.ends,
       turns: w.turned,
       about: w.about.map((i) => model.suspects[i]!.label),
       because: reason(check, w, {
         labels: labelled(w.about),
-        wrong: artefacts,
+        wrong: rivals.filter((x) => x.p > DOUBTED / 2).map((x) => x.label),
         settles: labelled(
           model.suspects.flatMap((x, i) =>
             x.kind.settled === check.id && belief.posterior[i]! > 0.12 && belief.posterior[i]! < 0.95 && raised(i)

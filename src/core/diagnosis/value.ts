@@ -63,7 +63,7 @@ export class Position {
   readonly serious: readonly number[];
   /** What goes on being spent on an engine nobody has turned away: five hours of hands, cr (M). */
   readonly effort: number;
-  /** What stopping is worth. Where nobody said what the engine is worth, only a hopeless one is given up. */
+  /** What stopping is worth, cr; nobody stops for the sake of a worth that nobody has named. */
   readonly parts: number;
 
   constructor(
@@ -89,7 +89,7 @@ export class Position {
       this.cure[i]! > 0 && (kind.specialist || this.cure[i]! > 0.33 * money.worth) ? [i] : []
     );
     this.effort = 5 * Math.max(money.rate, 30);
-    this.parts = money.worthKnown || money.salvageKnown ? money.salvage : 0;
+    this.parts = money.worthKnown ? money.salvage : -Infinity;
   }
 
   /** What a suspect costs on average once it is known whether it is there. */

@@ -33,6 +33,10 @@ export function holdsOf(c: Context): Hold[] {
   });
 }
 
+/** Whether a hold stands that nothing the yard can do will lift. */
+export const unliftable = (holds: readonly Hold[]): boolean =>
+  holds.some((h) => !h.override && h.needs.some((n) => n.never && !n.done));
+
 /** The holds in force against an action. */
 export const against = (holds: readonly Hold[], action: Action): Hold[] =>
   holds.filter((h) => !h.override && h.blocks.includes(action));

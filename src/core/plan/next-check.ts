@@ -1,4 +1,4 @@
-import { against, type Hold } from '../holds/index.ts';
+import { against, unliftable, type Hold } from '../holds/index.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
@@ -34,7 +34,7 @@ export function nextCheck(
     because
   });
   const raised = holds.filter((h) => !h.override && !h.standing);
-  if (raised.some((h) => h.needs.some((n) => n.never))) return undefined;
+  if (unliftable(holds)) return undefined;
   const fromHolds = (list: readonly Hold[]): NextCheck | undefined => {
     for (const hold of list) {
       const need = hold.needs.find((n) => !n.done && n.station);

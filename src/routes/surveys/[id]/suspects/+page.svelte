@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { unliftable } from '$core/holds/index.ts';
   import DecisionPanel from '$lib/ui/suspects/DecisionPanel.svelte';
   import Looks from '$lib/ui/suspects/Looks.svelte';
   import SuspectRow from '$lib/ui/suspects/SuspectRow.svelte';
@@ -12,7 +13,7 @@
   const byCase = $derived((advice?.suspects ?? []).filter((s) => !s.raised && !s.mended));
   const mended = $derived((advice?.suspects ?? []).filter((s) => s.mended));
   const next = $derived(advice?.next);
-  const never = $derived(session.judgement.holds.some((h) => !h.override && h.needs.some((n) => n.never && !n.done)));
+  const never = $derived(unliftable(session.judgement.holds));
   /** What a hold asks for, or what makes it safe, comes before the ranking. */
   const firstByHold = $derived(next && !advice?.checks.some((c) => c.title === next.title) ? next : undefined);
 </script>
@@ -31,7 +32,7 @@
 {/if}
 {#each advice?.contradictions ?? [] as c (c.sentence)}
   <p class="mb-3 border-2 border-warning p-3">
-    <strong class="font-semibold">Does not fit.</strong>
+    <strong class="font-semibold">Look again.</strong>
     {c.sentence} <a class="plain-link" href="{base}/{c.station}">To the check</a>
   </p>
 {/each}

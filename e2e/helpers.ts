@@ -12,7 +12,7 @@ export async function open(page: Page, tag: string, path = ''): Promise<string> 
 
 /** Waits until scripts have taken over, so that what is typed is heard. */
 export async function ready(page: Page): Promise<void> {
-  await page.waitForLoadState('networkidle');
+  await page.locator('html[data-live]').waitFor({ state: 'attached' });
 }
 
 export const saved = (page: Page): Promise<void> =>

@@ -14,6 +14,8 @@
     ['/reference', 'Reference', 'Reference']
   ] as const;
   const here = $derived(page.url.pathname);
+  // The root mounts last: from here on every field is heard. Says so to whoever drives the page from outside.
+  $effect(() => void (document.documentElement.dataset.live = 'yes'));
   const current = (href: string): boolean => (href === '/' ? here === '/' : here.startsWith(href));
 </script>
 

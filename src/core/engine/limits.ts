@@ -23,6 +23,10 @@ const range = (label: string) =>
     source: 'No figure of our own: enter the manual’s range. Without it cylinders are compared with each other.'
   }) as const;
 
+/** A tightening torque: only the manual has it. */
+const torque = (label: string) =>
+  ({ label, dimension: 'torque', provenance: 'C', source: 'No figure of our own: the manual’s counts.' }) as const;
+
 /** Every limit we judge by, each with room for the manual's own value, which wins. */
 export const limits = {
   'compression.figure': {
@@ -135,7 +139,15 @@ export const limits = {
     dimension: 'temperature',
     provenance: 'M',
     source: 'From memory: most outboards warn between 85 and 100 °C at the head; 90 °C is taken.'
-  }
+  },
+  'torque.head': torque('Cylinder head bolts, torque'),
+  'torque.plug': torque('Spark plugs, torque'),
+  'torque.flywheel': torque('Flywheel nut, torque'),
+  'torque.leg': torque('Leg bolts, torque'),
+  'torque.carrier': torque('Bearing carrier, torque'),
+  'torque.propeller': torque('Propeller nut, torque'),
+  'torque.gearPlugs': torque('Gear case plugs, torque'),
+  'torque.sump': torque('Sump drain plug, torque')
 } as const satisfies Record<string, Limit>;
 
 export type LimitId = keyof typeof limits;

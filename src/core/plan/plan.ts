@@ -5,6 +5,7 @@ import { contextOf, type Context } from '../judgement.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../survey/finding.ts';
 import type { StepMark } from '../survey/reading.ts';
+import { changed, editsOf, ownSteps } from './edits.ts';
 import { stepRules } from './rules.ts';
 import type { StepRule } from './step.ts';
 
@@ -29,6 +30,11 @@ export interface Step {
   readonly note?: string;
   readonly markedAt?: string;
   readonly markedBy?: string;
+  /** Added by hand, or changed by hand. */
+  readonly own?: true;
+  readonly edited?: true;
+  /** Mended for now: looked at again by this day. */
+  readonly temporary?: { readonly until: string; readonly why: string };
 }
 
 const kindOf = (f: Finding): string => f.id.split('.', 2).join('.');
@@ -63,7 +69,7 @@ function saySuspect(s: SuspectView): string {
   return `Likely: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}. ${s.cure}`;
 }
 
-const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefined =>
+export const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefined =>
   marks.filter((m) => m.step === step).reduce<StepMark | undefined>((a, m) => (a && a.at > m.at ? a : m), undefined);
 
 /**
@@ -82,7 +88,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     earlier.set(at, list);
     return list;
   };
-  const steps = stepRules.flatMap((rule): Step[] => {
+  const edits = editsOf(c.survey);
+  const ruled = stepRules.flatMap((rule): Step[] => {
     const mark = lastMark(marks, rule.id);
     const behind = likely.get(rule.id) ?? [];
     const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
@@ -124,11 +131,15 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       }
     ];
   });
+  const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits)];
   const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
   return inOrder(steps).map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
 }
 
-/** Keeps the practitioners' order, moving a step behind those it must follow. The rules hold no cycle (tested). */
+/**
+ * Keeps the practitioners' order, moving a step behind those it must follow. The rules hold no cycle (tested); where
+ * jobs added by hand wait for one another, the first of them goes first.
+ */
 function inOrder(steps: readonly Step[]): Step[] {
   const out: Step[] = [];
   const left = [...steps];

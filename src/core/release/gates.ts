@@ -3,6 +3,7 @@ import type { Context } from '../judgement.ts';
 import type { Step } from '../plan/plan.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
+import { trayLeft, trayOf } from '../tray/tray.ts';
 import { gravest, type Condition, type Finding } from '../survey/finding.ts';
 
 export interface Gate {
@@ -95,6 +96,21 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
         : overridden.length
           ? `Overridden: ${overridden.map((h) => h.title).join('; ')}.`
           : 'No hold stands.',
+      false
+    )
+  );
+  const tray = trayOf(c.survey);
+  const missing = trayLeft(tray);
+  list.push(
+    gate(
+      c,
+      'tray',
+      'Tray',
+      missing ? 'held' : 'sound',
+      missing ??
+        (tray.length
+          ? `${tray.length === 1 ? 'The one part' : `All ${tray.length} parts`} that came off went back, renewed or explained.`
+          : 'Nothing was taken off that was written down.'),
       false
     )
   );

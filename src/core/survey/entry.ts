@@ -12,6 +12,16 @@ import {
   type StepMark
 } from './reading.ts';
 import { waitSchema, type Wait } from './wait.ts';
+import {
+  jobEditSchema,
+  partLineSchema,
+  trayMarkSchema,
+  trayPartSchema,
+  type JobEdit,
+  type PartLine,
+  type TrayMark,
+  type TrayPart
+} from './work.ts';
 
 /** What can be appended to a survey. */
 export type Entry =
@@ -20,7 +30,11 @@ export type Entry =
   | { readonly type: 'step'; readonly body: StepMark }
   | { readonly type: 'reason'; readonly body: GateReason }
   | { readonly type: 'wait'; readonly body: Wait }
-  | { readonly type: 'decision'; readonly body: DecisionEntry };
+  | { readonly type: 'decision'; readonly body: DecisionEntry }
+  | { readonly type: 'job'; readonly body: JobEdit }
+  | { readonly type: 'part'; readonly body: PartLine }
+  | { readonly type: 'tray'; readonly body: TrayPart }
+  | { readonly type: 'trayMark'; readonly body: TrayMark };
 
 export type EntryType = Entry['type'];
 
@@ -30,7 +44,11 @@ const schemas = {
   step: stepMarkSchema,
   reason: gateReasonSchema,
   wait: waitSchema,
-  decision: decisionEntrySchema
+  decision: decisionEntrySchema,
+  job: jobEditSchema,
+  part: partLineSchema,
+  tray: trayPartSchema,
+  trayMark: trayMarkSchema
 } as const;
 const lists = {
   reading: 'readings',
@@ -38,7 +56,11 @@ const lists = {
   step: 'steps',
   reason: 'reasons',
   wait: 'waits',
-  decision: 'decisions'
+  decision: 'decisions',
+  job: 'jobs',
+  part: 'parts',
+  tray: 'tray',
+  trayMark: 'trayMarks'
 } as const;
 
 export type EntryCheck =

@@ -4,6 +4,7 @@ import { manualSchema } from '../engine/limits.ts';
 import { historySchema, identitySchema, profileSchema } from '../engine/profile.ts';
 import { houseRulesSchema } from '../house-rules/rules.ts';
 import { waitSchema } from './wait.ts';
+import { jobEditSchema, partLineSchema, trayMarkSchema, trayPartSchema } from './work.ts';
 import { decisionEntrySchema, gateReasonSchema, overrideSchema, readingSchema, stepMarkSchema } from './reading.ts';
 
 export const SURVEY_FORMAT = 'indaga-survey';
@@ -33,7 +34,11 @@ export const surveyFileSchema = z.strictObject({
   steps: z.optional(z.array(stepMarkSchema).check(z.maxLength(10_000))),
   reasons: z.optional(z.array(gateReasonSchema).check(z.maxLength(1000))),
   waits: z.optional(z.array(waitSchema).check(z.maxLength(5000))),
-  decisions: z.optional(z.array(decisionEntrySchema).check(z.maxLength(1000)))
+  decisions: z.optional(z.array(decisionEntrySchema).check(z.maxLength(1000))),
+  jobs: z.optional(z.array(jobEditSchema).check(z.maxLength(5000))),
+  parts: z.optional(z.array(partLineSchema).check(z.maxLength(5000))),
+  tray: z.optional(z.array(trayPartSchema).check(z.maxLength(5000))),
+  trayMarks: z.optional(z.array(trayMarkSchema).check(z.maxLength(10_000)))
 });
 
 export type SurveyFile = z.infer<typeof surveyFileSchema>;

@@ -122,6 +122,16 @@ export const dimensions = {
     shown: { metric: 'mm', us: 'mm' },
     signed: true
   },
+  torque: {
+    name: 'torque',
+    units: [
+      unit('N·m', 1, ['nm', 'n m', 'newtonmetre']),
+      unit('lbf·ft', 1.355818, ['lbft', 'ftlb', 'ft-lb', 'lb-ft', 'ft·lb', 'footpounds']),
+      unit('lbf·in', 1.355818 / 12, ['lbin', 'inlb', 'in-lb', 'lb-in', 'in·lb']),
+      unit('kgf·m', 9.80665, ['kgm', 'mkg'])
+    ],
+    shown: { metric: 'N·m', us: 'lbf·ft' }
+  },
   altitude: {
     name: 'altitude',
     units: [unit('m', 1, ['metre', 'meter', 'metres', 'meters']), unit('ft', 0.3048, ['feet', 'foot'])],

@@ -1,3 +1,4 @@
+import type { EntryType } from '../../../core/survey/entry.ts';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** Bodies are JSON checked by the core's Zod schemas before they get here; these tables only keep and order them. */
@@ -46,7 +47,7 @@ export const entries = sqliteTable(
     surveyId: text('survey_id')
       .notNull()
       .references(() => surveys.id),
-    type: text('type', { enum: ['reading', 'override', 'step', 'reason', 'wait', 'decision'] }).notNull(),
+    type: text('type').$type<EntryType>().notNull(),
     body: text('body', { mode: 'json' }).notNull(),
     receivedAt: text('received_at').notNull()
   },

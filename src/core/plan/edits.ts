@@ -1,0 +1,61 @@
+import type { Context } from '../judgement.ts';
+import type { StationId } from '../stations/items.ts';
+import type { SurveyFile } from '../survey/survey-file.ts';
+import type { JobEdit } from '../survey/work.ts';
+import { lastMark, type Step } from './plan.ts';
+
+type Edit = Omit<JobEdit, 'id' | 'at' | 'by' | 'step'>;
+
+/** What was changed by hand about each job: the latest word on each field counts. */
+export function editsOf(survey: SurveyFile): Map<string, Edit> {
+  const map = new Map<string, Edit>();
+  for (const { id: _id, at: _at, by: _by, step, ...edit } of [...(survey.jobs ?? [])].sort((a, b) =>
+    a.at < b.at ? -1 : a.at > b.at ? 1 : 0
+  ))
+    map.set(step, { ...map.get(step), ...edit });
+  return map;
+}
+
+/** A job with what was changed about it. */
+export function changed(s: Step, e: Edit | undefined): Step {
+  if (!e) return s;
+  const { temporary, station, dropped: _dropped, ...fields } = e;
+  return {
+    ...s,
+    ...(Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as Partial<Step>),
+    ...(station ? { proof: { station: station as StationId, text: s.proof.text } } : {}),
+    ...(temporary ? { temporary } : {}),
+    edited: true
+  };
+}
+
+/** Jobs added by hand: nothing found asks for them, somebody does. */
+export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>): Step[] {
+  return [...edits].flatMap(([id, edit]): Step[] => {
+    if (!id.startsWith('own-') || edit.dropped || !edit.title) return [];
+    const mark = lastMark(c.survey.steps ?? [], id);
+    const station = (edit.station ?? 'look') as StationId;
+    const proved =
+      mark?.state === 'done' && c.survey.readings.some((r) => r.at > mark.at && r.what.startsWith(`${station}.`));
+    const plain: Step = {
+      id,
+      title: edit.title,
+      how: '',
+      why: ['Added by hand.'],
+      tools: [],
+      parts: [],
+      consumables: [],
+      minutes: 0,
+      wait: 0,
+      hazards: [],
+      proof: { station, text: 'looked at again afterwards' },
+      state: mark?.state === 'done' ? (proved ? 'proved' : 'done') : (mark?.state ?? 'open'),
+      after: [],
+      own: true,
+      ...(mark?.note ? { note: mark.note } : {}),
+      ...(mark ? { markedAt: mark.at } : {}),
+      ...(mark?.by ? { markedBy: mark.by } : {})
+    };
+    return [changed(plain, edit)];
+  });
+}

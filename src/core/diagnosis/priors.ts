@@ -11,7 +11,8 @@ const letters: Readonly<Record<CaseKind, Letter>> = {
   'spring-return': 'S',
   'lay-up': 'S',
   'new-engine': 'S',
-  'fitted-head': 'S'
+  'fitted-head': 'S',
+  'single-job': 'S'
 };
 const ofTheHead = new Set(['power-head', 'ignition', 'engine-oil']);
 

@@ -11,7 +11,11 @@ export const caseKinds = {
   'spring-return': { label: 'Spring return', means: 'Laid up last season; a sound engine must come out sound.' },
   'lay-up': { label: 'Lay-up', means: 'Going into storage; protect it so that the next return is easy.' },
   'new-engine': { label: 'New complete engine', means: 'Arrives without engine oil; break-in sheet.' },
-  'fitted-head': { label: 'Fitted power head', means: 'New or rebuilt head on an old leg; full checks for the leg.' }
+  'fitted-head': { label: 'Fitted power head', means: 'New or rebuilt head on an old leg; full checks for the leg.' },
+  'single-job': {
+    label: 'Single job',
+    means: 'One piece of service on an engine that is in use: only its own fields and holds.'
+  }
 } as const;
 
 export type CaseKind = keyof typeof caseKinds;

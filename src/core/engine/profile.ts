@@ -145,6 +145,14 @@ export const historyItems = {
     min: 0,
     max: 1e6
   }),
+  promised: moment({ label: 'Promised to the owner by' }),
+  hoursAMonth: quantity({
+    label: 'Hours run in a month, over the year',
+    dimension: 'hours',
+    example: '6 h',
+    min: 0,
+    max: 744
+  }),
   complaints: text({ label: 'Known complaints and notes', long: true })
 } as const;
 

@@ -124,6 +124,54 @@ export const numberRules = {
     min: 0,
     max: 20,
     why: 'Plates and seals age with it.'
+  },
+  kitExtra: {
+    label: 'A kit instead of its pieces when it costs at most so much more',
+    dimension: 'share',
+    standard: 0.25,
+    min: 0,
+    max: 3,
+    why: 'What lies beside the worn piece is as old, and the door is open.'
+  },
+  firstOil: {
+    label: 'First oil change of a new or rebuilt engine after',
+    dimension: 'hours',
+    standard: 20,
+    min: 1,
+    max: 200,
+    why: 'Metal of the first hours comes out with the oil.'
+  },
+  serviceHours: {
+    label: 'Engine oil, gear oil and plugs every',
+    dimension: 'hours',
+    standard: 100,
+    min: 10,
+    max: 1000,
+    why: 'Common practice: 100 hours or a year, whichever comes first.'
+  },
+  serviceMonths: {
+    label: 'Engine oil and gear oil at the latest after',
+    dimension: 'months',
+    standard: 12,
+    min: 1,
+    max: 60,
+    why: 'Water and acids do not wait for hours.'
+  },
+  plugMonths: {
+    label: 'Plugs at the latest after',
+    dimension: 'months',
+    standard: 24,
+    min: 1,
+    max: 120,
+    why: 'Two seasons.'
+  },
+  anodeMonths: {
+    label: 'Anodes looked at every',
+    dimension: 'months',
+    standard: 6,
+    min: 1,
+    max: 60,
+    why: 'Half gone is gone; salt takes them within a season.'
   }
 } as const satisfies Record<string, NumberRule>;
 

@@ -105,6 +105,28 @@ export const topics = {
     choices: { renew: 'renew if it ran', turn: 'turn back' },
     standard: 'renew',
     why: 'Vanes once bent backward under load take the set.'
+  },
+  boreProtection: {
+    topic: 'Bore protection for storage',
+    choices: {
+      manual: 'as the manual says, else sprayed through the intake',
+      spray: 'spray through the intake',
+      measured: 'measured oil into each cylinder'
+    },
+    standard: 'manual',
+    why: 'Injection and catalysts do not like spray; measured oil is oil somebody must know of before it is cranked.'
+  },
+  stallOut: {
+    topic: 'Fuel at stall-out',
+    choices: { screw: 'drained by its screw', run: 'run dry', treated: 'left full of treated fuel' },
+    standard: 'screw',
+    why: 'Running dry leaves a puddle behind and starves a two-stroke of oil.'
+  },
+  breakIn: {
+    topic: 'Break-in',
+    choices: { manual: 'by the manual’s schedule', load: 'loaded soon, on mineral oil' },
+    standard: 'manual',
+    why: 'Whoever gives the warranty sets the schedule.'
   }
 } as const satisfies Record<string, Topic>;
 

@@ -23,6 +23,7 @@ export function changed(s: Step, e: Edit | undefined): Step {
   return {
     ...s,
     ...(Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as Partial<Step>),
+    ...(fields.after ? { follows: fields.after } : {}),
     ...(station ? { proof: { station: station as StationId, text: s.proof.text } } : {}),
     ...(temporary ? { temporary } : {}),
     edited: true
@@ -51,6 +52,7 @@ export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>): Step[] {
       proof: { station, text: 'looked at again afterwards' },
       state: mark?.state === 'done' ? (proved ? 'proved' : 'done') : (mark?.state ?? 'open'),
       after: [],
+      follows: [],
       own: true,
       ...(mark?.note ? { note: mark.note } : {}),
       ...(mark ? { markedAt: mark.at } : {}),

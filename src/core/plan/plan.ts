@@ -27,6 +27,10 @@ export interface Step {
   readonly state: 'open' | 'done' | 'proved' | 'not-needed';
   /** Open steps that come first. */
   readonly after: readonly string[];
+  /** Done, and what it set going is not over yet: what comes after it begins then. */
+  readonly busyUntil?: string;
+  /** Everything it comes after, done or not. */
+  readonly follows: readonly string[];
   readonly note?: string;
   readonly markedAt?: string;
   readonly markedBy?: string;
@@ -125,6 +129,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         proof: rule.proof,
         state,
         after: rule.after ?? [],
+        follows: rule.after ?? [],
+        ...(mark?.state === 'done' && rule.wait && Date.parse(mark.at) + rule.wait * 60_000 > c.now.getTime()
+          ? { busyUntil: new Date(Date.parse(mark.at) + rule.wait * 60_000).toISOString() }
+          : {}),
         ...(mark?.note ? { note: mark.note } : {}),
         ...(mark ? { markedAt: mark.at } : {}),
         ...(mark?.by ? { markedBy: mark.by } : {})

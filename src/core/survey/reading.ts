@@ -101,6 +101,8 @@ export const stepMarkSchema = z.strictObject({
   by: z.optional(who),
   step: z.string().check(z.minLength(1), z.maxLength(80)),
   state: z.enum(['done', 'open', 'not-needed']),
+  /** Engine hours when it was done, where somebody looked. */
+  hours: z.optional(z.number().check(z.gte(0), z.lte(50_000))),
   note: z.optional(z.string().check(z.maxLength(20_000)))
 });
 export type StepMark = z.infer<typeof stepMarkSchema>;

@@ -45,4 +45,11 @@ export function openDatabase(directory = dataDirectory()): Db {
 
 let shared: Db | undefined;
 /** The one connection of this process. */
-export const database = (): Db => (shared ??= openDatabase());
+export const database = (): Db => (shared ??= opened());
+
+/** Lines of the yard were judged by the program that ran before this one: judged anew by this one. */
+function opened(): Db {
+  const db = openDatabase();
+  db.delete(schema.summaries).run();
+  return db;
+}

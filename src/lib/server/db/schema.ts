@@ -1,5 +1,5 @@
 import type { EntryType } from '../../../core/survey/entry.ts';
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** Bodies are JSON checked by the core's Zod schemas before they get here; these tables only keep and order them. */
 export const engines = sqliteTable('engines', {
@@ -77,5 +77,42 @@ export const releases = sqliteTable('releases', {
   signedBy: text('signed_by').notNull(),
   at: text('at').notNull(),
   hash: text('hash').notNull(),
+  /** Hash over the link before it and this record's own hash: a record taken out or changed breaks the chain. */
+  chain: text('chain'),
   record: text('record', { mode: 'json' }).notNull()
 });
+
+/** What belongs to the shop and to no engine: bench, pins. Appended; the latest word of a kind counts. */
+export const shop = sqliteTable(
+  'shop',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    kind: text('kind', { enum: ['bench', 'pin'] }).notNull(),
+    body: text('body', { mode: 'json' }).notNull(),
+    at: text('at').notNull(),
+    by: text('by')
+  },
+  (t) => [index('shop_kind').on(t.kind, t.seq)]
+);
+
+/** The yard's line of each engine as it was last judged; thrown away when anything it rests on changes. */
+export const summaries = sqliteTable(
+  'summaries',
+  {
+    engineId: text('engine_id')
+      .notNull()
+      .references(() => engines.id),
+    units: text('units').notNull(),
+    surveyId: text('survey_id').notNull(),
+    /** When it was judged, ms. */
+    at: integer('at').notNull(),
+    /** Whether the clock alone changes it. */
+    ticking: integer('ticking', { mode: 'boolean' }).notNull(),
+    pressing: real('pressing').notNull(),
+    words: text('words').notNull(),
+    row: text('row', { mode: 'json' }).notNull(),
+    /** Its open work, as the bench plans it. */
+    work: text('work', { mode: 'json' }).notNull()
+  },
+  (t) => [primaryKey({ columns: [t.engineId, t.units] }), index('summaries_pressing').on(t.units, t.pressing)]
+);

@@ -4,6 +4,7 @@ import { engineOf, factSchema, type Fact } from '../../../core/engine/fact.ts';
 import type { Engine } from '../../../core/survey/survey-file.ts';
 import { engines, facts } from '../db/schema.ts';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
+import { forgetEngine } from './summaries.ts';
 
 export interface StoredFact extends Fact {
   readonly seq: number;
@@ -65,4 +66,5 @@ export function appendFact(engineId: string, fact: Fact, o: StoreOptions = {}): 
     .values({ ...rest, value, engineId })
     .onConflictDoNothing()
     .run();
+  forgetEngine(engineId, o);
 }

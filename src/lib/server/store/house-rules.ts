@@ -4,6 +4,7 @@ import { houseRules, instruments } from '../db/schema.ts';
 import { instrumentSchema, type Instrument } from '../../../core/survey/reading.ts';
 import { randomUUID } from 'node:crypto';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
+import { forgetAll } from './summaries.ts';
 
 /** The rules of the house as they stand; every change is a new row, so old judgements can be understood. */
 export function currentRules(o: StoreOptions = {}): { rules: HouseRules; seq: number } {
@@ -18,6 +19,7 @@ export function saveRules(rules: HouseRules, by: string, o: StoreOptions = {}): 
     .insert(houseRules)
     .values({ body: houseRulesSchema.parse(rules), at: nowOf(o), by })
     .run();
+  forgetAll(o);
 }
 
 export interface StoredInstrument {

@@ -1,13 +1,14 @@
-import { and, asc, desc, eq, gt, max, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { caseKindSchema, type CaseKind } from '../../../core/engine/case-kind.ts';
 import { factsOf } from '../../../core/engine/fact.ts';
 import { entriesOf, withEntries, type Entry, type EntryType } from '../../../core/survey/entry.ts';
 import { emptySurvey, type SurveyFile } from '../../../core/survey/survey-file.ts';
-import { entries, facts, releases, surveys } from '../db/schema.ts';
+import { entries, surveys } from '../db/schema.ts';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 import { createEngine, loadEngine } from './engines.ts';
 import { currentRules } from './house-rules.ts';
+import { forgetEngine } from './summaries.ts';
 
 export interface SurveyHead {
   readonly id: string;
@@ -29,6 +30,7 @@ export function createSurvey(engineId: string, kind: CaseKind, by: string, o: St
     .insert(surveys)
     .values({ id, engineId, kind: caseKindSchema.parse(kind), startedAt: nowOf(o), by: by || null })
     .run();
+  forgetEngine(engineId, o);
   return id;
 }
 
@@ -54,44 +56,12 @@ export const surveysOf = (engineId: string, o: StoreOptions = {}): SurveyHead[] 
     .all()
     .map(toHead);
 
-/** Every survey with the newest sequence numbers it depends on; for the yard and its cache. */
-export function openSurveys(
-  o: StoreOptions = {}
-): (SurveyHead & { entrySeq: number; factSeq: number; releasedAt: string | null })[] {
-  const db = dbOf(o);
-  const byEntry = new Map(
-    db
-      .select({ id: entries.surveyId, seq: max(entries.seq) })
-      .from(entries)
-      .groupBy(entries.surveyId)
-      .all()
-      .map((r) => [r.id, r.seq ?? 0])
-  );
-  const byFact = new Map(
-    db
-      .select({ id: facts.engineId, seq: max(facts.seq) })
-      .from(facts)
-      .groupBy(facts.engineId)
-      .all()
-      .map((r) => [r.id, r.seq ?? 0])
-  );
-  const released = new Map(
-    db
-      .select({ id: releases.surveyId, at: max(releases.at) })
-      .from(releases)
-      .groupBy(releases.surveyId)
-      .all()
-      .map((r) => [r.id, r.at])
-  );
+/** The latest survey of every engine. */
+export function openSurveys(o: StoreOptions = {}): SurveyHead[] {
   const latest = new Map<string, SurveyHead>();
-  for (const row of db.select().from(surveys).orderBy(asc(surveys.startedAt)).all())
+  for (const row of dbOf(o).select().from(surveys).orderBy(asc(surveys.startedAt)).all())
     latest.set(row.engineId, toHead(row));
-  return [...latest.values()].map((s) => ({
-    ...s,
-    entrySeq: byEntry.get(s.id) ?? 0,
-    factSeq: byFact.get(s.engineId) ?? 0,
-    releasedAt: released.get(s.id) ?? null
-  }));
+  return [...latest.values()];
 }
 
 export function entriesAfter(surveyId: string, since = 0, o: StoreOptions = {}): StoredEntry[] {
@@ -113,6 +83,8 @@ export function appendEntry(surveyId: string, entry: Entry, o: StoreOptions = {}
     .values({ id: entry.body.id, surveyId, type: entry.type, body: entry.body, receivedAt: nowOf(o) })
     .onConflictDoNothing()
     .run();
+  const head = surveyHead(surveyId, o);
+  if (head) forgetEngine(head.engineId, o);
 }
 
 export interface LoadedSurvey {
@@ -152,6 +124,12 @@ export function loadSurvey(id: string, o: StoreOptions = {}): LoadedSurvey | und
   }
   return made;
 }
+
+/** Every assessment of an engine as survey files, oldest first. */
+export const historyOf = (engineId: string, o: StoreOptions = {}): SurveyFile[] =>
+  surveysOf(engineId, o)
+    .map((h) => loadSurvey(h.id, o)!.survey)
+    .reverse();
 
 /** Imports a checked survey file as a new engine and survey: all of it or nothing. Entries get ids of their own, so that a file can be imported twice. */
 export function importSurvey(

@@ -1,118 +1,159 @@
-import type { NextCheck } from '../../../core/plan/next-check.ts';
-import { judge } from '../../../core/judge.ts';
-import { planOf } from '../../../core/plan/plan.ts';
-import { drownedClock, type DrownedClock } from '../../../core/survey/clock.ts';
-import type { Condition } from '../../../core/survey/finding.ts';
-import type { Profile } from '../../../core/engine/profile.ts';
-import { runningWaits } from '../../../core/survey/wait.ts';
-import type { CaseKind } from '../../../core/engine/case-kind.ts';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { System } from '../../../core/units/index.ts';
-import type { StoreOptions } from './context.ts';
-import { stations } from '../../../core/stations/register.ts';
-import { adviceOf } from '../advice.ts';
-import { currentRules } from './house-rules.ts';
-import { loadSurvey, openSurveys } from './surveys.ts';
+import { summaries } from '../db/schema.ts';
+import { dbOf, type StoreOptions } from './context.ts';
+import { indexSurvey } from './search.ts';
+import { openSurveys, type SurveyHead } from './surveys.ts';
+import { judgedRow, type Work, type YardRow } from './yard-row.ts';
 
-export interface YardRow {
-  readonly surveyId: string;
-  readonly engineId: string;
-  readonly tag: string;
-  readonly name: string;
-  readonly owner: string;
-  readonly serial: string;
-  readonly kind: CaseKind;
-  readonly startedAt: string;
-  readonly profile: Profile;
-  readonly stations: readonly { readonly id: string; readonly title: string; readonly condition: Condition }[];
-  readonly holds: readonly { readonly title: string; readonly overridden: boolean }[];
-  readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence'> & { readonly until: string };
-  readonly next?: NextCheck;
-  /** The likeliest thing that something points to, in a few words. */
-  readonly suspect?: string;
-  readonly waits: readonly { readonly label: string; readonly until: string }[];
-  readonly openJobs: number;
-  /** A job that cannot wait until tomorrow. */
-  readonly today?: string;
-  readonly gravest?: string;
-  readonly releasedAt: string | null;
-  readonly pressing: number;
+export type { YardRow } from './yard-row.ts';
+
+export interface Yard {
+  readonly rows: YardRow[];
+  /** Engines in the yard, and those the search found. */
+  readonly total: number;
+  readonly found: number;
+  readonly pages: number;
+  /** Engines not judged yet since something changed for all of them. */
+  readonly waiting: number;
 }
 
-const cache = new Map<string, { key: string; row: YardRow }>();
-const MINUTE = 60_000;
+/** Engines on one page of the yard. */
+export const PAGE = 15;
+/** A line that the clock changes is judged anew after a minute, any other after an hour, ms. */
+const TICK = 60_000;
+const OLD = 3_600_000;
+/** One request judges so many at least, and goes on for so long, ms; the rest is done between requests. */
+const AT_LEAST = 40;
+const BUDGET = 400;
 
-/** Every engine under way, most pressing first. Judgements are kept until something they rest on changes. */
-export function yard(units: System, o: StoreOptions = {}): YardRow[] {
-  const now = o.now ?? new Date();
-  const { seq: ruleSeq } = currentRules(o);
-  const rows = openSurveys(o).map((s) => {
-    const key = [s.id, s.entrySeq, s.factSeq, ruleSeq, s.releasedAt, Math.floor(now.getTime() / MINUTE)].join('|');
-    const kept = cache.get(`${s.id}|${units}`);
-    if (kept?.key === key && !o.db) return kept.row;
-    const row = rowOf(s.id, s.releasedAt, now, units, o);
-    cache.set(`${s.id}|${units}`, { key, row });
-    return row;
-  });
-  return rows.sort((a, b) => b.pressing - a.pressing || (a.startedAt < b.startedAt ? -1 : 1));
-}
-
-function rowOf(surveyId: string, releasedAt: string | null, now: Date, units: System, o: StoreOptions): YardRow {
-  const { head, survey } = loadSurvey(surveyId, o)!;
-  const j = judge(survey, now, units);
-  const advice = adviceOf(survey, j, units);
-  const { identity, profile } = survey.engine;
-  const clock = drownedClock(j.context);
-  const holds = j.holds.filter((h) => !h.standing);
-  const faults = j.findings.filter((f) => f.condition === 'fault' || f.condition === 'held');
-  const open = planOf(j.context, j.findings, advice.suspects).filter((s) => s.state === 'open');
-  const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
-  const today = open.find((s) => s.id === 'frost');
-  const worst = faults.find((f) => f.id === 'gear.frost') ?? faults[0];
-  return {
-    surveyId,
+function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): void {
+  const made = judgedRow(head.id, now, units, o);
+  if (!made) return;
+  const { row, work, ticking, words, judgement } = made;
+  const values = {
     engineId: head.engineId,
-    tag: identity.tag ?? 'no tag',
-    name: [identity.maker, identity.model].filter(Boolean).join(' ') || 'unknown make',
-    owner: identity.owner ?? '',
-    serial: identity.serial ?? '',
-    kind: head.kind,
-    startedAt: head.startedAt,
-    profile,
-    stations: j.stations.map((s) => ({ id: s.id, title: stations[s.id].text.short, condition: s.condition })),
-    holds: holds.map((h) => ({ title: h.title, overridden: h.override !== undefined })),
-    ...(clock
-      ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
-      : {}),
-    ...(advice.next ? { next: advice.next } : {}),
-    ...(suspect ? { suspect: suspect.label } : {}),
-    waits: runningWaits(survey.waits).map((w) => ({ label: w.wait.label, until: w.until.toISOString() })),
-    openJobs: open.length,
-    ...(today ? { today: today.title } : {}),
-    ...(worst ? { gravest: worst.sentence } : {}),
-    releasedAt,
-    pressing: pressing(
-      releasedAt,
-      clock,
-      holds.filter((h) => !h.override).length,
-      faults.some((f) => f.id === 'gear.frost'),
-      faults.length
-    )
+    units,
+    surveyId: head.id,
+    at: now.getTime(),
+    ticking,
+    pressing: row.pressing,
+    words,
+    row,
+    work
+  };
+  dbOf(o)
+    .insert(summaries)
+    .values(values)
+    .onConflictDoUpdate({ target: [summaries.engineId, summaries.units], set: values })
+    .run();
+  indexSurvey(head.engineId, head.id, judgement, o);
+}
+
+/** Engines of which no line stands, newest assessment each. */
+function missing(units: System, o: StoreOptions): SurveyHead[] {
+  const have = new Set(
+    dbOf(o)
+      .select({ id: summaries.engineId })
+      .from(summaries)
+      .where(eq(summaries.units, units))
+      .all()
+      .map((r) => r.id)
+  );
+  const { n } = dbOf(o).$client.prepare('select count(distinct engine_id) as n from surveys').get() as { n: number };
+  return n === have.size ? [] : openSurveys(o).filter((s) => !have.has(s.engineId));
+}
+
+let filling = false;
+/** Judges what is left between requests, one engine at a time. */
+function fillLater(units: System): void {
+  if (filling) return;
+  filling = true;
+  const step = (): void => {
+    const [next] = missing(units, {});
+    if (next) write(next, new Date(), units, {});
+    if (next) setTimeout(step, 5);
+    else filling = false;
+  };
+  setTimeout(step, 50);
+}
+
+/** Sees to it that every engine has its line, as far as one request may take. Returns how many have none yet. */
+export function refresh(units: System, o: StoreOptions = {}): number {
+  const now = o.now ?? new Date();
+  const from = performance.now();
+  const list = missing(units, o);
+  let done = 0;
+  for (const head of list) {
+    if (!o.db && done >= AT_LEAST && performance.now() - from > BUDGET) break;
+    write(head, now, units, o);
+    done++;
+  }
+  if (done < list.length) fillLater(units);
+  return list.length - done;
+}
+
+/** Every engine under way, most pressing first, a page at a time. */
+export function yardPage(units: System, search = '', page = 1, o: StoreOptions = {}): Yard {
+  const now = o.now ?? new Date();
+  const waiting = refresh(units, o);
+  const db = dbOf(o);
+  const words = search.toLowerCase().trim();
+  const mine = and(
+    eq(summaries.units, units),
+    ...(words ? [sql`instr(${summaries.words}, ${words}) > 0`] : [])
+  );
+  const count = (where: typeof mine): number =>
+    db.select({ n: sql<number>`count(*)` }).from(summaries).where(where).get()?.n ?? 0;
+  const found = count(mine);
+  const read = (): (typeof summaries.$inferSelect)[] =>
+    db
+      .select()
+      .from(summaries)
+      .where(mine)
+      .orderBy(desc(summaries.pressing), asc(summaries.engineId))
+      .limit(PAGE)
+      .offset((Math.max(1, page) - 1) * PAGE)
+      .all();
+  let rows = read();
+  const old = rows.filter((r) => {
+    const age = now.getTime() - r.at;
+    return age < 0 || age > (r.ticking ? TICK : OLD);
+  });
+  if (old.length) {
+    for (const r of old)
+      write({ id: r.surveyId, engineId: r.engineId } as SurveyHead, now, units, o);
+    rows = read();
+  }
+  return {
+    rows: rows.map((r) => r.row as YardRow),
+    total: words ? count(eq(summaries.units, units)) : found,
+    found,
+    pages: Math.max(1, Math.ceil(found / PAGE)),
+    waiting
   };
 }
 
-/** A clock beats frost, frost beats holds, holds beat faults; what is back in service comes last. */
-function pressing(
-  released: string | null,
-  clock: DrownedClock | undefined,
-  holds: number,
-  frost: boolean,
-  faults: number
-): number {
-  if (released) return -1;
-  return (
-    (clock ? 1000 - Math.min(500, Math.max(-100, clock.hoursLeft)) : 0) +
-    (frost ? 300 : 0) +
-    20 * Math.min(holds, 5) +
-    Math.min(faults, 15)
-  );
+/** Every line of the yard at once, for lists that go over all engines. */
+export function yard(units: System, o: StoreOptions = {}): YardRow[] {
+  refresh(units, o);
+  return dbOf(o)
+    .select({ row: summaries.row })
+    .from(summaries)
+    .where(eq(summaries.units, units))
+    .orderBy(desc(summaries.pressing), asc(summaries.engineId))
+    .all()
+    .map((r) => r.row as YardRow);
+}
+
+/** The open work of every engine, as the bench plans it. */
+export function workOf(units: System, o: StoreOptions = {}): Work[] {
+  refresh(units, o);
+  return dbOf(o)
+    .select({ work: summaries.work })
+    .from(summaries)
+    .where(eq(summaries.units, units))
+    .orderBy(desc(summaries.pressing), asc(summaries.engineId))
+    .all()
+    .map((r) => r.work as Work);
 }

@@ -1,0 +1,56 @@
+import type { ItemId } from '../stations/items.ts';
+import { standing } from '../survey/current.ts';
+import type { SurveyFile } from '../survey/survey-file.ts';
+import type { CareId } from './intervals.ts';
+
+export interface Done {
+  /** The day, "2026-05-01". */
+  readonly on: string;
+  /** Engine hours then, where they are known. */
+  readonly hours?: number;
+  /** The job or reading that says so. */
+  readonly what: string;
+}
+
+/** Jobs that count as a service done. */
+const byStep: Readonly<Record<string, readonly CareId[]>> = {
+  'gear-refill': ['gear-oil'],
+  'oil-changes': ['engine-oil'],
+  'sump-water': ['engine-oil'],
+  pump: ['impeller'],
+  plugs: ['plugs'],
+  anodes: ['anodes'],
+  'fuel-drain': ['fuel-filter'],
+  'care.engine-oil': ['engine-oil'],
+  'care.gear-oil': ['gear-oil'],
+  'care.impeller': ['impeller'],
+  'care.plugs': ['plugs'],
+  'care.fuel-filter': ['fuel-filter'],
+  'care.anodes': ['anodes'],
+  'care.monthly-turn': ['monthly-turn'],
+  'care.first-oil': ['first-oil', 'engine-oil']
+};
+/** Readings that say it too. */
+const byReading: Readonly<Partial<Record<ItemId, readonly [unknown[], CareId]>>> = {
+  'gear.refill': [['service'], 'gear-oil'],
+  'oil.filter': [['renewed'], 'engine-oil'],
+  'turn.result': [['free'], 'monthly-turn']
+};
+
+/** When each kind of care was last done on an engine, over all its assessments. */
+export function lastDone(surveys: readonly SurveyFile[]): Map<CareId, Done> {
+  const last = new Map<CareId, Done & { readonly at: string }>();
+  const put = (id: CareId, at: string, what: string, hours?: number): void => {
+    if ((last.get(id)?.at ?? '') > at) return;
+    last.set(id, { at, on: at.slice(0, 10), what, ...(hours === undefined ? {} : { hours }) });
+  };
+  for (const s of surveys) {
+    for (const m of s.steps ?? [])
+      if (m.state === 'done') for (const id of byStep[m.step] ?? []) put(id, m.at, m.step, m.hours);
+    for (const r of standing(s)) {
+      const says = byReading[r.what];
+      if (says?.[0].includes(r.value)) put(says[1], r.at, r.what);
+    }
+  }
+  return last;
+}

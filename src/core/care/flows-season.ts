@@ -1,0 +1,151 @@
+import { cylinderCount, known } from '../engine/profile.ts';
+import { treatedAfter } from '../physics/flows.ts';
+import { school, schoolSaid } from '../house-rules/rules.ts';
+import type { Context } from '../judgement.ts';
+import { say } from '../units/index.ts';
+import type { Flow, FlowStep } from './flow.ts';
+
+/** Oil for each 100 mL swept where the manual gives no measured dose for storage (M). */
+const DOSE = 0.02;
+
+function stabiliserStep(c: Context): FlowStep {
+  const held = c.record.value('fuel.lineVolume');
+  const flow = c.record.value('fuel.idleFlow');
+  const minutes =
+    typeof held === 'number' && typeof flow === 'number' && flow > 0 ? Math.ceil(treatedAfter(held, flow)) : undefined;
+  const fixed = school(c.rules, 'stabiliser') === 'fixed';
+  return {
+    id: 'treat',
+    text: `Stabilised fuel through the system: ${
+      minutes === undefined
+        ? 'ten minutes at idle, or as long as its volume needs'
+        : fixed
+          ? `five to ten minutes at idle by the house’s rule; ${minutes} min by its volume`
+          : `${minutes} min at idle; the trade’s fixed time is five to ten`
+    }.`,
+    because: `On water, outdoors. ${schoolSaid(c.rules, 'stabiliser')}.${minutes === undefined ? ' What line and bowl hold, and what it burns, make it a figure.' : ''}`,
+    items: ['fuel.lineVolume', 'fuel.idleFlow', 'fuel.stabilised']
+  };
+}
+
+function boreStep(c: Context): FlowStep {
+  const { profile } = c.survey.engine;
+  const swept = known(profile.displacement);
+  const n = cylinderCount(profile);
+  const dose = swept && n ? (swept / n) * DOSE : undefined;
+  const chosen = school(c.rules, 'boreProtection');
+  const injected = profile.fuelSystem === 'electronic' || profile.fuelSystem === 'direct';
+  const measured = chosen === 'measured' || (chosen === 'manual' && injected);
+  return {
+    id: 'bores',
+    text: measured
+      ? `Plugs out, ${dose ? `about ${say(dose, 'volume', c.units)} of oil` : 'the manual’s oil'} into each cylinder, turned by hand, plugs in; label: DO NOT CRANK.`
+      : 'Storage oil sprayed through the intake at idle until it smokes, then off; turned by hand.',
+    because: `${schoolSaid(c.rules, 'boreProtection')}${injected ? '; this one is injected' : ''}.${measured && dose ? ' 2 mL for each 100 mL swept where the manual is silent (from memory).' : ''}`,
+    items: ['plugs.oil']
+  };
+}
+
+function bowlStep(c: Context): FlowStep[] {
+  if (c.survey.engine.profile.fuelSystem !== 'carburettor') return [];
+  const chosen = school(c.rules, 'stallOut');
+  if (c.survey.engine.profile.supply === 'pressurised')
+    return [{ id: 'bowl', text: 'Tank vented first: a pressurised tank pushes fuel out of anything that is opened.' }];
+  return [
+    {
+      id: 'bowl',
+      text:
+        chosen === 'screw'
+          ? 'Carburettor drained by its screw, warm, into a labelled can.'
+          : chosen === 'run'
+            ? 'Run dry at idle; choke at the end.'
+            : 'Bowl left full of treated fuel.',
+      because: schoolSaid(c.rules, 'stallOut'),
+      items: ['fuel.bowl']
+    }
+  ];
+}
+
+/** Going into storage and coming out of it, by the kind of engine. */
+export const seasonFlows: readonly Flow[] = [
+  {
+    id: 'lay-up',
+    title: 'Lay-up',
+    means: 'So that the next return is easy: fuel, flush, oils, bores, grease, battery, upright.',
+    minutes: 90,
+    hazards: ['carbon-monoxide', 'propeller', 'vapour', 'hot', 'battery', 'waste'],
+    holds: ['indoors', 'water', 'oil', 'gear-water', 'gear-chips'],
+    tools: ['muffs or tank', 'plug wrench', 'drain pan', 'grease gun'],
+    parts: ['oil filter', 'plug washers', 'stabiliser', 'storage oil'],
+    counts: ['monthly-turn'],
+    steps: (c) => {
+      const four = c.survey.engine.profile.strokes === 'four';
+      return [
+        stabiliserStep(c),
+        {
+          id: 'flush',
+          text: 'Flushed with fresh water; out of salt at least ten minutes, thermostat open.',
+          items: ['cooling.source']
+        },
+        ...(four
+          ? [
+              {
+                id: 'oil',
+                text: 'Warm oil change with its filter.',
+                because: 'Acids of a season do not stay in over winter.',
+                items: ['oil.drained', 'oil.filter', 'oil.dip'] as const
+              }
+            ]
+          : []),
+        {
+          id: 'gear',
+          text: 'Gear oil before frost, whatever its age.',
+          because: 'A case that freezes with water in it cracks.',
+          items: ['gear.look', 'gear.drained', 'gear.refill']
+        },
+        ...bowlStep(c),
+        boreStep(c),
+        { id: 'grease', text: 'Grease: swivel, tilt, steering, propeller shaft.' },
+        { id: 'battery', text: 'Battery out or off, charged, kept from frost.', items: ['safe.battery'] },
+        { id: 'upright', text: 'Upright so that it drains, intake and outlet free of nests, covered so that it breathes.' },
+        {
+          id: 'turn',
+          text: 'Turned by hand each month, in its direction.',
+          because: 'So that the vanes do not take a set. It is on the care list from now on.'
+        }
+      ];
+    }
+  },
+  {
+    id: 'spring',
+    title: 'Spring return',
+    means: 'Levels, old fuel, first start. A sound engine must come out sound: nothing is invented.',
+    minutes: 45,
+    hazards: ['carbon-monoxide', 'propeller', 'vapour', 'battery'],
+    holds: ['drowned', 'drowned-running', 'locked', 'water', 'fuel', 'oil', 'gear-water', 'indoors', 'run'],
+    tools: ['plug wrench', 'muffs or tank', 'meter'],
+    parts: [],
+    counts: [],
+    steps: (c) => {
+      const four = c.survey.engine.profile.strokes === 'four';
+      return [
+        { id: 'place', text: 'Outdoors, lanyard, propeller clear.', items: ['safe.place', 'safe.propeller'] },
+        { id: 'nests', text: 'Under the cowl: nests, chewed hoses; bulb and hoses bent.', items: ['look.cowl', 'fuel.bulb'] },
+        {
+          id: 'bores',
+          text: 'Was oil put into the bores? Plugs out, turned by hand, before any starter.',
+          items: ['turn.result', 'plugs.oil']
+        },
+        ...(four ? [{ id: 'dip', text: 'Engine oil: two dips that agree.', items: ['oil.dip'] as const }] : []),
+        { id: 'gear', text: 'Lower gear plug a crack: what comes first?', items: ['gear.first'] },
+        {
+          id: 'fuel',
+          text: 'Last year’s fuel out of tank, line and bowl; fresh in.',
+          items: ['fuel.age', 'fuel.tank', 'fuel.line', 'fuel.bowl']
+        },
+        { id: 'water', text: 'Cooling water on before it starts.', items: ['cooling.source', 'cooling.impellerAge'] },
+        { id: 'run', text: 'First run: stream within half a minute, no leaks, each gear.', items: ['run.outcome', 'run.stream'] }
+      ];
+    }
+  }
+];

@@ -1,0 +1,102 @@
+import { known, type Profile } from '../engine/profile.ts';
+import { ruleNumber, school, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
+import type { Engine } from '../survey/survey-file.ts';
+
+export type CareId =
+  | 'first-oil'
+  | 'engine-oil'
+  | 'gear-oil'
+  | 'impeller'
+  | 'plugs'
+  | 'fuel-filter'
+  | 'anodes'
+  | 'monthly-turn'
+  | 'frost'
+  | 'inspect';
+
+export interface Interval {
+  readonly id: CareId;
+  readonly title: string;
+  /** Engine hours, months by the calendar; whichever comes first. */
+  readonly hours?: number;
+  readonly months?: number;
+  readonly because: string;
+  readonly school: string;
+}
+
+const house = 'house rule';
+
+/** Months an impeller lasts by the house's school: by heat and shade where it is stored. */
+function impellerMonths(rules: HouseRules, sun: boolean): number {
+  const chosen = school(rules, 'impeller');
+  return chosen === 'climate' ? (sun ? 24 : 36) : Number(chosen) * 12;
+}
+
+/** What comes round on an engine of this kind, by the rules of the house. Provenance: common practice (C). */
+export function intervalsOf(engine: Pick<Engine, 'profile' | 'history'>, rules: HouseRules, stored: boolean): Interval[] {
+  const p: Profile = engine.profile;
+  const hours = ruleNumber(rules, 'serviceHours');
+  const months = ruleNumber(rules, 'serviceMonths');
+  const sun = engine.history.stored === 'sun';
+  const four = p.strokes === 'four';
+  const list: (Interval | false)[] = [
+    four && {
+      id: 'engine-oil',
+      title: 'Engine oil and filter',
+      hours,
+      months,
+      because: 'Fuel, water and acids gather in it.',
+      school: house
+    },
+    {
+      id: 'gear-oil',
+      title: 'Gear oil, fresh washers',
+      hours,
+      months,
+      because: 'Water in it is seen while it is still only water; always before frost.',
+      school: house
+    },
+    {
+      id: 'impeller',
+      title: 'Impeller',
+      months: impellerMonths(rules, sun),
+      because: sun ? 'It stands in hot sun: rubber sets faster.' : 'Rubber sets with the years, run or not.',
+      school: schoolSaid(rules, 'impeller')
+    },
+    {
+      id: 'plugs',
+      title: 'Spark plugs',
+      hours,
+      months: ruleNumber(rules, 'plugMonths'),
+      because: 'Gap and insulator wear.',
+      school: house
+    },
+    { id: 'fuel-filter', title: 'Fuel filter', hours, months, because: 'It fills unseen.', school: house },
+    {
+      id: 'anodes',
+      title: 'Anodes',
+      months: ruleNumber(rules, 'anodeMonths'),
+      because: 'They go so that the case does not.',
+      school: house
+    },
+    stored && {
+      id: 'monthly-turn',
+      title: 'Turned by hand, in its direction',
+      months: 1,
+      because: 'So that vanes and rings do not set.',
+      school: 'common practice'
+    }
+  ];
+  return list.filter((x) => x !== false);
+}
+
+/** First oil change after a new or rebuilt power head. */
+export const firstOil = (rules: HouseRules): Interval => ({
+  id: 'first-oil',
+  title: 'First oil change',
+  hours: ruleNumber(rules, 'firstOil'),
+  because: 'The metal of the first hours comes out with it.',
+  school: house
+});
+
+export const hoursNow = (engine: Pick<Engine, 'history'>): number | undefined => known(engine.history.hours);

@@ -1,0 +1,35 @@
+import type { Step } from '../plan/plan.ts';
+import type { SurveyFile } from '../survey/survey-file.ts';
+import type { PartLine } from '../survey/work.ts';
+
+/** What is known of a line before anybody wrote one: the job wants it, nobody looked whether it lies in the drawer. */
+export interface OrderLine extends Omit<PartLine, 'id' | 'at' | 'by' | 'state'> {
+  readonly state: PartLine['state'] | 'unknown';
+  readonly at?: string;
+  readonly by?: string;
+}
+
+export const lineKey = (step: string, name: string): string => `${step}/${name}`.slice(0, 160);
+
+/** The latest word on every line that was written. */
+export function partLines(survey: SurveyFile): PartLine[] {
+  const last = new Map<string, PartLine>();
+  for (const l of survey.parts ?? []) if ((last.get(l.key)?.at ?? '') <= l.at) last.set(l.key, l);
+  return [...last.values()];
+}
+
+/** What the open jobs ask for, as far as it was ordered, is here, or is not known yet; and lines of no job. */
+export function orderOf(survey: SurveyFile, steps: readonly Pick<Step, 'id' | 'parts' | 'state'>[]): OrderLine[] {
+  const written = new Map(partLines(survey).map((l) => [l.key, l]));
+  const asked = steps
+    .filter((s) => s.state === 'open')
+    .flatMap((s) =>
+      s.parts.map((name): OrderLine => {
+        const key = lineKey(s.id, name);
+        const mine = written.get(key);
+        written.delete(key);
+        return mine ?? { key, step: s.id, name, state: 'unknown' };
+      })
+    );
+  return [...asked, ...written.values()];
+}

@@ -1,0 +1,71 @@
+import type { BenchProblem } from './bench.ts';
+import type { Plan } from './problem.ts';
+
+export interface ToDo {
+  readonly id: string;
+  readonly engine: string;
+  readonly tag: string;
+  readonly step: string;
+  readonly title: string;
+  readonly minutes: number;
+  /** Minutes it goes on by itself afterwards. */
+  readonly wait: number;
+  /** What is used of the bench. */
+  readonly uses: readonly string[];
+  /** Why here: what goes on by itself meanwhile, what it waits for. */
+  readonly hint?: string;
+}
+
+export interface Today {
+  readonly person: string;
+  readonly list: readonly ToDo[];
+  /** Hands-on minutes of the list. */
+  readonly minutes: number;
+}
+
+export interface Days {
+  /** The moment the day of the list begins: today, or the next day anybody works. */
+  readonly day: number;
+  readonly people: readonly Today[];
+}
+
+const waitSaid = (minutes: number): string =>
+  minutes >= 2880 ? `${Math.round(minutes / 1440)} days` : minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`;
+
+/**
+ * What each person does on the first day of a plan, in order and without clock times: an interruption moves everything
+ * and spoils nothing.
+ */
+export function todayOf(plan: Plan, b: BenchProblem): Days {
+  const { openings } = b.problem.calendar;
+  const first = openings[0]!;
+  const end = first.work + first.minutes;
+  const placed = [...plan.placed].sort((x, y) => x.start - y.start || x.end - y.end);
+  const people = b.problem.people.map((person): Today => {
+    const mine = placed.filter((p) => p.person === person && p.start < end);
+    const list = mine.map((p): ToDo => {
+      const s = b.steps.get(p.id)!;
+      // The longest thing that was set going before and still goes on while this is done.
+      const going = placed
+        .filter((q) => q.id !== p.id && q.start < p.start && q.end <= p.start && (b.steps.get(q.id)?.wait ?? 0) >= 5)
+        .filter((q) => q.finishes > b.problem.calendar.begins(p.start))
+        .map((q) => b.steps.get(q.id)!)
+        .sort((x, y) => x.wait - y.wait)[0];
+      const own = going?.engine === s.engine;
+      return {
+        id: p.id,
+        engine: s.engine,
+        tag: s.tag,
+        step: s.step,
+        title: s.title,
+        minutes: s.minutes,
+        wait: s.wait,
+        uses: s.uses,
+        ...(going && !own ? { hint: `while ${going.tag} waits (${going.title.toLowerCase()})` } : {}),
+        ...(s.wait && !(going && !own) ? { hint: `then it goes on by itself for ${waitSaid(s.wait)}` } : {})
+      };
+    });
+    return { person, list, minutes: list.reduce((sum, t) => sum + t.minutes, 0) };
+  });
+  return { day: first.wall, people };
+}

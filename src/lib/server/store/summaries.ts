@@ -1,0 +1,16 @@
+import { eq, sql } from 'drizzle-orm';
+import { summaries } from '../db/schema.ts';
+import { dbOf, prepared, type StoreOptions } from './context.ts';
+
+/** The yard's line of an engine is judged anew when it is next looked at. */
+export function forgetEngine(engineId: string, o: StoreOptions = {}): void {
+  prepared(o, 'forget-engine', (db) =>
+    db
+      .delete(summaries)
+      .where(eq(summaries.engineId, sql.placeholder('engine')))
+      .prepare()
+  ).run({ engine: engineId });
+}
+
+/** Another house rule: every line is judged anew. */
+export const forgetAll = (o: StoreOptions = {}): void => void dbOf(o).delete(summaries).run();

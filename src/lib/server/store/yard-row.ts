@@ -1,0 +1,208 @@
+import type { Advice } from '../../../core/diagnosis/advice.ts';
+import { dueList } from '../../../core/care/due.ts';
+import { flowById } from '../../../core/care/flows.ts';
+import { flowOf, flowState } from '../../../core/care/flow.ts';
+import { labelsOf } from '../../../core/drowned/labels.ts';
+import { partLines } from '../../../core/parts/lines.ts';
+import type { Step } from '../../../core/plan/plan.ts';
+import type { BenchEngine } from '../../../core/schedule/bench.ts';
+import { tonightOf } from '../../../core/schedule/tonight.ts';
+import type { SurveyFile } from '../../../core/survey/survey-file.ts';
+import { trayOf } from '../../../core/tray/tray.ts';
+import { lastRelease } from './releases.ts';
+import type { NextCheck } from '../../../core/plan/next-check.ts';
+import { judge, type Judgement } from '../../../core/judge.ts';
+import { planOf } from '../../../core/plan/plan.ts';
+import { drownedClock, type DrownedClock } from '../../../core/survey/clock.ts';
+import type { Condition } from '../../../core/survey/finding.ts';
+import type { Profile } from '../../../core/engine/profile.ts';
+import { runningWaits } from '../../../core/survey/wait.ts';
+import type { CaseKind } from '../../../core/engine/case-kind.ts';
+import type { System } from '../../../core/units/index.ts';
+import type { StoreOptions } from './context.ts';
+import { stations } from '../../../core/stations/register.ts';
+import { adviceOf } from '../advice.ts';
+import { historyOf, loadSurvey } from './surveys.ts';
+
+export interface YardRow {
+  readonly surveyId: string;
+  readonly engineId: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly owner: string;
+  readonly serial: string;
+  readonly kind: CaseKind;
+  readonly startedAt: string;
+  readonly profile: Profile;
+  readonly stations: readonly { readonly id: string; readonly title: string; readonly condition: Condition }[];
+  readonly holds: readonly { readonly title: string; readonly overridden: boolean }[];
+  readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence'> & { readonly until: string };
+  readonly next?: NextCheck;
+  /** The likeliest thing that something points to, in a few words. */
+  readonly suspect?: string;
+  readonly waits: readonly { readonly label: string; readonly until: string }[];
+  readonly openJobs: number;
+  /** A job that cannot wait until tomorrow. */
+  readonly today?: string;
+  readonly gravest?: string;
+  readonly releasedAt: string | null;
+  /** A single job: its own page. */
+  readonly flow?: { readonly id: string; readonly title: string };
+  /** What falls due next, when it is soon. */
+  readonly care?: { readonly title: string; readonly day: string; readonly overdue: boolean };
+  readonly pressing: number;
+}
+
+/** What the bench knows of an engine: its open work, and what it waits for. */
+export type Work = BenchEngine & {
+  readonly engineId: string;
+  /** Back in service, kept for parts, or with a specialist: nothing is planned. */
+  readonly idle?: string;
+  readonly labels: readonly { readonly id: string; readonly text: string; readonly because: string }[];
+  /** What must not be forgotten when everybody goes home. */
+  readonly tonight: readonly string[];
+};
+
+interface Judged {
+  readonly row: YardRow;
+  readonly work: Work;
+  readonly ticking: boolean;
+  readonly words: string;
+  readonly judgement: Judgement;
+}
+
+/** Judges the latest assessment of an engine for the yard and the bench. */
+export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOptions = {}): Judged | undefined {
+  const loaded = loadSurvey(surveyId, o);
+  if (!loaded) return undefined;
+  const { head, survey } = loaded;
+  const j = judge(survey, now, units);
+  const flow = head.kind === 'single-job' ? flowById(flowOf(survey) ?? '') : undefined;
+  const finished = flow && flowState(j.context, flow).finished;
+  const releasedAt = lastRelease(surveyId, o)?.at ?? finished?.at ?? null;
+  const advice = adviceOf(survey, j, units);
+  const { identity, profile } = survey.engine;
+  const clock = drownedClock(j.context);
+  const holds = j.holds.filter((h) => !h.standing);
+  const faults = j.findings.filter((f) => f.condition === 'fault' || f.condition === 'held');
+  const steps = planOf(j.context, j.findings, advice.suspects);
+  const open = steps.filter((s) => s.state === 'open');
+  const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
+  const today = open.find((s) => s.id === 'frost');
+  const due = releasedAt || head.kind === 'lay-up' ? dueList(historyOf(head.engineId, o), survey.houseRules ?? {}, now) : [];
+  const first = due.find((d) => d.state === 'overdue' || d.state === 'soon');
+  const dueSoon = first?.day ? { title: first.title, day: first.day, overdue: first.state === 'overdue' } : undefined;
+  const worst = faults.find((f) => f.id === 'gear.frost') ?? faults[0];
+  const row: YardRow = {
+    surveyId,
+    engineId: head.engineId,
+    tag: identity.tag ?? 'no tag',
+    name: [identity.maker, identity.model].filter(Boolean).join(' ') || 'unknown make',
+    owner: identity.owner ?? '',
+    serial: identity.serial ?? '',
+    kind: head.kind,
+    startedAt: head.startedAt,
+    profile,
+    stations: j.stations.map((s) => ({ id: s.id, title: stations[s.id].text.short, condition: s.condition })),
+    holds: holds.map((h) => ({ title: h.title, overridden: h.override !== undefined })),
+    ...(clock
+      ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
+      : {}),
+    ...(advice.next ? { next: advice.next } : {}),
+    ...(suspect ? { suspect: suspect.label } : {}),
+    waits: runningWaits(survey.waits).map((w) => ({ label: w.wait.label, until: w.until.toISOString() })),
+    openJobs: open.length,
+    ...(today ? { today: today.title } : {}),
+    ...(worst ? { gravest: worst.sentence } : {}),
+    releasedAt,
+    ...(flow ? { flow: { id: flow.id, title: flow.title } } : {}),
+    ...(dueSoon ? { care: dueSoon } : {}),
+    pressing: pressing(
+      releasedAt,
+      clock,
+      holds.filter((h) => !h.override).length,
+      faults.some((f) => f.id === 'gear.frost'),
+      faults.length
+    )
+  };
+  const tray = trayOf(survey).filter((t) => t.open);
+  const labels = labelsOf(j.context, j.holds);
+  const work: Work = {
+    id: surveyId,
+    engineId: head.engineId,
+    tag: row.tag,
+    steps: steps.map(({ id, title, minutes, wait, after, follows, state, parts, busyUntil, tools }) => ({
+      id,
+      title,
+      minutes,
+      wait,
+      after,
+      follows,
+      state,
+      parts,
+      tools,
+      ...(busyUntil ? { busyUntil } : {})
+    })),
+    ...(flow && !finished
+      ? { checks: { title: flow.title, minutes: flow.minutes } }
+      : flow
+        ? {}
+        : looksOf(advice)),
+    runs: !flow && head.kind !== 'lay-up' && j.stations.some((s) => s.id === 'run' && s.condition !== 'sound'),
+    parts: partLines(survey),
+    ...(typeof survey.engine.history.promised === 'string' && survey.engine.history.promised !== 'unknown'
+      ? { promised: survey.engine.history.promised }
+      : {}),
+    ...(idleBecause(releasedAt, survey, steps) ? { idle: idleBecause(releasedAt, survey, steps)! } : {}),
+    labels,
+    tonight: releasedAt ? [] : tonightOf(j, tray.length, open)
+  };
+  return {
+    row,
+    work,
+    ticking: Boolean(clock) || row.waits.length > 0,
+    words: [row.tag, row.serial, row.owner, row.name].join(' ').toLowerCase(),
+    judgement: j
+  };
+}
+
+/** The looks that can be made now: the next one, and what follows at the same engine while one is there. */
+function looksOf(advice: Advice): { checks?: BenchEngine['checks'] } {
+  const { next } = advice;
+  if (!next || next.decide) return {};
+  const more = advice.checks.filter((c) => !c.waits && c.worthIt && c.title !== next.title).slice(0, 2);
+  const titles = [next.title, ...more.map((c) => c.title)];
+  return {
+    checks: {
+      title: `Look: ${titles[0]!.toLowerCase()}${titles.length > 1 ? `, then ${titles.slice(1).map((t) => t.toLowerCase()).join(', ')}` : ''}`,
+      minutes: next.minutes + more.reduce((s, c) => s + c.minutes, 0)
+    }
+  };
+}
+
+/** Why nothing is planned on an engine; nothing when work goes on. */
+function idleBecause(releasedAt: string | null, survey: SurveyFile, steps: readonly Step[]): string | undefined {
+  if (releasedAt) return 'back in service';
+  const last = survey.decisions?.at(-1)?.option;
+  if (last === 'parts') return 'kept for parts';
+  if (last === 'specialist' && !steps.some((s) => s.state === 'open' && s.id !== 'bent-rod' && s.id !== 'overhaul'))
+    return 'with a specialist';
+  return undefined;
+}
+
+/** A clock beats frost, frost beats holds, holds beat faults; what is back in service comes last. */
+function pressing(
+  released: string | null,
+  clock: DrownedClock | undefined,
+  holds: number,
+  frost: boolean,
+  faults: number
+): number {
+  if (released) return -1;
+  return (
+    (clock ? 1000 - Math.min(500, Math.max(-100, clock.hoursLeft)) : 0) +
+    (frost ? 300 : 0) +
+    20 * Math.min(holds, 5) +
+    Math.min(faults, 15)
+  );
+}

@@ -4,6 +4,8 @@ import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
 import type { Manual } from '../src/core/engine/limits.ts';
 import type { ItemId, ReadingValue, StationId } from '../src/core/stations/items.ts';
 import { placeIds, places, type PlaceId } from '../src/core/stations/look/places.ts';
+import type { JobEdit, PartLine } from '../src/core/survey/work.ts';
+import { addDays, format } from 'date-fns';
 import type { Entry } from '../src/core/survey/entry.ts';
 import type { Reading } from '../src/core/survey/reading.ts';
 
@@ -18,7 +20,12 @@ export interface DemoEngine {
   readonly manual?: Manual;
   readonly log: (l: Log) => void;
   readonly signedBy?: string;
+  /** An assessment of the season before. */
+  readonly earlier?: { readonly kind: CaseKind; readonly daysAgo: number; readonly log: (l: Log) => void };
 }
+
+/** A promise: so many days after an assessment began, in the afternoon. */
+export const daysAfter = (start: Date, days: number): string => addDays(start, days).toISOString();
 
 type More = Partial<Pick<Reading, 'cylinder' | 'conditions' | 'instrument' | 'round' | 'typed'>>;
 
@@ -101,6 +108,78 @@ export class Log {
       body: { ...this.stamp(), option, reason, ...(authority ? { authority } : {}) }
     });
     return this;
+  }
+
+  /** A line of the parts order; `due` in days from here on. */
+  part(
+    step: string,
+    name: string,
+    more: Pick<PartLine, 'state'> & Partial<Pick<PartLine, 'offers' | 'chosen' | 'number'>> & { readonly due?: number }
+  ): this {
+    const { due, ...rest } = more;
+    const body = { ...this.stamp(), key: `${step}/${name}`, step, name, ...rest };
+    const day = due === undefined ? {} : { due: format(addDays(new Date(this.at), due), 'yyyy-MM-dd') };
+    this.entries.push({ type: 'part', body: { ...body, ...day } });
+    return this;
+  }
+
+  /** Parts off, in order: name, size, length in mm, place; a gasket or pin goes back once only. */
+  off(
+    step: string,
+    list: readonly (readonly [name: string, size: string, mm: number, place: string, once?: true])[]
+  ): this {
+    for (const [name, size, mm, place, once] of list)
+      this.entries.push({
+        type: 'tray',
+        body: {
+          ...this.stamp(),
+          name,
+          step,
+          ...(size ? { size } : {}),
+          ...(mm ? { length: mm / 1000 } : {}),
+          ...(place ? { place } : {}),
+          ...(once ? { oneTime: true as const } : {})
+        }
+      });
+    return this;
+  }
+
+  /** So many parts back on, last off first. */
+  back(count = Infinity): this {
+    const parts = this.entries.flatMap((e) => (e.type === 'tray' ? [e.body] : [])).reverse();
+    for (const p of parts.slice(0, count))
+      this.entries.push({
+        type: 'trayMark',
+        body: { ...this.stamp(), part: p.id, state: p.oneTime ? 'renewed' : 'refitted' }
+      });
+    return this;
+  }
+
+  /** A job of its own, or a change of one that is there. */
+  job(
+    step: string,
+    edit: Omit<JobEdit, 'id' | 'at' | 'by' | 'step' | 'temporary'> & { temporary?: [days: number, why: string] }
+  ): this {
+    const { temporary, ...rest } = edit;
+    const until = temporary && {
+      temporary: { until: format(addDays(new Date(this.at), temporary[0]), 'yyyy-MM-dd'), why: temporary[1] }
+    };
+    this.entries.push({ type: 'job', body: { ...this.stamp(), step, ...rest, ...until } });
+    return this;
+  }
+
+  /** Ticks of a short job. */
+  flow(id: string, ticked: readonly string[]): this {
+    const mark = (step: string, state: 'open' | 'done'): void =>
+      void this.entries.push({ type: 'step', body: { ...this.stamp(), step, state } });
+    mark(`flow.${id}`, 'open');
+    for (const t of ticked) mark(`flow.${id}.${t}`, 'done');
+    return this;
+  }
+
+  /** The last look round before it goes back. */
+  handedOver(counters: 'reset' | 'not-fitted' = 'not-fitted'): this {
+    return this.read('run.tight', 'yes').read('run.counters', counters);
   }
 
   reason(gate: string, reason: string): this {

@@ -6,13 +6,17 @@ import { createEngine } from '../src/lib/server/store/engines.ts';
 import { addInstrument, listInstruments } from '../src/lib/server/store/house-rules.ts';
 import { sign } from '../src/lib/server/store/releases.ts';
 import { createSurvey, loadSurvey } from '../src/lib/server/store/surveys.ts';
-import { hoseGauge, leakTester, logOf, shopGauge } from './builder.ts';
+import { usualBench } from '../src/core/schedule/settings.ts';
+import { currentBench, saveBench } from '../src/lib/server/store/shop.ts';
+import { hoseGauge, leakTester, Log, logOf, shopGauge } from './builder.ts';
 import { startOf } from './build.ts';
 import { scenario } from './scenario/index.ts';
 
 /** Builds the demo yard through the same stores that the application uses; a refusal there is a refusal here. */
 export function seed(now: Date, o: StoreOptions = {}): void {
   if (!listInstruments(o).length) for (const i of [shopGauge, hoseGauge, leakTester]) addInstrument(i, o);
+  if (!currentBench(o).chosen)
+    saveBench({ ...usualBench, people: ['Ines', 'Jory', 'Maud'], stand: 2, tank: 1, hose: 1 }, 'Ines', o);
   for (const engine of scenario) {
     const start = startOf(engine, now);
     const at = { ...o, now: start };
@@ -23,6 +27,18 @@ export function seed(now: Date, o: StoreOptions = {}): void {
       ...(engine.manual ? { manual: engine.manual } : {})
     });
     const engineId = createEngine(facts, 'Ines', at);
+    if (engine.earlier) {
+      const then = new Date(start.getTime() - engine.earlier.daysAgo * 864e5);
+      const earlier = createSurvey(engineId, engine.earlier.kind, 'Ines', { ...o, now: then });
+      const log = new Log(`${engine.key}-earlier`, then.getTime());
+      engine.earlier.log(log);
+      const taken = appendBatch(
+        earlier,
+        { since: 0, factSince: 0, entries: log.entries, facts: [] },
+        { ...o, now: then }
+      );
+      if (taken?.refused.length) throw new Error(`${engine.key}, earlier: ${taken.refused[0]?.message}`);
+    }
     const surveyId = createSurvey(engineId, engine.kind, 'Ines', at);
     const result = appendBatch(
       surveyId,

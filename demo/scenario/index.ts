@@ -3,6 +3,7 @@ import { eel, heron } from './drowned.ts';
 import { dunlin, knot, plover } from './leg.ts';
 import { bittern, gannet, wren } from './power-head.ts';
 import { avocet } from './lay-up.ts';
+import { fulmar } from './break-in.ts';
 import { curlew, swift, tern } from './sound.ts';
 
 /** The yard at Saltgarth after the storm tide; all of it made up. */
@@ -17,6 +18,7 @@ export const scenario: readonly DemoEngine[] = [
   gannet,
   tern,
   avocet,
+  fulmar,
   curlew,
   swift
 ];

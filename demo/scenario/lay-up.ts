@@ -47,6 +47,7 @@ export const avocet: DemoEngine = {
   history: () => ({
     yearsIdle: 0,
     hours: 385,
+    hoursAMonth: 6,
     stored: 'indoors',
     fuelLeft: 'ethanol',
     stabilised: 'yes',

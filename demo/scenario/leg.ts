@@ -1,4 +1,4 @@
-import { celsius, mL, PSI, type DemoEngine } from '../builder.ts';
+import { daysAfter, celsius, mL, PSI, type DemoEngine } from '../builder.ts';
 
 /** Heating towards a plateau, °C: from, to, time constant in seconds. */
 const warming = (from: number, to: number, tau: number) => (s: number) => to - (to - from) * Math.exp(-s / tau);
@@ -138,7 +138,8 @@ export const dunlin: DemoEngine = {
     boat: 'rescue 1'
   },
   profile: twin,
-  history: () => ({
+  history: (start) => ({
+    promised: daysAfter(start, 4),
     worth: 1500,
     salvage: 220,
     yearsIdle: 0,
@@ -190,6 +191,13 @@ export const dunlin: DemoEngine = {
       .read('cooling.stream', 'weak')
       .read('cooling.bucket', 0.7e-3 / 60, { typed: '0.7 L in 60 s' })
       .read('cooling.bucket', 0.72e-3 / 60, { typed: '0.72 L in 60 s' })
+      .job('own-clip', {
+        title: 'Cotter of the shift lever renewed',
+        minutes: 10,
+        station: 'turn',
+        temporary: [60, 'stainless wire until the right cotter is here']
+      })
+      .done('own-clip', 'Twisted wire, bent away from the cable.')
 };
 
 /** The same dribble, another truth: vanes missing, and it got hot. */
@@ -257,4 +265,28 @@ export const knot: DemoEngine = {
       .read('cooling.missing', 2)
       .read('cooling.found', 'some')
       .read('cooling.housing', 'grooved')
+      .decided(
+        'repair',
+        'Pump kit, and the missing vane found before it runs.',
+        'Do it, the nets are out again on Monday.'
+      )
+      .part('pump', 'pump kit or impeller, as the finding says', {
+        state: 'arrived',
+        number: 'K-300-9',
+        offers: [
+          { from: 'Lagoon Chandlery', what: 'kit', price: 47, days: 2 },
+          { from: 'Lagoon Chandlery', what: 'pieces', price: 22, days: 2 }
+        ],
+        chosen: 0
+      })
+      .off('pump', [
+        ['Leg bolt', 'M8', 45, 'port fore'],
+        ['Leg bolt', 'M8', 45, 'starboard fore'],
+        ['Leg bolt', 'M8', 70, 'port aft, the long one'],
+        ['Leg bolt', 'M8', 70, 'starboard aft, the long one'],
+        ['Shift-rod clip', '', 0, 'under the swivel, marked with paint'],
+        ['Pump housing screw', 'M6', 32, 'four of a kind'],
+        ['Housing gasket', '', 0, 'under the housing', true],
+        ['Impeller key', '', 12, 'in the shaft’s flat']
+      ])
 };

@@ -1,4 +1,4 @@
-import { celsius, hoseGauge, leakTester, mL, PSI, shopGauge, type DemoEngine } from '../builder.ts';
+import { daysAfter, celsius, hoseGauge, leakTester, mL, PSI, shopGauge, type DemoEngine } from '../builder.ts';
 
 /** A wet test with the shop gauge and four millilitres of oil. */
 const wet = (cylinder: number) => ({
@@ -85,6 +85,7 @@ export const wren: DemoEngine = {
       )
       .read('gear.first', 'oil')
       .read('fuel.jar', 'dark')
+      .part('points', 'points and condenser where pitted', { state: 'ordered' })
 };
 
 /** Seventeen years idle, no spark anywhere: the stop wire was chewed under a nest. */
@@ -179,6 +180,15 @@ export const bittern: DemoEngine = {
       .read('fuel.jar', 'dark')
       .read('fuel.bulb', 'soft')
       .read('cooling.screen', 'clear')
+      .part('stop-circuit', 'wire', { state: 'arrived' })
+      .part('stop-circuit', 'sleeve', { state: 'arrived' })
+      .part('carburettor', 'carburettor kit', {
+        state: 'wanted',
+        offers: [
+          { from: 'Nets & Motors', what: 'kit', price: 34, days: 4 },
+          { from: 'Lagoon Chandlery', what: 'pieces', price: 31, days: 6 }
+        ]
+      })
 };
 
 /** Six cylinders, two neighbours low in both orders of test. */
@@ -220,12 +230,13 @@ export const gannet: DemoEngine = {
     steering: 'remote',
     installation: 'single'
   },
-  history: () => ({
+  history: (start) => ({
     worth: 4800,
     salvage: 950,
     ceiling: 1500,
     yearsIdle: 2,
     hours: 1140,
+    promised: daysAfter(start, 7),
     laidUp: 'no',
     submerged: 'no',
     kept: 'mooring',
@@ -271,4 +282,21 @@ export const gannet: DemoEngine = {
       .read('gear.first', 'oil')
       .read('fuel.age', 2, { typed: '2 months' })
       .read('fuel.jar', 'clear')
+      .decided(
+        'repair-under',
+        'Gasket between 3 and 5; both blow into each other and the rest is alike.',
+        'Go ahead up to the sum we said, ring me before it passes that.'
+      )
+      .part('head-gasket', 'head gasket', {
+        state: 'ordered',
+        due: 4,
+        number: 'HG-6-0417',
+        offers: [
+          { from: 'Lagoon Chandlery', what: 'pieces', price: 64, days: 3 },
+          { from: 'Nets & Motors', what: 'pieces', price: 151, days: 1 },
+          { from: 'Lagoon Chandlery', what: 'kit', price: 118, days: 3 }
+        ],
+        chosen: 0
+      })
+      .part('plugs', 'spark plugs', { state: 'arrived' })
 };

@@ -1,4 +1,4 @@
-import { celsius, mL, shopGauge, type DemoEngine } from '../builder.ts';
+import { daysAfter, celsius, mL, shopGauge, type DemoEngine } from '../builder.ts';
 
 /** Laid up well, comes out well: nothing is demanded. */
 export const swift: DemoEngine = {
@@ -46,6 +46,7 @@ export const swift: DemoEngine = {
   history: () => ({
     yearsIdle: 0.5,
     hours: 120,
+    hoursAMonth: 4,
     stored: 'indoors',
     laidUp: 'yes',
     fuelLeft: 'none',
@@ -102,6 +103,23 @@ export const swift: DemoEngine = {
       .read('run.leaks', 'none')
       .read('run.gears', 'both')
       .read('run.plugAfter', 'dry')
+      .handedOver(),
+  earlier: {
+    kind: 'spring-return',
+    daysAgo: 356,
+    log: (l) =>
+      void l
+        .madeSafe('off')
+        .read('turn.result', 'bumps')
+        .compression([
+          [1, 176],
+          [2, 179]
+        ])
+        .read('gear.first', 'oil')
+        .read('oil.dip', 'between')
+        .read('cooling.stream', 'strong')
+        .read('cooling.head', celsius(61), { typed: '61 °C' })
+  }
 };
 
 /** Back in service last week: weak stream cured by a pump kit, before and after on record. */
@@ -150,6 +168,7 @@ export const curlew: DemoEngine = {
   history: () => ({
     yearsIdle: 1,
     hours: 410,
+    hoursAMonth: 9,
     stored: 'outdoors',
     laidUp: 'part',
     fuelLeft: 'plain',
@@ -205,6 +224,26 @@ export const curlew: DemoEngine = {
       .read('fuel.bowl', 'drained', { round: 2 })
       .read('fuel.age', 0, { round: 2, typed: '0 months' })
       .read('fuel.mix', 50, { round: 2, typed: '50:1' })
+      .part('pump', 'pump kit or impeller, as the finding says', {
+        state: 'arrived',
+        number: 'K-246-2',
+        offers: [
+          { from: 'Lagoon Chandlery', what: 'kit', price: 41, days: 2 },
+          { from: 'Lagoon Chandlery', what: 'pieces', price: 36, days: 2 },
+          { from: 'Nets & Motors', what: 'kit', price: 58, days: 1 }
+        ],
+        chosen: 0
+      })
+      .off('pump', [
+        ['Leg bolt', 'M8', 40, 'port fore'],
+        ['Leg bolt', 'M8', 40, 'starboard fore'],
+        ['Leg bolt', 'M8', 65, 'port aft'],
+        ['Leg bolt', 'M8', 65, 'starboard aft'],
+        ['Pump housing screw', 'M6', 30, 'four of a kind'],
+        ['Housing gasket', '', 0, 'under the housing', true],
+        ['Impeller key', '', 0, 'on the shaft']
+      ])
+      .back()
       .done('pump', 'Whole kit; shift checked after.')
       .read('cooling.opened', 'yes', { round: 2 })
       .read('cooling.set', 0, { round: 2 })
@@ -217,7 +256,8 @@ export const curlew: DemoEngine = {
       .read('run.leaks', 'none')
       .read('run.gears', 'both')
       .read('cooling.stream', 'strong')
-      .read('cooling.head', celsius(58), { typed: '58 °C' }),
+      .read('cooling.head', celsius(58), { typed: '58 °C' })
+      .handedOver(),
   signedBy: 'Ines'
 };
 
@@ -261,7 +301,8 @@ export const tern: DemoEngine = {
     steering: 'remote',
     installation: 'single'
   },
-  history: () => ({
+  history: (start) => ({
+    promised: daysAfter(start, 3),
     worth: 6200,
     salvage: 1200,
     yearsIdle: 0.6,
@@ -302,4 +343,10 @@ export const tern: DemoEngine = {
       .read('oil.level', 'yes')
       .read('oil.dipAt', 19e-3, { typed: '19 mm' })
       .read('oil.look', 'dark')
+      .part('bowl', 'carburettor or separator kit', {
+        state: 'ordered',
+        due: 1,
+        offers: [{ from: 'Nets & Motors', what: 'kit', price: 83, days: 1 }],
+        chosen: 0
+      })
 };

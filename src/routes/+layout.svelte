@@ -10,6 +10,8 @@
   let { data, children } = $props();
   const places = [
     ['/', 'Yard', 'Yard'],
+    ['/bench', 'Bench', 'Bench'],
+    ['/care', 'Care', 'Care'],
     ['/engines/new', 'Take in an engine', 'Take in'],
     ['/reference', 'Reference', 'Reference']
   ] as const;

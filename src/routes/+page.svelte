@@ -4,7 +4,7 @@
   import Shape from '$lib/ui/marks/Shape.svelte';
   import { sayLeft } from '$core/survey/wait.ts';
   import Hourglass from '@lucide/svelte/icons/hourglass';
-  import { formatDistanceToNowStrict, parseISO } from 'date-fns';
+  import { format, formatDistanceToNowStrict, parseISO } from 'date-fns';
   import { onMount, untrack } from 'svelte';
 
   let { data } = $props();
@@ -14,6 +14,8 @@
     const tick = setInterval(() => (now = new Date()), 1000);
     return () => clearInterval(tick);
   });
+  const link = (page: number): string =>
+    new URLSearchParams({ ...(data.search ? { q: data.search } : {}), page: String(page) }).toString();
   const clockWords = (hours: number): string => {
     const h = Math.abs(hours);
     const said =
@@ -31,7 +33,12 @@
 <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
   <div>
     <h1>Yard</h1>
-    <p class="text-sm">{data.total} {data.total === 1 ? 'engine' : 'engines'}, most pressing first</p>
+    <p class="text-sm" role="status">
+      {data.total}
+      {data.total === 1 ? 'engine' : 'engines'}, most pressing first{data.search
+        ? `; ${data.found} found`
+        : ''}{data.waiting ? `; ${data.waiting} still being judged` : ''}
+    </p>
   </div>
   <div class="flex flex-wrap gap-2">
     <form method="GET" class="flex gap-2" role="search">
@@ -56,7 +63,10 @@
     {#if data.search}
       <h2>Nothing here is called “{data.search}”</h2>
       <p class="mt-2">
-        Tags, serial numbers, owners and makes are searched. <a class="plain-link" href="/">Show all engines</a>
+        Tags, serial numbers, owners and makes are searched here. <a
+          class="plain-link"
+          href="/search?q={encodeURIComponent(data.search)}">Search findings and notes</a
+        >, or <a class="plain-link" href="/">show all engines</a>.
       </p>
     {:else}
       <h2>No engine is in the yard yet</h2>
@@ -115,6 +125,12 @@
               >{/each}
           </p>
         {/if}
+        {#if row.parts}<p class="mt-0.5 text-sm">Waits for {row.parts}.</p>{/if}
+        {#if row.care}<p class="mt-0.5 text-sm {row.care.overdue ? 'font-medium text-warning' : ''}">
+            <a class="hover:underline" href="/engines/{row.engineId}/care"
+              >{row.care.title}: {row.care.overdue ? 'was due' : 'due'} {format(parseISO(row.care.day), 'd MMM')}.</a
+            >
+          </p>{/if}
         {#if row.suspect && !row.releasedAt}<p class="mt-0.5 text-sm font-medium">Likely {row.suspect}.</p>{/if}
         {#if row.gravest && !row.releasedAt}<p class="mt-0.5 line-clamp-2 text-sm">{row.gravest}</p>{/if}
       </div>
@@ -122,7 +138,13 @@
         {#if row.releasedAt}
           <p><Shape condition="sound" word={false} /> <strong>Back in service</strong></p>
           <p class="text-sm">signed {formatDistanceToNowStrict(parseISO(row.releasedAt), { addSuffix: true })}</p>
-          <a class="action quiet mt-1 w-full" href="/surveys/{row.surveyId}/record">Record</a>
+          <a
+            class="action quiet mt-1 w-full"
+            href={row.flow ? `/engines/${row.engineId}/care` : `/surveys/${row.surveyId}/record`}
+            >{row.flow ? 'Care' : 'Record'}</a
+          >
+        {:else if row.flow}
+          <a class="action w-full" href="/surveys/{row.surveyId}/flow/{row.flow.id}">{row.flow.title}</a>
         {:else if row.today}
           <a class="action w-full" href="/surveys/{row.surveyId}/jobs">Job list · {row.openJobs} open</a>
           <p class="mt-1 text-sm font-medium">{row.today}</p>
@@ -145,3 +167,11 @@
     </li>
   {/each}
 </ol>
+{#if data.pages > 1}
+  <nav class="mt-4 flex items-center justify-between gap-3" aria-label="Pages of the yard">
+    {#if data.page > 1}<a class="action quiet" href="?{link(data.page - 1)}">More pressing</a>{:else}<span></span>{/if}
+    <span>page {data.page} of {data.pages}</span>
+    {#if data.page < data.pages}<a class="action quiet" href="?{link(data.page + 1)}">Less pressing</a>{:else}<span
+      ></span>{/if}
+  </nav>
+{/if}

@@ -19,11 +19,16 @@ const byManual: readonly Stage[] = [
 ];
 const loadedSoon: readonly Stage[] = [
   { id: 'warm', until: 10 / 60, text: 'Ten minutes warming up at idle; no longer: rings do not seat at idle.' },
-  { id: 'load', until: 1, text: 'First hour under load, half to three quarters, up and down, off the throttle between.' },
+  {
+    id: 'load',
+    until: 1,
+    text: 'First hour under load, half to three quarters, up and down, off the throttle between.'
+  },
   { id: 'more', until: 5, text: 'To five hours: full throttle in short pulls, on mineral oil.' }
 ];
 
-export const stagesOf = (c: Context): readonly Stage[] => (school(c.rules, 'breakIn') === 'load' ? loadedSoon : byManual);
+export const stagesOf = (c: Context): readonly Stage[] =>
+  school(c.rules, 'breakIn') === 'load' ? loadedSoon : byManual;
 
 /** The stage by engine hours since the head was new; nothing when it is through or the hours are not known. */
 export const stageAt = (c: Context): Stage | undefined => {
@@ -47,9 +52,11 @@ export const breakIn: Flow = {
     const { kind } = c.survey.assessment;
     const four = profile.strokes === 'four';
     const mineral = school(c.rules, 'breakIn') === 'load';
-    const stages = stagesOf(c).map(
-      (s): FlowStep => ({ id: s.id, text: s.text, because: `${schoolSaid(c.rules, 'breakIn')}. The manual’s schedule stands above this one.` })
-    );
+    const stages = stagesOf(c).map((s): FlowStep => ({
+      id: s.id,
+      text: s.text,
+      because: `${schoolSaid(c.rules, 'breakIn')}. The manual’s schedule stands above this one.`
+    }));
     return [
       ...(four
         ? [

@@ -27,7 +27,13 @@ const SOON = 30;
 const iso = (d: Date): string => format(d, 'yyyy-MM-dd');
 
 /** When an interval is due after it was last done; hours count from there at the usage rate, unknown stays unknown. */
-function dueOf(i: Interval, last: Done | undefined, engineHours: number | undefined, rate: number | undefined, now: Date): Due {
+function dueOf(
+  i: Interval,
+  last: Done | undefined,
+  engineHours: number | undefined,
+  rate: number | undefined,
+  now: Date
+): Due {
   const on = i.months !== undefined && last ? iso(addMonths(parseISO(last.on), i.months)) : undefined;
   const atHours = i.hours !== undefined && last?.hours !== undefined ? last.hours + i.hours : undefined;
   const past = atHours !== undefined && engineHours !== undefined && engineHours >= atHours;
@@ -38,7 +44,14 @@ function dueOf(i: Interval, last: Done | undefined, engineHours: number | undefi
       : undefined;
   const day = [on, hoursOn].filter((d) => d !== undefined).sort()[0];
   const left = day === undefined ? undefined : differenceInCalendarDays(parseISO(day), now);
-  const state = past || (left !== undefined && left < 0) ? 'overdue' : left === undefined ? 'unknown' : left <= SOON ? 'soon' : 'later';
+  const state =
+    past || (left !== undefined && left < 0)
+      ? 'overdue'
+      : left === undefined
+        ? 'unknown'
+        : left <= SOON
+          ? 'soon'
+          : 'later';
   return {
     id: i.id,
     title: i.title,
@@ -54,7 +67,17 @@ function dueOf(i: Interval, last: Done | undefined, engineHours: number | undefi
 }
 
 function sayWhy(i: Interval, last: Done | undefined, rate: number | undefined): string {
-  const every = [i.hours && `${i.hours} h`, i.months && (i.months === 1 ? 'a month' : i.months % 12 ? `${i.months} months` : i.months === 12 ? 'a year' : `${i.months / 12} years`)]
+  const every = [
+    i.hours && `${i.hours} h`,
+    i.months &&
+      (i.months === 1
+        ? 'a month'
+        : i.months % 12
+          ? `${i.months} months`
+          : i.months === 12
+            ? 'a year'
+            : `${i.months / 12} years`)
+  ]
     .filter(Boolean)
     .join(' or ');
   const since = last
@@ -74,10 +97,23 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
   const rate = known(engine.history.hoursAMonth);
   const hours = known(engine.history.hours);
   const done = lastDone(surveys);
-  const start: Done = { on: iso(parseISO(assessment.startedAt)), ...(hours === undefined ? {} : { hours: 0 }), what: 'taken in' };
-  const intervals = [...(fresh && !done.has('engine-oil') ? [firstOil(rules)] : []), ...intervalsOf(engine, rules, stored)];
+  const start: Done = {
+    on: iso(parseISO(assessment.startedAt)),
+    ...(hours === undefined ? {} : { hours: 0 }),
+    what: 'taken in'
+  };
+  const intervals = [
+    ...(fresh && !done.has('engine-oil') ? [firstOil(rules)] : []),
+    ...intervalsOf(engine, rules, stored)
+  ];
   const list = intervals.map((i) =>
-    dueOf(i, done.get(i.id as CareId) ?? (i.id === 'first-oil' || i.id === 'monthly-turn' ? start : undefined), hours, rate, now)
+    dueOf(
+      i,
+      done.get(i.id as CareId) ?? (i.id === 'first-oil' || i.id === 'monthly-turn' ? start : undefined),
+      hours,
+      rate,
+      now
+    )
   );
   const temporary = surveys.flatMap((s) =>
     (s.jobs ?? []).flatMap((j): Due[] => {
@@ -96,5 +132,7 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
       ];
     })
   );
-  return [...list, ...temporary].sort((a, b) => (a.day ?? '9') < (b.day ?? '9') ? -1 : (a.day ?? '9') > (b.day ?? '9') ? 1 : 0);
+  return [...list, ...temporary].sort((a, b) =>
+    (a.day ?? '9') < (b.day ?? '9') ? -1 : (a.day ?? '9') > (b.day ?? '9') ? 1 : 0
+  );
 }

@@ -49,5 +49,7 @@ export function flowState(c: Context, flow: Flow): { done: Set<string>; finished
 }
 
 /** The flow a single-job assessment was opened for. */
-export const flowOf = (survey: { readonly steps?: readonly { readonly step: string }[] | undefined }): string | undefined =>
+export const flowOf = (survey: {
+  readonly steps?: readonly { readonly step: string }[] | undefined;
+}): string | undefined =>
   /^flow\.([a-z-]+)$/.exec(survey.steps?.find((s) => /^flow\.[a-z-]+$/.test(s.step))?.step ?? '')?.[1];

@@ -107,7 +107,10 @@ export const seasonFlows: readonly Flow[] = [
         boreStep(c),
         { id: 'grease', text: 'Grease: swivel, tilt, steering, propeller shaft.' },
         { id: 'battery', text: 'Battery out or off, charged, kept from frost.', items: ['safe.battery'] },
-        { id: 'upright', text: 'Upright so that it drains, intake and outlet free of nests, covered so that it breathes.' },
+        {
+          id: 'upright',
+          text: 'Upright so that it drains, intake and outlet free of nests, covered so that it breathes.'
+        },
         {
           id: 'turn',
           text: 'Turned by hand each month, in its direction.',
@@ -130,7 +133,11 @@ export const seasonFlows: readonly Flow[] = [
       const four = c.survey.engine.profile.strokes === 'four';
       return [
         { id: 'place', text: 'Outdoors, lanyard, propeller clear.', items: ['safe.place', 'safe.propeller'] },
-        { id: 'nests', text: 'Under the cowl: nests, chewed hoses; bulb and hoses bent.', items: ['look.cowl', 'fuel.bulb'] },
+        {
+          id: 'nests',
+          text: 'Under the cowl: nests, chewed hoses; bulb and hoses bent.',
+          items: ['look.cowl', 'fuel.bulb']
+        },
         {
           id: 'bores',
           text: 'Was oil put into the bores? Plugs out, turned by hand, before any starter.',
@@ -144,7 +151,11 @@ export const seasonFlows: readonly Flow[] = [
           items: ['fuel.age', 'fuel.tank', 'fuel.line', 'fuel.bowl']
         },
         { id: 'water', text: 'Cooling water on before it starts.', items: ['cooling.source', 'cooling.impellerAge'] },
-        { id: 'run', text: 'First run: stream within half a minute, no leaks, each gear.', items: ['run.outcome', 'run.stream'] }
+        {
+          id: 'run',
+          text: 'First run: stream within half a minute, no leaks, each gear.',
+          items: ['run.outcome', 'run.stream']
+        }
       ];
     }
   }

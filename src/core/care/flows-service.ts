@@ -86,7 +86,12 @@ export const serviceFlows: readonly Flow[] = [
           because: 'The first dip after filling misleads: the cups count.',
           items: ['oil.poured']
         },
-        { id: 'dip', text: 'Upright and level, wait, dip until two dips agree.', wait: 10, items: ['oil.dip', 'oil.waited'] }
+        {
+          id: 'dip',
+          text: 'Upright and level, wait, dip until two dips agree.',
+          wait: 10,
+          items: ['oil.dip', 'oil.waited']
+        }
       ];
     }
   },

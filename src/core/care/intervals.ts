@@ -2,17 +2,17 @@ import { known, type Profile } from '../engine/profile.ts';
 import { ruleNumber, school, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
 import type { Engine } from '../survey/survey-file.ts';
 
-export type CareId =
-  | 'first-oil'
-  | 'engine-oil'
-  | 'gear-oil'
-  | 'impeller'
-  | 'plugs'
-  | 'fuel-filter'
-  | 'anodes'
-  | 'monthly-turn'
-  | 'frost'
-  | 'inspect';
+export const careIds = [
+  'first-oil',
+  'engine-oil',
+  'gear-oil',
+  'impeller',
+  'plugs',
+  'fuel-filter',
+  'anodes',
+  'monthly-turn'
+] as const;
+export type CareId = (typeof careIds)[number];
 
 export interface Interval {
   readonly id: CareId;
@@ -33,7 +33,11 @@ function impellerMonths(rules: HouseRules, sun: boolean): number {
 }
 
 /** What comes round on an engine of this kind, by the rules of the house. Provenance: common practice (C). */
-export function intervalsOf(engine: Pick<Engine, 'profile' | 'history'>, rules: HouseRules, stored: boolean): Interval[] {
+export function intervalsOf(
+  engine: Pick<Engine, 'profile' | 'history'>,
+  rules: HouseRules,
+  stored: boolean
+): Interval[] {
   const p: Profile = engine.profile;
   const hours = ruleNumber(rules, 'serviceHours');
   const months = ruleNumber(rules, 'serviceMonths');

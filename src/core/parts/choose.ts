@@ -38,7 +38,9 @@ export function chooseOffer(
 ): Choice {
   const extra = ruleNumber(rules, 'kitExtra');
   const all = offers.map((o, k) => [o, k] as const);
-  const name = pump ? schoolSaid(rules, 'pump') : `kit at most ${say(extra, 'share', units)} over its pieces (house rule)`;
+  const name = pump
+    ? schoolSaid(rules, 'pump')
+    : `kit at most ${say(extra, 'share', units)} over its pieces (house rule)`;
   if (!offers.length) return { because: 'No offer was written down.', school: name };
   const kit = cheapest(all.filter(([o]) => o.what === 'kit'));
   const pieces = cheapest(all.filter(([o]) => o.what === 'pieces'));

@@ -55,7 +55,12 @@ export const traits: Readonly<Record<string, Traits>> = {
   ground: { opens: ['cowl'] },
   'compression-repeat': { opens: ['cowl', 'plugs'] },
   'spark-repeat': { opens: ['cowl', 'plugs'] },
-  'leak-down': { opens: ['cowl', 'plugs'], uses: ['stand'], noisy: true, special: ['leak-down tester', 'flywheel lock'] },
+  'leak-down': {
+    opens: ['cowl', 'plugs'],
+    uses: ['stand'],
+    noisy: true,
+    special: ['leak-down tester', 'flywheel lock']
+  },
   lash: { opens: ['cowl', 'plugs'], oneTime: ['rocker cover gasket'] },
   'air-cause': { opens: ['cowl', 'plugs'], noisy: true, special: ['leak-down tester', 'flywheel lock'] },
   'head-gasket': {

@@ -51,6 +51,29 @@ function gate(
   };
 }
 
+/** The last look round: tight, counters, hours. */
+function handover(c: Context): Gate {
+  const tight = c.record.value('run.tight');
+  const counters = c.record.value('run.counters');
+  const { hours } = c.survey.engine.history;
+  const left = [
+    tight === 'yes'
+      ? ''
+      : tight === 'no'
+        ? 'Not everything is tight and shut.'
+        : 'Tight, caps on, dipstick in, no tools left: not looked at.',
+    counters === 'reset' || counters === 'not-fitted'
+      ? ''
+      : counters === 'not-proved'
+        ? 'The service counter is reset and not proved by a key cycle.'
+        : 'Service counters are not recorded as reset.',
+    hours === undefined ? 'Engine hours are not noted; "unknown" is an answer.' : ''
+  ].filter(Boolean);
+  const condition: Condition = tight === 'no' ? 'fault' : left.length ? 'not-looked-at' : 'sound';
+  const said = `Tight and shut; counters ${counters === 'reset' ? 'reset and proved' : 'not fitted'}; ${typeof hours === 'number' ? `${hours} engine hours` : 'engine hours unknown'}.`;
+  return gate(c, 'handover', 'Hand-over', condition, left.length ? left.join(' ') : said, tight !== 'no');
+}
+
 /**
  * What stands between this engine and service. Faults and holds never open by a reason (a hold may be overridden, and
  * says so); a watch or a "cannot tell" may stay open with one; the running checks must at least have been made.
@@ -99,6 +122,7 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
       false
     )
   );
+  list.push(handover(c));
   const tray = trayOf(c.survey);
   const missing = trayLeft(tray);
   list.push(

@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import type { Assessment } from '../assess.ts';
 import { caseKinds } from '../engine/case-kind.ts';
 import { identityItems, profileItems } from '../engine/profile.ts';
@@ -9,6 +10,10 @@ import { conditions } from '../survey/finding.ts';
 import type { Item } from '../survey/items.ts';
 import { options } from '../decision/options.ts';
 import type { DecisionEntry, Reading } from '../survey/reading.ts';
+import { partSaid, trayOf } from '../tray/tray.ts';
+import { trayStates } from '../survey/work.ts';
+import { dueList } from '../care/due.ts';
+import { figuresOf, type Figure } from './figures.ts';
 import { spots } from '../stations/run/runs.ts';
 import { beforeAfter, type BeforeAfter } from './before-after.ts';
 
@@ -50,6 +55,9 @@ export interface Report {
     readonly reason: string;
     readonly by?: string;
   }[];
+  /** What came off and what became of it. */
+  readonly tray?: readonly { readonly part: string; readonly state: string; readonly note?: string }[];
+  readonly figures?: readonly Figure[];
   readonly owner: OwnerPage;
 }
 
@@ -81,6 +89,7 @@ const rows = (items: Readonly<Record<string, Item>>, values: object, units: 'met
 export function reportOf(a: Assessment): Report {
   const { survey, units } = a.context;
   const { identity, profile } = survey.engine;
+  const tray = trayOf(survey);
   const titles = new Map(a.stations.map((s) => [s.id, s.title]));
   return {
     tag: identity.tag ?? 'no tag',
@@ -106,6 +115,16 @@ export function reportOf(a: Assessment): Report {
       h.override ? [{ title: h.title, reason: h.override.reason, ...(h.override.by ? { by: h.override.by } : {}) }] : []
     ),
     ...(survey.decisions?.length ? { decisions: survey.decisions.map(decided) } : {}),
+    ...(tray.length
+      ? {
+          tray: tray.map((t) => ({
+            part: partSaid(t.part),
+            state: trayStates[t.state],
+            ...(t.note ? { note: t.note } : {})
+          }))
+        }
+      : {}),
+    figures: figuresOf(a),
     owner: ownerPage(a)
   };
 }
@@ -167,7 +186,7 @@ function readingRows(a: Assessment, titles: ReadonlyMap<string, string>): Report
 }
 
 function ownerPage(a: Assessment): OwnerPage {
-  const { identity, profile } = a.context.survey.engine;
+  const { identity } = a.context.survey.engine;
   const name = [identity.maker, identity.model].filter(Boolean).join(' ') || 'your outboard';
   const proved = a.steps.filter((s) => s.state === 'proved' || s.state === 'done');
   const found = [...new Set(proved.flatMap((s) => s.why.map(firstSentence)))];
@@ -175,7 +194,14 @@ function ownerPage(a: Assessment): OwnerPage {
   const sound = a.stations
     .filter((s) => s.condition === 'sound' && !worked.has(s.id) && s.id !== 'safe' && s.id !== 'run')
     .map((s) => s.title.toLowerCase());
+  const temporary = a.steps
+    .filter((s) => s.temporary && s.state !== 'not-needed')
+    .map(
+      (s) =>
+        `${s.title} is mended for now (${s.temporary!.why}); it has to be looked at again by ${format(parseISO(s.temporary!.until), 'd MMMM yyyy')}.`
+    );
   const left = [
+    ...temporary,
     ...a.gates.filter((g) => g.reason && g.condition !== 'sound').map((g) => `${g.title}: ${g.reason?.text}`),
     ...a.steps.filter((s) => s.state === 'open').map((s) => s.title)
   ];
@@ -186,12 +212,31 @@ function ownerPage(a: Assessment): OwnerPage {
       ? proved.map((s) => s.title + (s.note ? `: ${s.note}` : ''))
       : ['Checks only; nothing was taken apart.'],
     left: left.length ? left : ['Nothing is left open.'],
-    next: [
-      'Gear oil: after 100 hours or one year, whichever comes first, and always before frost.',
-      ...(profile.strokes === 'four' ? ['Engine oil and filter: after 100 hours or one year.'] : []),
-      'Flush with fresh water after use in salt. Do not leave old fuel in it over winter.'
-    ]
+    next: nextFor(a)
   };
+}
+
+/** The next dates, as far as anybody can know them, then what never changes. */
+function nextFor(a: Assessment): string[] {
+  const { survey, rules, now } = a.context;
+  const due = dueList([survey], rules, now).filter((d) => d.day && d.state !== 'overdue');
+  const dated = due
+    .slice(0, 5)
+    .map(
+      (d) =>
+        `${d.title}: ${format(parseISO(d.day!), 'd MMMM yyyy')}${d.atHours === undefined ? '' : ` or at ${d.atHours} engine hours, whichever comes first`}.`
+    );
+  const known = new Set(due.map((d) => d.id));
+  return [
+    ...dated,
+    ...(known.has('gear-oil')
+      ? []
+      : ['Gear oil: after 100 hours or one year, whichever comes first, and always before frost.']),
+    ...(survey.engine.profile.strokes === 'four' && !known.has('engine-oil')
+      ? ['Engine oil and filter: after 100 hours or one year.']
+      : []),
+    'Flush with fresh water after use in salt. Do not leave old fuel in it over winter.'
+  ];
 }
 
 /** What was found, without the advice to the technician that follows it. */

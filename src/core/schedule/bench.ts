@@ -21,6 +21,8 @@ export interface BenchEngine {
   readonly parts: readonly PartLine[];
   /** ISO moment. */
   readonly promised?: string;
+  /** ISO moment until which its urgent steps should be done: the drowned clock. */
+  readonly clock?: string;
 }
 
 /** A step of the plan and whose it is. */
@@ -55,6 +57,7 @@ const SOME = 20;
 /** Proof and first run, minutes at the tank; the papers, minutes (M). */
 const RUN = 30;
 const PAPERS = 10;
+const DROWNED = new Set(['rinse', 'empty-cylinders', 'sump-water', 'displace']);
 /** Done before anything is looked at. */
 const URGENT = new Set(['frost', 'safe', 'rinse', 'empty-cylinders', 'sump-water', 'displace', 'soak']);
 
@@ -127,9 +130,11 @@ export function benchProblem(
         wait: Math.ceil(t.wait),
         needs: uses,
         after: t.after.map((a) => keyOf(e.id, a)),
+        ...(t.then.length ? { then: t.then.map((a) => keyOf(e.id, a)) } : {}),
         ...(release > now ? { release } : {}),
         ...(put !== undefined && put >= now ? { pin: put } : {}),
-        ...(pin?.person && here.has(pin.person) ? { person: pin.person } : {})
+        ...(pin?.person && here.has(pin.person) ? { person: pin.person } : {}),
+        ...urgency(e, t.step, now)
       });
     }
   }
@@ -148,6 +153,12 @@ export function benchProblem(
   };
 }
 
+/** Rust and frost do not wait for a plan: the clock that runs out first goes first, frost after it. */
+function urgency(e: BenchEngine, step: string, now: number): { urgent?: number } {
+  if (e.clock && DROWNED.has(step)) return { urgent: Math.max(0, minute(Date.parse(e.clock)) - now) };
+  return step === 'frost' ? { urgent: 12 * 60 } : {};
+}
+
 interface Raw {
   readonly step: string;
   readonly title: string;
@@ -155,61 +166,68 @@ interface Raw {
   readonly wait: number;
   readonly uses: readonly string[];
   readonly after: readonly string[];
+  /** The step before it on the list: their hands go in the technicians' order. */
+  readonly then: readonly string[];
   readonly lines: readonly PartLine[];
   readonly from: number;
 }
 
-/** Urgent steps, then looks, then the rest of the list, then proof and run, then the papers. */
+/** The engine runs in these: whatever else is open comes first. */
+const RUNS = new Set(['run-again', 'hot', 'gears', 'oil-pressure', 'charging']);
+/** It leaves the house: what is not urgent waits until it is back. */
+const AWAY = new Set(['bent-rod', 'overhaul']);
+/** The look itself, written as a job. */
+const LOOKS = new Set(['compression-repeat', 'spark-repeat']);
+
+/** Urgent steps, then looks, then the rest of the list in its order, then proof and run, then the papers. */
 function tasksOf(e: BenchEngine): Raw[] {
-  const open = e.steps.filter((s) => s.state === 'open');
+  const open = e.steps.filter((s) => s.state === 'open' && !(e.checks && LOOKS.has(s.id)));
   const busy = new Map(e.steps.flatMap((s) => (s.busyUntil ? [[s.id, minute(Date.parse(s.busyUntil))] as const] : [])));
   const urgent = open.filter((s) => URGENT.has(s.id)).map((s) => s.id);
-  const list: Raw[] = open.map((s) => ({
-    step: s.id,
-    title: s.title,
-    minutes: s.minutes,
-    wait: s.wait,
-    uses: traitsOf(s.id).uses ?? [],
-    after: [...s.after, ...(e.checks && !URGENT.has(s.id) ? ['checks'] : [])],
-    lines: e.parts.filter((l) => l.step === s.id && (l.state === 'wanted' || l.state === 'ordered')),
-    from: Math.max(0, ...s.follows.map((f) => busy.get(f) ?? 0))
-  }));
+  const away = open.filter((s) => AWAY.has(s.id)).map((s) => s.id);
+  const still = open.filter((s) => !RUNS.has(s.id)).map((s) => s.id);
+  const ids = new Set(open.map((s) => s.id));
+  const list: Raw[] = [];
+  let last: string | undefined;
+  for (const s of open) {
+    const lines = e.parts.filter((l) => l.step === s.id && (l.state === 'wanted' || l.state === 'ordered'));
+    const after = new Set([
+      ...s.after.filter((a) => ids.has(a)),
+      ...(e.checks && !URGENT.has(s.id) && !AWAY.has(s.id) ? ['checks'] : []),
+      ...(URGENT.has(s.id) || AWAY.has(s.id) ? [] : away),
+      ...(RUNS.has(s.id) ? still : [])
+    ]);
+    list.push({
+      step: s.id,
+      title: s.title,
+      minutes: s.minutes,
+      wait: s.wait,
+      uses: traitsOf(s.id).uses ?? [],
+      after: [...after],
+      then: last && !after.has(last) ? [last] : [],
+      lines,
+      from: Math.max(0, ...s.follows.map((f) => busy.get(f) ?? 0))
+    });
+    // What waits for a part does not hold up what comes after it on the list.
+    if (!lines.length && !AWAY.has(s.id)) last = s.id;
+  }
+  const plain = { wait: 0, uses: [], then: [], lines: [], from: Math.max(0, ...busy.values()) };
   if (e.checks)
     list.push({
+      ...plain,
       step: 'checks',
       title: e.checks.title,
       minutes: e.checks.minutes,
-      wait: 0,
-      uses: [],
-      after: urgent,
-      lines: [],
-      from: Math.max(0, ...busy.values())
+      after: [...urgent, ...away]
     });
   const all = list.map((t) => t.step);
   if (!all.length && !e.runs) return list;
-  if (e.runs)
-    list.push({
-      step: 'run',
-      title: 'First run and proof',
-      minutes: RUN,
-      wait: 0,
-      uses: ['tank'],
-      after: all,
-      lines: [],
-      from: Math.max(0, ...busy.values())
-    });
+  const runs = e.runs && !ids.has('run-again');
+  if (runs)
+    list.push({ ...plain, step: 'run', title: 'First run and proof', minutes: RUN, uses: ['tank'], after: all });
   return [
     ...list,
-    {
-      step: 'papers',
-      title: 'Gates, counters, sign-off',
-      minutes: PAPERS,
-      wait: 0,
-      uses: [],
-      after: e.runs ? ['run'] : all,
-      lines: [],
-      from: 0
-    }
+    { ...plain, step: 'papers', title: 'Gates, counters, sign-off', minutes: PAPERS, after: runs ? ['run'] : all }
   ];
 }
 
@@ -235,6 +253,7 @@ function withoutOrphans(tasks: readonly Task[], steps: Map<string, BenchStep>, l
   let kept = [...tasks];
   for (;;) {
     const have = new Set(kept.map((t) => t.id));
+    // A step that only follows another by custom goes without it.
     const lost = kept.filter((t) => t.after.some((a) => !have.has(a)));
     if (!lost.length) return kept;
     for (const t of lost) {

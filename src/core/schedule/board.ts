@@ -25,6 +25,10 @@ export class Board {
     const t = this.m.tasks[k]!;
     let wall = Math.max(this.m.now, t.release ?? 0, t.pin ?? 0);
     for (const b of this.m.before[k]!) wall = Math.max(wall, this.on[b]?.finishes ?? 0);
+    for (const b of this.m.beforeHands[k]!) {
+      const p = this.on[b];
+      if (p) wall = Math.max(wall, this.m.calendar.ends(p.end));
+    }
     return wall;
   }
 
@@ -117,28 +121,35 @@ export function costOf(m: Model, on: readonly (Placed | undefined)[]): Cost {
 /** The plan that follows from an order of wishes: of the tasks that can go next, the one with the smallest key goes. */
 export function planBy(m: Model, keys: ArrayLike<number>): Plan {
   const board = new Board(m);
-  const open = m.before.map((b) => b.length);
-  const pinned = m.tasks.some((t) => t.pin !== undefined);
-  // What was put somewhere by hand, and what has to come before it, goes first; the rest is fitted around it.
-  const first = pinned ? ahead(m) : undefined;
-  const rank = (k: number): number => keys[k]! - (first?.has(k) ? 1e12 : 0);
+  const open = m.allBefore.map((b) => b.length);
+  // What cannot wait, then what was put somewhere by hand, each with what has to come before it; the rest is fitted around.
+  const first = fixed(m);
+  const rank = (k: number): number => first?.get(k) ?? keys[k]!;
   const free = m.tasks.flatMap((_, k) => (open[k] === 0 ? [k] : []));
   while (free.length) {
     let best = 0;
     for (let i = 1; i < free.length; i++) if (rank(free[i]!) < rank(free[best]!)) best = i;
     const [k] = free.splice(best, 1);
     board.put(k!);
-    for (const b of m.behind[k!]!) if (--open[b]! === 0) free.push(b);
+    for (const b of m.allBehind[k!]!) if (--open[b]! === 0) free.push(b);
   }
   return board.plan();
 }
 
-/** Pinned tasks and everything before them. */
-function ahead(m: Model): Set<number> {
-  const set = new Set<number>();
-  for (let k = m.tasks.length - 1; k >= 0; k--)
-    if (m.tasks[k]!.pin !== undefined || m.behind[k]!.some((b) => set.has(b))) set.add(k);
-  return set;
+/** Ranks of urgent and pinned tasks and of everything before them; nothing when there are none. */
+function fixed(m: Model): Map<number, number> | undefined {
+  if (!hasFixed(m)) return undefined;
+  const ranks = new Map<number, number>();
+  for (let k = m.tasks.length - 1; k >= 0; k--) {
+    const { urgent, pin } = m.tasks[k]!;
+    const own = urgent !== undefined ? -2e12 + urgent * 1e6 + k : pin !== undefined ? -1e12 + k : Infinity;
+    const rank = Math.min(own, ...m.allBehind[k]!.map((b) => (ranks.get(b) ?? Infinity) - 1));
+    if (rank < Infinity) ranks.set(k, rank);
+  }
+  return ranks;
 }
+
+/** Whether some steps have their place whatever the plan: then not every order may be tried. */
+export const hasFixed = (m: Model): boolean => m.tasks.some((t) => t.urgent !== undefined || t.pin !== undefined);
 
 export const bestOf = (a: Plan, b: Plan): Plan => (better(b.cost, a.cost) ? b : a);

@@ -3,9 +3,17 @@ import type { Model } from './model.ts';
 /** Minute of work before which no task can begin, by what comes before it alone. */
 export function heads(m: Model): number[] {
   const finishes: number[] = [];
+  const off: number[] = [];
   return m.tasks.map((t, k) => {
-    const wall = Math.max(m.now, t.release ?? 0, t.pin ?? 0, ...m.before[k]!.map((b) => finishes[b]!));
+    const wall = Math.max(
+      m.now,
+      t.release ?? 0,
+      t.pin ?? 0,
+      ...m.before[k]!.map((b) => finishes[b]!),
+      ...m.beforeHands[k]!.map((b) => off[b]!)
+    );
     const start = m.calendar.worked(wall);
+    off[k] = m.calendar.ends(start + t.hands);
     finishes[k] = (t.hands ? m.calendar.ends(start + t.hands) : wall) + t.wait;
     return start;
   });
@@ -17,7 +25,8 @@ export function deadlines(m: Model, finish: number): number[] {
   for (let k = m.tasks.length - 1; k >= 0; k--) {
     const over = Math.min(finish, ...m.behind[k]!.map((b) => latest[b]! - m.tasks[b]!.hands));
     // The wait runs by the wall clock: through a night it costs no minute of work. Both ways are exact.
-    latest[k] = m.tasks[k]!.wait ? m.calendar.worked(m.calendar.begins(over) - m.tasks[k]!.wait) : over;
+    const waited = m.tasks[k]!.wait ? m.calendar.worked(m.calendar.begins(over) - m.tasks[k]!.wait) : over;
+    latest[k] = Math.min(waited, ...m.behindHands[k]!.map((b) => latest[b]! - m.tasks[b]!.hands));
   }
   return latest;
 }
@@ -26,7 +35,12 @@ export function deadlines(m: Model, finish: number): number[] {
  * Whether one machine can do these tasks between their heads and deadlines if it may interrupt them: most urgent first
  * is then best. P: Jackson 1955; Carlier 1982 for the preemptive bound.
  */
-export function oneMachine(list: readonly number[], r: readonly number[], d: readonly number[], p: (k: number) => number): boolean {
+export function oneMachine(
+  list: readonly number[],
+  r: readonly number[],
+  d: readonly number[],
+  p: (k: number) => number
+): boolean {
   const byHead = [...list].sort((a, b) => r[a]! - r[b]!);
   const left = new Map(byHead.map((k) => [k, p(k)]));
   const ready: number[] = [];

@@ -19,7 +19,7 @@ export interface Search {
 export function exact(m: Model, known: Plan, spent: () => boolean): Search {
   const board = new Board(m);
   const list = contests(m);
-  const open = m.before.map((b) => b.length);
+  const open = m.allBefore.map((b) => b.length);
   const free = new Set(m.tasks.flatMap((_, k) => (open[k] === 0 ? [k] : [])));
   let best = known;
   let latest = deadlines(m, best.cost.finish - 1);
@@ -32,22 +32,25 @@ export function exact(m: Model, known: Plan, spent: () => boolean): Search {
   function headsNow(): { r: number[]; at: Map<number, { start: number; end: number }> } | undefined {
     const r: number[] = [];
     const finishes: number[] = [];
+    const off: number[] = [];
     const at = new Map<number, { start: number; end: number }>();
     for (let k = 0; k < m.tasks.length; k++) {
       const p = board.on[k];
       if (p) {
-        [r[k], finishes[k]] = [p.start, p.finishes];
+        [r[k], finishes[k], off[k]] = [p.start, p.finishes, m.calendar.ends(p.end)];
         continue;
       }
       const t = m.tasks[k]!;
       if (free.has(k)) {
         const e = board.earliest(k);
         at.set(k, e);
-        [r[k], finishes[k]] = [e.start, e.finishes];
+        [r[k], finishes[k], off[k]] = [e.start, e.finishes, m.calendar.ends(e.end)];
       } else {
         let wall = Math.max(m.now, t.release ?? 0);
         for (const b of m.before[k]!) wall = Math.max(wall, finishes[b]!);
+        for (const b of m.beforeHands[k]!) wall = Math.max(wall, off[b]!);
         r[k] = m.calendar.worked(wall);
+        off[k] = m.calendar.ends(r[k]! + t.hands);
         finishes[k] = (t.hands ? m.calendar.ends(r[k]! + t.hands) : wall) + t.wait;
       }
       if (r[k]! + t.hands > latest[k]!) return undefined;
@@ -90,9 +93,9 @@ export function exact(m: Model, known: Plan, spent: () => boolean): Search {
     for (const k of branch) {
       board.put(k);
       free.delete(k);
-      for (const b of m.behind[k]!) if (--open[b]! === 0) free.add(b);
+      for (const b of m.allBehind[k]!) if (--open[b]! === 0) free.add(b);
       go();
-      for (const b of m.behind[k]!) {
+      for (const b of m.allBehind[k]!) {
         if (open[b]! === 0) free.delete(b);
         open[b]!++;
       }

@@ -8,7 +8,13 @@ export interface Model {
   readonly calendar: Calendar;
   readonly people: readonly string[];
   readonly before: readonly (readonly number[])[];
+  /** Those whose hands only have to be off. */
+  readonly beforeHands: readonly (readonly number[])[];
   readonly behind: readonly (readonly number[])[];
+  readonly behindHands: readonly (readonly number[])[];
+  /** Both together: what a task is counted open by. */
+  readonly allBefore: readonly (readonly number[])[];
+  readonly allBehind: readonly (readonly number[])[];
   readonly group: readonly number[];
   readonly groups: readonly string[];
   readonly needs: readonly (readonly number[])[];
@@ -30,8 +36,15 @@ export function modelOf(p: Problem): Model {
     if (!(t.hands >= 0) || !(t.wait >= 0)) throw new RangeError(`${t.id}: minutes must be a number from 0 on`);
   const at = new Map(order.map((t, k) => [t.id, k]));
   const before = order.map((t) => [...new Set(t.after)].flatMap((a) => at.get(a) ?? []));
-  const behind = order.map((): number[] => []);
-  before.forEach((list, k) => list.forEach((b) => behind[b]!.push(k)));
+  const beforeHands = order.map((t, k) =>
+    [...new Set(t.then ?? [])].flatMap((a) => at.get(a) ?? []).filter((b) => !before[k]!.includes(b))
+  );
+  const turned = (lists: readonly (readonly number[])[]): number[][] => {
+    const out = order.map((): number[] => []);
+    lists.forEach((list, k) => list.forEach((b) => out[b]!.push(k)));
+    return out;
+  };
+  const allBefore = before.map((list, k) => [...list, ...beforeHands[k]!]);
   const groups = [...new Set(order.map((t) => t.group))];
   const names = Object.keys(p.resources);
   const people = p.people.length ? p.people : ['anybody'];
@@ -41,7 +54,11 @@ export function modelOf(p: Problem): Model {
     calendar: p.calendar,
     people,
     before,
-    behind,
+    beforeHands,
+    behind: turned(before),
+    behindHands: turned(beforeHands),
+    allBefore,
+    allBehind: turned(allBefore),
     group: order.map((t) => groups.indexOf(t.group)),
     groups,
     needs: order.map((t) => t.needs.map((r) => names.indexOf(r)).filter((r) => r >= 0)),

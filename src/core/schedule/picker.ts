@@ -35,9 +35,7 @@ export function pickJobs(engines: readonly BenchEngine[], pause: Pause, now: Dat
           return !(pause.cleanHands && t.dirty) && !(pause.quiet && t.noisy) && !(pause.lampOnly && t.daylight);
         })
         .filter((s) =>
-          e.parts
-            .filter((l) => l.step === s.id)
-            .every((l) => (arrives(l, now) ?? Infinity) * 60_000 <= now.getTime())
+          e.parts.filter((l) => l.step === s.id).every((l) => (arrives(l, now) ?? Infinity) * 60_000 <= now.getTime())
         )
         .map((s) => {
           const lines = e.parts.filter((l) => l.step === s.id && l.state === 'arrived');
@@ -50,7 +48,11 @@ export function pickJobs(engines: readonly BenchEngine[], pause: Pause, now: Dat
             wait: s.wait,
             because: [
               s.wait >= 60 ? 'sets a long wait going' : '',
-              lines.length ? `${lines.map((l) => l.name).join(', ')} here` : s.parts.length ? `parts: ${s.parts.join(', ')}` : 'needs no parts'
+              lines.length
+                ? `${lines.map((l) => l.name).join(', ')} here`
+                : s.parts.length
+                  ? `parts: ${s.parts.join(', ')}`
+                  : 'needs no parts'
             ]
               .filter(Boolean)
               .join('; ')

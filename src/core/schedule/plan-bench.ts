@@ -41,8 +41,7 @@ export interface PlanRow {
   readonly pinned: boolean;
 }
 
-export const problemOf = (i: BenchInput): BenchProblem =>
-  benchProblem(i.engines, i.settings, i.pins, new Date(i.now));
+export const problemOf = (i: BenchInput): BenchProblem => benchProblem(i.engines, i.settings, i.pins, new Date(i.now));
 
 /** Plans the bench. Throws nothing that a user can cause: what cannot be planned stands in `left`. */
 export function planBench(i: BenchInput, o: SolveOptions = {}): { plan: BenchPlan; problem: BenchProblem } {

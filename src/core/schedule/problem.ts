@@ -12,12 +12,16 @@ export interface Task {
   /** Stand, tank, hose: occupied from the first hand to the end of the wait. */
   readonly needs: readonly string[];
   readonly after: readonly string[];
+  /** Steps whose hands come first, though what they set going need not be over. */
+  readonly then?: readonly string[];
   /** Not before: the parts are not here yet. */
   readonly release?: number;
   /** Only this person. */
   readonly person?: string;
   /** Put here by hand: not before, and before anything that is not put. */
   readonly pin?: number;
+  /** Cannot wait for any plan: goes before everything else, the smallest number first. */
+  readonly urgent?: number;
 }
 
 export interface Problem {
@@ -64,9 +68,10 @@ export interface Plan {
 /** Tasks in an order in which each comes after those it waits for; what is on or behind a ring is left out. */
 export function inOrderOfNeed(tasks: readonly Task[]): { order: Task[]; ring: Task[] } {
   const byId = new Map(tasks.map((t) => [t.id, t]));
-  const open = new Map(tasks.map((t) => [t.id, new Set(t.after.filter((a) => byId.has(a))).size]));
+  const needs = (t: Task): string[] => [...new Set([...t.after, ...(t.then ?? [])])].filter((a) => byId.has(a));
+  const open = new Map(tasks.map((t) => [t.id, needs(t).length]));
   const behind = new Map<string, string[]>();
-  for (const t of tasks) for (const a of new Set(t.after)) behind.set(a, [...(behind.get(a) ?? []), t.id]);
+  for (const t of tasks) for (const a of needs(t)) behind.set(a, [...(behind.get(a) ?? []), t.id]);
   const order: Task[] = [];
   const free = tasks.filter((t) => open.get(t.id) === 0);
   for (let t = free.shift(); t; t = free.shift()) {

@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random';
-import { bestOf, planBy } from './board.ts';
+import { bestOf, hasFixed, planBy } from './board.ts';
 import { deadlines, heads, lowerBound } from './bound.ts';
 import { exact } from './exact.ts';
 import { modelOf, type Model } from './model.ts';
@@ -42,7 +42,7 @@ export function solve(problem: Problem, o: SolveOptions = {}): Solution {
   onProgress?.(now());
   const random = randomLcg(seed);
   const search = climb(m, best, random);
-  const pinned = m.tasks.some((t) => t.pin !== undefined);
+  const pinned = hasFixed(m);
   const improve = (until: number, done: () => boolean): void => {
     let quiet = 0;
     while (count < until && quiet < QUIET * (best.cost.finish > bound ? 10 : 1) && !done()) {
@@ -82,7 +82,14 @@ function firstPlan(m: Model): Plan {
     (k) => -work[m.group[k]!]! * 1e5 + k,
     (k) => r[k]!
   ];
-  return rules.map((rule) => planBy(m, m.tasks.map((_, k) => rule(k)))).reduce(bestOf);
+  return rules
+    .map((rule) =>
+      planBy(
+        m,
+        m.tasks.map((_, k) => rule(k))
+      )
+    )
+    .reduce(bestOf);
 }
 
 /** One try after another: the order of the best plan, a little changed; what is not worse is where the next one starts. */

@@ -30,7 +30,11 @@ export interface Days {
 }
 
 const waitSaid = (minutes: number): string =>
-  minutes >= 2880 ? `${Math.round(minutes / 1440)} days` : minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`;
+  minutes >= 2880
+    ? `${Math.round(minutes / 1440)} days`
+    : minutes >= 120
+      ? `${Math.round(minutes / 60)} h`
+      : `${minutes} min`;
 
 /**
  * What each person does on the first day of a plan, in order and without clock times: an interruption moves everything
@@ -43,15 +47,20 @@ export function todayOf(plan: Plan, b: BenchProblem): Days {
   const placed = [...plan.placed].sort((x, y) => x.start - y.start || x.end - y.end);
   const people = b.problem.people.map((person): Today => {
     const mine = placed.filter((p) => p.person === person && p.start < end);
+    const said = new Set<string>();
     const list = mine.map((p): ToDo => {
       const s = b.steps.get(p.id)!;
-      // The longest thing that was set going before and still goes on while this is done.
+      // What was set going before and is over within the day: said once, where it begins to be used.
       const going = placed
-        .filter((q) => q.id !== p.id && q.start < p.start && q.end <= p.start && (b.steps.get(q.id)?.wait ?? 0) >= 5)
-        .filter((q) => q.finishes > b.problem.calendar.begins(p.start))
-        .map((q) => b.steps.get(q.id)!)
+        .filter((q) => q.id !== p.id && q.end <= p.start && q.until > p.start && q.until <= end)
+        .map((q) => ({ id: q.id, ...b.steps.get(q.id)! }))
+        .filter((q) => q.wait >= 5 && q.engine !== s.engine && !said.has(q.id))
         .sort((x, y) => x.wait - y.wait)[0];
-      const own = going?.engine === s.engine;
+      if (going) said.add(going.id);
+      const hints = [
+        going ? `while ${going.tag} goes on by itself: ${going.title.toLowerCase()}` : '',
+        s.wait ? `then it goes on by itself for ${waitSaid(s.wait)}` : ''
+      ].filter(Boolean);
       return {
         id: p.id,
         engine: s.engine,
@@ -61,8 +70,7 @@ export function todayOf(plan: Plan, b: BenchProblem): Days {
         minutes: s.minutes,
         wait: s.wait,
         uses: s.uses,
-        ...(going && !own ? { hint: `while ${going.tag} waits (${going.title.toLowerCase()})` } : {}),
-        ...(s.wait && !(going && !own) ? { hint: `then it goes on by itself for ${waitSaid(s.wait)}` } : {})
+        ...(hints.length ? { hint: hints.join('; ') } : {})
       };
     });
     return { person, list, minutes: list.reduce((sum, t) => sum + t.minutes, 0) };

@@ -20,13 +20,15 @@ export function tonightOf(j: Judgement, onTray: number, open: readonly Step[]): 
   const begun = new Set((survey.tray ?? []).map((t) => t.step).filter(Boolean));
   const doors = new Set(open.filter((s) => begun.has(s.id)).flatMap((s) => traitsOf(s.id).opens ?? []));
   const out: string[] = [];
-  if (open.some((s) => s.id === 'frost'))
-    out.push('Frost: drain the case now, or stand it where it does not freeze.');
+  if (open.some((s) => s.id === 'frost')) out.push('Frost: drain the case now, or stand it where it does not freeze.');
   if (onTray)
-    out.push(`${onTray} ${onTray === 1 ? 'part lies' : 'parts lie'} on the tray: covered, tray at the engine, photograph taken.`);
+    out.push(
+      `${onTray} ${onTray === 1 ? 'part lies' : 'parts lie'} on the tray: covered, tray at the engine, photograph taken.`
+    );
   for (const d of Object.keys(openings) as Opening[]) if (doors.has(d) && cover[d]) out.push(cover[d]);
   for (const w of runningWaits(survey.waits))
-    if (w.until.getTime() > now.getTime()) out.push(`${w.wait.label} goes on over night: a pan under it, a label on it.`);
+    if (w.until.getTime() > now.getTime())
+      out.push(`${w.wait.label} goes on over night: a pan under it, a label on it.`);
   if (j.holds.some((h) => h.id.startsWith('drowned') && !h.override))
     out.push('It was under water: under fresh water or full of oil, never wet in air.');
   const battery = j.context.record.value('safe.battery');

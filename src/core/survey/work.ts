@@ -6,7 +6,8 @@ const stamp = { id, at: z.iso.datetime({ offset: true }), by: z.optional(z.strin
 const name = (what: string) => z.string().check(z.trim(), z.minLength(1, `name the ${what}`), z.maxLength(120));
 const step = z.string().check(z.regex(/^[a-z0-9][A-Za-z0-9_-]{0,79}$/, 'a job is called by letters, digits and -'));
 const words = z.optional(z.array(name('thing')).check(z.maxLength(40)));
-const minutes = (most: number) => z.number().check(z.gte(0, 'minutes are not negative'), z.lte(most, 'that is over a year'));
+const minutes = (most: number) =>
+  z.number().check(z.gte(0, 'minutes are not negative'), z.lte(most, 'that is over a year'));
 export const dateSchema = z.iso.date('a date is written 2026-05-31');
 const money = z.number().check(z.gte(0, 'a price is not negative'), z.lte(1e6));
 

@@ -67,5 +67,15 @@ export const items = {
     options: { dry: 'dry', wet: 'water on it' }
   }),
   longRun: yesNo({ label: 'Run warm for half an hour or more' }),
+  tight: yesNo({
+    label: 'Everything tight',
+    ask: 'Everything tight, caps on, dipstick in, no tools left behind?'
+  }),
+  counters: choice({
+    label: 'Service counters',
+    ask: 'Service counters, engine and dash: reset, and proved by a key cycle?',
+    options: { reset: 'reset and proved', 'not-proved': 'reset, not proved yet', no: 'not yet' },
+    absent: true
+  }),
   cause: text({ label: 'Why it was stopped, and what was found', long: true })
 } as const;

@@ -1,5 +1,6 @@
 import type { TDocumentDefinitions, Content } from 'pdfmake/interfaces.js';
 import type { RecordView } from '../record.ts';
+import { figureSvg } from './figure-svg.ts';
 import { renderPdf } from './render.ts';
 import { inFonts } from './script-runs.ts';
 
@@ -77,12 +78,17 @@ export async function recordPdf({ report: r, release }: RecordView): Promise<Buf
       ? [
           heading('Before and after'),
           table(
-            ['Reading', 'Before', 'After'],
-            r.beforeAfter.map((b) => [b.label, b.before, b.after]),
-            ['*', 120, 120]
+            ['Reading', 'Before', 'After', 'Which says'],
+            r.beforeAfter.map((b) => [b.label, b.before, b.after, b.said ?? '']),
+            ['*', 105, 105, 105]
           )
         ]
       : []),
+    ...(r.figures ?? []).flatMap((f): Content[] => [
+      heading(f.title),
+      { svg: figureSvg(f), width: 440 },
+      { text: inFonts(`${f.says}.`), fontSize: 9.5 }
+    ]),
     heading('Findings'),
     table(
       ['Check', 'Condition', 'Finding'],
@@ -91,6 +97,16 @@ export async function recordPdf({ report: r, release }: RecordView): Promise<Buf
     ),
     ...(r.jobs.length
       ? [heading('Jobs'), list(r.jobs.map((j) => `${j.title}: ${j.state}${j.note ? `. ${j.note}` : ''}`))]
+      : []),
+    ...(r.tray?.length
+      ? [
+          heading('What came off, in order'),
+          table(
+            ['', 'Part', 'Became'],
+            r.tray.map((t, k) => [String(k + 1), t.part, t.state + (t.note ? `: ${t.note}` : '')]),
+            [18, '*', 150]
+          )
+        ]
       : [])
   ];
   const definition: TDocumentDefinitions = {
@@ -102,7 +118,12 @@ export async function recordPdf({ report: r, release }: RecordView): Promise<Buf
     content,
     footer: (page, pages) => ({
       columns: [
-        { text: release ? `SHA-256 ${release.hash}` : 'not signed', fontSize: 7.5 },
+        {
+          text: release
+            ? `SHA-256 ${release.hash}${release.chain ? `  ·  chain ${release.chain.slice(0, 16)}` : ''}`
+            : 'not signed',
+          fontSize: 7.5
+        },
         { text: `${page} / ${pages}`, alignment: 'right', width: 40, fontSize: 9 }
       ],
       margin: [48, 14, 48, 0]

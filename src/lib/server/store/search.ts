@@ -32,7 +32,11 @@ function docsOf(j: Judgement): Doc[] {
       })),
     ...standing(survey)
       .filter((r) => allItems[r.what].kind === 'text' && String(r.value).trim())
-      .map((r): Doc => ({ kind: 'note', text: `${allItems[r.what].label}: ${String(r.value)}`, place: stationOf(r.what) })),
+      .map((r): Doc => ({
+        kind: 'note',
+        text: `${allItems[r.what].label}: ${String(r.value)}`,
+        place: stationOf(r.what)
+      })),
     ...(survey.steps ?? []).flatMap((s): Doc[] => (s.note ? [{ kind: 'note', text: s.note, place: 'jobs' }] : [])),
     ...(survey.overrides ?? []).map((x): Doc => ({ kind: 'note', text: `Override: ${x.reason}`, place: 'record' })),
     ...(survey.decisions ?? []).map((d): Doc => ({
@@ -40,8 +44,16 @@ function docsOf(j: Judgement): Doc[] {
       text: [d.reason, d.authority].filter(Boolean).join(' · '),
       place: 'suspects'
     })),
-    ...(survey.parts ?? []).map((p): Doc => ({ kind: 'part', text: [p.name, p.number].filter(Boolean).join(' '), place: 'jobs' })),
-    ...(survey.tray ?? []).map((p): Doc => ({ kind: 'part', text: [p.name, p.size, p.place].filter(Boolean).join(' '), place: 'tray' }))
+    ...(survey.parts ?? []).map((p): Doc => ({
+      kind: 'part',
+      text: [p.name, p.number].filter(Boolean).join(' '),
+      place: 'jobs'
+    })),
+    ...(survey.tray ?? []).map((p): Doc => ({
+      kind: 'part',
+      text: [p.name, p.size, p.place].filter(Boolean).join(' '),
+      place: 'tray'
+    }))
   ];
 }
 

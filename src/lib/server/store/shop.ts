@@ -11,7 +11,10 @@ export function currentBench(o: StoreOptions = {}): { bench: BenchSettings; chos
 }
 
 export function saveBench(bench: BenchSettings, by: string, o: StoreOptions = {}): void {
-  dbOf(o).insert(shop).values({ kind: 'bench', body: benchSchema.parse(bench), at: nowOf(o), by }).run();
+  dbOf(o)
+    .insert(shop)
+    .values({ kind: 'bench', body: benchSchema.parse(bench), at: nowOf(o), by })
+    .run();
 }
 
 /** Where each step was put by hand, the latest word on each. */
@@ -25,5 +28,8 @@ export function currentPins(o: StoreOptions = {}): Pin[] {
 }
 
 export function addPin(pin: Pin, by: string, o: StoreOptions = {}): void {
-  dbOf(o).insert(shop).values({ kind: 'pin', body: pinSchema.parse(pin), at: nowOf(o), by }).run();
+  dbOf(o)
+    .insert(shop)
+    .values({ kind: 'pin', body: pinSchema.parse(pin), at: nowOf(o), by })
+    .run();
 }

@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import type { Advice } from '../../../core/diagnosis/advice.ts';
 import { dueList } from '../../../core/care/due.ts';
 import { flowById } from '../../../core/care/flows.ts';
@@ -8,6 +9,7 @@ import type { Step } from '../../../core/plan/plan.ts';
 import type { BenchEngine } from '../../../core/schedule/bench.ts';
 import { tonightOf } from '../../../core/schedule/tonight.ts';
 import type { SurveyFile } from '../../../core/survey/survey-file.ts';
+import type { PartLine } from '../../../core/survey/work.ts';
 import { trayOf } from '../../../core/tray/tray.ts';
 import { lastRelease } from './releases.ts';
 import type { NextCheck } from '../../../core/plan/next-check.ts';
@@ -46,6 +48,8 @@ export interface YardRow {
   readonly today?: string;
   readonly gravest?: string;
   readonly releasedAt: string | null;
+  /** Parts that work waits for, in a few words. */
+  readonly parts?: string;
   /** A single job: its own page. */
   readonly flow?: { readonly id: string; readonly title: string };
   /** What falls due next, when it is soon. */
@@ -89,9 +93,11 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   const open = steps.filter((s) => s.state === 'open');
   const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
   const today = open.find((s) => s.id === 'frost');
-  const due = releasedAt || head.kind === 'lay-up' ? dueList(historyOf(head.engineId, o), survey.houseRules ?? {}, now) : [];
+  const due =
+    releasedAt || head.kind === 'lay-up' ? dueList(historyOf(head.engineId, o), survey.houseRules ?? {}, now) : [];
   const first = due.find((d) => d.state === 'overdue' || d.state === 'soon');
   const dueSoon = first?.day ? { title: first.title, day: first.day, overdue: first.state === 'overdue' } : undefined;
+  const coming = partLines(survey).filter((l) => l.state === 'ordered' || l.state === 'wanted');
   const worst = faults.find((f) => f.id === 'gear.frost') ?? faults[0];
   const row: YardRow = {
     surveyId,
@@ -115,6 +121,7 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
     ...(today ? { today: today.title } : {}),
     ...(worst ? { gravest: worst.sentence } : {}),
     releasedAt,
+    ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(partWait).join(', ') } : {}),
     ...(flow ? { flow: { id: flow.id, title: flow.title } } : {}),
     ...(dueSoon ? { care: dueSoon } : {}),
     pressing: pressing(
@@ -143,11 +150,8 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
       tools,
       ...(busyUntil ? { busyUntil } : {})
     })),
-    ...(flow && !finished
-      ? { checks: { title: flow.title, minutes: flow.minutes } }
-      : flow
-        ? {}
-        : looksOf(advice)),
+    ...(flow && !finished ? { checks: { title: flow.title, minutes: flow.minutes } } : flow ? {} : looksOf(advice, j)),
+    ...(clock ? { clock: clock.until.toISOString() } : {}),
     runs: !flow && head.kind !== 'lay-up' && j.stations.some((s) => s.id === 'run' && s.condition !== 'sound'),
     parts: partLines(survey),
     ...(typeof survey.engine.history.promised === 'string' && survey.engine.history.promised !== 'unknown'
@@ -166,19 +170,24 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   };
 }
 
-/** The looks that can be made now: the next one, and what follows at the same engine while one is there. */
-function looksOf(advice: Advice): { checks?: BenchEngine['checks'] } {
+/** The looks still to be made: the next one by name, how many follow, and the minutes of all of them. */
+function looksOf(advice: Advice, j: Judgement): { checks?: BenchEngine['checks'] } {
   const { next } = advice;
   if (!next || next.decide) return {};
-  const more = advice.checks.filter((c) => !c.waits && c.worthIt && c.title !== next.title).slice(0, 2);
-  const titles = [next.title, ...more.map((c) => c.title)];
+  const more = j.stations.filter(
+    (s) => s.condition === 'not-looked-at' && s.id !== next.station && s.id !== 'run' && s.id !== 'safe'
+  );
+  const title = `Look: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`;
   return {
     checks: {
-      title: `Look: ${titles[0]!.toLowerCase()}${titles.length > 1 ? `, then ${titles.slice(1).map((t) => t.toLowerCase()).join(', ')}` : ''}`,
-      minutes: next.minutes + more.reduce((s, c) => s + c.minutes, 0)
+      title: more.length ? `${title}, then ${more.length} more` : title,
+      minutes: next.minutes + more.reduce((sum, s) => sum + stations[s.id].text.minutes, 0)
     }
   };
 }
+
+const partWait = (l: PartLine): string =>
+  `${l.name} (${l.state === 'wanted' ? 'to order' : l.due ? `expected ${format(parseISO(l.due), 'd MMM')}` : 'nobody knows for when'})`;
 
 /** Why nothing is planned on an engine; nothing when work goes on. */
 function idleBecause(releasedAt: string | null, survey: SurveyFile, steps: readonly Step[]): string | undefined {

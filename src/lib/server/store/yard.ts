@@ -6,7 +6,7 @@ import { indexSurvey } from './search.ts';
 import { openSurveys, type SurveyHead } from './surveys.ts';
 import { judgedRow, type Work, type YardRow } from './yard-row.ts';
 
-export type { YardRow } from './yard-row.ts';
+export type { Work, YardRow } from './yard-row.ts';
 
 export interface Yard {
   readonly rows: YardRow[];
@@ -99,12 +99,13 @@ export function yardPage(units: System, search = '', page = 1, o: StoreOptions =
   const waiting = refresh(units, o);
   const db = dbOf(o);
   const words = search.toLowerCase().trim();
-  const mine = and(
-    eq(summaries.units, units),
-    ...(words ? [sql`instr(${summaries.words}, ${words}) > 0`] : [])
-  );
+  const mine = and(eq(summaries.units, units), ...(words ? [sql`instr(${summaries.words}, ${words}) > 0`] : []));
   const count = (where: typeof mine): number =>
-    db.select({ n: sql<number>`count(*)` }).from(summaries).where(where).get()?.n ?? 0;
+    db
+      .select({ n: sql<number>`count(*)` })
+      .from(summaries)
+      .where(where)
+      .get()?.n ?? 0;
   const found = count(mine);
   const read = (): (typeof summaries.$inferSelect)[] =>
     db
@@ -121,8 +122,7 @@ export function yardPage(units: System, search = '', page = 1, o: StoreOptions =
     return age < 0 || age > (r.ticking ? TICK : OLD);
   });
   if (old.length) {
-    for (const r of old)
-      write({ id: r.surveyId, engineId: r.engineId } as SurveyHead, now, units, o);
+    for (const r of old) write({ id: r.surveyId, engineId: r.engineId } as SurveyHead, now, units, o);
     rows = read();
   }
   return {

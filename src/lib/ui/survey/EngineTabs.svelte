@@ -8,12 +8,13 @@
     ...(drowned ? ([[`${base}/drowned`, 'Drowned']] as const) : []),
     [`${base}/suspects`, 'Suspects'],
     [`${base}/jobs`, 'Job list'],
+    [`${base}/tray`, 'Tray'],
     [`${base}/ready`, 'Ready for service'],
     [engine, 'Engine']
   ] as const);
   const current = (href: string): boolean =>
     href === base
-      ? /\/surveys\/[^/]+(\/(?!jobs|suspects|ready|record|drowned|labels)[a-z]+)?$/.test(page.url.pathname)
+      ? /\/surveys\/[^/]+(\/(?!jobs|tray|flow|suspects|ready|record|drowned|labels)[a-z]+)?$/.test(page.url.pathname)
       : page.url.pathname === href;
 </script>
 

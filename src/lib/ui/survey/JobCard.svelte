@@ -1,8 +1,11 @@
 <script lang="ts">
+  import type { OrderLine } from '$core/parts/lines.ts';
   import type { Step } from '$core/plan/plan.ts';
+  import { traitsOf } from '$core/plan/traits.ts';
   import { stations } from '$core/stations/register.ts';
   import HazardLines from '../marks/HazardLines.svelte';
   import Shape from '../marks/Shape.svelte';
+  import LimitLine from './LimitLine.svelte';
   import { format, parseISO } from 'date-fns';
   import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
   import { onMount, untrack } from 'svelte';
@@ -14,8 +17,14 @@
     base: string;
     titles: Readonly<Record<string, string>>;
     onmark: (state: 'done' | 'open' | 'not-needed', note?: string) => void;
+    /** What the order knows of its parts. */
+    order?: readonly OrderLine[];
+    /** Opens the form that changes the job. */
+    onedit?: () => void;
   }
-  let { step, number, base, titles, onmark }: Props = $props();
+  let { step, number, base, titles, onmark, order = [], onedit }: Props = $props();
+  const traits = $derived(traitsOf(step.id));
+  const waits = $derived(order.filter((l) => l.step === step.id && (l.state === 'wanted' || l.state === 'ordered')));
   let note = $state(untrack(() => step.note ?? ''));
   const draft = $derived(`${base}:job:${step.id}`);
   onMount(() => {
@@ -51,17 +60,43 @@
     </h3>
     <p class="flex items-center gap-2 text-sm whitespace-nowrap">
       <Shape condition={shape[step.state]} />
-      {words[step.state]} · {step.minutes} min{step.wait ? `, then ${waiting} waiting` : ''}
+      {words[step.state]} · {step.minutes ? `${step.minutes} min` : 'no minutes given'}{step.edited
+        ? ' (changed)'
+        : ''}{step.wait ? `, then ${waiting} waiting` : ''}
     </p>
   </div>
   <p class="mt-1">{step.why.join(' ')}</p>
   {#if step.after.length}<p class="mt-1 text-sm font-medium text-warning">
       First: {step.after.map((a) => titles[a] ?? a).join('; ')}.
     </p>{/if}
+  {#if waits.length}<p class="mt-1 text-sm font-medium text-warning">
+      Waits for {waits
+        .map((l) =>
+          l.state === 'ordered'
+            ? `${l.name} (${l.due ? `expected ${format(parseISO(l.due), 'd MMM')}` : 'ordered, nobody knows for when'})`
+            : `${l.name} (to order)`
+        )
+        .join(', ')}.
+    </p>{/if}
+  {#if step.temporary}<p class="mt-1 border-l-2 border-warning pl-2 text-sm">
+      Temporary, because {step.temporary.why}. Looked at again by {format(
+        parseISO(step.temporary.until),
+        'd MMM yyyy'
+      )}.
+    </p>{/if}
   <details open={number === 1}>
     <summary class="plain-link tap cursor-pointer text-sm">How, and with what</summary>
-    <p class="text-[0.95rem]">{step.how}</p>
+    {#if step.how}<p class="text-[0.95rem]">{step.how}</p>{/if}
     {#if kit}<p class="mt-1 text-sm"><span class="label-caps">Take</span> {kit}</p>{/if}
+    {#if traits.special}<p class="mt-1 text-sm">
+        <span class="label-caps">Special tools, before the start</span>
+        {traits.special.join(', ')}
+      </p>{/if}
+    {#if traits.oneTime}<p class="mt-1 text-sm">
+        <span class="label-caps">Goes on once only</span>
+        {traits.oneTime.join(', ')}
+      </p>{/if}
+    {#each traits.torque ?? [] as id (id)}<LimitLine {id} />{/each}
   </details>
   {#if step.state === 'open'}<HazardLines ids={step.hazards} footer={number === 1} />{/if}
   <div class="mt-2 flex flex-wrap items-end gap-2">
@@ -77,6 +112,9 @@
       >
       <button type="button" class="action" onclick={() => mark('done')}>Done</button>
       <button type="button" class="action quiet" onclick={() => mark('not-needed')}>Not needed</button>
+      {#if onedit}<button type="button" class="action quiet" onclick={onedit} aria-label="Change {step.title}"
+          >Change</button
+        >{/if}
     {:else}
       {#if step.note}<p class="flex-1">“{step.note}”</p>{/if}
       {#if step.markedAt}<p class="text-sm">

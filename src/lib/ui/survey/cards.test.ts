@@ -102,9 +102,19 @@ describe('hazards', () => {
 describe('before and after', () => {
   it('stand in a table with their heads', () => {
     const rows = [
-      { what: 'look.cowl', label: 'Under the cowl', before: 'a nest', after: 'clean', changed: true }
+      {
+        what: 'look.cowl',
+        label: 'Under the cowl',
+        before: 'a nest',
+        after: 'clean',
+        changed: true,
+        verdict: 'changed',
+        said: 'changed'
+      }
     ] as const;
-    expect(words(BeforeAfterTable, { rows })).toMatch(/Reading Before After Under the cowl a nest clean/);
+    expect(words(BeforeAfterTable, { rows })).toMatch(
+      /Reading Before After Which says Under the cowl a nest clean changed/
+    );
   });
 });
 

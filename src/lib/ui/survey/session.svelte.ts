@@ -8,6 +8,7 @@ import { withEntries, type Entry } from '$core/survey/entry.ts';
 import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/survey/reading.ts';
 import type { Engine, SurveyFile } from '$core/survey/survey-file.ts';
 import type { Wait } from '$core/survey/wait.ts';
+
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
 import { newId } from './new-id.ts';
@@ -78,8 +79,14 @@ export class Session {
     this.now = new Date(data.now);
     this.survey = typeof data.survey === 'string' ? (JSON.parse(data.survey) as SurveyFile) : data.survey;
     if (data.advice) this.advice = JSON.parse(data.advice) as Advice;
-    this.photos = new PhotoBox(data.surveyId, (what, photo) => this.read(what as ItemId, photo));
+    this.photos = new PhotoBox(data.surveyId, (what, photo) => this.photographed(what, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
+  }
+
+  /** A photograph has its name: it belongs to a reading, or to a part on the tray ("tray:id"). */
+  private photographed(what: string, photo: string): void {
+    if (what.startsWith('tray:')) void import('./work.ts').then((w) => w.photographed(this, what.slice(5), photo));
+    else this.read(what as ItemId, photo);
   }
 
   /** Takes up what an earlier visit could not send. */
@@ -245,13 +252,28 @@ export class Session {
 
   mark(step: string, state: 'done' | 'open' | 'not-needed', note?: string): void {
     const before = (this.survey.steps ?? []).filter((s) => s.step === step).at(-1);
-    this.add({ type: 'step', body: { ...this.stamp(), step, state, ...(note ? { note } : {}) } });
+    const hours = this.survey.engine.history.hours;
+    const at = state === 'done' && typeof hours === 'number' ? { hours } : {};
+    this.add({ type: 'step', body: { ...this.stamp(), step, state, ...(note ? { note } : {}), ...at } });
     this.remember('job', () =>
       this.add({
         type: 'step',
         body: { ...this.stamp(), step, state: before?.state ?? 'open', ...(before?.note ? { note: before.note } : {}) }
       })
     );
+  }
+
+  /** Appends an entry of any kind; `back` makes the body that takes it back. Returns its id. */
+  put<T extends Entry['type']>(
+    type: T,
+    body: object,
+    back?: { readonly label: string; readonly body: (id: string) => object }
+  ): string {
+    const entry = { type, body: { ...this.stamp(), ...body } } as unknown as Entry;
+    const { id } = entry.body;
+    this.add(entry);
+    if (back) this.remember(back.label, () => void this.put(type, back.body(id)));
+    return id;
   }
 
   /** Starts something that runs by itself; it is kept like a reading and outlives this page. */

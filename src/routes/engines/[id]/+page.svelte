@@ -83,13 +83,20 @@
         <form method="POST" action="?/assess" class="space-y-2">
           <label class="block"
             ><span class="label-caps">Kind of case</span><select class="field" name="kind"
-              >{#each Object.entries(caseKinds) as [value, k] (value)}<option {value}>{k.label}</option>{/each}</select
+              >{#each Object.entries(caseKinds).filter(([v]) => v !== 'single-job') as [value, k] (value)}<option
+                  {value}>{k.label}</option
+                >{/each}</select
             ></label
           >
           {#if form?.message}<p class="text-error" role="alert">{form.message}</p>{/if}
           <button class="action w-full">Begin</button>
         </form>
       </details>
+      <p class="mt-2"><a class="action w-full" href="/engines/{session.engineId}/care">Care and single jobs</a></p>
+      <p class="mt-2">
+        <a class="action quiet w-full" href="/engines/{session.engineId}/history">History and trends</a>
+      </p>
+      <p class="mt-2"><a class="action quiet w-full" href="/engines/{session.engineId}/tag">Tag with its code</a></p>
       <p class="mt-2"><a class="action quiet w-full" href="{base}/file.json" download>Export the survey file</a></p>
     </section>
     {#if data.changes.length}

@@ -87,7 +87,7 @@
     <fieldset>
       <legend class="label-caps mb-1">What kind of case is it?</legend>
       <div class="grid gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
-        {#each Object.entries(caseKinds) as [value, k] (value)}
+        {#each Object.entries(caseKinds).filter(([v]) => v !== 'single-job') as [value, k] (value)}
           <label class="chip items-start"
             ><input type="radio" class="sr-only" name="kind" {value} checked={kind === value} /><span
               ><strong>{k.label}</strong><small class="block text-sm">{k.means}</small></span

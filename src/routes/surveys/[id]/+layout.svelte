@@ -144,7 +144,7 @@
     > <span class="text-sm">{clock.sentence} Judged by: {clock.school}.</span>
   </p>
 {/if}
-<div class="{alone} mb-3">
+<div class="{alone} mb-3" class:hidden={page.params.flow}>
   <HoldBanner holds={raised} {base} onoverride={(hold, reason) => session.override(hold, reason)} />
 </div>
 <WaitBar />

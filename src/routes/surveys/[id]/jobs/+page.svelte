@@ -4,6 +4,12 @@
   import { beforeAfter } from '$core/release/before-after.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
+  import { orderOf } from '$core/parts/lines.ts';
+  import { lookTools } from '$core/plan/look-tools.ts';
+  import { walkFor } from '$core/plan/walk.ts';
+  import { whileOpen } from '$core/plan/while-open.ts';
+  import JobForm from '$lib/ui/jobs/JobForm.svelte';
+  import OwnersWord from '$lib/ui/jobs/OwnersWord.svelte';
   import { useSession } from '$lib/ui/survey/session.svelte.ts';
 
   const session = $derived(useSession());
@@ -17,12 +23,26 @@
   const base = $derived(`/surveys/${session.surveyId}`);
   const titles = $derived(Object.fromEntries(steps.map((s) => [s.id, s.title])));
   const minutes = $derived(open.reduce((sum, s) => sum + s.minutes, 0));
-  const all = (key: 'tools' | 'parts' | 'consumables'): string[] => [...new Set(open.flatMap((s) => s[key]))];
+  const order = $derived(orderOf(session.survey, steps));
+  const doors = $derived(whileOpen(steps).filter((d) => d.jobs.length > 1 || d.looks.length));
+  /** The next three looks are carried for at once. */
+  const looks = $derived((session.advice?.checks ?? []).filter((c) => c.worthIt && !c.waits).slice(0, 3));
+  const carry = $derived(
+    walkFor(
+      steps,
+      looks.map((l) => ({ tools: lookTools[l.station] }))
+    )
+  );
   const walk = $derived([
-    ['Tools', all('tools')],
-    ['Parts to have', all('parts')],
-    ['Consumables', all('consumables')]
+    ['Tools', carry.tools],
+    ['Special tools', carry.special],
+    ['Parts to have', carry.parts],
+    ['New ones: these go on once', carry.oneTime],
+    ['Consumables', carry.consumables]
   ] as const);
+  const wants = $derived(order.filter((l) => l.state !== 'arrived' && l.state !== 'not-needed').length);
+  let editing = $state<string>();
+  const edited = $derived(steps.find((s) => s.id === editing));
 </script>
 
 <svelte:head><title>Job list · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
@@ -55,6 +75,8 @@
               number={k + 1}
               {base}
               {titles}
+              {order}
+              onedit={() => (editing = step.id)}
               onmark={(state, note) => session.mark(step.id, state, note)}
             />
           </li>{/each}
@@ -67,6 +89,29 @@
             </li>{/each}
         </ol>
       {/if}
+    {/if}
+    <p class="mt-3">
+      <button type="button" class="action quiet" onclick={() => (editing = 'new')}>Add a job</button>
+    </p>
+    {#if doors.length}
+      <section class="panel mt-5 p-3" aria-labelledby="open-title">
+        <h3 id="open-title" class="text-lg">While it is open</h3>
+        <ul class="mt-1 space-y-2">
+          {#each doors as d (d.opening)}
+            <li>
+              <p>
+                <strong class="first-letter:uppercase">{d.label}</strong> for {d.jobs.join('; ').toLowerCase()}.
+                {#if d.saved}<span class="font-medium text-success">Together they save {d.saved} min.</span>{/if}
+              </p>
+              {#if d.looks.length}<ul class="list-disc pl-5 text-sm">
+                  {#each d.looks as l (l.text)}<li>
+                      {l.text}: {l.minutes} min now, {l.minutes + l.saved} min another day.
+                    </li>{/each}
+                </ul>{/if}
+            </li>
+          {/each}
+        </ul>
+      </section>
     {/if}
     {#if rows.length}
       <h3 class="mt-5 mb-2">Before and after</h3>
@@ -82,11 +127,28 @@
             {#each list as item (item)}<li>{item}</li>{/each}
           </ul>{/if}
       {/each}
-      {#if !open.length}<p class="text-sm">Nothing to carry.</p>{/if}
+      {#if looks.length}<p class="mt-3 text-sm">
+          Tools for the next looks are among them: {looks.map((l) => l.title.toLowerCase()).join(', ')}.
+        </p>{/if}
+      {#if !open.length && !looks.length}<p class="text-sm">Nothing to carry.</p>{/if}
+      {#if order.length}<p class="mt-3">
+          <a class="action quiet w-full" href="/parts?engine={session.engineId}"
+            >Parts order{wants ? ` · ${wants} open` : ''}</a
+          >
+        </p>{/if}
+      <p class="mt-2"><a class="action quiet w-full" href="{base}/tray">Tray: what is off</a></p>
       {#if labels.length}
         <h3 class="label-caps mt-3">Labels to hang on it</h3>
         <p>{labels.map((l) => l.text).join(', ')}. <a class="plain-link" href="{base}/labels">Print them</a></p>
       {/if}
     </div>
+    <OwnersWord />
   </aside>
 </div>
+{#if editing}
+  <JobForm
+    step={edited}
+    others={steps.filter((s) => s.id !== editing && s.state === 'open')}
+    onclose={() => (editing = undefined)}
+  />
+{/if}

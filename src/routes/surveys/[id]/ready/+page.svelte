@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { historyItems } from '$core/engine/profile.ts';
+  import { allItems } from '$core/stations/items.ts';
+  import ItemInput from '$lib/ui/form/ItemInput.svelte';
   import { planOf } from '$core/plan/plan.ts';
   import { gatesOf, ready } from '$core/release/gates.ts';
   import { beforeAfter } from '$core/release/before-after.ts';
@@ -76,6 +79,28 @@
             {#if g.reason}<p class="mt-1 border-l-2 border-warning pl-2 text-sm">
                 Left open because: {g.reason.text}{g.reason.by ? ` (${g.reason.by})` : ''}
               </p>{/if}
+            {#if g.id === 'handover' && !g.passes}
+              <div class="mt-2 space-y-2">
+                {#each ['run.tight', 'run.counters'] as const as what (what)}
+                  <ItemInput
+                    item={allItems[what]}
+                    name={what}
+                    value={session.current(what)?.value}
+                    units={session.units}
+                    oncommit={(value, typed) => session.read(what, value, typed ? { typed } : {})}
+                  />
+                {/each}
+                <ItemInput
+                  item={historyItems.hours}
+                  name="history.hours"
+                  value={session.survey.engine.history.hours}
+                  units={session.units}
+                  draftKey="{session.surveyId}:hours"
+                  oncommit={(value) => session.fact('history.hours', value)}
+                />
+              </div>
+            {/if}
+            {#if g.id === 'tray' && !g.passes}<a class="plain-link tap text-sm" href="{base}/tray">To the tray</a>{/if}
             {#if !g.passes && g.reasonOpens}
               <div class="mt-1 flex flex-wrap items-end gap-2">
                 <label class="min-w-52 flex-1"

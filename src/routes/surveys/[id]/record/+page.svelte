@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Report } from '$core/release/report.ts';
+  import FigureView from '$lib/ui/record/FigureView.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import { format, parseISO } from 'date-fns';
   import { page } from '$app/state';
@@ -19,6 +20,7 @@
 <div class="no-print mb-3 flex flex-wrap gap-2">
   <a class="action" href="/surveys/{page.params.id}/record.pdf">PDF</a>
   <button type="button" class="action quiet" onclick={() => window.print()}>Print</button>
+  <a class="action quiet" href="/engines/{data.session.engineId}/tag">Tag for the engine</a>
 </div>
 <article class="mx-auto max-w-4xl space-y-5">
   <section aria-labelledby="owner-title" class="panel p-5">
@@ -43,6 +45,9 @@
         )}.
       </p>
       <p class="text-sm break-all">SHA-256 of the record: <span class="font-mono">{data.release.hash}</span></p>
+      {#if data.release.chain}<p class="text-sm break-all">
+          Its link in the chain of all records: <span class="font-mono">{data.release.chain}</span>
+        </p>{/if}
     {:else}<p class="font-semibold text-warning">Preview: not signed. This is how it stands now.</p>{/if}
   </section>
   <section>
@@ -84,6 +89,7 @@
         </li>{/each}
     </ul>
   </section>
+  {#each r.figures ?? [] as figure (figure.title)}<section><FigureView {figure} /></section>{/each}
   {#if r.beforeAfter.length}<section>
       <h3 class="mb-1">Before and after</h3>
       <BeforeAfterTable rows={r.beforeAfter} />
@@ -105,6 +111,12 @@
             {job.title}: {job.state}{job.note ? `. ${job.note}` : ''}
           </li>{/each}
       </ul>
+    </section>{/if}
+  {#if r.tray?.length}<section>
+      <h3 class="mb-1">What came off, in order</h3>
+      <ol class="list-decimal pl-6">
+        {#each r.tray as t, k (k)}<li>{t.part}: {t.state}{t.note ? ` (${t.note})` : ''}</li>{/each}
+      </ol>
     </section>{/if}
   <section>
     <h3 class="mb-1">Readings</h3>

@@ -1,0 +1,46 @@
+import { deliveriesOf, type Delivery } from '../../core/schedule/deliveries.ts';
+import type { BenchInput } from '../../core/schedule/plan-bench.ts';
+import { planBench } from '../../core/schedule/plan-bench.ts';
+import { todayOf, type Days } from '../../core/schedule/today.ts';
+import type { System } from '../../core/units/index.ts';
+import { currentBench, currentPins } from './store/shop.ts';
+import { workOf, type Work } from './store/yard.ts';
+import type { StoreOptions } from './store/context.ts';
+
+export interface BenchData {
+  readonly input: BenchInput;
+  readonly chosen: boolean;
+  readonly idle: readonly { readonly engineId: string; readonly tag: string; readonly because: string }[];
+  readonly deliveries: readonly Delivery[];
+}
+
+/** Everything the bench is planned from, at this moment. */
+export function benchData(units: System, o: StoreOptions = {}): BenchData {
+  const now = o.now ?? new Date();
+  const all: Work[] = workOf(units, o);
+  const { bench, chosen } = currentBench(o);
+  const engines = all.filter((w) => !w.idle);
+  return {
+    input: {
+      engines: engines.map(({ engineId: _e, idle: _i, labels: _l, tonight: _t, ...e }) => e),
+      settings: bench,
+      pins: currentPins(o),
+      now: now.toISOString()
+    },
+    chosen,
+    idle: all.flatMap((w) => (w.idle ? [{ engineId: w.engineId, tag: w.tag, because: w.idle }] : [])),
+    deliveries: deliveriesOf(engines, now)
+  };
+}
+
+/** A plan good enough to begin with, within so many tries and milliseconds; the page goes on in a worker. */
+const FIRST = { tries: 120, budget: 250 };
+
+export function firstPlan(input: BenchInput): { plan: ReturnType<typeof planBench>['plan']; today: Days } {
+  const from = performance.now();
+  const { plan, problem } = planBench(input, {
+    tries: FIRST.tries,
+    spent: () => performance.now() - from > FIRST.budget
+  });
+  return { plan, today: todayOf(plan.solution, problem) };
+}

@@ -1,0 +1,86 @@
+<script lang="ts">
+  import type { Trend } from '$core/history/trends.ts';
+  import { say, show, type System } from '$core/units/index.ts';
+  import { scaleLinear, scaleTime } from 'd3-scale';
+  import { line } from 'd3-shape';
+  import { format, parseISO } from 'date-fns';
+
+  /** One quantity over the assessments of an engine, a line for each cylinder. */
+  let { trend, units }: { trend: Trend; units: System } = $props();
+  const W = 460;
+  const H = 180;
+  const box = { left: 44, right: 400, top: 12, bottom: 150 };
+  const value = (si: number): number => Number(show(si, trend.dimension, units).number.replace(/[^\d.-]/g, ''));
+  const unit = $derived(show(0, trend.dimension, units).unit);
+  const points = $derived(trend.lines.flatMap((l) => l.points));
+  const x = $derived(
+    scaleTime(
+      [
+        parseISO(points.map((p) => p.at).sort()[0]!),
+        parseISO(
+          points
+            .map((p) => p.at)
+            .sort()
+            .at(-1)!
+        )
+      ],
+      [box.left + 8, box.right - 8]
+    )
+  );
+  const y = $derived.by(() => {
+    const v = points.map((p) => value(p.value));
+    const room = Math.max((Math.max(...v) - Math.min(...v)) * 0.15, Math.abs(Math.max(...v)) * 0.05, 0.01);
+    return scaleLinear([Math.min(...v) - room, Math.max(...v) + room], [box.bottom, box.top]).nice(4);
+  });
+  const path = $derived(
+    line<{ at: string; value: number }>(
+      (p) => x(parseISO(p.at)),
+      (p) => y(value(p.value))
+    )
+  );
+  /** A line is told from the next by its dash, not by colour alone. */
+  const dashes = ['', '7 3', '2 3', '9 3 2 3', '1 4', '12 4'];
+  const name = (l: Trend['lines'][number]): string => (l.cylinder === undefined ? '' : `cyl ${l.cylinder}`);
+  const says = $derived(
+    trend.lines
+      .map(
+        (l) =>
+          `${name(l) || trend.label}: ${l.points.map((p) => `${say(p.value, trend.dimension, units)} in ${format(parseISO(p.at), 'MMM yyyy')}`).join(', ')}`
+      )
+      .join('; ')
+  );
+</script>
+
+<figure class="panel p-3">
+  <figcaption class="font-semibold">{trend.label}{unit ? `, ${unit}` : ''}</figcaption>
+  <svg viewBox="0 0 {W} {H}" class="w-full" role="img" aria-label="{trend.label}. {says}">
+    {#each y.ticks(4) as t (t)}
+      <line x1={box.left} x2={box.right} y1={y(t)} y2={y(t)} stroke="currentColor" stroke-opacity="0.25" />
+      <text x={box.left - 6} y={y(t) + 4} text-anchor="end" font-size="14" fill="currentColor">{t}</text>
+    {/each}
+    {#each x.ticks(3) as t (t.getTime())}<text
+        x={x(t)}
+        y={H - 8}
+        text-anchor="middle"
+        font-size="14"
+        fill="currentColor">{format(t, 'MMM yy')}</text
+      >{/each}
+    {#each trend.lines as l, k (l.cylinder ?? 0)}
+      <path
+        d={path([...l.points]) ?? ''}
+        fill="none"
+        class="stroke-primary"
+        stroke-width="2"
+        stroke-dasharray={dashes[k % dashes.length]}
+      />
+      {#each l.points as p (p.at)}<circle
+          cx={x(parseISO(p.at))}
+          cy={y(value(p.value))}
+          r="3.5"
+          class="fill-primary"
+        />{/each}
+      <text x={box.right} y={y(value(l.points.at(-1)!.value)) + 4} font-size="14" fill="currentColor">{name(l)}</text>
+    {/each}
+  </svg>
+  <p class="sr-only">{says}</p>
+</figure>

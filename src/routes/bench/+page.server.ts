@@ -1,0 +1,81 @@
+import { pickJobs } from '$core/schedule/picker.ts';
+import { partLines } from '$core/parts/lines.ts';
+import { dateSchema } from '$core/survey/work.ts';
+import { benchData, firstPlan } from '$lib/server/bench.ts';
+import { appendBatch } from '$lib/server/store/append.ts';
+import { addPin } from '$lib/server/store/shop.ts';
+import { loadSurvey } from '$lib/server/store/surveys.ts';
+import { pinSchema } from '$core/schedule/settings.ts';
+import { fail } from '@sveltejs/kit';
+import { randomUUID } from 'node:crypto';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals, url }) => {
+  const data = benchData(locals.prefs.units);
+  const { plan, today } = firstPlan(data.input);
+  const minutes = Math.min(1440, Math.max(0, Number(url.searchParams.get('minutes')) || 0));
+  const asked = {
+    minutes,
+    cleanHands: url.searchParams.has('clean'),
+    quiet: url.searchParams.has('quiet'),
+    lampOnly: url.searchParams.has('lamp')
+  };
+  return {
+    ...data,
+    // One string: a plan of a large yard goes through the page faster so.
+    input: JSON.stringify(data.input),
+    first: JSON.stringify({ plan, today }),
+    asked,
+    picks: minutes ? pickJobs(data.input.engines, asked, new Date(data.input.now)) : []
+  };
+};
+
+export const actions: Actions = {
+  /** Puts a step somewhere, to a person, or lets it go. */
+  pin: async ({ request, locals }) => {
+    const form = await request.formData();
+    const said = (key: string): string | undefined => String(form.get(key) ?? '') || undefined;
+    const pin = pinSchema.safeParse({
+      engine: said('engine'),
+      step: said('step'),
+      ...(said('at') ? { at: said('at') } : {}),
+      ...(said('person') ? { person: said('person') } : {}),
+      ...(said('off') ? { off: true } : {})
+    });
+    if (!pin.success) return fail(400, { message: 'This step could not be put there; nothing was changed.' });
+    addPin(pin.data, locals.prefs.who);
+    return { message: '' };
+  },
+  /** Another day for a delivery, or its arrival. */
+  delivery: async ({ request, locals }) => {
+    const form = await request.formData();
+    const [survey, key, due] = ['survey', 'key', 'due'].map((k) => String(form.get(k) ?? '')) as [
+      string,
+      string,
+      string
+    ];
+    const here = form.has('here');
+    const loaded = loadSurvey(survey);
+    const line = loaded && partLines(loaded.survey).find((l) => l.key === key);
+    if (!line) return fail(404, { message: 'This line of the order is gone; the page shows what there is.' });
+    const { due: _due, ...rest } = line;
+    if (!here && due && !dateSchema.safeParse(due).success)
+      return fail(400, { message: `“${due}” is not a date.`, key, typed: due });
+    const body = {
+      ...rest,
+      id: randomUUID(),
+      at: new Date().toISOString(),
+      ...(locals.prefs.who ? { by: locals.prefs.who } : {}),
+      state: here ? ('arrived' as const) : ('ordered' as const),
+      ...(due && !here ? { due } : {})
+    };
+    const result = appendBatch(survey, {
+      since: loaded.seq,
+      factSince: 0,
+      entries: [{ type: 'part', body }],
+      facts: []
+    });
+    if (result?.refused.length) return fail(400, { message: result.refused[0]!.message, key, typed: due });
+    return { message: '' };
+  }
+};

@@ -1,0 +1,4 @@
+import { calendarResponse, calendarText, careOfAll } from '$lib/server/care.ts';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = () => calendarResponse(calendarText(careOfAll()), 'outboard-care');

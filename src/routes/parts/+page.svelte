@@ -1,0 +1,103 @@
+<script lang="ts">
+  import { partStates } from '$core/survey/work.ts';
+  import PartForm from '$lib/ui/parts/PartForm.svelte';
+  import { offerSaid } from '$core/parts/choose.ts';
+  import { format, parseISO } from 'date-fns';
+
+  let { data, form } = $props();
+  const words = { unknown: 'not looked for yet', ...partStates };
+  const tone = { unknown: '', wanted: 'text-warning', ordered: '', arrived: 'text-success', 'not-needed': '' } as const;
+  const open = $derived(
+    data.orders.flatMap((o) => o.lines).filter((l) => l.state !== 'arrived' && l.state !== 'not-needed').length
+  );
+  const sum = $derived(
+    data.orders
+      .flatMap((o) => o.lines)
+      .filter((l) => l.state === 'wanted' || l.state === 'ordered' || l.state === 'unknown')
+      .reduce((s, l) => s + (l.offers?.[l.chosen ?? l.choice.take ?? -1]?.price ?? 0) * (l.quantity ?? 1), 0)
+  );
+  const priced = $derived(
+    data.orders
+      .flatMap((o) => o.lines)
+      .filter((l) => l.state !== 'arrived' && l.state !== 'not-needed' && l.choice.take === undefined).length
+  );
+  const query = $derived(data.engine ? `?engine=${data.engine}` : '');
+  const link = (key: string): string =>
+    `?${data.engine ? `engine=${data.engine}&` : ''}edit=${encodeURIComponent(key)}`;
+</script>
+
+<svelte:head><title>Parts order · Indaga</title></svelte:head>
+
+<div class="mb-3 flex flex-wrap items-end justify-between gap-3">
+  <div>
+    <h1>Parts order</h1>
+    <p class="text-sm">
+      {data.engine ? (data.orders[0]?.tag ?? 'This engine') : 'The whole yard'}: {open}
+      {open === 1 ? 'line' : 'lines'} open, {Math.round(sum)} cr as chosen{priced ? `, ${priced} without a price` : ''}.
+      Ordered once, from whoever is better.
+    </p>
+  </div>
+  <div class="no-print flex flex-wrap gap-2">
+    {#if data.engine}<a class="action quiet" href="/parts">Whole yard</a>{/if}
+    <a class="action quiet" href="/parts/order.csv{query}" download>CSV</a>
+    <button type="button" class="action quiet" onclick={() => window.print()}>Print</button>
+    <a class="action quiet" href="/bench">Bench</a>
+  </div>
+</div>
+{#if form?.saved !== undefined}<p class="sr-only" role="status">Saved.</p>{/if}
+{#if !data.orders.length}
+  <section class="panel p-6">
+    <h2>No open job asks for a part</h2>
+    <p class="mt-1">Parts come onto the order with the jobs that want them, and by hand from an engine’s own order.</p>
+  </section>
+{/if}
+{#each data.orders as o (o.surveyId)}
+  <section class="mb-5" aria-labelledby="o-{o.surveyId}">
+    <div class="flex flex-wrap items-baseline justify-between gap-2">
+      <h2 id="o-{o.surveyId}"><a class="hover:underline" href="/surveys/{o.surveyId}/jobs">{o.tag}</a></h2>
+      <p class="text-sm">{o.serial ? `serial ${o.serial}` : 'serial not noted: the part number may need it'}</p>
+    </div>
+    <ul class="mt-1">
+      {#each o.lines as l (l.key)}
+        {@const editing =
+          data.edit === `${o.surveyId}:${l.key}` || (form?.survey === o.surveyId && form?.key === l.key)}
+        <li class="panel mb-1.5 px-3 py-2">
+          <div class="grid gap-x-4 sm:grid-cols-[minmax(12rem,1.2fr)_1.6fr_auto]">
+            <div>
+              <p class="font-semibold">
+                {l.quantity && l.quantity > 1 ? `${l.quantity} × ` : ''}{l.name}{l.number ? ` · ${l.number}` : ''}
+              </p>
+              <p class="text-sm">{l.job ?? 'by hand'}</p>
+            </div>
+            <div class="text-sm">
+              {#each l.offers ?? [] as offer, k (k)}
+                <p class={k === (l.chosen ?? l.choice.take) ? 'font-semibold' : ''}>
+                  {k === (l.chosen ?? l.choice.take) ? '→ ' : ''}{offerSaid(offer, data.prefs.units)}
+                </p>
+              {/each}
+              <p>{l.choice.because} <span class="opacity-80">{l.offers?.length ? l.choice.school : ''}</span></p>
+            </div>
+            <div class="sm:text-right">
+              <p class="font-medium {tone[l.state]}">
+                {words[l.state]}{l.state === 'ordered'
+                  ? l.due
+                    ? `, expected ${format(parseISO(l.due), 'EEE d MMM')}`
+                    : ', nobody knows for when'
+                  : ''}
+              </p>
+              <a class="plain-link tap no-print text-sm" href={link(`${o.surveyId}:${l.key}`)}
+                >Change<span class="sr-only"> {l.name} for {o.tag}</span></a
+              >
+            </div>
+          </div>
+          {#if editing}<PartForm surveyId={o.surveyId} line={l} form={form?.key === l.key ? form : null} />{/if}
+        </li>
+      {/each}
+    </ul>
+    {#if data.edit === `${o.surveyId}:new`}
+      <div class="panel px-3 py-2"><PartForm surveyId={o.surveyId} form={form?.key === '' ? form : null} /></div>
+    {:else}<p class="no-print">
+        <a class="plain-link tap text-sm" href={link(`${o.surveyId}:new`)}>Add a line for {o.tag}</a>
+      </p>{/if}
+  </section>
+{/each}

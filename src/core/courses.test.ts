@@ -50,7 +50,9 @@ const goodRun = (b: Bench, round = 1): Bench =>
     .read('run.lamp', 'none', { round })
     .read('run.leaks', 'none', { round })
     .read('cooling.stream', 'strong', { round })
-    .read('cooling.head', C(60), { round });
+    .read('cooling.head', C(60), { round })
+    .read('run.tight', 'yes')
+    .read('run.counters', 'reset');
 const goodLeg = (b: Bench): Bench =>
   b
     .read('gear.first', 'oil')
@@ -77,7 +79,7 @@ const goodHead = (b: Bench): Bench =>
       [2, 118]
     ]);
 const sound = (): Bench => {
-  const b = goodRun(goodLeg(goodFuel(goodHead(madeSafe(new Bench(twin))))));
+  const b = goodRun(goodLeg(goodFuel(goodHead(madeSafe(new Bench(twin, 'neglected', { hours: 'unknown' }))))));
   b.survey = { ...b.survey, engine: { ...b.survey.engine, identity: { tag: 'T', serial: '1' } } };
   return b;
 };

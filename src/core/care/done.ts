@@ -37,6 +37,8 @@ const byReading: Readonly<Partial<Record<ItemId, readonly [unknown[], CareId]>>>
   'turn.result': [['free'], 'monthly-turn']
 };
 
+const YEAR = 365.2425 * 864e5;
+
 /** When each kind of care was last done on an engine, over all its assessments. */
 export function lastDone(surveys: readonly SurveyFile[]): Map<CareId, Done> {
   const last = new Map<CareId, Done & { readonly at: string }>();
@@ -50,6 +52,9 @@ export function lastDone(surveys: readonly SurveyFile[]): Map<CareId, Done> {
     for (const r of standing(s)) {
       const says = byReading[r.what];
       if (says?.[0].includes(r.value)) put(says[1], r.at, r.what);
+      // An age that somebody knows says when it was new.
+      if (r.what === 'cooling.impellerAge' && typeof r.value === 'number')
+        put('impeller', new Date(Date.parse(r.at) - r.value * YEAR).toISOString(), 'its age');
     }
   }
   return last;

@@ -24,6 +24,9 @@ export interface Due {
 
 /** "Soon" is within so many days (M). */
 const SOON = 30;
+/** Months beyond which hours are not counted on: an engine that hardly runs goes by the calendar. */
+const FAR = 600;
+const MONTH = (365.2425 / 12) * 864e5;
 const iso = (d: Date): string => format(d, 'yyyy-MM-dd');
 
 /** When an interval is due after it was last done; hours count from there at the usage rate, unknown stays unknown. */
@@ -39,8 +42,8 @@ function dueOf(
   const past = atHours !== undefined && engineHours !== undefined && engineHours >= atHours;
   const hoursOn = past
     ? iso(now)
-    : atHours !== undefined && engineHours !== undefined && rate
-      ? iso(new Date(now.getTime() + ((atHours - engineHours) / rate) * 30.4369 * 864e5))
+    : atHours !== undefined && engineHours !== undefined && rate && (atHours - engineHours) / rate < FAR
+      ? iso(new Date(now.getTime() + ((atHours - engineHours) / rate) * MONTH))
       : undefined;
   const day = [on, hoursOn].filter((d) => d !== undefined).sort()[0];
   const left = day === undefined ? undefined : differenceInCalendarDays(parseISO(day), now);
@@ -80,11 +83,14 @@ function sayWhy(i: Interval, last: Done | undefined, rate: number | undefined): 
   ]
     .filter(Boolean)
     .join(' or ');
-  const since = last
-    ? `last ${format(parseISO(last.on), 'd MMM yyyy')}${last.hours === undefined ? '' : ` at ${last.hours} h`}`
-    : 'never recorded here';
+  const since =
+    i.id === 'first-oil'
+      ? `new ${last ? format(parseISO(last.on), 'd MMM yyyy') : ''}`
+      : last
+        ? `last ${format(parseISO(last.on), 'd MMM yyyy')}${last.hours === undefined ? '' : ` at ${last.hours} h`}`
+        : 'never recorded here';
   const unknown = i.hours !== undefined && last?.hours !== undefined && rate === undefined;
-  return `Every ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
+  return `${i.id === 'first-oil' ? 'After' : 'Every'} ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
 }
 
 /** Everything that falls due on an engine, the next one first; unknown ones after those with a day. */
@@ -97,24 +103,17 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
   const rate = known(engine.history.hoursAMonth);
   const hours = known(engine.history.hours);
   const done = lastDone(surveys);
-  const start: Done = {
-    on: iso(parseISO(assessment.startedAt)),
-    ...(hours === undefined ? {} : { hours: 0 }),
-    what: 'taken in'
+  const begun: Done = { on: iso(parseISO(assessment.startedAt)), what: 'taken in' };
+  /** A new or rebuilt head counts its hours from nothing. */
+  const start: Partial<Record<CareId, Done>> = {
+    'first-oil': hours === undefined ? begun : { ...begun, hours: 0 },
+    'monthly-turn': begun
   };
   const intervals = [
     ...(fresh && !done.has('engine-oil') ? [firstOil(rules)] : []),
     ...intervalsOf(engine, rules, stored)
   ];
-  const list = intervals.map((i) =>
-    dueOf(
-      i,
-      done.get(i.id as CareId) ?? (i.id === 'first-oil' || i.id === 'monthly-turn' ? start : undefined),
-      hours,
-      rate,
-      now
-    )
-  );
+  const list = intervals.map((i) => dueOf(i, done.get(i.id) ?? start[i.id], hours, rate, now));
   const temporary = surveys.flatMap((s) =>
     (s.jobs ?? []).flatMap((j): Due[] => {
       if (!j.temporary) return [];

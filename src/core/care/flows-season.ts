@@ -12,7 +12,9 @@ function stabiliserStep(c: Context): FlowStep {
   const held = c.record.value('fuel.lineVolume');
   const flow = c.record.value('fuel.idleFlow');
   const minutes =
-    typeof held === 'number' && typeof flow === 'number' && flow > 0 ? Math.ceil(treatedAfter(held, flow)) : undefined;
+    typeof held === 'number' && typeof flow === 'number' && flow > 0
+      ? Math.ceil(treatedAfter(held, flow * 3600))
+      : undefined;
   const fixed = school(c.rules, 'stabiliser') === 'fixed';
   return {
     id: 'treat',

@@ -27,7 +27,7 @@ const mean = (v: readonly number[]): number => v.reduce((a, b) => a + b, 0) / v.
 /** Compression by cylinder, before and after. */
 function compressionFigure(a: Assessment): Figure[] {
   const { record, units } = a.context;
-  const list = record.all('compression.pressure');
+  const list = record.all('compression.pressure').filter((r) => typeof r.value === 'number');
   const cylinders = [...new Set(list.map((r) => r.cylinder ?? 1))].sort((x, y) => x - y);
   if (!cylinders.length) return [];
   const unit = show(0, 'pressure', units).unit;
@@ -62,7 +62,7 @@ function runFigure(a: Assessment): Figure[] {
   const from = starts.at(-1)?.at;
   const all = record.all('run.temperature').filter((r) => !from || r.at >= from);
   const spot = all[0]?.conditions?.spot;
-  const list = all.filter((r) => r.conditions?.spot === spot);
+  const list = all.filter((r) => r.conditions?.spot === spot && typeof r.value === 'number');
   if (list.length < 3) return [];
   const zero = Date.parse(from ?? list[0]!.at);
   const unit = show(300, 'temperature', units).unit;

@@ -189,7 +189,8 @@ function tasksOf(e: BenchEngine): Raw[] {
   const ids = new Set(open.map((s) => s.id));
   const list: Raw[] = [];
   let last: string | undefined;
-  for (const s of open) {
+  const place = (id: string): number => (URGENT.has(id) ? 0 : AWAY.has(id) ? 1 : RUNS.has(id) ? 3 : 2);
+  for (const s of [...open].sort((a, b) => place(a.id) - place(b.id))) {
     const lines = e.parts.filter((l) => l.step === s.id && (l.state === 'wanted' || l.state === 'ordered'));
     const after = new Set([
       ...s.after.filter((a) => ids.has(a)),

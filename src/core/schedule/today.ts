@@ -29,7 +29,7 @@ export interface Days {
   readonly people: readonly Today[];
 }
 
-const waitSaid = (minutes: number): string =>
+export const waitSaid = (minutes: number): string =>
   minutes >= 2880
     ? `${Math.round(minutes / 1440)} days`
     : minutes >= 120
@@ -45,9 +45,9 @@ export function todayOf(plan: Plan, b: BenchProblem): Days {
   const first = openings[0]!;
   const end = first.work + first.minutes;
   const placed = [...plan.placed].sort((x, y) => x.start - y.start || x.end - y.end);
+  const said = new Set<string>();
   const people = b.problem.people.map((person): Today => {
     const mine = placed.filter((p) => p.person === person && p.start < end);
-    const said = new Set<string>();
     const list = mine.map((p): ToDo => {
       const s = b.steps.get(p.id)!;
       // What was set going before and is over within the day: said once, where it begins to be used.

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import type { BenchInput, BenchPlan, PlanRow } from '$core/schedule/plan-bench.ts';
-  import type { Days } from '$core/schedule/today.ts';
+  import { waitSaid, type Days } from '$core/schedule/today.ts';
   import { gapSaid, momentOf } from '$lib/ui/bench/axis.ts';
   import Deliveries from '$lib/ui/bench/Deliveries.svelte';
   import Picker from '$lib/ui/bench/Picker.svelte';
@@ -38,8 +38,6 @@
     await fetch('?/pin', { method: 'POST', body });
     await invalidateAll();
   }
-  const days = (minutes: number): string =>
-    minutes < 2880 ? `${Math.ceil(minutes / 60)} h` : `${Math.round(minutes / 1440)} days`;
 </script>
 
 <svelte:head><title>Bench · Indaga</title></svelte:head>
@@ -74,7 +72,7 @@
 <TodayList today={made.today} />
 
 {#if plan.late.length}<p class="mt-3 border-l-4 border-error pl-3">
-    {#each plan.late as l, k (l.engine)}{k ? ' ' : ''}<strong>{l.tag}</strong> will be {days(l.minutes)} later than promised:
+    {#each plan.late as l, k (l.engine)}{k ? ' ' : ''}<strong>{l.tag}</strong> will be {waitSaid(l.minutes)} later than promised:
       call the owner today.{/each}
   </p>{/if}
 
@@ -99,7 +97,7 @@
         <h3 class="text-lg">{row.tag}: {row.title}</h3>
         <p class="text-sm">
           {row.minutes} min of hands{row.person ? `, ${row.person}` : ''}{row.wait
-            ? `, then ${days(row.wait)} by itself`
+            ? `, then ${waitSaid(row.wait)} by itself`
             : ''}{row.uses.length ? `; takes the ${row.uses.join(' and the ')}` : ''}; about {format(
             row.begins,
             'EEE d MMM HH:mm'
@@ -182,7 +180,7 @@
               ><td class="p-1 whitespace-nowrap">{format(r.begins, 'EEE d MMM HH:mm')}</td><td class="p-1">{r.tag}</td
               ><td class="p-1">{r.title}{r.pinned ? ' (pinned)' : ''}</td><td class="p-1">{r.person ?? ''}</td><td
                 class="p-1 text-right">{r.minutes}</td
-              ><td class="p-1 text-right">{r.wait ? days(r.wait) : ''}</td></tr
+              ><td class="p-1 text-right">{r.wait ? waitSaid(r.wait) : ''}</td></tr
             >{/each}
         </tbody>
       </table>

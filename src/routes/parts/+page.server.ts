@@ -1,5 +1,5 @@
 import { partLines } from '$core/parts/lines.ts';
-import { partStates, type Offer, type PartState } from '$core/survey/work.ts';
+import { partStates, type Offer, type PartLine, type PartState } from '$core/survey/work.ts';
 import { parseQuantity } from '$core/units/index.ts';
 import { appendBatch } from '$lib/server/store/append.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
@@ -18,6 +18,39 @@ export const load: PageServerLoad = ({ locals, url }) => {
 };
 
 export const actions: Actions = {
+  /** One tap: it lies in the drawer, or it has to be ordered. */
+  state: async ({ request, locals }) => {
+    const form = await request.formData();
+    const [survey, key, step, name, state] = ['survey', 'key', 'step', 'name', 'state'].map((k) =>
+      String(form.get(k) ?? '')
+    ) as [string, string, string, string, string];
+    const loaded = loadSurvey(survey);
+    if (!loaded || !Object.hasOwn(partStates, state)) return fail(404, { message: 'This line is gone.' });
+    const {
+      id: _id,
+      at: _at,
+      by: _by,
+      ...old
+    } = (partLines(loaded.survey).find((l) => l.key === key) as Partial<PartLine> | undefined) ?? {
+      key,
+      name,
+      ...(step ? { step } : {})
+    };
+    const body = {
+      ...old,
+      id: randomUUID(),
+      at: new Date().toISOString(),
+      ...(locals.prefs.who ? { by: locals.prefs.who } : {}),
+      state
+    };
+    const result = appendBatch(survey, {
+      since: loaded.seq,
+      factSince: 0,
+      entries: [{ type: 'part', body }],
+      facts: []
+    });
+    return result?.refused.length ? fail(400, { message: result.refused[0]!.message }) : { saved: key };
+  },
   line: async ({ request, locals }) => {
     const form = await request.formData();
     const typed = Object.fromEntries([...form].map(([k, v]) => [k, String(v).trim()])) as Record<string, string>;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { partStates } from '$core/survey/work.ts';
+  import { enhance } from '$app/forms';
   import PartForm from '$lib/ui/parts/PartForm.svelte';
   import { offerSaid } from '$core/parts/choose.ts';
   import { format, parseISO } from 'date-fns';
@@ -61,35 +62,52 @@
       {#each o.lines as l (l.key)}
         {@const editing =
           data.edit === `${o.surveyId}:${l.key}` || (form?.survey === o.surveyId && form?.key === l.key)}
-        <li class="panel mb-1.5 px-3 py-2">
-          <div class="grid gap-x-4 sm:grid-cols-[minmax(12rem,1.2fr)_1.6fr_auto]">
-            <div>
-              <p class="font-semibold">
-                {l.quantity && l.quantity > 1 ? `${l.quantity} × ` : ''}{l.name}{l.number ? ` · ${l.number}` : ''}
-              </p>
-              <p class="text-sm">{l.job ?? 'by hand'}</p>
-            </div>
+        <li class="border-t border-line py-1.5">
+          <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <p class="min-w-56 flex-1">
+              <strong>{l.quantity && l.quantity > 1 ? `${l.quantity} × ` : ''}{l.name}</strong>{l.number
+                ? ` · ${l.number}`
+                : ''} <span class="block text-sm sm:inline">{l.job ?? 'by hand'}</span>
+            </p>
+            <p class="text-sm font-medium {tone[l.state]}">
+              {words[l.state]}{l.state === 'ordered'
+                ? l.due
+                  ? `, expected ${format(parseISO(l.due), 'EEE d MMM')}`
+                  : ', nobody knows for when'
+                : ''}
+            </p>
+            <form method="POST" action="?/state" use:enhance class="no-print flex gap-1">
+              <input type="hidden" name="survey" value={o.surveyId} />
+              <input type="hidden" name="key" value={l.key} />
+              <input type="hidden" name="step" value={l.step ?? ''} />
+              <input type="hidden" name="name" value={l.name} />
+              {#if l.state !== 'arrived'}<button
+                  class="action quiet px-3"
+                  name="state"
+                  value="arrived"
+                  aria-label="{l.name} for {o.tag} is here">Here</button
+                >{/if}
+              {#if l.state === 'unknown'}<button
+                  class="action quiet px-3"
+                  name="state"
+                  value="wanted"
+                  aria-label="Order {l.name} for {o.tag}">Order</button
+                >{/if}
+              <a class="plain-link tap px-2 text-sm" href={link(`${o.surveyId}:${l.key}`)}
+                >Change<span class="sr-only"> {l.name} for {o.tag}</span></a
+              >
+            </form>
+          </div>
+          {#if l.offers?.length}
             <div class="text-sm">
-              {#each l.offers ?? [] as offer, k (k)}
+              {#each l.offers as offer, k (k)}
                 <p class={k === (l.chosen ?? l.choice.take) ? 'font-semibold' : ''}>
                   {k === (l.chosen ?? l.choice.take) ? '→ ' : ''}{offerSaid(offer, data.prefs.units)}
                 </p>
               {/each}
-              <p>{l.choice.because} <span class="opacity-80">{l.offers?.length ? l.choice.school : ''}</span></p>
+              <p>{l.choice.because} <span class="opacity-80">Judged by: {l.choice.school}.</span></p>
             </div>
-            <div class="sm:text-right">
-              <p class="font-medium {tone[l.state]}">
-                {words[l.state]}{l.state === 'ordered'
-                  ? l.due
-                    ? `, expected ${format(parseISO(l.due), 'EEE d MMM')}`
-                    : ', nobody knows for when'
-                  : ''}
-              </p>
-              <a class="plain-link tap no-print text-sm" href={link(`${o.surveyId}:${l.key}`)}
-                >Change<span class="sr-only"> {l.name} for {o.tag}</span></a
-              >
-            </div>
-          </div>
+          {/if}
           {#if editing}<PartForm surveyId={o.surveyId} line={l} form={form?.key === l.key ? form : null} />{/if}
         </li>
       {/each}

@@ -1,0 +1,101 @@
+import ICAL from 'ical.js';
+import jsQR from 'jsqr';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { PNG } from 'pngjs';
+import QRCode from 'qrcode';
+import { describe, expect, it } from 'vitest';
+import { surveyOf } from '../../../demo/build.ts';
+import { scenario } from '../../../demo/scenario/index.ts';
+import { assess } from '../../core/assess.ts';
+import { dueList } from '../../core/care/due.ts';
+import { reportOf } from '../../core/release/report.ts';
+import { calendarText } from './care.ts';
+import { recordPdf } from './reports/pdf.ts';
+
+const now = new Date('2026-04-18T14:00:00.000Z');
+const survey = (key: string) =>
+  surveyOf(
+    scenario.find((e) => e.key === key)!,
+    now
+  );
+
+async function textOf(pdf: Buffer): Promise<string[]> {
+  const doc = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
+  const pages: string[] = [];
+  for (let k = 1; k <= doc.numPages; k++) {
+    const { items } = await (await doc.getPage(k)).getTextContent();
+    pages.push(
+      items
+        .map((i) => ('str' in i ? i.str : ''))
+        .join(' ')
+        .replace(/\s+/g, ' ')
+    );
+  }
+  return pages;
+}
+
+describe('the report of an engine back in service, read by an independent reader of PDF', () => {
+  it('says to the owner what was found, done, left and next, and to a colleague what it rests on', async () => {
+    const report = reportOf(assess(survey('curlew'), now, 'metric'));
+    const release = {
+      id: 'x',
+      surveyId: 's',
+      signedBy: 'Ines',
+      at: now.toISOString(),
+      hash: 'ab'.repeat(32),
+      chain: 'cd'.repeat(32)
+    };
+    const pages = await textOf(await recordPdf({ report, release }));
+    const all = pages.join(' ');
+    const flat = (s: string): string => s.replace(/\s+/g, ' ');
+    for (const line of [...report.owner.found, ...report.owner.done, ...report.owner.left, ...report.owner.next])
+      expect(pages[0]!.replace(/ /g, '')).toContain(flat(line).replace(/ /g, ''));
+    for (const g of report.gates) expect(all.replace(/ /g, '')).toContain(g.title.replace(/ /g, ''));
+    for (const b of report.beforeAfter) expect(all.replace(/ /g, '')).toContain(b.label.replace(/ /g, ''));
+    expect(all).toContain('Leg bolt');
+    expect(all).toContain('cyl 2');
+    for (const p of pages) expect(p).toContain(release.hash);
+    expect(all).not.toMatch(/undefined|NaN|\[object/);
+  });
+  it('a preview says on every page that nobody signed it', async () => {
+    const report = reportOf(assess(survey('wren'), now, 'us'));
+    for (const page of await textOf(await recordPdf({ report, release: undefined })))
+      expect(page).toContain('not signed');
+  });
+});
+
+describe('the calendar, parsed by an independent library', () => {
+  const care = (key: string) => ({
+    engineId: key,
+    surveyId: key,
+    tag: `${key}, "the old one"; port`,
+    owner: '',
+    due: dueList([survey(key)], {}, now)
+  });
+  it('holds every day that falls due, as whole days, with names that stay', () => {
+    const list = [care('curlew'), care('avocet'), care('fulmar')];
+    const parsed = new ICAL.Component(ICAL.parse(calendarText(list)) as never);
+    const events = parsed.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
+    const dated = list.flatMap((c) => c.due.filter((d) => d.day).map((d) => ({ tag: c.tag, ...d })));
+    expect(events.map((e) => e.startDate.toString()).sort()).toEqual(dated.map((d) => d.day).sort());
+    expect(events.map((e) => e.summary).sort()).toEqual(dated.map((d) => `${d.tag}: ${d.title}`).sort());
+    expect(events.every((e) => e.startDate.isDate && e.duration.toSeconds() === 86_400)).toBe(true);
+    expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
+    expect(parsed.getFirstPropertyValue('version')).toBe('2.0');
+    const turn = events.find((e) => e.isRecurring())!;
+    const next = turn.iterator();
+    expect([next.next(), next.next()].map((d) => d!.month)).toEqual([5, 6]);
+  });
+  it('with nothing due it is still a calendar', () => {
+    const parsed = new ICAL.Component(ICAL.parse(calendarText([])) as never);
+    expect(parsed.getAllSubcomponents('vevent')).toEqual([]);
+  });
+});
+
+describe('the tag’s code, read by an independent decoder', () => {
+  it('opens the engine’s page', async () => {
+    const address = 'http://192.168.1.20:4173/engines/0b8f63ce-2f1c-4a3b-9f04-1d7a31d9c111';
+    const png = PNG.sync.read(await QRCode.toBuffer(address, { errorCorrectionLevel: 'Q', margin: 4, scale: 4 }));
+    expect(jsQR(new Uint8ClampedArray(png.data), png.width, png.height)?.data).toBe(address);
+  });
+});

@@ -3,6 +3,12 @@ import { noViolations, open, prefer, ready } from './helpers.ts';
 
 const places = [
   '/',
+  '/bench?minutes=30',
+  '/bench/settings',
+  '/bench/tonight',
+  '/parts',
+  '/care',
+  '/search?q=oil',
   '/engines/new',
   '/import',
   '/reference',
@@ -36,6 +42,8 @@ const checks = [
   'run',
   'suspects',
   'jobs',
+  'tray',
+  'flow/lay-up',
   'ready',
   'record'
 ];
@@ -48,7 +56,7 @@ for (const theme of ['chart', 'night'] as const)
     const look = (): Promise<void> => noViolations(page, theme === 'night' ? ['color-contrast'] : undefined);
     // Every kind of part once is enough for colours.
     const once = theme === 'night';
-    for (const place of once ? ['/', '/engines/new', '/reference/knowledge/head-gasket'] : places) {
+    for (const place of once ? ['/', '/engines/new', '/bench', '/care', '/reference/knowledge/head-gasket'] : places) {
       await page.goto(place);
       await look();
     }
@@ -67,7 +75,9 @@ for (const theme of ['chart', 'night'] as const)
       await page.goto(`${laid}/${check}`);
       await look();
     }
-    await open(page, 'Knot', '/cooling');
+    const knot = await open(page, 'Knot', '/cooling');
+    await look();
+    await page.goto(`${knot}/tray`);
     await look();
     await open(page, 'Plover', '/gear');
     await look();
@@ -91,6 +101,11 @@ for (const theme of ['chart', 'night'] as const)
       .click();
     await ready(page);
     await look();
+    const engine = new URL(page.url()).pathname;
+    for (const place of ['care', 'history', 'tag']) {
+      await page.goto(`${engine}/${place}`);
+      await look();
+    }
   });
 
 test('phone width: the worksheet first, drawing and findings one tap away, nothing wider than the screen', async ({
@@ -123,6 +138,14 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
     `${leg}/run`,
     `${wet}/drowned`,
     `${wet}/labels`,
+    '/bench?minutes=20',
+    '/bench/settings',
+    '/bench/tonight',
+    '/parts',
+    '/care',
+    '/search?q=oil',
+    `${base}/tray`,
+    `${base}/flow/spring`,
     `${base}/jobs`,
     `${base}/ready`,
     `${base}/record`

@@ -61,28 +61,78 @@ rows.push({
   limit: 300
 });
 
+const planned = JSON.parse(spawnSync(bin('tsx'), ['src/cli/bench-schedule.ts'], { encoding: 'utf8' }).stdout);
+rows.push({
+  name: 'schedule-40',
+  value: +(100 * planned.ninth).toFixed(2),
+  unit: `% gap proven, ninth of ten benches of 40 steps over 5 engines within a second each (worst ${(100 * planned.worst).toFixed(2)} %)`,
+  limit: 7
+});
+rows.push({
+  name: 'schedule-1200',
+  value: planned.first,
+  unit: `ms to a plan of 1,200 steps over 40 engines (gap proven ${(100 * planned.gap).toFixed(2)} %)`,
+  limit: 2000
+});
+
 async function time(url) {
   const from = performance.now();
   await (await fetch(url)).text();
   return performance.now() - from;
 }
 
-try {
+async function up(at) {
   for (let k = 0; k < 100; k++) {
-    if (
-      await fetch(`${origin}/bare`).then(
-        () => true,
-        () => false
-      )
-    )
-      break;
+    const there = await fetch(`${at}/bare`).then(
+      () => true,
+      () => false
+    );
+    if (there) return;
     await new Promise((r) => setTimeout(r, 100));
   }
+}
+
+/** The yard of the demo against one of 2,000 engines with 200,000 readings, each on a server of its own, in turns. */
+async function largeYard() {
+  const big = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-yard-'));
+  const own = { env: { ...env, INDAGA_DATA: big, PORT: String(port + 1) }, stdio: quiet.stdio };
+  run(bin('tsx'), ['src/cli/bench-yard.ts', '2000'], own);
+  const second = start(process.execPath, ['scripts/server.mjs'], own);
+  const there = `http://127.0.0.1:${port + 1}`;
+  try {
+    await up(there);
+    // Judged between requests after a start; until then it says how many are left.
+    for (let k = 0; k < 600; k++) {
+      if (!(await (await fetch(`${there}/`)).text()).includes('still being judged')) break;
+      await new Promise((r) => setTimeout(r, 500));
+    }
+    const [small, large] = [[], []];
+    for (let k = 0; k < 25; k++) {
+      small.push(await time(`${origin}/`));
+      large.push(await time(`${there}/`));
+    }
+    const [a, b] = [median(small.slice(5)), median(large.slice(5))];
+    return {
+      name: 'yard-2000',
+      value: +(b / a).toFixed(2),
+      unit: `times the demo yard’s ${a.toFixed(1)} ms: 2,000 engines and 200,000 readings in ${b.toFixed(1)} ms`,
+      limit: 2
+    };
+  } finally {
+    second.kill('SIGKILL');
+    fs.rmSync(big, { recursive: true, force: true });
+  }
+}
+
+try {
+  await up(origin);
   const yard = await (await fetch(origin)).text();
   const surveys = [...new Set([...yard.matchAll(/href="(\/surveys\/[0-9a-f-]{36})"/g)].map((m) => m[1]))];
   const engines = [...new Set([...yard.matchAll(/href="(\/engines\/[0-9a-f-]{36})"/g)].map((m) => m[1]))];
   const pages = [
     '/',
+    '/bench',
+    '/care',
     ...engines,
     ...surveys.flatMap((s) => ['/compression', '/gear', '/run', '/jobs', '/ready', '/record'].map((p) => s + p)),
     '/reference/mixture',
@@ -114,6 +164,8 @@ try {
     unit: `(slowest page ${worst.ms.toFixed(1)} ms − 10 ms) / bare page ${base.toFixed(1)} ms`,
     limit: 1.5
   });
+
+  rows.push(await largeYard());
 
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -112,8 +112,8 @@ export const swift: DemoEngine = {
         .madeSafe('off')
         .read('turn.result', 'bumps')
         .compression([
-          [1, 176],
-          [2, 179]
+          [1, 162],
+          [2, 163]
         ])
         .read('gear.first', 'oil')
         .read('oil.dip', 'between')

@@ -87,7 +87,11 @@
       <Timeline
         {plan}
         {chosen}
-        onchoose={(id) => (chosen = id)}
+        onchoose={(id) => {
+          // A plan that changes under a hand is no help: the one that stands is worked on.
+          planning.stop();
+          chosen = id;
+        }}
         onpin={(r, at) => void pin(r, { at: at.toISOString() })}
         onrelease={(r) => void pin(r, { off: '1' })}
       />

@@ -68,6 +68,7 @@
                 type="button"
                 class="action {at.done.has(s.id) ? 'quiet' : ''}"
                 aria-pressed={at.done.has(s.id)}
+                aria-label="Done, step {k + 1}"
                 onclick={() => session.mark(flowMark(flow.id, s.id), at.done.has(s.id) ? 'open' : 'done')}
                 >{#if at.done.has(s.id)}<Shape condition="sound" word={false} /> Done{:else}Done{/if}<span
                   class="sr-only">, step {k + 1}</span

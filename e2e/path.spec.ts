@@ -201,7 +201,7 @@ test('an intake without scripts works, and keeps what was typed', async ({ brows
   await page.getByLabel('Cylinders').fill('2');
   await page.getByRole('button', { name: 'Take it in and begin' }).click();
   await expect(page.getByRole('heading', { name: 'Plain' })).toBeVisible();
-  await page.goto('/');
+  await page.goto('/?q=Plain');
   await expect(page.getByText('עומר 🚤')).toBeVisible();
 });
 

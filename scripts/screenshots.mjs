@@ -21,12 +21,15 @@ run(bin('tsx'), ['demo/seed-cli.ts'], { env });
 const server = start(process.execPath, ['scripts/server.mjs'], { env });
 const views = [
   ['yard', () => '/'],
-  ['yard-night', () => '/', { theme: 'night' }],
+  ['bench', () => '/bench'],
+  ['bench-night', () => '/bench', { theme: 'night', scroll: 'The days ahead' }],
+  ['parts', () => '/parts', { scroll: 'Gannet' }],
+  ['care', () => '/care'],
+  ['tray-phone', (s) => `${s.Knot}/tray`, { width: 390, height: 844 }],
+  ['short-job', (s) => `${s.Fulmar}/flow/break-in`],
   ['check-compression', (s) => `${s.Gannet}/compression`],
   ['check-gear-oil', (s) => `${s.Plover}/gear`],
   ['check-cooling', (s) => `${s.Knot}/cooling`, { scroll: 'Pump opened' }],
-  ['check-fuel', (s) => `${s.Tern}/fuel`],
-  ['check-engine-oil', (s) => `${s.Tern}/oil`],
   ['first-run', (s) => `${s.Knot}/run`, { scroll: 'run 1' }],
   ['drowned', (s) => `${s.Eel}/drowned`],
   ['check-drowned-night', (s) => `${s.Heron}/turn`, { theme: 'night' }],
@@ -34,11 +37,9 @@ const views = [
   ['suspects', (s) => `${s.Gannet}/suspects`],
   ['decision-night', (s) => `${s.Gannet}/suspects`, { theme: 'night', scroll: 'Is it worth it?' }],
   ['check-phone', (s) => `${s.Gannet}/compression`, { width: 390, height: 844 }],
-  ['engine', (s) => s.engine],
   ['job-list', (s) => `${s.Plover}/jobs`],
   ['ready-for-service', (s) => `${s.Dunlin}/ready`],
-  ['record', (s) => `${s.Curlew}/record`],
-  ['house-rules', () => '/reference/house-rules']
+  ['record', (s) => `${s.Curlew}/record`]
 ];
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

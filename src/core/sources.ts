@@ -1,3 +1,4 @@
+import { bench } from './sources-bench.ts';
 import { thought } from './sources-thought.ts';
 import type { Source } from './source.ts';
 
@@ -301,5 +302,6 @@ export const constants: readonly Source[] = [
     provenance: 'P',
     source: 'FIPS 180-4; key order as RFC 8785'
   },
-  ...thought
+  ...thought,
+  ...bench
 ];

@@ -53,6 +53,7 @@
       >
       <button class="action quiet">Search</button>
     </form>
+    <a class="action quiet" href="/search">Findings and notes</a>
     <a class="action" href="/engines/new">Take in an engine</a>
     <a class="action quiet" href="/import">Import a file</a>
   </div>

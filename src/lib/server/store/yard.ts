@@ -19,7 +19,7 @@ export interface Yard {
 }
 
 /** Engines on one page of the yard. */
-export const PAGE = 15;
+export const PAGE = 20;
 /** A line that the clock changes is judged anew after a minute, any other after an hour, ms. */
 const TICK = 60_000;
 const OLD = 3_600_000;

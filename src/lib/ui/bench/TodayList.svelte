@@ -30,7 +30,7 @@
                 <span
                   ><a class="hover:underline" href="/surveys/{t.engine}{place(t.step)}"
                     ><strong>{t.tag}</strong> · {t.title}</a
-                  >{#if t.uses.length}<span class="text-sm">{' · '}{t.uses.join(', ')}</span>{/if}
+                  >{#if t.uses.length}<span class="text-sm">&nbsp;· {t.uses.join(', ')}</span>{/if}
                   {#if t.hint}<span class="block text-sm">{t.hint}</span>{/if}</span
                 >
                 <span class="sounding text-right">{t.minutes}<span class="unit">min</span></span>

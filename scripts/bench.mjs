@@ -177,7 +177,9 @@ try {
   const workers = [];
   page.on(
     'response',
-    (r) => r.url().includes('.js') && (r.url().includes('/workers/') ? workers : bodies).push(r.body())
+    (r) =>
+      r.url().includes('.js') &&
+      (r.url().includes('/workers/') ? workers : bodies).push(r.body().catch(() => Buffer.alloc(0)))
   );
   const six =
     surveys[

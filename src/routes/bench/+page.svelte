@@ -84,17 +84,22 @@
       Dashed: goes on by itself.
     </p>
     <div class="mt-1">
-      <Timeline
-        {plan}
-        {chosen}
-        onchoose={(id) => {
-          // A plan that changes under a hand is no help: the one that stands is worked on.
-          planning.stop();
-          chosen = id;
-        }}
-        onpin={(r, at) => void pin(r, { at: at.toISOString() })}
-        onrelease={(r) => void pin(r, { off: '1' })}
-      />
+      {#if live}
+        <Timeline
+          {plan}
+          {chosen}
+          onchoose={(id) => {
+            // A plan that changes under a hand is no help: the one that stands is worked on.
+            planning.stop();
+            chosen = id;
+          }}
+          onpin={(r, at) => void pin(r, { at: at.toISOString() })}
+          onrelease={(r) => void pin(r, { off: '1' })}
+        />
+      {:else}
+        <!-- Drawn by scripts only; the table below says the same without. Its room is kept. -->
+        <div class="border border-line" style:height="{new Set(plan.rows.map((r) => r.engine)).size * 52 + 34}px"></div>
+      {/if}
     </div>
     <div class="panel mt-2 min-h-20 p-3" aria-live="polite">
       {#if row}

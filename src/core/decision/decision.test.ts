@@ -176,7 +176,8 @@ describe('the decision', () => {
     expect(text).toMatch(/[?.]$/);
   });
   it('a recorded decision is an entry like any other', async () => {
-    const { checkEntryBody, entriesOf, withEntries } = await import('../survey/entry.ts');
+    const { entriesOf, withEntries } = await import('../survey/entry.ts');
+    const { checkEntryBody } = await import('../survey/entry-check.ts');
     const body = {
       id: 'd1',
       at: '2026-05-02T10:00:00.000Z',

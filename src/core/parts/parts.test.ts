@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { checkEntryBody } from '../survey/entry.ts';
+import { checkEntryBody } from '../survey/entry-check.ts';
 import type { Offer, PartLine } from '../survey/work.ts';
 import { Bench } from '../testing.ts';
 import { chooseOffer } from './choose.ts';

@@ -1,27 +1,7 @@
 import type { SurveyFile } from './survey-file.ts';
-import {
-  decisionEntrySchema,
-  gateReasonSchema,
-  overrideSchema,
-  readingSchema,
-  stepMarkSchema,
-  type DecisionEntry,
-  type GateReason,
-  type Override,
-  type Reading,
-  type StepMark
-} from './reading.ts';
-import { waitSchema, type Wait } from './wait.ts';
-import {
-  jobEditSchema,
-  partLineSchema,
-  trayMarkSchema,
-  trayPartSchema,
-  type JobEdit,
-  type PartLine,
-  type TrayMark,
-  type TrayPart
-} from './work.ts';
+import type { DecisionEntry, GateReason, Override, Reading, StepMark } from './reading.ts';
+import type { Wait } from './wait.ts';
+import type { JobEdit, PartLine, TrayMark, TrayPart } from './work.ts';
 
 /** What can be appended to a survey. */
 export type Entry =
@@ -38,18 +18,6 @@ export type Entry =
 
 export type EntryType = Entry['type'];
 
-const schemas = {
-  reading: readingSchema,
-  override: overrideSchema,
-  step: stepMarkSchema,
-  reason: gateReasonSchema,
-  wait: waitSchema,
-  decision: decisionEntrySchema,
-  job: jobEditSchema,
-  part: partLineSchema,
-  tray: trayPartSchema,
-  trayMark: trayMarkSchema
-} as const;
 const lists = {
   reading: 'readings',
   override: 'overrides',
@@ -62,20 +30,6 @@ const lists = {
   tray: 'tray',
   trayMark: 'trayMarks'
 } as const;
-
-export type EntryCheck =
-  { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly message: string };
-
-/** Checks an entry from outside; the sentence names what is wrong with it. */
-export function checkEntryBody(type: unknown, body: unknown): EntryCheck {
-  if (typeof type !== 'string' || !Object.hasOwn(schemas, type))
-    return { ok: false, message: 'This kind of entry is not known.' };
-  const result = schemas[type as EntryType].safeParse(body);
-  if (result.success) return { ok: true, entry: { type, body: result.data } as Entry };
-  const issue = result.error.issues[0];
-  const message = issue?.message ?? 'it is not well formed';
-  return { ok: false, message: `Not saved: ${message}${issue?.path.length ? ` (${issue.path.join('.')})` : ''}.` };
-}
 
 /** The survey with entries added to the lists they belong to; one already there is left as it is. */
 export function withEntries(survey: SurveyFile, added: readonly Entry[]): SurveyFile {

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { contextOf } from '../judgement.ts';
 import { usualWaits } from '../stations/waits.ts';
 import { Bench } from '../testing.ts';
-import { checkEntryBody, entriesOf, withEntries } from './entry.ts';
+import { checkEntryBody } from './entry-check.ts';
+import { entriesOf, withEntries } from './entry.ts';
 import { readSurveyFile } from './read-file.ts';
 import { runningWaits, sayLeft, sayWait, type Wait } from './wait.ts';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Trend } from '$core/history/trends.ts';
   import { say, show, type System } from '$core/units/index.ts';
-  import { scaleLinear, scaleTime } from 'd3-scale';
+  import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
   import { format, parseISO } from 'date-fns';
 
@@ -13,20 +13,9 @@
   const value = (si: number): number => Number(show(si, trend.dimension, units).number.replace(/[^\d.-]/g, ''));
   const unit = $derived(show(0, trend.dimension, units).unit);
   const points = $derived(trend.lines.flatMap((l) => l.points));
-  const x = $derived(
-    scaleTime(
-      [
-        parseISO(points.map((p) => p.at).sort()[0]!),
-        parseISO(
-          points
-            .map((p) => p.at)
-            .sort()
-            .at(-1)!
-        )
-      ],
-      [box.left + 8, box.right - 8]
-    )
-  );
+  const moments = $derived(points.map((p) => Date.parse(p.at)).sort((a, b) => a - b));
+  const x = $derived(scaleLinear([moments[0]!, moments.at(-1)!], [box.left + 8, box.right - 8]));
+  const dates = $derived([moments[0]!, (moments[0]! + moments.at(-1)!) / 2, moments.at(-1)!]);
   const y = $derived.by(() => {
     const v = points.map((p) => value(p.value));
     const room = Math.max((Math.max(...v) - Math.min(...v)) * 0.15, Math.abs(Math.max(...v)) * 0.05, 0.01);
@@ -34,7 +23,7 @@
   });
   const path = $derived(
     line<{ at: string; value: number }>(
-      (p) => x(parseISO(p.at)),
+      (p) => x(Date.parse(p.at)),
       (p) => y(value(p.value))
     )
   );
@@ -58,12 +47,8 @@
       <line x1={box.left} x2={box.right} y1={y(t)} y2={y(t)} stroke="currentColor" stroke-opacity="0.25" />
       <text x={box.left - 6} y={y(t) + 4} text-anchor="end" font-size="14" fill="currentColor">{t}</text>
     {/each}
-    {#each x.ticks(3) as t (t.getTime())}<text
-        x={x(t)}
-        y={H - 8}
-        text-anchor="middle"
-        font-size="14"
-        fill="currentColor">{format(t, 'MMM yy')}</text
+    {#each dates as t (t)}<text x={x(t)} y={H - 8} text-anchor="middle" font-size="14" fill="currentColor"
+        >{format(t, 'MMM yy')}</text
       >{/each}
     {#each trend.lines as l, k (l.cylinder ?? 0)}
       <path
@@ -74,7 +59,7 @@
         stroke-dasharray={dashes[k % dashes.length]}
       />
       {#each l.points as p (p.at)}<circle
-          cx={x(parseISO(p.at))}
+          cx={x(Date.parse(p.at))}
           cy={y(value(p.value))}
           r="3.5"
           class="fill-primary"

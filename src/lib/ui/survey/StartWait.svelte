@@ -1,61 +1,18 @@
 <script lang="ts">
-  import { usualWaits } from '$core/stations/waits.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { waitAsked } from '$core/survey/wait.ts';
-  import { parseQuantity } from '$core/units/index.ts';
   import Hourglass from '@lucide/svelte/icons/hourglass';
-  import { useSession } from './session.svelte.ts';
 
-  /** Starts something that runs by itself: what is usual at this check, or anything else for any time. */
+  /** Starts something that runs by itself. The form is fetched when it is opened, or a few seconds after the first page. */
   let { station }: { station: StationId | undefined } = $props();
-  const session = useSession();
-  let label = $state('');
-  let time = $state('');
-  let complaint = $state('');
   let open = $state(false);
-  const usual = $derived(station ? usualWaits(session.judgement.context, station) : []);
-
-  function begin(what: string, minutes: number): void {
-    session.wait(what, minutes, station);
-    [label, time, complaint, open] = ['', '', '', false];
-  }
-  function own(e: SubmitEvent): void {
-    e.preventDefault();
-    const parsed = parseQuantity(time, 'minutes', session.units);
-    if (!parsed.ok) return void (complaint = parsed.message);
-    const checked = waitAsked.safeParse({ label, minutes: parsed.si });
-    if (!checked.success) return void (complaint = `Not started: ${checked.error.issues[0]?.message}.`);
-    begin(checked.data.label, checked.data.minutes);
-  }
-  const words = (minutes: number): string => (minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`);
 </script>
 
 <details bind:open class="relative">
   <summary class="tap cursor-pointer gap-1 px-2"><Hourglass size={18} aria-hidden="true" /> Start a wait</summary>
-  <div
-    class="fixed inset-x-3 z-30 border border-line bg-base-100 p-3 shadow-lg sm:absolute sm:inset-x-auto sm:right-0 sm:w-[26rem]"
-  >
-    {#each usual as u (u.label)}
-      <button
-        type="button"
-        class="chip mb-1.5 w-full justify-start text-left"
-        onclick={() => begin(u.label, u.minutes)}
-      >
-        <span>{u.label}, {words(u.minutes)}<small class="block text-sm opacity-90">{u.because}</small></span>
-      </button>
-    {/each}
-    <form onsubmit={own} novalidate class="grid grid-cols-[1fr_6.5rem] gap-2">
-      <label
-        ><span class="label-caps">What waits</span><input
-          class="field"
-          bind:value={label}
-          maxlength="120"
-          placeholder="battery on charge"
-        /></label
-      >
-      <label><span class="label-caps">For</span><input class="field" bind:value={time} placeholder="20 min" /></label>
-      {#if complaint}<p class="col-span-2 font-medium text-error" role="alert">{complaint}</p>{/if}
-      <button class="action col-span-2">Start</button>
-    </form>
-  </div>
+  {#if open}
+    {#await import('./WaitForm.svelte') then { default: WaitForm }}<WaitForm
+        {station}
+        onbegun={() => (open = false)}
+      />{/await}
+  {/if}
 </details>

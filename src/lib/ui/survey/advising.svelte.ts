@@ -1,5 +1,5 @@
+import type { changesBetween } from '$core/diagnosis/changes.ts';
 import type { AdviceWorker } from '$lib/workers/advice.worker.ts';
-import { changesBetween } from '$core/diagnosis/changes.ts';
 import type { Remote } from 'comlink';
 import type { Session } from './session.svelte.ts';
 
@@ -12,6 +12,7 @@ export class Advising {
   private remote: Remote<AdviceWorker> | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private turn = 0;
+  private changes: typeof changesBetween | undefined;
 
   ask(session: Session): void {
     clearTimeout(this.timer);
@@ -23,7 +24,11 @@ export class Advising {
   private async weigh(session: Session, turn: number): Promise<void> {
     try {
       if (!this.remote) {
-        const { wrap } = await import('comlink');
+        const [{ wrap }, { changesBetween }] = await Promise.all([
+          import('comlink'),
+          import('$core/diagnosis/changes.ts')
+        ]);
+        this.changes = changesBetween;
         this.worker = new Worker(new URL('../../workers/advice.worker.ts', import.meta.url), { type: 'module' });
         this.remote = wrap<AdviceWorker>(this.worker);
       }
@@ -33,7 +38,7 @@ export class Advising {
       performance.measure('advice', { start: from, end: performance.now() });
       if (turn !== this.turn) return;
       if (session.advice) {
-        const moved = changesBetween(session.advice, advice);
+        const moved = this.changes!(session.advice, advice);
         if (moved.length) session.moved = moved;
       }
       session.advice = advice;

@@ -3,7 +3,7 @@ import { render } from 'svelte/server';
 import { runningWaits } from '../../../core/survey/wait.ts';
 import { Bench } from '../../../core/testing.ts';
 import { Session, sessionContext } from './session.svelte.ts';
-import StartWait from './StartWait.svelte';
+import WaitForm from './WaitForm.svelte';
 import WaitBar from './WaitBar.svelte';
 
 let sent: { type: string; body: Record<string, unknown> }[];
@@ -70,7 +70,10 @@ describe('waits of an open assessment', () => {
   });
   it('are offered with the time that this case needs in this cold', () => {
     const cold = open(new Bench({}).read('safe.air', 283.15));
-    const { body } = render(StartWait, { props: { station: 'gear' }, context: sessionContext(cold) as never });
+    const { body } = render(WaitForm, {
+      props: { station: 'gear', onbegun: () => {} },
+      context: sessionContext(cold) as never
+    });
     expect(body).toMatch(/Gear oil draining, 44 min/);
     expect(body).toMatch(/by the oil’s viscosity at 10 °C/);
   });

@@ -50,7 +50,10 @@
   onMount(() => {
     session.resume();
     // Well after the first load: the other checks are then there without a connection.
-    const ahead = setTimeout(() => void fetchSheets(), 3000);
+    const ahead = setTimeout(() => {
+      void fetchSheets();
+      void import('$lib/ui/survey/WaitForm.svelte');
+    }, 3000);
     const tick = setInterval(() => {
       session.now = new Date();
       if (document.visibilityState === 'visible') void session.outbox.flush();

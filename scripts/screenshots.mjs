@@ -29,7 +29,6 @@ const views = [
   ['short-job', (s) => `${s.Fulmar}/flow/break-in`],
   ['check-compression', (s) => `${s.Gannet}/compression`],
   ['check-gear-oil', (s) => `${s.Plover}/gear`],
-  ['check-cooling', (s) => `${s.Knot}/cooling`, { scroll: 'Pump opened' }],
   ['first-run', (s) => `${s.Knot}/run`, { scroll: 'run 1' }],
   ['drowned', (s) => `${s.Eel}/drowned`],
   ['check-drowned-night', (s) => `${s.Heron}/turn`, { theme: 'night' }],

@@ -1,4 +1,4 @@
-// npm run verify -- file.json [--json] [--units metric]: the core on a survey file, without a server.
+// npm run verify [-- data directory]: goes over every signed record and the chain of their hashes.
 import { spawnSync } from 'node:child_process';
 import { bin, install } from './tools.mjs';
 

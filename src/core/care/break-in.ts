@@ -93,4 +93,3 @@ export const breakIn: Flow = {
     ];
   }
 };
-export const breakInFits = (kind: string): boolean => kind === 'new-engine' || kind === 'fitted-head';

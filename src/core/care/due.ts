@@ -1,5 +1,6 @@
 import { addMonths, differenceInCalendarDays, parseISO, format } from 'date-fns';
 import { known } from '../engine/profile.ts';
+import { contextOf } from '../judgement.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
 import type { SurveyFile } from '../survey/survey-file.ts';
 import { firstOil, intervalsOf, type CareId, type Interval } from './intervals.ts';
@@ -111,7 +112,7 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
   };
   const intervals = [
     ...(fresh && !done.has('engine-oil') ? [firstOil(rules)] : []),
-    ...intervalsOf(engine, rules, stored)
+    ...intervalsOf(contextOf({ ...latest, houseRules: rules }, now, 'metric'), stored)
   ];
   const list = intervals.map((i) => dueOf(i, done.get(i.id) ?? start[i.id], hours, rate, now));
   const temporary = surveys.flatMap((s) =>

@@ -1,4 +1,5 @@
 import type { HazardId } from '../hazards/hazards.ts';
+import type { Hold } from '../holds/hold.ts';
 import type { LimitId } from '../engine/limits.ts';
 import type { Context } from '../judgement.ts';
 import type { ItemId } from '../stations/items.ts';
@@ -36,14 +37,23 @@ export interface Flow {
 /** The mark under which a flow, or one of its steps, stands in the record. */
 export const flowMark = (flow: string, step?: string): string => (step ? `flow.${flow}.${step}` : `flow.${flow}`);
 
-/** Which steps of a flow are ticked, and whether it was finished; the latest word counts. */
-export function flowState(c: Context, flow: Flow): { done: Set<string>; finished?: { at: string; by?: string } } {
+export interface FlowState {
+  readonly done: ReadonlySet<string>;
+  /** Marked as finished. */
+  readonly finished?: { readonly at: string; readonly by?: string };
+  /** Its own holds that are raised and not overridden: finished or not, the engine does not go back on it. */
+  readonly held: readonly Hold[];
+}
+
+/** Which steps of a flow are ticked, whether it was finished, and what holds it; the latest word counts. */
+export function flowState(c: Context, flow: Flow, holds: readonly Hold[]): FlowState {
   const last = new Map<string, { state: string; at: string; by?: string | undefined }>();
   for (const m of c.survey.steps ?? []) if ((last.get(m.step)?.at ?? '') <= m.at) last.set(m.step, m);
   const ticked = flow.steps(c).filter((s) => last.get(flowMark(flow.id, s.id))?.state === 'done');
   const end = last.get(flowMark(flow.id));
   return {
     done: new Set(ticked.map((s) => s.id)),
+    held: holds.filter((h) => flow.holds.includes(h.id) && !h.override && !h.standing),
     ...(end?.state === 'done' ? { finished: { at: end.at, ...(end.by ? { by: end.by } : {}) } } : {})
   };
 }

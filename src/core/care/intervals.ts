@@ -1,6 +1,6 @@
-import { known, type Profile } from '../engine/profile.ts';
-import { ruleNumber, school, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
-import type { Engine } from '../survey/survey-file.ts';
+import { ruleNumber, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
+import type { Context } from '../judgement.ts';
+import { impellerLimit } from '../stations/cooling/pump.ts';
 
 export const careIds = [
   'first-oil',
@@ -26,22 +26,14 @@ export interface Interval {
 
 const house = 'house rule';
 
-/** Months an impeller lasts by the house's school: by heat and shade where it is stored. */
-function impellerMonths(rules: HouseRules, sun: boolean): number {
-  const chosen = school(rules, 'impeller');
-  return chosen === 'climate' ? (sun ? 24 : 36) : Number(chosen) * 12;
-}
-
 /** What comes round on an engine of this kind, by the rules of the house. Provenance: common practice (C). */
-export function intervalsOf(
-  engine: Pick<Engine, 'profile' | 'history'>,
-  rules: HouseRules,
-  stored: boolean
-): Interval[] {
-  const p: Profile = engine.profile;
+export function intervalsOf(c: Context, stored: boolean): Interval[] {
+  const { rules } = c;
+  const p = c.survey.engine.profile;
   const hours = ruleNumber(rules, 'serviceHours');
   const months = ruleNumber(rules, 'serviceMonths');
-  const sun = engine.history.stored === 'sun';
+  const sun = c.survey.engine.history.stored === 'sun';
+  const impeller = impellerLimit(c);
   const four = p.strokes === 'four';
   const list: (Interval | false)[] = [
     four && {
@@ -63,9 +55,9 @@ export function intervalsOf(
     {
       id: 'impeller',
       title: 'Impeller',
-      months: impellerMonths(rules, sun),
+      months: Math.round(impeller.value * 12),
       because: sun ? 'It stands in hot sun: rubber sets faster.' : 'Rubber sets with the years, run or not.',
-      school: schoolSaid(rules, 'impeller')
+      school: impeller.manual ? impeller.said : schoolSaid(rules, 'impeller')
     },
     {
       id: 'plugs',
@@ -102,5 +94,3 @@ export const firstOil = (rules: HouseRules): Interval => ({
   because: 'The metal of the first hours comes out with it.',
   school: house
 });
-
-export const hoursNow = (engine: Pick<Engine, 'history'>): number | undefined => known(engine.history.hours);

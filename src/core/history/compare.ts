@@ -4,13 +4,11 @@ import { roundOf } from '../survey/current.ts';
 import type { SurveyFile } from '../survey/survey-file.ts';
 import type { System } from '../units/index.ts';
 
-export type Compared = BeforeAfter;
-
 /**
  * Two assessments of the same engine side by side: the last round of the earlier one against the last round of the
  * later one, with the same care for conditions and instruments as before and after a repair.
  */
-export function beforeAfterOf(earlier: SurveyFile, later: SurveyFile, now: Date, units: System): Compared[] {
+export function beforeAfterOf(earlier: SurveyFile, later: SurveyFile, now: Date, units: System): BeforeAfter[] {
   const lastRound = (s: SurveyFile, round: number) => {
     const newest = new Map<string, number>();
     const key = (r: { what: string; cylinder?: number | undefined }): string => `${r.what}|${r.cylinder ?? ''}`;

@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import type { Step } from '../plan/plan.ts';
 import type { SurveyFile } from '../survey/survey-file.ts';
 import type { PartLine } from '../survey/work.ts';
@@ -18,9 +19,16 @@ export function partLines(survey: SurveyFile): PartLine[] {
   return [...last.values()];
 }
 
+/** "head gasket (expected 25 Nov)": a part and what it is waited for. */
+export const waitSaid = (l: Pick<PartLine, 'name' | 'state' | 'due'>): string =>
+  `${l.name} (${l.state === 'wanted' ? 'to order' : l.due ? `expected ${format(parseISO(l.due), 'd MMM')}` : 'ordered, nobody knows for when'})`;
+
 /** What the open jobs ask for, as far as it was ordered, is here, or is not known yet; and lines of no job. */
-export function orderOf(survey: SurveyFile, steps: readonly Pick<Step, 'id' | 'parts' | 'state'>[]): OrderLine[] {
-  const written = new Map(partLines(survey).map((l) => [l.key, l]));
+export function orderOf(
+  lines: readonly PartLine[],
+  steps: readonly Pick<Step, 'id' | 'parts' | 'state'>[]
+): OrderLine[] {
+  const written = new Map(lines.map((l) => [l.key, l]));
   const asked = steps
     .filter((s) => s.state === 'open')
     .flatMap((s) =>

@@ -61,7 +61,7 @@ describe('the order', () => {
       ...b.survey,
       parts: [line(2, { state: 'arrived' }), line(1, {}), line(3, { key: 'own/x', name: 'rag' })]
     };
-    expect(orderOf(b.survey, steps).map((l) => [l.name, l.state])).toEqual([
+    expect(orderOf(partLines(b.survey), steps).map((l) => [l.name, l.state])).toEqual([
       ['kit', 'arrived'],
       ['O-rings', 'unknown'],
       ['rag', 'wanted']

@@ -130,18 +130,22 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         state,
         after: rule.after ?? [],
         follows: rule.after ?? [],
-        ...(mark?.state === 'done' && rule.wait && Date.parse(mark.at) + rule.wait * 60_000 > c.now.getTime()
-          ? { busyUntil: new Date(Date.parse(mark.at) + rule.wait * 60_000).toISOString() }
-          : {}),
         ...(mark?.note ? { note: mark.note } : {}),
         ...(mark ? { markedAt: mark.at } : {}),
         ...(mark?.by ? { markedBy: mark.by } : {})
       }
     ];
   });
-  const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits)];
+  const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits)].map((s) => goingOn(s, c.now));
   const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
   return inOrder(steps).map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
+}
+
+/** Done, and what it set going is not over yet. */
+function goingOn(s: Step, now: Date): Step {
+  if (!s.wait || !s.markedAt || (s.state !== 'done' && s.state !== 'proved')) return s;
+  const until = new Date(Date.parse(s.markedAt) + s.wait * 60_000);
+  return until > now ? { ...s, busyUntil: until.toISOString() } : s;
 }
 
 /**

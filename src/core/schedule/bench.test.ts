@@ -19,7 +19,6 @@ const step = (id: string, minutes: number, more: Partial<BenchEngine['steps'][nu
   follows: [],
   state: 'open' as const,
   parts: [],
-  tools: [],
   ...more
 });
 const engine = (id: string, steps: BenchEngine['steps'], more: Partial<BenchEngine> = {}): BenchEngine => ({

@@ -1,3 +1,4 @@
+import { lineKey } from '../parts/lines.ts';
 import type { PartLine } from '../survey/work.ts';
 import type { Step } from '../plan/plan.ts';
 import { traitsOf } from '../plan/traits.ts';
@@ -12,7 +13,7 @@ export interface BenchEngine {
   readonly tag: string;
   readonly steps: readonly Pick<
     Step,
-    'id' | 'title' | 'minutes' | 'wait' | 'after' | 'follows' | 'state' | 'parts' | 'busyUntil' | 'tools'
+    'id' | 'title' | 'minutes' | 'wait' | 'after' | 'follows' | 'state' | 'parts' | 'busyUntil'
   >[];
   /** Looks still open that can be made now, and their minutes. */
   readonly checks?: { readonly title: string; readonly minutes: number };
@@ -62,7 +63,6 @@ const DROWNED = new Set(['rinse', 'empty-cylinders', 'sump-water', 'displace']);
 const URGENT = new Set(['frost', 'safe', 'rinse', 'empty-cylinders', 'sump-water', 'displace', 'soak']);
 
 const minute = (ms: number): number => Math.ceil(ms / 60_000);
-export const wallMinute = minute;
 export const keyOf = (engine: string, step: string): string => `${engine}/${step}`;
 
 /** The working calendar of a shop from a moment on, long enough for the work there is. */
@@ -138,6 +138,14 @@ export function benchProblem(
       });
     }
   }
+  const unseen = engines.flatMap((e) => {
+    const known = new Set(e.parts.map((l) => l.key));
+    const n = e.steps
+      .filter((s) => s.state === 'open')
+      .flatMap((s) => s.parts.filter((name) => !known.has(lineKey(s.id, name)))).length;
+    return n ? [`${e.tag} ${n}`] : [];
+  });
+  if (unseen.length) notes.push(`Parts nobody has looked for yet are taken to be here: ${unseen.join(', ')}.`);
   const kept = withoutOrphans(tasks, steps, left);
   const { order, ring } = inOrderOfNeed(kept);
   for (const t of ring) {

@@ -1,4 +1,4 @@
-import { benchProblem, type BenchEngine, type BenchProblem } from './bench.ts';
+import { benchProblem, type BenchEngine, type BenchProblem, type BenchStep } from './bench.ts';
 import type { BenchSettings, Pin } from './settings.ts';
 import { solve, type Solution, type SolveOptions } from './solve.ts';
 
@@ -21,15 +21,10 @@ export interface BenchPlan {
   readonly late: readonly { readonly engine: string; readonly tag: string; readonly minutes: number }[];
 }
 
-export interface PlanRow {
+export interface PlanRow extends BenchStep {
   readonly id: string;
-  readonly engine: string;
-  readonly tag: string;
-  readonly step: string;
-  readonly title: string;
-  readonly minutes: number;
-  readonly wait: number;
-  readonly uses: readonly string[];
+  /** Its place in the list the plan was made from: the same whatever the plan, so that nothing jumps on the page. */
+  readonly place: number;
   readonly person?: string;
   /** Minutes of work: begin, end of hands, end of the wait. */
   readonly start: number;
@@ -52,11 +47,13 @@ export function planBench(i: BenchInput, o: SolveOptions = {}): { plan: BenchPla
 export function planFrom(b: BenchProblem, pins: readonly Pin[], solution: Solution): BenchPlan {
   const { calendar, due } = b.problem;
   const pinned = new Set(pins.filter((p) => !p.off).map((p) => `${p.engine}/${p.step}`));
+  const places = new Map([...b.steps.keys()].map((id, k) => [id, k]));
   const rows = [...solution.placed]
     .sort((x, y) => x.start - y.start || x.end - y.end)
     .map((p): PlanRow => ({
       ...b.steps.get(p.id)!,
       id: p.id,
+      place: places.get(p.id)!,
       ...(p.person ? { person: p.person } : {}),
       start: p.start,
       end: p.end,

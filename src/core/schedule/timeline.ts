@@ -29,10 +29,6 @@ export class Timeline {
     }
   }
 
-  get last(): number {
-    return this.ends.at(-1) ?? 0;
-  }
-
   /** The first stretch that ends after a moment; stretches do not overlap, so both lists are in order. */
   private after(moment: number): number {
     let [lo, hi] = [0, this.ends.length];

@@ -1,17 +1,8 @@
-import type { BenchProblem } from './bench.ts';
+import type { BenchProblem, BenchStep } from './bench.ts';
 import type { Plan } from './problem.ts';
 
-export interface ToDo {
+export interface ToDo extends BenchStep {
   readonly id: string;
-  readonly engine: string;
-  readonly tag: string;
-  readonly step: string;
-  readonly title: string;
-  readonly minutes: number;
-  /** Minutes it goes on by itself afterwards. */
-  readonly wait: number;
-  /** What is used of the bench. */
-  readonly uses: readonly string[];
   /** Why here: what goes on by itself meanwhile, what it waits for. */
   readonly hint?: string;
 }
@@ -62,14 +53,8 @@ export function todayOf(plan: Plan, b: BenchProblem): Days {
         s.wait ? `then it goes on by itself for ${waitSaid(s.wait)}` : ''
       ].filter(Boolean);
       return {
+        ...s,
         id: p.id,
-        engine: s.engine,
-        tag: s.tag,
-        step: s.step,
-        title: s.title,
-        minutes: s.minutes,
-        wait: s.wait,
-        uses: s.uses,
         ...(hints.length ? { hint: hints.join('; ') } : {})
       };
     });

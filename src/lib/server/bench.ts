@@ -4,7 +4,8 @@ import { planBench } from '../../core/schedule/plan-bench.ts';
 import { todayOf, type Days } from '../../core/schedule/today.ts';
 import type { System } from '../../core/units/index.ts';
 import { currentBench, currentPins } from './store/shop.ts';
-import { workOf, type Work } from './store/yard.ts';
+import type { Work } from '../../core/schedule/work.ts';
+import { allWork } from './store/yard.ts';
 import type { StoreOptions } from './store/context.ts';
 
 export interface BenchData {
@@ -17,12 +18,12 @@ export interface BenchData {
 /** Everything the bench is planned from, at this moment. */
 export function benchData(units: System, o: StoreOptions = {}): BenchData {
   const now = o.now ?? new Date();
-  const all: Work[] = workOf(units, o);
+  const all: Work[] = allWork(units, o);
   const { bench, chosen } = currentBench(o);
   const engines = all.filter((w) => !w.idle);
   return {
     input: {
-      engines: engines.map(({ engineId: _e, idle: _i, labels: _l, tonight: _t, ...e }) => e),
+      engines: engines.map(({ engineId: _e, serial: _s, idle: _i, kit: _k, labels: _l, tonight: _t, ...e }) => e),
       settings: bench,
       pins: currentPins(o),
       now: now.toISOString()

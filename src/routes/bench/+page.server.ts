@@ -2,12 +2,11 @@ import { pickJobs } from '$core/schedule/picker.ts';
 import { partLines } from '$core/parts/lines.ts';
 import { dateSchema } from '$core/survey/work.ts';
 import { benchData, firstPlan } from '$lib/server/bench.ts';
-import { appendBatch } from '$lib/server/store/append.ts';
+import { recordEntry } from '$lib/server/record-entry.ts';
 import { addPin } from '$lib/server/store/shop.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { pinSchema } from '$core/schedule/settings.ts';
 import { fail } from '@sveltejs/kit';
-import { randomUUID } from 'node:crypto';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, url }) => {
@@ -58,24 +57,12 @@ export const actions: Actions = {
     const loaded = loadSurvey(survey);
     const line = loaded && partLines(loaded.survey).find((l) => l.key === key);
     if (!line) return fail(404, { message: 'This line of the order is gone; the page shows what there is.' });
-    const { due: _due, ...rest } = line;
+    const { id: _id, at: _at, by: _by, due: _due, ...rest } = line;
     if (!here && due && !dateSchema.safeParse(due).success)
       return fail(400, { message: `“${due}” is not a date.`, key, typed: due });
-    const body = {
-      ...rest,
-      id: randomUUID(),
-      at: new Date().toISOString(),
-      ...(locals.prefs.who ? { by: locals.prefs.who } : {}),
-      state: here ? ('arrived' as const) : ('ordered' as const),
-      ...(due && !here ? { due } : {})
-    };
-    const result = appendBatch(survey, {
-      since: loaded.seq,
-      factSince: 0,
-      entries: [{ type: 'part', body }],
-      facts: []
-    });
-    if (result?.refused.length) return fail(400, { message: result.refused[0]!.message, key, typed: due });
+    const body = here ? { ...rest, state: 'arrived' } : { ...rest, state: 'ordered', ...(due ? { due } : {}) };
+    const refused = recordEntry(survey, 'part', body, locals.prefs.who);
+    if (refused) return fail(400, { message: refused, key, typed: due });
     return { message: '' };
   }
 };

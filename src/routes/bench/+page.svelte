@@ -20,6 +20,7 @@
   let chosen = $state<string>();
   let live = $state(false);
   const row = $derived(plan.rows.find((r) => r.id === chosen));
+  const pinned = $derived(input.pins.find((p) => p.engine === row?.engine && p.step === row?.step));
   const finish = $derived(plan.rows.length ? momentOf(plan.openings, plan.solution.cost.finish) : undefined);
 
   onMount(() => {
@@ -116,9 +117,9 @@
             <label
               ><span class="label-caps">Who</span><select
                 class="field"
-                value={input.pins.find((p) => p.engine === row.engine && p.step === row.step)?.person ?? ''}
+                value={pinned?.person ?? ''}
                 onchange={(e) => {
-                  const at = input.pins.find((p) => p.engine === row.engine && p.step === row.step)?.at;
+                  const at = pinned?.at;
                   void pin(row, {
                     ...(at ? { at } : {}),
                     ...(e.currentTarget.value ? { person: e.currentTarget.value } : at ? {} : { off: '1' })

@@ -1,7 +1,7 @@
 import { partLines } from '$core/parts/lines.ts';
 import { partStates, type Offer, type PartLine, type PartState } from '$core/survey/work.ts';
 import { parseQuantity } from '$core/units/index.ts';
-import { appendBatch } from '$lib/server/store/append.ts';
+import { recordEntry } from '$lib/server/record-entry.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { ordersOf } from '$lib/server/parts.ts';
 import { fail } from '@sveltejs/kit';
@@ -36,20 +36,8 @@ export const actions: Actions = {
       name,
       ...(step ? { step } : {})
     };
-    const body = {
-      ...old,
-      id: randomUUID(),
-      at: new Date().toISOString(),
-      ...(locals.prefs.who ? { by: locals.prefs.who } : {}),
-      state
-    };
-    const result = appendBatch(survey, {
-      since: loaded.seq,
-      factSince: 0,
-      entries: [{ type: 'part', body }],
-      facts: []
-    });
-    return result?.refused.length ? fail(400, { message: result.refused[0]!.message }) : { saved: key };
+    const refused = recordEntry(survey, 'part', { ...old, state }, locals.prefs.who);
+    return refused ? fail(400, { message: refused }) : { saved: key };
   },
   line: async ({ request, locals }) => {
     const form = await request.formData();
@@ -84,9 +72,6 @@ export const actions: Actions = {
     const old = partLines(loaded.survey).find((l) => l.key === key);
     const chosen = typed.chosen ? Number(typed.chosen) : undefined;
     const body = {
-      id: randomUUID(),
-      at: new Date().toISOString(),
-      ...(locals.prefs.who ? { by: locals.prefs.who } : {}),
       key: key || `own/${randomUUID()}`,
       ...((typed.step ?? old?.step) ? { step: typed.step || old?.step } : {}),
       name: typed.name,
@@ -97,13 +82,8 @@ export const actions: Actions = {
       state: (typed.state && Object.hasOwn(partStates, typed.state) ? typed.state : 'wanted') as PartState,
       ...(typed.due ? { due: typed.due } : {})
     };
-    const result = appendBatch(survey, {
-      since: loaded.seq,
-      factSince: 0,
-      entries: [{ type: 'part', body }],
-      facts: []
-    });
-    if (result?.refused.length) return fail(400, { survey, key, typed, errors: { name: result.refused[0]!.message } });
+    const refused = recordEntry(survey, 'part', body, locals.prefs.who);
+    if (refused) return fail(400, { survey, key, typed, errors: { name: refused } });
     return { saved: key };
   }
 };

@@ -1,12 +1,13 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { ruleNumber, school, schoolSaid } from '../../house-rules/rules.ts';
+import { schoolSaid } from '../../house-rules/rules.ts';
 import { judgedBy, type Context } from '../../judgement.ts';
 import type { Because, Finding } from '../../survey/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../finding.ts';
 import { warmingOf } from '../run/warming.ts';
 import { parts } from './parts.ts';
+import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
 import { lastSeen } from './seen.ts';
 import { sources } from './source.ts';
 
@@ -44,35 +45,13 @@ export function analyse(c: Context): Finding[] {
   return out.list;
 }
 
-/** Years after which an impeller is due, by house rule and heat. */
-export function impellerLimit(c: Context) {
-  const rule = school(c.rules, 'impeller');
-  const sun = c.survey.engine.history.stored === 'sun';
-  const own = rule === 'climate' ? (sun ? 2 : 3) : Number(rule);
-  return judgedBy(c, 'cooling.impeller', own, `house rule${rule === 'climate' ? (sun ? ', hot sun' : ', shade') : ''}`);
-}
-
 function pump(c: Context, out: Out): void {
   const { record } = c;
   const age = known(record.value('cooling.impellerAge'));
   const idle = known(c.survey.engine.history.yearsIdle);
   const opened = record.value('cooling.opened');
-  const set = known(record.value('cooling.set'));
-  const cracked = known(record.value('cooling.cracked')) ?? 0;
-  const missing = known(record.value('cooling.missing')) ?? 0;
-  const housing = record.value('cooling.housing');
-  const backward = record.value('cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
   const limit = impellerLimit(c);
-  const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet, 'our value, from memory');
-  const marks: string[] = [];
-  if (missing) marks.push(`${missing} vane${missing > 1 ? 's' : ''} missing`);
-  if (cracked) marks.push(`${cracked} cracked`);
-  if (set !== undefined && set > setLimit.value) marks.push(`vanes set ${Math.round(set)}°`);
-  if (backward) marks.push('turned backward under load');
-  const bush = record.value('cooling.bush');
-  if (bush === 'spins') marks.push('impeller spins on its bush');
-  if (bush === 'key') marks.push('key missing or sheared');
-  if (housing === 'grooved' || housing === 'melted') marks.push(`housing ${housing}`);
+  const { marks, missing, set, setLimit, housing } = pumpWear(c);
   const why: Because = {
     inputs: [
       `age: ${age === undefined ? 'unknown' : say(age, 'years', c.units)}`,
@@ -84,9 +63,7 @@ function pump(c: Context, out: Out): void {
     provenance: limit.provenance,
     source: 'Common practice: rubber sets with heat, light and standing'
   };
-  const kit =
-    school(c.rules, 'pump') === 'kit' && (age === undefined || age > ruleNumber(c.rules, 'kitAge') || marks.length > 0);
-  const fit = kit ? 'fit the whole pump kit' : 'fit an impeller';
+  const fit = asksForKit(c) ? 'fit the whole pump kit' : 'fit an impeller';
   if (marks.length) {
     out.add(
       'pump',

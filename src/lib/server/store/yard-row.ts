@@ -1,16 +1,6 @@
-import { format, parseISO } from 'date-fns';
-import type { Advice } from '../../../core/diagnosis/advice.ts';
 import { dueList } from '../../../core/care/due.ts';
-import { flowById } from '../../../core/care/flows.ts';
-import { flowOf, flowState } from '../../../core/care/flow.ts';
-import { labelsOf } from '../../../core/drowned/labels.ts';
-import { partLines } from '../../../core/parts/lines.ts';
-import type { Step } from '../../../core/plan/plan.ts';
-import type { BenchEngine } from '../../../core/schedule/bench.ts';
-import { tonightOf } from '../../../core/schedule/tonight.ts';
-import type { SurveyFile } from '../../../core/survey/survey-file.ts';
-import type { PartLine } from '../../../core/survey/work.ts';
-import { trayOf } from '../../../core/tray/tray.ts';
+import { singleJob, workOf, type Work } from '../../../core/schedule/work.ts';
+import { partLines, waitSaid } from '../../../core/parts/lines.ts';
 import { lastRelease } from './releases.ts';
 import type { NextCheck } from '../../../core/plan/next-check.ts';
 import { judge, type Judgement } from '../../../core/judge.ts';
@@ -57,16 +47,6 @@ export interface YardRow {
   readonly pressing: number;
 }
 
-/** What the bench knows of an engine: its open work, and what it waits for. */
-export type Work = BenchEngine & {
-  readonly engineId: string;
-  /** Back in service, kept for parts, or with a specialist: nothing is planned. */
-  readonly idle?: string;
-  readonly labels: readonly { readonly id: string; readonly text: string; readonly because: string }[];
-  /** What must not be forgotten when everybody goes home. */
-  readonly tonight: readonly string[];
-};
-
 interface Judged {
   readonly row: YardRow;
   readonly work: Work;
@@ -81,9 +61,9 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   if (!loaded) return undefined;
   const { head, survey } = loaded;
   const j = judge(survey, now, units);
-  const flow = head.kind === 'single-job' ? flowById(flowOf(survey) ?? '') : undefined;
-  const finished = flow && flowState(j.context, flow).finished;
-  const releasedAt = lastRelease(surveyId, o)?.at ?? finished?.at ?? null;
+  const job = singleJob(j);
+  const back = job?.state.finished && !job.state.held.length ? job.state.finished.at : null;
+  const releasedAt = lastRelease(surveyId, o)?.at ?? back;
   const advice = adviceOf(survey, j, units);
   const { identity, profile } = survey.engine;
   const clock = drownedClock(j.context);
@@ -121,8 +101,8 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
     ...(today ? { today: today.title } : {}),
     ...(worst ? { gravest: worst.sentence } : {}),
     releasedAt,
-    ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(partWait).join(', ') } : {}),
-    ...(flow ? { flow: { id: flow.id, title: flow.title } } : {}),
+    ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(waitSaid).join(', ') } : {}),
+    ...(job ? { flow: { id: job.flow.id, title: job.flow.title } } : {}),
     ...(dueSoon ? { care: dueSoon } : {}),
     pressing: pressing(
       releasedAt,
@@ -132,71 +112,14 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
       faults.length
     )
   };
-  const tray = trayOf(survey).filter((t) => t.open);
-  const labels = labelsOf(j.context, j.holds);
-  const work: Work = {
-    id: surveyId,
-    engineId: head.engineId,
-    tag: row.tag,
-    steps: steps.map(({ id, title, minutes, wait, after, follows, state, parts, busyUntil, tools }) => ({
-      id,
-      title,
-      minutes,
-      wait,
-      after,
-      follows,
-      state,
-      parts,
-      tools,
-      ...(busyUntil ? { busyUntil } : {})
-    })),
-    ...(flow && !finished ? { checks: { title: flow.title, minutes: flow.minutes } } : flow ? {} : looksOf(advice, j)),
-    ...(clock ? { clock: clock.until.toISOString() } : {}),
-    runs: !flow && head.kind !== 'lay-up' && j.stations.some((s) => s.id === 'run' && s.condition !== 'sound'),
-    parts: partLines(survey),
-    ...(typeof survey.engine.history.promised === 'string' && survey.engine.history.promised !== 'unknown'
-      ? { promised: survey.engine.history.promised }
-      : {}),
-    ...(idleBecause(releasedAt, survey, steps) ? { idle: idleBecause(releasedAt, survey, steps)! } : {}),
-    labels,
-    tonight: releasedAt ? [] : tonightOf(j, tray.length, open)
-  };
+  const ids = { surveyId, engineId: head.engineId };
   return {
     row,
-    work,
+    work: workOf(ids, j, advice, steps, releasedAt !== null),
     ticking: Boolean(clock) || row.waits.length > 0,
     words: [row.tag, row.serial, row.owner, row.name].join(' ').toLowerCase(),
     judgement: j
   };
-}
-
-/** The looks still to be made: the next one by name, how many follow, and the minutes of all of them. */
-function looksOf(advice: Advice, j: Judgement): { checks?: BenchEngine['checks'] } {
-  const { next } = advice;
-  if (!next || next.decide) return {};
-  const more = j.stations.filter(
-    (s) => s.condition === 'not-looked-at' && s.id !== next.station && s.id !== 'run' && s.id !== 'safe'
-  );
-  const title = `Look: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`;
-  return {
-    checks: {
-      title: more.length ? `${title}, then ${more.length} more` : title,
-      minutes: next.minutes + more.reduce((sum, s) => sum + stations[s.id].text.minutes, 0)
-    }
-  };
-}
-
-const partWait = (l: PartLine): string =>
-  `${l.name} (${l.state === 'wanted' ? 'to order' : l.due ? `expected ${format(parseISO(l.due), 'd MMM')}` : 'nobody knows for when'})`;
-
-/** Why nothing is planned on an engine; nothing when work goes on. */
-function idleBecause(releasedAt: string | null, survey: SurveyFile, steps: readonly Step[]): string | undefined {
-  if (releasedAt) return 'back in service';
-  const last = survey.decisions?.at(-1)?.option;
-  if (last === 'parts') return 'kept for parts';
-  if (last === 'specialist' && !steps.some((s) => s.state === 'open' && s.id !== 'bent-rod' && s.id !== 'overhaul'))
-    return 'with a specialist';
-  return undefined;
 }
 
 /** A clock beats frost, frost beats holds, holds beat faults; what is back in service comes last. */

@@ -1,12 +1,13 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, lt, or, sql } from 'drizzle-orm';
 import type { System } from '../../../core/units/index.ts';
 import { summaries } from '../db/schema.ts';
 import { dbOf, type StoreOptions } from './context.ts';
 import { indexSurvey } from './search.ts';
 import { openSurveys, type SurveyHead } from './surveys.ts';
-import { judgedRow, type Work, type YardRow } from './yard-row.ts';
+import type { Work } from '../../../core/schedule/work.ts';
+import { judgedRow, type YardRow } from './yard-row.ts';
 
-export type { Work, YardRow } from './yard-row.ts';
+export type { YardRow } from './yard-row.ts';
 
 export interface Yard {
   readonly rows: YardRow[];
@@ -78,11 +79,36 @@ function fillLater(units: System): void {
   setTimeout(step, 50);
 }
 
-/** Sees to it that every engine has its line, as far as one request may take. Returns how many have none yet. */
-export function refresh(units: System, o: StoreOptions = {}): number {
+/** Lines that the clock may have changed since they were judged, the oldest first. */
+function grownOld(units: System, now: Date, o: StoreOptions): SurveyHead[] {
+  const at = now.getTime();
+  return dbOf(o)
+    .select({ id: summaries.surveyId, engineId: summaries.engineId })
+    .from(summaries)
+    .where(
+      and(
+        eq(summaries.units, units),
+        or(
+          gt(summaries.at, at),
+          lt(summaries.at, at - OLD),
+          and(eq(summaries.ticking, true), lt(summaries.at, at - TICK))
+        )
+      )
+    )
+    .orderBy(asc(summaries.at))
+    .limit(AT_LEAST)
+    .all() as SurveyHead[];
+}
+
+/**
+ * Sees to it that every engine has its line, as far as one request may take, and that lists over all engines do not
+ * rest on lines of yesterday. Returns how many have none yet.
+ */
+export function refresh(units: System, o: StoreOptions = {}, old = false): number {
   const now = o.now ?? new Date();
   const from = performance.now();
   const list = missing(units, o);
+  if (old) for (const head of grownOld(units, now, o)) write(head, now, units, o);
   let done = 0;
   for (const head of list) {
     if (!o.db && done >= AT_LEAST && performance.now() - from > BUDGET) break;
@@ -136,7 +162,7 @@ export function yardPage(units: System, search = '', page = 1, o: StoreOptions =
 
 /** Every line of the yard at once, for lists that go over all engines. */
 export function yard(units: System, o: StoreOptions = {}): YardRow[] {
-  refresh(units, o);
+  refresh(units, o, true);
   return dbOf(o)
     .select({ row: summaries.row })
     .from(summaries)
@@ -147,8 +173,8 @@ export function yard(units: System, o: StoreOptions = {}): YardRow[] {
 }
 
 /** The open work of every engine, as the bench plans it. */
-export function workOf(units: System, o: StoreOptions = {}): Work[] {
-  refresh(units, o);
+export function allWork(units: System, o: StoreOptions = {}): Work[] {
+  refresh(units, o, true);
   return dbOf(o)
     .select({ work: summaries.work })
     .from(summaries)

@@ -19,7 +19,9 @@
   const STEP = 15;
   const end = $derived(Math.max(60, ...plan.rows.map((r) => r.until)));
   const x = $derived(scaleLinear([0, end], [0, (end / 60) * PER_HOUR]));
-  const lanes = $derived([...new Map(plan.rows.map((r) => [r.engine, r.tag]))]);
+  // In the order the plan was made from and not in the plan's: a better plan moves bars, never lanes, and takes no focus.
+  const stable = $derived(plan.rows.toSorted((a, b) => a.place - b.place));
+  const lanes = $derived([...new Map(stable.map((r) => [r.engine, r.tag]))]);
   const days = $derived(plan.openings.filter((o) => o.work <= end));
   let moved = $state<{ id: string; by: number }>();
   let from: { x: number; id: string; pointer: number } | undefined;
@@ -79,7 +81,7 @@
       {/each}
       {#each lanes as [engine], lane (engine)}
         <div class="absolute inset-x-0 border-t border-line" style:top="{32 + lane * LANE}px"></div>
-        {#each plan.rows.filter((r) => r.engine === engine) as r (r.id)}
+        {#each stable.filter((r) => r.engine === engine) as r (r.id)}
           {#if r.until > r.end}<span
               class="absolute border-t-2 border-dashed border-base-content/60"
               aria-hidden="true"

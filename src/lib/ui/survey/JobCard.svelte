@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { OrderLine } from '$core/parts/lines.ts';
+  import { waitSaid, type OrderLine } from '$core/parts/lines.ts';
+  import type { PartLine } from '$core/survey/work.ts';
   import type { Step } from '$core/plan/plan.ts';
   import { traitsOf } from '$core/plan/traits.ts';
   import { stations } from '$core/stations/register.ts';
@@ -70,13 +71,7 @@
       First: {step.after.map((a) => titles[a] ?? a).join('; ')}.
     </p>{/if}
   {#if waits.length}<p class="mt-1 text-sm font-medium text-warning">
-      Waits for {waits
-        .map((l) =>
-          l.state === 'ordered'
-            ? `${l.name} (${l.due ? `expected ${format(parseISO(l.due), 'd MMM')}` : 'ordered, nobody knows for when'})`
-            : `${l.name} (to order)`
-        )
-        .join(', ')}.
+      Waits for {waits.map((l) => waitSaid(l as PartLine)).join(', ')}.
     </p>{/if}
   {#if step.temporary}<p class="mt-1 border-l-2 border-warning pl-2 text-sm">
       Temporary, because {step.temporary.why}. Looked at again by {format(

@@ -1,9 +1,9 @@
-import { workOf } from '$lib/server/store/yard.ts';
+import { allWork } from '$lib/server/store/yard.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => ({
   now: new Date().toISOString(),
-  engines: workOf(locals.prefs.units)
+  engines: allWork(locals.prefs.units)
     .filter((w) => w.tonight.length || w.labels.length)
     .map(({ id, tag, tonight, labels }) => ({ id, tag, tonight, labels }))
 });

@@ -1,13 +1,13 @@
 import { careIds } from '$core/care/intervals.ts';
-import { flows } from '$core/care/flows.ts';
-import { flowMark } from '$core/care/flow.ts';
+import { flowById, flows } from '$core/care/flows.ts';
+import { flowMark, flowOf, flowState, type Flow } from '$core/care/flow.ts';
+import { contextOf } from '$core/judgement.ts';
 import { parseQuantity } from '$core/units/index.ts';
-import { appendBatch } from '$lib/server/store/append.ts';
+import { recordEntry } from '$lib/server/record-entry.ts';
 import { careOf } from '$lib/server/care.ts';
-import { createSurvey, historyOf, surveysOf } from '$lib/server/store/surveys.ts';
+import { createSurvey, historyOf, loadSurvey, surveysOf } from '$lib/server/store/surveys.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { error, fail, redirect } from '@sveltejs/kit';
-import { randomUUID } from 'node:crypto';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {
@@ -24,34 +24,28 @@ export const load: PageServerLoad = ({ params }) => {
   };
 };
 
-/** The assessment a short job's readings go into: the one under way, else one of its own. */
-function surveyFor(engineId: string, by: string): string {
+/**
+ * The assessment a short job's readings go into: the one under way, the same short job where it was left, else a new one
+ * of its own.
+ */
+function surveyFor(engineId: string, flow: Flow, by: string): string {
   const head = surveysOf(engineId)[0];
   if (!head) error(404, 'There is no such engine.');
-  const closed = lastRelease(head.id) !== undefined || head.kind === 'single-job';
-  return closed ? createSurvey(engineId, 'single-job', by) : head.id;
-}
-
-function mark(
-  surveyId: string,
-  step: string,
-  state: 'done' | 'open',
-  by: string,
-  more: object = {}
-): string | undefined {
-  const body = { id: randomUUID(), at: new Date().toISOString(), ...(by ? { by } : {}), step, state, ...more };
-  return appendBatch(surveyId, { since: 0, factSince: 0, entries: [{ type: 'step', body }], facts: [] })?.refused[0]
-    ?.message;
+  if (lastRelease(head.id)) return createSurvey(engineId, 'single-job', by);
+  if (head.kind !== 'single-job') return head.id;
+  const { survey } = loadSurvey(head.id)!;
+  const { finished } = flowState(contextOf(survey, new Date(), 'metric'), flow, []);
+  return flowOf(survey) === flow.id && !finished ? head.id : createSurvey(engineId, 'single-job', by);
 }
 
 export const actions: Actions = {
   /** Begins a short job. */
   begin: async ({ params, request, locals }) => {
-    const id = String((await request.formData()).get('flow') ?? '');
-    if (!flows.some((f) => f.id === id)) return fail(400, { message: 'There is no such job.' });
-    const surveyId = surveyFor(params.id, locals.prefs.who);
-    mark(surveyId, flowMark(id), 'open', locals.prefs.who);
-    redirect(303, `/surveys/${surveyId}/flow/${id}`);
+    const flow = flowById(String((await request.formData()).get('flow') ?? ''));
+    if (!flow) return fail(400, { message: 'There is no such job.' });
+    const surveyId = surveyFor(params.id, flow, locals.prefs.who);
+    recordEntry(surveyId, 'step', { step: flowMark(flow.id), state: 'open' }, locals.prefs.who);
+    redirect(303, `/surveys/${surveyId}/flow/${flow.id}`);
   },
   /** Done elsewhere, or before there was a record: the day and the hours are enough. */
   done: async ({ params, request, locals }) => {
@@ -68,10 +62,9 @@ export const actions: Actions = {
     if (parsed && !parsed.ok) return fail(400, { typed, errors: { hours: parsed.message } });
     const head = surveysOf(params.id)[0];
     if (!head) error(404, 'There is no such engine.');
-    const refused = mark(head.id, `care.${what}`, 'done', locals.prefs.who, {
-      at: at.toISOString(),
-      ...(parsed?.ok ? { hours: parsed.si } : {})
-    });
+    const hoursThen = parsed?.ok ? { hours: parsed.si } : {};
+    const body = { step: `care.${what}`, state: 'done', at: at.toISOString(), ...hoursThen };
+    const refused = recordEntry(head.id, 'step', body, locals.prefs.who);
     return refused ? fail(400, { typed, errors: { what: refused } }) : { saved: true };
   }
 };

@@ -4,7 +4,7 @@
   import { beforeAfter } from '$core/release/before-after.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
-  import { orderOf } from '$core/parts/lines.ts';
+  import { orderOf, partLines } from '$core/parts/lines.ts';
   import { lookTools } from '$core/plan/look-tools.ts';
   import { walkFor } from '$core/plan/walk.ts';
   import { whileOpen } from '$core/plan/while-open.ts';
@@ -23,7 +23,7 @@
   const base = $derived(`/surveys/${session.surveyId}`);
   const titles = $derived(Object.fromEntries(steps.map((s) => [s.id, s.title])));
   const minutes = $derived(open.reduce((sum, s) => sum + s.minutes, 0));
-  const order = $derived(orderOf(session.survey, steps));
+  const order = $derived(orderOf(partLines(session.survey), steps));
   const doors = $derived(whileOpen(steps).filter((d) => d.jobs.length > 1 || d.looks.length));
   /** The next three looks are carried for at once. */
   const looks = $derived((session.advice?.checks ?? []).filter((c) => c.worthIt && !c.waits).slice(0, 3));

@@ -16,7 +16,7 @@
   const flow = $derived(flowById(data.flow)!);
   const j = $derived(session.judgement);
   const steps = $derived(flow.steps(j.context));
-  const at = $derived(flowState(j.context, flow));
+  const at = $derived(flowState(j.context, flow, j.holds));
   const holds = $derived(j.holds.filter((h) => flow.holds.includes(h.id) && !h.standing));
   const base = $derived(`/surveys/${session.surveyId}`);
   const left = $derived(steps.filter((s) => !at.done.has(s.id)).length);
@@ -99,11 +99,15 @@
         >
       </p>
     {:else}
+      {#if at.held.length}<p class="mb-2 border-l-4 border-hold pl-3">
+          It cannot be finished while this stands: {at.held.map((h) => h.title.toLowerCase()).join('; ')}. What was read
+          is in the record; <a class="plain-link" href="{base}/jobs">the job list</a> says what lifts it.
+        </p>{/if}
       <p role="status">{left ? `${left} of ${steps.length} steps are not ticked.` : 'Every step is ticked.'}</p>
       <label class="mt-1 block"
         ><span class="label-caps">Note</span><input class="field" bind:value={note} maxlength="2000" /></label
       >
-      <button type="button" class="action mt-2" onclick={finish}
+      <button type="button" class="action mt-2" disabled={at.held.length > 0} onclick={finish}
         >{left ? 'Finish, with steps left out' : 'Finish'}</button
       >
     {/if}

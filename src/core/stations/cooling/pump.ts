@@ -1,0 +1,43 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { known } from '../../engine/profile.ts';
+import { ruleNumber, school } from '../../house-rules/rules.ts';
+import { judgedBy, type Context } from '../../judgement.ts';
+
+/** Years after which an impeller is due: the manual's, else by house rule and heat. */
+export function impellerLimit(c: Context) {
+  const rule = school(c.rules, 'impeller');
+  const sun = c.survey.engine.history.stored === 'sun';
+  const own = rule === 'climate' ? (sun ? 2 : 3) : Number(rule);
+  return judgedBy(c, 'cooling.impeller', own, `house rule${rule === 'climate' ? (sun ? ', hot sun' : ', shade') : ''}`);
+}
+
+/** What the pump shows of wear, as it was found. */
+export function pumpWear(c: Context) {
+  const { record } = c;
+  const set = known(record.value('cooling.set'));
+  const cracked = known(record.value('cooling.cracked')) ?? 0;
+  const missing = known(record.value('cooling.missing')) ?? 0;
+  const housing = record.value('cooling.housing');
+  const backward = record.value('cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
+  const bush = record.value('cooling.bush');
+  const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet, 'our value, from memory');
+  const marks = [
+    missing && `${missing} vane${missing > 1 ? 's' : ''} missing`,
+    cracked && `${cracked} cracked`,
+    set !== undefined && set > setLimit.value && `vanes set ${Math.round(set)}°`,
+    backward && 'turned backward under load',
+    bush === 'spins' && 'impeller spins on its bush',
+    bush === 'key' && 'key missing or sheared',
+    (housing === 'grooved' || housing === 'melted') && `housing ${housing}`
+  ].filter((m): m is string => Boolean(m));
+  return { marks, missing, set, setLimit, housing };
+}
+
+/** Whether the whole kit is fitted, or an impeller alone, by the house's school. */
+export function asksForKit(c: Context): boolean {
+  const age = known(c.record.value('cooling.impellerAge'));
+  return (
+    school(c.rules, 'pump') === 'kit' &&
+    (age === undefined || age > ruleNumber(c.rules, 'kitAge') || pumpWear(c).marks.length > 0)
+  );
+}

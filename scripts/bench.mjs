@@ -5,6 +5,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import zlib from 'node:zlib';
+import { largeYard, median, time, up } from './bench-yard.mjs';
 import { bin, root, run, start } from './tools.mjs';
 
 const json = process.argv.includes('--json');
@@ -22,7 +23,6 @@ const quiet = { env, stdio: ['ignore', 'ignore', 'inherit'] };
 if (!fs.existsSync(path.join(root, 'build', 'index.js'))) run(bin('vite'), ['build', '--logLevel', 'error'], quiet);
 run(bin('tsx'), ['demo/seed-cli.ts'], quiet);
 const server = start(process.execPath, ['scripts/server.mjs'], quiet);
-const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
 const rows = [];
 const one = spawnSync(bin('tsx'), ['src/cli/bench-core.ts'], { encoding: 'utf8' });
 const { ms, sum, fit } = JSON.parse(one.stdout);
@@ -75,55 +75,6 @@ rows.push({
   limit: 2000
 });
 
-async function time(url) {
-  const from = performance.now();
-  await (await fetch(url)).text();
-  return performance.now() - from;
-}
-
-async function up(at) {
-  for (let k = 0; k < 100; k++) {
-    const there = await fetch(`${at}/bare`).then(
-      () => true,
-      () => false
-    );
-    if (there) return;
-    await new Promise((r) => setTimeout(r, 100));
-  }
-}
-
-/** The yard of the demo against one of 2,000 engines with 200,000 readings, each on a server of its own, in turns. */
-async function largeYard() {
-  const big = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-yard-'));
-  const own = { env: { ...env, INDAGA_DATA: big, PORT: String(port + 1) }, stdio: quiet.stdio };
-  run(bin('tsx'), ['src/cli/bench-yard.ts', '2000'], own);
-  const second = start(process.execPath, ['scripts/server.mjs'], own);
-  const there = `http://127.0.0.1:${port + 1}`;
-  try {
-    await up(there);
-    // Judged between requests after a start; until then it says how many are left.
-    for (let k = 0; k < 600; k++) {
-      if (!(await (await fetch(`${there}/`)).text()).includes('still being judged')) break;
-      await new Promise((r) => setTimeout(r, 500));
-    }
-    const [small, large] = [[], []];
-    for (let k = 0; k < 25; k++) {
-      small.push(await time(`${origin}/`));
-      large.push(await time(`${there}/`));
-    }
-    const [a, b] = [median(small.slice(5)), median(large.slice(5))];
-    return {
-      name: 'yard-2000',
-      value: +(b / a).toFixed(2),
-      unit: `times the demo yard’s ${a.toFixed(1)} ms: 2,000 engines and 200,000 readings in ${b.toFixed(1)} ms`,
-      limit: 2
-    };
-  } finally {
-    second.kill('SIGKILL');
-    fs.rmSync(big, { recursive: true, force: true });
-  }
-}
-
 try {
   await up(origin);
   const yard = await (await fetch(origin)).text();
@@ -165,7 +116,7 @@ try {
     limit: 1.5
   });
 
-  rows.push(await largeYard());
+  rows.push(await largeYard({ origin, port: port + 1, env, quiet }));
 
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
 import sharp from 'sharp';
 import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'head' });
 
 test.beforeEach(({ page }) => prefer(page, {}));
 
@@ -159,7 +161,7 @@ test('plugs read by drawn examples, and the gap gives spark its verdict', async 
   await expect(page.getByRole('img', { name: /cylinder 1 needs/ })).toBeVisible();
 });
 
-test('reference sums can be linked with their inputs, and say what cannot be', async ({ page, browser }) => {
+test('reference sums can be linked with their inputs, and say what cannot be', async ({ page, browser, baseURL }) => {
   await page.goto('/reference/adapter?swept=211.5+cc&ratio=6.5&dead=8+mL&read=90+psi');
   await expect(page.getByText('8 mL before the valve')).toBeVisible();
   await expect(page.getByRole('row', { name: '8 mL before the valve 122 psi' })).toBeVisible();
@@ -169,9 +171,7 @@ test('reference sums can be linked with their inputs, and say what cannot be', a
   await expect(page).toHaveURL(/dead=5\+mL/);
   await page.goto('/reference/wet-dose?dose=90+mL');
   await expect(page.getByText('This dose would fill the chamber')).toBeVisible();
-  const plain = await (
-    await browser.newContext({ javaScriptEnabled: false, baseURL: 'http://127.0.0.1:4319' })
-  ).newPage();
+  const plain = await (await browser.newContext({ javaScriptEnabled: false, baseURL })).newPage();
   await plain.goto('/reference/altitude');
   await plain.getByLabel('Read here').fill('90 psi');
   await plain.getByLabel('Altitude').fill('1500 m');

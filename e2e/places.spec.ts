@@ -1,5 +1,7 @@
-import { expect, test } from '@playwright/test';
 import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'places' });
 
 test.beforeEach(({ page }) => prefer(page, {}));
 

@@ -1,8 +1,9 @@
-import { expect, test } from '@playwright/test';
 import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'safety' });
 
 test.beforeEach(({ page }) => prefer(page, {}));
-const control = (what: string) => fetch(`http://127.0.0.1:4320/${what}`, { method: 'POST' });
 
 test('a drowned engine is refused a start and a spin, on the page and by the server', async ({ page }) => {
   const base = await open(page, 'Eel', '/run');
@@ -67,17 +68,20 @@ test('an intake half typed survives a reload', async ({ page }) => {
   await expect(page.getByRole('radio', { name: 'four-stroke' })).toBeChecked();
 });
 
-test('kill -9 during entry loses nothing confirmed, and what was not confirmed is kept and sent', async ({ page }) => {
+test('kill -9 during entry loses nothing confirmed, and what was not confirmed is kept and sent', async ({
+  page,
+  server
+}) => {
   const base = await takeIn(page, 'Killed');
   await page.keyboard.press('6');
   await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118');
   await page.getByRole('textbox', { name: 'Cylinder 1' }).press('Enter');
   await saved(page);
-  await control('kill');
+  await server.kill();
   await page.getByRole('textbox', { name: 'Cylinder 2' }).fill('117');
   await page.getByRole('textbox', { name: 'Cylinder 2' }).press('Enter');
   await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
-  await control('start');
+  await server.start();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 30_000 });
   await page.goto(`${base}/compression`);
   await expect(page.getByRole('button', { name: '118 psi' })).toBeVisible();
@@ -157,7 +161,10 @@ test('an address that is not there says so, without a trace', async ({ page }) =
   }
 });
 
-test('a wait runs on through a reload and a killed server, is seen in the yard, and ends by hand', async ({ page }) => {
+test('a wait runs on through a reload and a killed server, is seen in the yard, and ends by hand', async ({
+  page,
+  server
+}) => {
   const base = await takeIn(page, 'Waiting');
   await page.goto(`${base}/gear`);
   await ready(page);
@@ -174,8 +181,8 @@ test('a wait runs on through a reload and a killed server, is seen in the yard, 
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(bar.getByRole('timer', { name: /Battery on charge: (2 h 59|3 h 0) min left/ })).toBeVisible();
   await saved(page);
-  await control('kill');
-  await control('start');
+  await server.kill();
+  await server.start();
   await expect(() => page.reload()).toPass({ timeout: 20_000 });
   await ready(page);
   await expect(bar.getByRole('timer')).toHaveCount(2);

@@ -1,5 +1,7 @@
-import { expect, test } from '@playwright/test';
 import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'suspects' });
 
 test('six cylinders: the gasket with its reasons, the check that pays most, and the sum against the ceiling', async ({
   page
@@ -79,8 +81,11 @@ test('a decision is recorded with its reason and its date, and money may be miss
   await expect(page.getByText('Nobody asks for it back.')).toBeVisible();
 });
 
-test('without scripts the suspects, the next checks and the sum are there all the same', async ({ browser }) => {
-  const context = await browser.newContext({ javaScriptEnabled: false, baseURL: 'http://127.0.0.1:4319' });
+test('without scripts the suspects, the next checks and the sum are there all the same', async ({
+  browser,
+  baseURL
+}) => {
+  const context = await browser.newContext({ javaScriptEnabled: false, baseURL });
   const page = await context.newPage();
   await page.goto('/?q=Bittern');
   const href = await page.getByRole('heading', { name: 'Bittern', exact: true }).getByRole('link').getAttribute('href');

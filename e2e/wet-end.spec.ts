@@ -1,5 +1,8 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'wet-end' });
 
 /** Makes an engine of these tests free to start: outdoors, in a tank, with nothing held. */
 async function freeToRun(page: Page, base: string): Promise<void> {

@@ -1,5 +1,7 @@
-import { expect, test } from '@playwright/test';
 import { noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'yard-work' });
 
 test.beforeEach(({ page }) => prefer(page, {}));
 
@@ -195,11 +197,11 @@ test('history: last season beside this one, what can be told apart and what cann
   await expect(page.getByRole('row', { name: /Compression, cylinder 1.*cannot be told apart/ })).toBeVisible();
 });
 
-test('without scripts: today’s list, the order and the care dates are there', async ({ browser }) => {
-  const page = await (await browser.newContext({ javaScriptEnabled: false })).newPage();
-  await page.goto('http://127.0.0.1:4319/bench?minutes=15');
+test('without scripts: today’s list, the order and the care dates are there', async ({ browser, baseURL }) => {
+  const page = await (await browser.newContext({ javaScriptEnabled: false, baseURL })).newPage();
+  await page.goto('/bench?minutes=15');
   await expect(page.getByRole('region', { name: /list of the day/ }).first()).toContainText(/min/);
   await expect(page.getByRole('heading', { name: 'I am waiting. What can I do?' })).toBeVisible();
-  await page.goto('http://127.0.0.1:4319/care');
+  await page.goto('/care');
   await expect(page.getByText('First oil change')).toBeVisible();
 });

@@ -14,7 +14,7 @@ export async function time(url) {
 
 export async function up(at) {
   for (let k = 0; k < 100; k++) {
-    const there = await fetch(`${at}/bare`).then(
+    const there = await fetch(`${at}/health`).then(
       () => true,
       () => false
     );

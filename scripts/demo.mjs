@@ -25,7 +25,7 @@ const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
 const until = Date.now() + 30_000;
 while (Date.now() < until) {
   try {
-    await fetch(`http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/bare`);
+    await fetch(`http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/health`);
     console.log(`\nIndaga demo yard: ${address}\nIts database is in ${data}; it holds made-up engines only.\n`);
     break;
   } catch {

@@ -48,7 +48,7 @@ try {
   for (
     let k = 0;
     k < 100 &&
-    !(await fetch(`${origin}/bare`).then(
+    !(await fetch(`${origin}/health`).then(
       () => true,
       () => false
     ));

@@ -1,7 +1,8 @@
-// npm test: installs what is missing, then lint, types, unit tests, build, end-to-end tests, in this order.
-import { spawnSync } from 'node:child_process';
+// npm test: installs what is missing, then lint, types, unit tests, docs, build and end-to-end tests. What needs nothing
+// of another step runs beside it; the output of a step is printed whole when it ends.
+import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
-import { bin, install, run } from './tools.mjs';
+import { bin, install, root, run } from './tools.mjs';
 
 function chromium() {
   const found = process.env.CHROMIUM ?? '/usr/bin/chromium';
@@ -16,24 +17,55 @@ function chromium() {
   run('apt-get', ['install', '-y', '-qq', 'chromium']);
 }
 
-const steps = {
-  lint: () => (run(bin('prettier'), ['--check', '.', '--log-level', 'warn']), run(bin('eslint'), ['.'])),
-  types: () => (
-    run(bin('svelte-kit'), ['sync']),
-    run(bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings'])
-  ),
-  unit: () => run(bin('vitest'), ['run']),
-  docs: () => run(bin('tsx'), ['src/cli/docs.ts', '--check']),
-  build: () => run(bin('vite'), ['build', '--logLevel', 'error']),
-  'end-to-end': () => run(bin('playwright'), ['test'])
+const started = Date.now();
+const seconds = () => Math.round((Date.now() - started) / 1000);
+
+/** Runs a command and prints what it said, with its name; the promise fails with the name when the command does. */
+function step(name, command, args, live = false) {
+  const from = seconds();
+  return new Promise((resolve, reject) => {
+    if (live) console.log(`\n== ${name} (from ${from} s)`);
+    const child = spawn(command, args, {
+      cwd: root,
+      shell: process.platform === 'win32',
+      stdio: ['ignore', live ? 'inherit' : 'pipe', live ? 'inherit' : 'pipe']
+    });
+    const said = [];
+    child.stdout?.on('data', (d) => said.push(d));
+    child.stderr?.on('data', (d) => said.push(d));
+    child.on('close', (code) => {
+      if (!live) process.stdout.write(`\n== ${name} (${from} to ${seconds()} s)\n${Buffer.concat(said)}`);
+      if (code === 0) resolve();
+      else reject(new Error(name));
+    });
+  });
+}
+
+const unit = () => step('unit', bin('vitest'), ['run'], true);
+const inTurn = async (...list) => {
+  for (const next of list) await next();
 };
 
 install();
 chromium();
 run(bin('svelte-kit'), ['sync']);
-const started = Date.now();
-for (const [name, step] of Object.entries(steps)) {
-  console.log(`\n== ${name} (${Math.round((Date.now() - started) / 1000)} s)`);
-  step();
+try {
+  // Two chains beside each other, so that two cores are busy; each ends before the unit tests take both.
+  await Promise.all([
+    inTurn(
+      () => step('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
+      () => step('build', bin('vite'), ['build', '--logLevel', 'error'])
+    ),
+    inTurn(
+      () => step('lint', bin('eslint'), ['.']),
+      () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']),
+      () => step('docs', bin('tsx'), ['src/cli/docs.ts', '--check'])
+    )
+  ]);
+  await unit();
+  await step('end-to-end', bin('playwright'), ['test'], true);
+} catch (e) {
+  console.error(`\n${e instanceof Error ? e.message : e} failed after ${seconds()} s.`);
+  process.exit(1);
 }
-console.log(`\nAll green in ${Math.round((Date.now() - started) / 1000)} s.`);
+console.log(`\nAll green in ${seconds()} s.`);

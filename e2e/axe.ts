@@ -1,0 +1,96 @@
+import type { Page } from '@playwright/test';
+import { noViolations, open, ready } from './helpers.ts';
+
+type Look = () => Promise<void>;
+
+/** Pages that belong to no engine. */
+export const places = [
+  '/',
+  '/bench?minutes=30',
+  '/bench/settings',
+  '/bench/tonight',
+  '/parts',
+  '/care',
+  '/search?q=oil',
+  '/engines/new',
+  '/import',
+  '/reference',
+  '/reference/mixture',
+  '/reference/house-rules',
+  '/reference/knowledge',
+  '/reference/knowledge/head-gasket',
+  '/reference/instruments',
+  '/reference/sources',
+  '/reference/adapter',
+  '/reference/wet-dose?wet=101+psi',
+  '/reference/spark-gap',
+  '/reference/altitude',
+  '/reference/resistance',
+  '/reference/leak-down',
+  '/reference/case-test',
+  '/reference/shed-air',
+  '/reference/cooling-water'
+];
+/** Pages of an assessment. */
+export const checks = [
+  'safe',
+  'look',
+  'turn',
+  'plugs',
+  'spark',
+  'compression',
+  'gear',
+  'fuel',
+  'cooling',
+  'oil',
+  'run',
+  'suspects',
+  'jobs',
+  'tray',
+  'flow/lay-up',
+  'ready',
+  'record'
+];
+
+/** Looks at each page of one assessment. */
+export async function walk(page: Page, base: string, paths: readonly string[], look: Look): Promise<void> {
+  for (const path of paths) {
+    await page.goto(`${base}/${path}`);
+    await look();
+  }
+}
+
+/** Engines whose pages show what the others do not: a case under test, a dead cylinder, six cylinders, a tray. */
+export async function special(page: Page, look: Look): Promise<void> {
+  const laid = await open(page, 'Avocet', '/gear');
+  await look();
+  await walk(page, laid, ['fuel', 'oil', 'run'], look);
+  await walk(page, await open(page, 'Knot', '/cooling'), ['cooling', 'tray'], look);
+  await walk(page, await open(page, 'Plover', '/gear'), ['gear'], look);
+  await walk(page, await open(page, 'Bittern', '/spark'), ['spark', 'look'], look);
+  const six = await open(page, 'Gannet', '/compression');
+  await look();
+  await page.goto(`${six}/suspects`);
+  await page.getByText('Is it worth it?').waitFor();
+  await look();
+  await walk(page, six, ['plugs', 'jobs'], look);
+  await page.goto('/');
+  await page
+    .getByRole('link', { name: /engine and history/ })
+    .first()
+    .click();
+  await ready(page);
+  await look();
+  const engine = new URL(page.url()).pathname;
+  await walk(page, engine, ['care', 'history', 'tag'], look);
+}
+
+export const everything =
+  (page: Page): Look =>
+  () =>
+    noViolations(page);
+/** The page is the same in both themes: in the second only colours can have changed. */
+export const colours =
+  (page: Page): Look =>
+  () =>
+    noViolations(page, ['color-contrast']);

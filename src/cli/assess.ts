@@ -1,3 +1,4 @@
+import { latestAt } from '../core/units/instant.ts';
 import fs from 'node:fs';
 import { assess, type Assessment } from '../core/assess.ts';
 import { conditions } from '../core/survey/finding.ts';
@@ -65,11 +66,7 @@ function run(file: string): number {
     return 1;
   }
   // Judged as of the last thing written in the file, so that an old file gives the same answer every day.
-  const last =
-    result.survey.readings
-      .map((r) => r.at)
-      .sort()
-      .at(-1) ?? result.survey.assessment.startedAt;
+  const last = latestAt(result.survey.readings) || result.survey.assessment.startedAt;
   const a = assess(result.survey, new Date(last), units);
   const figures = compressionFigures(a.context);
   const task = leakTask(a.context);

@@ -1,3 +1,4 @@
+import { isAfter, latestOf } from '../units/instant.ts';
 import { against, type Hold } from '../holds/index.ts';
 import type { Context } from '../judgement.ts';
 import { pourOf } from '../stations/oil/changes.ts';
@@ -17,7 +18,7 @@ export function labelsOf(c: Context, holds: readonly Hold[]): YardLabel[] {
   const add = (id: LabelId, text: string, because: string): void => void out.push({ id, text, because });
   const crank = against(holds, 'crank')[0];
   if (crank) add('do-not-crank', 'DO NOT CRANK', crank.title);
-  const filled = (c.survey.steps ?? []).filter((s) => s.step === 'drowned.fill').at(-1)?.state === 'done';
+  const filled = latestOf((c.survey.steps ?? []).filter((s) => s.step === 'drowned.fill'))?.state === 'done';
   if (filled) {
     if (!crank) add('do-not-crank', 'DO NOT CRANK', 'Oil does not compress.');
     add('oil-in-bores', 'OIL IN BORES', 'Plugs out and turned by hand before anything else.');
@@ -30,7 +31,7 @@ export function labelsOf(c: Context, holds: readonly Hold[]): YardLabel[] {
     add('no-oil', 'NO OIL', drowned(c) ? 'Sump drained after water, not filled.' : 'Sump drained, not filled.');
   const drained = c.record.last('gear.drained');
   const refill = c.record.last('gear.refill');
-  if (drained && (!refill || refill.at < drained.at || refill.value === 'no' || refill.value === 'unknown'))
+  if (drained && (!refill || isAfter(drained.at, refill.at) || refill.value === 'no' || refill.value === 'unknown'))
     add('case-empty', 'CASE EMPTY', 'Gear oil drained, not refilled: no running in gear.');
   return out;
 }

@@ -1,3 +1,4 @@
+import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import type { Item } from '../survey/items.ts';
 import type { Engine } from '../survey/survey-file.ts';
@@ -35,7 +36,7 @@ export const factSchema = z
     id: z.string().check(z.regex(/^[A-Za-z0-9_-]{1,64}$/)),
     path: z.string().check(z.maxLength(80)),
     value: z.unknown(),
-    at: z.iso.datetime({ offset: true }),
+    at: instantSchema,
     by: z.optional(z.string().check(z.maxLength(120)))
   })
   .check((ctx) => {

@@ -1,3 +1,4 @@
+import { latestOf } from '../units/instant.ts';
 import type { Context } from '../judgement.ts';
 import type { Reading } from '../survey/reading.ts';
 import type { Action, Hold } from './hold.ts';
@@ -7,7 +8,7 @@ import { holdRules } from './rules.ts';
 function overrideOf(c: Context, hold: string): Hold['override'] {
   const list = c.survey.overrides ?? [];
   const replaced = new Set(list.map((o) => o.supersedes).filter(Boolean));
-  const last = list.filter((o) => o.hold === hold && !replaced.has(o.id) && !o.withdrawn).at(-1);
+  const last = latestOf(list.filter((o) => o.hold === hold && !replaced.has(o.id) && !o.withdrawn));
   return last && { reason: last.reason, at: last.at, ...(last.by ? { by: last.by } : {}) };
 }
 

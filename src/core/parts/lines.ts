@@ -1,3 +1,4 @@
+import { isAfter } from '../units/instant.ts';
 import { format, parseISO } from 'date-fns';
 import type { Step } from '../plan/plan.ts';
 import type { SurveyFile } from '../survey/survey-file.ts';
@@ -15,7 +16,7 @@ export const lineKey = (step: string, name: string): string => `${step}/${name}`
 /** The latest word on every line that was written. */
 export function partLines(survey: SurveyFile): PartLine[] {
   const last = new Map<string, PartLine>();
-  for (const l of survey.parts ?? []) if ((last.get(l.key)?.at ?? '') <= l.at) last.set(l.key, l);
+  for (const l of survey.parts ?? []) if (!isAfter(last.get(l.key)?.at ?? l.at, l.at)) last.set(l.key, l);
   return [...last.values()];
 }
 

@@ -1,10 +1,11 @@
+import { isAfter } from '../units/instant.ts';
 import type { Context } from '../judgement.ts';
 import { stepRules } from './rules.ts';
 
 /** When each job was last marked done; one opened again is not. */
 export function doneAt(c: Context): Map<string, string> {
   const last = new Map<string, { at: string; state: string }>();
-  for (const m of c.survey.steps ?? []) if ((last.get(m.step)?.at ?? '') <= m.at) last.set(m.step, m);
+  for (const m of c.survey.steps ?? []) if (!isAfter(last.get(m.step)?.at ?? m.at, m.at)) last.set(m.step, m);
   return new Map([...last].filter(([, m]) => m.state === 'done').map(([step, m]) => [step, m.at]));
 }
 

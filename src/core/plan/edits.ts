@@ -1,3 +1,4 @@
+import { byTime, isAfter } from '../units/instant.ts';
 import type { Context } from '../judgement.ts';
 import type { StationId } from '../stations/items.ts';
 import type { SurveyFile } from '../survey/survey-file.ts';
@@ -9,9 +10,7 @@ type Edit = Omit<JobEdit, 'id' | 'at' | 'by' | 'step'>;
 /** What was changed by hand about each job: the latest word on each field counts. */
 export function editsOf(survey: SurveyFile): Map<string, Edit> {
   const map = new Map<string, Edit>();
-  for (const { id: _id, at: _at, by: _by, step, ...edit } of [...(survey.jobs ?? [])].sort((a, b) =>
-    a.at < b.at ? -1 : a.at > b.at ? 1 : 0
-  ))
+  for (const { id: _id, at: _at, by: _by, step, ...edit } of [...(survey.jobs ?? [])].sort(byTime))
     map.set(step, { ...map.get(step), ...edit });
   return map;
 }
@@ -37,7 +36,7 @@ export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>): Step[] {
     const mark = lastMark(c.survey.steps ?? [], id);
     const station = (edit.station ?? 'look') as StationId;
     const proved =
-      mark?.state === 'done' && c.survey.readings.some((r) => r.at > mark.at && r.what.startsWith(`${station}.`));
+      mark?.state === 'done' && c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${station}.`));
     const plain: Step = {
       id,
       title: edit.title,

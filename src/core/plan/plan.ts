@@ -1,3 +1,4 @@
+import { isAfter, latestOf } from '../units/instant.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import { findingsFor } from '../judge.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
@@ -65,7 +66,7 @@ export function raisers(rule: StepRule, found: readonly Finding[]): Finding[] {
 
 /** The survey as it stood at a moment, for what was found before a piece of work. */
 export const asOf = (c: Context, at: string): Context =>
-  contextOf({ ...c.survey, readings: c.survey.readings.filter((r) => r.at <= at) }, c.now, c.units);
+  contextOf({ ...c.survey, readings: c.survey.readings.filter((r) => !isAfter(r.at, at)) }, c.now, c.units);
 
 /** "Likely: head gasket. The case leaks under test; …" */
 function saySuspect(s: SuspectView): string {
@@ -74,7 +75,7 @@ function saySuspect(s: SuspectView): string {
 }
 
 export const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefined =>
-  marks.filter((m) => m.step === step).reduce<StepMark | undefined>((a, m) => (a && a.at > m.at ? a : m), undefined);
+  latestOf(marks.filter((m) => m.step === step));
 
 /**
  * The job list, in practitioners' order: what the findings and the case raise, and what was done before.
@@ -107,7 +108,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const after =
       mark?.state === 'done' &&
       now.length === 0 &&
-      c.survey.readings.some((r) => r.at > mark.at && r.what.startsWith(`${rule.proof.station}.`));
+      c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
     return [

@@ -1,3 +1,4 @@
+import { isAfter } from '../units/instant.ts';
 import type { Assessment } from '../assess.ts';
 import { allItems } from '../stations/items.ts';
 import { roundOf } from '../survey/current.ts';
@@ -60,7 +61,7 @@ function runFigure(a: Assessment): Figure[] {
   const { record, units } = a.context;
   const starts = record.all('run.event').filter((r) => r.value === 'start');
   const from = starts.at(-1)?.at;
-  const all = record.all('run.temperature').filter((r) => !from || r.at >= from);
+  const all = record.all('run.temperature').filter((r) => !from || !isAfter(from, r.at));
   const spot = all[0]?.conditions?.spot;
   const list = all.filter((r) => r.conditions?.spot === spot && typeof r.value === 'number');
   if (list.length < 3) return [];

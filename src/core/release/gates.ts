@@ -1,3 +1,4 @@
+import { latestOf } from '../units/instant.ts';
 import { against, type Hold } from '../holds/index.ts';
 import type { Context } from '../judgement.ts';
 import type { Step } from '../plan/plan.ts';
@@ -23,9 +24,7 @@ export interface Gate {
 const must = new Set<StationId>(['turn', 'gear', 'fuel', 'cooling', 'oil', 'run']);
 
 function reasonFor(c: Context, gate: string): Gate['reason'] {
-  const last = (c.survey.reasons ?? [])
-    .filter((r) => r.gate === gate)
-    .reduce<{ at: string; reason: string; by?: string } | undefined>((a, r) => (a && a.at > r.at ? a : r), undefined);
+  const last = latestOf((c.survey.reasons ?? []).filter((r) => r.gate === gate));
   return last && { text: last.reason, at: last.at, ...(last.by ? { by: last.by } : {}) };
 }
 

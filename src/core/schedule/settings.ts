@@ -1,3 +1,4 @@
+import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 
 const clock = z.int().check(z.gte(0), z.lte(1440));
@@ -40,7 +41,7 @@ export const usualBench: BenchSettings = {
 export const pinSchema = z.strictObject({
   engine: z.string().check(z.minLength(1), z.maxLength(64)),
   step: z.string().check(z.minLength(1), z.maxLength(80)),
-  at: z.optional(z.iso.datetime({ offset: true })),
+  at: z.optional(instantSchema),
   person: z.optional(z.string().check(z.maxLength(60))),
   off: z.optional(z.literal(true))
 });

@@ -1,10 +1,10 @@
+import { byTime } from '../units/instant.ts';
 import { type ItemId, type ReadingValue } from '../stations/items.ts';
 import type { Reading } from './reading.ts';
 import type { SurveyFile } from './survey-file.ts';
 
 export type ReadingOf<I extends ItemId> = Reading & { readonly what: I; readonly value: ReadingValue<I> };
 
-const later = (a: Reading, b: Reading): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0);
 export const roundOf = (r: Reading): number => r.round ?? 1;
 
 /**
@@ -13,7 +13,7 @@ export const roundOf = (r: Reading): number => r.round ?? 1;
  */
 export function standing(survey: SurveyFile): readonly Reading[] {
   const replaced = new Set(survey.readings.map((r) => r.supersedes).filter(Boolean));
-  return survey.readings.filter((r) => !replaced.has(r.id) && !r.withdrawn).sort(later);
+  return survey.readings.filter((r) => !replaced.has(r.id) && !r.withdrawn).sort(byTime);
 }
 
 /** An index over the standing readings of one survey, built once for one judgement. */

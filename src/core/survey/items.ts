@@ -1,3 +1,4 @@
+import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import type { Profile } from '../engine/profile.ts';
 import { dimensionOf, type DimensionName } from '../units/dimension.ts';
@@ -141,7 +142,7 @@ export const text = (o: Common & { long?: boolean; maxLength?: number }): Item<s
 export const moment = (o: Common): Item<string> => ({
   ...o,
   kind: 'moment',
-  schema: z.union([z.iso.datetime({ offset: true }), z.literal('unknown')])
+  schema: z.union([instantSchema, z.literal('unknown')])
 });
 
 export type ValueOf<I> = I extends Item<infer V> ? V : never;

@@ -1,8 +1,8 @@
+import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import { optionIds, type OptionId } from '../decision/options.ts';
 import { allItems, itemIds, type ItemId } from '../stations/items.ts';
 
-const moment = z.iso.datetime({ offset: true });
 const id = z.string().check(z.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id has letters, digits, - and _, 64 at most'));
 const who = z.string().check(z.maxLength(120));
 
@@ -43,7 +43,7 @@ export type Conditions = z.infer<typeof conditionsSchema>;
 
 const base = {
   id,
-  at: moment,
+  at: instantSchema,
   by: z.optional(who),
   /** 1 for the first look; a re-check after work opens the next round. */
   round: z.optional(z.int().check(z.gte(1), z.lte(99))),
@@ -85,7 +85,7 @@ export const readingSchema = z
 /** An override of a hold: one reason, kept in the record and shown in the report. */
 export const overrideSchema = z.strictObject({
   id,
-  at: moment,
+  at: instantSchema,
   by: z.optional(who),
   hold: z.string().check(z.minLength(1), z.maxLength(60)),
   reason: z.string().check(z.trim(), z.minLength(3, 'say why in a few words'), z.maxLength(2000)),
@@ -97,7 +97,7 @@ export type Override = z.infer<typeof overrideSchema>;
 /** What was done about a step of the job list. */
 export const stepMarkSchema = z.strictObject({
   id,
-  at: moment,
+  at: instantSchema,
   by: z.optional(who),
   step: z.string().check(z.minLength(1), z.maxLength(80)),
   state: z.enum(['done', 'open', 'not-needed']),
@@ -110,7 +110,7 @@ export type StepMark = z.infer<typeof stepMarkSchema>;
 /** Why a gate may stay open at release. */
 export const gateReasonSchema = z.strictObject({
   id,
-  at: moment,
+  at: instantSchema,
   by: z.optional(who),
   gate: z.string().check(z.minLength(1), z.maxLength(80)),
   reason: z.string().check(z.trim(), z.minLength(3, 'say why in a few words'), z.maxLength(2000))
@@ -120,7 +120,7 @@ export type GateReason = z.infer<typeof gateReasonSchema>;
 /** What was decided about the engine, why, and on whose word. */
 export const decisionEntrySchema = z.strictObject({
   id,
-  at: moment,
+  at: instantSchema,
   by: z.optional(who),
   option: z.enum(optionIds as [OptionId, ...OptionId[]]),
   reason: z.string().check(z.trim(), z.minLength(3, 'say why in a few words'), z.maxLength(4000)),

@@ -1,3 +1,4 @@
+import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import { caseKindSchema } from '../engine/case-kind.ts';
 import { manualSchema } from '../engine/limits.ts';
@@ -25,7 +26,7 @@ export const surveyFileSchema = z.strictObject({
   }),
   assessment: z.strictObject({
     kind: caseKindSchema,
-    startedAt: z.iso.datetime({ offset: true }),
+    startedAt: instantSchema,
     by: z.optional(z.string().check(z.maxLength(120)))
   }),
   houseRules: z.optional(houseRulesSchema),

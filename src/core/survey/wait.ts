@@ -1,3 +1,4 @@
+import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import { stationIds } from '../stations/items.ts';
 
@@ -6,7 +7,7 @@ const id = z.string().check(z.regex(/^[A-Za-z0-9_-]{1,64}$/));
 /** Something that runs by itself: a drain, a soak, oil settling, a hold. It ends by another wait that supersedes it. */
 export const waitSchema = z.strictObject({
   id,
-  at: z.iso.datetime({ offset: true }),
+  at: instantSchema,
   by: z.optional(z.string().check(z.maxLength(120))),
   label: z.string().check(z.trim(), z.minLength(1, 'say what is waiting'), z.maxLength(120)),
   minutes: z

@@ -1,8 +1,9 @@
+import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import { stationIds } from '../stations/items.ts';
 
 const id = z.string().check(z.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id has letters, digits, - and _, 64 at most'));
-const stamp = { id, at: z.iso.datetime({ offset: true }), by: z.optional(z.string().check(z.maxLength(120))) };
+const stamp = { id, at: instantSchema, by: z.optional(z.string().check(z.maxLength(120))) };
 const name = (what: string) => z.string().check(z.trim(), z.minLength(1, `name the ${what}`), z.maxLength(120));
 const step = z.string().check(z.regex(/^[a-z0-9][A-Za-z0-9_-]{0,79}$/, 'a job is called by letters, digits and -'));
 const words = z.optional(z.array(name('thing')).check(z.maxLength(40)));

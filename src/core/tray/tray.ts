@@ -1,3 +1,4 @@
+import { byTime, isAfter } from '../units/instant.ts';
 import type { SurveyFile } from '../survey/survey-file.ts';
 import type { TrayMark, TrayPart, TrayState } from '../survey/work.ts';
 
@@ -23,9 +24,9 @@ export const partSaid = (p: TrayPart): string =>
 export function trayOf(survey: SurveyFile): OnTray[] {
   const all = survey.tray ?? [];
   const next = new Map(all.flatMap((p) => (p.supersedes ? [[p.supersedes, p] as const] : [])));
-  const first = all.filter((p) => !p.supersedes).sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+  const first = all.filter((p) => !p.supersedes).sort(byTime);
   const marks = new Map<string, TrayMark>();
-  for (const m of survey.trayMarks ?? []) if ((marks.get(m.part)?.at ?? '') <= m.at) marks.set(m.part, m);
+  for (const m of survey.trayMarks ?? []) if (!isAfter(marks.get(m.part)?.at ?? m.at, m.at)) marks.set(m.part, m);
   return first
     .map((original) => {
       let part = original;

@@ -1,3 +1,4 @@
+import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { cylindersOf, judgedBy, type Context } from '../../judgement.ts';
@@ -6,9 +7,9 @@ import { compare, type Comparison } from '../../stations/compression/compare.ts'
 import { leakDownRows } from '../../stations/compression/leakdown.ts';
 import { pressureRound, pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
-import { lastAt, leaning, seen, type Measure } from './observed.ts';
+import { leaning, seen, type Measure } from './observed.ts';
 
-const latest = (c: Context): string => lastAt(pressureTests(c, pressureRound(c)));
+const latest = (c: Context): string => latestAt(pressureTests(c, pressureRound(c)));
 
 /** Φ of the standard normal; Abramowitz & Stegun 26.2.17, |error| < 7.5e-8 (P). */
 function normal(x: number): number {
@@ -143,7 +144,7 @@ const wetAll: Measure = (c) => {
 
 const row = (c: Context, cylinder: number | undefined) => leakDownRows(c).find((r) => r.cylinder === cylinder);
 const leakAt = (c: Context): string =>
-  lastAt([...c.record.all('compression.leakdown'), ...c.record.all('compression.escape')]);
+  latestAt([...c.record.all('compression.leakdown'), ...c.record.all('compression.escape')]);
 
 const leakdown: Measure = (c, cylinder, found) => {
   const condition =
@@ -166,7 +167,7 @@ const lash: Measure = (c, cylinder) => {
   if (values.every((v) => v === undefined)) return undefined;
   return seen(
     values.some((v) => v !== undefined && v <= 0.01e-3),
-    lastAt([...c.record.all('compression.lashIn'), ...c.record.all('compression.lashEx')])
+    latestAt([...c.record.all('compression.lashIn'), ...c.record.all('compression.lashEx')])
   );
 };
 

@@ -1,8 +1,9 @@
+import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../judgement.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
-import { lastAt, seen, wordOf, type Measure, type Observed } from './observed.ts';
+import { seen, wordOf, type Measure, type Observed } from './observed.ts';
 
 /** The latest turn speaks: a soaked engine that turns is free until it is turned again. */
 const turned =
@@ -41,7 +42,7 @@ const depth: Measure = (c, cylinder) => {
   const d = pistonDepths(c);
   const row = d.rows.find((r) => r.cylinder === cylinder);
   if (!row || d.rows.length < 2) return undefined;
-  return seen(d.low.includes(row.cylinder), lastAt(c.record.all('turn.depth')));
+  return seen(d.low.includes(row.cylinder), latestAt(c.record.all('turn.depth')));
 };
 
 /** A battery that falls under this with the plugs out is not up to the test, V (C). */
@@ -59,7 +60,7 @@ const volts: Measure = (c) => {
   if (!all.length) return undefined;
   return seen(
     Math.min(...all.map((x) => x.v)) < WEAK,
-    all.reduce((a, x) => (x.at > a ? x.at : a), '')
+    latestAt(all)
   );
 };
 
@@ -89,7 +90,7 @@ function sparks(c: Context): { cylinder: number; result: string; at: string; lig
 const noneAll: Measure = (c) => {
   const list = sparks(c);
   if (!list.length) return undefined;
-  const at = list.reduce((a, s) => (s.at > a ? s.at : a), '');
+  const at = latestAt(list);
   if (list.some((s) => s.result !== 'none')) return seen(false, at);
   return list.length >= Math.max(1, cylindersOf(c).length) ? seen(true, at) : undefined;
 };
@@ -133,7 +134,7 @@ const judged =
     if (!clear.length) return undefined;
     return seen(
       clear.some((is) => is !== 'sound'),
-      lastAt(items.flatMap((i) => c.record.all(i as 'spark.timing')))
+      latestAt(items.flatMap((i) => c.record.all(i as 'spark.timing')))
     );
   };
 

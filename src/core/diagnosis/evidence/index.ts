@@ -1,3 +1,4 @@
+import { isAfter } from '../../units/instant.ts';
 import type { Context } from '../../judgement.ts';
 import type { Finding } from '../../survey/finding.ts';
 import type { Model } from '../model.ts';
@@ -30,8 +31,8 @@ export function evidenceOf(
     if (!o) return;
     const cured = model.network.signs[k]!.causes.map(({ cause }) =>
       doneAt.get(model.suspects[cause]!.kind.step ?? '')
-    ).reduce<string>((a, at) => (at && at > a ? at : a), '');
-    if (cured && o.at <= cured && o.likelihood.present > 0) return;
+    ).reduce<string>((a, at) => (at && isAfter(at, a) ? at : a), '');
+    if (cured && !isAfter(o.at, cured) && o.likelihood.present > 0) return;
     out.set(k, o);
   });
   return out;

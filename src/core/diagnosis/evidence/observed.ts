@@ -1,6 +1,6 @@
+import { latestAt } from '../../units/instant.ts';
 import type { Context } from '../../judgement.ts';
 import type { ItemId } from '../../stations/items.ts';
-import type { Reading } from '../../survey/reading.ts';
 import { ABSENT, PRESENT, type Likelihood } from '../network.ts';
 
 /** What the record says of one sign, and when it was read last. Nothing recorded is no evidence at all. */
@@ -25,8 +25,6 @@ export const leaning = (present: number, absent: number, at: string): Observed =
   likelihood: soft(present, absent),
   at
 });
-
-export const lastAt = (list: readonly Reading[]): string => list.reduce((a, r) => (r.at > a ? r.at : a), '');
 
 /** A word read last, "unknown" and "not fitted" being none. */
 export function wordOf(
@@ -53,6 +51,6 @@ export function fromWords(
   });
   if (!answers.length) return undefined;
   const there = answers.filter((a) => a.there);
-  const at = (there.length ? there : answers).reduce((a, x) => (x.at > a ? x.at : a), '');
+  const at = latestAt(there.length ? there : answers);
   return seen(there.length > 0, at);
 }

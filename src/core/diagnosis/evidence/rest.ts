@@ -1,3 +1,4 @@
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { judgedBy, type Context } from '../../judgement.ts';
@@ -8,9 +9,9 @@ import type { ItemId } from '../../stations/items.ts';
 import { dips } from '../../stations/oil/position.ts';
 import { bankDifference } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
-import { lastAt, leaning, seen, wordOf, type Measure } from './observed.ts';
+import { leaning, seen, wordOf, type Measure } from './observed.ts';
 
-const lastOf = (c: Context, ...items: readonly ItemId[]): string => lastAt(items.flatMap((i) => c.record.all(i)));
+const lastOf = (c: Context, ...items: readonly ItemId[]): string => latestAt(items.flatMap((i) => c.record.all(i)));
 const list = (of: (c: Context) => unknown): Measure => {
   return (c) => {
     const value = of(c);
@@ -137,7 +138,7 @@ const tankFine: Measure = (c) => {
   if (!source || (source.value !== 'tank' && source.value !== 'afloat') || !poor.length) return undefined;
   const { stream: now } = lastSeen(c);
   if (now === undefined) return undefined;
-  const before = poor.some((r) => r.at < source.at);
+  const before = poor.some((r) => isAfter(source.at, r.at));
   // Poor in a tank from the start clears the muffs as well.
   return now === 'strong' ? (before ? seen(true, runAt(c)) : undefined) : seen(false, runAt(c));
 };

@@ -1,3 +1,4 @@
+import { byTime } from '../../units/instant.ts';
 import type { Context } from '../../judgement.ts';
 import type { Reading } from '../../survey/reading.ts';
 
@@ -17,7 +18,7 @@ export function pressureTests(c: Context, round: number): PressureTest[] {
     .all('compression.pulls', { round })
     .filter((r) => Array.isArray(r.value) && r.cylinder !== undefined)
     .map((r) => ({ ...r, value: Math.max(...(r.value as number[])), needle: r.value as number[] }));
-  return [...finals, ...series].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+  return [...finals, ...series].sort(byTime);
 }
 
 export const pressureRound = (c: Context): number =>

@@ -1,3 +1,4 @@
+import { isAfter } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../judgement.ts';
 import { runsOf, type Run } from '../run/runs.ts';
@@ -18,7 +19,7 @@ export function lastSeen(c: Context): Seen {
   const run = runs.at(-1);
   const since = run ? new Date(run.startedAt.getTime() + run.minutes * 60_000).toISOString() : '';
   const later = <T>(own: { at: string } | undefined, value: T | undefined): value is T =>
-    value !== undefined && (!own || own.at <= since);
+    value !== undefined && (!own || !isAfter(own.at, since));
   const inRun = run?.streams.at(-1)?.value;
   const hottest = run?.hottest?.temperature;
   const own = noted?.value === 'unknown' || noted?.value === 'not-fitted' ? undefined : noted?.value;

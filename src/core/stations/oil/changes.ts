@@ -1,3 +1,4 @@
+import { isAfter } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import type { Context } from '../../judgement.ts';
@@ -60,7 +61,7 @@ export function pourOf(c: Context, station: 'oil' | 'gear'): Pour {
   const drained = c.record.last(`${station}.drained`)?.at ?? '';
   const list = c.record
     .all(`${station}.poured`)
-    .flatMap((r) => (typeof r.value === 'number' && r.at > drained ? [r.value] : []));
+    .flatMap((r) => (typeof r.value === 'number' && isAfter(r.at, drained) ? [r.value] : []));
   const poured = list.reduce((s, x) => s + x, 0);
   const { profile } = c.survey.engine;
   const renewed = c.record.value('oil.filter') === 'renewed';

@@ -1,3 +1,4 @@
+import { isAfter } from '../../units/instant.ts';
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../judgement.ts';
 import type { ItemId } from '../items.ts';
@@ -47,7 +48,7 @@ export function duePrompts(c: Context, run: Run, seconds: number): Prompt[] {
   const since = run.startedAt.toISOString();
   const asked = rules.filter(
     (r) =>
-      r.at <= seconds && (r.when?.(c.survey.engine.profile) ?? true) && !c.record.all(r.item).some((x) => x.at >= since)
+      r.at <= seconds && (r.when?.(c.survey.engine.profile) ?? true) && !c.record.all(r.item).some((x) => !isAfter(since, x.at))
   );
   const last = Math.max(-TEMPERATURE_EVERY, ...run.tracks.flatMap((t) => t.samples.map((s) => s.seconds)));
   return [

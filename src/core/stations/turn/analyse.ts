@@ -1,3 +1,4 @@
+import { isAfter } from '../../units/instant.ts';
 import { school } from '../../house-rules/rules.ts';
 import { cylindersOf, listed, type Context } from '../../judgement.ts';
 import type { Finding } from '../../survey/finding.ts';
@@ -37,7 +38,7 @@ export function turning(c: Context): Turning {
     .map((r) => ({ result: r.value as string, at: r.at }));
   const lastBad = turns.findLastIndex((t) => !smooth.has(t.result));
   const soak = c.record.last('turn.soaked');
-  const since = turns.slice(lastBad + 1).filter((t) => soak?.value !== 'yes' || t.at > soak.at);
+  const since = turns.slice(lastBad + 1).filter((t) => soak?.value !== 'yes' || isAfter(t.at, soak.at));
   const first = since[0];
   const last = since[since.length - 1];
   const hours = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / 3.6e6 : 0;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isAfter } from '$core/units/instant.ts';
   import { allItems } from '$core/stations/items.ts';
   import { pourOf } from '$core/stations/oil/changes.ts';
   import { sayValue } from '$core/survey/check-entry.ts';
@@ -17,7 +18,7 @@
   let cup = $state<string>();
   let complaint = $state('');
   const since = $derived(session.record.last(`${station}.drained`)?.at ?? '');
-  const list = $derived(session.record.all(what).filter((r) => r.at > since));
+  const list = $derived(session.record.all(what).filter((r) => isAfter(r.at, since)));
   const size = $derived(
     cup ??
       (list.length

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { byTime } from '$core/units/instant.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { allItems } from '$core/stations/items.ts';
@@ -42,7 +43,7 @@
       ...session.record.all('compression.pressure', where),
       ...session.record.all('compression.pulls', where)
     ];
-    return list.sort((a, b) => (a.at < b.at ? -1 : 1));
+    return list.sort(byTime);
   };
 
   function typing(c: number, text: string): void {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { byTime } from '$core/units/instant.ts';
   import { clock } from '$core/stations/run/warming.ts';
   import { spots, type Run } from '$core/stations/run/runs.ts';
   import { allItems } from '$core/stations/items.ts';
@@ -16,7 +17,7 @@
     logged
       .flatMap((what) => session.record.all(what))
       .filter((r) => Date.parse(r.at) >= from && Date.parse(r.at) <= to)
-      .sort((a, b) => (a.at < b.at ? 1 : -1))
+      .sort((a, b) => byTime(b, a))
   );
 </script>
 

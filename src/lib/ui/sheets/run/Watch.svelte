@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isAfter } from '$core/units/instant.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { duePrompts } from '$core/stations/run/prompts.ts';
   import { type Run, type Spot } from '$core/stations/run/runs.ts';
@@ -45,9 +46,9 @@
   const fitted = $derived(session.survey.engine.profile.indicator !== 'not-fitted');
   const since = $derived(run.startedAt.toISOString());
   const seen = $derived(
-    fitted ? run.streams.at(-1)?.value : session.record.all('run.exhaust').findLast((r) => r.at >= since)?.value
+    fitted ? run.streams.at(-1)?.value : session.record.all('run.exhaust').findLast((r) => !isAfter(since, r.at))?.value
   );
-  const volts = $derived(session.record.all('run.volts').findLast((r) => r.at >= since)?.value);
+  const volts = $derived(session.record.all('run.volts').findLast((r) => !isAfter(since, r.at))?.value);
   const optionsOf = (id: ItemId) => {
     const item = allItems[id] as Item;
     return item.kind === 'choice' ? item.options.filter((o) => o.value !== 'not-fitted') : [];

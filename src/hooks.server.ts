@@ -1,8 +1,6 @@
 import { COOKIE, readPreferences } from '$lib/preferences';
+import { log } from '$lib/server/log.ts';
 import type { Handle, HandleServerError } from '@sveltejs/kit';
-import pino from 'pino';
-
-const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.prefs = readPreferences(event.cookies.get(COOKIE));

@@ -136,7 +136,10 @@
         {#if row.gravest && !row.releasedAt}<p class="mt-0.5 line-clamp-2 text-sm">{row.gravest}</p>{/if}
       </div>
       <div class="col-start-2 self-center md:col-start-4">
-        {#if row.releasedAt}
+        {#if row.unjudged}
+          <p class="font-medium text-error" role="alert">{row.unjudged}</p>
+          <a class="action quiet mt-1" href="/surveys/{row.surveyId}/file.json">Export its file</a>
+        {:else if row.releasedAt}
           <p><Shape condition="sound" word={false} /> <strong>Back in service</strong></p>
           <p class="text-sm">signed {formatDistanceToNowStrict(parseISO(row.releasedAt), { addSuffix: true })}</p>
           <a

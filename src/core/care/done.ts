@@ -1,3 +1,4 @@
+import { isAfter } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
 import { standing } from '../survey/current.ts';
 import type { SurveyFile } from '../survey/survey-file.ts';
@@ -13,23 +14,25 @@ export interface Done {
 }
 
 /** Jobs that count as a service done. */
-const byStep: Readonly<Record<string, readonly CareId[]>> = {
-  'gear-refill': ['gear-oil'],
-  'oil-changes': ['engine-oil'],
-  'sump-water': ['engine-oil'],
-  pump: ['impeller'],
-  plugs: ['plugs'],
-  anodes: ['anodes'],
-  'fuel-drain': ['fuel-filter'],
-  'care.engine-oil': ['engine-oil'],
-  'care.gear-oil': ['gear-oil'],
-  'care.impeller': ['impeller'],
-  'care.plugs': ['plugs'],
-  'care.fuel-filter': ['fuel-filter'],
-  'care.anodes': ['anodes'],
-  'care.monthly-turn': ['monthly-turn'],
-  'care.first-oil': ['first-oil', 'engine-oil']
-};
+const byStep: ReadonlyMap<string, readonly CareId[]> = new Map(
+  Object.entries({
+    'gear-refill': ['gear-oil'],
+    'oil-changes': ['engine-oil'],
+    'sump-water': ['engine-oil'],
+    pump: ['impeller'],
+    plugs: ['plugs'],
+    anodes: ['anodes'],
+    'fuel-drain': ['fuel-filter'],
+    'care.engine-oil': ['engine-oil'],
+    'care.gear-oil': ['gear-oil'],
+    'care.impeller': ['impeller'],
+    'care.plugs': ['plugs'],
+    'care.fuel-filter': ['fuel-filter'],
+    'care.anodes': ['anodes'],
+    'care.monthly-turn': ['monthly-turn'],
+    'care.first-oil': ['first-oil', 'engine-oil']
+  } satisfies Record<string, readonly CareId[]>)
+);
 /** Readings that say it too. */
 const byReading: Readonly<Partial<Record<ItemId, readonly [unknown[], CareId]>>> = {
   'gear.refill': [['service'], 'gear-oil'],
@@ -43,12 +46,13 @@ const YEAR = 365.2425 * 864e5;
 export function lastDone(surveys: readonly SurveyFile[]): Map<CareId, Done> {
   const last = new Map<CareId, Done & { readonly at: string }>();
   const put = (id: CareId, at: string, what: string, hours?: number): void => {
-    if ((last.get(id)?.at ?? '') > at) return;
+    const before = last.get(id)?.at;
+    if (before && isAfter(before, at)) return;
     last.set(id, { at, on: at.slice(0, 10), what, ...(hours === undefined ? {} : { hours }) });
   };
   for (const s of surveys) {
     for (const m of s.steps ?? [])
-      if (m.state === 'done') for (const id of byStep[m.step] ?? []) put(id, m.at, m.step, m.hours);
+      if (m.state === 'done') for (const id of byStep.get(m.step) ?? []) put(id, m.at, m.step, m.hours);
     for (const r of standing(s)) {
       const says = byReading[r.what];
       if (says?.[0].includes(r.value)) put(says[1], r.at, r.what);

@@ -152,4 +152,4 @@ export const traits: Readonly<Record<string, Traits>> = {
   safe: {}
 };
 
-export const traitsOf = (step: string): Traits => traits[step] ?? {};
+export const traitsOf = (step: string): Traits => (Object.hasOwn(traits, step) ? traits[step]! : {});

@@ -1,6 +1,7 @@
 import { createEvents } from 'ics';
 import { eventsOf } from '../../core/care/calendar-events.ts';
 import { dueList, type Due } from '../../core/care/due.ts';
+import { log } from './log.ts';
 import { currentRules } from './store/house-rules.ts';
 import { historyOf, openSurveys, surveysOf } from './store/surveys.ts';
 import type { StoreOptions } from './store/context.ts';
@@ -33,7 +34,15 @@ const MOST = 400;
 export const careOfAll = (o: StoreOptions = {}): EngineCare[] =>
   openSurveys(o)
     .slice(-MOST)
-    .flatMap((s) => careOf(s.engineId, o) ?? []);
+    .flatMap((s) => {
+      try {
+        return careOf(s.engineId, o) ?? [];
+      } catch (err) {
+        // One bad record takes its own dates away, not everybody's; the yard shows it.
+        log.error({ err, engine: s.engineId }, 'care of an engine could not be worked out');
+        return [];
+      }
+    });
 
 /** The dates as iCalendar (P: RFC 5545), written by a library. Throws when it cannot be written. */
 export function calendarText(list: readonly EngineCare[]): string {

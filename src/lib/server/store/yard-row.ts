@@ -14,7 +14,8 @@ import type { System } from '../../../core/units/index.ts';
 import type { StoreOptions } from './context.ts';
 import { stations } from '../../../core/stations/register.ts';
 import { adviceOf } from '../advice.ts';
-import { historyOf, loadSurvey } from './surveys.ts';
+import { loadEngine } from './engines.ts';
+import { historyOf, loadSurvey, type SurveyHead } from './surveys.ts';
 
 export interface YardRow {
   readonly surveyId: string;
@@ -45,14 +46,16 @@ export interface YardRow {
   /** What falls due next, when it is soon. */
   readonly care?: { readonly title: string; readonly day: string; readonly overdue: boolean };
   readonly pressing: number;
+  /** Why this engine could not be judged; everything else of the line is empty then. */
+  readonly unjudged?: string;
 }
 
-interface Judged {
+export interface Judged {
   readonly row: YardRow;
   readonly work: Work;
   readonly ticking: boolean;
   readonly words: string;
-  readonly judgement: Judgement;
+  readonly judgement?: Judgement;
 }
 
 /** Judges the latest assessment of an engine for the yard and the bench. */
@@ -137,4 +140,46 @@ function pressing(
     20 * Math.min(holds, 5) +
     Math.min(faults, 15)
   );
+}
+
+/** Before everything but a drowned engine's clock: somebody has to look at it. */
+const UNJUDGED = 900;
+
+/** The line of an engine whose record cannot be judged: one bad record is one line that says so, not a page that fails. */
+export function unjudgedRow(head: SurveyHead, o: StoreOptions = {}): Judged {
+  const ids = { surveyId: head.id, engineId: head.engineId };
+  const { identity, profile } = loadEngine(head.engineId, o);
+  const tag = identity.tag ?? 'no tag';
+  const row: YardRow = {
+    ...ids,
+    tag,
+    name: [identity.maker, identity.model].filter(Boolean).join(' ') || 'unknown make',
+    owner: identity.owner ?? '',
+    serial: identity.serial ?? '',
+    kind: head.kind,
+    startedAt: head.startedAt,
+    profile,
+    stations: [],
+    holds: [],
+    waits: [],
+    openJobs: 0,
+    releasedAt: null,
+    pressing: UNJUDGED,
+    unjudged:
+      'Its record holds something that this application cannot judge. Nothing is lost and nothing is cleared: export it, and report what was entered last.'
+  };
+  const work: Work = {
+    id: head.id,
+    engineId: head.engineId,
+    tag,
+    serial: row.serial,
+    steps: [],
+    runs: false,
+    parts: [],
+    idle: 'its record cannot be judged',
+    kit: false,
+    labels: [],
+    tonight: []
+  };
+  return { row, work, ticking: true, words: [tag, row.serial, row.owner, row.name].join(' ').toLowerCase() };
 }

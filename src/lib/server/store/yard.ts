@@ -3,9 +3,10 @@ import type { System } from '../../../core/units/index.ts';
 import { summaries } from '../db/schema.ts';
 import { dbOf, type StoreOptions } from './context.ts';
 import { indexSurvey } from './search.ts';
-import { openSurveys, type SurveyHead } from './surveys.ts';
+import { log } from '../log.ts';
+import { openSurveys, surveyHead, type SurveyHead } from './surveys.ts';
 import type { Work } from '../../../core/schedule/work.ts';
-import { judgedRow, type YardRow } from './yard-row.ts';
+import { judgedRow, unjudgedRow, type Judged, type YardRow } from './yard-row.ts';
 
 export type { YardRow } from './yard-row.ts';
 
@@ -29,7 +30,7 @@ const AT_LEAST = 40;
 const BUDGET = 400;
 
 function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): void {
-  const made = judgedRow(head.id, now, units, o);
+  const made = judgedOrNot(head, now, units, o);
   if (!made) return;
   const { row, work, ticking, words, judgement } = made;
   const values = {
@@ -48,7 +49,18 @@ function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): voi
     .values(values)
     .onConflictDoUpdate({ target: [summaries.engineId, summaries.units], set: values })
     .run();
-  indexSurvey(head.engineId, head.id, judgement, o);
+  if (judgement) indexSurvey(head.engineId, head.id, judgement, o);
+}
+
+/** The line of an engine, or the line that says it could not be judged. */
+function judgedOrNot(head: SurveyHead, now: Date, units: System, o: StoreOptions): Judged | undefined {
+  try {
+    return judgedRow(head.id, now, units, o);
+  } catch (err) {
+    log.error({ err, survey: head.id }, 'engine could not be judged');
+    const whole = surveyHead(head.id, o);
+    return whole && unjudgedRow(whole, o);
+  }
 }
 
 /** Engines of which no line stands, newest assessment each. */
@@ -71,10 +83,16 @@ function fillLater(units: System): void {
   if (filling) return;
   filling = true;
   const step = (): void => {
-    const [next] = missing(units, {});
-    if (next) write(next, new Date(), units, {});
-    if (next) setTimeout(step, 5);
-    else filling = false;
+    try {
+      const [next] = missing(units, {});
+      if (next) write(next, new Date(), units, {});
+      if (next) setTimeout(step, 5);
+      else filling = false;
+    } catch (err) {
+      // A throw inside a timer would end the process; the next request tries again.
+      filling = false;
+      log.error({ err }, 'lines of the yard could not be judged between requests');
+    }
   };
   setTimeout(step, 50);
 }

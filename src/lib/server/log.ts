@@ -1,0 +1,4 @@
+import pino from 'pino';
+
+/** The server's log. */
+export const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });

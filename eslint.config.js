@@ -6,6 +6,55 @@ import svelteConfig from './svelte.config.js';
 
 /** The one-way arrows of the architecture: who may not import whom. */
 const forbid = (files, patterns) => ({ files, rules: { 'no-restricted-imports': ['error', { patterns }] } });
+
+/**
+ * Floors: each room imports only rooms of the floors below it, so that no circle can come back. A room is a folder under
+ * its root, or a file that lies there. The lowest floor stands first.
+ */
+const floors = {
+  'src/core': [
+    ['units', 'hazards'],
+    ['physics'],
+    ['items', 'house-rules', 'sums'],
+    ['engine'],
+    ['record'],
+    ['findings', 'sources', 'tray'],
+    ['stations'],
+    ['holds', 'survey', 'history', 'jobs'],
+    ['judge.ts', 'care', 'drowned'],
+    ['diagnosis'],
+    ['moves', 'plan'],
+    ['parts', 'gates', 'decision'],
+    ['assess.ts', 'schedule'],
+    ['report']
+  ],
+  'src/lib/ui': [
+    ['bench', 'form', 'history', 'marks', 'parts', 'record', 'session'],
+    ['care', 'drawing', 'jobs', 'photos', 'suspects', 'tray'],
+    ['survey'],
+    ['sheets']
+  ]
+};
+/** One rule a room: what it may not import, beside `always`. */
+const standing = (root, always) =>
+  floors[root].flatMap((rooms, k) =>
+    rooms.map((room) => {
+      const others = floors[root].slice(k).flat();
+      const forbidden = others.filter((r) => r !== room).map((r) => r.replace('.', '\\.'));
+      const file = /\.ts$/.test(room);
+      const up = file ? '\\.' : '\\.\\.(/\\.\\.)*';
+      return {
+        ...forbid(file ? [`${root}/${room}`] : [`${root}/${room}/**/*.ts`, `${root}/${room}/**/*.svelte`], [
+          ...always,
+          {
+            regex: `^(${up}|${root === 'src/core' ? '\\$core' : '\\$lib/ui'})/(${forbidden.join('|')})(/|$)`,
+            message: `${room} stands on floor ${k + 1}: it imports only what lies below it (eslint.config.js, floors).`
+          }
+        ]),
+        ignores: ['**/*.test.ts']
+      };
+    })
+  );
 const outsideCore = {
   group: [
     '$lib',
@@ -20,7 +69,8 @@ const outsideCore = {
     'better-sqlite3',
     '**/lib/**',
     '**/routes/**',
-    '**/demo/**'
+    '**/demo/**',
+    '**/test/**'
   ],
   message: 'The core knows nothing outside src/core: pass what it needs as an argument.'
 };
@@ -34,7 +84,7 @@ const server = {
 };
 
 export default ts.config(
-  { ignores: ['build/', '.svelte-kit/', 'node_modules/', 'drizzle/', 'test-results/', 'data/', 'demo-data/'] },
+  { ignores: ['**/build/', '**/.svelte-kit/', 'node_modules/', 'drizzle/', 'test-results/', 'data/', 'demo-data/'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
@@ -65,11 +115,38 @@ export default ts.config(
       ]
     }
   },
-  forbid(['src/core/**/*.ts'], [outsideCore]),
-  forbid(['src/routes/**/*.ts', 'src/routes/**/*.svelte'], [database]),
+  ...standing('src/core', [outsideCore]),
   {
-    ...forbid(['src/lib/ui/**/*.ts', 'src/lib/ui/**/*.svelte', 'src/lib/workers/**/*.ts'], [server]),
-    // A test of a component draws it as the server does.
-    ignores: ['src/lib/ui/**/*.test.ts']
+    files: ['src/core/*'],
+    ignores: [
+      ...floors['src/core']
+        .flat()
+        .filter((r) => r.endsWith('.ts'))
+        .map((r) => `src/core/${r}`)
+    ],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Program',
+          message: 'A file at the root of the core is a room: give it a floor in eslint.config.js.'
+        }
+      ]
+    }
+  },
+  forbid(['src/routes/**/*.ts', 'src/routes/**/*.svelte'], [database]),
+  ...standing('src/lib/ui', [server]),
+  // A test of a component draws it as the server does.
+  { ...forbid(['src/lib/workers/**/*.ts'], [server]), ignores: ['**/*.test.ts'] },
+  {
+    files: ['src/core/**/*.ts', 'src/lib/**/*.ts', 'src/lib/**/*.svelte', 'src/routes/**/*.svelte'],
+    ignores: ['src/core/units/**', '**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'Literal[value=6894.757]', message: 'Conversion factors come from units.' },
+        { selector: 'Literal[value=273.15]', message: 'Conversion factors come from units.' }
+      ]
+    }
   }
 );

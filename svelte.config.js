@@ -7,6 +7,12 @@ export default {
   kit: {
     adapter: adapter({ out: 'build', precompress: true }),
     alias: { $core: 'src/core' },
+    typescript: {
+      config: (config) => ({
+        ...config,
+        include: [...config.include, '../demo/**/*.ts', '../e2e/**/*.ts', '../perf/**/*.ts']
+      })
+    },
     csp: {
       mode: 'auto',
       directives: {

@@ -1,5 +1,5 @@
-import { emptySurvey, type SurveyFile } from '../src/core/survey/survey-file.ts';
-import { withEntries } from '../src/core/survey/entry.ts';
+import { emptySurvey, type SurveyFile } from '../src/core/record/survey-file.ts';
+import { withEntries } from '../src/core/record/entries.ts';
 import { logOf, type DemoEngine } from './builder.ts';
 
 /** When an engine's assessment began, counted back from now. */

@@ -1,13 +1,13 @@
-import type { OptionId } from '../src/core/decision/options.ts';
+import type { OptionId } from '../src/core/record/options.ts';
 import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
 import type { Manual } from '../src/core/engine/limits.ts';
 import type { ItemId, ReadingValue, StationId } from '../src/core/stations/items.ts';
 import { placeIds, places, type PlaceId } from '../src/core/stations/look/places.ts';
-import type { JobEdit, PartLine } from '../src/core/survey/work.ts';
+import type { JobEdit, PartLine } from '../src/core/record/work.ts';
 import { addDays, format } from 'date-fns';
-import type { Entry } from '../src/core/survey/entry.ts';
-import type { Reading } from '../src/core/survey/reading.ts';
+import type { Entry } from '../src/core/record/entries.ts';
+import type { Reading } from '../src/core/record/reading.ts';
 
 /** One made-up engine with its story; times are minutes from the start of its assessment. */
 export interface DemoEngine {

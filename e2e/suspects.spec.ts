@@ -37,7 +37,7 @@ test('taking one reading away turns the suspects round, and the page says why', 
   const base = await takeIn(page, 'Widgeon', 'Neglected');
   await page.goto(`${base}/cooling`);
   await ready(page);
-  const group = (name: string) => page.getByRole('group', { name });
+  const group = (name: string | RegExp) => page.getByRole('group', { name });
   await group('Within about half a minute of running on water').getByText('weak').click();
   const card = page.getByRole('region', { name: 'Suspects' });
   await expect(card).toContainText(/outlet or its line blocked/);

@@ -1,10 +1,10 @@
 import { latestAt } from '../core/units/instant.ts';
 import fs from 'node:fs';
 import { assess, type Assessment } from '../core/assess.ts';
-import { conditions } from '../core/survey/finding.ts';
+import { conditions } from '../core/findings/finding.ts';
 import { readSurveyFile } from '../core/survey/read-file.ts';
 import type { System } from '../core/units/index.ts';
-import { options } from '../core/decision/options.ts';
+import { options } from '../core/record/options.ts';
 import { decide } from '../core/decision/decide.ts';
 import { actions } from '../core/holds/index.ts';
 import { compressionFigures } from '../core/stations/compression/figures.ts';

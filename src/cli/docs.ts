@@ -5,8 +5,8 @@ import { scenario } from '../../demo/scenario/index.ts';
 import { limits } from '../core/engine/limits.ts';
 import { numberRules, ruleStep } from '../core/house-rules/rules.ts';
 import { topics } from '../core/house-rules/topics.ts';
-import { constants } from '../core/sources.ts';
-import { surveyFileSchema } from '../core/survey/survey-file.ts';
+import { constants } from '../core/sources/index.ts';
+import { surveyFileSchema } from '../core/survey/schema.ts';
 import { say } from '../core/units/index.ts';
 import { figures } from './figures.ts';
 

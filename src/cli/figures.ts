@@ -1,10 +1,10 @@
+import { PSI } from '../core/units/factors.ts';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { crank, type CrankingTest } from '../core/physics/cranking.ts';
 import { holeArea } from '../core/physics/orifice.ts';
 
 /** The figures of docs/cranking.md, drawn from the model itself, so that they cannot say something else. */
-const psi = 6894.757;
 const reference: CrankingTest = {
   cylinder: { bore: 0.066, stroke: 0.06, rod: 0.12, closing: (95 * Math.PI) / 180, ratio: 6.5 },
   rpm: 300,
@@ -54,7 +54,7 @@ ${[...ticks, ...drawn].join('\n')}
 
 const byPull = (test: CrankingTest): (readonly [number, number])[] => [
   [0, 0],
-  ...crank(test).needle.map((p, k) => [k + 1, p / psi] as const)
+  ...crank(test).needle.map((p, k) => [k + 1, p / PSI] as const)
 ];
 
 export const figures: Readonly<Record<string, () => string>> = {
@@ -79,7 +79,7 @@ export const figures: Readonly<Record<string, () => string>> = {
       ...[0, 1, 2].map((mm) => ({
         label: mm ? `${mm} mm hole` : 'tight',
         points: Array.from({ length: 21 }, (_, k) => 100 + 20 * k).map(
-          (rpm) => [rpm, crank({ ...reference, rpm, leak: holeArea(mm * 1e-3), pulls: 10 }).needle[9]! / psi] as const
+          (rpm) => [rpm, crank({ ...reference, rpm, leak: holeArea(mm * 1e-3), pulls: 10 }).needle[9]! / PSI] as const
         )
       }))
     ])

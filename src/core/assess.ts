@@ -1,8 +1,8 @@
-import { advise, type Advice } from './diagnosis/advice.ts';
+import { advise, type Advice } from './moves/advice.ts';
 import { judge, type Judgement } from './judge.ts';
 import { planOf, type Step } from './plan/plan.ts';
-import { gatesOf, ready, type Gate } from './release/gates.ts';
-import type { SurveyFile } from './survey/survey-file.ts';
+import { gatesOf, ready, type Gate } from './gates/gates.ts';
+import type { SurveyFile } from './record/survey-file.ts';
 import type { System } from './units/index.ts';
 
 export { judge, type Judgement, type StationState } from './judge.ts';

@@ -1,9 +1,9 @@
 import { holdsOf, type Hold } from './holds/index.ts';
-import { contextOf, type Context } from './judgement.ts';
+import { contextOf, type Context } from './findings/context.ts';
 import { stations, stationsFor } from './stations/register.ts';
 import type { StationId } from './stations/items.ts';
-import { gravest, type Condition, type Finding } from './survey/finding.ts';
-import type { SurveyFile } from './survey/survey-file.ts';
+import { gravest, type Condition, type Finding } from './findings/finding.ts';
+import type { SurveyFile } from './record/survey-file.ts';
 import type { Shown, System } from './units/index.ts';
 
 export interface StationState {

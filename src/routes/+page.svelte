@@ -2,7 +2,7 @@
   import { caseKinds } from '$core/engine/case-kind.ts';
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
-  import { sayLeft } from '$core/survey/wait.ts';
+  import { sayLeft } from '$core/record/wait.ts';
   import Hourglass from '@lucide/svelte/icons/hourglass';
   import { format, formatDistanceToNowStrict, parseISO } from 'date-fns';
   import { onMount, untrack } from 'svelte';

@@ -9,12 +9,12 @@ import { trendsOf } from '../../src/core/history/trends.ts';
 import { orderOf, partLines } from '../../src/core/parts/lines.ts';
 import { walkFor } from '../../src/core/plan/walk.ts';
 import { whileOpen } from '../../src/core/plan/while-open.ts';
-import { reportOf } from '../../src/core/release/report.ts';
+import { reportOf } from '../../src/core/report/report.ts';
 import { planBench } from '../../src/core/schedule/plan-bench.ts';
 import { usualBench } from '../../src/core/schedule/settings.ts';
 import { workOf } from '../../src/core/schedule/work.ts';
 import { readSurveyFile } from '../../src/core/survey/read-file.ts';
-import type { SurveyFile } from '../../src/core/survey/survey-file.ts';
+import type { SurveyFile } from '../../src/core/record/survey-file.ts';
 import { trayOf } from '../../src/core/tray/tray.ts';
 import { hostile, names } from './hostile.ts';
 

@@ -1,4 +1,4 @@
-import type { SurveyFile } from '../../src/core/survey/survey-file.ts';
+import type { SurveyFile } from '../../src/core/record/survey-file.ts';
 
 /** Names that every plain object answers to, and some that are merely odd. */
 export const names = [

@@ -1,8 +1,8 @@
 import fs from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess.ts';
-import { Bench } from '../../src/core/testing.ts';
-import type { SurveyFile } from '../../src/core/survey/survey-file.ts';
+import { Bench } from '../case.ts';
+import type { SurveyFile } from '../../src/core/record/survey-file.ts';
 import { toInstant } from '../../src/core/units/instant.ts';
 
 const examples = 'docs/examples';

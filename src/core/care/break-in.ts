@@ -1,6 +1,6 @@
 import { known } from '../engine/profile.ts';
 import { ruleNumber, school, schoolSaid } from '../house-rules/rules.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import type { Flow, FlowStep } from './flow.ts';
 
 export interface Stage {

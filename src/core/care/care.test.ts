@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { contextOf } from '../judgement.ts';
+import { contextOf } from '../findings/context.ts';
 import { holdRules } from '../holds/rules.ts';
 import { allItems } from '../stations/items.ts';
-import { Bench } from '../testing.ts';
+import { Bench } from '../../../test/case.ts';
 import { stageAt, stagesOf } from './break-in.ts';
 import { eventsOf } from './calendar-events.ts';
 import { dueList } from './due.ts';

@@ -1,7 +1,7 @@
 import { isAfter } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
-import { standing } from '../survey/current.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
+import { standing } from '../record/current.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
 import type { CareId } from './intervals.ts';
 
 export interface Done {

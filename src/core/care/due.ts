@@ -1,8 +1,8 @@
 import { addMonths, differenceInCalendarDays, parseISO, format } from 'date-fns';
 import { known } from '../engine/profile.ts';
-import { contextOf } from '../judgement.ts';
+import { contextOf } from '../findings/context.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
 import { firstOil, intervalsOf, type CareId, type Interval } from './intervals.ts';
 import { lastDone, type Done } from './done.ts';
 

@@ -2,9 +2,9 @@ import { isAfter } from '../units/instant.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import type { Hold } from '../holds/hold.ts';
 import type { LimitId } from '../engine/limits.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
-import type { Engine } from '../survey/survey-file.ts';
+import type { Engine } from '../record/survey-file.ts';
 import type { CareId } from './intervals.ts';
 
 export interface FlowStep {

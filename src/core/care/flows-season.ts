@@ -1,7 +1,7 @@
 import { cylinderCount, known } from '../engine/profile.ts';
 import { treatedAfter } from '../physics/flows.ts';
 import { school, schoolSaid } from '../house-rules/rules.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import { say } from '../units/index.ts';
 import type { Flow, FlowStep } from './flow.ts';
 

@@ -1,5 +1,5 @@
 import { ruleNumber, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import { impellerLimit } from '../stations/cooling/pump.ts';
 
 export const careIds = [

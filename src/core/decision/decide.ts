@@ -1,11 +1,12 @@
-import { advise, weighing, type Advice, type Weighing } from '../diagnosis/advice.ts';
+import { advise, type Advice } from '../moves/advice.ts';
+import { weighing, type Weighing } from '../diagnosis/weighing.ts';
 import { unliftable } from '../holds/index.ts';
 import type { Judgement } from '../judge.ts';
 import { planOf } from '../plan/plan.ts';
 import { jobsOf } from './jobs.ts';
 import { drawCosts, histogram, quantile, shareOver, type Draws, type Job } from './monte-carlo.ts';
-import type { OptionId } from './options.ts';
-import { pertMean } from './pert.ts';
+import type { OptionId } from '../record/options.ts';
+import { pertMean } from '../physics/pert.ts';
 
 export interface OptionView {
   readonly id: OptionId;

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 // @ts-expect-error It brings no types.
 import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
-import { Bench } from '../testing.ts';
+import { Bench } from '../../../test/case.ts';
 import { decide } from './decide.ts';
 import { drawCosts, histogram, quantile, shareOver, type Job } from './monte-carlo.ts';
-import { pertDraw, pertMean, pertShape, pertVariance, type Three } from './pert.ts';
+import { pertDraw, pertMean, pertShape, pertVariance, type Three } from '../physics/pert.ts';
 import { ownersQuestion } from './question.ts';
 
 const { jStat } = jstat as unknown as {
@@ -176,7 +176,7 @@ describe('the decision', () => {
     expect(text).toMatch(/[?.]$/);
   });
   it('a recorded decision is an entry like any other', async () => {
-    const { entriesOf, withEntries } = await import('../survey/entry.ts');
+    const { entriesOf, withEntries } = await import('../record/entries.ts');
     const { checkEntryBody } = await import('../survey/entry-check.ts');
     const body = {
       id: 'd1',

@@ -1,7 +1,7 @@
-import type { Weighing } from '../diagnosis/advice.ts';
+import type { Weighing } from '../diagnosis/weighing.ts';
 import type { Step } from '../plan/plan.ts';
 import type { Job, Work } from './monte-carlo.ts';
-import type { Three } from './pert.ts';
+import type { Three } from '../physics/pert.ts';
 
 /** Suspects below this chance are left to the reserve everybody keeps (M). */
 const COUNTS = 0.01;

@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random';
-import { pertDraw, type Three } from './pert.ts';
+import { pertDraw, type Three } from '../physics/pert.ts';
 
 /** One thing that may have to be mended. cr and minutes, each low, likely, high. */
 export interface Work {

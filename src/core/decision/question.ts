@@ -1,5 +1,5 @@
-import type { Advice } from '../diagnosis/advice.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
+import type { Advice } from '../moves/advice.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
 import type { Decision } from './decide.ts';
 
 const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;

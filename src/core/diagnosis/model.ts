@@ -1,5 +1,5 @@
 import { bankCount, neighbours } from '../engine/banks.ts';
-import { cylindersOf, type Context } from '../judgement.ts';
+import { cylindersOf, type Context } from '../findings/context.ts';
 import { signKinds, suspectKinds } from './knowledge/index.ts';
 import { strengths, type SignKind, type Strength, type SuspectKind } from './knowledge/shape.ts';
 import type { Network } from './network.ts';

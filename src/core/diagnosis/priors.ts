@@ -1,6 +1,6 @@
 import type { CaseKind } from '../engine/case-kind.ts';
 import { known } from '../engine/profile.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import type { SuspectKind } from './knowledge/shape.ts';
 
 type Letter = 'L' | 'D' | 'N' | 'S';

@@ -1,4 +1,4 @@
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import type { Action } from '../holds/hold.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import type { Belief } from './belief.ts';

@@ -1,7 +1,7 @@
 import { known } from '../engine/profile.ts';
-import { pertMean } from '../decision/pert.ts';
+import { pertMean } from '../physics/pert.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import type { SuspectKind } from './knowledge/shape.ts';
 import { stakes } from './knowledge/shape.ts';
 import type { Model } from './model.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { History, Profile } from '../engine/profile.ts';
-import { contextOf, type Context } from '../judgement.ts';
-import { Bench } from '../testing.ts';
+import { contextOf, type Context } from '../findings/context.ts';
+import { Bench } from '../../../test/case.ts';
 import { labelsOf } from './labels.ts';
 import { protocol } from './protocol.ts';
 

@@ -1,8 +1,8 @@
 import { isAfter, latestOf } from '../units/instant.ts';
 import { against, type Hold } from '../holds/index.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import { pourOf } from '../stations/oil/changes.ts';
-import { drowned } from './drowned.ts';
+import { drowned } from '../record/drowned.ts';
 
 export type LabelId = 'no-oil' | 'do-not-crank' | 'oil-in-bores' | 'case-empty';
 

@@ -1,4 +1,4 @@
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
 import { fuelCleared } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';

@@ -1,7 +1,7 @@
 import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
-import type { Item } from '../survey/items.ts';
-import type { Engine } from '../survey/survey-file.ts';
+import type { Item } from '../items/item.ts';
+import type { Engine } from './engine.ts';
 import { limits, manualValueOf, type LimitId } from './limits.ts';
 import { historyItems, identityItems, profileItems } from './profile.ts';
 

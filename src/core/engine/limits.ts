@@ -1,3 +1,4 @@
+import { PSI } from '../units/factors.ts';
 import * as z from 'zod/mini';
 import { dimensionOf, type DimensionName } from '../units/dimension.ts';
 
@@ -162,7 +163,7 @@ export const ownLimits = {
   pointsGap: 0.51e-3,
   leakdownWatch: 0.1,
   leakdownFault: 0.2,
-  casePressure: 15 * 6894.757,
+  casePressure: 15 * PSI,
   /** Cranking volts with the plugs out under which the starter is too slow to trust what is measured (C). */
   weakVolts: 10.5,
   vaneSet: 20,

@@ -1,4 +1,4 @@
-import { choice, moment, objectOf, quantity, several, text, yesNo, type ValuesOf } from '../survey/items.ts';
+import { choice, moment, objectOf, quantity, several, text, yesNo, type ValuesOf } from '../items/item.ts';
 
 const fitted = { fitted: 'fitted' } as const;
 
@@ -159,6 +159,11 @@ export const historyItems = {
 export type Profile = ValuesOf<typeof profileItems>;
 export type Identity = ValuesOf<typeof identityItems>;
 export type History = ValuesOf<typeof historyItems>;
+
+declare module '../items/item.ts' {
+  // eslint-disable-next-line @typescript-eslint/no-empty-object-type
+  interface AskedEngine extends Profile {}
+}
 
 export const profileSchema = objectOf(profileItems);
 export const identitySchema = objectOf(identityItems);

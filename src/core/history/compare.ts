@@ -1,7 +1,7 @@
-import { contextOf } from '../judgement.ts';
-import { beforeAfter, type BeforeAfter } from '../release/before-after.ts';
-import { roundOf } from '../survey/current.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
+import { contextOf } from '../findings/context.ts';
+import { beforeAfter, type BeforeAfter } from './before-after.ts';
+import { roundOf } from '../record/current.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
 import type { System } from '../units/index.ts';
 
 /**

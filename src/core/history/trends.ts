@@ -1,6 +1,6 @@
 import { allItems, itemIds, type ItemId } from '../stations/items.ts';
-import { Record, roundOf } from '../survey/current.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
+import { Record, roundOf } from '../record/current.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
 import type { DimensionName } from '../units/dimension.ts';
 
 export interface TrendPoint {

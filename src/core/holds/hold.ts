@@ -1,4 +1,4 @@
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
 
 /** What a hold keeps from happening. */

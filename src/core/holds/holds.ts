@@ -1,6 +1,6 @@
 import { latestOf } from '../units/instant.ts';
-import type { Context } from '../judgement.ts';
-import type { Reading } from '../survey/reading.ts';
+import type { Context } from '../findings/context.ts';
+import type { Reading } from '../record/reading.ts';
 import type { Action, Hold } from './hold.ts';
 import { holdRules } from './rules.ts';
 

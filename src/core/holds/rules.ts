@@ -1,6 +1,6 @@
-import { drowned } from '../drowned/drowned.ts';
+import { drowned } from '../record/drowned.ts';
 import { ownLimits } from '../engine/limits.ts';
-import { judgedBy, type Context } from '../judgement.ts';
+import { judgedBy, type Context } from '../findings/context.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, fuelCleared, watered } from '../stations/fuel/age.ts';

@@ -1,6 +1,6 @@
 import { ruleNumber, school, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
 import { say, type System } from '../units/index.ts';
-import type { Offer } from '../survey/work.ts';
+import type { Offer } from '../record/work.ts';
 
 export interface Choice {
   /** Which offer, or nothing when none can be told from the others. */

@@ -1,8 +1,8 @@
 import { isAfter } from '../units/instant.ts';
 import { format, parseISO } from 'date-fns';
 import type { Step } from '../plan/plan.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
-import type { PartLine } from '../survey/work.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
+import type { PartLine } from '../record/work.ts';
 
 /** What is known of a line before anybody wrote one: the job wants it, nobody looked whether it lies in the drawer. */
 export interface OrderLine extends Omit<PartLine, 'id' | 'at' | 'by' | 'state'> {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { checkEntryBody } from '../survey/entry-check.ts';
-import type { Offer, PartLine } from '../survey/work.ts';
-import { Bench } from '../testing.ts';
+import type { Offer, PartLine } from '../record/work.ts';
+import { Bench } from '../../../test/case.ts';
 import { chooseOffer } from './choose.ts';
 import { lineKey, orderOf, partLines } from './lines.ts';
 

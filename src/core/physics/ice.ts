@@ -1,3 +1,4 @@
+import { ZERO_CELSIUS } from '../units/factors.ts';
 /** Densities at 0 °C, kg/m³ (P: CRC Handbook of Chemistry and Physics). */
 export const WATER_DENSITY_0C = 999.84;
 export const ICE_DENSITY_0C = 916.7;
@@ -6,7 +7,7 @@ export const ICE_DENSITY_0C = 916.7;
 export const FREEZING_EXPANSION = WATER_DENSITY_0C / ICE_DENSITY_0C - 1;
 
 /** Freezing points, K. Sea water at 35 g/kg (P: UNESCO / TEOS-10). Brackish: half way, taken by the safe side. */
-const freezing = { fresh: 273.15, brackish: 273.15 - 0.9, salt: 273.15 - 1.9 } as const;
+const freezing = { fresh: ZERO_CELSIUS, brackish: ZERO_CELSIUS - 0.9, salt: ZERO_CELSIUS - 1.9 } as const;
 
 /** Freezing point, K, of the water in question; unknown water is taken as fresh, which freezes first. */
 export const freezingPoint = (water: 'fresh' | 'brackish' | 'salt' | 'unknown' | undefined): number =>

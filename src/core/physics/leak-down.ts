@@ -1,8 +1,9 @@
+import { PSI } from '../units/factors.ts';
 import { SEA_LEVEL_PRESSURE } from './atmosphere.ts';
 import { flowNumber } from './orifice.ts';
 
 /** The published tester: 80 psi through an orifice of 0.040 in (P: FAA AC 43.13-1B; that 0.040 in is asked of small bores is M). */
-export const PUBLISHED_SUPPLY = 80 * 6894.757;
+export const PUBLISHED_SUPPLY = 80 * PSI;
 export const PUBLISHED_RESTRICTOR = 0.04 * 25.4e-3;
 
 /** Supply pressure, Pa gauge, and restrictor diameter, m. Both holes are taken with the same discharge coefficient. */

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { checkEntryBody } from '../survey/entry-check.ts';
-import type { JobEdit } from '../survey/work.ts';
-import { Bench } from '../testing.ts';
+import type { JobEdit } from '../record/work.ts';
+import { Bench } from '../../../test/case.ts';
 import { planOf } from './plan.ts';
-import { stepRules } from './rules.ts';
-import { traits } from './traits.ts';
+import { stepRules } from '../jobs/register.ts';
+import { traits } from '../jobs/traits.ts';
 import { walkFor } from './walk.ts';
 import { whileOpen } from './while-open.ts';
 
@@ -30,7 +30,7 @@ describe('jobs changed by hand', () => {
     expect(screen!.why[0]).toMatch(/screens are blocked/);
   });
   it('a job of one’s own is planned, done, proved and dropped', () => {
-    const own = { step: 'own-1', title: 'Paint the skeg', minutes: 40, station: 'look' };
+    const own = { step: 'own-1', title: 'Paint the skeg', minutes: 40, station: 'look' } as const;
     expect(plan(new Bench(), [edit(1, own)])).toMatchObject([{ id: 'own-1', own: true, state: 'open', minutes: 40 }]);
     expect(plan(new Bench().done('own-1'), [edit(1, own)])[0]!.state).toBe('done');
     expect(plan(new Bench().done('own-1').read('look.cowl', 'clean'), [edit(1, own)])[0]!.state).toBe('proved');

@@ -1,8 +1,8 @@
 import { byTime, isAfter } from '../units/instant.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
-import type { JobEdit } from '../survey/work.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
+import type { JobEdit } from '../record/work.ts';
 import { lastMark, type Step } from './plan.ts';
 
 type Edit = Omit<JobEdit, 'id' | 'at' | 'by' | 'step'>;
@@ -36,7 +36,8 @@ export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>): Step[] {
     const mark = lastMark(c.survey.steps ?? [], id);
     const station = (edit.station ?? 'look') as StationId;
     const proved =
-      mark?.state === 'done' && c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${station}.`));
+      mark?.state === 'done' &&
+      c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${station}.`));
     const plain: Step = {
       id,
       title: edit.title,

@@ -2,13 +2,13 @@ import { isAfter, latestOf } from '../units/instant.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import { findingsFor } from '../judge.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
-import { contextOf, type Context } from '../judgement.ts';
+import { contextOf, type Context } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
-import type { Finding } from '../survey/finding.ts';
-import type { StepMark } from '../survey/reading.ts';
+import type { Finding } from '../findings/finding.ts';
+import type { StepMark } from '../record/reading.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
-import { stepRules } from './rules.ts';
-import type { StepRule } from './step.ts';
+import { stepRules } from '../jobs/register.ts';
+import type { StepRule } from '../jobs/rule.ts';
 
 export { stepRules };
 

@@ -1,5 +1,5 @@
 import type { Step } from './plan.ts';
-import { openings, traitsOf, type Opening } from './traits.ts';
+import { openings, traitsOf, type Opening } from '../jobs/traits.ts';
 
 export interface WhileOpen {
   readonly opening: Opening;

@@ -1,7 +1,7 @@
 import { lineKey } from '../parts/lines.ts';
-import type { PartLine } from '../survey/work.ts';
+import type { PartLine } from '../record/work.ts';
 import type { Step } from '../plan/plan.ts';
-import { traitsOf } from '../plan/traits.ts';
+import { traitsOf } from '../jobs/traits.ts';
 import { calendarOf, windowsOf, type Calendar } from './calendar.ts';
 import { inOrderOfNeed, type Problem, type Task } from './problem.ts';
 import type { BenchSettings, Pin } from './settings.ts';

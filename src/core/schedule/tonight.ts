@@ -1,7 +1,7 @@
 import type { Judgement } from '../judge.ts';
 import type { Step } from '../plan/plan.ts';
-import { runningWaits } from '../survey/wait.ts';
-import { openings, traitsOf, type Opening } from '../plan/traits.ts';
+import { runningWaits } from '../record/wait.ts';
+import { openings, traitsOf, type Opening } from '../jobs/traits.ts';
 
 /** What is done to something left open over night (C). */
 const cover: Readonly<Partial<Record<Opening, string>>> = {

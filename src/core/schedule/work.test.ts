@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { flowMark } from '../care/flow.ts';
-import { Bench } from '../testing.ts';
-import type { TrayPart } from '../survey/work.ts';
+import { Bench } from '../../../test/case.ts';
+import type { TrayPart } from '../record/work.ts';
 import { singleJob, workOf } from './work.ts';
 
 const ids = { surveyId: 's', engineId: 'e' };

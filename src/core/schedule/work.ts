@@ -1,13 +1,13 @@
 import { flowById } from '../care/flows.ts';
 import { flowOf, flowState, type Flow, type FlowState } from '../care/flow.ts';
-import type { Advice } from '../diagnosis/advice.ts';
+import type { Advice } from '../moves/advice.ts';
 import { labelsOf, type YardLabel } from '../drowned/labels.ts';
 import type { Judgement } from '../judge.ts';
 import { partLines } from '../parts/lines.ts';
 import type { Step } from '../plan/plan.ts';
 import { asksForKit } from '../stations/cooling/pump.ts';
 import { stations } from '../stations/register.ts';
-import { drownedClock } from '../survey/clock.ts';
+import { drownedClock } from '../drowned/clock.ts';
 import { trayOf } from '../tray/tray.ts';
 import type { BenchEngine } from './bench.ts';
 import { tonightOf } from './tonight.ts';

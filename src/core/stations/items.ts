@@ -1,4 +1,5 @@
-import type { Item, ValueOf } from '../survey/items.ts';
+import type { Item } from '../items/item.ts';
+import type { ItemId, StationId, StationItems } from '../items/register.ts';
 import { items as compression } from './compression/readings.ts';
 import { items as cooling } from './cooling/readings.ts';
 import { items as fuel } from './fuel/readings.ts';
@@ -11,22 +12,24 @@ import { items as safe } from './safe/readings.ts';
 import { items as spark } from './spark/readings.ts';
 import { items as turn } from './turn/readings.ts';
 
-/** The register of stations: in working order, one line each. */
-export const stationItems = { safe, look, turn, plugs, spark, compression, gear, fuel, cooling, oil, run } as const;
+export type { ItemId, ReadingValue, StationId } from '../items/register.ts';
 
-export type StationId = keyof typeof stationItems;
+/** The register of what is taken at the stations, in working order, one line each. */
+export const stationItems: { readonly [S in StationId]: StationItems[S] } = {
+  safe,
+  look,
+  turn,
+  plugs,
+  spark,
+  compression,
+  gear,
+  fuel,
+  cooling,
+  oil,
+  run
+};
+
 export const stationIds = Object.keys(stationItems) as StationId[];
-
-type Names = { [S in StationId]: `${S}.${Extract<keyof (typeof stationItems)[S], string>}` }[StationId];
-/** Every reading's name: station and item, "gear.look". */
-export type ItemId = Names;
-
-type ItemAt<I extends ItemId> = I extends `${infer S extends StationId}.${infer K}`
-  ? K extends keyof (typeof stationItems)[S]
-    ? (typeof stationItems)[S][K]
-    : never
-  : never;
-export type ReadingValue<I extends ItemId> = ValueOf<ItemAt<I>>;
 
 export const allItems = Object.fromEntries(
   stationIds.flatMap((s) => Object.entries(stationItems[s]).map(([k, item]) => [`${s}.${k}`, item]))

@@ -1,6 +1,7 @@
+import { PSI } from '../units/factors.ts';
 import { known, type Profile } from '../engine/profile.ts';
-import type { Context } from '../judgement.ts';
-import type { Finding } from '../survey/finding.ts';
+import type { Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
 import { show, type Shown } from '../units/index.ts';
 import { analyse as compression } from './compression/analyse.ts';
 import { compare } from './compression/compare.ts';
@@ -41,8 +42,7 @@ export interface Station {
 const lowestCompression = (c: Context): Shown | undefined => {
   const found = compare(c);
   return (
-    found &&
-    show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, found.instrument.resolution ?? 6894.757)
+    found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, found.instrument.resolution ?? PSI)
   );
 };
 const volume = (c: Context): Shown | undefined => {

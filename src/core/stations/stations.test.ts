@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Bench } from '../testing.ts';
+import { Bench } from '../../../test/case.ts';
 import { expectedBumps } from './turn/analyse.ts';
 import { stationItems } from './items.ts';
 import { stations } from './register.ts';

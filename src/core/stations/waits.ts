@@ -1,6 +1,6 @@
 import { known } from '../engine/profile.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
-import type { Context } from '../judgement.ts';
+import type { Context } from '../findings/context.ts';
 import { drainMinutes } from '../physics/viscosity.ts';
 import { say } from '../units/index.ts';
 import type { StationId } from './items.ts';

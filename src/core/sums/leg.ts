@@ -1,3 +1,4 @@
+import { ZERO_CELSIUS } from '../units/factors.ts';
 import { detectableDrop, holeOfLeak, leakRate, smallestLeak } from '../physics/case-test.ts';
 import { drainMinutes, usualGearOil, viscosityAt } from '../physics/viscosity.ts';
 import { say } from '../units/index.ts';
@@ -56,8 +57,8 @@ export const drainTime: Sum = {
       figure: `${Math.round(minutes)} min`,
       says: `at ${say(v.air!, 'temperature', units)}, where the usual gear oil stands at ${Math.round(viscosityAt(v.air!, ...usualGearOil))} mm²/s.`,
       rows: [0, 10, 20, 30].map((t) => [
-        say(t + 273.15, 'temperature', units),
-        `${Math.round(drainMinutes(t + 273.15, v.base!))} min`
+        say(t + ZERO_CELSIUS, 'temperature', units),
+        `${Math.round(drainMinutes(t + ZERO_CELSIUS, v.base!))} min`
       ])
     };
   },

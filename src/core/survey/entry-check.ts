@@ -1,21 +1,6 @@
-import type { Entry, EntryType } from './entry.ts';
-import { decisionEntrySchema, gateReasonSchema, overrideSchema, readingSchema, stepMarkSchema } from './reading.ts';
-import { waitSchema } from './wait.ts';
-import { jobEditSchema, partLineSchema, trayMarkSchema, trayPartSchema } from './work.ts';
+import type { Entry, EntryType } from '../record/entries.ts';
+import { schemas } from './schema.ts';
 
-// Apart from the entries themselves: a page builds entries, the server checks them, and only one of them carries the schemas.
-const schemas = {
-  reading: readingSchema,
-  override: overrideSchema,
-  step: stepMarkSchema,
-  reason: gateReasonSchema,
-  wait: waitSchema,
-  decision: decisionEntrySchema,
-  job: jobEditSchema,
-  part: partLineSchema,
-  tray: trayPartSchema,
-  trayMark: trayMarkSchema
-} as const;
 export type EntryCheck =
   { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly message: string };
 

@@ -1,7 +1,8 @@
+import { PSI } from '../units/factors.ts';
 import { allItems, type ItemId } from '../stations/items.ts';
 import { parseQuantity, say, type System } from '../units/index.ts';
-import { checkEntry, sayValue } from './check-entry.ts';
-import type { Conditions } from './reading.ts';
+import { checkEntry, sayValue } from '../items/check-entry.ts';
+import type { Conditions } from '../record/reading.ts';
 
 export interface QuickEntry {
   readonly what: ItemId;
@@ -129,7 +130,7 @@ export function parseQuickLine(line: string, cylinders: number | undefined, unit
       value: parsed.si,
       typed,
       ...(wet ? { conditions: { bores: 'oiled' as const, ...(dose?.ok ? { dose: dose.si } : {}) } } : {}),
-      says: `cylinder ${cylinder}: ${say(parsed.si, 'pressure', units, 6894.757)}${wet ? `, wet${said}` : ''}`
+      says: `cylinder ${cylinder}: ${say(parsed.si, 'pressure', units, PSI)}${wet ? `, wet${said}` : ''}`
     });
   }
   return entries.length ? { ok: true, entries } : fail('Now cylinder and reading, for example “1 98”.', line.length);

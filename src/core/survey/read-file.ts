@@ -1,5 +1,7 @@
 import * as z from 'zod/mini';
-import { SURVEY_FORMAT, SURVEY_VERSION, surveyFileSchema, type SurveyFile } from './survey-file.ts';
+import { entryKinds, entryTypes } from '../record/entries.ts';
+import { SURVEY_FORMAT, SURVEY_VERSION, type SurveyFile } from '../record/survey-file.ts';
+import { surveyFileSchema } from './schema.ts';
 
 // A file's author reads these sentences; the pages bring their own.
 z.config(z.locales.en());
@@ -44,10 +46,11 @@ export function readSurveyFile(text: string): ReadResult {
   return refuse(pathOf(issue?.path ?? []), sentence(issue?.message ?? 'something is wrong here'));
 }
 
-/** Two readings of one id could hide one another. */
+/** Two entries of one id could hide one another. */
 function doubles(survey: SurveyFile): ReadResult {
   const seen = new Set<string>();
-  for (const list of ['readings', 'overrides', 'steps', 'reasons'] as const) {
+  for (const type of entryTypes) {
+    const { list } = entryKinds[type];
     for (const [k, entry] of (survey[list] ?? []).entries()) {
       if (seen.has(entry.id)) return refuse(`${list}[${k}].id`, `The id "${entry.id}" stands twice in this file.`);
       seen.add(entry.id);

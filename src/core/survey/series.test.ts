@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { allItems } from '../stations/items.ts';
 import { parseQuantity, say } from '../units/index.ts';
-import { checkEntry, sayValue, splitSeries } from './check-entry.ts';
+import { checkEntry, sayValue, splitSeries } from '../items/check-entry.ts';
 import { parseQuickLine } from './quick-line.ts';
 
 const item = allItems['compression.pulls'];

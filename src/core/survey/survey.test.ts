@@ -5,16 +5,17 @@ import { z } from 'zod';
 import { engineOf, factSchema, factsOf } from '../engine/fact.ts';
 import { profileItems } from '../engine/profile.ts';
 import { allItems } from '../stations/items.ts';
-import { Bench } from '../testing.ts';
-import { checkEntry, sayValue } from './check-entry.ts';
-import { drownedClock } from './clock.ts';
-import { contextOf } from '../judgement.ts';
-import { Record, standing } from './current.ts';
+import { Bench } from '../../../test/case.ts';
+import { checkEntry, sayValue } from '../items/check-entry.ts';
+import { drownedClock } from '../drowned/clock.ts';
+import { contextOf } from '../findings/context.ts';
+import { Record, standing } from '../record/current.ts';
 import { checkEntryBody } from './entry-check.ts';
-import { withEntries } from './entry.ts';
+import { withEntries } from '../record/entries.ts';
 import { parseQuickLine } from './quick-line.ts';
 import { readSurveyFile } from './read-file.ts';
-import { emptySurvey, surveyFileSchema } from './survey-file.ts';
+import { emptySurvey } from '../record/survey-file.ts';
+import { surveyFileSchema } from './schema.ts';
 
 const psi = 6894.757;
 

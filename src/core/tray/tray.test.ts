@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { gatesOf } from '../release/gates.ts';
-import { Bench } from '../testing.ts';
-import type { TrayMark, TrayPart, TrayState } from '../survey/work.ts';
+import { gatesOf } from '../gates/gates.ts';
+import { Bench } from '../../../test/case.ts';
+import type { TrayMark, TrayPart, TrayState } from '../record/work.ts';
 import { partSaid, refitOrder, trayLeft, trayOf } from './tray.ts';
 
 const minute = (k: number): string => new Date(Date.UTC(2026, 4, 2, 9, k)).toISOString();

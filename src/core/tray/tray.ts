@@ -1,6 +1,6 @@
 import { byTime, isAfter } from '../units/instant.ts';
-import type { SurveyFile } from '../survey/survey-file.ts';
-import type { TrayMark, TrayPart, TrayState } from '../survey/work.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
+import type { TrayMark, TrayPart, TrayState } from '../record/work.ts';
 
 export interface OnTray {
   readonly part: TrayPart;

@@ -1,3 +1,4 @@
+import { PSI, ZERO_CELSIUS } from './factors.ts';
 /**
  * The dimensions the trade measures in, each with its SI unit and the units people type.
  * Factors: NIST SP 811 (2008), appendix B (P). `toSI` is si = (value + offset) * factor.
@@ -32,7 +33,7 @@ export const dimensions = {
   pressure: {
     name: 'pressure',
     units: [
-      unit('psi', 6894.757, ['lb/in2', 'lbs', 'psig']),
+      unit('psi', PSI, ['lb/in2', 'lbs', 'psig']),
       unit('bar', 100_000, ['bars']),
       unit('kPa', 1000, ['kilopascal']),
       unit('MPa', 1_000_000),
@@ -50,7 +51,7 @@ export const dimensions = {
       unit('mbar', 100, ['millibar', 'hPa']),
       unit('bar', 100_000),
       unit('mmHg', 133.3224, ['torr']),
-      unit('psi', 6894.757)
+      unit('psi', PSI)
     ],
     shown: { metric: 'kPa', us: 'inHg' }
   },
@@ -141,7 +142,7 @@ export const dimensions = {
   temperature: {
     name: 'temperature',
     units: [
-      unit('°C', 1, ['c', 'degc', 'celsius'], 273.15),
+      unit('°C', 1, ['c', 'degc', 'celsius'], ZERO_CELSIUS),
       unit('°F', 5 / 9, ['f', 'degf', 'fahrenheit'], 459.67),
       unit('K', 1, ['kelvin'])
     ],

@@ -1,7 +1,7 @@
-import { advise, type Advice } from '../../core/diagnosis/advice.ts';
+import { advise, type Advice } from '../../core/moves/advice.ts';
 import { decide, type Decision } from '../../core/decision/decide.ts';
 import type { Judgement } from '../../core/judge.ts';
-import type { SurveyFile } from '../../core/survey/survey-file.ts';
+import type { SurveyFile } from '../../core/record/survey-file.ts';
 import type { System } from '../../core/units/index.ts';
 
 interface Kept {

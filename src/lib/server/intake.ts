@@ -1,6 +1,6 @@
 import { caseKindSchema, type CaseKind } from '../../core/engine/case-kind.ts';
 import { factItem } from '../../core/engine/fact.ts';
-import { checkEntry } from '../../core/survey/check-entry.ts';
+import { checkEntry } from '../../core/items/check-entry.ts';
 import type { System } from '../../core/units/index.ts';
 
 export interface Intake {

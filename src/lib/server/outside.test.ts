@@ -8,7 +8,7 @@ import { surveyOf } from '../../../demo/build.ts';
 import { scenario } from '../../../demo/scenario/index.ts';
 import { assess } from '../../core/assess.ts';
 import { dueList } from '../../core/care/due.ts';
-import { reportOf } from '../../core/release/report.ts';
+import { reportOf } from '../../core/report/report.ts';
 import { calendarText } from './care.ts';
 import { recordPdf } from './reports/pdf.ts';
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { EntryType } from '../../core/survey/entry.ts';
+import type { EntryType } from '../../core/record/entries.ts';
 import { appendBatch } from './store/append.ts';
 import type { StoreOptions } from './store/context.ts';
 

@@ -1,6 +1,6 @@
 import { assess } from '../../core/assess.ts';
-import { reportOf, type Report } from '../../core/release/report.ts';
-import type { SurveyFile } from '../../core/survey/survey-file.ts';
+import { reportOf, type Report } from '../../core/report/report.ts';
+import type { SurveyFile } from '../../core/record/survey-file.ts';
 import type { System } from '../../core/units/index.ts';
 import { lastRelease, type Release } from './store/releases.ts';
 import { loadSurvey } from './store/surveys.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../core/assess.ts';
-import { reportOf } from '../../core/release/report.ts';
-import { Bench } from '../../core/testing.ts';
+import { reportOf } from '../../core/report/report.ts';
+import { Bench } from '../../../test/case.ts';
 import { readPreferences } from '../preferences.ts';
 import { readIntake } from './intake.ts';
 import { recordPdf } from './reports/pdf.ts';

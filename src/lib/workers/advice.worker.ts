@@ -1,7 +1,7 @@
 import { decide } from '$core/decision/decide.ts';
-import { advise } from '$core/diagnosis/advice.ts';
+import { advise } from '$core/moves/advice.ts';
 import { judge } from '$core/judge.ts';
-import type { SurveyFile } from '$core/survey/survey-file.ts';
+import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { System } from '$core/units/index.ts';
 import { expose } from 'comlink';
 

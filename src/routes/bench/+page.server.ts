@@ -1,6 +1,6 @@
 import { pickJobs } from '$core/schedule/picker.ts';
 import { partLines } from '$core/parts/lines.ts';
-import { dateSchema } from '$core/survey/work.ts';
+import { dateSchema } from '$core/record/work.ts';
 import { benchData, firstPlan } from '$lib/server/bench.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';
 import { addPin } from '$lib/server/store/shop.ts';

@@ -1,5 +1,5 @@
 import { partLines } from '$core/parts/lines.ts';
-import { partStates, type Offer, type PartLine, type PartState } from '$core/survey/work.ts';
+import { partStates, type Offer, type PartLine, type PartState } from '$core/record/work.ts';
 import { parseQuantity } from '$core/units/index.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { partStates } from '$core/survey/work.ts';
+  import { partStates } from '$core/record/work.ts';
   import { enhance } from '$app/forms';
   import PartForm from '$lib/ui/parts/PartForm.svelte';
   import { offerSaid } from '$core/parts/choose.ts';

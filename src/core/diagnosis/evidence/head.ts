@@ -1,6 +1,6 @@
 import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, type Context } from '../../judgement.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
 import { seen, wordOf, type Measure, type Observed } from './observed.ts';
@@ -58,10 +58,7 @@ const volts: Measure = (c) => {
   const own = c.record.last('plugs.volts');
   const all = [...noted, ...(own && typeof own.value === 'number' ? [{ at: own.at, v: own.value }] : [])];
   if (!all.length) return undefined;
-  return seen(
-    Math.min(...all.map((x) => x.v)) < WEAK,
-    latestAt(all)
-  );
+  return seen(Math.min(...all.map((x) => x.v)) < WEAK, latestAt(all));
 };
 
 /** Cranking under this is slow for arm and starter alike, 1/min (M). */

@@ -1,6 +1,6 @@
 import { isAfter } from '../../units/instant.ts';
-import type { Context } from '../../judgement.ts';
-import type { Finding } from '../../survey/finding.ts';
+import type { Context } from '../../findings/context.ts';
+import type { Finding } from '../../findings/finding.ts';
 import type { Model } from '../model.ts';
 import { compressionMeasures } from './compression.ts';
 import { headMeasures } from './head.ts';

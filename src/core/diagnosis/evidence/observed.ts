@@ -1,5 +1,5 @@
 import { latestAt } from '../../units/instant.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { ABSENT, PRESENT, type Likelihood } from '../network.ts';
 

@@ -1,14 +1,13 @@
+import { PSI } from '../../units/factors.ts';
 import { known } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { withoutAdapter, type WithoutAdapter } from '../../physics/adapter.ts';
 import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import type { Comparison } from './compare.ts';
 import { cylinderOf } from './shape.ts';
 
-const psi = 6894.757;
-
 /** Range of cranking pressure of each kind of engine, Pa gauge at sea level (C; below it is a question, never a fault). */
-export const kindRange = { two: [90 * psi, 150 * psi], four: [120 * psi, 210 * psi] } as const;
+export const kindRange = { two: [90 * PSI, 150 * PSI], four: [120 * PSI, 210 * PSI] } as const;
 export interface Absolute {
   /** Ambient pressure, Pa, and whether the altitude was entered or taken as sea level. */
   readonly ambient: number;
@@ -38,7 +37,7 @@ export function absolute(c: Context, comparison: Comparison): Absolute {
   return {
     ambient,
     altitudeKnown: altitude !== undefined,
-    gauge: (instrument.accuracy ?? 0.02) * (instrument.range ?? 300 * psi),
+    gauge: (instrument.accuracy ?? 0.02) * (instrument.range ?? 300 * PSI),
     best: atSeaLevel(Math.max(...means), ambient),
     lowest: atSeaLevel(lowest, ambient),
     ...(adapter ? { adapter } : {}),

@@ -1,12 +1,13 @@
+import { PSI } from '../../units/factors.ts';
 import { neighbours } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { schoolSaid } from '../../house-rules/rules.ts';
-import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
-import type { Because, Condition, Finding } from '../../survey/finding.ts';
+import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
+import type { Because, Condition, Finding } from '../../findings/finding.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say } from '../../units/index.ts';
 import { boreOil } from '../plugs/analyse.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { absolute, kindRange } from './absolute.ts';
 import { compare, type Comparison } from './compare.ts';
 import { expectedRange } from './expected.ts';
@@ -23,7 +24,7 @@ export function analyse(c: Context): Finding[] {
   const found = compare(c);
   leakDownFindings(c, out);
   if (!found) return out.list;
-  const sayP = (pa: number): string => say(pa, 'pressure', c.units, found.instrument.resolution ?? 6894.757);
+  const sayP = (pa: number): string => say(pa, 'pressure', c.units, found.instrument.resolution ?? PSI);
   const inputs = [
     ...found.rows.map((r) => `cylinder ${r.cylinder}: ${r.readings.map(sayP).join(', ')}`),
     `gauge: ${found.instrument.name}${found.instrument.adapterVolume ? `, adapter ${say(found.instrument.adapterVolume, 'volume', c.units)}` : ''}`,
@@ -80,7 +81,7 @@ function artefacts(c: Context, found: Comparison, out: Out, inputs: string[]): v
         'cannot-tell',
         `On cylinder ${r.cylinder} the needle fell from one pull to the next. A check valve that leaks, or a pull written down wrongly: repeat it with another gauge.`,
         practice(
-          [...inputs, `pulls: ${r.series.map((s) => s.map((p) => Math.round(p / 6894.757)).join(' ')).join('; ')} psi`],
+          [...inputs, `pulls: ${r.series.map((s) => s.map((p) => Math.round(p / PSI)).join(' ')).join('; ')} psi`],
           'a gauge with a sound check valve cannot fall.'
         ),
         r.cylinder

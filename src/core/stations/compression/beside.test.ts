@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { contextOf } from '../../judgement.ts';
+import { contextOf } from '../../findings/context.ts';
 import { crank } from '../../physics/cranking.ts';
 import { holeArea } from '../../physics/orifice.ts';
-import { splitSeries } from '../../survey/check-entry.ts';
+import { splitSeries } from '../../items/check-entry.ts';
 import { parseQuickLine } from '../../survey/quick-line.ts';
-import { Bench } from '../../testing.ts';
+import { Bench } from '../../../../test/case.ts';
 import { compare } from './compare.ts';
 import { expectedRange } from './expected.ts';
 import { leakFit } from './leak-fit.ts';

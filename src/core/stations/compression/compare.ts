@@ -1,16 +1,17 @@
+import { PSI } from '../../units/factors.ts';
 import { school } from '../../house-rules/rules.ts';
-import { cylindersOf, judgedBy, type Context, type Judged } from '../../judgement.ts';
+import { cylindersOf, judgedBy, type Context, type Judged } from '../../findings/context.ts';
 import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
-import type { Conditions, Instrument } from '../../survey/reading.ts';
+import type { Conditions, Instrument } from '../../record/reading.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
 import { pressureRound, pressureTests, type PressureTest as Pressure } from './tests.ts';
 
 /** An ordinary gauge where none was named: 0–300 psi, ±2 % of full scale, 1 psi divisions (C). */
 export const ordinaryGauge = {
   name: 'ordinary gauge',
-  range: 300 * 6894.757,
+  range: 300 * PSI,
   accuracy: 0.02,
-  resolution: 6894.757
+  resolution: PSI
 } as const;
 /** Repeatability of one cranking test, share of the reading (M). */
 const REPEATABILITY = 0.02;

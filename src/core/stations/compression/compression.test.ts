@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Bench } from '../../testing.ts';
+import { Bench } from '../../../../test/case.ts';
 import { orderEffect } from './order.ts';
 
 const triple = { strokes: 'two', cylinders: 3, layout: 'inline', displacement: 830e-6 } as const;

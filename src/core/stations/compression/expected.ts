@@ -1,5 +1,6 @@
+import { ZERO_CELSIUS } from '../../units/factors.ts';
 import { known } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import { crank } from '../../physics/cranking.ts';
 import { shapeOf } from './shape.ts';
@@ -77,6 +78,6 @@ export function expectedRange(c: Context): Expected | undefined {
   }
   return {
     ...range,
-    from: `${Math.round(rpm.low)} to ${Math.round(rpm.high)} rpm, trapped ratio ${(known_.shape.ratio - known_.ratioReach).toFixed(1)} to ${(known_.shape.ratio + known_.ratioReach).toFixed(1)}, ${Math.round(ambient / 100)} hPa, ${Math.round(temperature - 273.15)} °C`
+    from: `${Math.round(rpm.low)} to ${Math.round(rpm.high)} rpm, trapped ratio ${(known_.shape.ratio - known_.ratioReach).toFixed(1)} to ${(known_.shape.ratio + known_.ratioReach).toFixed(1)}, ${Math.round(ambient / 100)} hPa, ${Math.round(temperature - ZERO_CELSIUS)} °C`
   };
 }

@@ -1,6 +1,7 @@
+import { PSI } from '../../units/factors.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { say } from '../../units/index.ts';
 import { absolute } from './absolute.ts';
 import { compare } from './compare.ts';
@@ -22,7 +23,7 @@ export interface Figure {
 export function compressionFigures(c: Context): Figure[] {
   const found = compare(c);
   if (!found) return [];
-  const step = found.instrument.resolution ?? 6894.757;
+  const step = found.instrument.resolution ?? PSI;
   const p = (pa: number): string => say(pa, 'pressure', c.units, step);
   const abs = absolute(c, found);
   const list: Figure[] = [];

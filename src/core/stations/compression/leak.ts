@@ -1,10 +1,11 @@
+import { PSI } from '../../units/factors.ts';
 import { known } from '../../engine/profile.ts';
-import { listed, type Context } from '../../judgement.ts';
+import { listed, type Context } from '../../findings/context.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import type { FitConditions, LeakFit, Observed } from '../../physics/cranking-fit.ts';
-import type { Finding } from '../../survey/finding.ts';
+import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
-import { findingsOf } from '../finding.ts';
+import { findingsOf } from '../../findings/collect.ts';
 import { compare, type Comparison } from './compare.ts';
 import { speedOf } from './expected.ts';
 import { shapeOf } from './shape.ts';
@@ -62,7 +63,7 @@ export function leakTask(c: Context): LeakTask | undefined {
       temperature: known(c.record.value('safe.air')) ?? 293,
       dead,
       ...(instrument.gaugeVolume === undefined ? {} : { gauge: instrument.gaugeVolume }),
-      resolution: instrument.resolution ?? 6894.757
+      resolution: instrument.resolution ?? PSI
     }
   };
 }

@@ -1,10 +1,10 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
+import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
 import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../physics/leak-down.ts';
-import { sayValue } from '../../survey/check-entry.ts';
+import { sayValue } from '../../items/check-entry.ts';
 import { say } from '../../units/index.ts';
-import { practice, type findingsOf } from '../finding.ts';
+import { practice, type findingsOf } from '../../findings/collect.ts';
 import { allItems } from '../items.ts';
 
 type Out = ReturnType<typeof findingsOf>;

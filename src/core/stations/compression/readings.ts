@@ -1,5 +1,5 @@
 import type { Profile } from '../../engine/profile.ts';
-import { quantity, series, several } from '../../survey/items.ts';
+import { quantity, series, several } from '../../items/item.ts';
 
 const valves = (p: Profile): boolean => p.strokes !== 'two';
 const lash = (label: string, limit: string) =>
@@ -62,3 +62,9 @@ export const items = {
   lashIn: lash('Valve lash, intake', 'compression.lashIn'),
   lashEx: lash('Valve lash, exhaust', 'compression.lashEx')
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly compression: typeof items;
+  }
+}

@@ -1,4 +1,4 @@
-import type { Conditions, Instrument } from '../../survey/reading.ts';
+import type { Conditions, Instrument } from '../../record/reading.ts';
 import type { Comparison } from './compare.ts';
 
 /** Compression of another time or of the sister engine, reduced to what is compared. Pa gauge. */

@@ -1,4 +1,5 @@
-import { listed, type Context } from '../../judgement.ts';
+import { PSI } from '../../units/factors.ts';
+import { listed, type Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
 import { boreOil } from '../plugs/analyse.ts';
 import type { Comparison } from './compare.ts';
@@ -133,5 +134,5 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
 }
 
 /** Whether a needle fell from one pull to the next by more than its own step. */
-export const falls = (needle: readonly number[], step = 6894.757): boolean =>
+export const falls = (needle: readonly number[], step = PSI): boolean =>
   needle.some((p, k) => k > 0 && p < needle[k - 1]! - 1.01 * step);

@@ -1,5 +1,5 @@
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, type Context } from '../../judgement.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { Cylinder } from '../../physics/adapter.ts';
 import { boreArea, pistonFromTop, type CylinderShape } from '../../physics/slider-crank.ts';
 
@@ -43,6 +43,9 @@ export interface KnownShape {
   readonly ratioReach: number;
 }
 
+/** Stroke over bore of engines that were built (M). */
+const STROKE_TO_BORE = { least: 0.4, most: 2.5 } as const;
+
 /** The shape the cranking model needs; nothing where strokes or displacement are unknown. */
 export function shapeOf(c: Context): KnownShape | undefined {
   const { profile } = c.survey.engine;
@@ -51,6 +54,8 @@ export function shapeOf(c: Context): KnownShape | undefined {
   if (!strokes || swept === undefined) return undefined;
   const bore = known(profile.bore) ?? squareBore(c)!;
   const stroke = known(profile.stroke) ?? swept / boreArea(bore);
+  // Bore, stroke and displacement that no engine has belong to a slip of the pen: nothing is computed from them.
+  if (!(stroke / bore >= STROKE_TO_BORE.least && stroke / bore <= STROKE_TO_BORE.most)) return undefined;
   const rod = ROD * stroke;
   const closing = CLOSING[strokes] * DEGREE;
   const given = known(profile.ratio);

@@ -1,6 +1,6 @@
 import { byTime } from '../../units/instant.ts';
-import type { Context } from '../../judgement.ts';
-import type { Reading } from '../../survey/reading.ts';
+import type { Context } from '../../findings/context.ts';
+import type { Reading } from '../../record/reading.ts';
 
 /** One compression test, however it was written down. Pa gauge. */
 export interface PressureTest extends Reading {

@@ -1,7 +1,7 @@
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
 import { say } from '../../units/index.ts';
-import { practice, type findingsOf } from '../finding.ts';
+import { practice, type findingsOf } from '../../findings/collect.ts';
 import type { Comparison } from './compare.ts';
 import { cylinderOf } from './shape.ts';
 

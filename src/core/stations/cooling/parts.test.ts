@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Bench } from '../../testing.ts';
+import { Bench } from '../../../../test/case.ts';
 import { flowsDiffer } from './parts.ts';
 
 const C = (t: number): number => t + 273.15;

@@ -1,8 +1,8 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { say } from '../../units/index.ts';
-import { practice, type findingsOf } from '../finding.ts';
+import { practice, type findingsOf } from '../../findings/collect.ts';
 
 type Out = ReturnType<typeof findingsOf>;
 

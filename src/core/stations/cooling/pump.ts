@@ -1,7 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber, school } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../judgement.ts';
+import { judgedBy, type Context } from '../../findings/context.ts';
 
 /** Years after which an impeller is due: the manual's, else by house rule and heat. */
 export function impellerLimit(c: Context) {

@@ -1,4 +1,4 @@
-import { choice, photo, quantity, yesNo } from '../../survey/items.ts';
+import { choice, photo, quantity, yesNo } from '../../items/item.ts';
 
 /** Cooling: what is looked at before it runs, and the water it will run on. */
 export const items = {
@@ -120,3 +120,9 @@ export const items = {
     limit: 'cooling.hot'
   })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly cooling: typeof items;
+  }
+}

@@ -1,6 +1,6 @@
 import { isAfter } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { runsOf, type Run } from '../run/runs.ts';
 
 export interface Seen {

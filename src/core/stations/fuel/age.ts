@@ -1,6 +1,6 @@
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { known } from '../../engine/profile.ts';
-import { judgedBy, type Context } from '../../judgement.ts';
+import { judgedBy, type Context } from '../../findings/context.ts';
 
 export type FuelAge = 'fresh' | 'use' | 'doubtful' | 'drain' | 'unknown';
 

@@ -1,10 +1,10 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../judgement.ts';
-import type { Because, Finding } from '../../survey/finding.ts';
+import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { askedMix } from './correct.ts';
 import { lineState } from './line.ts';
 import { fuelTree } from './symptoms.ts';

@@ -1,6 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
-import { judgedBy, type Context, type Judged } from '../../judgement.ts';
+import { judgedBy, type Context, type Judged } from '../../findings/context.ts';
 import { treatedAfter } from '../../physics/flows.ts';
 import { correctTank } from '../../physics/premix.ts';
 

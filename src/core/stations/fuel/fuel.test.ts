@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Profile } from '../../engine/profile.ts';
-import { contextOf, type Context } from '../../judgement.ts';
-import { Bench } from '../../testing.ts';
+import { contextOf, type Context } from '../../findings/context.ts';
+import { Bench } from '../../../../test/case.ts';
 import { askedMix, stabilising, tankFix } from './correct.ts';
 import { fuelLine, lineState } from './line.ts';
 import { fuelTree } from './symptoms.ts';

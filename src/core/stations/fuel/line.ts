@@ -1,6 +1,6 @@
 import type { Profile } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
-import type { Condition } from '../../survey/finding.ts';
+import type { Context } from '../../findings/context.ts';
+import type { Condition } from '../../findings/finding.ts';
 import type { ItemId } from '../items.ts';
 
 export type LinePartId =

@@ -1,4 +1,4 @@
-import { choice, quantity, yesNo } from '../../survey/items.ts';
+import { choice, quantity, yesNo } from '../../items/item.ts';
 import type { Profile } from '../../engine/profile.ts';
 
 const drained = { drained: 'drained', fresh: 'fresh in it', old: 'old fuel in it' } as const;
@@ -162,3 +162,9 @@ export const items = {
   idleFlow: quantity({ label: 'Fuel flow at idle', dimension: 'consumption', min: 0.01 / 3.6e6, max: 0.1 / 3600 }),
   mix: quantity({ label: 'Mixture in use', dimension: 'mixture', min: 1, max: 1000, limit: 'fuel.premix' })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly fuel: typeof items;
+  }
+}

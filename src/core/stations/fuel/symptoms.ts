@@ -1,5 +1,5 @@
-import type { Context } from '../../judgement.ts';
-import { answerOf, eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+import type { Context } from '../../findings/context.ts';
+import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 
 export type FuelPart = 'empty' | 'vent' | 'upstream' | 'air' | 'bulb' | 'filter' | 'pump' | 'needle' | 'jet';
 

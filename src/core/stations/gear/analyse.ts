@@ -1,9 +1,9 @@
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../judgement.ts';
-import type { Finding } from '../../survey/finding.ts';
+import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { caseFindings } from './case-test.ts';
 import { pourOf } from '../oil/changes.ts';
 import { frost } from './frost.ts';

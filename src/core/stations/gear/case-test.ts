@@ -1,7 +1,8 @@
+import { PSI } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../judgement.ts';
+import { judgedBy, type Context } from '../../findings/context.ts';
 import {
   detectableDrop,
   dropRate,
@@ -11,9 +12,9 @@ import {
   type CaseReading,
   type DropRate
 } from '../../physics/case-test.ts';
-import { sayValue } from '../../survey/check-entry.ts';
+import { sayValue } from '../../items/check-entry.ts';
 import { say } from '../../units/index.ts';
-import { practice, type findingsOf } from '../finding.ts';
+import { practice, type findingsOf } from '../../findings/collect.ts';
 import { allItems } from '../items.ts';
 
 type Out = ReturnType<typeof findingsOf>;
@@ -32,7 +33,7 @@ export type CaseStage = keyof typeof caseStages;
 export const stageIds = Object.keys(caseStages) as CaseStage[];
 
 /** An ordinary gauge of case testers: divisions of half a psi (C). */
-const STEP = 0.5 * 6894.757;
+const STEP = 0.5 * PSI;
 /** Two readings this far apart in temperature are a slip of the pen, K (M). */
 const JUMP = 25;
 

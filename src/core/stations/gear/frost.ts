@@ -1,5 +1,5 @@
 import { known } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { freezingPoint, roomForIce } from '../../physics/ice.ts';
 
 export interface Frost {

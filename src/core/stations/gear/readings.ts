@@ -1,4 +1,4 @@
-import { choice, photo, quantity, several } from '../../survey/items.ts';
+import { choice, photo, quantity, several } from '../../items/item.ts';
 
 /** Gear oil: stood upright a while, lower plug a crack first, then drained and measured. */
 export const items = {
@@ -87,3 +87,9 @@ export const items = {
   }),
   washers: choice({ label: 'One fresh washer for each plug there is', options: { yes: 'yes', no: 'no' } })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly gear: typeof items;
+  }
+}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { contextOf } from '../../judgement.ts';
-import { Bench } from '../../testing.ts';
+import { contextOf } from '../../findings/context.ts';
+import { Bench } from '../../../../test/case.ts';
 import { frost } from './frost.ts';
 import { bottlesFor, capacityOf, plugCount, refillSteps } from './refill.ts';
 

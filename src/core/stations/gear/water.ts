@@ -1,6 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 
 const wetFirst = new Set<unknown>(['water', 'milky']);
 const wetLook = new Set<unknown>(['milky', 'creamy']);

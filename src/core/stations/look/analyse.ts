@@ -1,8 +1,8 @@
 import { factItem } from '../../engine/fact.ts';
-import { listed, type Context } from '../../judgement.ts';
-import { sayValue } from '../../survey/check-entry.ts';
-import type { Finding } from '../../survey/finding.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { listed, type Context } from '../../findings/context.ts';
+import { sayValue } from '../../items/check-entry.ts';
+import type { Finding } from '../../findings/finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
 /** What was seen at a place, with its meaning; nothing where it was not looked at, is unknown or not fitted. */

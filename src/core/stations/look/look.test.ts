@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { conditions } from '../../survey/finding.ts';
-import { Bench } from '../../testing.ts';
+import { conditions } from '../../findings/finding.ts';
+import { Bench } from '../../../../test/case.ts';
 import { items } from './readings.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 

@@ -1,4 +1,4 @@
-import type { Condition } from '../../survey/finding.ts';
+import type { Condition } from '../../findings/finding.ts';
 
 /** What can be seen at a place: word on the button, what it means, and the sentence where it means something. */
 export interface Sight {

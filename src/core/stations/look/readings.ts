@@ -1,4 +1,4 @@
-import { choice, photo, text, type Item } from '../../survey/items.ts';
+import { choice, photo, text, type Item } from '../../items/item.ts';
 import { placeIds, places, type PlaceId } from './places.ts';
 
 type Sights<P extends PlaceId> = Extract<keyof (typeof places)[P]['sights'], string>;
@@ -20,3 +20,9 @@ export const items = Object.fromEntries([
     ];
   })
 ]) as unknown as LookItems;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly look: typeof items;
+  }
+}

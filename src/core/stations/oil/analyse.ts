@@ -1,9 +1,9 @@
-import { drowned } from '../../drowned/drowned.ts';
+import { drowned } from '../../record/drowned.ts';
 import { ownLimits } from '../../engine/limits.ts';
-import { judgedBy, listed, type Context } from '../../judgement.ts';
-import type { Finding } from '../../survey/finding.ts';
+import { judgedBy, listed, type Context } from '../../findings/context.ts';
+import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { changes, pourOf, USUAL_RESIDUE } from './changes.ts';
 import { dips, levelVolume, markWords, sayDip } from './position.ts';
 import { rivals } from './rivals.ts';

@@ -1,7 +1,7 @@
 import { isAfter } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { changesTo, leftAfter, residueShare } from '../../physics/residue.ts';
 import { sumpOf } from './rivals.ts';
 

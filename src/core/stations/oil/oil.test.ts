@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { contextOf, type Context } from '../../judgement.ts';
-import { Bench } from '../../testing.ts';
+import { contextOf, type Context } from '../../findings/context.ts';
+import { Bench } from '../../../../test/case.ts';
 import { changes, pourOf } from './changes.ts';
 import { dips, levelVolume } from './position.ts';
 import { dilutedViscosity, rivals } from './rivals.ts';

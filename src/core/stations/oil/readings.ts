@@ -1,4 +1,4 @@
-import { choice, quantity, yesNo } from '../../survey/items.ts';
+import { choice, quantity, yesNo } from '../../items/item.ts';
 
 /** Engine oil of a four-stroke: upright and level, waited, dipped until two dips agree. */
 export const items = {
@@ -60,3 +60,9 @@ export const items = {
   poured: quantity({ label: 'Engine oil poured in', dimension: 'volume', repeated: true, min: 1e-6, max: 5e-3 }),
   changes: quantity({ label: 'Oil changes since the water', dimension: 'count', min: 0, max: 20 })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly oil: typeof items;
+  }
+}

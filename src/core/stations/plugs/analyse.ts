@@ -1,11 +1,11 @@
 import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { ruleNumber, school, schoolSaid } from '../../house-rules/rules.ts';
-import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
-import { sayValue } from '../../survey/check-entry.ts';
-import { gravest, type Finding } from '../../survey/finding.ts';
+import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
+import { sayValue } from '../../items/check-entry.ts';
+import { gravest, type Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { allItems } from '../items.ts';
 import { meaningOf, type PlugSight } from './meaning.ts';
 

@@ -1,5 +1,5 @@
 import type { Profile } from '../../engine/profile.ts';
-import type { Condition } from '../../survey/finding.ts';
+import type { Condition } from '../../findings/finding.ts';
 import type { ReadingValue } from '../items.ts';
 
 export type PlugSight = Exclude<ReadingValue<'plugs.read'>, 'unknown'>[number];

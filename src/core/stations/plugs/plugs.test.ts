@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Bench } from '../../testing.ts';
+import { Bench } from '../../../../test/case.ts';
 import { meaningOf } from './meaning.ts';
 
 const pair = { strokes: 'two', cylinders: 2, starting: 'electric' } as const;

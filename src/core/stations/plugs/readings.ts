@@ -1,4 +1,4 @@
-import { choice, quantity, several } from '../../survey/items.ts';
+import { choice, quantity, several } from '../../items/item.ts';
 
 /** Plugs out, in cylinder order, each read; oil in the bores measured; then, and only then, the starter. */
 export const items = {
@@ -75,3 +75,9 @@ export const items = {
     when: (p) => p.starting !== 'electric'
   })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly plugs: typeof items;
+  }
+}

@@ -1,9 +1,10 @@
-import type { Context } from '../../judgement.ts';
-import type { Finding } from '../../survey/finding.ts';
+import { ZERO_CELSIUS } from '../../units/factors.ts';
+import type { Context } from '../../findings/context.ts';
+import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { known } from '../../engine/profile.ts';
-import type { Condition } from '../../survey/finding.ts';
-import { findingsOf, practice } from '../finding.ts';
+import type { Condition } from '../../findings/finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { compareRuns } from './compare.ts';
 import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf } from './runs.ts';
@@ -81,7 +82,7 @@ function heat(c: Context, out: Out): void {
     out.add(
       'banks',
       'watch',
-      `The ${banks.port > banks.starboard ? 'port' : 'starboard'} bank runs ${say(Math.abs(banks.port - banks.starboard) + 273.15, 'temperature', 'metric').replace(' °C', ' K')} hotter: strainer, passages or thermostat of that bank. One cured fault does not clear the other.`,
+      `The ${banks.port > banks.starboard ? 'port' : 'starboard'} bank runs ${say(Math.abs(banks.port - banks.starboard) + ZERO_CELSIUS, 'temperature', 'metric').replace(' °C', ' K')} hotter: strainer, passages or thermostat of that bank. One cured fault does not clear the other.`,
       { ...base, limit: `${BANKS} K between banks (from memory)`, provenance: 'M', source: 'From memory' }
     );
   const earlier = runs.slice(0, -1).findLast((r) => mainTrack(r));

@@ -1,4 +1,4 @@
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { say } from '../../units/index.ts';
 import { heatingOf, mainTrack, spots, type Run } from './runs.ts';
 

@@ -1,4 +1,5 @@
-import type { RunLog } from '../../survey/items.ts';
+import { ZERO_CELSIUS } from '../../units/factors.ts';
+import type { RunLog } from '../../items/item.ts';
 
 export type LogColumn = 'time' | 'temperature' | 'rpm';
 /** Which column of the file is which; temperature and time are needed. */
@@ -84,7 +85,11 @@ export function headerAt(rows: readonly (readonly string[])[]): number | undefin
   return first < 0 ? undefined : first - 1;
 }
 
-const kelvin = { '°C': (v: number) => v + 273.15, '°F': (v: number) => ((v + 459.67) * 5) / 9, K: (v: number) => v };
+const kelvin = {
+  '°C': (v: number) => v + ZERO_CELSIUS,
+  '°F': (v: number) => ((v + 459.67) * 5) / 9,
+  K: (v: number) => v
+};
 const perUnit = { s: 1, min: 60, ms: 0.001, h: 3600 };
 const DAY = 86_400;
 

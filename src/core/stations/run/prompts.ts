@@ -1,6 +1,6 @@
 import { isAfter } from '../../units/instant.ts';
 import type { Profile } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import type { ItemId } from '../items.ts';
 import type { Run } from './runs.ts';
 
@@ -48,7 +48,9 @@ export function duePrompts(c: Context, run: Run, seconds: number): Prompt[] {
   const since = run.startedAt.toISOString();
   const asked = rules.filter(
     (r) =>
-      r.at <= seconds && (r.when?.(c.survey.engine.profile) ?? true) && !c.record.all(r.item).some((x) => !isAfter(since, x.at))
+      r.at <= seconds &&
+      (r.when?.(c.survey.engine.profile) ?? true) &&
+      !c.record.all(r.item).some((x) => !isAfter(since, x.at))
   );
   const last = Math.max(-TEMPERATURE_EVERY, ...run.tracks.flatMap((t) => t.samples.map((s) => s.seconds)));
   return [

@@ -1,4 +1,4 @@
-import { choice, log, quantity, text, yesNo } from '../../survey/items.ts';
+import { choice, log, quantity, text, yesNo } from '../../items/item.ts';
 
 /** The first run: its log, minute by minute, and what was seen at the end of it. */
 export const items = {
@@ -79,3 +79,9 @@ export const items = {
   }),
   cause: text({ label: 'Why it was stopped, and what was found', long: true })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly run: typeof items;
+  }
+}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { contextOf, type Context } from '../../judgement.ts';
+import { contextOf, type Context } from '../../findings/context.ts';
 import { refusal } from '../../holds/index.ts';
-import { Bench } from '../../testing.ts';
+import { Bench } from '../../../../test/case.ts';
 import { lastSeen } from '../cooling/seen.ts';
 import { compareRuns } from './compare.ts';
 import { duePrompts } from './prompts.ts';

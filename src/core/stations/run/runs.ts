@@ -1,10 +1,10 @@
-import type { Context } from '../../judgement.ts';
+import type { Context } from '../../findings/context.ts';
 import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
 import { known } from '../../engine/profile.ts';
 import { believed } from './odd.ts';
-import type { RunLog } from '../../survey/items.ts';
-import type { Reading } from '../../survey/reading.ts';
+import type { RunLog } from '../../items/item.ts';
+import type { Reading } from '../../record/reading.ts';
 
 export const spots = {
   head: 'head',

@@ -1,5 +1,5 @@
 import { ownLimits } from '../../engine/limits.ts';
-import { judgedBy, type Context, type Judged } from '../../judgement.ts';
+import { judgedBy, type Context, type Judged } from '../../findings/context.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil } from '../../physics/warm-up.ts';
 import { say } from '../../units/index.ts';

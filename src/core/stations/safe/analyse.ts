@@ -1,6 +1,6 @@
-import type { Context } from '../../judgement.ts';
-import type { Finding } from '../../survey/finding.ts';
-import { findingsOf, practice } from '../finding.ts';
+import type { Context } from '../../findings/context.ts';
+import type { Finding } from '../../findings/finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 
 /** Whether hands are safe near it, and whether it may run where it stands. */
 export function analyse(c: Context): Finding[] {

@@ -1,4 +1,4 @@
-import { choice, quantity, yesNo } from '../../survey/items.ts';
+import { choice, quantity, yesNo } from '../../items/item.ts';
 
 /** Make it safe before it is touched: what protects hands, and the conditions every later reading is judged under. */
 export const items = {
@@ -29,3 +29,9 @@ export const items = {
     options: { yes: 'yes', kept: ['kept under fresh water', 'until work can start'], no: 'no' }
   })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly safe: typeof items;
+  }
+}

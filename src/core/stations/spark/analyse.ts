@@ -1,9 +1,9 @@
 import { bankCount } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
-import { cylindersOf, judgedBy, listed, type Context } from '../../judgement.ts';
-import type { Because, Finding } from '../../survey/finding.ts';
+import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
+import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { isolation } from './isolation.ts';
 import { timingFindings, voltageFindings, windingFindings } from './measured.ts';
 

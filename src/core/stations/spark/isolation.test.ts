@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { contextOf } from '../../judgement.ts';
-import { eliminate } from '../../survey/elimination.ts';
-import { Bench } from '../../testing.ts';
+import { contextOf } from '../../findings/context.ts';
+import { eliminate } from '../../findings/elimination.ts';
+import { Bench } from '../../../../test/case.ts';
 import { lockTree } from '../turn/lock.ts';
 import { isolation } from './isolation.ts';
 

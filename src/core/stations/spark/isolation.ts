@@ -1,6 +1,6 @@
 import type { Profile } from '../../engine/profile.ts';
-import { cylindersOf, type Context } from '../../judgement.ts';
-import { answerOf, eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 import type { ItemId } from '../items.ts';
 
 export type SparkPart =

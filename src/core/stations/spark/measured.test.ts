@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { contextOf } from '../../judgement.ts';
-import { Bench } from '../../testing.ts';
+import { contextOf } from '../../findings/context.ts';
+import { Bench } from '../../../../test/case.ts';
 import { voltages } from './voltage.ts';
 import { windingRows } from './windings.ts';
 

@@ -1,8 +1,9 @@
+import { ZERO_CELSIUS } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, judgedBy, type Context } from '../../judgement.ts';
+import { cylindersOf, judgedBy, type Context } from '../../findings/context.ts';
 import { say } from '../../units/index.ts';
-import { practice, type findingsOf } from '../finding.ts';
+import { practice, type findingsOf } from '../../findings/collect.ts';
 import { voltages } from './voltage.ts';
 import { BETWEEN, METER_SHARE, windingIds, windingRows, windings, type WindingRow } from './windings.ts';
 
@@ -32,7 +33,7 @@ export function voltageFindings(c: Context, out: Out): void {
           `open gap jumped: ${say(r.open, 'length', c.units)}`,
           `plug gap: ${say(r.gap, 'length', c.units)}`,
           `compression: ${say(r.pressure - 101_325, 'pressure', c.units)}`,
-          `gas at top taken as ${Math.round(r.temperature - 273.15)} °C: hot gas is thinner and fires lower`
+          `gas at top taken as ${Math.round(r.temperature - ZERO_CELSIUS)} °C: hot gas is thinner and fires lower`
         ],
         value: `margin ${r.margin.toFixed(2)}`,
         uncertainty: `${r.low.toFixed(2)} to ${r.high.toFixed(2)}, since pointed electrodes fire lower, tester and plug about alike`,

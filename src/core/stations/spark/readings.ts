@@ -1,5 +1,5 @@
 import type { Profile } from '../../engine/profile.ts';
-import { choice, quantity } from '../../survey/items.ts';
+import { choice, quantity } from '../../items/item.ts';
 
 const points = (p: Profile): boolean => p.ignition === 'points' || p.ignition === 'unknown' || p.ignition === undefined;
 const electronic = (p: Profile): boolean => p.ignition !== 'points';
@@ -126,3 +126,9 @@ export const items = {
     limit: 'spark.timing'
   })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly spark: typeof items;
+  }
+}

@@ -1,5 +1,5 @@
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, type Context } from '../../judgement.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import { breakdownVoltage, crankedTemperature } from '../../physics/breakdown.ts';
 import { compare } from '../compression/compare.ts';

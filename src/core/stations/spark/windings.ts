@@ -1,4 +1,4 @@
-import { cylindersOf, judgedBy, type Context, type Judged } from '../../judgement.ts';
+import { cylindersOf, judgedBy, type Context, type Judged } from '../../findings/context.ts';
 import { at20 } from '../../physics/resistance.ts';
 import type { LimitId } from '../../engine/limits.ts';
 

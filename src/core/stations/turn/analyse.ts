@@ -1,10 +1,10 @@
 import { isAfter } from '../../units/instant.ts';
 import { school } from '../../house-rules/rules.ts';
-import { cylindersOf, listed, type Context } from '../../judgement.ts';
-import type { Finding } from '../../survey/finding.ts';
+import { cylindersOf, listed, type Context } from '../../findings/context.ts';
+import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import { findingsOf, practice } from '../finding.ts';
+import { findingsOf, practice } from '../../findings/collect.ts';
 import { lossFromLowPiston, pistonDepths } from './depths.ts';
 import { lockTree } from './lock.ts';
 

@@ -1,6 +1,6 @@
 import type { Profile } from '../../engine/profile.ts';
-import type { Context } from '../../judgement.ts';
-import { answerOf, eliminate, type Elimination, type Trial } from '../../survey/elimination.ts';
+import type { Context } from '../../findings/context.ts';
+import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 
 export type LockPart = 'liquid' | 'gears' | 'pinion' | 'leg' | 'head';
 

@@ -1,4 +1,4 @@
-import { choice, quantity, several } from '../../survey/items.ts';
+import { choice, quantity, several } from '../../items/item.ts';
 
 const free = { free: 'comes free', still: 'still locked' } as const;
 const gear = { follows: 'propeller follows', slips: 'jumps or slips', no: 'does not engage' } as const;
@@ -93,3 +93,9 @@ export const items = {
     options: { yes: 'yes, until clear', part: 'begun', no: 'not yet' }
   })
 } as const;
+
+declare module '../../items/register.ts' {
+  interface StationItems {
+    readonly turn: typeof items;
+  }
+}

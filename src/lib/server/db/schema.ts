@@ -1,4 +1,4 @@
-import type { EntryType } from '../../../core/survey/entry.ts';
+import type { EntryType } from '../../../core/record/entries.ts';
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** Bodies are JSON checked by the core's Zod schemas before they get here; these tables only keep and order them. */

@@ -1,5 +1,5 @@
-import { drawing } from '../../../core/release/draw.ts';
-import type { Figure } from '../../../core/release/figures.ts';
+import { drawing } from '../../../core/report/draw.ts';
+import type { Figure } from '../../../core/report/figures.ts';
 
 const escape = (s: string): string => s.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
 const n = (x: number): string => x.toFixed(1);

@@ -2,7 +2,7 @@ import { factSchema } from '../../../core/engine/fact.ts';
 import { refusal } from '../../../core/holds/index.ts';
 import { judge } from '../../../core/judge.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
-import { withEntries } from '../../../core/survey/entry.ts';
+import { withEntries } from '../../../core/record/entries.ts';
 import { appendFact, factsAfter, type StoredFact } from './engines.ts';
 import { dbOf, type StoreOptions } from './context.ts';
 import { appendEntry, entriesAfter, loadSurvey, type StoredEntry } from './surveys.ts';

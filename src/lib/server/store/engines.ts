@@ -1,7 +1,7 @@
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { engineOf, factSchema, type Fact } from '../../../core/engine/fact.ts';
-import type { Engine } from '../../../core/survey/survey-file.ts';
+import type { Engine } from '../../../core/record/survey-file.ts';
 import { engines, facts } from '../db/schema.ts';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 import { forgetEngine } from './summaries.ts';

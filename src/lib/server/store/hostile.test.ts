@@ -3,7 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { hostile, names } from '../../../../test/laws/hostile.ts';
-import type { SurveyFile } from '../../../core/survey/survey-file.ts';
+import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { careOfAll } from '../care.ts';
 import { ordersOf } from '../parts.ts';
 import { benchData, firstPlan } from '../bench.ts';

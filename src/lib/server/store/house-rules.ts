@@ -1,7 +1,7 @@
 import { asc, desc, eq, isNull } from 'drizzle-orm';
 import { houseRulesSchema, type HouseRules } from '../../../core/house-rules/rules.ts';
 import { houseRules, instruments } from '../db/schema.ts';
-import { instrumentSchema, type Instrument } from '../../../core/survey/reading.ts';
+import { instrumentSchema, type Instrument } from '../../../core/record/reading.ts';
 import { randomUUID } from 'node:crypto';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 import { forgetAll } from './summaries.ts';

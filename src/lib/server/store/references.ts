@@ -1,7 +1,7 @@
-import { contextOf } from '../../../core/judgement.ts';
+import { contextOf } from '../../../core/findings/context.ts';
 import { compare } from '../../../core/stations/compression/compare.ts';
 import { referenceOf, type ReferenceTest } from '../../../core/stations/compression/reference.ts';
-import { Record } from '../../../core/survey/current.ts';
+import { Record } from '../../../core/record/current.ts';
 import type { Earlier, EarlierFlow } from '../../earlier.ts';
 import type { StoreOptions } from './context.ts';
 import { loadEngine } from './engines.ts';

@@ -1,9 +1,9 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import { createHash, randomUUID } from 'node:crypto';
 import type { Assessment } from '../../../core/assess.ts';
-import { canonicalJson } from '../../../core/release/canonical.ts';
-import { reportOf, type Report } from '../../../core/release/report.ts';
-import type { SurveyFile } from '../../../core/survey/survey-file.ts';
+import { canonicalJson } from '../../../core/report/canonical.ts';
+import { reportOf, type Report } from '../../../core/report/report.ts';
+import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { releases } from '../db/schema.ts';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 import { forgetEngine } from './summaries.ts';

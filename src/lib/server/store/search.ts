@@ -1,6 +1,6 @@
 import type { Judgement } from '../../../core/judge.ts';
-import { conditions } from '../../../core/survey/finding.ts';
-import { standing } from '../../../core/survey/current.ts';
+import { conditions } from '../../../core/findings/finding.ts';
+import { standing } from '../../../core/record/current.ts';
 import { allItems, stationOf } from '../../../core/stations/items.ts';
 import { stations } from '../../../core/stations/register.ts';
 import { factItem } from '../../../core/engine/fact.ts';

@@ -2,8 +2,8 @@ import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { caseKindSchema, type CaseKind } from '../../../core/engine/case-kind.ts';
 import { factsOf } from '../../../core/engine/fact.ts';
-import { entriesOf, withEntries, type Entry, type EntryType } from '../../../core/survey/entry.ts';
-import { emptySurvey, type SurveyFile } from '../../../core/survey/survey-file.ts';
+import { entriesOf, withEntries, withFreshIds, type Entry, type EntryType } from '../../../core/record/entries.ts';
+import { emptySurvey, type SurveyFile } from '../../../core/record/survey-file.ts';
 import { entries, surveys } from '../db/schema.ts';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 import { createEngine, loadEngine } from './engines.ts';
@@ -150,16 +150,7 @@ export function importSurvey(
         by: survey.assessment.by ?? null
       })
       .run();
-    const list = entriesOf(survey);
-    const fresh = new Map(list.map((e) => [e.body.id, randomUUID()]));
-    for (const e of list) {
-      const supersedes =
-        'supersedes' in e.body && e.body.supersedes
-          ? { supersedes: fresh.get(e.body.supersedes) ?? e.body.supersedes }
-          : {};
-      const body = { ...e.body, id: fresh.get(e.body.id)!, ...supersedes } as Entry['body'];
-      appendEntry(surveyId, { type: e.type, body } as Entry, o);
-    }
+    for (const e of withFreshIds(entriesOf(survey), randomUUID)) appendEntry(surveyId, e, o);
     return { engineId, surveyId };
   });
 }

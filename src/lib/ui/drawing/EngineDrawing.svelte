@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Profile } from '$core/engine/profile.ts';
-  import type { Condition } from '$core/survey/finding.ts';
+  import type { Condition } from '$core/findings/finding.ts';
   import { geometryOf } from './geometry.ts';
 
   /** The engine in elevation, drawn from its profile. Decorative: everything it shows is also in words beside it. */

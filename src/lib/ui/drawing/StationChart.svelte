@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { StationState } from '$core/assess.ts';
   import type { Profile } from '$core/engine/profile.ts';
-  import type { Condition } from '$core/survey/finding.ts';
+  import type { Condition } from '$core/findings/finding.ts';
   import Shape from '../marks/Shape.svelte';
   import Sounding from '../marks/Sounding.svelte';
-  import { stationKeys } from '../survey/station-keys.ts';
+  import { stationKeys } from '../marks/station-keys.ts';
   import EngineDrawing from './EngineDrawing.svelte';
   import { geometryOf } from './geometry.ts';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Item } from '$core/survey/items.ts';
+  import type { Item } from '$core/items/item.ts';
   import type { System } from '$core/units/index.ts';
   import ChoiceInput from './ChoiceInput.svelte';
   import MomentInput from './MomentInput.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Item } from '$core/survey/items.ts';
+  import type { Item } from '$core/items/item.ts';
 
   interface Props {
     item: Extract<Item, { kind: 'several' }>;

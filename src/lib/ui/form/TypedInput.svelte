@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { checkEntry, sayValue } from '$core/survey/check-entry.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import { checkEntry, sayValue } from '$core/items/check-entry.ts';
+  import type { Item } from '$core/items/item.ts';
   import { exampleOf, type System } from '$core/units/index.ts';
   import { onMount } from 'svelte';
   import { clearDraft, readDraft, writeDraft } from './drafts.ts';

@@ -6,9 +6,9 @@
   import { Dialog } from 'bits-ui';
   import { addMonths, format } from 'date-fns';
   import { untrack } from 'svelte';
-  import { newId } from '../survey/new-id.ts';
-  import { useSession } from '../survey/session.svelte.ts';
-  import { editJob } from '../survey/work.ts';
+  import { newId } from '../session/new-id.ts';
+  import { useSession } from '../session/session.svelte.ts';
+  import { editJob } from '../session/work.ts';
 
   /** Changes a job, or adds one that nothing found asks for. */
   interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { options } from '$core/decision/options.ts';
+  import { options } from '$core/record/options.ts';
   import { format, parseISO } from 'date-fns';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** On whose word the work goes on. */
   const session = $derived(useSession());

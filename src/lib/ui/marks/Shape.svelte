@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { conditions, type Condition } from '$core/survey/finding.ts';
+  import { conditions, type Condition } from '$core/findings/finding.ts';
 
   /** The shape of a condition; the word goes with it, visible or for a screen reader. */
   let { condition, size = 18, word = false }: { condition: Condition; size?: number; word?: boolean } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { OrderLine } from '$core/parts/lines.ts';
-  import { partStates } from '$core/survey/work.ts';
+  import { partStates } from '$core/record/work.ts';
 
   /** One line of the order: where it can be had, which is taken, and where it stands. Works without scripts. */
   interface Props {

@@ -2,7 +2,7 @@
   import type { ItemId } from '$core/stations/items.ts';
   import Camera from '@lucide/svelte/icons/camera';
   import X from '@lucide/svelte/icons/x';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** Photographs of one place: those kept, those on their way, and the way to take one more. */
   let { what, label }: { what: ItemId; label: string } = $props();

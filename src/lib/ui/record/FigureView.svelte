@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { drawing } from '$core/release/draw.ts';
-  import type { Figure } from '$core/release/figures.ts';
+  import { drawing } from '$core/report/draw.ts';
+  import type { Figure } from '$core/report/figures.ts';
 
   /** A figure of the report, as it is printed. */
   let { figure }: { figure: Figure } = $props();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ZERO_CELSIUS } from '$core/units/factors.ts';
   import { breakdownVoltage } from '$core/physics/breakdown.ts';
   import { SEA_LEVEL_PRESSURE } from '$core/physics/atmosphere.ts';
   import type { VoltageRow } from '$core/stations/spark/voltage.ts';
@@ -103,7 +104,7 @@
   </svg>
   <figcaption class="text-sm">
     Circles: what each cylinder’s plug needs. Bars: what its open gap has shown. Between flat electrodes, gas at {Math.round(
-      temperature - 273.15
+      temperature - ZERO_CELSIUS
     )} °C; real plugs and testers are pointed and fire lower, both about alike.
   </figcaption>
 </figure>

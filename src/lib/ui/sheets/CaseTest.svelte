@@ -9,12 +9,12 @@
     type CaseStage
   } from '$core/stations/gear/case-test.ts';
   import { allItems } from '$core/stations/items.ts';
-  import type { Conditions } from '$core/survey/reading.ts';
+  import type { Conditions } from '$core/record/reading.ts';
   import { parseQuantity, say } from '$core/units/index.ts';
   import { onMount } from 'svelte';
   import Shape from '../marks/Shape.svelte';
   import LimitLine from '../survey/LimitLine.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import CaseSection from './gear/CaseSection.svelte';
   import DecayChart from './DecayChart.svelte';

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { leakFindings } from '$core/stations/compression/leak.ts';
   import ConditionsBar from '../survey/ConditionsBar.svelte';
-  import { LeakFitting } from '../survey/leak-fit.svelte.ts';
+  import { LeakFitting } from '../session/leak-fit.svelte.ts';
   import QuickLine from '../survey/QuickLine.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import CompressionSheet from './CompressionSheet.svelte';
   import { GaugeInHand, gaugesOf, testersOf } from './gauge.svelte.ts';
   import type { SheetProps } from './register.ts';

@@ -7,16 +7,16 @@
   import { leakTask } from '$core/stations/compression/leak.ts';
   import { singleRepeat } from '$core/stations/compression/repeat.ts';
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
-  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import type { Conditions, Instrument } from '$core/record/reading.ts';
   import { onDestroy, type Snippet } from 'svelte';
   import Beside from './compression/Beside.svelte';
   import Entry from './compression/Entry.svelte';
   import LeakDown from './compression/LeakDown.svelte';
   import PullCurves from './compression/PullCurves.svelte';
   import CompressionBars from '../survey/CompressionBars.svelte';
-  import { LeakFitting } from '../survey/leak-fit.svelte.ts';
+  import { LeakFitting } from '../session/leak-fit.svelte.ts';
   import LimitLine from '../survey/LimitLine.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** The compression check: what was read, what it can tell, and what would tell more. */
   interface Props {

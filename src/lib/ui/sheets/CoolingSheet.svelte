@@ -3,7 +3,7 @@
   import { school, schoolSaid } from '$core/house-rules/rules.ts';
   import Fold from '../marks/Fold.svelte';
   import PhotoSlot from '../photos/PhotoSlot.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import Bucket from './cooling/Bucket.svelte';
   import PumpDrawing from './cooling/PumpDrawing.svelte';

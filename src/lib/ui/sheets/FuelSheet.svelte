@@ -4,7 +4,7 @@
   import EliminationPanel from '../survey/EliminationPanel.svelte';
   import JarDrawing from '../survey/JarDrawing.svelte';
   import { fuelJar } from '../survey/jars.ts';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import LineDrawing from './fuel/LineDrawing.svelte';
   import TankPanel from './fuel/TankPanel.svelte';

@@ -3,7 +3,7 @@
   import PhotoSlot from '../photos/PhotoSlot.svelte';
   import JarDrawing from '../survey/JarDrawing.svelte';
   import { gearJar } from '../survey/jars.ts';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import CaseTest from './CaseTest.svelte';
   import JarScale from './gear/JarScale.svelte';

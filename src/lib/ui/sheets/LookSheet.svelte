@@ -3,13 +3,13 @@
   import { allItems } from '$core/stations/items.ts';
   import { sightAt, unseen } from '$core/stations/look/analyse.ts';
   import { placeIds, places, type PlaceId } from '$core/stations/look/places.ts';
-  import type { Condition } from '$core/survey/finding.ts';
+  import type { Condition } from '$core/findings/finding.ts';
   import EngineDrawing from '../drawing/EngineDrawing.svelte';
   import { geometryOf, placesOn } from '../drawing/geometry.ts';
   import ItemInput from '../form/ItemInput.svelte';
   import Shape from '../marks/Shape.svelte';
   import PhotoSlot from '../photos/PhotoSlot.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** The walk around the engine: places on the drawing, one open at a time, each with its answer, note and photographs. */
   const session = useSession();

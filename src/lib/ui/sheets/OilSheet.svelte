@@ -1,10 +1,10 @@
 <script lang="ts">
   import { dips } from '$core/stations/oil/position.ts';
-  import { drowned } from '$core/drowned/drowned.ts';
+  import { drowned } from '$core/record/drowned.ts';
   import { schoolSaid } from '$core/house-rules/rules.ts';
   import Fold from '../marks/Fold.svelte';
   import PourTally from '../survey/PourTally.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import ChangesPlan from './oil/ChangesPlan.svelte';
   import Dipstick from './oil/Dipstick.svelte';

@@ -2,12 +2,12 @@
   import { cylinderCount, known } from '$core/engine/profile.ts';
   import { allItems } from '$core/stations/items.ts';
   import { meaningOf, type PlugSight } from '$core/stations/plugs/meaning.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
-  import { gravest, type Condition } from '$core/survey/finding.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
+  import { gravest, type Condition } from '$core/findings/finding.ts';
+  import type { Item } from '$core/items/item.ts';
   import Shape from '../marks/Shape.svelte';
   import CylinderTable from '../survey/CylinderTable.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import PlugDrawing from './PlugDrawing.svelte';
 

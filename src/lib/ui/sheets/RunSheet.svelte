@@ -5,7 +5,7 @@
   import { say } from '$core/units/index.ts';
   import Fold from '../marks/Fold.svelte';
   import LimitLine from '../survey/LimitLine.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import Before from './run/Before.svelte';
   import Entries from './run/Entries.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import ConditionsBar from '../survey/ConditionsBar.svelte';
   import QuickLine from '../survey/QuickLine.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import { GaugeInHand, gaugesOf } from './gauge.svelte.ts';
   import type { SheetProps } from './register.ts';

@@ -7,8 +7,8 @@
   import { shapeOf } from '$core/stations/compression/shape.ts';
   import { isolation } from '$core/stations/spark/isolation.ts';
   import { voltages } from '$core/stations/spark/voltage.ts';
-  import type { Item } from '$core/survey/items.ts';
-  import type { Conditions } from '$core/survey/reading.ts';
+  import type { Item } from '$core/items/item.ts';
+  import type { Conditions } from '$core/record/reading.ts';
   import { parseQuantity } from '$core/units/index.ts';
   import Shape from '../marks/Shape.svelte';
   import BreakdownChart from './BreakdownChart.svelte';
@@ -16,7 +16,7 @@
   import EliminationPanel from '../survey/EliminationPanel.svelte';
   import LimitLine from '../survey/LimitLine.svelte';
   import RepeatedChoice from '../survey/RepeatedChoice.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
 
   /** Spark of each cylinder, one tap a look; what it is worth at the plug; the isolation where there is none. */

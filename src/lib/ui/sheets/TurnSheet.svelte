@@ -7,7 +7,7 @@
   import RotateCw from '@lucide/svelte/icons/rotate-cw';
   import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
   import EliminationPanel from '../survey/EliminationPanel.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
   import DepthDrawing from './DepthDrawing.svelte';
 

@@ -1,4 +1,4 @@
-import type { Instrument } from '$core/survey/reading.ts';
+import type { Instrument } from '$core/record/reading.ts';
 import { onMount, untrack } from 'svelte';
 import { readDraft, writeDraft } from '../form/drafts.ts';
 

@@ -1,8 +1,8 @@
 import type { ReferenceTest } from '$core/stations/compression/reference.ts';
 import type { StationId } from '$core/stations/items.ts';
 import type { Earlier } from '$lib/earlier.ts';
-import type { Finding } from '$core/survey/finding.ts';
-import type { Instrument } from '$core/survey/reading.ts';
+import type { Finding } from '$core/findings/finding.ts';
+import type { Instrument } from '$core/record/reading.ts';
 import type { Component } from 'svelte';
 
 /** What every sheet is given. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { BeforeAfter } from '$core/release/before-after.ts';
+  import type { BeforeAfter } from '$core/history/before-after.ts';
 
   let { rows }: { rows: readonly BeforeAfter[] } = $props();
   const tone = (v: BeforeAfter['verdict'] | undefined): string =>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { PSI } from '$core/units/factors.ts';
   import type { WithoutAdapter } from '$core/physics/adapter.ts';
   import type { Comparison } from '$core/stations/compression/compare.ts';
   import { say, show, type System } from '$core/units/index.ts';
@@ -39,7 +40,7 @@
   const limit = $derived(comparison?.spread ? best * (1 - comparison.limit.value) : undefined);
   const pitch = $derived((W - 60) / cylinders.length);
   const width = $derived(Math.min(58, pitch * 0.6));
-  const resolution = $derived(comparison?.instrument.resolution ?? 6894.757);
+  const resolution = $derived(comparison?.instrument.resolution ?? PSI);
   const words = $derived(
     comparison
       ? `${comparison.rows.map((r) => `cylinder ${r.cylinder} ${say(r.mean, 'pressure', units, resolution)}, give or take ${say(2 * r.u, 'pressure', units, resolution)}`).join('; ')}${limit ? `; limit ${say(limit, 'pressure', units, resolution)}` : ''}${without ? `; without the adapter about ${say(without.best, 'pressure', units, resolution)}` : ''}`

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import type { Conditions, Instrument } from '$core/record/reading.ts';
   import { parseQuantity, say, type System } from '$core/units/index.ts';
 
   /** Under which conditions the next readings are taken; set once, kept for the following ones. */

@@ -2,12 +2,12 @@
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { allItems, type ItemId } from '$core/stations/items.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
-  import type { Item } from '$core/survey/items.ts';
-  import type { Conditions, Instrument } from '$core/survey/reading.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
+  import type { Item } from '$core/items/item.ts';
+  import type { Conditions, Instrument } from '$core/record/reading.ts';
   import { say } from '$core/units/index.ts';
   import ItemInput from '../form/ItemInput.svelte';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** Items asked of every cylinder, as a table: one row a cylinder, one column an item. Repeats stand under their field. */
   interface Props {

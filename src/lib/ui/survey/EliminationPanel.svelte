@@ -1,12 +1,12 @@
 <script lang="ts">
   import { allItems, type ItemId } from '$core/stations/items.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
-  import type { Elimination } from '$core/survey/elimination.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
+  import type { Elimination } from '$core/findings/elimination.ts';
+  import type { Item } from '$core/items/item.ts';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import ItemInput from '../form/ItemInput.svelte';
   import Shape from '../marks/Shape.svelte';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** Finding a part by taking possibilities away: what is left, what was tried, and the one thing to try next. */
   let { elimination, title }: { elimination: Elimination; title: string } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Finding } from '$core/survey/finding.ts';
+  import type { Finding } from '$core/findings/finding.ts';
   import Shape from '../marks/Shape.svelte';
 
   /** A finding: condition, sentence, and its reason one tap away. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { limits, type LimitId } from '$core/engine/limits.ts';
   import { parseQuantity, say } from '$core/units/index.ts';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** A limit we bring, and the place for the manual's own value with its page. */
   let { id }: { id: LimitId } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { NextCheck } from '$core/plan/next-check.ts';
+  import type { NextCheck } from '$core/moves/next-check.ts';
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
 
   let { next, base, current }: { next: NextCheck | undefined; base: string; current: string } = $props();

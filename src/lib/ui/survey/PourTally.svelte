@@ -2,9 +2,9 @@
   import { isAfter } from '$core/units/instant.ts';
   import { allItems } from '$core/stations/items.ts';
   import { pourOf } from '$core/stations/oil/changes.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
   import { parseQuantity, say } from '$core/units/index.ts';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import StationFields from './StationFields.svelte';
 
   /** Cups counted by tapping, with what the bottle still holds and how far the fill has got. */

@@ -2,8 +2,8 @@
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { parseQuickLine } from '$core/survey/quick-line.ts';
-  import type { Instrument } from '$core/survey/reading.ts';
-  import { useSession } from './session.svelte.ts';
+  import type { Instrument } from '$core/record/reading.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** One line for a whole check, parsed as it is typed. */
   let {

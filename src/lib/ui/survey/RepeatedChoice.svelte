@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { ItemId } from '$core/stations/items.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
-  import type { Item } from '$core/survey/items.ts';
-  import type { Conditions } from '$core/survey/reading.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
+  import type { Item } from '$core/items/item.ts';
+  import type { Conditions } from '$core/record/reading.ts';
   import { lightFormat, parseISO } from 'date-fns';
   import X from '@lucide/svelte/icons/x';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** A choice that is recorded anew with each tap: turns, dips, sparks. */
   interface Props {

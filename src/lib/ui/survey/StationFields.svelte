@@ -3,14 +3,14 @@
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { allItems, stationItems, type ItemId, type StationId } from '$core/stations/items.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
-  import { roundOf } from '$core/survey/current.ts';
-  import type { Conditions } from '$core/survey/reading.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
+  import { roundOf } from '$core/record/current.ts';
+  import type { Conditions } from '$core/record/reading.ts';
+  import type { Item } from '$core/items/item.ts';
   import ItemInput from '../form/ItemInput.svelte';
   import LimitLine from './LimitLine.svelte';
   import RepeatedChoice from './RepeatedChoice.svelte';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** The fields of a check, as its items define them. `only` picks some, for worksheets with a form of their own. */
   let {

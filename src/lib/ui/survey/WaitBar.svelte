@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { runningWaits, sayWait } from '$core/survey/wait.ts';
+  import { runningWaits, sayWait } from '$core/record/wait.ts';
   import Hourglass from '@lucide/svelte/icons/hourglass';
   import { onMount } from 'svelte';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** What runs by itself at this engine, counted by the clock on the wall; silent, and there again after a reload. */
   const session = useSession();

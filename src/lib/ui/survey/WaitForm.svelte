@@ -1,9 +1,9 @@
 <script lang="ts">
   import { usualWaits } from '$core/stations/waits.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { waitAsked } from '$core/survey/wait.ts';
+  import { waitAsked } from '$core/record/wait.ts';
   import { parseQuantity } from '$core/units/index.ts';
-  import { useSession } from './session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
 
   /** Starts something that runs by itself: what is usual at this check, or anything else for any time. */
   let { station, onbegun }: { station: StationId | undefined; onbegun: () => void } = $props();

@@ -1,5 +1,5 @@
 import { known } from '$core/engine/profile.ts';
-import type { Context } from '$core/judgement.ts';
+import type { Context } from '$core/findings/context.ts';
 
 export interface Layer {
   readonly share: number;

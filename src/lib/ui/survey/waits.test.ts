@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { render } from 'svelte/server';
-import { runningWaits } from '../../../core/survey/wait.ts';
-import { Bench } from '../../../core/testing.ts';
-import { Session, sessionContext } from './session.svelte.ts';
+import { runningWaits } from '../../../core/record/wait.ts';
+import { Bench } from '../../../../test/case.ts';
+import { Session, sessionContext } from '../session/session.svelte.ts';
 import WaitForm from './WaitForm.svelte';
 import WaitBar from './WaitBar.svelte';
 

@@ -1,13 +1,13 @@
 <script lang="ts">
   import type { Decision } from '$core/decision/decide.ts';
-  import { options, type OptionId } from '$core/decision/options.ts';
+  import { options, type OptionId } from '$core/record/options.ts';
   import { historyItems } from '$core/engine/profile.ts';
   import { ownersQuestion } from '$core/decision/question.ts';
   import { format, parseISO } from 'date-fns';
   import { onMount } from 'svelte';
   import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
   import ItemInput from '../form/ItemInput.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
+  import { useSession } from '../session/session.svelte.ts';
   import CostChart from './CostChart.svelte';
   import { Deciding } from './deciding.svelte.ts';
   import Options from './Options.svelte';

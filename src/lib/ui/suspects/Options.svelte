@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Decision } from '$core/decision/decide.ts';
-  import { options, type OptionId } from '$core/decision/options.ts';
+  import { options, type OptionId } from '$core/record/options.ts';
   import Check from '@lucide/svelte/icons/check';
 
   /** What can be done, side by side, with what each is worth on average. */

@@ -1,5 +1,5 @@
 import type { Decision } from '$core/decision/decide.ts';
-import type { SurveyFile } from '$core/survey/survey-file.ts';
+import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { System } from '$core/units/index.ts';
 import type { AdviceWorker } from '$lib/workers/advice.worker.ts';
 import { wrap } from 'comlink';

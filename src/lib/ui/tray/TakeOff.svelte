@@ -3,8 +3,8 @@
   import { parseQuantity } from '$core/units/index.ts';
   import { onMount } from 'svelte';
   import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
-  import { useSession } from '../survey/session.svelte.ts';
-  import { takeOff } from '../survey/work.ts';
+  import { useSession } from '../session/session.svelte.ts';
+  import { takeOff } from '../session/work.ts';
   import Camera from '@lucide/svelte/icons/camera';
 
   /** One part off: as few taps as a wet hand can do. What is half typed outlives a reload. */

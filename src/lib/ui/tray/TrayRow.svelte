@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { Step } from '$core/plan/plan.ts';
   import { partSaid, type OnTray } from '$core/tray/tray.ts';
-  import { trayStates } from '$core/survey/work.ts';
+  import { trayStates } from '$core/record/work.ts';
   import { format, parseISO } from 'date-fns';
   import Shape from '../marks/Shape.svelte';
-  import { useSession } from '../survey/session.svelte.ts';
-  import { correctPart, markPart } from '../survey/work.ts';
+  import { useSession } from '../session/session.svelte.ts';
+  import { correctPart, markPart } from '../session/work.ts';
   import Camera from '@lucide/svelte/icons/camera';
 
   /** One part: what it is, where it sat, and what became of it. */

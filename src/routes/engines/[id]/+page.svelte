@@ -2,14 +2,14 @@
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { factGroups, factItem, type FactGroup } from '$core/engine/fact.ts';
   import { limitIds } from '$core/engine/limits.ts';
-  import type { Item } from '$core/survey/items.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
+  import type { Item } from '$core/items/item.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import LimitLine from '$lib/ui/survey/LimitLine.svelte';
-  import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
+  import { provideSession, Session } from '$lib/ui/session/session.svelte.ts';
   import { format, parseISO } from 'date-fns';
   import { onMount } from 'svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { historyItems, identityItems, profileItems, type Profile } from '$core/engine/profile.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import type { Item } from '$core/items/item.ts';
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import { clearDraft, readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';

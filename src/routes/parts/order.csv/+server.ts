@@ -1,4 +1,4 @@
-import { partStates } from '$core/survey/work.ts';
+import { partStates } from '$core/record/work.ts';
 import { ordersOf } from '$lib/server/parts.ts';
 import Papa from 'papaparse';
 import type { RequestHandler } from './$types';

@@ -1,4 +1,4 @@
-import type { Instrument } from '$core/survey/reading.ts';
+import type { Instrument } from '$core/record/reading.ts';
 import { parseQuantity, type DimensionName } from '$core/units/index.ts';
 import { addInstrument, listInstruments, retireInstrument } from '$lib/server/store/house-rules.ts';
 import { fail } from '@sveltejs/kit';

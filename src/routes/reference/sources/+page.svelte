@@ -1,6 +1,6 @@
 <script lang="ts">
   import { limits } from '$core/engine/limits.ts';
-  import { constants } from '$core/sources.ts';
+  import { constants } from '$core/sources/index.ts';
 
   const words = { P: 'published', C: 'common practice', M: 'from memory' } as const;
 </script>

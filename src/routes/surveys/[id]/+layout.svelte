@@ -2,17 +2,17 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import type { StationId } from '$core/stations/items.ts';
-  import { drowned } from '$core/drowned/drowned.ts';
+  import { drowned } from '$core/record/drowned.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
-  import { drownedClock } from '$core/survey/clock.ts';
-  import { stationKeys } from '$lib/ui/survey/station-keys.ts';
+  import { drownedClock } from '$core/drowned/clock.ts';
+  import { stationKeys } from '$lib/ui/marks/station-keys.ts';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import { fetchSheets } from '$lib/ui/sheets/register.ts';
-  import { Advising } from '$lib/ui/survey/advising.svelte.ts';
+  import { Advising } from '$lib/ui/session/advising.svelte.ts';
   import StartWait from '$lib/ui/survey/StartWait.svelte';
   import WaitBar from '$lib/ui/survey/WaitBar.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
-  import { provideSession, Session } from '$lib/ui/survey/session.svelte.ts';
+  import { provideSession, Session } from '$lib/ui/session/session.svelte.ts';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import { onMount } from 'svelte';
 

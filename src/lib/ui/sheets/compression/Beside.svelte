@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { PSI } from '$core/units/factors.ts';
   import type { Comparison } from '$core/stations/compression/compare.ts';
   import { compressionFigures } from '$core/stations/compression/figures.ts';
   import { againstReference, type ReferenceTest } from '$core/stations/compression/reference.ts';
   import { say } from '$core/units/index.ts';
-  import type { LeakFitting } from '../../survey/leak-fit.svelte.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import type { LeakFitting } from '../../session/leak-fit.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** What the readings come to: the leak, the figures, and other times. */
   let {
@@ -15,7 +16,7 @@
   const session = useSession();
   const figures = $derived(compressionFigures(session.judgement.context));
   const others = $derived(references.map((r) => againstReference(comparison, r)));
-  const p = (pa: number): string => say(pa, 'pressure', session.units, comparison.instrument.resolution ?? 6894.757);
+  const p = (pa: number): string => say(pa, 'pressure', session.units, comparison.instrument.resolution ?? PSI);
   const mm = (m: number): string => (m * 1000).toFixed(1);
   const reach = $derived(fitting.fit ? Math.max(0.5e-3, ...fitting.fit.rows.map((r) => r.high)) * 1.1 : 1);
 </script>

@@ -3,11 +3,11 @@
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { allItems } from '$core/stations/items.ts';
-  import { checkEntry, sayValue } from '$core/survey/check-entry.ts';
-  import type { Conditions, Instrument, Reading } from '$core/survey/reading.ts';
+  import { checkEntry, sayValue } from '$core/items/check-entry.ts';
+  import type { Conditions, Instrument, Reading } from '$core/record/reading.ts';
   import { onMount } from 'svelte';
   import { clearDraft, readDraft, writeDraft } from '../../form/drafts.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** One field a cylinder: the needle at rest, or the needle after each pull one after the other. */
   let { conditions, instrument }: { conditions: Conditions; instrument: Instrument | undefined } = $props();

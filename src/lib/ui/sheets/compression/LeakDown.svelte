@@ -3,14 +3,14 @@
   import { allItems } from '$core/stations/items.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { leakDownRows } from '$core/stations/compression/leakdown.ts';
-  import type { Instrument } from '$core/survey/reading.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import type { Instrument } from '$core/record/reading.ts';
+  import type { Item } from '$core/items/item.ts';
   import { say } from '$core/units/index.ts';
   import SeveralInput from '../../form/SeveralInput.svelte';
-  import type { LeakFitting } from '../../survey/leak-fit.svelte.ts';
+  import type { LeakFitting } from '../../session/leak-fit.svelte.ts';
   import CylinderTable from '../../survey/CylinderTable.svelte';
   import LimitLine from '../../survey/LimitLine.svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** Leak-down by its instrument, where the air comes out, and valve lash; beside what cranking said of the same cylinder. */
   let { testers, fitting }: { testers: readonly { id: string; instrument: Instrument }[]; fitting: LeakFitting } =

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { allItems } from '$core/stations/items.ts';
   import { flowsDiffer } from '$core/stations/cooling/parts.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
   import { parseQuantity, say } from '$core/units/index.ts';
   import type { EarlierFlow } from '$lib/earlier.ts';
   import { onDestroy } from 'svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** The stream into a bucket: how much, how long. Judged only beside earlier values and the sister engine. */
   let { earlier }: { earlier: readonly EarlierFlow[] } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { known } from '$core/engine/profile.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** The impeller as it came out: tap a vane to say that it is cracked, then that it is missing; bent as far as it is set. */
   const session = useSession();

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { lineState, type LinePartId } from '$core/stations/fuel/line.ts';
-  import { conditions } from '$core/survey/finding.ts';
+  import { conditions } from '$core/findings/finding.ts';
   import Shape from '../../marks/Shape.svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
   import StationFields from '../../survey/StationFields.svelte';
   import PartGlyph from './PartGlyph.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { askedMix, stabilising, tankFix } from '$core/stations/fuel/correct.ts';
   import { say } from '$core/units/index.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
   import StationFields from '../../survey/StationFields.svelte';
 
   /** What has to go into this tank: oil for the mixture with the cup at hand, and stabiliser with how long it must run. */

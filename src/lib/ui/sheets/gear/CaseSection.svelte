@@ -1,8 +1,8 @@
 <script lang="ts">
   import { allItems } from '$core/stations/items.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import type { Item } from '$core/items/item.ts';
   import Shape from '../../marks/Shape.svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** A cut through the gear case for the soapy-water hunt: every place where it can leak, tapped where it bubbles. */
   const session = useSession();

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { allItems } from '$core/stations/items.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import type { Item } from '$core/items/item.ts';
   import { oilTints } from '../../survey/jars.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** The oil against a scale of drawn jars: the one that looks like it is tapped. */
   const session = useSession();

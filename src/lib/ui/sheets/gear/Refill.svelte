@@ -3,7 +3,7 @@
   import { known } from '$core/engine/profile.ts';
   import { say } from '$core/units/index.ts';
   import PourTally from '../../survey/PourTally.svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
   import StationFields from '../../survey/StationFields.svelte';
 
   /** Filling the case: steps by the plugs it has, bottles, strokes counted, level hole, washers. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { changes } from '$core/stations/oil/changes.ts';
   import { leftAfter } from '$core/physics/residue.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** How many oil changes until the water is out: made, still to make, litres and money. */
   const session = useSession();

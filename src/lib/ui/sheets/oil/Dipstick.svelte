@@ -1,7 +1,7 @@
 <script lang="ts">
   import { dips, levelVolume, markGap, sayDip } from '$core/stations/oil/position.ts';
   import { say } from '$core/units/index.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** The stick with both marks: put the oil where it stands, record it, wipe, and again until two agree. */
   const session = useSession();

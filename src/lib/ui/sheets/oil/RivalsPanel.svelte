@@ -1,6 +1,6 @@
 <script lang="ts">
   import { rivals } from '$core/stations/oil/rivals.ts';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
   import StationFields from '../../survey/StationFields.svelte';
 
   /** Above the mark: what speaks for fuel in the oil and what for too much of it, as bars to either side. */

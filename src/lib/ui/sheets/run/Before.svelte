@@ -2,7 +2,7 @@
   import { against, refusal } from '$core/holds/index.ts';
   import { sources } from '$core/stations/cooling/source.ts';
   import Shape from '../../marks/Shape.svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** What has to be true before it is started, each as it stands, and the one button that starts the clock. */
   let { again, onstart }: { again: boolean; onstart: () => void } = $props();

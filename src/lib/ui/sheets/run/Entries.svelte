@@ -3,9 +3,9 @@
   import { clock } from '$core/stations/run/warming.ts';
   import { spots, type Run } from '$core/stations/run/runs.ts';
   import { allItems } from '$core/stations/items.ts';
-  import { sayValue } from '$core/survey/check-entry.ts';
+  import { sayValue } from '$core/items/check-entry.ts';
   import X from '@lucide/svelte/icons/x';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** Every entry of a run in its order, each of which can be taken back. */
   let { run }: { run: Run } = $props();

@@ -2,7 +2,7 @@
   import type { LogColumn, LogPlan } from '$core/stations/run/log-csv.ts';
   import { spotIds, spots, type Spot } from '$core/stations/run/runs.ts';
   import { onDestroy } from 'svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
   import { LogImport } from './log-import.svelte.ts';
 
   /** A logger's CSV: its first rows, which column is what, then the whole file with progress. */

@@ -5,7 +5,7 @@
   import { fromSI, say, shownUnit } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
   import { area, line } from 'd3-shape';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
 
   /** Temperature over the run, the curve it follows with the plateau it heads for, the limit, and the run before beside it. */
   let { run, warming, before }: { run: Run; warming: Warming; before?: Run | undefined } = $props();

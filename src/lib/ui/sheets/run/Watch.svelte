@@ -5,9 +5,9 @@
   import { type Run, type Spot } from '$core/stations/run/runs.ts';
   import { clock } from '$core/stations/run/warming.ts';
   import { allItems, type ItemId } from '$core/stations/items.ts';
-  import type { Item } from '$core/survey/items.ts';
+  import type { Item } from '$core/items/item.ts';
   import { onMount } from 'svelte';
-  import { useSession } from '../../survey/session.svelte.ts';
+  import { useSession } from '../../session/session.svelte.ts';
   import Stepper from './Stepper.svelte';
 
   /** The run under way: the clock, what is due now, entries by one thumb, and Stop. */

@@ -1,10 +1,11 @@
+import { ZERO_CELSIUS } from '$core/units/factors.ts';
 import type { Run } from '$core/stations/run/runs.ts';
 
 /** Rows of a run as an open table: seconds, °C, place, 1/min, stream; one line an entry. */
 export function rowsOf(run: Run): (string | number)[][] {
   const rows: (string | number)[][] = [
     ...run.tracks.flatMap((t) =>
-      t.samples.map((s) => [s.seconds.toFixed(1), (s.temperature - 273.15).toFixed(2), t.spot, '', ''])
+      t.samples.map((s) => [s.seconds.toFixed(1), (s.temperature - ZERO_CELSIUS).toFixed(2), t.spot, '', ''])
     ),
     ...run.rpm.map((r) => [r.seconds.toFixed(1), '', '', Math.round(r.rpm), '']),
     ...run.streams.map((s) => [s.seconds.toFixed(1), '', '', '', s.value])

@@ -1,5 +1,5 @@
 import type { LogPlan } from '$core/stations/run/log-csv.ts';
-import type { RunLog } from '$core/survey/items.ts';
+import type { RunLog } from '$core/items/item.ts';
 import type { LogHead, LogWorker } from '$lib/workers/log.worker.ts';
 import { proxy, wrap, type Remote } from 'comlink';
 

@@ -1,7 +1,7 @@
 import { careIds } from '$core/care/intervals.ts';
 import { flowById, flows } from '$core/care/flows.ts';
 import { flowMark, flowOf, flowState, type Flow } from '$core/care/flow.ts';
-import { contextOf } from '$core/judgement.ts';
+import { contextOf } from '$core/findings/context.ts';
 import { parseQuantity } from '$core/units/index.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';
 import { careOf } from '$lib/server/care.ts';

@@ -3,14 +3,14 @@
   import { refusal } from '$core/holds/index.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { byGravity, type Condition, type Finding } from '$core/survey/finding.ts';
+  import { byGravity, type Condition, type Finding } from '$core/findings/finding.ts';
   import StationChart from '$lib/ui/drawing/StationChart.svelte';
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
   import NextCheckCard from '$lib/ui/survey/NextCheckCard.svelte';
   import SuspectsCard from '$lib/ui/suspects/SuspectsCard.svelte';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { onMount } from 'svelte';
 
   let { data } = $props();

@@ -2,12 +2,12 @@
   import { labelsOf } from '$core/drowned/labels.ts';
   import { protocol, tonight } from '$core/drowned/protocol.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { sayLeft } from '$core/survey/wait.ts';
+  import { sayLeft } from '$core/record/wait.ts';
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
   import StationFields from '$lib/ui/survey/StationFields.svelte';
-  import { drownedClock } from '$core/survey/clock.ts';
+  import { drownedClock } from '$core/drowned/clock.ts';
 
   const session = $derived(useSession());
   const c = $derived(session.judgement.context);

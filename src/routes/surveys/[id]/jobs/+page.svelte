@@ -1,7 +1,7 @@
 <script lang="ts">
   import { labelsOf } from '$core/drowned/labels.ts';
   import { planOf } from '$core/plan/plan.ts';
-  import { beforeAfter } from '$core/release/before-after.ts';
+  import { beforeAfter } from '$core/history/before-after.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
   import { orderOf, partLines } from '$core/parts/lines.ts';
@@ -10,7 +10,7 @@
   import { whileOpen } from '$core/plan/while-open.ts';
   import JobForm from '$lib/ui/jobs/JobForm.svelte';
   import OwnersWord from '$lib/ui/jobs/OwnersWord.svelte';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
 
   const session = $derived(useSession());
   const j = $derived(session.judgement);

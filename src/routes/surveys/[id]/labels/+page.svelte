@@ -1,6 +1,6 @@
 <script lang="ts">
   import { labelsOf } from '$core/drowned/labels.ts';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { format } from 'date-fns';
 
   const session = $derived(useSession());

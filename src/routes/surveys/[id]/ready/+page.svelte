@@ -3,12 +3,12 @@
   import { allItems } from '$core/stations/items.ts';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
   import { planOf } from '$core/plan/plan.ts';
-  import { gatesOf, ready } from '$core/release/gates.ts';
-  import { beforeAfter } from '$core/release/before-after.ts';
+  import { gatesOf, ready } from '$core/gates/gates.ts';
+  import { beforeAfter } from '$core/history/before-after.ts';
   import { clearDraft, readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
   import Shape from '$lib/ui/marks/Shape.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { format, parseISO } from 'date-fns';
   import { onMount } from 'svelte';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Report } from '$core/release/report.ts';
+  import type { Report } from '$core/report/report.ts';
   import FigureView from '$lib/ui/record/FigureView.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import { format, parseISO } from 'date-fns';

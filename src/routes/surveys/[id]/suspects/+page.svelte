@@ -3,7 +3,7 @@
   import DecisionPanel from '$lib/ui/suspects/DecisionPanel.svelte';
   import Looks from '$lib/ui/suspects/Looks.svelte';
   import SuspectRow from '$lib/ui/suspects/SuspectRow.svelte';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
 
   let { data } = $props();
   const session = $derived(useSession());

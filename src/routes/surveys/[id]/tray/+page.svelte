@@ -1,8 +1,8 @@
 <script lang="ts">
   import { planOf } from '$core/plan/plan.ts';
-  import { traitsOf } from '$core/plan/traits.ts';
+  import { traitsOf } from '$core/jobs/traits.ts';
   import { refitOrder, trayLeft, trayOf } from '$core/tray/tray.ts';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
   import TakeOff from '$lib/ui/tray/TakeOff.svelte';
   import TrayRow from '$lib/ui/tray/TrayRow.svelte';
 

@@ -8,7 +8,7 @@
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import LimitLine from '$lib/ui/survey/LimitLine.svelte';
   import StationFields from '$lib/ui/survey/StationFields.svelte';
-  import { useSession } from '$lib/ui/survey/session.svelte.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { format, parseISO } from 'date-fns';
 
   let { data } = $props();

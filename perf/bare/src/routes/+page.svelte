@@ -1,0 +1,1 @@
+<p>A page of the same stack with nothing on it.</p>

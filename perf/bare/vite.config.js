@@ -1,0 +1,3 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+
+export default { plugins: [sveltekit()] };

@@ -1,0 +1,46 @@
+import type { Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
+import { doneAt, mendedSteps } from '../jobs/done.ts';
+import { Belief } from './belief.ts';
+import { TooClose } from './component.ts';
+import { evidenceOf } from './evidence/index.ts';
+import { modelOf, type Model } from './model.ts';
+import type { Likelihood } from './network.ts';
+import { moneyOf, Position, type Money } from './value.ts';
+
+export interface Weighing {
+  readonly model: Model;
+  readonly belief: Belief;
+  readonly position: Position;
+  readonly money: Money;
+  readonly mended: ReadonlySet<string>;
+  /** Readings left out because too much is there at once. */
+  readonly passedOver: number;
+}
+
+/** Puts the record into the network of this engine. */
+export function weighing(c: Context, found: readonly Finding[]): Weighing {
+  const mended = mendedSteps(c);
+  const model = modelOf(c, mended);
+  const seen = evidenceOf(c, model, found, doneAt(c));
+  const money = moneyOf(c);
+  const { belief, passedOver } = believe(model, new Map([...seen].map(([k, o]) => [k, o.likelihood])));
+  return { model, belief, position: new Position(model, money, mended), money, mended, passedOver };
+}
+
+/**
+ * Weighs everything exactly; where so much is there at once that nobody could, the readings with the most explanations
+ * are left out, a quarter at a time, until the rest can be. It is said how many.
+ */
+function believe(model: Model, evidence: ReadonlyMap<number, Likelihood>): { belief: Belief; passedOver: number } {
+  const left = new Map(evidence);
+  for (;;)
+    try {
+      return { belief: new Belief(model.network, left), passedOver: evidence.size - left.size };
+    } catch (e) {
+      if (!(e instanceof TooClose)) throw e;
+      const open = (s: number): number => model.network.signs[s]!.causes.length;
+      const crowded = [...e.signs].sort((a, b) => open(b) - open(a));
+      for (const s of crowded.slice(0, Math.ceil(crowded.length / 4))) left.delete(s);
+    }
+}

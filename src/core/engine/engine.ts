@@ -1,0 +1,12 @@
+import * as z from 'zod/mini';
+import { manualSchema } from './limits.ts';
+import { historySchema, identitySchema, profileSchema } from './profile.ts';
+
+/** Everything said about one engine: who and what it is, what happened to it, what its manual asks. */
+export const engineSchema = z.strictObject({
+  identity: identitySchema,
+  profile: profileSchema,
+  history: historySchema,
+  manual: z.optional(manualSchema)
+});
+export type Engine = z.infer<typeof engineSchema>;

@@ -1,0 +1,152 @@
+import { latestOf } from '../units/instant.ts';
+import { against, type Hold } from '../holds/index.ts';
+import type { Context } from '../findings/context.ts';
+import type { Step } from '../plan/plan.ts';
+import { stations, stationsFor } from '../stations/register.ts';
+import type { StationId } from '../stations/items.ts';
+import { trayLeft, trayOf } from '../tray/tray.ts';
+import { gravest, type Condition, type Finding } from '../findings/finding.ts';
+
+export interface Gate {
+  readonly id: string;
+  readonly title: string;
+  readonly condition: Condition;
+  readonly sentence: string;
+  /** Sound, or open with a reason where that is allowed. */
+  readonly passes: boolean;
+  /** Whether a reason can open it. */
+  readonly reasonOpens: boolean;
+  readonly reason?: { readonly text: string; readonly at: string; readonly by?: string };
+  readonly station?: StationId;
+}
+
+/** These must have been looked at before anything goes back; the rest may stay open with a reason. */
+const must = new Set<StationId>(['turn', 'gear', 'fuel', 'cooling', 'oil', 'run']);
+
+function reasonFor(c: Context, gate: string): Gate['reason'] {
+  const last = latestOf((c.survey.reasons ?? []).filter((r) => r.gate === gate));
+  return last && { text: last.reason, at: last.at, ...(last.by ? { by: last.by } : {}) };
+}
+
+function gate(
+  c: Context,
+  id: string,
+  title: string,
+  condition: Condition,
+  sentence: string,
+  reasonOpens: boolean,
+  station?: StationId
+): Gate {
+  const reason = reasonFor(c, id);
+  return {
+    id,
+    title,
+    condition,
+    sentence,
+    reasonOpens,
+    passes: condition === 'sound' || (reasonOpens && reason !== undefined),
+    ...(reason ? { reason } : {}),
+    ...(station ? { station } : {})
+  };
+}
+
+/** The last look round: tight, counters, hours. */
+function handover(c: Context): Gate {
+  const tight = c.record.value('run.tight');
+  const counters = c.record.value('run.counters');
+  const { hours } = c.survey.engine.history;
+  const left = [
+    tight === 'yes'
+      ? ''
+      : tight === 'no'
+        ? 'Not everything is tight and shut.'
+        : 'Tight, caps on, dipstick in, no tools left: not looked at.',
+    counters === 'reset' || counters === 'not-fitted'
+      ? ''
+      : counters === 'not-proved'
+        ? 'The service counter is reset and not proved by a key cycle.'
+        : 'Service counters are not recorded as reset.',
+    hours === undefined ? 'Engine hours are not noted; "unknown" is an answer.' : ''
+  ].filter(Boolean);
+  const condition: Condition = tight === 'no' ? 'fault' : left.length ? 'not-looked-at' : 'sound';
+  const said = `Tight and shut; counters ${counters === 'reset' ? 'reset and proved' : 'not fitted'}; ${typeof hours === 'number' ? `${hours} engine hours` : 'engine hours unknown'}.`;
+  return gate(c, 'handover', 'Hand-over', condition, left.length ? left.join(' ') : said, tight !== 'no');
+}
+
+/**
+ * What stands between this engine and service. Faults and holds never open by a reason (a hold may be overridden, and
+ * says so); a watch or a "cannot tell" may stay open with one; the running checks must at least have been made.
+ */
+export function gatesOf(c: Context, found: readonly Finding[], holds: readonly Hold[], steps: readonly Step[]): Gate[] {
+  const { identity } = c.survey.engine;
+  const named = Boolean(identity.tag && identity.serial);
+  const list: Gate[] = [
+    gate(
+      c,
+      'identity',
+      'Identity',
+      named ? 'sound' : 'watch',
+      named
+        ? `${identity.tag}, serial ${identity.serial}.`
+        : 'Tag and serial number are not both recorded; parts and the record hang on them.',
+      true
+    )
+  ];
+  for (const s of stationsFor(c.survey.engine.profile)) {
+    const mine = found.filter((f) => f.station === s);
+    const condition = gravest(mine.map((f) => f.condition));
+    const worst = mine.filter((f) => f.condition === condition);
+    const opens =
+      condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !must.has(s));
+    const sentence = worst.length
+      ? worst.map((f) => f.sentence).join(' ')
+      : must.has(s)
+        ? 'Not looked at; it must be before the engine goes back.'
+        : 'Not looked at.';
+    list.push(gate(c, `station.${s}`, stations[s].text.title, condition, sentence, opens, s));
+  }
+  const release = against(holds, 'release');
+  const overridden = holds.filter((h) => h.override && h.blocks.includes('release'));
+  list.push(
+    gate(
+      c,
+      'holds',
+      'Holds',
+      release.length ? 'held' : 'sound',
+      release.length
+        ? `${release.map((h) => h.title).join('; ')}.`
+        : overridden.length
+          ? `Overridden: ${overridden.map((h) => h.title).join('; ')}.`
+          : 'No hold stands.',
+      false
+    )
+  );
+  list.push(handover(c));
+  const tray = trayOf(c.survey);
+  const missing = trayLeft(tray);
+  list.push(
+    gate(
+      c,
+      'tray',
+      'Tray',
+      missing ? 'held' : 'sound',
+      missing ??
+        (tray.length
+          ? `${tray.length === 1 ? 'The one part' : `All ${tray.length} parts`} that came off went back, renewed or explained.`
+          : 'Nothing was taken off that was written down.'),
+      false
+    )
+  );
+  const open = steps.filter((s) => s.state === 'open');
+  const unproved = steps.filter((s) => s.state === 'done');
+  const jobs: Condition = open.length ? 'watch' : unproved.length ? 'cannot-tell' : 'sound';
+  const said = open.length
+    ? `${open.length} ${open.length === 1 ? 'job is' : 'jobs are'} open: ${open.map((s) => s.title).join('; ')}.`
+    : unproved.length
+      ? `Done but not proved: ${unproved.map((s) => `${s.title} (check ${stations[s.proof.station].text.title.toLowerCase()})`).join('; ')}.`
+      : 'Every job is done and proved.';
+  list.push(gate(c, 'jobs', 'Job list', jobs, said, true));
+  return list;
+}
+
+export const ready = (gates: readonly Gate[]): boolean => gates.every((g) => g.passes);

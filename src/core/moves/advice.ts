@@ -1,0 +1,46 @@
+import { contradictions, type Contradiction } from '../diagnosis/contradictions.ts';
+import { openLooks, rankChecks, type RankedCheck } from '../diagnosis/ranking.ts';
+import { Removals, suspectViews, type SuspectView } from '../diagnosis/suspects.ts';
+import { weighing, type Weighing } from '../diagnosis/weighing.ts';
+import { against, type Action } from '../holds/index.ts';
+import type { Judgement } from '../judge.ts';
+import { nextCheck, type NextCheck } from './next-check.ts';
+
+/** What is probably wrong, what to look at next, and what the readings have against each other. Plain data. */
+export interface Advice {
+  readonly suspects: readonly SuspectView[];
+  readonly checks: readonly RankedCheck[];
+  readonly contradictions: readonly Contradiction[];
+  readonly next: NextCheck | undefined;
+  /** By what is known, mending costs more than it is worth. */
+  readonly hopeless: boolean;
+  /** Readings that spoke. */
+  readonly weighed: number;
+}
+
+/** Checks that travel with the advice: the rest pays for nobody’s minutes. */
+const SHOWN = 18;
+
+/** The whole advice of one survey; pure, no clock of its own. */
+export function advise(j: Judgement, w: Weighing = weighing(j.context, j.findings)): Advice {
+  const { context: c, holds } = j;
+  const { model, belief, position, mended } = w;
+  const looks = openLooks(c, model, belief);
+  const removals = new Removals(belief);
+  const blocked = (action: Action): string | undefined => {
+    // What is only not recorded yet is asked where the check is made; it does not hide the check.
+    const hold = against(holds, action).find((h) => !h.standing);
+    return hold && `held: ${hold.title.charAt(0).toLowerCase()}${hold.title.slice(1)}`;
+  };
+  const checks = rankChecks(c, model, belief, position, blocked, looks);
+  const hopeless = position.stops(position.going(belief.posterior));
+  const states = Object.fromEntries(j.stations.map((s) => [s.id, s.condition]));
+  return {
+    suspects: suspectViews(model, belief, removals, looks, mended),
+    checks: checks.slice(0, SHOWN),
+    contradictions: contradictions(model, belief, removals, w.passedOver),
+    next: nextCheck(c.survey.engine.profile, states, holds, checks, hopeless),
+    hopeless,
+    weighed: belief.evidence.size
+  };
+}

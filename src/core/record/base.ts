@@ -1,0 +1,9 @@
+import * as z from 'zod/mini';
+import { instantSchema } from '../units/instant.ts';
+
+export const idSchema = z
+  .string()
+  .check(z.regex(/^[A-Za-z0-9_-]{1,64}$/, 'an id has letters, digits, - and _, 64 at most'));
+
+/** What every entry carries: its own id, when it was made, and by whom. */
+export const stamp = { id: idSchema, at: instantSchema, by: z.optional(z.string().check(z.maxLength(120))) };

@@ -1,0 +1,157 @@
+import { describe, expect, it } from 'vitest';
+import { holdRules } from '../holds/rules.ts';
+import { refusal } from '../holds/index.ts';
+import { hazards } from '../hazards/hazards.ts';
+import { planOf, stepRules } from '../plan/plan.ts';
+import { stations } from '../stations/register.ts';
+import { Bench } from '../../../test/case.ts';
+import { beforeAfter } from '../history/before-after.ts';
+import { canonicalJson } from './canonical.ts';
+import { reportOf } from './report.ts';
+
+describe('holds', () => {
+  const drowned = (running: 'yes' | 'no' = 'no') =>
+    new Bench({ strokes: 'four', cylinders: 2 }, 'drowned', {
+      submerged: 'yes',
+      water: 'salt',
+      runningWhenSunk: running
+    });
+  const recovered = () =>
+    drowned('yes')
+      .read('turn.plugs', 'out')
+      .read('turn.result', 'free')
+      .read('turn.result', 'free')
+      .read('turn.water', 'none')
+      .read('oil.sump', 'drained')
+      .read('fuel.tank', 'fresh')
+      .read('fuel.line', 'drained')
+      .read('fuel.bowl', 'drained');
+  it('a drowned engine lifts step by step, not before', () => {
+    const b = drowned();
+    expect(b.holds()).toEqual(['drowned']);
+    expect(refusal(b.judged().holds, 'run.outcome')).toMatch(/Drowned/);
+    expect(refusal(b.judged().holds, 'compression.pressure')).toMatch(/Drowned/);
+    expect(refusal(b.judged().holds, 'turn.result')).toBeUndefined();
+    expect(recovered().holds()).toEqual(['drowned-running']);
+  });
+  it('drowned while running lifts only when every depth agrees', () => {
+    const b = recovered().read('turn.depth', 0.06, { cylinder: 1 });
+    expect(b.holds()).toEqual(['drowned-running']);
+    expect(b.read('turn.depth', 0.06, { cylinder: 2 }).holds()).toEqual([]);
+    const bent = recovered().read('turn.depth', 0.06, { cylinder: 1 }).read('turn.depth', 0.062, { cylinder: 2 });
+    expect(bent.judged().holds[0]?.needs.some((n) => n.never)).toBe(true);
+  });
+  it('no start without water, indoors, or without a recorded place', () => {
+    const b = new Bench();
+    expect(refusal(b.judged().holds, 'run.outcome')).toMatch(/No cooling water/);
+    expect(refusal(b.read('cooling.source', 'muffs').judged().holds, 'run.outcome')).toMatch(/Indoors/);
+    b.read('safe.place', 'outdoors');
+    expect(refusal(b.judged().holds, 'run.outcome')).toBeUndefined();
+    b.read('safe.place', 'indoors');
+    expect(b.holds()).toEqual(['indoors']);
+  });
+  it('an override takes effect, keeps its reason and can be taken back', () => {
+    const b = new Bench().read('fuel.jar', 'layers');
+    const override = { id: 'o1', at: '2026-05-02T09:00:00.000Z', hold: 'fuel', reason: 'run from a portable tank' };
+    b.survey = { ...b.survey, overrides: [override] };
+    expect(b.holds()).toEqual([]);
+    expect(b.judged().holds.find((h) => h.id === 'fuel')?.override?.reason).toBe('run from a portable tank');
+    b.survey = { ...b.survey, overrides: [override, { ...override, id: 'o2', supersedes: 'o1', withdrawn: true }] };
+    expect(b.holds()).toEqual(['fuel']);
+  });
+  it('the first run that tripped is held until its cause is recorded and it is repeated', () => {
+    const b = new Bench({ strokes: 'two' })
+      .read('run.outcome', 'stopped')
+      .read('run.lamp', 'came')
+      .read('run.cause', 'screen blocked');
+    expect(b.holds()).toEqual(['run']);
+    expect(b.read('run.outcome', 'ran', { round: 2 }).read('run.lamp', 'none', { round: 2 }).holds()).toEqual([]);
+  });
+  it('every hold has its own id', () => expect(new Set(holdRules.map((h) => h.id)).size).toBe(holdRules.length));
+});
+
+describe('job list', () => {
+  it('holds no cycle, and every step names known stations, hazards and predecessors', () => {
+    const ids = new Set(stepRules.map((s) => s.id));
+    expect(ids.size).toBe(stepRules.length);
+    const visit = (id: string, path: string[]): void => {
+      expect(path).not.toContain(id);
+      for (const a of stepRules.find((s) => s.id === id)?.after ?? []) visit(a, [...path, id]);
+    };
+    for (const s of stepRules) {
+      visit(s.id, []);
+      for (const a of s.after ?? []) expect(ids).toContain(a);
+      for (const h of s.hazards ?? []) expect(hazards).toHaveProperty(h);
+      expect(stations).toHaveProperty(s.proof.station);
+      expect(s.minutes).toBeGreaterThan(0);
+    }
+  });
+  it('done is not proved until a reading after the work says so', () => {
+    const state = (b: Bench) => {
+      const j = b.judged();
+      return planOf(j.context, j.findings).find((s) => s.id === 'screen')?.state;
+    };
+    const b = new Bench().read('cooling.screen', 'blocked');
+    expect(state(b)).toBe('open');
+    expect(state(b.done('screen'))).toBe('done');
+    expect(state(b.read('cooling.screen', 'blocked', { round: 2 }))).toBe('done');
+    expect(state(b.read('cooling.screen', 'clear', { round: 2 }))).toBe('proved');
+  });
+  it('keeps why it was done after the finding is gone', () => {
+    const b = new Bench()
+      .read('cooling.screen', 'blocked')
+      .done('screen')
+      .read('cooling.screen', 'clear', { round: 2 });
+    const j = b.judged();
+    expect(planOf(j.context, j.findings)[0]?.why[0]).toMatch(/screens are blocked/);
+    expect(beforeAfter(j.context)).toEqual([
+      expect.objectContaining({ label: 'Intake screens', before: 'blocked', after: 'clear', changed: true })
+    ]);
+  });
+});
+
+describe('gates', () => {
+  const gate = (b: Bench, id: string) => b.assessed().gates.find((g) => g.id === id)!;
+  it('a fault never opens by a reason, a doubt does', () => {
+    const b = new Bench({ strokes: 'two' }).read('cooling.screen', 'blocked').read('spark.gap', 0.001, { cylinder: 1 });
+    b.survey = {
+      ...b.survey,
+      reasons: ['station.cooling', 'identity'].map((id, k) => ({
+        id: `g${k}`,
+        at: '2026-05-02T10:00:00.000Z',
+        gate: id,
+        reason: 'the owner knows'
+      }))
+    };
+    expect(gate(b, 'station.cooling')).toMatchObject({ passes: false, reasonOpens: false });
+    expect(gate(b, 'identity')).toMatchObject({ passes: true, condition: 'watch' });
+  });
+  it('the running checks must have been made', () => {
+    expect(gate(new Bench(), 'station.gear')).toMatchObject({
+      passes: false,
+      reasonOpens: false,
+      condition: 'not-looked-at'
+    });
+    expect(gate(new Bench(), 'station.compression')).toMatchObject({ passes: false, reasonOpens: true });
+    expect(new Bench().assessed().ready).toBe(false);
+  });
+});
+
+describe('the record', () => {
+  it('has one order of keys whatever the order they came in (RFC 8785, section 3.2.3)', () => {
+    expect(canonicalJson({ b: [1, { d: 'ö', c: null }], a: 1e21, A: undefined })).toBe(
+      '{"a":1e+21,"b":[1,{"c":null,"d":"ö"}]}'
+    );
+    expect(canonicalJson({ x: 1, y: 2 })).toBe(canonicalJson({ y: 2, x: 1 }));
+  });
+  it('tells the owner in plain words, never in codes', () => {
+    const b = new Bench({ strokes: 'two' })
+      .read('cooling.screen', 'blocked')
+      .done('screen')
+      .read('cooling.screen', 'clear', { round: 2 });
+    const { owner } = reportOf(b.assessed());
+    expect(owner.found[0]).toMatch(/screens are blocked/);
+    expect(owner.done[0]).toBe('Clear the intake screens');
+    expect(JSON.stringify(owner)).not.toMatch(/undefined|cooling\.|not-looked/);
+  });
+});

@@ -1,0 +1,54 @@
+import type { changesBetween } from '$core/moves/changes.ts';
+import type { AdviceWorker } from '$lib/workers/advice.worker.ts';
+import type { Remote } from 'comlink';
+import type { Session } from './session.svelte.ts';
+
+/** A moment of quiet before a survey is weighed again, ms: nobody reads advice between two keystrokes. */
+const QUIET = 120;
+
+/** Suspects and next checks of the latest readings, weighed by a worker; an older weighing under way is thrown away. */
+export class Advising {
+  private worker: Worker | undefined;
+  private remote: Remote<AdviceWorker> | undefined;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private turn = 0;
+  private changes: typeof changesBetween | undefined;
+
+  ask(session: Session): void {
+    clearTimeout(this.timer);
+    session.weighing = 'weighing';
+    const turn = ++this.turn;
+    this.timer = setTimeout(() => void this.weigh(session, turn), QUIET);
+  }
+
+  private async weigh(session: Session, turn: number): Promise<void> {
+    try {
+      if (!this.remote) {
+        const [{ wrap }, { changesBetween }] = await Promise.all([import('comlink'), import('$core/moves/changes.ts')]);
+        this.changes = changesBetween;
+        this.worker = new Worker(new URL('../../workers/advice.worker.ts', import.meta.url), { type: 'module' });
+        this.remote = wrap<AdviceWorker>(this.worker);
+      }
+      const from = performance.now();
+      const advice = await this.remote.advise(session.survey, new Date().toISOString(), session.units);
+      // Read by `npm run bench`.
+      performance.measure('advice', { start: from, end: performance.now() });
+      if (turn !== this.turn) return;
+      if (session.advice) {
+        const moved = this.changes!(session.advice, advice);
+        if (moved.length) session.moved = moved;
+      }
+      session.advice = advice;
+      session.weighing = 'done';
+    } catch {
+      if (turn === this.turn) session.weighing = 'failed';
+    }
+  }
+
+  stop(): void {
+    clearTimeout(this.timer);
+    this.turn++;
+    this.worker?.terminate();
+    [this.worker, this.remote] = [undefined, undefined];
+  }
+}

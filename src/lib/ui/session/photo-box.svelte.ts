@@ -1,0 +1,96 @@
+import { largestPhoto } from '$lib/photo-limits.ts';
+import { openDB, type IDBPDatabase } from 'idb';
+import { newId } from './new-id.ts';
+
+/** A photograph taken and not yet with the server. */
+export interface Waiting {
+  readonly id: string;
+  readonly surveyId: string;
+  readonly what: string;
+  readonly blob: Blob;
+}
+
+const STORE = 'photos';
+let opened: Promise<IDBPDatabase> | undefined;
+/** Asynchronous from the first line: where a browser has no such store, asking for it throws at once. */
+const database = async (): Promise<IDBPDatabase> =>
+  (opened ??= openDB('indaga-photos', 1, { upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'id' }) }));
+
+/**
+ * Photographs on their way: kept in this browser until the server has them, so that a lost connection or a reload loses
+ * none. `arrived` is told the name under which the server keeps it.
+ */
+export class PhotoBox {
+  waiting: readonly Waiting[] = $state.raw([]);
+  message: { readonly what: string; readonly text: string } | undefined = $state.raw();
+  private busy = false;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    private readonly surveyId: string,
+    private readonly arrived: (what: string, photo: string) => void
+  ) {}
+
+  /** Takes up what an earlier visit could not send. */
+  async restore(): Promise<void> {
+    const all = await database()
+      .then((db) => db.getAll(STORE) as Promise<Waiting[]>)
+      .catch(() => []);
+    this.waiting = all.filter((w) => w.surveyId === this.surveyId);
+    void this.flush();
+  }
+
+  async take(what: string, file: File): Promise<void> {
+    this.message = undefined;
+    if (file.size > largestPhoto)
+      return this.say(
+        what,
+        `“${file.name}” is ${Math.round(file.size / 1e6)} MB; 20 MB is the most. Take it smaller, or crop it.`
+      );
+    const waiting: Waiting = { id: newId(), surveyId: this.surveyId, what, blob: file };
+    this.waiting = [...this.waiting, waiting];
+    await database()
+      .then((db) => db.put(STORE, waiting))
+      .catch(() => undefined);
+    await this.flush();
+  }
+
+  private say(what: string, text: string): void {
+    this.message = { what, text };
+  }
+
+  private async forget(w: Waiting): Promise<void> {
+    this.waiting = this.waiting.filter((x) => x !== w);
+    await database()
+      .then((db) => db.delete(STORE, w.id))
+      .catch(() => undefined);
+  }
+
+  async flush(): Promise<void> {
+    if (this.busy) return;
+    this.busy = true;
+    clearTimeout(this.timer);
+    try {
+      for (const w of this.waiting) {
+        const response = await fetch('/api/photos', {
+          method: 'POST',
+          headers: { 'content-type': 'application/octet-stream' },
+          body: w.blob
+        });
+        if (response.ok) {
+          const { photo } = (await response.json()) as { photo: string };
+          this.arrived(w.what, photo);
+          await this.forget(w);
+        } else if (response.status < 500) {
+          const { message } = (await response.json().catch(() => ({}))) as { message?: string };
+          this.say(w.what, message ?? 'This photograph was not taken.');
+          await this.forget(w);
+        } else throw new Error(`answer ${response.status}`);
+      }
+    } catch {
+      this.timer = setTimeout(() => void this.flush(), 5000);
+    } finally {
+      this.busy = false;
+    }
+  }
+}

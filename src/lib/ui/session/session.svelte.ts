@@ -1,0 +1,305 @@
+import type { Advice } from '$core/moves/advice.ts';
+import { judge, type Judgement } from '$core/judge.ts';
+import type { StationId } from '$core/stations/items.ts';
+import { allItems, type ItemId } from '$core/stations/items.ts';
+import { boreOil } from '$core/stations/plugs/analyse.ts';
+import { Record as SurveyRecord, roundOf } from '$core/record/current.ts';
+import { withEntries, type Entry } from '$core/record/entries.ts';
+import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/record/reading.ts';
+import type { Engine, SurveyFile } from '$core/record/survey-file.ts';
+import type { Wait } from '$core/record/wait.ts';
+
+import type { System } from '$core/units/index.ts';
+import { getContext, setContext } from 'svelte';
+import { newId } from './new-id.ts';
+import { PhotoBox } from './photo-box.svelte.ts';
+import { Outbox, type Answer, type Queued } from './outbox.svelte.ts';
+
+export interface SessionData {
+  readonly surveyId: string;
+  readonly engineId: string;
+  /** From the server as JSON text: a long record goes through the page as one string, not value by value. */
+  readonly survey: SurveyFile | string;
+  readonly seq: number;
+  readonly factSeq: number;
+  readonly units: System;
+  readonly who: string;
+  readonly now: string;
+  /** What the server thinks of it, as JSON text; the page weighs anew in a worker when something is added. */
+  readonly advice?: string;
+}
+
+type Undo = { readonly label: string; readonly run: () => void };
+type ReadMore = {
+  cylinder?: number;
+  conditions?: Conditions;
+  instrument?: Instrument;
+  typed?: string;
+  supersedes?: string;
+};
+
+/**
+ * One assessment open in this browser: the survey, what is being typed, what waits to be sent, and the judgement that
+ * follows. Everything is appended; an undo is one more entry.
+ */
+export class Session {
+  readonly surveyId: string;
+  readonly engineId: string;
+  readonly units: System;
+  readonly who: string;
+  survey: SurveyFile = $state.raw()!;
+  now: Date = $state.raw(new Date(0));
+  /** A reading half typed: judged, not recorded. */
+  preview: Reading | undefined = $state.raw();
+  undos: Undo[] = $state.raw([]);
+  advice: Advice | undefined = $state.raw();
+  /** What the last entries changed, in sentences. */
+  moved: readonly string[] = $state.raw([]);
+  /** "weighing" while the advice is older than the readings. */
+  weighing: 'done' | 'weighing' | 'failed' = $state('done');
+  private asSet: Partial<Record<'compression' | 'spark', Conditions>> = $state.raw({});
+  private rechecks: Partial<Record<StationId, number>> = $state({});
+  readonly outbox: Outbox;
+  readonly photos: PhotoBox;
+
+  readonly record = $derived.by(() => new SurveyRecord(this.survey));
+  readonly judgement: Judgement = $derived.by(() =>
+    judge(
+      this.preview ? withEntries(this.survey, [{ type: 'reading', body: this.preview }]) : this.survey,
+      this.now,
+      this.units
+    )
+  );
+
+  constructor(data: SessionData) {
+    this.surveyId = data.surveyId;
+    this.engineId = data.engineId;
+    this.units = data.units;
+    this.who = data.who;
+    this.now = new Date(data.now);
+    this.survey = typeof data.survey === 'string' ? (JSON.parse(data.survey) as SurveyFile) : data.survey;
+    if (data.advice) this.advice = JSON.parse(data.advice) as Advice;
+    this.photos = new PhotoBox(data.surveyId, (what, photo) => this.photographed(what, photo));
+    this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
+  }
+
+  /** A photograph has its name: it belongs to a reading, or to a part on the tray ("tray:id"). */
+  private photographed(what: string, photo: string): void {
+    if (what.startsWith('tray:')) void import('./work.ts').then((w) => w.photographed(this, what.slice(5), photo));
+    else this.read(what as ItemId, photo);
+  }
+
+  /** Takes up what an earlier visit could not send. */
+  resume(): void {
+    for (const queued of this.outbox.restore()) this.apply(queued);
+    void this.outbox.flush();
+    void this.photos.restore();
+  }
+
+  private apply(queued: Queued): void {
+    if (queued.kind === 'entry') this.survey = withEntries(this.survey, [queued.entry]);
+    else this.setFact(queued.fact.path, queued.fact.value);
+  }
+
+  private receive(answer: Answer): void {
+    const entries = answer.entries.map((e) => ({ type: e.type, body: e.body }) as Entry);
+    const refused = new Set(answer.refused.map((r) => r.id));
+    let survey = withEntries(this.survey, entries);
+    if (refused.size) survey = { ...survey, readings: survey.readings.filter((r) => !refused.has(r.id)) };
+    this.survey = survey;
+    for (const fact of answer.facts) if (!this.outbox.waitsFor(fact.path)) this.setFact(fact.path, fact.value);
+  }
+
+  private setFact(path: string, value: unknown): void {
+    const dot = path.indexOf('.');
+    const [group, key] = [path.slice(0, dot) as keyof Engine, path.slice(dot + 1)];
+    const part: { [k: string]: unknown } = { ...(this.survey.engine[group] ?? {}) };
+    if (value === null) delete part[key];
+    else part[key] = value;
+    this.survey = { ...this.survey, engine: { ...this.survey.engine, [group]: part } };
+  }
+
+  private stamp(): { id: string; at: string; by?: string } {
+    const last = this.survey.readings.at(-1)?.at;
+    const clock = new Date().toISOString();
+    // Two entries in one millisecond keep their order.
+    const at = last && last >= clock ? new Date(Date.parse(last) + 1).toISOString() : clock;
+    return { id: newId(), at, ...(this.who ? { by: this.who } : {}) };
+  }
+
+  private add(entry: Entry): void {
+    this.survey = withEntries(this.survey, [entry]);
+    this.now = new Date();
+    this.outbox.put({ kind: 'entry', entry });
+  }
+
+  private remember(label: string, run: () => void): void {
+    this.undos = [...this.undos.slice(-49), { label, run }];
+  }
+
+  undo(): string | undefined {
+    const last = this.undos.at(-1);
+    if (!last) return undefined;
+    this.undos = this.undos.slice(0, -1);
+    last.run();
+    return last.label;
+  }
+
+  /** Conditions of the next readings: as they were set, else the usual ones; oil put into the bores is still there. */
+  conditionsOf(station: 'compression' | 'spark'): Conditions {
+    const set = this.asSet[station];
+    if (set) return set;
+    if (station === 'spark') return { path: 'tester', light: 'shade' };
+    const oil = boreOil(this.judgement.context);
+    return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) };
+  }
+
+  setConditions(station: 'compression' | 'spark', conditions: Conditions): void {
+    this.asSet = { ...this.asSet, [station]: conditions };
+  }
+
+  /** The round that new readings of a station belong to. */
+  roundOf(station: StationId): number {
+    const asked = this.rechecks[station] ?? 1;
+    return Math.max(asked, ...this.survey.readings.filter((r) => r.what.startsWith(`${station}.`)).map(roundOf));
+  }
+
+  startRecheck(station: StationId): void {
+    const read = this.survey.readings.filter((r) => r.what.startsWith(`${station}.`));
+    if (!read.length) return;
+    this.rechecks[station] = Math.max(...read.map(roundOf)) + 1;
+  }
+
+  /** The standing reading of an item in the current round of its station. */
+  current(what: ItemId, cylinder?: number): Reading | undefined {
+    const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
+    return this.record.all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) }).at(-1);
+  }
+
+  /** Builds a reading of the current round; a single-valued item supersedes what stood there. */
+  reading(what: ItemId, value: unknown, more: ReadMore = {}): Reading {
+    const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
+    const old = allItems[what].repeated ? undefined : this.current(what, more.cylinder);
+    return {
+      ...this.stamp(),
+      what,
+      value,
+      ...(round > 1 ? { round } : {}),
+      ...(old ? { supersedes: old.id } : {}),
+      ...more
+    };
+  }
+
+  read(what: ItemId, value: unknown, more: ReadMore = {}): void {
+    const reading = this.reading(what, value, more);
+    const old = reading.supersedes ? this.survey.readings.find((r) => r.id === reading.supersedes) : undefined;
+    this.add({ type: 'reading', body: reading });
+    this.remember(allItems[what].label, () => this.takeBack(reading, old));
+  }
+
+  /** Corrects one of several repeats, or takes it back when nothing is given. */
+  correct(old: Reading, value: unknown | undefined, typed?: string): void {
+    const { id: _id, at: _at, by: _by, typed: _typed, ...rest } = old;
+    const body: Reading = {
+      ...rest,
+      ...this.stamp(),
+      value: value ?? old.value,
+      supersedes: old.id,
+      ...(typed ? { typed } : {}),
+      ...(value === undefined ? { withdrawn: true as const } : {})
+    };
+    this.add({ type: 'reading', body });
+    this.remember(allItems[old.what].label, () => this.takeBack(body, old));
+  }
+
+  /** What stands at the end of the corrections of a reading: an undo may come after other undos. */
+  private headOf(id: string): string {
+    const next = this.survey.readings.find((r) => r.supersedes === id);
+    return next ? this.headOf(next.id) : id;
+  }
+
+  private takeBack(reading: Reading, old: Reading | undefined): void {
+    const { withdrawn: _w, ...plain } = reading;
+    const supersedes = this.headOf(reading.id);
+    const body: Reading =
+      old && !old.withdrawn
+        ? { ...old, ...this.stamp(), supersedes }
+        : { ...plain, ...this.stamp(), supersedes, withdrawn: true };
+    this.add({ type: 'reading', body });
+  }
+
+  fact(path: string, value: unknown): void {
+    const dot = path.indexOf('.');
+    const before = (this.survey.engine[path.slice(0, dot) as keyof Engine] as { [k: string]: unknown } | undefined)?.[
+      path.slice(dot + 1)
+    ];
+    this.putFact(path, value);
+    this.remember(path.slice(dot + 1), () => this.putFact(path, before ?? null));
+  }
+
+  private putFact(path: string, value: unknown): void {
+    this.setFact(path, value);
+    this.outbox.put({ kind: 'fact', fact: { ...this.stamp(), path, value } });
+  }
+
+  override(hold: string, reason: string): void {
+    const body = { ...this.stamp(), hold, reason };
+    this.add({ type: 'override', body });
+    this.remember('override', () =>
+      this.add({ type: 'override', body: { ...this.stamp(), hold, reason, supersedes: body.id, withdrawn: true } })
+    );
+  }
+
+  mark(step: string, state: 'done' | 'open' | 'not-needed', note?: string): void {
+    const before = (this.survey.steps ?? []).filter((s) => s.step === step).at(-1);
+    const hours = this.survey.engine.history.hours;
+    const at = state === 'done' && typeof hours === 'number' ? { hours } : {};
+    this.add({ type: 'step', body: { ...this.stamp(), step, state, ...(note ? { note } : {}), ...at } });
+    this.remember('job', () =>
+      this.add({
+        type: 'step',
+        body: { ...this.stamp(), step, state: before?.state ?? 'open', ...(before?.note ? { note: before.note } : {}) }
+      })
+    );
+  }
+
+  /** Appends an entry of any kind; `back` makes the body that takes it back. Returns its id. */
+  put<T extends Entry['type']>(
+    type: T,
+    body: object,
+    back?: { readonly label: string; readonly body: (id: string) => object }
+  ): string {
+    const entry = { type, body: { ...this.stamp(), ...body } } as unknown as Entry;
+    const { id } = entry.body;
+    this.add(entry);
+    if (back) this.remember(back.label, () => void this.put(type, back.body(id)));
+    return id;
+  }
+
+  /** Starts something that runs by itself; it is kept like a reading and outlives this page. */
+  wait(label: string, minutes: number, station?: StationId): void {
+    const body = { ...this.stamp(), label, minutes, ...(station ? { station } : {}) };
+    this.add({ type: 'wait', body });
+    this.remember(label, () => this.endWait(body));
+  }
+
+  endWait(wait: Wait): void {
+    const { id: supersedes, at: _at, by: _by, ...rest } = wait;
+    this.add({ type: 'wait', body: { ...rest, ...this.stamp(), supersedes, ended: true } });
+  }
+
+  decide(body: Omit<DecisionEntry, 'id' | 'at' | 'by'>): void {
+    this.add({ type: 'decision', body: { ...this.stamp(), ...body } });
+  }
+
+  reason(gate: string, reason: string): void {
+    this.add({ type: 'reason', body: { ...this.stamp(), gate, reason } });
+  }
+}
+
+const KEY = Symbol('session');
+export const provideSession = (session: () => Session): void => void setContext(KEY, session);
+/** The same for a component drawn on its own, outside any page. */
+export const sessionContext = (session: Session): Map<symbol, () => Session> => new Map([[KEY, () => session]]);
+/** The session of the survey whose pages these are. */
+export const useSession = (): Session => getContext<() => Session>(KEY)();

@@ -1,1 +1,0 @@
-<p>A bare page of the same stack, for the bench to measure against.</p>

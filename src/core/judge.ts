@@ -37,7 +37,7 @@ export function judge(survey: SurveyFile, now: Date, units: System): Judgement {
     const sounding = stations[id].sounding?.(context);
     return {
       id,
-      title: stations[id].text.title,
+      title: stations[id].title,
       condition: gravest(mine.map((f) => f.condition)),
       findings: mine,
       ...(sounding ? { sounding } : {})

@@ -21,7 +21,7 @@ export interface Gate {
 }
 
 /** These must have been looked at before anything goes back; the rest may stay open with a reason. */
-const must = new Set<StationId>(['turn', 'gear', 'fuel', 'cooling', 'oil', 'run']);
+const mustBeSeen = (s: StationId): boolean => stations[s].beforeRelease === true;
 
 function reasonFor(c: Context, gate: string): Gate['reason'] {
   const last = latestOf((c.survey.reasons ?? []).filter((r) => r.gate === gate));
@@ -97,13 +97,13 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
     const condition = gravest(mine.map((f) => f.condition));
     const worst = mine.filter((f) => f.condition === condition);
     const opens =
-      condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !must.has(s));
+      condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !mustBeSeen(s));
     const sentence = worst.length
       ? worst.map((f) => f.sentence).join(' ')
-      : must.has(s)
+      : mustBeSeen(s)
         ? 'Not looked at; it must be before the engine goes back.'
         : 'Not looked at.';
-    list.push(gate(c, `station.${s}`, stations[s].text.title, condition, sentence, opens, s));
+    list.push(gate(c, `station.${s}`, stations[s].title, condition, sentence, opens, s));
   }
   const release = against(holds, 'release');
   const overridden = holds.filter((h) => h.override && h.blocks.includes('release'));
@@ -143,7 +143,7 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   const said = open.length
     ? `${open.length} ${open.length === 1 ? 'job is' : 'jobs are'} open: ${open.map((s) => s.title).join('; ')}.`
     : unproved.length
-      ? `Done but not proved: ${unproved.map((s) => `${s.title} (check ${stations[s.proof.station].text.title.toLowerCase()})`).join('; ')}.`
+      ? `Done but not proved: ${unproved.map((s) => `${s.title} (check ${stations[s.proof.station].title.toLowerCase()})`).join('; ')}.`
       : 'Every job is done and proved.';
   list.push(gate(c, 'jobs', 'Job list', jobs, said, true));
   return list;

@@ -1,14 +1,8 @@
 import type { Context } from '../findings/context.ts';
-import type { StationId } from '../stations/items.ts';
+import type { StationId } from '../items/register.ts';
+import type { Action } from '../stations/station.ts';
 
-/** What a hold keeps from happening. */
-export const actions = {
-  crank: 'no cranking',
-  start: 'no start',
-  gear: 'no running in gear',
-  release: 'not ready for service'
-} as const;
-export type Action = keyof typeof actions;
+export { actions, type Action } from '../stations/station.ts';
 
 export interface Need {
   readonly text: string;

@@ -1,6 +1,8 @@
 import { latestOf } from '../units/instant.ts';
 import type { Context } from '../findings/context.ts';
-import type { Reading } from '../record/reading.ts';
+import type { ItemId, StationId } from '../items/register.ts';
+import { stationOf } from '../stations/items.ts';
+import { stations } from '../stations/register.ts';
 import type { Action, Hold } from './hold.ts';
 import { holdRules } from './rules.ts';
 
@@ -42,30 +44,31 @@ export const unliftable = (holds: readonly Hold[]): boolean =>
 export const against = (holds: readonly Hold[], action: Action): Hold[] =>
   holds.filter((h) => !h.override && h.blocks.includes(action));
 
-/** Readings that are taken by cranking; lash and leak-down turn the engine by hand. */
-const cranked = new Set<string>([
-  'compression.pressure',
-  'compression.pulls',
-  'spark.result',
-  'spark.gap',
-  'plugs.volts',
-  'plugs.rpm',
-  'plugs.starterCircuit',
-  'plugs.starterDirect'
-]);
+/** What a reading does to the engine when it is taken, where it does something. */
+function actionOf(what: ItemId, value: unknown): Action | undefined {
+  const { acts } = stations[stationOf(what)];
+  const name = what.slice(what.indexOf('.') + 1);
+  const act = acts && Object.hasOwn(acts, name) ? acts[name] : undefined;
+  return typeof act === 'function' ? act(value) : act;
+}
 
-/** What says that it is started, or has run. The log of a run under way, its stop and its cause are never refused. */
-const started = new Set<string>(['run.event', 'run.outcome', 'run.minutes', 'run.longRun']);
-const ended = new Set<unknown>(['stop', 'stopped', 'failed']);
+/** The first hold against making a check at all, where making it does something to the engine. */
+export const holdAgainst = (holds: readonly Hold[], station: StationId): Hold | undefined => {
+  const { act } = stations[station];
+  return act && against(holds, act)[0];
+};
 
-/** Which action a reading needs, where it needs one. */
-const actionOf = (what: string, value: unknown): Action | undefined =>
-  started.has(what) && !ended.has(value) ? 'start' : cranked.has(what) ? 'crank' : undefined;
+/** Why a check may not be made now, in one sentence; nothing when it may. */
+export const refusalOf = (holds: readonly Hold[], station: StationId): string | undefined =>
+  sayRefusal(holdAgainst(holds, station));
 
 /** Why a new reading may not be taken now, in one sentence; nothing when it may. */
-export function refusal(holds: readonly Hold[], what: Reading['what'], value?: unknown): string | undefined {
+export function refusal(holds: readonly Hold[], what: ItemId, value?: unknown): string | undefined {
   const action = actionOf(what, value);
-  const hold = action && against(holds, action)[0];
+  return sayRefusal(action && against(holds, action)[0]);
+}
+
+function sayRefusal(hold: Hold | undefined): string | undefined {
   if (!hold) return undefined;
   const open = hold.needs.filter((n) => !n.done).map((n) => n.text);
   return `Refused: ${hold.title}. ${hold.because} It lifts when: ${open.join('; ')}.`;

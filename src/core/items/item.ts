@@ -27,6 +27,8 @@ interface Common {
   readonly example?: string;
   /** The id of the limit shown beside this item, with the place for the manual's own value. */
   readonly limit?: string;
+  /** Asked of an engine that was under water only. */
+  readonly drowned?: true;
   /** Asked of these engines only; of all where it is left out. What was read is never hidden. */
   readonly when?: (p: AskedEngine) => boolean;
 }

@@ -1,4 +1,4 @@
-import { against, unliftable, type Hold } from '../holds/index.ts';
+import { holdAgainst, unliftable, type Hold } from '../holds/index.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
@@ -29,8 +29,8 @@ export function nextCheck(
   const order = stationsFor(profile);
   const at = (station: StationId, because: string): NextCheck => ({
     station,
-    title: stations[station].text.title,
-    minutes: stations[station].text.minutes,
+    title: stations[station].title,
+    minutes: stations[station].minutes,
     because
   });
   const raised = holds.filter((h) => !h.override && !h.standing);
@@ -45,7 +45,10 @@ export function nextCheck(
   const seen = (s: StationId): boolean => (states[s] ?? 'not-looked-at') !== 'not-looked-at';
   const cranking = fromHolds(raised.filter((h) => h.blocks.includes('crank')));
   if (cranking) return cranking;
-  if (!seen('safe')) return at('safe', 'Before a hand goes near it: lanyard, battery, propeller, stand.');
+  for (const s of order) {
+    const { first } = stations[s];
+    if (first && !seen(s)) return at(s, first);
+  }
   const best = ranked.find((r) => r.worthIt && !r.waits);
   if (hopeless && !best?.doubted)
     return {
@@ -56,9 +59,7 @@ export function nextCheck(
       decide: true
     };
   if (best) return { station: best.station, title: best.title, minutes: best.minutes, because: best.because };
-  const blocked = (s: StationId): boolean =>
-    ((s === 'compression' || s === 'spark') && against(holds, 'crank').length > 0) ||
-    (s === 'run' && against(holds, 'start').length > 0);
+  const blocked = (s: StationId): boolean => holdAgainst(holds, s) !== undefined;
   const unseen = order.find((s) => !seen(s) && !blocked(s));
   if (unseen) return at(unseen, 'Nothing points there; it is looked at before the engine goes back.');
   const unclear = order.find((s) => states[s] === 'cannot-tell' && !blocked(s));

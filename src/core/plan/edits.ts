@@ -1,6 +1,5 @@
 import { byTime, isAfter } from '../units/instant.ts';
 import type { Context } from '../findings/context.ts';
-import type { StationId } from '../stations/items.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { JobEdit } from '../record/work.ts';
 import { lastMark, type Step } from './plan.ts';
@@ -23,7 +22,7 @@ export function changed(s: Step, e: Edit | undefined): Step {
     ...s,
     ...(Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as Partial<Step>),
     ...(fields.after ? { follows: fields.after } : {}),
-    ...(station ? { proof: { station: station as StationId, text: s.proof.text } } : {}),
+    ...(station ? { proof: { station, text: s.proof.text } } : {}),
     ...(temporary ? { temporary } : {}),
     edited: true
   };
@@ -34,7 +33,7 @@ export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>): Step[] {
   return [...edits].flatMap(([id, edit]): Step[] => {
     if (!id.startsWith('own-') || edit.dropped || !edit.title) return [];
     const mark = lastMark(c.survey.steps ?? [], id);
-    const station = (edit.station ?? 'look') as StationId;
+    const station = edit.station ?? 'look';
     const proved =
       mark?.state === 'done' &&
       c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${station}.`));

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { contextOf } from '../findings/context.ts';
-import { usualWaits } from '../stations/waits.ts';
+import { stations } from '../stations/register.ts';
 import { Bench } from '../../../test/case.ts';
 import { checkEntryBody } from '../survey/entry-check.ts';
 import { entriesOf, withEntries } from './entries.ts';
@@ -77,15 +77,15 @@ describe('running waits', () => {
 
 describe('usual waits', () => {
   it('a case drains longer in the cold, by its oil’s viscosity (ASTM D341)', () => {
-    const minutes = (b: Bench): number => usualWaits(at(b), 'gear')[0]!.minutes;
+    const minutes = (b: Bench): number => stations.gear.waits!(at(b))[0]!.minutes;
     expect(minutes(new Bench())).toBe(20);
     expect(minutes(new Bench().read('safe.air', 283.15))).toBe(44);
     expect(minutes(new Bench().read('safe.air', 273.15))).toBe(112);
   });
   it('a soak follows the house rule, a dip waits for the oil, most checks wait for nothing', () => {
-    expect(usualWaits(at(new Bench()), 'turn')[0]).toMatchObject({ minutes: 720 });
-    expect(usualWaits(at(new Bench()), 'oil')[1]!.label).toBe('Oil settling');
-    expect(usualWaits(at(new Bench()), 'spark')).toEqual([]);
+    expect(stations.turn.waits!(at(new Bench()))[0]).toMatchObject({ minutes: 720 });
+    expect(stations.oil.waits!(at(new Bench()))[1]!.label).toBe('Oil settling');
+    expect(stations.spark.waits).toBeUndefined();
   });
 });
 

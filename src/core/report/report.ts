@@ -1,3 +1,4 @@
+import { stations } from '../stations/register.ts';
 import { format, parseISO } from 'date-fns';
 import type { Assessment } from '../assess.ts';
 import { caseKinds } from '../engine/case-kind.ts';
@@ -192,7 +193,7 @@ function ownerPage(a: Assessment): OwnerPage {
   const found = [...new Set(proved.flatMap((s) => s.why.map(firstSentence)))];
   const worked = new Set(proved.map((s) => s.proof.station));
   const sound = a.stations
-    .filter((s) => s.condition === 'sound' && !worked.has(s.id) && s.id !== 'safe' && s.id !== 'run')
+    .filter((s) => s.condition === 'sound' && !worked.has(s.id) && stations[s.id].looksAt === 'engine')
     .map((s) => s.title.toLowerCase());
   const temporary = a.steps
     .filter((s) => s.temporary && s.state !== 'not-needed')

@@ -37,12 +37,12 @@ function looksOf(advice: Advice, j: Judgement): BenchEngine['checks'] {
   const { next } = advice;
   if (!next || next.decide) return undefined;
   const more = j.stations.filter(
-    (s) => s.condition === 'not-looked-at' && s.id !== next.station && s.id !== 'run' && s.id !== 'safe'
+    (s) => s.condition === 'not-looked-at' && s.id !== next.station && stations[s.id].looksAt === 'engine'
   );
   const title = `Look: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`;
   return {
     title: more.length ? `${title}, then ${more.length} more` : title,
-    minutes: next.minutes + more.reduce((sum, s) => sum + stations[s.id].text.minutes, 0)
+    minutes: next.minutes + more.reduce((sum, s) => sum + stations[s.id].minutes, 0)
   };
 }
 
@@ -94,7 +94,9 @@ export function workOf(
     ...(checks ? { checks } : {}),
     ...(clock ? { clock: clock.until.toISOString() } : {}),
     runs:
-      !job && survey.assessment.kind !== 'lay-up' && j.stations.some((s) => s.id === 'run' && s.condition !== 'sound'),
+      !job &&
+      survey.assessment.kind !== 'lay-up' &&
+      j.stations.some((s) => stations[s.id].looksAt === 'running' && s.condition !== 'sound'),
     parts: partLines(survey),
     ...(promised && promised !== 'unknown' ? { promised } : {}),
     ...(idle ? { idle } : {}),

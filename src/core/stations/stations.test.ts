@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../test/case.ts';
 import { expectedBumps } from './turn/analyse.ts';
-import { stationItems } from './items.ts';
 import { stations } from './register.ts';
 
 const C = (t: number): number => t + 273.15;
@@ -219,15 +218,15 @@ describe('engine oil', () => {
 
 describe('the register', () => {
   it('has words, an analysis and items for every station, and every choice offers unknown', () => {
-    for (const [id, station] of Object.entries(stations)) {
-      expect(station.text.how.length).toBeGreaterThan(1);
-      for (const item of Object.values(stationItems[id as 'safe']))
+    for (const station of Object.values(stations)) {
+      expect(station.how.length).toBeGreaterThan(1);
+      for (const item of Object.values(station.items))
         if (item.kind === 'choice') expect(item.options.some((o) => o.value === 'unknown')).toBe(true);
     }
   });
   it('unknown everywhere blocks nothing and finds no fault', () => {
     const b = new Bench({ strokes: 'unknown', cylinders: 'unknown' });
-    for (const [id, items] of Object.entries(stationItems))
+    for (const [id, { items }] of Object.entries(stations))
       for (const [key, item] of Object.entries(items))
         if (item.kind !== 'text') b.read(`${id}.${key}` as 'gear.look', 'unknown');
     expect(b.ids().filter((i) => i.endsWith(':fault') || i.endsWith(':held'))).toEqual([]);

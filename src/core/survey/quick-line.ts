@@ -23,16 +23,18 @@ interface Token {
 }
 
 const tokens = (line: string): Token[] => [...line.matchAll(/\S+/g)].map((m) => ({ text: m[0], at: m.index }));
-const sparkWords: Readonly<Record<string, 'good' | 'weak' | 'none'>> = {
-  good: 'good',
-  g: 'good',
-  ok: 'good',
-  weak: 'weak',
-  w: 'weak',
-  none: 'none',
-  n: 'none',
-  no: 'none'
-};
+const sparkWords: ReadonlyMap<string, 'good' | 'weak' | 'none'> = new Map(
+  Object.entries({
+    good: 'good',
+    g: 'good',
+    ok: 'good',
+    weak: 'weak',
+    w: 'weak',
+    none: 'none',
+    n: 'none',
+    no: 'none'
+  } as const)
+);
 
 /**
  * One line for a whole check: "comp 1 98 2 74 w2 101" (w: wet, bores oiled) or "spark 1 good 2 none".
@@ -74,7 +76,7 @@ export function parseQuickLine(line: string, cylinders: number | undefined, unit
     if (!value) return fail(`Cylinder ${cylinder} has no reading yet.`, line.length, entries);
     if (kind === 'spark') {
       if (wet) return fail('Spark has no wet reading; write the number alone.', token.at, entries);
-      const result = sparkWords[value.text.toLowerCase()];
+      const result = sparkWords.get(value.text.toLowerCase());
       if (!result) return fail(`“${value.text}” is not a spark: good, weak or none.`, value.at, entries);
       entries.push({
         what: 'spark.result',

@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import type { Provenance } from '../../engine/limits.ts';
 import { itemIds } from '../../stations/items.ts';
-import { stationIds, type StationId } from '../../stations/items.ts';
+import type { StationId } from '../../stations/items.ts';
+import { stationIds } from '../../stations/register.ts';
 
 /** How strongly a fault shows: P(sign | fault alone). Estimates, from memory (M); a shop may set its own. */
 export const strengths = { always: 0.95, usually: 0.8, often: 0.5, sometimes: 0.25, rarely: 0.08 } as const;

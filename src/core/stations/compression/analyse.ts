@@ -6,7 +6,7 @@ import { cylindersOf, judgedBy, listed, type Context } from '../../findings/cont
 import type { Because, Condition, Finding } from '../../findings/finding.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say } from '../../units/index.ts';
-import { boreOil } from '../plugs/analyse.ts';
+import { boreOil } from '../plugs/oil-in-bores.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { absolute, kindRange } from './absolute.ts';
 import { compare, type Comparison } from './compare.ts';

@@ -5,7 +5,7 @@ import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../
 import { sayValue } from '../../items/check-entry.ts';
 import { say } from '../../units/index.ts';
 import { practice, type findingsOf } from '../../findings/collect.ts';
-import { allItems } from '../items.ts';
+import { items } from './readings.ts';
 
 type Out = ReturnType<typeof findingsOf>;
 
@@ -71,7 +71,7 @@ export function leakDownFindings(c: Context, out: Out): void {
     const said = say(r.share, 'share', c.units);
     const places = r.escapes.map((e) => behind(e, two));
     const where = places.length
-      ? ` It comes out at ${listed(r.escapes.map((e) => sayValue(allItems['compression.escape'], [e], c.units)))}: ${listed(places)}.`
+      ? ` It comes out at ${listed(r.escapes.map((e) => sayValue(items.escape, [e], c.units)))}: ${listed(places)}.`
       : '';
     const condition = r.share >= fault ? 'fault' : r.share >= from ? 'watch' : 'sound';
     const gasket = r.escapes.includes('neighbour') || r.escapes.includes('edge');
@@ -85,7 +85,7 @@ export function leakDownFindings(c: Context, out: Out): void {
         inputs: [
           `leak-down: ${said}`,
           `tester: ${tester.name}`,
-          `air at: ${r.escapes.length ? sayValue(allItems['compression.escape'], r.escapes, c.units) : 'not noted'}`
+          `air at: ${r.escapes.length ? sayValue(items.escape, r.escapes, c.units) : 'not noted'}`
         ],
         value: `equivalent hole ${(r.hole * 1000).toFixed(2)} mm`,
         uncertainty: 'two-strokes only near top, ports covered; turned and repeated, it moves by a third',

@@ -1,7 +1,7 @@
 import { PSI } from '../../units/factors.ts';
 import { listed, type Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
-import { boreOil } from '../plugs/analyse.ts';
+import { boreOil } from '../plugs/oil-in-bores.ts';
 import type { Comparison } from './compare.ts';
 import { leakDownRows } from './leakdown.ts';
 

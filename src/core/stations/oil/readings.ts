@@ -45,6 +45,7 @@ export const items = {
   }),
   waited: quantity({ label: 'Waited before dipping', dimension: 'minutes', min: 0, max: 2000 }),
   sump: choice({
+    drowned: true,
     label: 'Sump after water got in',
     ask: 'Drained before anything spun?',
     options: { drained: 'drained and changed', no: 'not yet' }
@@ -58,7 +59,7 @@ export const items = {
   washer: choice({ label: 'Fresh washer at the drain', options: { yes: 'yes', no: 'no' }, absent: true }),
   bottle: quantity({ label: 'Engine oil comes in bottles of', dimension: 'volume', min: 100e-6, max: 25e-3 }),
   poured: quantity({ label: 'Engine oil poured in', dimension: 'volume', repeated: true, min: 1e-6, max: 5e-3 }),
-  changes: quantity({ label: 'Oil changes since the water', dimension: 'count', min: 0, max: 20 })
+  changes: quantity({ drowned: true, label: 'Oil changes since the water', dimension: 'count', min: 0, max: 20 })
 } as const;
 
 declare module '../../items/register.ts' {

@@ -1,3 +1,4 @@
+import { boreOil } from './oil-in-bores.ts';
 import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { ruleNumber, school, schoolSaid } from '../../house-rules/rules.ts';
@@ -6,14 +7,8 @@ import { sayValue } from '../../items/check-entry.ts';
 import { gravest, type Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
-import { allItems } from '../items.ts';
+import { items } from './readings.ts';
 import { meaningOf, type PlugSight } from './meaning.ts';
-
-/** Oil in each bore, m³, where some was put in; readings taken after it are oiled ones. */
-export const boreOil = (c: Context): number | undefined => {
-  const oil = known(c.record.value('plugs.oil'));
-  return oil === undefined || oil <= 0 ? undefined : oil;
-};
 
 /** What the plugs say, cylinder by cylinder, and what was done before the first spin. */
 export function analyse(c: Context): Finding[] {
@@ -37,7 +32,7 @@ export function analyse(c: Context): Finding[] {
       condition,
       `${at(k)} is ${said.join('; and ')}.`,
       practice(
-        [`plug ${k}: ${sayValue(allItems['plugs.read'], sights, c.units)}`, `strokes: ${profile.strokes ?? 'unknown'}`],
+        [`plug ${k}: ${sayValue(items.read, sights, c.units)}`, `strokes: ${profile.strokes ?? 'unknown'}`],
         'each plug read in its cylinder’s order, against the kind of engine.'
       ),
       k

@@ -24,6 +24,7 @@ export const items = {
     max: 333.15
   }),
   rinsed: choice({
+    drowned: true,
     label: 'Rinsed with fresh water',
     ask: 'Salt rinsed out with fresh water, connectors too',
     options: { yes: 'yes', kept: ['kept under fresh water', 'until work can start'], no: 'no' }

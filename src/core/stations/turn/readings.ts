@@ -28,6 +28,7 @@ export const items = {
   }),
   feel: several({ label: 'Felt or heard', options: { noise: 'noise', play: 'play', tight: 'a tight spot' } }),
   water: choice({
+    drowned: true,
     label: 'Out of the plug holes',
     ask: 'Plug holes lowest: what comes out?',
     options: { none: 'nothing more', some: 'some water', much: 'still coming', oil: 'oil only' }
@@ -71,6 +72,7 @@ export const items = {
     when: (p) => p.tilt !== 'hydraulic'
   }),
   depth: quantity({
+    drowned: true,
     label: 'Piston depth at top',
     ask: 'Depth from the plug seat to the crown with the piston at top',
     dimension: 'length',
@@ -88,6 +90,7 @@ export const items = {
     options: { water: 'water', drops: 'drops', clear: 'oil only' }
   }),
   dried: choice({
+    drowned: true,
     label: 'Water displaced',
     ask: 'Water-displacing oil through plug holes and intake, turned, repeated until clear',
     options: { yes: 'yes, until clear', part: 'begun', no: 'not yet' }

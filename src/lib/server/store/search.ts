@@ -27,7 +27,7 @@ function docsOf(j: Judgement): Doc[] {
       .filter((f) => f.condition !== 'sound')
       .map((f): Doc => ({
         kind: 'finding',
-        text: `${stations[f.station].text.title}, ${conditions[f.condition]}: ${f.sentence}`,
+        text: `${stations[f.station].title}, ${conditions[f.condition]}: ${f.sentence}`,
         place: f.station
       })),
     ...standing(survey)

@@ -92,7 +92,7 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
     kind: head.kind,
     startedAt: head.startedAt,
     profile,
-    stations: j.stations.map((s) => ({ id: s.id, title: stations[s.id].text.short, condition: s.condition })),
+    stations: j.stations.map((s) => ({ id: s.id, title: stations[s.id].short, condition: s.condition })),
     holds: holds.map((h) => ({ title: h.title, overridden: h.override !== undefined })),
     ...(clock
       ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { StationState } from '$core/assess.ts';
   import type { Profile } from '$core/engine/profile.ts';
+  import { stations as definitions } from '$core/stations/register.ts';
   import type { Condition } from '$core/findings/finding.ts';
   import Shape from '../marks/Shape.svelte';
   import Sounding from '../marks/Sounding.svelte';
@@ -27,7 +28,7 @@
   /** Labels keep the order of work; the lines find their places. */
   const lines = $derived(
     stations.map((s, k) => {
-      const [x, y] = g.anchors[s.id];
+      const [x, y] = g.anchors[definitions[s.id].anchor];
       return { id: s.id, x1: x * scale, y1: y * scale, y2: k * ROW + 22 };
     })
   );

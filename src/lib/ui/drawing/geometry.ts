@@ -1,5 +1,5 @@
 import { cylinderCount, type Profile } from '$core/engine/profile.ts';
-import type { StationId } from '$core/stations/items.ts';
+import type { DrawingPlace } from '$core/stations/station.ts';
 import type { PlaceId } from '$core/stations/look/places.ts';
 
 /** Places on the elevation, in drawing units (200 wide). Everything follows from the profile. */
@@ -9,7 +9,7 @@ export interface Geometry {
   readonly plate: number;
   readonly banks: readonly (readonly { readonly cylinder: number; readonly x: number; readonly y: number }[])[];
   readonly barrel: { readonly width: number; readonly height: number };
-  readonly anchors: Readonly<Record<StationId, readonly [number, number]>>;
+  readonly anchors: Readonly<Record<DrawingPlace, readonly [number, number]>>;
 }
 
 const LEG = { short: 128, long: 158, 'extra-long': 184, unknown: 140 } as const;
@@ -43,17 +43,17 @@ export function geometryOf(profile: Profile): Geometry {
     banks,
     barrel,
     anchors: {
-      safe: [118, 22],
-      look: [150, 27],
-      turn: [70, 47],
-      plugs: [end.x + barrel.width + 2, end.y - 9],
-      spark: [end.x + barrel.width + 17, end.y + 8],
-      compression: [middle.x - 14, middle.y],
-      gear: [118, plate + 40],
-      fuel: [58, 140],
-      cooling: [76, plate + 17],
-      oil: [116, 170],
-      run: [178, plate + 40]
+      'cowl top': [118, 22],
+      'cowl side': [150, 27],
+      flywheel: [70, 47],
+      plug: [end.x + barrel.width + 2, end.y - 9],
+      'plug lead': [end.x + barrel.width + 17, end.y + 8],
+      cylinder: [middle.x - 14, middle.y],
+      'gear case': [118, plate + 40],
+      'fuel line': [58, 140],
+      'water intake': [76, plate + 17],
+      sump: [116, 170],
+      propeller: [178, plate + 40]
     }
   };
 }

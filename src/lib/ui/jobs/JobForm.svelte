@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Step } from '$core/plan/plan.ts';
-  import { stationIds, type StationId } from '$core/stations/items.ts';
-  import { stations } from '$core/stations/register.ts';
+  import type { StationId } from '$core/stations/items.ts';
+  import { stationIds, stations } from '$core/stations/register.ts';
   import { parseQuantity } from '$core/units/index.ts';
   import { Dialog } from 'bits-ui';
   import { addMonths, format } from 'date-fns';
@@ -138,7 +138,7 @@
         {#if !step || step.own}
           <label class="block"
             ><span class="label-caps">Proved by</span><select class="field" bind:value={form.station}>
-              {#each stationIds as s (s)}<option value={s}>{stations[s].text.title}</option>{/each}
+              {#each stationIds as s (s)}<option value={s}>{stations[s].title}</option>{/each}
             </select></label
           >
         {/if}

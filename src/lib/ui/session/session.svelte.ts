@@ -2,7 +2,7 @@ import type { Advice } from '$core/moves/advice.ts';
 import { judge, type Judgement } from '$core/judge.ts';
 import type { StationId } from '$core/stations/items.ts';
 import { allItems, type ItemId } from '$core/stations/items.ts';
-import { boreOil } from '$core/stations/plugs/analyse.ts';
+import { stations } from '$core/stations/register.ts';
 import { Record as SurveyRecord, roundOf } from '$core/record/current.ts';
 import { withEntries, type Entry } from '$core/record/entries.ts';
 import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/record/reading.ts';
@@ -57,7 +57,7 @@ export class Session {
   moved: readonly string[] = $state.raw([]);
   /** "weighing" while the advice is older than the readings. */
   weighing: 'done' | 'weighing' | 'failed' = $state('done');
-  private asSet: Partial<Record<'compression' | 'spark', Conditions>> = $state.raw({});
+  private asSet: Partial<Record<StationId, Conditions>> = $state.raw({});
   private rechecks: Partial<Record<StationId, number>> = $state({});
   readonly outbox: Outbox;
   readonly photos: PhotoBox;
@@ -146,15 +146,13 @@ export class Session {
   }
 
   /** Conditions of the next readings: as they were set, else the usual ones; oil put into the bores is still there. */
-  conditionsOf(station: 'compression' | 'spark'): Conditions {
+  conditionsOf(station: StationId): Conditions {
     const set = this.asSet[station];
     if (set) return set;
-    if (station === 'spark') return { path: 'tester', light: 'shade' };
-    const oil = boreOil(this.judgement.context);
-    return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) };
+    return stations[station].usualConditions?.(this.judgement.context) ?? {};
   }
 
-  setConditions(station: 'compression' | 'spark', conditions: Conditions): void {
+  setConditions(station: StationId, conditions: Conditions): void {
     this.asSet = { ...this.asSet, [station]: conditions };
   }
 

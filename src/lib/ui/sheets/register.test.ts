@@ -1,5 +1,5 @@
+import { stationIds } from '../../../core/stations/register.ts';
 import { describe, expect, it } from 'vitest';
-import { stationIds } from '../../../core/stations/items.ts';
 import { gaugesOf, testersOf } from './gauge.svelte.ts';
 import { fetchSheets, sheetFor } from './register.ts';
 

@@ -1,10 +1,11 @@
+import { stationIds } from '../../../core/stations/register.ts';
 import type { Component } from 'svelte';
 import { createRawSnippet } from 'svelte';
 import { render } from 'svelte/server';
 import { describe, expect, it } from 'vitest';
 import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import type { History, Profile } from '../../../core/engine/profile.ts';
-import { stationIds, stationItems } from '../../../core/stations/items.ts';
+import { itemsOf } from '../../../core/stations/items.ts';
 import { placeIds } from '../../../core/stations/look/places.ts';
 import { Bench } from '../../../../test/case.ts';
 import CompressionSheet from './CompressionSheet.svelte';
@@ -176,7 +177,7 @@ describe('the fields of any check', () => {
   it.each(stationIds)('%s draws every item that applies, none of them nameless', (station) => {
     const text = drawn(StationFields, bench({ cylinders: 2, strokes: 'four' }, 'drowned'), { station });
     expect(text).not.toMatch(/undefined|NaN|\[object/);
-    for (const item of Object.values(stationItems[station]))
+    for (const item of Object.values(itemsOf(station)))
       if (item.kind !== 'photo' && item.kind !== 'log' && !item.when && !item.perCylinder)
         expect(text).toContain(item.ask ?? item.label);
   });

@@ -42,7 +42,7 @@
     proved: 'done and proved',
     'not-needed': 'not needed'
   } as const;
-  const proof = $derived(stations[step.proof.station].text.title);
+  const proof = $derived(stations[step.proof.station].title);
   const waiting = $derived(
     step.wait >= 1440
       ? `${Math.round(step.wait / 1440)} days`

@@ -2,8 +2,9 @@
   import type { LimitId } from '$core/engine/limits.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
-  import { allItems, stationItems, type ItemId, type StationId } from '$core/stations/items.ts';
+  import { allItems, itemsOf, type ItemId, type StationId } from '$core/stations/items.ts';
   import { sayValue } from '$core/items/check-entry.ts';
+  import { drowned } from '$core/record/drowned.ts';
   import { roundOf } from '$core/record/current.ts';
   import type { Conditions } from '$core/record/reading.ts';
   import type { Item } from '$core/items/item.ts';
@@ -19,9 +20,7 @@
     conditions
   }: { station: StationId; only?: readonly string[] | undefined; conditions?: Conditions } = $props();
   const session = useSession();
-  const items = $derived(
-    Object.entries(stationItems[station] as Readonly<Record<string, Item>>).filter(([k]) => !only || only.includes(k))
-  );
+  const items = $derived(Object.entries(itemsOf(station)).filter(([k]) => !only || only.includes(k)));
   const cylinders = $derived(
     Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
   );
@@ -33,11 +32,7 @@
     return last ? `before: ${sayValue(allItems[what], last.value, session.units)}` : '';
   }
   const held = (what: ItemId): string => refusal(session.judgement.holds, what) ?? '';
-  const drowned = $derived(
-    session.survey.assessment.kind === 'drowned' || session.survey.engine.history.submerged === 'yes'
-  );
-  /** Questions that only a drowned engine raises stay out of the way of the others. */
-  const wet = new Set(['safe.rinsed', 'turn.water', 'turn.depth', 'turn.dried', 'oil.sump', 'oil.changes']);
+  const wet = $derived(drowned(session));
   const shown = $derived(
     items
       .filter(
@@ -47,10 +42,8 @@
           ((item.when?.(session.survey.engine.profile) ?? true) ||
             session.record.all(`${station}.${k}` as ItemId).length)
       )
-      .filter(
-        ([k]) =>
-          only || drowned || !wet.has(`${station}.${k}`) || session.record.all(`${station}.${k}` as ItemId).length
-      )
+      // Questions that only a drowned engine raises stay out of the way of the others.
+      .filter(([k, item]) => only || wet || !item.drowned || session.record.all(`${station}.${k}` as ItemId).length)
   );
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { usualWaits } from '$core/stations/waits.ts';
+  import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
   import { waitAsked } from '$core/record/wait.ts';
   import { parseQuantity } from '$core/units/index.ts';
@@ -11,7 +11,7 @@
   let label = $state('');
   let time = $state('');
   let complaint = $state('');
-  const usual = $derived(station ? usualWaits(session.judgement.context, station) : []);
+  const usual = $derived((station && stations[station].waits?.(session.judgement.context)) ?? []);
 
   function begin(what: string, minutes: number): void {
     session.wait(what, minutes, station);

@@ -2,7 +2,7 @@ import type { Component } from 'svelte';
 import { render } from 'svelte/server';
 import { describe, expect, it } from 'vitest';
 import { hazards } from '../../../core/hazards/hazards.ts';
-import { stationItems } from '../../../core/stations/items.ts';
+import { allItems } from '../../../core/stations/items.ts';
 import { choice, photo, quantity, several, series, text } from '../../../core/items/item.ts';
 import { Bench } from '../../../../test/case.ts';
 import EngineDrawing from '../drawing/EngineDrawing.svelte';
@@ -166,9 +166,9 @@ describe('fields', () => {
     expect(html(ItemInput, { ...base, item: photo({ label: 'Plate' }) }).trim()).toBe('');
   });
   it('asked of some engines only say of which', () => {
-    expect(stationItems.turn.lockPinion.when?.({ starting: 'rope' })).toBe(false);
-    expect(stationItems.spark.supply.when?.({ ignition: 'cdi' })).toBe(false);
-    expect(stationItems.compression.lashIn.when?.({ strokes: 'two' })).toBe(false);
-    expect(stationItems.turn.reverseLock.when?.({ tilt: 'hydraulic' })).toBe(false);
+    expect(allItems['turn.lockPinion'].when?.({ starting: 'rope' })).toBe(false);
+    expect(allItems['spark.supply'].when?.({ ignition: 'cdi' })).toBe(false);
+    expect(allItems['compression.lashIn'].when?.({ strokes: 'two' })).toBe(false);
+    expect(allItems['turn.reverseLock'].when?.({ tilt: 'hydraulic' })).toBe(false);
   });
 });

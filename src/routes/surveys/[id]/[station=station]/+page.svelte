@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { refusal } from '$core/holds/index.ts';
+  import { refusalOf } from '$core/holds/index.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
   import { byGravity, type Condition, type Finding } from '$core/findings/finding.ts';
@@ -17,7 +17,7 @@
   const session = $derived(useSession());
   const id = $derived(page.params.station as StationId);
   const base = $derived(`/surveys/${session.surveyId}`);
-  const text = $derived(stations[id].text);
+  const check = $derived(stations[id]);
   const j = $derived(session.judgement);
   const here = $derived(j.stations.find((s) => s.id === id));
   const fitted = $derived(here !== undefined);
@@ -25,18 +25,7 @@
   /** Some findings come from a worker, after the rest; they stand with the others of their check. */
   let late = $state.raw<{ readonly id: StationId; readonly list: readonly Finding[] }>();
   const findings = $derived([...(here?.findings ?? []), ...(late && late.id === id ? late.list : [])].sort(byGravity));
-  const stop = $derived(
-    refusal(
-      j.holds,
-      id === 'spark'
-        ? 'spark.result'
-        : id === 'compression'
-          ? 'compression.pressure'
-          : id === 'run'
-            ? 'run.outcome'
-            : 'safe.place'
-    )
-  );
+  const stop = $derived(refusalOf(j.holds, id));
   const round = $derived(session.roundOf(id));
   let pane = $state<'check' | 'engine' | 'findings'>('check');
 
@@ -47,17 +36,13 @@
   const barrels = $derived(
     Object.fromEntries(
       j.findings
-        .filter(
-          (f) =>
-            f.cylinder !== undefined &&
-            (f.station === 'compression' || f.station === 'spark' || f.station === 'turn' || f.station === 'plugs')
-        )
+        .filter((f) => f.cylinder !== undefined && stations[f.station].coloursCylinders)
         .map((f) => [f.cylinder, f.condition])
     ) as Record<number, Condition>
   );
 </script>
 
-<svelte:head><title>{text.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
+<svelte:head><title>{check.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
 
 <div class="grid gap-4 pb-16 lg:grid-cols-[23rem_minmax(0,1fr)_18.5rem] lg:pb-0">
   <aside class="{pane === 'engine' ? '' : 'hidden'} lg:block" aria-label="Engine">
@@ -66,9 +51,9 @@
 
   <section class="{pane === 'check' ? '' : 'hidden'} min-w-0 lg:block" aria-labelledby="check-title">
     <div class="flex flex-wrap items-center justify-between gap-2">
-      <h2 id="check-title" class="text-2xl">{text.title}</h2>
+      <h2 id="check-title" class="text-2xl">{check.title}</h2>
       <div class="flex items-center gap-3 text-sm">
-        <span>{text.minutes} min</span>
+        <span>{check.minutes} min</span>
         {#if round > 1}<span class="font-semibold">re-check {round - 1}</span>{/if}
         {#if here && here.condition !== 'not-looked-at'}<button
             type="button"
@@ -80,13 +65,13 @@
     <details class="mb-2">
       <summary class="plain-link tap cursor-pointer text-sm">How it is done</summary>
       <ol class="list-decimal space-y-0.5 pb-2 pl-5 text-sm">
-        {#each text.how as line (line)}<li>{line}</li>{/each}
+        {#each check.how as line (line)}<li>{line}</li>{/each}
       </ol>
     </details>
     {#if stop}<p class="mb-3 border-2 border-hold p-3 font-semibold text-hold" role="status">{stop}</p>{/if}
     {#if !fitted}
       <p class="panel p-4">
-        This engine has none: a two-stroke carries its oil in the fuel. Press a number for another check.
+        {check.absent ?? 'This engine has none.'} Press a number for another check.
       </p>
     {:else}
       {#key `${id}${round}`}
@@ -99,7 +84,7 @@
         />
       {/key}
     {/if}
-    <div class="mt-4"><HazardLines ids={text.hazards} /></div>
+    <div class="mt-4"><HazardLines ids={[...check.hazards.before, ...check.hazards.during]} /></div>
   </section>
 
   <aside class="{pane === 'findings' ? '' : 'hidden'} lg:block" aria-label="What it points to">

@@ -5,7 +5,7 @@
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
   import { orderOf, partLines } from '$core/parts/lines.ts';
-  import { lookTools } from '$core/plan/look-tools.ts';
+  import { stations } from '$core/stations/register.ts';
   import { walkFor } from '$core/plan/walk.ts';
   import { whileOpen } from '$core/plan/while-open.ts';
   import JobForm from '$lib/ui/jobs/JobForm.svelte';
@@ -30,7 +30,7 @@
   const carry = $derived(
     walkFor(
       steps,
-      looks.map((l) => ({ tools: lookTools[l.station] }))
+      looks.map((l) => ({ tools: stations[l.station].tools }))
     )
   );
   const walk = $derived([

@@ -1,6 +1,9 @@
-import type { StationText } from '../text.ts';
+import type { Station } from '../station.ts';
+import { analyse } from './analyse.ts';
+import { items } from './readings.ts';
 
-export const text: StationText = {
+export const station = {
+  items,
   title: 'Look-over',
   short: 'Look',
   minutes: 10,
@@ -9,5 +12,9 @@ export const text: StationText = {
     'Gloves and mask for a nest. Squeeze and bend every hose. Wipe what is at the hub before naming it.',
     'A photograph of the identity plate, and of whatever you will want to have seen before.'
   ],
-  hazards: ['chemicals', 'lift', 'leg', 'propeller']
-};
+  hazards: { before: ['chemicals', 'lift', 'leg', 'propeller'], during: [] },
+  tools: ['light', 'gloves'],
+  anchor: 'cowl side',
+  looksAt: 'engine',
+  analyse
+} as const satisfies Station;

@@ -1,0 +1,34 @@
+import { known } from '../../engine/profile.ts';
+import { show } from '../../units/index.ts';
+import type { Action, Station } from '../station.ts';
+import { analyse } from './analyse.ts';
+import { items } from './readings.ts';
+
+const ended = new Set<unknown>(['stop', 'stopped', 'failed']);
+/** To record it is to say that the engine runs; that it stopped may always be recorded. */
+const unlessEnded = (value: unknown): Action | undefined => (ended.has(value) ? undefined : 'start');
+
+export const station = {
+  items,
+  title: 'First run',
+  short: 'Run',
+  minutes: 20,
+  how: [
+    'Outdoors, water on and checked, extinguisher at hand. On muffs: idle only.',
+    'Stream within about half a minute where there is one, else temperature and exhaust water.',
+    'Watch temperature, lamp, smoke and leaks to the end; shift each way.'
+  ],
+  hazards: { before: ['vapour'], during: ['carbon-monoxide', 'propeller', 'flywheel', 'hot'] },
+  tools: ['muffs or tank', 'thermometer', 'extinguisher'],
+  anchor: 'propeller',
+  act: 'start',
+  // The log of a run under way, its stop and its cause are never refused.
+  acts: { event: unlessEnded, outcome: unlessEnded, minutes: 'start', longRun: 'start' },
+  looksAt: 'running',
+  beforeRelease: true,
+  analyse,
+  sounding: (c) => {
+    const minutes = known(c.record.value('run.minutes'));
+    return minutes === undefined ? undefined : show(minutes, 'minutes', c.units);
+  }
+} as const satisfies Station;

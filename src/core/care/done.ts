@@ -2,7 +2,8 @@ import { isAfter } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
 import { standing } from '../record/current.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
-import type { CareId } from './intervals.ts';
+import { careIds, type CareId } from '../jobs/care-kinds.ts';
+import { isJobId, jobOf } from '../jobs/register.ts';
 
 export interface Done {
   /** The day, "2026-05-01". */
@@ -13,32 +14,18 @@ export interface Done {
   readonly what: string;
 }
 
-/** Jobs that count as a service done. */
-const byStep: ReadonlyMap<string, readonly CareId[]> = new Map(
-  Object.entries({
-    'gear-refill': ['gear-oil'],
-    'oil-changes': ['engine-oil'],
-    'sump-water': ['engine-oil'],
-    pump: ['impeller'],
-    plugs: ['plugs'],
-    anodes: ['anodes'],
-    'fuel-drain': ['fuel-filter'],
-    'care.engine-oil': ['engine-oil'],
-    'care.gear-oil': ['gear-oil'],
-    'care.impeller': ['impeller'],
-    'care.plugs': ['plugs'],
-    'care.fuel-filter': ['fuel-filter'],
-    'care.anodes': ['anodes'],
-    'care.monthly-turn': ['monthly-turn'],
-    'care.first-oil': ['first-oil', 'engine-oil']
-  } satisfies Record<string, readonly CareId[]>)
-);
+/** What a marked step counts as: a job by its definition, "care.plugs" as what it names. */
+function countsOf(step: string): readonly CareId[] {
+  if (isJobId(step)) return jobOf(step).counts ?? [];
+  const id = careIds.find((c) => step === `care.${c}`);
+  return id === undefined ? [] : id === 'first-oil' ? ['first-oil', 'engine-oil'] : [id];
+}
 /** Readings that say it too. */
-const byReading: Readonly<Partial<Record<ItemId, readonly [unknown[], CareId]>>> = {
-  'gear.refill': [['service'], 'gear-oil'],
-  'oil.filter': [['renewed'], 'engine-oil'],
-  'turn.result': [['free'], 'monthly-turn']
-};
+const byReading: ReadonlyMap<ItemId, readonly [unknown[], CareId]> = new Map([
+  ['gear.refill', [['service'], 'gear-oil']],
+  ['oil.filter', [['renewed'], 'engine-oil']],
+  ['turn.result', [['free'], 'monthly-turn']]
+]);
 
 const YEAR = 365.2425 * 864e5;
 
@@ -52,9 +39,9 @@ export function lastDone(surveys: readonly SurveyFile[]): Map<CareId, Done> {
   };
   for (const s of surveys) {
     for (const m of s.steps ?? [])
-      if (m.state === 'done') for (const id of byStep.get(m.step) ?? []) put(id, m.at, m.step, m.hours);
+      if (m.state === 'done') for (const id of countsOf(m.step)) put(id, m.at, m.step, m.hours);
     for (const r of standing(s)) {
-      const says = byReading[r.what];
+      const says = byReading.get(r.what);
       if (says?.[0].includes(r.value)) put(says[1], r.at, r.what);
       // An age that somebody knows says when it was new.
       if (r.what === 'cooling.impellerAge' && typeof r.value === 'number')

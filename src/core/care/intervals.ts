@@ -1,18 +1,9 @@
+import type { CareId } from '../jobs/care-kinds.ts';
 import { ruleNumber, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { impellerLimit } from '../stations/cooling/pump.ts';
 
-export const careIds = [
-  'first-oil',
-  'engine-oil',
-  'gear-oil',
-  'impeller',
-  'plugs',
-  'fuel-filter',
-  'anodes',
-  'monthly-turn'
-] as const;
-export type CareId = (typeof careIds)[number];
+export { careIds, type CareId } from '../jobs/care-kinds.ts';
 
 export interface Interval {
   readonly id: CareId;

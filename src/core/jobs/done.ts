@@ -1,6 +1,7 @@
-import { isAfter } from '../units/instant.ts';
+import type { StepMark } from '../record/reading.ts';
+import { isAfter, latestOf } from '../units/instant.ts';
 import type { Context } from '../findings/context.ts';
-import { stepRules } from './register.ts';
+import { jobs } from './register.ts';
 
 /** When each job was last marked done; one opened again is not. */
 export function doneAt(c: Context): Map<string, string> {
@@ -11,5 +12,9 @@ export function doneAt(c: Context): Map<string, string> {
 
 /** Jobs that are behind us: marked done, or done by what the readings themselves say. */
 export function mendedSteps(c: Context): Set<string> {
-  return new Set([...doneAt(c).keys(), ...stepRules.filter((r) => r.met?.(c)).map((r) => r.id)]);
+  return new Set([...doneAt(c).keys(), ...jobs.filter((r) => r.met?.(c)).map((r) => r.id)]);
 }
+
+/** The latest mark on a job. */
+export const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefined =>
+  latestOf(marks.filter((m) => m.step === step));

@@ -3,8 +3,7 @@ import { checkEntryBody } from '../survey/entry-check.ts';
 import type { JobEdit } from '../record/work.ts';
 import { Bench } from '../../../test/case.ts';
 import { planOf } from './plan.ts';
-import { stepRules } from '../jobs/register.ts';
-import { traits } from '../jobs/traits.ts';
+import { traitsOf } from '../jobs/register.ts';
 import { walkFor } from './walk.ts';
 import { whileOpen } from './while-open.ts';
 
@@ -79,13 +78,10 @@ describe('while it is open', () => {
         .read('cooling.missing', 2)
         .read('cooling.tube', 'corroded' as 'unknown')
     );
-    const legs = list.filter((s) => traits[s.id]?.opens?.includes('leg'));
+    const legs = list.filter((s) => traitsOf(s.id).opens?.includes('leg'));
     const leg = whileOpen(list).find((d) => d.opening === 'leg');
     expect(leg?.saved).toBe((legs.length - 1) * 30);
     expect(leg?.looks.map((l) => l.text).join()).toMatch(/splines/);
-  });
-  it('every kind of work says what it is like at the bench, and nothing else does', () => {
-    expect(Object.keys(traits).sort()).toEqual(stepRules.map((r) => r.id).sort());
   });
   it('one walk carries everything once, special tools apart', () => {
     const list = plan(new Bench().read('cooling.screen', 'blocked').read('gear.magnet', 'slivers'));

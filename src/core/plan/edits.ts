@@ -2,7 +2,8 @@ import { byTime, isAfter } from '../units/instant.ts';
 import type { Context } from '../findings/context.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { JobEdit } from '../record/work.ts';
-import { lastMark, type Step } from './plan.ts';
+import { lastMark } from '../jobs/done.ts';
+import type { Step } from './plan.ts';
 
 type Edit = Omit<JobEdit, 'id' | 'at' | 'by' | 'step'>;
 

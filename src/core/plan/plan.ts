@@ -1,16 +1,14 @@
-import { isAfter, latestOf } from '../units/instant.ts';
+import { isAfter } from '../units/instant.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import { findingsFor } from '../judge.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
 import { contextOf, type Context } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../findings/finding.ts';
-import type { StepMark } from '../record/reading.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
-import { stepRules } from '../jobs/register.ts';
-import type { StepRule } from '../jobs/rule.ts';
-
-export { stepRules };
+import { lastMark } from '../jobs/done.ts';
+import type { JobRule } from '../jobs/job.ts';
+import { jobs } from '../jobs/register.ts';
 
 export interface Step {
   readonly id: string;
@@ -56,7 +54,7 @@ function byKind(found: readonly Finding[]): Map<string, Finding[]> {
 }
 
 /** The findings that raise a step, in the order they were found. */
-export function raisers(rule: StepRule, found: readonly Finding[]): Finding[] {
+export function raisers(rule: JobRule, found: readonly Finding[]): Finding[] {
   const map = byKind(found);
   const mine = (rule.raisedBy ?? []).flatMap((r) =>
     typeof r === 'string' ? (map.get(r) ?? []) : (map.get(r.id) ?? []).filter((f) => r.only.includes(f.condition))
@@ -73,9 +71,6 @@ function saySuspect(s: SuspectView): string {
   const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
   return `Likely: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}. ${s.cure}`;
 }
-
-export const lastMark = (marks: readonly StepMark[], step: string): StepMark | undefined =>
-  latestOf(marks.filter((m) => m.step === step));
 
 /**
  * The job list, in practitioners' order: what the findings and the case raise, and what was done before.
@@ -94,12 +89,13 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     return list;
   };
   const edits = editsOf(c.survey);
-  const ruled = stepRules.flatMap((rule): Step[] => {
+  const ruled = jobs.flatMap((rule): Step[] => {
     const mark = lastMark(marks, rule.id);
     const behind = likely.get(rule.id) ?? [];
     const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
     const now = rule.unless?.(c) || yields ? [] : raisers(rule, found);
-    const also = (rule.also?.(c) ?? false) || behind.length > 0;
+    const always = rule.also?.(c);
+    const also = always !== undefined || behind.length > 0;
     const met = rule.met?.(c) ?? false;
     if (!now.length && !also && !mark) return [];
     if (mark?.state === 'open' && !now.length && !also) return [];
@@ -119,7 +115,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         why: [
           ...why.map((f) => f.sentence),
           ...behind.map(saySuspect),
-          ...(why.length || behind.length ? [] : ['It was under water: this comes before anything else.'])
+          ...(why.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'])
         ],
         tools: rule.tools ?? [],
         parts: rule.parts ?? [],

@@ -1,5 +1,5 @@
 import type { Step } from './plan.ts';
-import { traitsOf } from '../jobs/traits.ts';
+import { traitsOf } from '../jobs/register.ts';
 
 export interface Walk {
   readonly tools: readonly string[];

@@ -1,5 +1,6 @@
 import type { Step } from './plan.ts';
-import { openings, traitsOf, type Opening } from '../jobs/traits.ts';
+import { openings, type Opening } from '../jobs/job.ts';
+import { traitsOf } from '../jobs/register.ts';
 
 export interface WhileOpen {
   readonly opening: Opening;

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { holdRules } from '../holds/rules.ts';
 import { refusal } from '../holds/index.ts';
 import { hazards } from '../hazards/hazards.ts';
-import { planOf, stepRules } from '../plan/plan.ts';
+import { jobs } from '../jobs/register.ts';
+import { planOf } from '../plan/plan.ts';
 import { stations } from '../stations/register.ts';
 import { Bench } from '../../../test/case.ts';
 import { beforeAfter } from '../history/before-after.ts';
@@ -72,13 +73,13 @@ describe('holds', () => {
 
 describe('job list', () => {
   it('holds no cycle, and every step names known stations, hazards and predecessors', () => {
-    const ids = new Set(stepRules.map((s) => s.id));
-    expect(ids.size).toBe(stepRules.length);
+    const ids = new Set(jobs.map((s) => s.id));
+    expect(ids.size).toBe(jobs.length);
     const visit = (id: string, path: string[]): void => {
       expect(path).not.toContain(id);
-      for (const a of stepRules.find((s) => s.id === id)?.after ?? []) visit(a, [...path, id]);
+      for (const a of jobs.find((s) => s.id === id)?.after ?? []) visit(a, [...path, id]);
     };
-    for (const s of stepRules) {
+    for (const s of jobs) {
       visit(s.id, []);
       for (const a of s.after ?? []) expect(ids).toContain(a);
       for (const h of s.hazards ?? []) expect(hazards).toHaveProperty(h);

@@ -1,7 +1,7 @@
 import { lineKey } from '../parts/lines.ts';
 import type { PartLine } from '../record/work.ts';
 import type { Step } from '../plan/plan.ts';
-import { traitsOf } from '../jobs/traits.ts';
+import { traitsOf } from '../jobs/register.ts';
 import { calendarOf, windowsOf, type Calendar } from './calendar.ts';
 import { inOrderOfNeed, type Problem, type Task } from './problem.ts';
 import type { BenchSettings, Pin } from './settings.ts';
@@ -58,9 +58,8 @@ const SOME = 20;
 /** Proof and first run, minutes at the tank; the papers, minutes (M). */
 const RUN = 30;
 const PAPERS = 10;
-const DROWNED = new Set(['rinse', 'empty-cylinders', 'sump-water', 'displace']);
 /** Done before anything is looked at. */
-const URGENT = new Set(['frost', 'safe', 'rinse', 'empty-cylinders', 'sump-water', 'displace', 'soak']);
+const isUrgent = (step: string): boolean => ['today', 'first', 'drowned'].includes(traitsOf(step).phase ?? '');
 
 const minute = (ms: number): number => Math.ceil(ms / 60_000);
 export const keyOf = (engine: string, step: string): string => `${engine}/${step}`;
@@ -163,8 +162,8 @@ export function benchProblem(
 
 /** Rust and frost do not wait for a plan: the clock that runs out first goes first, frost after it. */
 function urgency(e: BenchEngine, step: string, now: number): { urgent?: number } {
-  if (e.clock && DROWNED.has(step)) return { urgent: Math.max(0, minute(Date.parse(e.clock)) - now) };
-  return step === 'frost' ? { urgent: 12 * 60 } : {};
+  if (e.clock && traitsOf(step).phase === 'drowned') return { urgent: Math.max(0, minute(Date.parse(e.clock)) - now) };
+  return traitsOf(step).phase === 'today' ? { urgent: 12 * 60 } : {};
 }
 
 interface Raw {
@@ -181,30 +180,30 @@ interface Raw {
 }
 
 /** The engine runs in these: whatever else is open comes first. */
-const RUNS = new Set(['run-again', 'hot', 'gears', 'oil-pressure', 'charging']);
+const runsIn = (step: string): boolean => traitsOf(step).phase === 'running';
 /** It leaves the house: what is not urgent waits until it is back. */
-const AWAY = new Set(['bent-rod', 'overhaul']);
+const goesAway = (step: string): boolean => traitsOf(step).phase === 'away';
 /** The look itself, written as a job. */
-const LOOKS = new Set(['compression-repeat', 'spark-repeat']);
+const isLook = (step: string): boolean => traitsOf(step).phase === 'repeat';
 
 /** Urgent steps, then looks, then the rest of the list in its order, then proof and run, then the papers. */
 function tasksOf(e: BenchEngine): Raw[] {
-  const open = e.steps.filter((s) => s.state === 'open' && !(e.checks && LOOKS.has(s.id)));
+  const open = e.steps.filter((s) => s.state === 'open' && !(e.checks && isLook(s.id)));
   const busy = new Map(e.steps.flatMap((s) => (s.busyUntil ? [[s.id, minute(Date.parse(s.busyUntil))] as const] : [])));
-  const urgent = open.filter((s) => URGENT.has(s.id)).map((s) => s.id);
-  const away = open.filter((s) => AWAY.has(s.id)).map((s) => s.id);
-  const still = open.filter((s) => !RUNS.has(s.id)).map((s) => s.id);
+  const urgent = open.filter((s) => isUrgent(s.id)).map((s) => s.id);
+  const away = open.filter((s) => goesAway(s.id)).map((s) => s.id);
+  const still = open.filter((s) => !runsIn(s.id)).map((s) => s.id);
   const ids = new Set(open.map((s) => s.id));
   const list: Raw[] = [];
   let last: string | undefined;
-  const place = (id: string): number => (URGENT.has(id) ? 0 : AWAY.has(id) ? 1 : RUNS.has(id) ? 3 : 2);
+  const place = (id: string): number => (isUrgent(id) ? 0 : goesAway(id) ? 1 : runsIn(id) ? 3 : 2);
   for (const s of [...open].sort((a, b) => place(a.id) - place(b.id))) {
     const lines = e.parts.filter((l) => l.step === s.id && (l.state === 'wanted' || l.state === 'ordered'));
     const after = new Set([
       ...s.after.filter((a) => ids.has(a)),
-      ...(e.checks && !URGENT.has(s.id) && !AWAY.has(s.id) ? ['checks'] : []),
-      ...(URGENT.has(s.id) || AWAY.has(s.id) ? [] : away),
-      ...(RUNS.has(s.id) ? still : [])
+      ...(e.checks && !isUrgent(s.id) && !goesAway(s.id) ? ['checks'] : []),
+      ...(isUrgent(s.id) || goesAway(s.id) ? [] : away),
+      ...(runsIn(s.id) ? still : [])
     ]);
     list.push({
       step: s.id,
@@ -218,7 +217,7 @@ function tasksOf(e: BenchEngine): Raw[] {
       from: Math.max(0, ...s.follows.map((f) => busy.get(f) ?? 0))
     });
     // What waits for a part does not hold up what comes after it on the list.
-    if (!lines.length && !AWAY.has(s.id)) last = s.id;
+    if (!lines.length && !goesAway(s.id)) last = s.id;
   }
   const plain = { wait: 0, uses: [], then: [], lines: [], from: Math.max(0, ...busy.values()) };
   if (e.checks)
@@ -231,7 +230,7 @@ function tasksOf(e: BenchEngine): Raw[] {
     });
   const all = list.map((t) => t.step);
   if (!all.length && !e.runs) return list;
-  const runs = e.runs && !ids.has('run-again');
+  const runs = e.runs && !open.some((s) => traitsOf(s.id).isFirstRun);
   if (runs)
     list.push({ ...plain, step: 'run', title: 'First run and proof', minutes: RUN, uses: ['tank'], after: all });
   return [

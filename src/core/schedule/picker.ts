@@ -1,4 +1,4 @@
-import { traitsOf } from '../jobs/traits.ts';
+import { traitsOf } from '../jobs/register.ts';
 import { arrives, type BenchEngine } from './bench.ts';
 
 /** A stretch of waiting and what may be done in it. */

@@ -1,7 +1,8 @@
 import type { Judgement } from '../judge.ts';
 import type { Step } from '../plan/plan.ts';
 import { runningWaits } from '../record/wait.ts';
-import { openings, traitsOf, type Opening } from '../jobs/traits.ts';
+import { openings, type Opening } from '../jobs/job.ts';
+import { traitsOf } from '../jobs/register.ts';
 
 /** What is done to something left open over night (C). */
 const cover: Readonly<Partial<Record<Opening, string>>> = {
@@ -20,7 +21,8 @@ export function tonightOf(j: Judgement, onTray: number, open: readonly Step[]): 
   const begun = new Set((survey.tray ?? []).map((t) => t.step).filter(Boolean));
   const doors = new Set(open.filter((s) => begun.has(s.id)).flatMap((s) => traitsOf(s.id).opens ?? []));
   const out: string[] = [];
-  if (open.some((s) => s.id === 'frost')) out.push('Frost: drain the case now, or stand it where it does not freeze.');
+  if (open.some((s) => traitsOf(s.id).phase === 'today'))
+    out.push('Frost: drain the case now, or stand it where it does not freeze.');
   if (onTray)
     out.push(
       `${onTray} ${onTray === 1 ? 'part lies' : 'parts lie'} on the tray: covered, tray at the engine, photograph taken.`

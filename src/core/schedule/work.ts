@@ -1,3 +1,4 @@
+import { traitsOf } from '../jobs/register.ts';
 import { flowById } from '../care/flows.ts';
 import { flowOf, flowState, type Flow, type FlowState } from '../care/flow.ts';
 import type { Advice } from '../moves/advice.ts';
@@ -51,7 +52,7 @@ function idleBecause(back: boolean, j: Judgement, steps: readonly Step[]): strin
   if (back) return 'back in service';
   const last = j.context.survey.decisions?.at(-1)?.option;
   if (last === 'parts') return 'kept for parts';
-  if (last === 'specialist' && !steps.some((s) => s.state === 'open' && s.id !== 'bent-rod' && s.id !== 'overhaul'))
+  if (last === 'specialist' && !steps.some((s) => s.state === 'open' && traitsOf(s.id).phase !== 'away'))
     return 'with a specialist';
   return undefined;
 }

@@ -1,3 +1,4 @@
+import { traitsOf } from '../../core/jobs/register.ts';
 import { chooseOffer, type Choice } from '../../core/parts/choose.ts';
 import { orderOf, type OrderLine } from '../../core/parts/lines.ts';
 import type { System } from '../../core/units/index.ts';
@@ -23,7 +24,7 @@ export function ordersOf(units: System, engineId?: string, o: StoreOptions = {})
       const lines = orderOf(w.parts, w.steps).map((l) => {
         const job = titles.get(l.step ?? '');
         // A pump's line is judged by the pump's own school.
-        const pump = l.step === 'pump' ? { kit: w.kit } : undefined;
+        const pump = traitsOf(l.step ?? '').kit ? { kit: w.kit } : undefined;
         return { ...l, choice: chooseOffer(l.offers ?? [], rules, units, pump), ...(job ? { job } : {}) };
       });
       return lines.length ? [{ surveyId: w.id, engineId: w.engineId, tag: w.tag, serial: w.serial, lines }] : [];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import * as z from 'zod/mini';
 import { profileItems } from '../../engine/profile.ts';
-import { stepRules } from '../../plan/plan.ts';
+import { jobs as defined } from '../../jobs/register.ts';
 import { allItems } from '../../stations/items.ts';
 import { measures } from '../evidence/index.ts';
 import { checkById, checks, signById, signKinds, suspectKinds } from './index.ts';
@@ -47,7 +47,7 @@ describe('the knowledge base', () => {
     }
   });
   it('every fault can be cured: a job of the list, with parts and minutes that are not all nothing', () => {
-    const jobs = new Set(ids(stepRules));
+    const jobs = new Set(ids(defined));
     for (const s of suspectKinds) {
       expect(s.cure).toMatch(/[.!]$/);
       if (s.artefact) continue;

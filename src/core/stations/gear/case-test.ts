@@ -15,7 +15,7 @@ import {
 import { sayValue } from '../../items/check-entry.ts';
 import { say } from '../../units/index.ts';
 import { practice, type findingsOf } from '../../findings/collect.ts';
-import { allItems } from '../items.ts';
+import { items } from './readings.ts';
 
 type Out = ReturnType<typeof findingsOf>;
 
@@ -134,7 +134,7 @@ export function saidOf(t: StageTest): string {
 /** The stages as findings, and where it bubbled. */
 export function caseFindings(c: Context, out: Out): void {
   const bubbles = c.record.value('gear.caseBubbles');
-  const at = Array.isArray(bubbles) && bubbles.length ? sayValue(allItems['gear.caseBubbles'], bubbles, c.units) : '';
+  const at = Array.isArray(bubbles) && bubbles.length ? sayValue(items.caseBubbles, bubbles, c.units) : '';
   for (const stage of stageIds) {
     const t = stageTest(c, stage);
     if (!t) continue;

@@ -1,3 +1,4 @@
+import { traitsOf } from '../../../core/jobs/register.ts';
 import { dueList } from '../../../core/care/due.ts';
 import { singleJob, workOf, type Work } from '../../../core/schedule/work.ts';
 import { partLines, waitSaid } from '../../../core/parts/lines.ts';
@@ -75,7 +76,7 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   const steps = planOf(j.context, j.findings, advice.suspects);
   const open = steps.filter((s) => s.state === 'open');
   const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
-  const today = open.find((s) => s.id === 'frost');
+  const today = open.find((s) => traitsOf(s.id).phase === 'today');
   const due =
     releasedAt || head.kind === 'lay-up' ? dueList(historyOf(head.engineId, o), survey.houseRules ?? {}, now) : [];
   const first = due.find((d) => d.state === 'overdue' || d.state === 'soon');

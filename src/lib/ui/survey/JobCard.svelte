@@ -2,7 +2,7 @@
   import { waitSaid, type OrderLine } from '$core/parts/lines.ts';
   import type { PartLine } from '$core/record/work.ts';
   import type { Step } from '$core/plan/plan.ts';
-  import { traitsOf } from '$core/jobs/traits.ts';
+  import { traitsOf } from '$core/jobs/register.ts';
   import { stations } from '$core/stations/register.ts';
   import HazardLines from '../marks/HazardLines.svelte';
   import Shape from '../marks/Shape.svelte';

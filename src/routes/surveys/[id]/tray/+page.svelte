@@ -1,6 +1,6 @@
 <script lang="ts">
   import { planOf } from '$core/plan/plan.ts';
-  import { traitsOf } from '$core/jobs/traits.ts';
+  import { traitsOf } from '$core/jobs/register.ts';
   import { refitOrder, trayLeft, trayOf } from '$core/tray/tray.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import TakeOff from '$lib/ui/tray/TakeOff.svelte';

@@ -1,0 +1,64 @@
+import { only, type JobRule } from './job.ts';
+
+/** What the walk around the engine finds. */
+export const body = {
+  nest: {
+    title: 'Clear the nest out',
+    raisedBy: ['look.cowl'],
+    unless: (c) => c.record.value('look.cowl') !== 'nest',
+    how: 'Gloves and mask; bag it damp, do not blow it about. Then every wire and hose it touched, inch by inch.',
+    tools: ['gloves', 'mask', 'light'],
+    minutes: 20,
+    hazards: ['chemicals'],
+    proof: { station: 'look', text: 'clean under the cowl' },
+    opens: ['cowl'],
+    dirty: true
+  },
+  structure: {
+    title: 'Free and grease swivel, tilt and linkage',
+    raisedBy: ['look.swivel', 'look.linkage', 'look.mounts'],
+    how: 'Grease until old grease comes out, work it, again the next day. Heat and penetrating oil where it is seized; no hammer on the tube.',
+    tools: ['grease gun'],
+    consumables: ['waterproof grease', 'penetrating oil'],
+    minutes: 30,
+    wait: 720,
+    hazards: ['leg', 'chemicals'],
+    proof: { station: 'look', text: 'swivel, tilt and linkage free' },
+    dirty: true
+  },
+  anodes: {
+    title: 'Renew the anodes',
+    raisedBy: ['look.anodes'],
+    how: 'Bright metal underneath, no paint on them.',
+    parts: ['anodes'],
+    minutes: 15,
+    proof: { station: 'look', text: 'anodes good' },
+    dirty: true,
+    counts: ['anodes']
+  },
+  propeller: {
+    title: 'Propeller: dress, mend, or renew the hub',
+    raisedBy: ['look.propeller', 'look.twist'],
+    how: 'Nicks are filed fair; a bent blade goes to a propeller shop; a slipping hub is pressed anew.',
+    tools: ['propeller spanner', 'file'],
+    parts: ['hub or propeller', 'split pin'],
+    minutes: 20,
+    hazards: ['propeller'],
+    proof: { station: 'look', text: 'propeller true, hub holds' },
+    opens: ['propeller'],
+    torque: ['torque.propeller'],
+    oneTime: ['split pin']
+  },
+  crack: {
+    title: 'Find out how deep the crack goes',
+    raisedBy: [only('look.case', 'fault'), only('look.skeg', 'fault'), only('look.mounts', 'fault')],
+    how: 'Dye on clean metal, then a case test at low pressure. Why it cracked is answered before it is mended.',
+    tools: ['dye', 'case tester'],
+    minutes: 40,
+    hazards: ['air', 'chemicals'],
+    proof: { station: 'look', text: 'no crack, or mended and tested' },
+    dirty: true,
+    daylight: true,
+    special: ['case tester']
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

@@ -1,0 +1,12 @@
+/** What comes round on an engine. */
+export const careIds = [
+  'first-oil',
+  'engine-oil',
+  'gear-oil',
+  'impeller',
+  'plugs',
+  'fuel-filter',
+  'anodes',
+  'monthly-turn'
+] as const;
+export type CareId = (typeof careIds)[number];

@@ -1,0 +1,120 @@
+import { only, type JobRule } from './job.ts';
+
+/** Cooling water, from the screens to the outlet. */
+export const cooling = {
+  strainer: {
+    title: 'Clean the water strainer',
+    raisedBy: ['look.strainer', 'cooling.strainer'],
+    how: 'The cowl is off: minutes now.',
+    minutes: 5,
+    proof: { station: 'look', text: 'strainer clear' },
+    opens: ['cowl']
+  },
+  screen: {
+    title: 'Clear the intake screens',
+    raisedBy: ['cooling.screen'],
+    how: 'Pick, brush, probe; paint scraped out of the slots.',
+    tools: ['pick', 'brush'],
+    minutes: 10,
+    hazards: ['leg'],
+    proof: { station: 'cooling', text: 'screens clear' }
+  },
+  outlet: {
+    title: 'Probe the stream outlet and its line',
+    raisedBy: ['cooling.outlet'],
+    how: 'A wire up the outlet, then the hose off its nipple; hot water follows when it was blocked.',
+    tools: ['soft wire'],
+    minutes: 10,
+    hazards: ['hot'],
+    proof: { station: 'cooling', text: 'outlet clear, stream seen again' }
+  },
+  pump: {
+    title: 'Renew the water pump',
+    raisedBy: [only('cooling.pump', 'fault', 'watch')],
+    how: 'Mark the shift-rod joint, leg down, pump off. Washers photographed and checked against the manual; turned in the engine’s direction; key in; O-rings unpinched. Shift checked after.',
+    tools: ['spanners', 'soft mallet'],
+    parts: ['pump kit or impeller, as the finding says'],
+    consumables: ['O-ring grease'],
+    minutes: 60,
+    hazards: ['leg', 'eyes'],
+    proof: { station: 'cooling', text: 'pump opened, vanes and housing good; stream strong' },
+    opens: ['leg'],
+    uses: ['stand'],
+    dirty: true,
+    torque: ['torque.leg'],
+    oneTime: ['pump gaskets', 'O-rings'],
+    counts: ['impeller'],
+    kit: true
+  },
+  pieces: {
+    title: 'Find the missing vane pieces',
+    raisedBy: ['cooling.pieces'],
+    how: 'Housing outlet, water tube, thermostat pocket. Lay the pieces together until the impeller is whole.',
+    tools: ['long pliers', 'light'],
+    parts: ['thermostat gasket'],
+    minutes: 30,
+    hazards: ['hot'],
+    proof: { station: 'cooling', text: 'all found' },
+    after: ['pump'],
+    opens: ['cowl'],
+    daylight: true,
+    oneTime: ['thermostat gasket']
+  },
+  hot: {
+    title: 'Find why it ran hot',
+    yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
+    raisedBy: ['cooling.hot', 'cooling.rising', only('run.heat', 'fault'), 'run.banks'],
+    how: 'Screens, pump, thermostat in a pan, passages; in this order.',
+    tools: ['thermometer', 'pan'],
+    parts: ['thermostat and gasket'],
+    minutes: 60,
+    hazards: ['hot'],
+    proof: { station: 'cooling', text: 'head under its limit to the end of a run' },
+    after: ['pump', 'pieces', 'screen'],
+    opens: ['cowl'],
+    uses: ['tank'],
+    noisy: true,
+    phase: 'running'
+  },
+  thermostat: {
+    title: 'Renew the thermostat',
+    raisedBy: [only('cooling.thermostat', 'fault', 'watch')],
+    how: 'Cover off, seat cleaned, the new one tried in a pan first, new gasket.',
+    tools: ['thermometer', 'pan'],
+    parts: ['thermostat and gasket'],
+    minutes: 30,
+    hazards: ['hot'],
+    proof: { station: 'cooling', text: 'opens at its stamp, shuts again' },
+    opens: ['cowl'],
+    oneTime: ['thermostat gasket']
+  },
+  'leg-water': {
+    title: 'Mend the water way in the leg',
+    raisedBy: ['cooling.tube', 'cooling.cover', only('cooling.drill', 'fault'), 'cooling.bush'],
+    how: 'Leg down. Tube into its grommet, cover and key as found; turned in the engine’s direction; drill test before it goes up, shift checked after.',
+    tools: ['spanners', 'soft mallet', 'eye guard'],
+    parts: ['grommet, seal cover, key or impeller as found'],
+    minutes: 60,
+    hazards: ['leg', 'eyes'],
+    proof: { station: 'cooling', text: 'it pumps in the drill test' },
+    opens: ['leg'],
+    uses: ['stand'],
+    dirty: true,
+    torque: ['torque.leg']
+  },
+  descale: {
+    title: 'Flush and descale the cooling passages',
+    how: 'Thermostat out, flushed both ways, descaler as its label says, then covers off where it is thick.',
+    tools: ['hose', 'pump for descaler'],
+    consumables: ['descaler'],
+    parts: ['thermostat gasket'],
+    minutes: 120,
+    wait: 60,
+    hazards: ['chemicals', 'waste'],
+    proof: { station: 'run', text: 'head under its limit to the end of a run, banks alike' },
+    after: ['pump', 'thermostat'],
+    uses: ['hose'],
+    dirty: true,
+    oneTime: ['thermostat gasket']
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

@@ -1,0 +1,41 @@
+import type { JobRule } from './job.ts';
+
+/** What turns: bores, rods, bearings. */
+export const crankTrain = {
+  soak: {
+    title: 'Soak the bores, wait a day, turn it again',
+    raisedBy: ['turn.locked', 'turn.stiff', 'turn.gritty', 'turn.again', 'plugs.hole-rust'],
+    how: 'Penetrating oil through the plug holes; neutral and starter pinion free; no force. Turned again the next day before it counts.',
+    tools: ['plug wrench'],
+    consumables: ['penetrating oil'],
+    minutes: 10,
+    wait: 1440,
+    hazards: ['chemicals', 'backfire'],
+    proof: { station: 'turn', text: 'free two days running, no grit, noise or play' },
+    after: ['empty-cylinders'],
+    opens: ['plugs'],
+    dirty: true,
+    phase: 'first'
+  },
+  feel: {
+    title: 'Find the noise, play or tight spot',
+    yieldsTo: ['overhaul'],
+    raisedBy: ['turn.feel'],
+    how: 'Propeller off, pinion out, belt off one after the other; then the bearings.',
+    minutes: 30,
+    hazards: ['flywheel'],
+    proof: { station: 'turn', text: 'turns free, nothing felt' },
+    opens: ['propeller'],
+    noisy: true
+  },
+  'bent-rod': {
+    title: 'Send the power head to a specialist',
+    raisedBy: ['turn.depth'],
+    how: 'A piston that stands low is a rod bent by water. Do not spin it; ask for a price, or keep it for parts.',
+    minutes: 15,
+    wait: 20160,
+    hazards: ['lift'],
+    proof: { station: 'turn', text: 'depths agree after the repair' },
+    phase: 'away'
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

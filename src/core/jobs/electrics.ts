@@ -1,0 +1,49 @@
+import type { JobRule } from './job.ts';
+
+/** Wires, starter and charging. */
+export const electrics = {
+  wiring: {
+    title: 'Mend wires and connectors',
+    raisedBy: ['look.wiring'],
+    how: 'Stop wire first. Crimp and sleeve, no twisted joints; connectors opened, cleaned, protected.',
+    tools: ['meter', 'crimp tool'],
+    parts: ['wire', 'sleeve', 'fuse if blown'],
+    minutes: 40,
+    hazards: ['battery'],
+    proof: { station: 'look', text: 'wiring whole' },
+    after: ['nest'],
+    opens: ['cowl'],
+    daylight: true
+  },
+  starter: {
+    title: 'Starter, cables and their circuit',
+    raisedBy: ['plugs.starter', 'plugs.volts'],
+    how: 'Battery under load first, then volts lost in each cable, solenoid, neutral switch and key; the motor last.',
+    tools: ['meter', 'known good battery'],
+    minutes: 40,
+    hazards: ['battery', 'flywheel'],
+    proof: { station: 'plugs', text: 'turns well through its own circuit' },
+    opens: ['cowl']
+  },
+  charging: {
+    title: 'Rectifier and charging coil',
+    how: 'Battery and connections first, then volts at speed, the rectifier, the coil last.',
+    tools: ['meter'],
+    parts: ['rectifier or coil as found'],
+    minutes: 50,
+    hazards: ['battery', 'flywheel'],
+    proof: { station: 'run', text: 'over 13 V at the battery while it runs' },
+    opens: ['cowl'],
+    uses: ['tank'],
+    phase: 'running'
+  },
+  rope: {
+    title: 'Mend the rope starter',
+    how: 'Spring held down, hands clear; rope, dog and pawl spring as found.',
+    parts: ['rope, spring or dog'],
+    minutes: 35,
+    hazards: ['eyes'],
+    proof: { station: 'plugs', text: 'catches and returns' },
+    opens: ['cowl']
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

@@ -1,0 +1,59 @@
+import type { JobRule } from './job.ts';
+
+/** Engine oil. */
+export const engineOil = {
+  'oil-level': {
+    title: 'Bring the engine oil between the marks',
+    raisedBy: ['oil.dip', 'oil.thin'],
+    how: 'Level, wait, dip twice. High: draw some out and smell it. Low: fill by the tally, wait, dip twice.',
+    tools: ['funnel', 'suction pump'],
+    consumables: ['engine oil'],
+    minutes: 10,
+    wait: 10,
+    hazards: ['waste'],
+    proof: { station: 'oil', text: 'two agreeing dips between the marks' },
+    after: ['sump-water'],
+    dirty: true
+  },
+  'oil-changes': {
+    title: 'Change the engine oil until the water is out',
+    raisedBy: ['oil.residue'],
+    how: 'Cheap oil first; what comes out is measured each time; filter with its old seal; the last fill is the right oil.',
+    tools: ['drain pan', 'measuring jug'],
+    parts: ['oil filter', 'drain washer'],
+    consumables: ['engine oil'],
+    minutes: 30,
+    wait: 15,
+    hazards: ['waste', 'hot'],
+    proof: { station: 'oil', text: 'residue under the house’s target' },
+    after: ['sump-water'],
+    opens: ['sump'],
+    dirty: true,
+    torque: ['torque.sump'],
+    oneTime: ['drain washer'],
+    counts: ['engine-oil']
+  },
+  'oil-filter': {
+    title: 'Take the old filter seal off',
+    raisedBy: ['oil.filter'],
+    how: 'Filter off, seal off the engine, face wiped; the new one as it says on it.',
+    parts: ['oil filter'],
+    minutes: 10,
+    hazards: ['waste'],
+    proof: { station: 'oil', text: 'filter renewed, old seal off' },
+    dirty: true
+  },
+  'oil-pressure': {
+    title: 'Gauge in place of the sender: lamp or pressure?',
+    how: 'A gauge at the sender’s thread, a second thermometer at the head. Low pressure goes to a specialist.',
+    tools: ['pressure gauge', 'thermometer'],
+    parts: ['sender'],
+    minutes: 30,
+    hazards: ['hot'],
+    proof: { station: 'run', text: 'no lamp to the end of a run' },
+    opens: ['cowl'],
+    uses: ['tank'],
+    noisy: true,
+    phase: 'running'
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

@@ -1,0 +1,121 @@
+import { fuelCleared } from '../stations/fuel/age.ts';
+import { only, underWater, type JobRule } from './job.ts';
+
+/** Fuel, from the tank to the carburettor. */
+export const fuel = {
+  hoses: {
+    title: 'Renew hoses and bulb',
+    raisedBy: ['look.hoses', 'look.bulb'],
+    how: 'All fuel hose of the same age at once, clamps with it; the bulb’s arrow towards the engine.',
+    parts: ['fuel hose by the metre', 'clamps', 'primer bulb'],
+    minutes: 30,
+    hazards: ['vapour', 'fuel-pressure'],
+    proof: { station: 'look', text: 'hoses supple, bulb springs back' },
+    opens: ['cowl']
+  },
+  'fuel-fill': {
+    title: 'Fill the tank',
+    raisedBy: ['fuel.level'],
+    how: 'Fresh fuel, mixed where it is a premix engine.',
+    consumables: ['fresh fuel'],
+    minutes: 5,
+    hazards: ['vapour'],
+    proof: { station: 'fuel', text: 'tank not empty' }
+  },
+  'fuel-drain': {
+    title: 'Drain tank, line, filter and bowl; fresh fuel in',
+    raisedBy: [only('fuel.age', 'fault', 'cannot-tell'), only('fuel.jar', 'fault')],
+    also: underWater,
+    met: (c) => fuelCleared(c).cleared,
+    how: 'Into labelled containers. Small built-in tanks and bowls are emptied, not diluted. Then a new filter and fresh fuel.',
+    tools: ['siphon', 'labelled can'],
+    parts: ['fuel filter'],
+    consumables: ['fresh fuel'],
+    minutes: 25,
+    hazards: ['vapour', 'fuel-pressure', 'waste'],
+    proof: { station: 'fuel', text: 'tank, line and bowl drained or fresh' },
+    dirty: true,
+    counts: ['fuel-filter']
+  },
+  'fuel-doubt': {
+    title: 'Stand a jar sample and decide',
+    raisedBy: [only('fuel.age', 'watch'), only('fuel.jar', 'watch')],
+    how: 'Clear and one layer: use it up. Cloudy or layered: drain it.',
+    tools: ['clear jar'],
+    minutes: 4,
+    wait: 15,
+    hazards: ['vapour'],
+    proof: { station: 'fuel', text: 'jar clear, or fresh fuel in' }
+  },
+  carburettor: {
+    title: 'Clean the carburettor before the first start',
+    raisedBy: ['fuel.carburettor'],
+    how: 'Bowl off, jets out, every passage seen through; kit where gaskets are hard.',
+    tools: ['jet drivers', 'float gauge'],
+    parts: ['carburettor kit'],
+    consumables: ['cleaner'],
+    minutes: 75,
+    hazards: ['vapour', 'chemicals'],
+    proof: { station: 'fuel', text: 'bowl fresh; bulb firms up and holds' },
+    after: ['fuel-drain'],
+    opens: ['cowl', 'carburettor'],
+    dirty: true,
+    daylight: true,
+    oneTime: ['bowl gasket']
+  },
+  bulb: {
+    title: 'Follow the fuel line upstream',
+    yieldsTo: ['fuel-line', 'hoses', 'bowl', 'fuel-fill'],
+    raisedBy: ['fuel.bulb'],
+    how: 'Vent open, pick-up screen, anti-siphon valve, couplings, hose; a portable tank separates boat from engine.',
+    tools: ['portable tank'],
+    parts: ['bulb, hose or O-rings as found'],
+    minutes: 25,
+    hazards: ['vapour'],
+    proof: { station: 'fuel', text: 'bulb firms up and holds' },
+    dirty: true
+  },
+  mix: {
+    title: 'Correct the mixture',
+    raisedBy: ['fuel.mix'],
+    how: 'Add the oil the finding names; the mixture sum in the Reference does it for any tank and cup.',
+    tools: ['measuring cup'],
+    consumables: ['two-stroke oil'],
+    minutes: 5,
+    hazards: ['vapour'],
+    proof: { station: 'fuel', text: 'mixture in use recorded' },
+    dirty: true
+  },
+  'fuel-line': {
+    title: 'Mend the fuel line where it was found',
+    raisedBy: [
+      ...['vent', 'pickup', 'hose', 'couplings', 'tap', 'filter', 'pump', 'choke'].map((p) => `fuel.part-${p}`),
+      only('fuel.vacuum', 'fault'),
+      'fuel.starved'
+    ],
+    how: 'In the order fuel takes: what is blocked is cleaned, what draws air is renewed. Then the bulb again, and vacuum at speed.',
+    tools: ['vacuum gauge', 'hose cutter'],
+    parts: ['hose, O-rings, filter or pump kit as found'],
+    minutes: 30,
+    hazards: ['vapour', 'fuel-pressure'],
+    proof: { station: 'fuel', text: 'the part good, the bulb firm' },
+    after: ['fuel-drain'],
+    opens: ['cowl'],
+    dirty: true
+  },
+  bowl: {
+    title: 'Strip and clean bowl or vapour separator',
+    raisedBy: ['fuel.part-bowl'],
+    how: 'Off, every passage seen through, float and needle tried, kit where gaskets are hard.',
+    tools: ['jet drivers', 'float gauge'],
+    parts: ['carburettor or separator kit'],
+    consumables: ['cleaner'],
+    minutes: 75,
+    hazards: ['vapour', 'chemicals', 'fuel-pressure'],
+    proof: { station: 'fuel', text: 'bowl clean' },
+    after: ['fuel-drain'],
+    opens: ['cowl', 'carburettor'],
+    dirty: true,
+    daylight: true
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

@@ -1,0 +1,134 @@
+import { washersFirst } from '../stations/gear/water.ts';
+import { only, type JobRule } from './job.ts';
+
+/** Gear case and shift. */
+export const gearCase = {
+  frost: {
+    title: 'Drain the gear case today: frost is coming',
+    raisedBy: ['gear.frost'],
+    how: 'Lower plug out and left out, vent open, case covered; label it CASE EMPTY.',
+    tools: ['driver that fills the slot', 'drain pan'],
+    minutes: 10,
+    wait: 60,
+    hazards: ['waste'],
+    proof: { station: 'gear', text: 'drained volume recorded' },
+    opens: ['case'],
+    dirty: true,
+    torque: ['torque.gearPlugs'],
+    phase: 'today'
+  },
+  linkage: {
+    title: 'Set the shift linkage',
+    raisedBy: ['turn.shift', 'turn.gear', 'turn.dog', 'turn.reverse-lock'],
+    how: 'Neutral in the middle of its travel, full engagement both ways; the joint of the shift rod; only then the clutch dog.',
+    tools: ['spanners'],
+    minutes: 40,
+    hazards: ['propeller'],
+    proof: { station: 'turn', text: 'neutral free, forward and reverse follow, reverse lock rises' }
+  },
+  metal: {
+    title: 'Open the gear case and explain the metal',
+    raisedBy: ['gear.metal'],
+    how: 'Carrier out, gears and bearings looked at; the piece found or the wear named.',
+    tools: ['carrier puller', 'circlip pliers'],
+    parts: ['carrier O-rings', 'seals that are exposed'],
+    minutes: 120,
+    hazards: ['eyes', 'propeller'],
+    proof: { station: 'gear', text: 'metal explained' },
+    opens: ['case', 'propeller', 'carrier'],
+    uses: ['stand'],
+    dirty: true,
+    daylight: true,
+    torque: ['torque.carrier', 'torque.propeller'],
+    oneTime: ['carrier O-rings', 'split pin'],
+    special: ['carrier puller']
+  },
+  'case-test': {
+    title: 'Case test: find where the water gets in',
+    raisedBy: [
+      'gear.water',
+      'gear.test',
+      'gear.bubbles',
+      'gear.case-over',
+      ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
+    ],
+    unless: washersFirst,
+    how: 'Drained. 3 to 5 psi first, then about 10, turning both shafts and moving the shift at each; soapy water; then vacuum. Never above the manual’s figure.',
+    tools: ['regulator and gauge', 'adapter for the plug thread', 'soapy water'],
+    minutes: 20,
+    wait: 10,
+    hazards: ['air'],
+    proof: { station: 'gear', text: 'held' },
+    after: ['frost', 'metal'],
+    opens: ['case'],
+    uses: ['stand'],
+    special: ['regulator and gauge', 'adapter for the plug thread']
+  },
+  reseal: {
+    title: 'Reseal what the test names, and all that the opened section exposes',
+    raisedBy: ['gear.test'],
+    how: 'Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
+    tools: ['seal driver', 'seal puller'],
+    parts: ['shaft seals', 'carrier O-rings'],
+    consumables: ['seal grease'],
+    minutes: 90,
+    hazards: ['eyes', 'propeller'],
+    proof: { station: 'gear', text: 'the case holds its test' },
+    after: ['case-test', 'metal'],
+    opens: ['case', 'propeller', 'carrier', 'leg'],
+    uses: ['stand'],
+    dirty: true,
+    torque: ['torque.carrier', 'torque.leg', 'torque.propeller'],
+    oneTime: ['carrier O-rings', 'shaft seals', 'split pin'],
+    special: ['seal driver', 'seal puller', 'carrier puller']
+  },
+  'gear-refill': {
+    title: 'Refill the gear case, one fresh washer for each plug',
+    raisedBy: ['gear.water', 'gear.washers', 'gear.amount', 'gear.frost', 'gear.burnt'],
+    how: 'From the lowest plug, upright, bubble-free to the level hole. Upper plug in first, then the pump out and the lower plug in quickly.',
+    tools: ['hand pump with thread adapter'],
+    parts: ['plug washers'],
+    consumables: ['gear oil'],
+    minutes: 20,
+    hazards: ['waste'],
+    proof: { station: 'gear', text: 'refilled for service, washers recorded' },
+    after: ['reseal', 'case-test'],
+    opens: ['case'],
+    dirty: true,
+    torque: ['torque.gearPlugs'],
+    oneTime: ['plug washers'],
+    counts: ['gear-oil']
+  },
+  gears: {
+    title: 'Set the shift linkage and try each gear',
+    raisedBy: ['run.gears'],
+    how: 'Linkage first; if it still jumps out under load, the clutch dog is worn.',
+    tools: ['spanners'],
+    minutes: 40,
+    hazards: ['propeller'],
+    proof: { station: 'run', text: 'forward, neutral and reverse' },
+    uses: ['tank'],
+    noisy: true,
+    phase: 'running'
+  },
+  'leg-identity': {
+    title: 'Find out which leg this is',
+    how: 'Casting numbers, ratio by counting turns, plugs and shafts; gear-case parts are ordered by the leg.',
+    minutes: 20,
+    proof: { station: 'gear', text: 'the leg’s own numbers recorded' },
+    daylight: true
+  },
+  splines: {
+    title: 'Free the drive-shaft splines',
+    how: 'Soak, warm, wedge evenly; no lever against the case. Greased when it goes back.',
+    consumables: ['penetrating oil', 'spline grease'],
+    minutes: 120,
+    wait: 720,
+    hazards: ['leg', 'chemicals'],
+    proof: { station: 'turn', text: 'leg drops and goes back by hand' },
+    opens: ['leg'],
+    uses: ['stand'],
+    dirty: true,
+    torque: ['torque.leg']
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

@@ -1,0 +1,128 @@
+import { only, type JobRule } from './job.ts';
+
+/** Ignition. */
+export const ignition = {
+  'spark-repeat': {
+    title: 'Look at the spark again, properly',
+    raisedBy: ['spark.lanyard', 'spark.sun', 'spark.slow'],
+    how: 'Lanyard in, switch on run, plugs out, good battery, in the shade.',
+    tools: ['spark tester'],
+    minutes: 5,
+    hazards: ['high-voltage', 'vapour'],
+    proof: { station: 'spark', text: 'every cylinder looked at under these conditions' },
+    opens: ['cowl', 'plugs'],
+    phase: 'repeat'
+  },
+  'stop-circuit': {
+    title: 'Mend the stop circuit',
+    raisedBy: ['spark.stop'],
+    how: 'Follow the stop wire from the engine to the switch: chafed, chewed, grounded. Mend it, then prove that it still stops the engine.',
+    tools: ['meter', 'crimp tool'],
+    parts: ['wire', 'sleeve'],
+    minutes: 40,
+    hazards: ['high-voltage'],
+    proof: { station: 'spark', text: 'good spark on every cylinder with the stop wire on' },
+    opens: ['cowl']
+  },
+  'spark-common': {
+    title: 'Isolate the common part of the ignition',
+    yieldsTo: ['stop-circuit', 'ground', 'coil', 'points', 'wiring'],
+    raisedBy: ['spark.all', 'spark.pair', 'spark.part'],
+    how: 'Stop wire off first; then the parts the finding names, cheapest first, by resistance and peak volts against the manual.',
+    tools: ['meter', 'peak-volt adapter', 'flywheel puller'],
+    minutes: 60,
+    hazards: ['high-voltage', 'flywheel'],
+    proof: { station: 'spark', text: 'good spark on every cylinder' },
+    opens: ['cowl', 'flywheel'],
+    special: ['flywheel puller', 'peak-volt adapter']
+  },
+  'spark-own': {
+    title: 'Swap plug and lead with a good cylinder',
+    yieldsTo: ['plugs', 'coil'],
+    raisedBy: [
+      'spark.none',
+      'spark.own',
+      'spark.weak',
+      'spark.gap',
+      'spark.unsteady',
+      'spark.colour',
+      'spark.misses',
+      only('spark.voltage', 'watch')
+    ],
+    how: 'The fault that moves with the part is the part. New plug if older than two seasons or wet with water.',
+    tools: ['plug wrench', 'spark tester'],
+    parts: ['spark plug', 'cap or lead if it moves'],
+    minutes: 15,
+    hazards: ['high-voltage'],
+    proof: { station: 'spark', text: 'good spark on that cylinder' },
+    opens: ['cowl', 'plugs'],
+    torque: ['torque.plug']
+  },
+  coil: {
+    title: 'Renew the coil or winding',
+    raisedBy: [...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [`spark.${w}`, `spark.hot-${w}`])],
+    how: 'Measured cold and warm first, at a temperature noted. Puller bolts not too deep; coils under a flywheel crack.',
+    tools: ['meter', 'flywheel puller'],
+    parts: ['coil'],
+    minutes: 45,
+    hazards: ['high-voltage', 'flywheel'],
+    proof: { station: 'spark', text: 'within the manual’s range, cold and warm' },
+    opens: ['cowl', 'flywheel'],
+    torque: ['torque.flywheel'],
+    special: ['flywheel puller']
+  },
+  points: {
+    title: 'Clean, gap and time the points',
+    raisedBy: ['spark.points', 'spark.points-gap', 'spark.rub-block', only('spark.timing', 'watch')],
+    how: 'Paper, solvent, gap at the top of the cam, a smear on the rub block; pitted ones in sets with their condenser. Timing by the marks.',
+    tools: ['feeler gauge', 'flywheel puller', 'timing light'],
+    parts: ['points and condenser where pitted'],
+    minutes: 45,
+    hazards: ['flywheel', 'high-voltage'],
+    proof: { station: 'spark', text: 'gap, resistance and timing as asked' },
+    opens: ['cowl', 'flywheel'],
+    torque: ['torque.flywheel'],
+    special: ['flywheel puller', 'timing light']
+  },
+  ground: {
+    title: 'Clean and tighten the engine ground',
+    raisedBy: ['spark.ground'],
+    how: 'Bright metal at both ends; clean the points where there are points.',
+    tools: ['wire brush', 'spanners'],
+    minutes: 20,
+    proof: { station: 'spark', text: 'good through the tester' },
+    opens: ['cowl']
+  },
+  plugs: {
+    title: 'Clean or renew the plugs',
+    raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water'],
+    how: 'Renewed when older than two seasons, cracked, or wet with water; else cleaned and gapped to the manual. Torque where known.',
+    tools: ['plug wrench', 'gap gauge'],
+    parts: ['spark plugs'],
+    minutes: 15,
+    proof: { station: 'plugs', text: 'every plug reads and gaps as it should' },
+    opens: ['cowl', 'plugs'],
+    torque: ['torque.plug'],
+    counts: ['plugs']
+  },
+  advance: {
+    title: 'Free the advance plate or timer base',
+    how: 'By hand over its whole travel, one drop of oil, the linkage set after.',
+    minutes: 30,
+    hazards: ['flywheel'],
+    proof: { station: 'spark', text: 'timing moves with the throttle' },
+    opens: ['cowl', 'flywheel']
+  },
+  'flywheel-key': {
+    title: 'Renew the flywheel key',
+    how: 'Flywheel off with its puller, taper and key way clean and dry, the right key, nut to its torque.',
+    tools: ['flywheel puller', 'torque wrench'],
+    parts: ['flywheel key'],
+    minutes: 50,
+    hazards: ['flywheel'],
+    proof: { station: 'spark', text: 'the mark where it belongs, timing as asked' },
+    opens: ['cowl', 'flywheel'],
+    torque: ['torque.flywheel'],
+    special: ['flywheel puller']
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

@@ -1,0 +1,93 @@
+import type { LimitId } from '../engine/limits.ts';
+import type { HazardId } from '../hazards/hazards.ts';
+import { drowned } from '../record/drowned.ts';
+import type { CareId } from './care-kinds.ts';
+import type { Context } from '../findings/context.ts';
+import type { StationId } from '../stations/items.ts';
+import type { Condition } from '../findings/finding.ts';
+
+/** What the bench has one or two of. */
+export const resources = { stand: 'stand', tank: 'test tank', hose: 'hose' } as const;
+export type ResourceId = keyof typeof resources;
+
+/** What a job leaves open: other things behind the same door cost only their own minutes then. */
+export const openings = {
+  cowl: { label: 'cowl off', minutes: 4 },
+  plugs: { label: 'plugs out', minutes: 8 },
+  flywheel: { label: 'flywheel off', minutes: 25 },
+  head: { label: 'head off', minutes: 60 },
+  carburettor: { label: 'carburettor off', minutes: 20 },
+  leg: { label: 'leg off', minutes: 30 },
+  case: { label: 'gear case empty', minutes: 20 },
+  carrier: { label: 'bearing carrier out', minutes: 30 },
+  propeller: { label: 'propeller off', minutes: 6 },
+  sump: { label: 'sump empty', minutes: 20 }
+} as const;
+export type Opening = keyof typeof openings;
+
+/** What a job is like at the bench. From memory and common practice (M, C); a shop changes minutes, not these. */
+export interface JobTraits {
+  readonly opens?: readonly Opening[];
+  readonly uses?: readonly ResourceId[];
+  /** Hands that must not touch paper or another engine's clean parts after it. */
+  readonly dirty?: true;
+  readonly noisy?: true;
+  /** Not by a lamp: cracks, colours, marks. */
+  readonly daylight?: true;
+  /** What is tightened to a figure. */
+  readonly torque?: readonly LimitId[];
+  /** Never goes back: a new one does. */
+  readonly oneTime?: readonly string[];
+  /** Tools that only this job asks for: borrowed or made ready before the start. */
+  readonly special?: readonly string[];
+  /**
+   * When it comes, apart from the order of the list. today: it cannot wait until tomorrow. first: before anything is
+   * looked at. drowned: while the clock of a drowned engine runs. repeat: the look itself, written as a job. away: the
+   * engine leaves the house. running: the engine runs in it, so whatever else is open comes first.
+   */
+  readonly phase?: 'today' | 'first' | 'drowned' | 'repeat' | 'away' | 'running';
+  /** Care that it counts as when it is done. */
+  readonly counts?: readonly CareId[];
+  /** Its line of the order is judged by the pump's own school. */
+  readonly kit?: true;
+  /** The first run is part of it. */
+  readonly isFirstRun?: true;
+}
+
+/** A finding that raises a step only in these conditions. */
+export interface Raiser {
+  readonly id: string;
+  readonly only: readonly Condition[];
+}
+export const only = (id: string, ...conditions: Condition[]): Raiser => ({ id, only: conditions });
+
+/** One kind of work, and what raises it. */
+export interface JobRule extends JobTraits {
+  readonly title: string;
+  /** Findings that raise it, by id without the cylinder; a sound finding raises nothing. */
+  readonly raisedBy?: readonly (string | Raiser)[];
+  /** Raised by the case itself, whatever has been found: the sentence that says why. */
+  readonly also?: (c: Context) => string | undefined;
+  /** Guesses at a cause step back when a likely suspect raises one of these jobs. */
+  readonly yieldsTo?: readonly string[];
+  /** The house's rule goes another way. */
+  readonly unless?: (c: Context) => boolean;
+  /** Already recorded as done by the readings themselves. */
+  readonly met?: (c: Context) => boolean;
+  readonly how: string;
+  readonly tools?: readonly string[];
+  readonly parts?: readonly string[];
+  readonly consumables?: readonly string[];
+  /** Hands-on and waiting, minutes. */
+  readonly minutes: number;
+  readonly wait?: number;
+  readonly hazards?: readonly HazardId[];
+  /** The check that proves it, and what it should show. */
+  readonly proof: { readonly station: StationId; readonly text: string };
+  /** Steps that come before it when both are open. */
+  readonly after?: readonly string[];
+}
+
+/** Why the steps of a drowned engine stand on its list though nothing was found yet; nothing for a dry one. */
+export const underWater = (c: Context): string | undefined =>
+  drowned(c) ? 'It was under water: this comes before anything else.' : undefined;

@@ -1,0 +1,17 @@
+import type { JobRule } from './job.ts';
+
+/** After a first run. */
+export const running = {
+  'run-again': {
+    title: 'Cure the cause and repeat the first run',
+    raisedBy: ['run.failed', 'run.stopped', 'run.lamp', 'run.smoke', 'run.leaks'],
+    how: 'Record the cause first. Outdoors, water on, extinguisher at hand.',
+    minutes: 30,
+    hazards: ['carbon-monoxide', 'propeller', 'hot'],
+    proof: { station: 'run', text: 'ran and settled, no lamp, no leak' },
+    uses: ['tank'],
+    noisy: true,
+    phase: 'running',
+    isFirstRun: true
+  }
+} as const satisfies Readonly<Record<string, JobRule>>;

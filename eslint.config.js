@@ -25,7 +25,8 @@ const floors = {
     ['diagnosis'],
     ['moves', 'plan'],
     ['parts', 'gates', 'decision'],
-    ['assess.ts', 'schedule'],
+    ['stages.ts', 'schedule'],
+    ['assess.ts'],
     ['report']
   ],
   'src/lib/ui': [

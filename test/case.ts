@@ -1,4 +1,4 @@
-import { assess, judge } from '../src/core/assess.ts';
+import { assess, judged } from '../src/core/assess.ts';
 import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Profile } from '../src/core/engine/profile.ts';
 import type { ItemId, ReadingValue } from '../src/core/stations/items.ts';
@@ -57,7 +57,7 @@ export class Bench {
     return this;
   }
 
-  judged = () => judge(this.survey, new Date(this.at), 'us');
+  judged = () => judged(this.survey, new Date(this.at), 'us');
   assessed = () => assess(this.survey, new Date(this.at), 'us');
   ids = (): string[] => this.judged().findings.map((f) => `${f.id}:${f.condition}`);
   said = (start: string): string =>

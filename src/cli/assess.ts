@@ -8,8 +8,8 @@ import { options } from '../core/record/options.ts';
 import { decide } from '../core/decision/decide.ts';
 import { actions } from '../core/holds/index.ts';
 import { compressionFigures } from '../core/stations/compression/figures.ts';
-import { leakFit } from '../core/stations/compression/leak-fit.ts';
-import { leakFindings, leakTask } from '../core/stations/compression/leak.ts';
+import { fitOf } from '../core/stations/compression/leak-fit.ts';
+import { leakTask } from '../core/stations/compression/leak.ts';
 
 /** `npm run assess -- file.json [--json] [--units us|metric]`: the core on a survey file, without a server. */
 const args = process.argv.slice(2);
@@ -70,8 +70,7 @@ function run(file: string): number {
   const a = assess(result.survey, new Date(last), units);
   const figures = compressionFigures(a.context);
   const task = leakTask(a.context);
-  const fit = task && leakFit(task);
-  const leaks = task ? leakFindings(a.context, task, fit) : [];
+  const fit = task && fitOf(task);
   if (json) {
     const { stations, findings, holds, advice, steps, gates, ready } = a;
     const { suspects, checks, contradictions, next } = advice;
@@ -79,7 +78,7 @@ function run(file: string): number {
       JSON.stringify(
         {
           stations: stations.map(({ id, condition }) => ({ id, condition })),
-          findings: [...findings, ...leaks],
+          findings,
           figures,
           ...(fit ? { leaks: fit } : {}),
           holds,
@@ -128,7 +127,7 @@ function run(file: string): number {
     lines.push('', 'COMPRESSION, COMPUTED');
     for (const f of figures)
       lines.push(`  ${f.label}${f.cylinder === undefined ? '' : `, cylinder ${f.cylinder}`}: ${f.says}`);
-    for (const f of leaks) lines.push(`  ${f.sentence}`);
+    if (task && !task.ok) lines.push(`  Leak beyond the best cylinder: ${task.because}`);
   }
   lines.push('', a.steps.length ? 'JOB LIST' : 'Job list: nothing is demanded.');
   a.steps.forEach((s, k) =>

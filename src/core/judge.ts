@@ -1,3 +1,4 @@
+import type { LeakFitter } from './physics/cranking-fit.ts';
 import { holdsOf, type Hold } from './holds/index.ts';
 import { contextOf, type Context } from './findings/context.ts';
 import { stations, stationsFor } from './stations/register.ts';
@@ -27,9 +28,11 @@ export function findingsFor(c: Context): Finding[] {
   return stationsFor(c.survey.engine.profile).flatMap((s) => stations[s].analyse(c));
 }
 
-/** Judges a survey: pure, the clock and the units passed in. */
-export function judge(survey: SurveyFile, now: Date, units: System): Judgement {
-  const context = contextOf(survey, now, units);
+/**
+ * The first stage: judges what was read. Pure; the clock, the units and what fits a compression test are passed in.
+ */
+export function judge(survey: SurveyFile, now: Date, units: System, fitLeaks?: LeakFitter): Judgement {
+  const context = contextOf(survey, now, units, fitLeaks);
   const findings = findingsFor(context);
   const holds = holdsOf(context);
   const list = stationsFor(survey.engine.profile).map((id): StationState => {

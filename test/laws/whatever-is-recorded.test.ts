@@ -5,7 +5,6 @@ import { caseKindSchema } from '../../src/core/engine/case-kind.ts';
 import { historyItems, profileItems } from '../../src/core/engine/profile.ts';
 import { reportOf } from '../../src/core/report/report.ts';
 import { compressionFigures } from '../../src/core/stations/compression/figures.ts';
-import { leakFindings, leakTask } from '../../src/core/stations/compression/leak.ts';
 import { allItems, itemIds } from '../../src/core/stations/items.ts';
 import { places, type Sight } from '../../src/core/stations/look/places.ts';
 import { meaningOf, type PlugSight } from '../../src/core/stations/plugs/meaning.ts';
@@ -90,6 +89,14 @@ const survey: fc.Arbitrary<SurveyFile> = fc
     }))
   })) as fc.Arbitrary<SurveyFile>;
 
+/** What no judgement may hold: numbers that are none, and words that were made from what is not there. */
+function oddValues(value: unknown, path = ''): string[] {
+  if (typeof value === 'number') return Number.isFinite(value) ? [] : [`${path}: ${value}`];
+  if (typeof value === 'string') return /NaN|undefined|Infinity|\[object/.test(value) ? [`${path}: ${value}`] : [];
+  if (value === null || typeof value !== 'object') return [];
+  return Object.entries(value).flatMap(([k, v]) => oddValues(v, `${path}.${k}`));
+}
+
 describe('whatever is recorded about whatever engine', () => {
   it('is a valid survey file, and is judged, planned and reported in whole sentences', () => {
     fc.assert(
@@ -101,17 +108,8 @@ describe('whatever is recorded about whatever engine', () => {
           expect(f.because.source.length).toBeGreaterThan(3);
         }
         expect(new Set(a.findings.map((f) => f.id)).size).toBe(a.findings.length);
-        const task = leakTask(a.context);
-        const all = [
-          a.findings,
-          a.holds,
-          a.steps,
-          a.gates,
-          reportOf(a),
-          compressionFigures(a.context),
-          task ? leakFindings(a.context, task, undefined) : []
-        ];
-        expect(JSON.stringify(all)).not.toMatch(/NaN|undefined|Infinity|\[object/);
+        const all = [a.findings, a.holds, a.steps, a.gates, reportOf(a), compressionFigures(a.context)];
+        expect(oddValues(all)).toEqual([]);
       }),
       { numRuns: 120 }
     );

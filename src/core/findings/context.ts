@@ -1,24 +1,28 @@
 import { limits, type LimitId, type Provenance } from '../engine/limits.ts';
+import type { LeakFitter } from '../physics/cranking-fit.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
-import { Record } from '../record/current.ts';
+import { Readings } from '../record/current.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { say, type System } from '../units/index.ts';
 
 /** What every analysis is given: the record, the rules of the house, the clock and the reader's units. */
 export interface Context {
   readonly survey: SurveyFile;
-  readonly record: Record;
+  readonly record: Readings;
   readonly rules: HouseRules;
   readonly now: Date;
   readonly units: System;
+  /** Fits the leaks of a compression test: at once, or nothing until a worker has done it. Without it none is fitted. */
+  readonly fitLeaks?: LeakFitter;
 }
 
-export const contextOf = (survey: SurveyFile, now: Date, units: System): Context => ({
+export const contextOf = (survey: SurveyFile, now: Date, units: System, fitLeaks?: LeakFitter): Context => ({
   survey,
-  record: new Record(survey),
+  record: new Readings(survey),
   rules: survey.houseRules ?? {},
   now,
-  units
+  units,
+  ...(fitLeaks ? { fitLeaks } : {})
 });
 
 export interface Judged {
@@ -31,10 +35,13 @@ export interface Judged {
   readonly manual: boolean;
 }
 
+/** What a limit of our own is called, by where it comes from: one limit has one name wherever it is said. */
+const ownName = { P: 'published', C: 'common practice', M: 'our value, from memory' } as const;
+
 /** The manual's value for a limit when it was entered, else ours with the name it goes by. */
 export function judgedBy(c: Context, id: LimitId, own: number, name?: string): Judged;
 export function judgedBy(c: Context, id: LimitId, own?: number, name?: string): Judged | undefined;
-export function judgedBy(c: Context, id: LimitId, own?: number, name = 'house rule'): Judged | undefined {
+export function judgedBy(c: Context, id: LimitId, own?: number, name?: string): Judged | undefined {
   const limit = limits[id];
   const manual = c.survey.engine.manual?.[id];
   if (manual) {
@@ -52,7 +59,7 @@ export function judgedBy(c: Context, id: LimitId, own?: number, name = 'house ru
   if (own === undefined) return undefined;
   return {
     value: own,
-    said: `${say(own, limit.dimension, c.units)} (${name})`,
+    said: `${say(own, limit.dimension, c.units)} (${name ?? ownName[limit.provenance]})`,
     provenance: limit.provenance,
     manual: false
   };

@@ -1,5 +1,5 @@
 import { allItems, itemIds, type ItemId } from '../stations/items.ts';
-import { Record, roundOf } from '../record/current.ts';
+import { Readings, roundOf } from '../record/current.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { DimensionName } from '../units/dimension.ts';
 
@@ -27,7 +27,7 @@ const within = new Set<string>([
 
 /** Quantities read in more than one assessment of the same engine: the last round of each, mean of its repeats. */
 export function trendsOf(surveys: readonly SurveyFile[]): Trend[] {
-  const records = surveys.map((s) => ({ at: s.assessment.startedAt, record: new Record(s) }));
+  const records = surveys.map((s) => ({ at: s.assessment.startedAt, record: new Readings(s) }));
   return itemIds.flatMap((what): Trend[] => {
     const item = allItems[what];
     if (item.kind !== 'quantity' || within.has(what)) return [];

@@ -191,3 +191,6 @@ export function leaksBeyondBest(observed: readonly Observed[], c: FitConditions)
     rows
   };
 }
+
+/** Something that fits leaks: at once, or nothing until it is done. */
+export type LeakFitter = (observed: readonly Observed[], c: FitConditions) => LeakFit | undefined;

@@ -1,3 +1,4 @@
+import { cylinderCount } from '../engine/profile.ts';
 import { byTime } from '../units/instant.ts';
 import { type ItemId, type ReadingValue } from '../items/register.ts';
 import type { Reading } from './reading.ts';
@@ -16,12 +17,19 @@ export function standing(survey: SurveyFile): readonly Reading[] {
   return survey.readings.filter((r) => !replaced.has(r.id) && !r.withdrawn).sort(byTime);
 }
 
+/** Whether the engine has the cylinder that a reading is of; an unknown number of cylinders has every one. */
+export function hasCylinder({ engine }: SurveyFile, r: Pick<Reading, 'cylinder'>): boolean {
+  const count = cylinderCount(engine.profile);
+  return r.cylinder === undefined || count === undefined || r.cylinder <= count;
+}
+
 /** An index over the standing readings of one survey, built once for one judgement. */
-export class Record {
+export class Readings {
   private readonly byItem = new Map<ItemId, Reading[]>();
 
   constructor(readonly survey: SurveyFile) {
     for (const r of standing(survey)) {
+      if (!hasCylinder(survey, r)) continue;
       const list = this.byItem.get(r.what);
       if (list) list.push(r);
       else this.byItem.set(r.what, [r]);

@@ -2,7 +2,7 @@ import { isAfter } from '../units/instant.ts';
 import type { Assessment } from '../assess.ts';
 import { allItems } from '../stations/items.ts';
 import { roundOf } from '../record/current.ts';
-import { show } from '../units/index.ts';
+import { show, shownNumber } from '../units/index.ts';
 
 /** A figure of the report, in the reader's units, ready to be drawn on screen and paper alike. */
 export type Figure =
@@ -32,7 +32,7 @@ function compressionFigure(a: Assessment): Figure[] {
   const cylinders = [...new Set(list.map((r) => r.cylinder ?? 1))].sort((x, y) => x - y);
   if (!cylinders.length) return [];
   const unit = show(0, 'pressure', units).unit;
-  const value = (pa: number): number => Number(show(pa, 'pressure', units).number.replace(/\s/g, ''));
+  const value = (pa: number): number => shownNumber(pa, 'pressure', units);
   const bars = cylinders.map((k) => {
     const mine = list.filter((r) => (r.cylinder ?? 1) === k && r.conditions?.bores !== 'oiled');
     const used = mine.length ? mine : list.filter((r) => (r.cylinder ?? 1) === k);
@@ -68,7 +68,7 @@ function runFigure(a: Assessment): Figure[] {
   const zero = Date.parse(from ?? list[0]!.at);
   const unit = show(300, 'temperature', units).unit;
   const points = list.map(
-    (r) => [(Date.parse(r.at) - zero) / 60_000, Number(show(r.value as number, 'temperature', units).number)] as const
+    (r) => [(Date.parse(r.at) - zero) / 60_000, shownNumber(r.value as number, 'temperature', units)] as const
   );
   const [, end] = points.at(-1)!;
   return [

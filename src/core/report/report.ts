@@ -1,3 +1,4 @@
+import { ruleNumber } from '../house-rules/rules.ts';
 import { stations } from '../stations/register.ts';
 import { format, parseISO } from 'date-fns';
 import type { Assessment } from '../assess.ts';
@@ -228,13 +229,12 @@ function nextFor(a: Assessment): string[] {
         `${d.title}: ${format(parseISO(d.day!), 'd MMMM yyyy')}${d.atHours === undefined ? '' : ` or at ${d.atHours} engine hours, whichever comes first`}.`
     );
   const known = new Set(due.map((d) => d.id));
+  const every = `${ruleNumber(rules, 'serviceHours')} hours or ${ruleNumber(rules, 'serviceMonths')} months (house rule)`;
   return [
     ...dated,
-    ...(known.has('gear-oil')
-      ? []
-      : ['Gear oil: after 100 hours or one year, whichever comes first, and always before frost.']),
+    ...(known.has('gear-oil') ? [] : [`Gear oil: after ${every}, whichever comes first, and always before frost.`]),
     ...(survey.engine.profile.strokes === 'four' && !known.has('engine-oil')
-      ? ['Engine oil and filter: after 100 hours or one year.']
+      ? [`Engine oil and filter: after ${every}, whichever comes first.`]
       : []),
     'Flush with fresh water after use in salt. Do not leave old fuel in it over winter.'
   ];

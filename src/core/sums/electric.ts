@@ -1,4 +1,3 @@
-import { ZERO_CELSIUS } from '../units/factors.ts';
 import { SEA_LEVEL_PRESSURE } from '../physics/atmosphere.ts';
 import { breakdownVoltage, crankedTemperature, gapJumped } from '../physics/breakdown.ts';
 import { at20, atTemperature } from '../physics/resistance.ts';
@@ -31,7 +30,7 @@ export const sparkGap: Sum = {
     const shown = v.open === undefined ? undefined : breakdownVoltage(SEA_LEVEL_PRESSURE, v.open, v.air!);
     return {
       figure: kV(needed),
-      says: `are needed between flat electrodes, the gas at ${Math.round(hot - ZERO_CELSIUS)} °C. An open gap of ${say(proves, 'length', units)} proves as much${shown === undefined ? '' : `; yours shows ${kV(shown)}`}. A margin of a third covers what pointed electrodes change.`,
+      says: `are needed between flat electrodes, the gas at ${say(hot, 'temperature', units)}. An open gap of ${say(proves, 'length', units)} proves as much${shown === undefined ? '' : `; yours shows ${kV(shown)}`}. A margin of a third covers what pointed electrodes change.`,
       rows: [15, 20, 30].map((k) => [
         `${k} kV jump`,
         `${say(gapJumped(k * 1000), 'length', units)} of open air at sea level`

@@ -9,7 +9,7 @@ import { Bench } from '../../../test/case.ts';
 import { checkEntry, sayValue } from '../items/check-entry.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { contextOf } from '../findings/context.ts';
-import { Record, standing } from '../record/current.ts';
+import { Readings, standing } from '../record/current.ts';
 import { checkEntryBody } from './entry-check.ts';
 import { withEntries } from '../record/entries.ts';
 import { parseQuickLine } from './quick-line.ts';
@@ -172,11 +172,11 @@ describe('readings in force', () => {
       .read('fuel.bulb', 'soft', { supersedes: 'r3', withdrawn: true });
     expect(standing(b.survey).map((r) => r.id)).toEqual(['r2']);
     expect(b.survey.readings).toHaveLength(4);
-    expect(new Record(b.survey).value('fuel.level')).toBe('full');
+    expect(new Readings(b.survey).value('fuel.level')).toBe('full');
   });
   it('a later round wins over an earlier one, whatever the clock says', () => {
     const b = new Bench().read('cooling.stream', 'strong', { round: 2 }).read('cooling.stream', 'weak', { round: 1 });
-    expect(new Record(b.survey).value('cooling.stream')).toBe('strong');
+    expect(new Readings(b.survey).value('cooling.stream')).toBe('strong');
   });
   it('the same entry added twice is there once', () => {
     const entry = { type: 'reading' as const, body: new Bench().read('fuel.level', 'full').survey.readings[0]! };

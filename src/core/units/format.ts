@@ -1,41 +1,43 @@
-import { fromSI, shownUnit, type DimensionName, type System } from './dimension.ts';
+import { fromSI, shownUnit, type DimensionName, type System, type Unit } from './dimension.ts';
 
 /** Decimals shown per symbol where no instrument resolution is known. */
-const decimals: Record<string, number> = {
-  cr: 0,
-  bar: 2,
-  psi: 0,
-  inHg: 1,
-  'L/min': 2,
-  'US gal/min': 2,
-  'L/h': 2,
-  'US gal/h': 2,
-  mL: 0,
-  'fl oz': 1,
-  L: 1,
-  'US gal': 2,
-  cc: 0,
-  'in³': 1,
-  mm: 2,
-  in: 3,
-  m: 0,
-  ft: 0,
-  '°C': 0,
-  '°F': 0,
-  V: 1,
-  rpm: 0,
-  kW: 1,
-  hp: 1,
-  '%': 0,
-  ':1': 0,
-  months: 0,
-  years: 0,
-  h: 1,
-  min: 0,
-  '°': 0,
-  Ω: 2,
-  '': 0
-};
+const decimals: ReadonlyMap<string, number> = new Map(
+  Object.entries({
+    cr: 0,
+    bar: 2,
+    psi: 0,
+    inHg: 1,
+    'L/min': 2,
+    'US gal/min': 2,
+    'L/h': 2,
+    'US gal/h': 2,
+    mL: 0,
+    'fl oz': 1,
+    L: 1,
+    'US gal': 2,
+    cc: 0,
+    'in³': 1,
+    mm: 2,
+    in: 3,
+    m: 0,
+    ft: 0,
+    '°C': 0,
+    '°F': 0,
+    V: 1,
+    rpm: 0,
+    kW: 1,
+    hp: 1,
+    '%': 0,
+    ':1': 0,
+    months: 0,
+    years: 0,
+    h: 1,
+    min: 0,
+    '°': 0,
+    Ω: 2,
+    '': 0
+  })
+);
 
 export interface Shown {
   readonly number: string;
@@ -48,18 +50,28 @@ export interface Shown {
  */
 export function show(si: number, name: DimensionName, system: System, resolution?: number): Shown {
   const unit = shownUnit(name, system);
-  const step = resolution ? Math.abs(resolution / unit.factor) : undefined;
-  const places =
-    name === 'level' && !step
-      ? 0
-      : step
-        ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9)))
-        : (decimals[unit.symbol] ?? 1);
-  const value = fromSI(si, unit);
-  const rounded = Number(value.toFixed(places));
+  const places = placesOf(unit, name, resolution);
+  const rounded = Number(fromSI(si, unit).toFixed(places));
   const number = (Object.is(rounded, -0) ? 0 : rounded).toFixed(places).replace(/^-/, '−');
   const one = number === '1' && (unit.symbol === 'years' || unit.symbol === 'months');
   return { number, unit: one ? unit.symbol.slice(0, -1) : unit.symbol };
+}
+
+/**
+ * The number that `show` would show, as a number: for charts and files. What is shown is for eyes, with a true minus sign,
+ * and is never read back.
+ * @example shownNumber(268.15, 'temperature', 'metric') // -5
+ */
+export function shownNumber(si: number, name: DimensionName, system: System, resolution?: number): number {
+  const unit = shownUnit(name, system);
+  return Number(fromSI(si, unit).toFixed(placesOf(unit, name, resolution)));
+}
+
+/** Decimals of a quantity: as many as the instrument could tell, else the usual ones of the unit. */
+function placesOf(unit: Unit, name: DimensionName, resolution: number | undefined): number {
+  const step = resolution ? Math.abs(resolution / unit.factor) : undefined;
+  if (name === 'level' && !step) return 0;
+  return step ? Math.min(3, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))) : (decimals.get(unit.symbol) ?? 1);
 }
 
 /** A quantity in a sentence: "112 psi", "50:1", "15 %". */

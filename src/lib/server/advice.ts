@@ -1,6 +1,6 @@
+import { judged, withAdvice, type Assessment } from '../../core/assess.ts';
 import { advise, type Advice } from '../../core/moves/advice.ts';
 import { decide, type Decision } from '../../core/decision/decide.ts';
-import type { Judgement } from '../../core/judge.ts';
 import type { SurveyFile } from '../../core/record/survey-file.ts';
 import type { System } from '../../core/units/index.ts';
 
@@ -30,14 +30,13 @@ function remembered<T>(map: Map<string, T>, units: System, make: () => T): T {
   return made;
 }
 
-/** The advice of a stored survey, worked out once; the judgement may be given lazily. */
-export function adviceOf(survey: SurveyFile, j: Judgement | (() => Judgement), units: System): Advice {
-  return remembered(of(survey).advice, units, () => advise(typeof j === 'function' ? j() : j));
-}
+/** A stored survey assessed, its advice worked out once a quarter of an hour. */
+export const assessed = (survey: SurveyFile, now: Date, units: System): Assessment =>
+  withAdvice(judged(survey, now, units), (j) => remembered(of(survey).advice, units, () => advise(j)));
 
 /** Draws of the first view; the page draws more in a worker. */
 const DRAWS = 4000;
 
 /** What to do with the engine, by fewer draws than the page makes. */
-export const decisionOf = (survey: SurveyFile, j: () => Judgement, units: System): Decision =>
-  remembered(of(survey).decision, units, () => decide(j(), DRAWS));
+export const decisionOf = (survey: SurveyFile, now: Date, units: System): Decision =>
+  remembered(of(survey).decision, units, () => decide(judged(survey, now, units), DRAWS));

@@ -1,4 +1,4 @@
-import { assess } from '../../core/assess.ts';
+import { assessed } from './advice.ts';
 import { reportOf, type Report } from '../../core/report/report.ts';
 import type { SurveyFile } from '../../core/record/survey-file.ts';
 import type { System } from '../../core/units/index.ts';
@@ -19,7 +19,7 @@ function previewOf(survey: SurveyFile, units: System): Report {
   const key = `${units}${Math.floor(now.getTime() / MINUTE)}`;
   const kept = previews.get(survey);
   if (kept?.key === key) return kept.report;
-  const report = reportOf(assess(survey, now, units));
+  const report = reportOf(assessed(survey, now, units));
   previews.set(survey, { key, report });
   return report;
 }

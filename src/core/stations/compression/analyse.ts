@@ -1,15 +1,16 @@
+import { leakFindings } from './leak.ts';
 import { PSI } from '../../units/factors.ts';
 import { neighbours } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { schoolSaid } from '../../house-rules/rules.ts';
 import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
-import type { Because, Condition, Finding } from '../../findings/finding.ts';
+import type { Because, Finding } from '../../findings/finding.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say } from '../../units/index.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { absolute, kindRange } from './absolute.ts';
-import { compare, type Comparison } from './compare.ts';
+import { compare, DOUBT, type Comparison } from './compare.ts';
 import { expectedRange } from './expected.ts';
 import { leakDownFindings } from './leakdown.ts';
 import { falls } from './repeat.ts';
@@ -30,7 +31,7 @@ export function analyse(c: Context): Finding[] {
     `gauge: ${found.instrument.name}${found.instrument.adapterVolume ? `, adapter ${say(found.instrument.adapterVolume, 'volume', c.units)}` : ''}`,
     `throttle ${found.conditions.throttle ?? 'unknown'}, bores ${found.conditions.bores ?? 'unknown'}`
   ];
-  artefacts(c, found, out, inputs);
+  artefacts(c, found, out, inputs, sayP);
   between(c, found, out, inputs, sayP);
   wetTest(c, found, out, sayP);
   // With the throttle shut the cylinders could not breathe: nothing absolute can be said.
@@ -42,13 +43,13 @@ export function analyse(c: Context): Finding[] {
       `Cylinder ${listed(found.missing)} ${found.missing.length > 1 ? 'have' : 'has'} no reading yet.`,
       practice(inputs, 'cylinders are compared with each other first.')
     );
-  return out.list;
+  return [...out.list, ...leakFindings(c)];
 }
 
 type Out = ReturnType<typeof findingsOf>;
 
 /** What would make the reading wrong before the engine is blamed. */
-function artefacts(c: Context, found: Comparison, out: Out, inputs: string[]): void {
+function artefacts(c: Context, found: Comparison, out: Out, inputs: string[], sayP: (pa: number) => string): void {
   for (const u of found.unlike)
     out.add(
       'unlike',
@@ -81,7 +82,7 @@ function artefacts(c: Context, found: Comparison, out: Out, inputs: string[]): v
         'cannot-tell',
         `On cylinder ${r.cylinder} the needle fell from one pull to the next. A check valve that leaks, or a pull written down wrongly: repeat it with another gauge.`,
         practice(
-          [...inputs, `pulls: ${r.series.map((s) => s.map((p) => Math.round(p / PSI)).join(' ')).join('; ')} psi`],
+          [...inputs, `pulls: ${r.series.map((s) => s.map((p) => sayP(p)).join(' · ')).join('; ')}`],
           'a gauge with a sound check valve cannot fall.'
         ),
         r.cylinder
@@ -137,7 +138,7 @@ function between(c: Context, found: Comparison, out: Out, inputs: string[], sayP
   const low = rows.filter((r) => r.low);
   const lowest = rows.reduce((a, b) => (b.mean < a.mean ? b : a));
   const gap = `Cylinder ${lowest.cylinder} is ${sayP(best.mean - lowest.mean)} under cylinder ${best.cylinder}`;
-  if (overLimit < 0.1) {
+  if (overLimit < DOUBT) {
     const words =
       alike > 0.05
         ? `The cylinders are alike: ${sayP(best.mean - lowest.mean)} between them is no more than this gauge can tell.`
@@ -155,7 +156,7 @@ function between(c: Context, found: Comparison, out: Out, inputs: string[], sayP
     );
     return;
   }
-  if (overLimit < 0.9) {
+  if (overLimit <= 1 - DOUBT) {
     out.add(
       'spread',
       'cannot-tell',
@@ -167,6 +168,14 @@ function between(c: Context, found: Comparison, out: Out, inputs: string[], sayP
   for (const r of low.length ? low : [lowest]) lowCylinder(found, r, best, out, because, sayP);
   neighboursLow(c, low, out, because);
 }
+
+/** What is said of a low reading, by what makes it doubtful. */
+const lowWords = {
+  throttle: 'Repeat it with the throttle wide open before believing it.',
+  adapter: 'Repeat it without the adapter before believing it.',
+  once: 'Repeat it before believing it.',
+  none: 'It repeats: it is low. Wet test or leak-down next.'
+} as const;
 
 /** A low reading is doubted first; only a repeated one without excuse is called low. */
 function lowCylinder(
@@ -180,22 +189,8 @@ function lowCylinder(
   const adapter = (found.instrument.adapterVolume ?? 0) > 0 && found.instrument.valve !== 'plug end';
   const repeated = r.readings.length > 1 && best.readings.length > 1;
   const said = `Cylinder ${r.cylinder} is ${sayP(best.mean - r.mean)} under cylinder ${best.cylinder}.`;
-  const doubt =
-    found.conditions.throttle !== 'open'
-      ? 'Repeat it with the throttle wide open before believing it.'
-      : adapter
-        ? 'Repeat it without the adapter before believing it.'
-        : repeated
-          ? 'It repeats: it is low.'
-          : 'Repeat it before believing it.';
-  const condition: Condition = repeated && doubt.startsWith('It repeats') ? 'fault' : 'watch';
-  out.add(
-    'low',
-    condition,
-    `${said} ${doubt}${condition === 'fault' ? ' Wet test or leak-down next.' : ''}`,
-    because,
-    r.cylinder
-  );
+  const doubt = found.conditions.throttle !== 'open' ? 'throttle' : adapter ? 'adapter' : repeated ? 'none' : 'once';
+  out.add('low', doubt === 'none' ? 'fault' : 'watch', `${said} ${lowWords[doubt]}`, because, r.cylinder);
 }
 
 function neighboursLow(c: Context, rows: readonly Comparison['rows'][number][], out: Out, because: Because): void {

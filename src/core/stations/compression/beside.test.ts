@@ -7,7 +7,7 @@ import { parseQuickLine } from '../../survey/quick-line.ts';
 import { Bench } from '../../../../test/case.ts';
 import { compare } from './compare.ts';
 import { expectedRange } from './expected.ts';
-import { leakFit } from './leak-fit.ts';
+import { fitLeaks, fitOf } from './leak-fit.ts';
 import { leakFindings, leakTask } from './leak.ts';
 import { againstReference, referenceOf } from './reference.ts';
 import { singleRepeat } from './repeat.ts';
@@ -78,11 +78,11 @@ describe('the leak beyond the best cylinder', () => {
   it('is given as a hole with an interval that holds the truth', () => {
     const b = simulated([0, 1.3, 0]);
     const task = leakTask(at(b))!;
-    const fit = leakFit(task)!;
+    const fit = fitOf(task)!;
     const row = fit.rows.find((r) => r.cylinder === 2)!;
     expect(row.low * 1e3).toBeLessThan(1.3);
     expect(row.high * 1e3).toBeGreaterThan(1.3);
-    const said = leakFindings(at(b), task, fit)
+    const said = leakFindings({ ...at(b), fitLeaks })
       .map((f) => f.sentence)
       .join(' ');
     expect(said).toMatch(/Cylinder 2 leaks like a hole of 1\.[2-4] mm more than cylinder [13]/);
@@ -286,7 +286,7 @@ describe('bad input', () => {
       { instrument: shop, conditions: dry }
     );
     expect(JSON.stringify(b.judged().findings)).not.toMatch(/NaN|undefined|Infinity/);
-    expect(leakFit(leakTask(at(b))!)!.rows).toHaveLength(11);
+    expect(fitOf(leakTask(at(b))!)!.rows).toHaveLength(11);
   });
 });
 

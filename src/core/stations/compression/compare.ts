@@ -25,6 +25,9 @@ export interface Row extends Estimate {
   readonly low: boolean;
 }
 
+/** Chance of being past the limit under which, and over one less which, a spread is taken as told (95 %). */
+export const DOUBT = 0.05;
+
 export interface Comparison {
   readonly rows: readonly Row[];
   readonly missing: readonly number[];

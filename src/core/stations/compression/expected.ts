@@ -1,4 +1,4 @@
-import { ZERO_CELSIUS } from '../../units/factors.ts';
+import { say } from '../../units/index.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
@@ -14,7 +14,9 @@ export const crankingSpeed = {
 
 /** Wall heat transfer of small air-filled cylinders while cranking, W/(m²·K) (M). */
 const HEAT = { low: 150, high: 500 } as const;
-/** A sound engine on the stand is allowed this leak, Cd·A in m² (M: ring gaps, a hole of 0.5 mm). */
+/** A sound engine leaks like a hole of this diameter, m (M: ring gaps). */
+export const SOUND_HOLE = 0.5e-3;
+/** The same as Cd·A, m². */
 const SOUND_LEAK = 0.16e-6;
 
 export interface Expected {
@@ -78,6 +80,6 @@ export function expectedRange(c: Context): Expected | undefined {
   }
   return {
     ...range,
-    from: `${Math.round(rpm.low)} to ${Math.round(rpm.high)} rpm, trapped ratio ${(known_.shape.ratio - known_.ratioReach).toFixed(1)} to ${(known_.shape.ratio + known_.ratioReach).toFixed(1)}, ${Math.round(ambient / 100)} hPa, ${Math.round(temperature - ZERO_CELSIUS)} °C`
+    from: `${Math.round(rpm.low)} to ${Math.round(rpm.high)} rpm, trapped ratio ${(known_.shape.ratio - known_.ratioReach).toFixed(1)} to ${(known_.shape.ratio + known_.ratioReach).toFixed(1)}, ${Math.round(ambient / 100)} hPa, ${say(temperature, 'temperature', c.units)}`
   };
 }

@@ -7,7 +7,7 @@ import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf } from '../../findings/collect.ts';
 import { compare, type Comparison } from './compare.ts';
-import { speedOf } from './expected.ts';
+import { SOUND_HOLE, speedOf } from './expected.ts';
 import { shapeOf } from './shape.ts';
 
 /** What the fit is given, or the sentence why it cannot be made: plain data, so that a worker can do it. */
@@ -68,28 +68,31 @@ export function leakTask(c: Context): LeakTask | undefined {
   };
 }
 
-/** What the fit says, as findings of the compression check. */
-export function leakFindings(c: Context, task: LeakTask, fit: LeakFit | undefined): Finding[] {
+/**
+ * What the fit of a compression test says, as findings of the compression check; nothing where none could be made or none
+ * is there yet. Why a leak cannot be identified is said on the sheet: it is no finding about the engine.
+ */
+export function leakFindings(c: Context): Finding[] {
+  const task = c.fitLeaks && leakTask(c);
+  const fit = task?.ok ? c.fitLeaks?.(task.observed, task.conditions) : undefined;
+  return task?.ok && fit ? findingsOfFit(c, task, fit) : [];
+}
+
+function findingsOfFit(c: Context, task: Extract<LeakTask, { ok: true }>, fit: LeakFit): Finding[] {
   const out = findingsOf('compression');
   const mm = (m: number): string => `${(m * 1000).toFixed(1)} mm`;
   const why = {
-    inputs: task.ok
-      ? [
-          ...task.observed.map(
-            (o) => `cylinder ${o.cylinder}: ${o.needle.map((p) => say(p, 'pressure', c.units)).join(' · ')}`
-          ),
-          `cranking ${Math.round(task.conditions.rpm.low)} to ${Math.round(task.conditions.rpm.high)} rpm, ratio ${task.conditions.shape.ratio.toFixed(1)} ± ${task.conditions.ratioReach}`
-        ]
-      : [],
+    inputs: [
+      ...task.observed.map(
+        (o) => `cylinder ${o.cylinder}: ${o.needle.map((p) => say(p, 'pressure', c.units)).join(' · ')}`
+      ),
+      `cranking ${Math.round(task.conditions.rpm.low)} to ${Math.round(task.conditions.rpm.high)} rpm, ratio ${task.conditions.shape.ratio.toFixed(1)} ± ${task.conditions.ratioReach}`
+    ],
     formula: 'mass and energy balance of the cylinder while cranking; leak as an isentropic orifice, Cd 0.8',
     provenance: 'P' as const,
     source:
       'Cranking model (docs/cranking.md): first law, ISO 9300; ranges of speed, ratio and heat loss from memory (M)'
   };
-  if (!task.ok || !fit) {
-    out.add('leak', 'cannot-tell', `Leak beyond the best cylinder: ${task.ok ? 'not computed' : task.because}`, why);
-    return out.list;
-  }
   const told = fit.rows.filter((r) => r.low > 0);
   for (const r of fit.rows)
     if (!r.fits)
@@ -103,7 +106,7 @@ export function leakFindings(c: Context, task: LeakTask, fit: LeakFit | undefine
   for (const r of told)
     out.add(
       'leak',
-      'watch',
+      r.high > SOUND_HOLE ? 'watch' : 'sound',
       `Cylinder ${r.cylinder} leaks like a hole of ${mm(r.hole)} more than cylinder ${fit.best} (${mm(r.low)} to ${mm(r.high)}).`,
       {
         ...why,
@@ -116,7 +119,7 @@ export function leakFindings(c: Context, task: LeakTask, fit: LeakFit | undefine
   if (quiet.length)
     out.add(
       'leak',
-      told.length ? 'watch' : 'sound',
+      'sound',
       `${quiet.length > 1 ? 'Cylinders' : 'Cylinder'} ${listed(quiet.map((r) => r.cylinder))}: no leak beyond cylinder ${fit.best} that these readings can tell; at most a hole of ${mm(Math.max(...quiet.map((r) => r.high)))}. A leak common to all would not show.`,
       why
     );

@@ -60,7 +60,7 @@ export function leakDownRows(c: Context): LeakDownRow[] {
 /** Percent by this instrument's own bands, and where the air comes out. */
 export function leakDownFindings(c: Context, out: Out): void {
   const tester = testerOf(c);
-  const watch = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch, 'common practice');
+  const watch = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
   // A manual's figure belongs to its own tester; our bands are written for the published one and moved to this one.
   const [from, fault] = watch.manual
     ? [watch.value, 2 * watch.value]

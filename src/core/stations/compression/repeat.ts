@@ -1,3 +1,4 @@
+import { DOUBT } from './compare.ts';
 import { PSI } from '../../units/factors.ts';
 import { listed, type Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
@@ -44,7 +45,7 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
       cylinder: over.cylinder
     };
   const adapter = instrument.valve !== 'plug end' && (instrument.adapterVolume ?? 0) > 0;
-  if (adapter && (rows.length === 1 || found.overLimit === undefined || found.overLimit > 0.1))
+  if (adapter && (rows.length === 1 || found.overLimit === undefined || found.overLimit > DOUBT))
     return {
       sentence: `Repeat cylinder ${lowest.cylinder} without the adapter, the valve at the plug end.`,
       because: 'the adapter alone may explain it, and nothing else separates the two',
@@ -69,7 +70,7 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
       because: `cylinders are compared with each other, and ${listed(missing)} ${missing.length > 1 ? 'have' : 'has'} no reading`,
       cylinder: missing[0]!
     };
-  const fell = rows.find((r) => r.series.some(falls));
+  const fell = rows.find((r) => r.series.some((s) => falls(s, found.instrument.resolution)));
   if (fell)
     return {
       sentence: `Repeat cylinder ${fell.cylinder} with another gauge.`,
@@ -84,10 +85,10 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
           because: 'a single cylinder has no neighbour to be compared with'
         };
   const overLimit = found.overLimit!;
-  if (overLimit < 0.05 && rows.every((r) => r.readings.length > 0))
+  if (overLimit < DOUBT && rows.every((r) => r.readings.length > 0))
     return {
       sentence: 'No repeat is needed.',
-      because: `the chance that the spread is over ${found.limit.said} is under 5 %`
+      because: `the chance that the spread is over ${found.limit.said} is under ${Math.round(100 * DOUBT)} %`
     };
   if (lowest.readings.length < 2)
     return {
@@ -103,12 +104,12 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
     };
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
   const heard = leakDownRows(c).map((r) => r.cylinder);
-  if (overLimit > 0.95 && low.length && low.every((k) => heard.includes(k)))
+  if (overLimit > 1 - DOUBT && low.length && low.every((k) => heard.includes(k)))
     return {
       sentence: 'No repeat would tell more here.',
       because: `cylinder ${listed(low)} ${low.length > 1 ? 'are' : 'is'} low beyond doubt and leak-down has been heard: what it points to is opened next`
     };
-  if (overLimit > 0.95) {
+  if (overLimit > 1 - DOUBT) {
     const dose = boreOil(c) !== undefined || conditions.bores === 'oiled';
     return found.wet.some((w) => w.cylinder === lowest.cylinder) || dose
       ? {

@@ -112,7 +112,7 @@ function stream(c: Context, out: Out): void {
   const { stream: seen, head, run } = lastSeen(c);
   const warming = run && warmingOf(c, run);
   const outlet = record.value('cooling.outlet');
-  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot, 'our value, from memory');
+  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const fitted = c.survey.engine.profile.indicator;
   const why: Because = {
     inputs: [

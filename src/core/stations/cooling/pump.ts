@@ -20,7 +20,7 @@ export function pumpWear(c: Context) {
   const housing = record.value('cooling.housing');
   const backward = record.value('cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
   const bush = record.value('cooling.bush');
-  const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet, 'our value, from memory');
+  const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet);
   const marks = [
     missing && `${missing} vane${missing > 1 ? 's' : ''} missing`,
     cracked && `${cracked} cracked`,

@@ -153,7 +153,7 @@ function vacuum(c: Context, out: Out): void {
   const lift = known(c.record.value('fuel.lift'));
   const read = speed ?? idle;
   if (read === undefined) return;
-  const most = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum, 'our value, from memory');
+  const most = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum);
   const v = (p: number): string => say(p, 'vacuum', c.units);
   const head = lift === undefined ? undefined : PETROL_WEIGHT * lift;
   const why: Because = {

@@ -13,7 +13,7 @@ import {
   type DropRate
 } from '../../physics/case-test.ts';
 import { sayValue } from '../../items/check-entry.ts';
-import { say } from '../../units/index.ts';
+import { say, type System } from '../../units/index.ts';
 import { practice, type findingsOf } from '../../findings/collect.ts';
 import { items } from './readings.ts';
 
@@ -21,14 +21,21 @@ type Out = ReturnType<typeof findingsOf>;
 
 /** The stages in their order: a lip seal can leak low and hold high, so low comes first. C. */
 export const caseStages = {
-  low: { label: 'Low', target: '3 to 5 psi', why: 'A lip seal can leak low and hold high.' },
-  high: { label: 'High', target: 'about 10 psi', why: 'Washers, O-rings and cracks show here.' },
+  low: { label: 'Low', target: [3 * PSI, 5 * PSI], why: 'A lip seal can leak low and hold high.' },
+  high: { label: 'High', target: [10 * PSI], why: 'Washers, O-rings and cracks show here.' },
   vacuum: {
     label: 'Vacuum',
-    target: 'the manual’s figure, else 5 to 10 inHg',
+    target: [17_000, 34_000],
     why: 'The way water sees it: seals facing inwards.'
   }
 } as const;
+/** What a stage is brought to, in the reader's units: "3 to 5 psi", "about 69 kPa". */
+export function stageTarget(stage: CaseStage, units: System): string {
+  const shown = caseStages[stage].target.map((p) => say(p, stage === 'vacuum' ? 'vacuum' : 'pressure', units));
+  const [low, high] = shown;
+  return high === undefined ? `about ${low}` : `${low!.split(' ')[0]} to ${high}`;
+}
+
 export type CaseStage = keyof typeof caseStages;
 export const stageIds = Object.keys(caseStages) as CaseStage[];
 

@@ -81,7 +81,7 @@ export function analyse(c: Context): Finding[] {
 /** Above the mark: overfilled and diluted are rivals, weighed by what was smelt, seen and poured. */
 function above(c: Context, out: Out, inputs: readonly string[], beyond: number | undefined): void {
   const r = rivals(c);
-  const fault = judgedBy(c, 'oil.dilution', ownLimits.dilutionFault, 'common practice');
+  const fault = judgedBy(c, 'oil.dilution', ownLimits.dilutionFault);
   const share = r.share;
   const grave = share === undefined || share >= fault.value;
   const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;

@@ -25,7 +25,7 @@ export interface Warming {
 export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined {
   const track = of ?? mainTrack(run);
   if (!track) return undefined;
-  const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot, 'our value, from memory');
+  const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const h = heatingOf(c, track);
   const t = (k: number): string => say(k, 'temperature', c.units);
   const base = { track, heating: h, limit };

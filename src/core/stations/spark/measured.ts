@@ -1,4 +1,3 @@
-import { ZERO_CELSIUS } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, judgedBy, type Context } from '../../findings/context.ts';
@@ -33,7 +32,7 @@ export function voltageFindings(c: Context, out: Out): void {
           `open gap jumped: ${say(r.open, 'length', c.units)}`,
           `plug gap: ${say(r.gap, 'length', c.units)}`,
           `compression: ${say(r.pressure - 101_325, 'pressure', c.units)}`,
-          `gas at top taken as ${Math.round(r.temperature - ZERO_CELSIUS)} °C: hot gas is thinner and fires lower`
+          `gas at top taken as ${say(r.temperature, 'temperature', c.units)}: hot gas is thinner and fires lower`
         ],
         value: `margin ${r.margin.toFixed(2)}`,
         uncertainty: `${r.low.toFixed(2)} to ${r.high.toFixed(2)}, since pointed electrodes fire lower, tester and plug about alike`,

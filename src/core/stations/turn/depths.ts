@@ -24,7 +24,7 @@ export interface Depths {
 
 /** Piston depths at top against the shallowest; a deeper one is low in the bore. Repeats set what a difference means. */
 export function pistonDepths(c: Context): Depths {
-  const limit = judgedBy(c, 'turn.depth', ownLimits.depth, 'our value, from memory');
+  const limit = judgedBy(c, 'turn.depth', ownLimits.depth);
   const groups = cylindersOf(c).map((cylinder) => ({
     cylinder,
     values: c.record

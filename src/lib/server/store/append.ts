@@ -1,11 +1,14 @@
+import { isDeepStrictEqual } from 'node:util';
+import { hasCylinder } from '../../../core/record/current.ts';
+import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { factSchema } from '../../../core/engine/fact.ts';
 import { refusal } from '../../../core/holds/index.ts';
-import { judge } from '../../../core/judge.ts';
+import { judged } from '../../../core/assess.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
-import { withEntries } from '../../../core/record/entries.ts';
+import { withEntries, type Entry } from '../../../core/record/entries.ts';
 import { appendFact, factsAfter, type StoredFact } from './engines.ts';
 import { dbOf, type StoreOptions } from './context.ts';
-import { appendEntry, entriesAfter, loadSurvey, type StoredEntry } from './surveys.ts';
+import { appendEntry, entriesAfter, loadSurvey, storedEntry, type StoredEntry } from './surveys.ts';
 
 export interface Batch {
   readonly since: number;
@@ -23,6 +26,22 @@ export interface BatchResult {
 
 const idOf = (x: unknown): string =>
   typeof x === 'object' && x !== null && 'id' in x && typeof x.id === 'string' ? x.id : '';
+
+/** Why a reading is of a cylinder that this engine does not have. What was read before the count was changed is kept. */
+function misplaced(survey: SurveyFile, entry: Entry): string | undefined {
+  if (entry.type !== 'reading' || entry.body.withdrawn || hasCylinder(survey, entry.body)) return undefined;
+  return `Not saved: this engine has ${survey.engine.profile.cylinders} cylinders, and there is no cylinder ${entry.body.cylinder}. Change the number in its profile first.`;
+}
+
+/** Why an id cannot be used again: another entry has it. The same entry sent twice is no harm. */
+function taken(surveyId: string, entry: Entry, o: StoreOptions): string | undefined {
+  const old = storedEntry(entry.body.id, o);
+  if (!old) return undefined;
+  const same = old.surveyId === surveyId && old.type === entry.type && isDeepStrictEqual(old.body, entry.body);
+  return same
+    ? undefined
+    : `Not saved: another entry has the id "${entry.body.id}". Send it again with one of its own.`;
+}
 
 /** Takes a batch of entries and facts, refusing one by one what is malformed or held, and answers with all that is new. */
 export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}): BatchResult | undefined {
@@ -48,9 +67,14 @@ export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}
         continue;
       }
       const { entry } = checked;
+      const wrong = misplaced(survey, entry) ?? taken(surveyId, entry, o);
+      if (wrong) {
+        refused.push({ id: entry.body.id, message: wrong });
+        continue;
+      }
       const held =
         entry.type === 'reading' && !entry.body.withdrawn
-          ? refusal(judge(survey, o.now ?? new Date(), 'metric').holds, entry.body.what, entry.body.value)
+          ? refusal(judged(survey, o.now ?? new Date(), 'metric').holds, entry.body.what, entry.body.value)
           : undefined;
       if (held) {
         refused.push({ id: entry.body.id, message: held });

@@ -1,7 +1,7 @@
 import { contextOf } from '../../../core/findings/context.ts';
 import { compare } from '../../../core/stations/compression/compare.ts';
 import { referenceOf, type ReferenceTest } from '../../../core/stations/compression/reference.ts';
-import { Record } from '../../../core/record/current.ts';
+import { Readings } from '../../../core/record/current.ts';
 import type { Earlier, EarlierFlow } from '../../earlier.ts';
 import type { StoreOptions } from './context.ts';
 import { loadEngine } from './engines.ts';
@@ -50,9 +50,9 @@ export function referencesFor(surveyId: string, o: StoreOptions = {}): Reference
   return [...(last ? [last] : []), ...(twin ? [twin] : [])];
 }
 
-const recordOf = (id: string, o: StoreOptions): Record | undefined => {
+const recordOf = (id: string, o: StoreOptions): Readings | undefined => {
   const loaded = loadSurvey(id, o);
-  return loaded && new Record(loaded.survey);
+  return loaded && new Readings(loaded.survey);
 };
 
 /** Timed streams and magnets of other times: the last one of each, and the sister's stream. */

@@ -76,6 +76,17 @@ export function entriesAfter(surveyId: string, since = 0, o: StoreOptions = {}):
   return statement.all({ survey: surveyId, since }) as StoredEntry[];
 }
 
+/** The entry that has an id, of whatever survey. */
+export const storedEntry = (
+  id: string,
+  o: StoreOptions = {}
+): { readonly surveyId: string; readonly type: EntryType; readonly body: unknown } | undefined =>
+  dbOf(o)
+    .select({ surveyId: entries.surveyId, type: entries.type, body: entries.body })
+    .from(entries)
+    .where(eq(entries.id, id))
+    .get();
+
 /** Appends an entry; one whose id is already there is not written twice, so a retry is harmless. */
 export function appendEntry(surveyId: string, entry: Entry, o: StoreOptions = {}): void {
   dbOf(o)

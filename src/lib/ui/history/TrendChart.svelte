@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Trend } from '$core/history/trends.ts';
-  import { say, show, type System } from '$core/units/index.ts';
+  import { say, show, shownNumber, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
   import { format, parseISO } from 'date-fns';
@@ -10,7 +10,7 @@
   const W = 460;
   const H = 180;
   const box = { left: 44, right: 400, top: 12, bottom: 150 };
-  const value = (si: number): number => Number(show(si, trend.dimension, units).number.replace(/[^\d.-]/g, ''));
+  const value = (si: number): number => shownNumber(si, trend.dimension, units);
   const unit = $derived(show(0, trend.dimension, units).unit);
   const points = $derived(trend.lines.flatMap((l) => l.points));
   const moments = $derived(points.map((p) => Date.parse(p.at)).sort((a, b) => a - b));

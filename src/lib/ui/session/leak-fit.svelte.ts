@@ -1,7 +1,7 @@
 import type { LeakTask } from '$core/stations/compression/leak.ts';
-import type { LeakFit } from '$core/physics/cranking-fit.ts';
+import type { LeakFit, LeakFitter } from '$core/physics/cranking-fit.ts';
 import type { CompressionWorker } from '$lib/workers/compression.worker.ts';
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 
 /** The fit of the latest readings, made by a worker; an older one under way is thrown away. */
 export class LeakFitting {
@@ -12,6 +12,12 @@ export class LeakFitting {
   private worker: Worker | undefined;
   private remote: Remote<CompressionWorker> | undefined;
   private key = '';
+
+  /** The fit of these readings where it is the one that was made last; it comes later where it is not. */
+  readonly of: LeakFitter = (observed, conditions) =>
+    this.fit && this.task && JSON.stringify(this.task) === JSON.stringify({ ok: true, observed, conditions })
+      ? this.fit
+      : undefined;
 
   /** Asks for the fit of a task; the same task twice is one fit. */
   async ask(task: LeakTask | undefined): Promise<void> {
@@ -28,6 +34,7 @@ export class LeakFitting {
     try {
       if (!this.remote) {
         this.worker = new Worker(new URL('../../workers/compression.worker.ts', import.meta.url), { type: 'module' });
+        const { wrap } = await import('comlink');
         this.remote = wrap<CompressionWorker>(this.worker);
       }
       const from = performance.now();

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { contextOf } from '../../../core/findings/context.ts';
-import { leakFit } from '../../../core/stations/compression/leak-fit.ts';
+import { fitOf } from '../../../core/stations/compression/leak-fit.ts';
 import { leakTask, type LeakTask } from '../../../core/stations/compression/leak.ts';
 import { Bench } from '../../../../test/case.ts';
 import { LeakFitting } from './leak-fit.svelte.ts';
@@ -21,7 +21,7 @@ class FakeWorker {
     started += 1;
     const { port1, port2 } = new MessageChannel();
     ports.push(port1, port2);
-    expose({ fit: (task: LeakTask) => ((asked += 1), leakFit(task)) }, port2 as never);
+    expose({ fit: (task: LeakTask) => ((asked += 1), fitOf(task)) }, port2 as never);
     this.port = port1;
     this.addEventListener = (port1 as unknown as EventTarget).addEventListener.bind(port1);
     this.removeEventListener = (port1 as unknown as EventTarget).removeEventListener.bind(port1);
@@ -59,7 +59,7 @@ describe('the fit in its worker', () => {
     const fitting = new LeakFitting();
     await fitting.ask(task(90));
     expect(fitting.state).toBe('done');
-    expect(fitting.fit).toEqual(leakFit(task(90)));
+    expect(fitting.fit).toEqual(fitOf(task(90)));
     await fitting.ask(task(90));
     expect([started, asked]).toEqual([1, 1]);
     await fitting.ask(task(100));
@@ -71,7 +71,7 @@ describe('the fit in its worker', () => {
     const second = fitting.ask(task(70));
     await second;
     expect(ended).toBe(1);
-    expect(fitting.fit).toEqual(leakFit(task(70)));
+    expect(fitting.fit).toEqual(fitOf(task(70)));
     void first;
   });
   it('is not asked for what cannot be identified, and says why', async () => {

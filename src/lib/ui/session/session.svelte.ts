@@ -3,7 +3,7 @@ import { judge, type Judgement } from '$core/judge.ts';
 import type { StationId } from '$core/stations/items.ts';
 import { allItems, type ItemId } from '$core/stations/items.ts';
 import { stations } from '$core/stations/register.ts';
-import { Record as SurveyRecord, roundOf } from '$core/record/current.ts';
+import { Readings, roundOf } from '$core/record/current.ts';
 import { withEntries, type Entry } from '$core/record/entries.ts';
 import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/record/reading.ts';
 import type { Engine, SurveyFile } from '$core/record/survey-file.ts';
@@ -11,6 +11,7 @@ import type { Wait } from '$core/record/wait.ts';
 
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
+import { LeakFitting } from './leak-fit.svelte.ts';
 import { newId } from './new-id.ts';
 import { PhotoBox } from './photo-box.svelte.ts';
 import { Outbox, type Answer, type Queued } from './outbox.svelte.ts';
@@ -61,13 +62,16 @@ export class Session {
   private rechecks: Partial<Record<StationId, number>> = $state({});
   readonly outbox: Outbox;
   readonly photos: PhotoBox;
+  /** Fits of compression tests, made by a worker. */
+  readonly leaks = new LeakFitting();
 
-  readonly record = $derived.by(() => new SurveyRecord(this.survey));
+  readonly record = $derived.by(() => new Readings(this.survey));
   readonly judgement: Judgement = $derived.by(() =>
     judge(
       this.preview ? withEntries(this.survey, [{ type: 'reading', body: this.preview }]) : this.survey,
       this.now,
-      this.units
+      this.units,
+      this.leaks.of
     )
   );
 

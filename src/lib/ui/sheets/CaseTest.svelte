@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { PSI } from '$core/units/factors.ts';
   import Fold from '../marks/Fold.svelte';
   import {
     caseStages,
@@ -6,7 +7,8 @@
     saidOf,
     stageIds,
     stageTest,
-    type CaseStage
+    type CaseStage,
+    stageTarget
   } from '$core/stations/gear/case-test.ts';
   import { allItems } from '$core/stations/items.ts';
   import type { Conditions } from '$core/record/reading.ts';
@@ -89,7 +91,8 @@
     {#each stageIds as s (s)}
       <button type="button" class="chip" aria-pressed={stage === s} onclick={() => (stage = s)}>
         <Shape condition={tests[s] ? shape[tests[s].verdict] : 'not-looked-at'} />
-        <span>{caseStages[s].label}<small class="block text-sm opacity-90">{caseStages[s].target}</small></span>
+        <span>{caseStages[s].label}<small class="block text-sm opacity-90">{stageTarget(s, session.units)}</small></span
+        >
       </button>
     {/each}
   </div>
@@ -102,9 +105,7 @@
           ? session.units === 'us'
             ? '8 inHg'
             : '25 kPa'
-          : stage === 'low'
-            ? '4 psi'
-            : '10 psi'}
+          : say((stage === 'low' ? 4 : 10) * PSI, 'pressure', session.units)}
         autocomplete="off"
         bind:value={reading}
         aria-invalid={complaint ? 'true' : undefined}

@@ -1,7 +1,5 @@
 <script lang="ts">
-  import { leakFindings } from '$core/stations/compression/leak.ts';
   import ConditionsBar from '../survey/ConditionsBar.svelte';
-  import { LeakFitting } from '../session/leak-fit.svelte.ts';
   import QuickLine from '../survey/QuickLine.svelte';
   import { useSession } from '../session/session.svelte.ts';
   import CompressionSheet from './CompressionSheet.svelte';
@@ -9,22 +7,16 @@
   import type { SheetProps } from './register.ts';
 
   /** Compression: the sheet with the gauge in hand and the fit that a worker makes. */
-  let { instruments, references, onfindings }: SheetProps = $props();
+  let { instruments, references }: SheetProps = $props();
   const session = useSession();
   const gauge = new GaugeInHand(() => gaugesOf(instruments));
-  const fitting = new LeakFitting();
-  $effect(() => {
-    const { task, fit, state } = fitting;
-    const told = task && state !== 'failed' && (fit || !task.ok);
-    onfindings(told ? leakFindings(session.judgement.context, task, fit) : []);
-  });
 </script>
 
 <CompressionSheet
   conditions={session.conditionsOf('compression')}
   instrument={gauge.instrument}
   testers={testersOf(instruments)}
-  {fitting}
+  fitting={session.leaks}
   {references}
 >
   {#snippet quick()}<div class="mt-3"><QuickLine instrument={() => gauge.instrument} /></div>{/snippet}

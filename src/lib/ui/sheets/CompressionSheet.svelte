@@ -4,11 +4,10 @@
   import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
-  import { leakTask } from '$core/stations/compression/leak.ts';
   import { singleRepeat } from '$core/stations/compression/repeat.ts';
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/record/reading.ts';
-  import { onDestroy, type Snippet } from 'svelte';
+  import { type Snippet } from 'svelte';
   import Beside from './compression/Beside.svelte';
   import Entry from './compression/Entry.svelte';
   import LeakDown from './compression/LeakDown.svelte';
@@ -55,11 +54,6 @@
           }
   );
   const pulled = $derived(comparison?.rows.some((r) => r.series.length) ?? false);
-  // Only what is recorded is fitted: a half-typed number is judged but not worth a fit.
-  $effect(() => {
-    if (!session.preview) void fitting.ask(leakTask(c));
-  });
-  onDestroy(() => fitting.stop());
 </script>
 
 <CompressionBars {comparison} {without} {expected} {cylinders} units={session.units} />

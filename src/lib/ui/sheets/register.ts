@@ -1,7 +1,6 @@
 import type { ReferenceTest } from '$core/stations/compression/reference.ts';
 import type { StationId } from '$core/stations/items.ts';
 import type { Earlier } from '$lib/earlier.ts';
-import type { Finding } from '$core/findings/finding.ts';
 import type { Instrument } from '$core/record/reading.ts';
 import type { Component } from 'svelte';
 
@@ -12,8 +11,6 @@ export interface SheetProps {
   readonly references: readonly ReferenceTest[];
   /** The same engine at other times, and its sister. */
   readonly earlier: Earlier;
-  /** Findings that come later than the rest, from a worker. */
-  readonly onfindings: (list: readonly Finding[]) => void;
 }
 type Loader = () => Promise<{ default: Component<SheetProps> | Component }>;
 

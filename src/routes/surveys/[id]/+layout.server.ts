@@ -1,5 +1,4 @@
-import { judge } from '$core/judge.ts';
-import { adviceOf } from '$lib/server/advice.ts';
+import { assessed } from '$lib/server/advice.ts';
 import { factsAfter } from '$lib/server/store/engines.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
@@ -11,7 +10,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
   if (!loaded) error(404, 'There is no such assessment.');
   const release = lastRelease(params.id);
   const now = new Date();
-  const advice = adviceOf(loaded.survey, () => judge(loaded.survey, now, locals.prefs.units), locals.prefs.units);
+  const { advice } = assessed(loaded.survey, now, locals.prefs.units);
   return {
     session: {
       surveyId: params.id,

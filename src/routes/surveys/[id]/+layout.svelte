@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { leakTask } from '$core/stations/compression/leak.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import type { StationId } from '$core/stations/items.ts';
@@ -14,13 +15,13 @@
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import { provideSession, Session } from '$lib/ui/session/session.svelte.ts';
   import Undo2 from '@lucide/svelte/icons/undo-2';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
 
   let { data, children } = $props();
   // One session an assessment; units or another assessment make a new one, moving between its pages does not.
   const session = $derived.by(() => {
-    const key = `${data.session.surveyId}${data.session.units}${data.session.who}`;
-    return key ? new Session(data.session) : new Session(data.session);
+    void [data.session.surveyId, data.session.units, data.session.who];
+    return untrack(() => new Session(data.session));
   });
   provideSession(() => session);
   const base = $derived(`/surveys/${data.session.surveyId}`);
@@ -47,6 +48,11 @@
     }
   });
 
+  // Only what is recorded is fitted: a half-typed number is judged but not worth a fit.
+  $effect(() => {
+    if (!session.preview) void session.leaks.ask(leakTask(session.judgement.context));
+  });
+
   onMount(() => {
     session.resume();
     // Well after the first load: the other checks are then there without a connection.
@@ -63,6 +69,7 @@
     document.addEventListener('visibilitychange', wake);
     return () => {
       advising.stop();
+      session.leaks.stop();
       clearInterval(tick);
       clearTimeout(ahead);
       window.removeEventListener('online', wake);

@@ -3,7 +3,7 @@
   import { refusalOf } from '$core/holds/index.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { byGravity, type Condition, type Finding } from '$core/findings/finding.ts';
+  import { byGravity, type Condition } from '$core/findings/finding.ts';
   import StationChart from '$lib/ui/drawing/StationChart.svelte';
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
@@ -22,9 +22,7 @@
   const here = $derived(j.stations.find((s) => s.id === id));
   const fitted = $derived(here !== undefined);
   const Sheet = $derived(data.sheet);
-  /** Some findings come from a worker, after the rest; they stand with the others of their check. */
-  let late = $state.raw<{ readonly id: StationId; readonly list: readonly Finding[] }>();
-  const findings = $derived([...(here?.findings ?? []), ...(late && late.id === id ? late.list : [])].sort(byGravity));
+  const findings = $derived([...(here?.findings ?? [])].sort(byGravity));
   const stop = $derived(refusalOf(j.holds, id));
   const round = $derived(session.roundOf(id));
   let pane = $state<'check' | 'engine' | 'findings'>('check');
@@ -75,13 +73,7 @@
       </p>
     {:else}
       {#key `${id}${round}`}
-        <Sheet
-          station={id}
-          instruments={data.instruments}
-          references={data.references}
-          earlier={data.earlier}
-          onfindings={(list) => (late = { id, list })}
-        />
+        <Sheet station={id} instruments={data.instruments} references={data.references} earlier={data.earlier} />
       {/key}
     {/if}
     <div class="mt-4"><HazardLines ids={[...check.hazards.before, ...check.hazards.during]} /></div>

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { following } from '$core/stages.ts';
   import { labelsOf } from '$core/drowned/labels.ts';
-  import { planOf } from '$core/plan/plan.ts';
   import { beforeAfter } from '$core/history/before-after.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
@@ -14,7 +14,7 @@
 
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const steps = $derived(planOf(j.context, j.findings, session.advice?.suspects));
+  const steps = $derived(following(j, session.advice?.suspects).steps);
   const next = $derived(session.advice?.next);
   const open = $derived(steps.filter((s) => s.state === 'open'));
   const closed = $derived(steps.filter((s) => s.state !== 'open'));

@@ -1,9 +1,9 @@
 <script lang="ts">
+  import { following } from '$core/stages.ts';
   import { historyItems } from '$core/engine/profile.ts';
   import { allItems } from '$core/stations/items.ts';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
-  import { planOf } from '$core/plan/plan.ts';
-  import { gatesOf, ready } from '$core/gates/gates.ts';
+  import { ready } from '$core/gates/gates.ts';
   import { beforeAfter } from '$core/history/before-after.ts';
   import { clearDraft, readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
   import Shape from '$lib/ui/marks/Shape.svelte';
@@ -15,9 +15,7 @@
   let { data, form } = $props();
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const gates = $derived(
-    gatesOf(j.context, j.findings, j.holds, planOf(j.context, j.findings, session.advice?.suspects))
-  );
+  const gates = $derived(following(j, session.advice?.suspects).gates);
   const through = $derived(ready(gates));
   const rows = $derived(beforeAfter(j.context));
   const base = $derived(`/surveys/${session.surveyId}`);

@@ -1,4 +1,3 @@
-import { judge } from '$core/judge.ts';
 import { decisionOf } from '$lib/server/advice.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { error } from '@sveltejs/kit';
@@ -8,5 +7,5 @@ export const load: PageServerLoad = ({ params, locals }) => {
   const loaded = loadSurvey(params.id);
   if (!loaded) error(404, 'There is no such assessment.');
   const { units } = locals.prefs;
-  return { decision: decisionOf(loaded.survey, () => judge(loaded.survey, new Date(), units), units) };
+  return { decision: decisionOf(loaded.survey, new Date(), units) };
 };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { planOf } from '$core/plan/plan.ts';
+  import { following } from '$core/stages.ts';
   import { traitsOf } from '$core/jobs/register.ts';
   import { refitOrder, trayLeft, trayOf } from '$core/tray/tray.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
@@ -10,7 +10,7 @@
   const j = $derived(session.judgement);
   const tray = $derived(trayOf(session.survey));
   const steps = $derived(
-    planOf(j.context, j.findings, session.advice?.suspects).filter((s) => s.state === 'open' || s.state === 'done')
+    following(j, session.advice?.suspects).steps.filter((s) => s.state === 'open' || s.state === 'done')
   );
   const left = $derived(trayLeft(tray));
   const done = $derived(tray.filter((t) => !t.open).length);

@@ -1,7 +1,8 @@
-// npm run assess -- file.json [--json] [--units metric]: the core on a survey file, without a server.
+// npm run assess -- [options] FILE...: the core on survey files, without a server (--help says how).
 import { spawnSync } from 'node:child_process';
-import { bin, install } from './tools.mjs';
+import { bundledCli } from './bundle-cli.mjs';
+import { install } from './tools.mjs';
 
 install();
-const result = spawnSync(bin('tsx'), ['src/cli/assess.ts', ...process.argv.slice(2)], { stdio: 'inherit' });
+const result = spawnSync(process.execPath, [await bundledCli(), ...process.argv.slice(2)], { stdio: 'inherit' });
 process.exit(result.status ?? 1);

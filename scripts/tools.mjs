@@ -7,7 +7,12 @@ import { fileURLToPath } from 'node:url';
 export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const isWindows = process.platform === 'win32';
 
-/** Runs a command and stops the script with its code when it fails. */
+/**
+ * Runs a command and stops the script with its code when it fails.
+ * @param {string} command
+ * @param {string[]} args
+ * @param {import('node:child_process').SpawnSyncOptions} options
+ */
 export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', shell: isWindows, ...options });
   if (result.status !== 0) {
@@ -28,8 +33,13 @@ export function install() {
   fs.writeFileSync(mark, '');
 }
 
-/** A local package's command. */
+/** A local package's command. @param {string} name */
 export const bin = (name) => path.join(root, 'node_modules', '.bin', isWindows ? `${name}.cmd` : name);
 
-/** Starts a program that keeps running; gives back the process. */
+/**
+ * Starts a program that keeps running; gives back the process.
+ * @param {string} command
+ * @param {string[]} args
+ * @param {import('node:child_process').SpawnOptions} options
+ */
 export const start = (command, args, options = {}) => spawn(command, args, { cwd: root, stdio: 'inherit', ...options });

@@ -2,16 +2,21 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { bundledCli } from '../../scripts/bundle-cli.mjs';
 
-const tsx = path.resolve('node_modules/.bin/tsx');
-const assess = (...args: string[]) => {
-  const r = spawnSync(tsx, ['src/cli/assess.ts', ...args], { encoding: 'utf8' });
-  return { code: r.status, out: r.stdout, err: r.stderr.replace(/^npm warn.*\n/gm, '') };
+let bundle = '';
+beforeAll(async () => {
+  bundle = await bundledCli();
+});
+const assess = (...args: string[]) => run('', ...args);
+const run = (input: string | Uint8Array, ...args: string[]) => {
+  const r = spawnSync(process.execPath, [bundle, ...args], { encoding: 'utf8', input, maxBuffer: 1 << 28 });
+  return { code: r.status, out: r.stdout, err: r.stderr };
 };
 const example = (key: string) => `docs/examples/${key}.json`;
 
-describe('npm run assess, without a server', { timeout: 60_000 }, () => {
+describe('npm run assess, without a server', () => {
   it('prints findings, holds, job list and the next check', () => {
     const { code, out } = assess(example('plover'));
     expect(code).toBe(0);
@@ -46,14 +51,19 @@ describe('npm run assess, without a server', { timeout: 60_000 }, () => {
   });
   it('--json is JSON with the same judgement', () => {
     const { out } = assess(example('gannet'), '--json');
-    const found = JSON.parse(out) as {
-      findings: { id: string }[];
-      ready: boolean;
-      steps: { id: string }[];
-      suspects: { id: string }[];
-      checks: unknown[];
-      decision: { recommended: string };
-    };
+    const [found] = JSON.parse(out) as [
+      {
+        file: string;
+        tag: string;
+        findings: { id: string }[];
+        ready: boolean;
+        steps: { id: string }[];
+        suspects: { id: string }[];
+        checks: unknown[];
+        decision: { recommended: string };
+      }
+    ];
+    expect([found.file, found.tag]).toEqual([example('gannet'), 'Gannet']);
     expect(found.findings.map((f) => f.id)).toContain('compression.neighbours');
     expect(found.steps[0]?.id).toBe('head-gasket');
     expect(found.suspects[0]?.id).toBe('head-gasket.3-5');
@@ -71,5 +81,39 @@ describe('npm run assess, without a server', { timeout: 60_000 }, () => {
     expect(assess(file).err).toMatch(/stops in the middle/);
     expect(assess('nowhere.json').err).toMatch(/no such file/);
     expect(assess().code).toBe(2);
+  });
+  it('takes files, directories and standard input in one go; only JSON is on standard output', () => {
+    const directory = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-cli-'));
+    for (let k = 0; k < 14; k++)
+      fs.copyFileSync(example('swift'), path.join(directory, `s${String(k).padStart(2, '0')}.json`));
+    fs.writeFileSync(path.join(directory, 's03.json'), '{}');
+    fs.writeFileSync(path.join(directory, 'notes.txt'), 'no survey');
+    const input = `\uFEFF${fs.readFileSync(example('eel'), 'utf8')}`;
+    const { code, out, err } = run(input, '--json', '--draws', '200', example('wren'), directory, '-');
+    const list = JSON.parse(out) as { file: string; tag?: string; error?: { path: string; message: string } }[];
+    expect(list.map((x) => x.tag ?? x.error?.path)).toEqual([
+      'Wren',
+      ...Array.from({ length: 14 }, (_, k) => (k === 3 ? 'format' : 'Swift')),
+      'Eel'
+    ]);
+    expect(list.map((x) => path.basename(x.file)).slice(1, 15)).toEqual(
+      Array.from({ length: 14 }, (_, k) => `s${String(k).padStart(2, '0')}.json`)
+    );
+    expect(code).toBe(1);
+    expect(err).toMatch(/s03\.json: format: This is not a survey file/);
+  });
+  it('says how it is used, and refuses what it does not know', () => {
+    const help = assess('--help');
+    expect([help.code, help.out]).toEqual([0, expect.stringMatching(/Usage: npm run assess[^]*Exit codes/)]);
+    for (const args of [
+      ['--jsn', example('swift')],
+      ['--units', 'imperial', example('swift')],
+      ['--draws', 'many', example('swift')],
+      ['nowhere/']
+    ]) {
+      const { code, out, err } = assess(...args);
+      expect([args[0], code, out]).toEqual([args[0], 2, '']);
+      expect(err.length).toBeGreaterThan(10);
+    }
   });
 });

@@ -1,164 +1,133 @@
-import { latestAt } from '../core/units/instant.ts';
 import fs from 'node:fs';
-import { assess, type Assessment } from '../core/assess.ts';
-import { conditions } from '../core/findings/finding.ts';
-import { readSurveyFile } from '../core/survey/read-file.ts';
-import type { System } from '../core/units/index.ts';
-import { options } from '../core/record/options.ts';
-import { decide } from '../core/decision/decide.ts';
-import { actions } from '../core/holds/index.ts';
-import { compressionFigures } from '../core/stations/compression/figures.ts';
-import { fitOf } from '../core/stations/compression/leak-fit.ts';
-import { leakTask } from '../core/stations/compression/leak.ts';
+import os from 'node:os';
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import { isMainThread, parentPort, Worker } from 'node:worker_threads';
+import { assessFile, type AssessedFile, type AssessOptions } from './assess-file.ts';
 
-/** `npm run assess -- file.json [--json] [--units us|metric]`: the core on a survey file, without a server. */
-const args = process.argv.slice(2);
-const json = args.includes('--json');
-const units: System = args[args.indexOf('--units') + 1] === 'metric' && args.includes('--units') ? 'metric' : 'us';
-const files = args.filter((a, k) => !a.startsWith('--') && args[k - 1] !== '--units');
+const HELP = `Usage: npm run assess -- [options] FILE...
 
-/** Suspects with their reasons, the looks that pay, and what to do. */
-function adviceLines(a: Assessment): string[] {
-  const { suspects, checks, contradictions } = a.advice;
-  const d = decide(a);
-  const cr = (x: number): string => `${Math.round(x)} cr`;
-  const raised = suspects.filter((s) => s.raised && !s.mended);
-  return [
-    '',
-    raised.length ? 'SUSPECTS' : 'No reading points to a suspect.',
-    ...raised.flatMap((s) => [
-      `  ${s.chance}: ${s.label}${s.artefact ? ' (a wrong measurement)' : ''} (${(100 * s.probability).toFixed(0)} %, before ${(100 * s.prior).toFixed(0)} %)`,
-      ...s.evidence.slice(0, 4).map((w) => `     ${w.weight > 0 ? 'for' : 'against'}, ${w.strength}: ${w.says}`),
-      ...(s.clears ? [`     would clear it: ${s.clears.title.toLowerCase()} (${s.clears.says})`] : [])
-    ]),
-    ...(contradictions.length ? ['', 'DO NOT FIT', ...contradictions.map((c) => `  ${c.sentence}`)] : []),
-    '',
-    'NEXT CHECKS',
-    ...checks
-      .filter((c) => c.worthIt)
-      .slice(0, 6)
-      .map((c) => `  ${c.title}, ${c.minutes} min${c.waits ? ` (${c.waits})` : ''}: ${c.because}`),
-    '',
-    `DECISION: ${options[d.recommended].label}. ${d.because}`,
-    `  cost ${cr(d.cost.low)} to ${cr(d.cost.high)} (80 in 100), ${cr(d.cost.mean)} on average; ${d.draws} draws, seed ${d.seed}`,
-    ...(d.overCeiling === undefined
-      ? []
-      : [`  over the ceiling of ${cr(d.ceiling!)}: ${Math.round(100 * d.overCeiling)} in 100`]),
-    ...(d.worthKnown ? [] : ['  what it is worth in running order is not known: no value is put on the options']),
-    ...d.options.map(
-      (o) => `  ${options[o.id].label}${o.value === undefined ? '' : `: ${cr(o.value)}`}. ${o.closed ?? o.because}`
-    ),
-    ...d.changes.map((c) => `  would change it: ${c}`)
-  ];
+Judges survey files without a server: findings, suspects, next checks, decision, holds, job list, gates.
+FILE is a survey file, a directory (every .json file in it) or - for standard input.
+
+  --json           one JSON array on standard output, an object a file with its name and tag
+  --units UNITS    us (default) or metric
+  --draws N        draws of the cost, 100 to 100000 (default 2000)
+  -h, --help       this text
+
+Exit codes: 0 every file was assessed; 1 a file is no survey (its path and what is wrong go to standard error,
+and with --json into the array); 2 a file cannot be read, or the command line is wrong.
+`;
+
+/** From so many files on they are shared among the processor's cores. */
+const MANY = 12;
+
+const readStandardInput = (): string => decode(fs.readFileSync(0));
+/** UTF-8 as a browser reads it: a byte order mark is no part of the text. */
+const decode = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);
+
+/** The files a name stands for; throws where there is none. */
+function filesOf(name: string): string[] {
+  if (name === '-' || !fs.statSync(name).isDirectory()) return [name];
+  return fs
+    .readdirSync(name)
+    .filter((f) => f.endsWith('.json'))
+    .sort()
+    .map((f) => path.join(name, f));
 }
 
-function run(file: string): number {
-  let text: string;
+function assessOne(file: string, o: AssessOptions): AssessedFile {
+  return assessFile(file, file === '-' ? readStandardInput() : decode(fs.readFileSync(file)), o);
+}
+
+/** Assesses files in their order on as many threads as there are cores. */
+async function assessAll(files: readonly string[], o: AssessOptions): Promise<AssessedFile[]> {
+  if (files.length < MANY) return files.map((f) => assessOne(f, o));
+  const results: AssessedFile[] = new Array(files.length);
+  let next = 0;
+  const work = (worker: Worker): Promise<void> =>
+    new Promise((resolve, reject) => {
+      const give = (): void => {
+        const k = next++;
+        if (k >= files.length) return void worker.terminate().then(() => resolve());
+        worker.once('message', (done: AssessedFile) => {
+          results[k] = done;
+          give();
+        });
+        worker.postMessage({ file: files[k], o });
+      };
+      worker.once('error', reject);
+      give();
+    });
+  const threads = Math.min(Math.max(2, os.cpus().length), files.length);
+  await Promise.all(Array.from({ length: threads }, () => work(new Worker(new URL(import.meta.url)))));
+  return results;
+}
+
+/** The command; gives back its exit code. */
+export async function main(argv: readonly string[]): Promise<number> {
+  let parsed;
   try {
-    text = fs.readFileSync(file, 'utf8');
-  } catch {
-    console.error(`${file}: there is no such file, or it cannot be read.`);
+    parsed = parseArgs({
+      args: [...argv],
+      allowPositionals: true,
+      options: {
+        json: { type: 'boolean', default: false },
+        units: { type: 'string', default: 'us' },
+        draws: { type: 'string', default: '2000' },
+        help: { type: 'boolean', short: 'h', default: false }
+      }
+    });
+  } catch (e) {
+    console.error(`${e instanceof Error ? e.message : e}\n\n${HELP}`);
     return 2;
   }
-  const result = readSurveyFile(text);
-  if (!result.ok) {
-    console.error(`${file}: ${result.path ? `${result.path}: ` : ''}${result.message}`);
-    return 1;
-  }
-  // Judged as of the last thing written in the file, so that an old file gives the same answer every day.
-  const last = latestAt(result.survey.readings) || result.survey.assessment.startedAt;
-  const a = assess(result.survey, new Date(last), units);
-  const figures = compressionFigures(a.context);
-  const task = leakTask(a.context);
-  const fit = task && fitOf(task);
-  if (json) {
-    const { stations, findings, holds, advice, steps, gates, ready } = a;
-    const { suspects, checks, contradictions, next } = advice;
-    console.log(
-      JSON.stringify(
-        {
-          stations: stations.map(({ id, condition }) => ({ id, condition })),
-          findings,
-          figures,
-          ...(fit ? { leaks: fit } : {}),
-          holds,
-          suspects,
-          contradictions,
-          checks,
-          next,
-          decision: decide(a),
-          steps,
-          gates,
-          ready
-        },
-        null,
-        2
-      )
-    );
+  const { values, positionals } = parsed;
+  if (values.help) {
+    console.log(HELP);
     return 0;
   }
-  const { identity } = result.survey.engine;
-  const lines = [
-    `${identity.tag ?? 'Engine'} · ${[identity.maker, identity.model].filter(Boolean).join(' ')} · ${result.survey.assessment.kind}`,
-    ''
-  ];
-  const raised = a.holds.filter((h) => !h.standing);
-  lines.push(raised.length ? 'HOLDS' : 'No hold is raised.');
-  for (const h of raised) {
-    lines.push(`  ${h.title} (${h.blocks.map((b) => actions[b]).join(', ')}). ${h.because}`);
-    if (h.override) lines.push(`    overridden: ${h.override.reason}`);
-    for (const n of h.needs) lines.push(`    ${n.done ? '[x]' : '[ ]'} ${n.text}`);
-  }
-  lines.push('', 'FINDINGS');
-  for (const s of a.stations) {
-    lines.push(`  ${s.title}: ${conditions[s.condition]}`);
-    for (const f of s.findings) {
-      lines.push(`    ${conditions[f.condition]}: ${f.sentence}`);
-      const why = [
-        f.because.value,
-        f.because.uncertainty,
-        f.because.limit && `limit ${f.because.limit}`,
-        f.because.school
-      ].filter(Boolean);
-      if (why.length) lines.push(`      because ${why.join('; ')} [${f.because.provenance}]`);
+  const { units } = values;
+  const draws = Number(values.draws);
+  if (units !== 'us' && units !== 'metric') return wrong(`--units is us or metric, not "${units}".`);
+  if (!Number.isInteger(draws) || draws < 100 || draws > 100_000)
+    return wrong(`--draws is a whole number from 100 to 100000, not "${values.draws}".`);
+  if (!positionals.length) return wrong('Give a survey file: npm run assess -- docs/examples/wren.json');
+  let code = 0;
+  const files = positionals.flatMap((name) => {
+    try {
+      const found = filesOf(name);
+      for (const f of found) if (f !== '-') fs.accessSync(f, fs.constants.R_OK);
+      return found;
+    } catch {
+      console.error(`${name}: there is no such file, or it cannot be read.`);
+      code = 2;
+      return [];
     }
-  }
-  if (figures.length) {
-    lines.push('', 'COMPRESSION, COMPUTED');
-    for (const f of figures)
-      lines.push(`  ${f.label}${f.cylinder === undefined ? '' : `, cylinder ${f.cylinder}`}: ${f.says}`);
-    if (task && !task.ok) lines.push(`  Leak beyond the best cylinder: ${task.because}`);
-  }
-  lines.push('', a.steps.length ? 'JOB LIST' : 'Job list: nothing is demanded.');
-  a.steps.forEach((s, k) =>
-    lines.push(
-      `  ${k + 1}. ${s.title} (${s.minutes} min${s.wait ? ` + ${s.wait} min waiting` : ''}) ${s.state}`,
-      `     why: ${s.why.join(' ')}`,
-      `     proved by: ${s.proof.text}`
-    )
-  );
-  lines.push(...adviceLines(a), '');
-  lines.push(
-    a.advice.next
-      ? `Next check: ${a.advice.next.title}, ${a.advice.next.minutes} min. ${a.advice.next.because}`
-      : 'Every check is made.'
-  );
-  lines.push(
-    a.ready
-      ? 'Ready for service.'
-      : `Not ready: ${a.gates
-          .filter((g) => !g.passes)
-          .map((g) => g.title)
-          .join(', ')}.`
-  );
-  console.log(lines.join('\n'));
-  return 0;
+  });
+  const o: AssessOptions = { units, json: values.json, draws };
+  const results = await assessAll(files, o);
+  results.forEach((r, k) => {
+    if (r.ok) return;
+    console.error(`${files[k]}: ${r.path ? `${r.path}: ` : ''}${r.message}`);
+    code = Math.max(code, 1);
+  });
+  const parts = results.flatMap((r, k) => {
+    if (r.ok) return [r.out];
+    return o.json ? [JSON.stringify({ file: files[k], error: { path: r.path, message: r.message } }, null, 2)] : [];
+  });
+  if (o.json) process.stdout.write(`[${parts.join(',\n')}]\n`);
+  else if (parts.length) process.stdout.write(`${parts.join('\n\n')}\n`);
+  return code;
 }
 
-if (!files.length) {
-  console.error('Give a survey file: npm run assess -- docs/examples/wren.json');
-  process.exitCode = 2;
-} else {
-  const codes = files.map(run);
-  process.exitCode = Math.max(...codes);
+function wrong(message: string): number {
+  console.error(message);
+  return 2;
 }
+
+if (isMainThread) process.exitCode = await main(process.argv.slice(2));
+else
+  parentPort!.on('message', ({ file, o }: { file: string; o: AssessOptions }) =>
+    parentPort!.postMessage(assessOne(file, o))
+  );

@@ -2,7 +2,7 @@ import { advise, type Advice } from '../moves/advice.ts';
 import { weighing, type Weighing } from '../diagnosis/weighing.ts';
 import { unliftable } from '../holds/index.ts';
 import type { Judgement } from '../judge.ts';
-import { planOf } from '../plan/plan.ts';
+import { planOf, type Step } from '../plan/plan.ts';
 import { jobsOf } from './jobs.ts';
 import { drawCosts, histogram, quantile, shareOver, type Draws, type Job } from './monte-carlo.ts';
 import type { OptionId } from '../record/options.ts';
@@ -231,10 +231,15 @@ const spread = (x: Job['works'][number], rate: number): number =>
   Math.sqrt(x.probability * (1 - x.probability)) * (pertMean(x.parts) + (pertMean(x.minutes) / 60) * rate);
 
 /** What to do with the engine: cost with its spread, options side by side, and what would change the choice. */
-export function decide(j: Judgement, draws = 20_000, seed = 0.42): Decision {
+export function decide(
+  j: Judgement & { readonly advice?: Advice; readonly steps?: readonly Step[] },
+  draws = 20_000,
+  seed = 0.42
+): Decision {
   const w = weighing(j.context, j.findings);
-  const advice = advise(j, w);
-  const steps = planOf(j.context, j.findings, advice.suspects);
+  // An assessment has them already.
+  const advice = j.advice ?? advise(j, w);
+  const steps = j.steps ?? planOf(j.context, j.findings, advice.suspects);
   const jobs = jobsOf(w, steps);
   const drawn = drawCosts(jobs, w.money.rate, draws, seed);
   const never = unliftable(j.holds);

@@ -20,6 +20,17 @@ export interface Weighing {
 
 /** Puts the record into the network of this engine. */
 export function weighing(c: Context, found: readonly Finding[]): Weighing {
+  const old = kept.get(found);
+  if (old) return old;
+  const made = weigh(c, found);
+  kept.set(found, made);
+  return made;
+}
+
+/** By the findings of one judgement: advice and decision rest on the same weighing. */
+const kept = new WeakMap<readonly Finding[], Weighing>();
+
+function weigh(c: Context, found: readonly Finding[]): Weighing {
   const mended = mendedSteps(c);
   const model = modelOf(c, mended);
   const seen = evidenceOf(c, model, found, doneAt(c));

@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dimensions, fromSI, parseQuantity, say, shownUnit, toSI, type DimensionName, type System } from './index.ts';
+import {
+  dimensions,
+  fromSI,
+  parseQuantity,
+  say,
+  shownUnit,
+  toSI,
+  type DimensionName,
+  type System,
+  shownNumber,
+  show
+} from './index.ts';
 
 const si = (typed: string, name: DimensionName, system: System = 'metric'): number => {
   const parsed = parseQuantity(typed, name, system);
@@ -126,5 +137,14 @@ describe('properties', () => {
         expect(si(`${whole},${part} bar`, 'pressure')).toBe(si(`${whole}.${part} bar`, 'pressure'));
       })
     );
+  });
+});
+
+describe('a number for a chart', () => {
+  it('is the shown one, as a number: a true minus sign is for eyes', () => {
+    expect(show(268.15, 'temperature', 'metric').number).toBe('−5');
+    expect(shownNumber(268.15, 'temperature', 'metric')).toBe(-5);
+    expect(shownNumber(6894.757 * 112.4, 'pressure', 'us')).toBe(112);
+    expect(shownNumber(6894.757 * 112.4, 'pressure', 'us', 689.4757)).toBe(112.4);
   });
 });

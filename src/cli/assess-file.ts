@@ -1,0 +1,152 @@
+import { latestAt } from '../core/units/instant.ts';
+import { assess, type Assessment } from '../core/assess.ts';
+import { conditions } from '../core/findings/finding.ts';
+import { readSurveyFile } from '../core/survey/read-file.ts';
+import type { System } from '../core/units/index.ts';
+import { options } from '../core/record/options.ts';
+import { decide } from '../core/decision/decide.ts';
+import { actions } from '../core/holds/index.ts';
+import { compressionFigures } from '../core/stations/compression/figures.ts';
+import { fitOf } from '../core/stations/compression/leak-fit.ts';
+import { leakTask } from '../core/stations/compression/leak.ts';
+
+export interface AssessOptions {
+  readonly units: System;
+  readonly json: boolean;
+  /** Draws of the cost. */
+  readonly draws: number;
+}
+
+/** What became of one file: its part of the output, and whether it could be read as a survey. */
+export type AssessedFile =
+  { readonly ok: true; readonly out: string } | { readonly ok: false; readonly path: string; readonly message: string };
+
+/** Assesses the text of one survey file; as JSON it is one object with the file's name and the engine's tag. */
+export function assessFile(file: string, text: string, o: AssessOptions): AssessedFile {
+  const result = readSurveyFile(text);
+  if (!result.ok) return result;
+  const { survey } = result;
+  // Judged as of the last thing written in the file, so that an old file gives the same answer every day.
+  const last = latestAt(survey.readings) || survey.assessment.startedAt;
+  const a = assess(survey, new Date(last), o.units);
+  return { ok: true, out: o.json ? JSON.stringify(asJson(file, a, o), null, 2) : asText(a, o) };
+}
+
+function asJson(file: string, a: Assessment, o: AssessOptions): object {
+  const task = leakTask(a.context);
+  const fit = task && fitOf(task);
+  const { suspects, checks, contradictions, next } = a.advice;
+  return {
+    file,
+    tag: a.context.survey.engine.identity.tag ?? null,
+    stations: a.stations.map(({ id, condition }) => ({ id, condition })),
+    findings: a.findings,
+    figures: compressionFigures(a.context),
+    ...(fit ? { leaks: fit } : {}),
+    holds: a.holds,
+    suspects,
+    contradictions,
+    checks,
+    next,
+    decision: decide(a, o.draws),
+    steps: a.steps,
+    gates: a.gates,
+    ready: a.ready
+  };
+}
+
+/** Suspects with their reasons, the looks that pay, and what to do. */
+function adviceLines(a: Assessment, draws: number): string[] {
+  const { suspects, checks, contradictions } = a.advice;
+  const d = decide(a, draws);
+  const cr = (x: number): string => `${Math.round(x)} cr`;
+  const raised = suspects.filter((s) => s.raised && !s.mended);
+  return [
+    '',
+    raised.length ? 'SUSPECTS' : 'No reading points to a suspect.',
+    ...raised.flatMap((s) => [
+      `  ${s.chance}: ${s.label}${s.artefact ? ' (a wrong measurement)' : ''} (${(100 * s.probability).toFixed(0)} %, before ${(100 * s.prior).toFixed(0)} %)`,
+      ...s.evidence.slice(0, 4).map((w) => `     ${w.weight > 0 ? 'for' : 'against'}, ${w.strength}: ${w.says}`),
+      ...(s.clears ? [`     would clear it: ${s.clears.title.toLowerCase()} (${s.clears.says})`] : [])
+    ]),
+    ...(contradictions.length ? ['', 'DO NOT FIT', ...contradictions.map((c) => `  ${c.sentence}`)] : []),
+    '',
+    'NEXT CHECKS',
+    ...checks
+      .filter((c) => c.worthIt)
+      .slice(0, 6)
+      .map((c) => `  ${c.title}, ${c.minutes} min${c.waits ? ` (${c.waits})` : ''}: ${c.because}`),
+    '',
+    `DECISION: ${options[d.recommended].label}. ${d.because}`,
+    `  cost ${cr(d.cost.low)} to ${cr(d.cost.high)} (80 in 100), ${cr(d.cost.mean)} on average; ${d.draws} draws, seed ${d.seed}`,
+    ...(d.overCeiling === undefined
+      ? []
+      : [`  over the ceiling of ${cr(d.ceiling!)}: ${Math.round(100 * d.overCeiling)} in 100`]),
+    ...(d.worthKnown ? [] : ['  what it is worth in running order is not known: no value is put on the options']),
+    ...d.options.map(
+      (o) => `  ${options[o.id].label}${o.value === undefined ? '' : `: ${cr(o.value)}`}. ${o.closed ?? o.because}`
+    ),
+    ...d.changes.map((c) => `  would change it: ${c}`)
+  ];
+}
+
+function asText(a: Assessment, o: AssessOptions): string {
+  const { survey } = a.context;
+  const figures = compressionFigures(a.context);
+  const task = leakTask(a.context);
+  const { identity } = survey.engine;
+  const lines = [
+    `${identity.tag ?? 'Engine'} · ${[identity.maker, identity.model].filter(Boolean).join(' ')} · ${survey.assessment.kind}`,
+    ''
+  ];
+  const raised = a.holds.filter((h) => !h.standing);
+  lines.push(raised.length ? 'HOLDS' : 'No hold is raised.');
+  for (const h of raised) {
+    lines.push(`  ${h.title} (${h.blocks.map((b) => actions[b]).join(', ')}). ${h.because}`);
+    if (h.override) lines.push(`    overridden: ${h.override.reason}`);
+    for (const n of h.needs) lines.push(`    ${n.done ? '[x]' : '[ ]'} ${n.text}`);
+  }
+  lines.push('', 'FINDINGS');
+  for (const s of a.stations) {
+    lines.push(`  ${s.title}: ${conditions[s.condition]}`);
+    for (const f of s.findings) {
+      lines.push(`    ${conditions[f.condition]}: ${f.sentence}`);
+      const why = [
+        f.because.value,
+        f.because.uncertainty,
+        f.because.limit && `limit ${f.because.limit}`,
+        f.because.school
+      ].filter(Boolean);
+      if (why.length) lines.push(`      because ${why.join('; ')} [${f.because.provenance}]`);
+    }
+  }
+  if (figures.length) {
+    lines.push('', 'COMPRESSION, COMPUTED');
+    for (const f of figures)
+      lines.push(`  ${f.label}${f.cylinder === undefined ? '' : `, cylinder ${f.cylinder}`}: ${f.says}`);
+    if (task && !task.ok) lines.push(`  Leak beyond the best cylinder: ${task.because}`);
+  }
+  lines.push('', a.steps.length ? 'JOB LIST' : 'Job list: nothing is demanded.');
+  a.steps.forEach((s, k) =>
+    lines.push(
+      `  ${k + 1}. ${s.title} (${s.minutes} min${s.wait ? ` + ${s.wait} min waiting` : ''}) ${s.state}`,
+      `     why: ${s.why.join(' ')}`,
+      `     proved by: ${s.proof.text}`
+    )
+  );
+  lines.push(...adviceLines(a, o.draws), '');
+  lines.push(
+    a.advice.next
+      ? `Next check: ${a.advice.next.title}, ${a.advice.next.minutes} min. ${a.advice.next.because}`
+      : 'Every check is made.'
+  );
+  lines.push(
+    a.ready
+      ? 'Ready for service.'
+      : `Not ready: ${a.gates
+          .filter((g) => !g.passes)
+          .map((g) => g.title)
+          .join(', ')}.`
+  );
+  return lines.join('\n');
+}

@@ -12,7 +12,7 @@ FILE is a survey file, a directory (every .json file in it) or - for standard in
 
   --json           one JSON array on standard output, an object a file with its name and tag
   --units UNITS    us (default) or metric
-  --draws N        draws of the cost, 100 to 100000 (default 2000)
+  --draws N        draws of the cost, 100 to 100000 (default 1000)
   -h, --help       this text
 
 Exit codes: 0 every file was assessed; 1 a file is no survey (its path and what is wrong go to standard error,
@@ -74,7 +74,7 @@ export async function main(argv: readonly string[]): Promise<number> {
       options: {
         json: { type: 'boolean', default: false },
         units: { type: 'string', default: 'us' },
-        draws: { type: 'string', default: '2000' },
+        draws: { type: 'string', default: '1000' },
         help: { type: 'boolean', short: 'h', default: false }
       }
     });

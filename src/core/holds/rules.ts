@@ -35,11 +35,22 @@ const spunFirst = (c: Context): boolean =>
 const dried = (c: Context): boolean =>
   c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
 
+/** What was seen of the lamp, oldest first; "unknown" is no answer and takes none away. */
+const lamps = (c: Context): readonly unknown[] =>
+  c.record.all('run.lamp').flatMap((r) => (r.value === 'unknown' ? [] : [r.value]));
+const causeKnown = (c: Context): boolean => Boolean(c.record.value('run.cause')?.trim());
+
+/** A lamp that came on once and has no cause yet, though it stayed dark since: it comes again. */
+const unexplained = (c: Context): string | undefined =>
+  lamps(c).includes('came') && !causeKnown(c)
+    ? 'The lamp or horn came on once, and its cause is not recorded.'
+    : undefined;
+
 /** The head ran hot, a lamp came on, or there was no stream where one belongs: in the latest round. */
 function runTrouble(c: Context): string | undefined {
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const { head, stream } = lastSeen(c);
-  if (c.record.value('run.lamp') === 'came') return 'The lamp or horn came on in the first run.';
+  if (lamps(c).at(-1) === 'came') return 'The lamp or horn came on in the first run.';
   if (head !== undefined && head >= hot.value) return `The head passed its limit of ${hot.said}.`;
   if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none')
     return 'There was no stream in the first run.';
@@ -224,9 +235,9 @@ export const holdRules: readonly HoldRule[] = [
     id: 'run',
     title: 'First run stopped by lamp, stream or heat',
     blocks: ['release'],
-    raised: runTrouble,
+    raised: (c) => runTrouble(c) ?? unexplained(c),
     needs: (c) => [
-      { text: 'cause recorded', done: Boolean(c.record.value('run.cause')?.trim()), station: 'run' },
+      { text: 'cause recorded', done: causeKnown(c), station: 'run' },
       { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run' }
     ]
   },

@@ -85,7 +85,18 @@ const server = {
 };
 
 export default ts.config(
-  { ignores: ['**/build/', '**/.svelte-kit/', 'node_modules/', 'drizzle/', 'test-results/', 'data/', 'demo-data/'] },
+  {
+    ignores: [
+      '**/build/',
+      '**/.svelte-kit/',
+      '.stryker-tmp/',
+      'node_modules/',
+      'drizzle/',
+      'test-results/',
+      'data/',
+      'demo-data/'
+    ]
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...svelte.configs.recommended,

@@ -1,0 +1,131 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../../../test/case.ts';
+import { begin, cases, four, fresh, holdOf, sunk, twin } from '../../../test/hold-cases.ts';
+import { unliftable } from './index.ts';
+
+describe('single holds', () => {
+  it('a piston that stands low is nothing the yard can lift', () => {
+    const b = begin(cases['drowned-running']!);
+    for (const [cylinder, depth] of [
+      [1, 0.06],
+      [1, 0.06],
+      [2, 0.0615],
+      [2, 0.0615]
+    ] as const)
+      b.read('turn.depth', depth, { cylinder });
+    const { holds } = b.judged();
+    expect(unliftable(holds)).toBe(true);
+    expect(holds[0]!.needs.find((n) => n.never)?.text).toMatch(/piston 2 stands low/);
+    expect(unliftable(begin(cases.indoors!).judged().holds)).toBe(false);
+  });
+  it('one smooth turn is not two, and depths of one piston are not all', () => {
+    const b = begin(cases['drowned-running']!).read('turn.result', 'bumps');
+    expect(holdOf(b, 'drowned-running')!.needs.map((n) => n.done)).toEqual([false, false]);
+    b.read('turn.result', 'bumps').read('turn.depth', 0.06, { cylinder: 1 });
+    expect(holdOf(b, 'drowned-running')!.needs.map((n) => n.done)).toEqual([true, false]);
+  });
+  it('noise or play keeps it locked though it turns free a day later; a tight spot does not by itself', () => {
+    const b = new Bench(twin).read('turn.result', 'bumps').read('turn.feel', ['noise']);
+    expect(holdOf(b, 'locked')?.because).toMatch(/noise or play/);
+    expect(holdOf(b.wait(20).read('turn.result', 'bumps'), 'locked')?.needs.map((n) => n.done)).toEqual([false, true]);
+    expect(holdOf(new Bench(twin).read('turn.result', 'bumps').read('turn.feel', ['play']), 'locked')).toBeDefined();
+    expect(holdOf(new Bench(twin).read('turn.result', 'bumps').read('turn.feel', ['tight']), 'locked')).toBeUndefined();
+  });
+  it('free again within the hours of the house does not count as the next day', () => {
+    const b = begin(cases.locked!).read('turn.result', 'bumps').wait(11).read('turn.result', 'bumps');
+    expect(holdOf(b, 'locked')?.needs.map((n) => n.done)).toEqual([true, false]);
+  });
+  it.each([
+    ['muffs', false],
+    ['tank', false],
+    ['afloat', false],
+    ['port', true],
+    ['none', true],
+    ['unknown', true]
+  ] as const)('water from “%s”: held is %s', (source, held) => {
+    const hold = holdOf(new Bench().read('cooling.source', source), 'water');
+    expect(hold !== undefined).toBe(held);
+    if (held && source !== 'unknown') expect(hold!.standing).toBe(false);
+  });
+  it('what is only not recorded yet is standing; what was answered is not', () => {
+    const bare = new Bench(four).judged().holds;
+    expect(
+      bare
+        .filter((h) => h.standing)
+        .map((h) => h.id)
+        .sort()
+    ).toEqual(['indoors', 'oil', 'water']);
+    expect(holdOf(new Bench(four).read('oil.dip', 'below'), 'oil')?.standing).toBe(false);
+    expect(holdOf(new Bench(four).read('oil.look', 'milky'), 'oil')?.standing).toBe(false);
+    expect(holdOf(new Bench(twin), 'oil')).toBeUndefined();
+  });
+  it('dips on an engine that was not level hold it', () => {
+    const b = new Bench(four).read('oil.dip', 'between').read('oil.dip', 'between');
+    expect(holdOf(b, 'oil')).toBeUndefined();
+    expect(holdOf(b.read('oil.level', 'no'), 'oil')?.because).toMatch(/not level/);
+  });
+  it('spun before its oil change by the house’s rule, it is still not started on that oil', () => {
+    const b = new Bench(four, 'drowned', sunk);
+    b.survey = { ...b.survey, houseRules: { schools: { drownedSpin: 'before' } } };
+    b.read('oil.dip', 'between').read('oil.dip', 'between');
+    const hold = holdOf(b, 'oil')!;
+    expect([hold.because, hold.standing]).toEqual([expect.stringMatching(/not been changed since the water/), false]);
+    expect(hold.needs[0]).toMatchObject({ text: 'oil changed since the water', done: false });
+    expect(
+      holdOf(b, 'drowned')!
+        .needs.map((n) => n.text)
+        .join()
+    ).not.toMatch(/sump drained/);
+  });
+  it('a four-stroke drains its sump before it spins by the usual rule', () => {
+    const needs = (b: Bench) => holdOf(b, 'drowned')!.needs.find((n) => /sump drained/.test(n.text));
+    const b = new Bench(four, 'drowned', sunk);
+    expect(needs(b)?.done).toBe(false);
+    expect(needs(b.read('oil.sump', 'drained'))?.done).toBe(true);
+  });
+  it('a two-stroke is dry when a pass comes clear', () => {
+    const need = (b: Bench) => holdOf(b, 'drowned')!.needs.find((n) => /displaced/.test(n.text))!.done;
+    const b = new Bench(twin, 'drowned', sunk);
+    expect(need(b)).toBe(false);
+    expect(need(b.read('turn.pass', 'water'))).toBe(false);
+    expect(need(b.read('turn.pass', 'clear'))).toBe(true);
+  });
+  it('slivers and pieces hold the gears; paste and a clean magnet do not', () => {
+    const held = (magnet: 'clean' | 'paste' | 'slivers' | 'pieces') =>
+      holdOf(new Bench().read('gear.magnet', magnet), 'gear-chips')?.because;
+    expect([held('clean'), held('paste')]).toEqual([undefined, undefined]);
+    expect(held('pieces')).toMatch(/^Pieces/);
+    expect(holdOf(new Bench().read('gear.magnet', 'slivers').read('gear.explained', 'no'), 'gear-chips')).toBeDefined();
+  });
+  it('gear oil with water: a stand run after a refill, service after a held test only', () => {
+    const b = new Bench().read('gear.look', 'milky');
+    const needs = () => holdOf(b, 'gear-water')?.needs.map((n) => n.done);
+    expect(needs()).toEqual([false, false]);
+    b.read('gear.refill', 'stand');
+    expect(needs()).toEqual([true, false]);
+    b.read('gear.refill', 'service').read('gear.pressureTest', 'leaked');
+    expect(needs()).toEqual([true, false]);
+    b.read('gear.pressureTest', 'held');
+    expect(needs()).toBeUndefined();
+    expect(holdOf(new Bench().read('gear.first', 'nothing'), 'gear-water')).toBeDefined();
+  });
+  it('a run that got too hot, or had no stream, holds the release until it is repeated', () => {
+    const hot = new Bench(twin).read('cooling.head', 363.15);
+    expect(holdOf(hot, 'run')?.because).toMatch(/passed its limit of 194 °F/);
+    expect(holdOf(new Bench(twin).read('cooling.head', 363.1), 'run')).toBeUndefined();
+    const dry = new Bench(twin).read('run.outcome', 'ran').read('run.stream', 'none');
+    expect(holdOf(dry, 'run')?.because).toMatch(/no stream/);
+    expect(holdOf(dry, 'run')?.needs.map((n) => n.done)).toEqual([false, false]);
+  });
+  it('fuel: watered, varnished or too old holds; not looked at does not', () => {
+    expect(holdOf(new Bench(), 'fuel')).toBeUndefined();
+    expect(holdOf(new Bench().read('fuel.age', 30), 'fuel')?.because).toMatch(/past the age/);
+    expect(holdOf(new Bench().read('fuel.jar', 'layers'), 'fuel')?.because).toMatch(/water in the fuel/);
+    expect(
+      holdOf(
+        fresh.reduce((b, s) => s(b), new Bench().read('fuel.age', 30)),
+        'fuel'
+      )
+    ).toBeUndefined();
+  });
+});

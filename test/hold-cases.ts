@@ -1,0 +1,135 @@
+import { Bench } from './case.ts';
+import type { History, Profile } from '../src/core/engine/profile.ts';
+import type { HouseRules } from '../src/core/house-rules/rules.ts';
+import type { ItemId } from '../src/core/stations/items.ts';
+import type { Hold } from '../src/core/holds/index.ts';
+
+type Step = (b: Bench) => Bench;
+const hours =
+  (n: number): Step =>
+  (b) =>
+    b.wait(n);
+const read =
+  (what: ItemId, value: unknown, more: object = {}): Step =>
+  (b) =>
+    b.read(what, value as never, more);
+
+interface Case {
+  readonly profile?: Profile;
+  readonly history?: History;
+  readonly kind?: 'drowned' | 'neglected';
+  readonly rules?: HouseRules;
+  /** What raises it. */
+  readonly raise: readonly Step[];
+  /** What meets its needs, one step a need in the order of the needs; several readings where one need asks for them. */
+  readonly meet: readonly (readonly Step[])[];
+  readonly blocks: readonly string[];
+  readonly because: RegExp;
+}
+
+export const fresh = [read('fuel.tank', 'fresh'), read('fuel.line', 'drained'), read('fuel.bowl', 'drained')] as const;
+export const sunk = { submerged: 'yes' } as const;
+export const twin = { strokes: 'two', cylinders: 2 } as const;
+export const four = { strokes: 'four', cylinders: 2 } as const;
+
+/** Every hold of the trade: what raises it, and what it takes, need by need, to lift it. */
+export const cases: Readonly<Record<string, Case>> = {
+  'drowned-running': {
+    profile: twin,
+    history: { ...sunk, runningWhenSunk: 'yes' },
+    kind: 'drowned',
+    raise: [],
+    meet: [
+      [read('turn.result', 'bumps'), read('turn.result', 'bumps')],
+      [
+        read('turn.depth', 0.06, { cylinder: 1 }),
+        read('turn.depth', 0.06, { cylinder: 1 }),
+        read('turn.depth', 0.06, { cylinder: 2 }),
+        read('turn.depth', 0.06, { cylinder: 2 })
+      ]
+    ],
+    blocks: ['crank', 'start', 'release'],
+    because: /rod bent by water/
+  },
+  drowned: {
+    profile: twin,
+    history: sunk,
+    kind: 'drowned',
+    raise: [],
+    meet: [
+      [read('turn.plugs', 'out')],
+      [read('turn.result', 'bumps')],
+      [read('turn.water', 'none')],
+      [read('turn.dried', 'yes')],
+      [read('fuel.line', 'drained'), read('fuel.bowl', 'drained'), read('fuel.tank', 'drained')],
+      [read('fuel.tank', 'fresh')]
+    ],
+    blocks: ['crank', 'start', 'release'],
+    because: /Starting a drowned engine first/
+  },
+  locked: {
+    profile: twin,
+    raise: [read('turn.result', 'gritty')],
+    meet: [[read('turn.result', 'bumps')], [hours(13), read('turn.result', 'bumps')]],
+    blocks: ['crank', 'start', 'release'],
+    because: /It was gritty when turned by hand/
+  },
+  water: {
+    raise: [read('cooling.source', 'none')],
+    meet: [[read('cooling.source', 'muffs')]],
+    blocks: ['start'],
+    because: /No water is ready; a dry impeller/
+  },
+  fuel: {
+    raise: [read('fuel.jar', 'dark')],
+    meet: [
+      [read('fuel.tank', 'drained'), read('fuel.line', 'drained'), read('fuel.bowl', 'drained')],
+      [read('fuel.bowl', 'fresh')]
+    ],
+    blocks: ['start', 'release'],
+    because: /turned to varnish/
+  },
+  oil: {
+    profile: four,
+    raise: [read('oil.look', 'milky')],
+    meet: [
+      [read('oil.sump', 'drained'), read('oil.look', 'clear'), read('oil.dip', 'between'), read('oil.dip', 'between')]
+    ],
+    blocks: ['start', 'release'],
+    because: /engine oil is milky/
+  },
+  'gear-chips': {
+    raise: [read('gear.magnet', 'slivers')],
+    meet: [[read('gear.explained', 'yes')]],
+    blocks: ['gear', 'release'],
+    because: /Slivers on the magnet/
+  },
+  'gear-water': {
+    raise: [read('gear.look', 'none')],
+    meet: [[read('gear.refill', 'service')]],
+    blocks: ['gear', 'release'],
+    because: /little or no oil in the case/
+  },
+  run: {
+    profile: twin,
+    raise: [read('run.outcome', 'ran'), read('run.lamp', 'came')],
+    meet: [[read('run.cause', 'thermostat stuck')], [read('run.lamp', 'none')]],
+    blocks: ['release'],
+    because: /lamp or horn came on/
+  },
+  indoors: {
+    raise: [read('safe.place', 'indoors')],
+    meet: [[read('safe.place', 'outdoors')]],
+    blocks: ['start'],
+    because: /Carbon monoxide kills/
+  }
+};
+
+export const begin = (c: Case): Bench => {
+  const b = new Bench(c.profile, c.kind, c.history);
+  if (c.rules) b.survey = { ...b.survey, houseRules: c.rules };
+  return c.raise.reduce((x, step) => step(x), b);
+};
+export const holdOf = (b: Bench, id: string): Hold | undefined => b.judged().holds.find((h) => h.id === id);
+export const meet = (b: Bench, steps: readonly (readonly Step[])[]): Bench =>
+  steps.flat().reduce((x, step) => step(x), b);

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { cylinderConditions } from '$core/stations/cylinders.ts';
   import { page } from '$app/state';
   import { refusalOf } from '$core/holds/index.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { byGravity, type Condition } from '$core/findings/finding.ts';
+  import { byGravity } from '$core/findings/finding.ts';
   import StationChart from '$lib/ui/drawing/StationChart.svelte';
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
@@ -31,13 +32,7 @@
     if (page.url.searchParams.has('recheck')) session.startRecheck(id);
   });
 
-  const barrels = $derived(
-    Object.fromEntries(
-      j.findings
-        .filter((f) => f.cylinder !== undefined && stations[f.station].coloursCylinders)
-        .map((f) => [f.cylinder, f.condition])
-    ) as Record<number, Condition>
-  );
+  const barrels = $derived(cylinderConditions(j.findings));
 </script>
 
 <svelte:head><title>{check.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>

@@ -36,7 +36,9 @@ export class PhotoBox {
     const all = await database()
       .then((db) => db.getAll(STORE) as Promise<Waiting[]>)
       .catch(() => []);
-    this.waiting = all.filter((w) => w.surveyId === this.surveyId);
+    // One taken while the store was read stays in the list.
+    const have = new Set(this.waiting.map((w) => w.id));
+    this.waiting = [...all.filter((w) => w.surveyId === this.surveyId && !have.has(w.id)), ...this.waiting];
     void this.flush();
   }
 

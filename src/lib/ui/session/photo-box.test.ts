@@ -47,6 +47,13 @@ describe('photographs on their way', () => {
     expect(arrived).toHaveLength(1);
     expect(b.waiting).toEqual([]);
   });
+  it('taken while an earlier visit is taken up again stay in the list', async () => {
+    const { box: b } = box();
+    const restoring = b.restore();
+    const taking = b.take('look.cowlPhoto', file());
+    await Promise.all([restoring, taking]);
+    expect(b.waiting.map((w) => w.what)).toEqual(['look.cowlPhoto']);
+  });
   it('that the server refuses are dropped with its sentence; the next one still goes', async () => {
     const { box: b, arrived } = box();
     answers.push(() => json({ message: 'This is not a picture.' }, 400));

@@ -1,4 +1,4 @@
 import { headCases } from './head.ts';
-import { restCases } from './rest.ts';
+import { restCases } from './gear-fuel-cooling.ts';
 
 export const vignettes = [...headCases, ...restCases];

@@ -5,12 +5,12 @@ import type { Model } from '../model.ts';
 import { compressionMeasures } from './compression.ts';
 import { headMeasures } from './head.ts';
 import { fromWords, type Findings, type Observed } from './observed.ts';
-import { restMeasures } from './rest.ts';
+import { wetEndMeasures } from './gear-fuel-cooling.ts';
 
 export const measures: Readonly<Record<string, import('./observed.ts').Measure>> = {
   ...compressionMeasures,
   ...headMeasures,
-  ...restMeasures
+  ...wetEndMeasures
 };
 
 /**

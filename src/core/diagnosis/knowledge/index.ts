@@ -1,13 +1,13 @@
 import { fuelChecks } from './checks-fuel.ts';
 import { headChecks } from './checks-head.ts';
-import { restChecks } from './checks-rest.ts';
+import { gearToRunChecks } from './checks-gear-to-run.ts';
 import { sparkChecks } from './checks-spark.ts';
 import { cooling } from './cooling.ts';
 import { fuel } from './fuel.ts';
 import { gearCase } from './gear-case.ts';
 import { ignition } from './ignition.ts';
 import { powerHead } from './power-head.ts';
-import { electric, engineOil, structure } from './rest.ts';
+import { electric, engineOil, structure } from './oil-electrics-body.ts';
 import type { Check, SignKind, SuspectKind } from './shape.ts';
 import { compressionSigns } from './signs-compression.ts';
 import { coolingSigns } from './signs-cooling.ts';
@@ -37,7 +37,7 @@ export const signKinds: readonly SignKind[] = [
   ...coolingSigns,
   ...oilAndRunSigns
 ];
-export const checks: readonly Check[] = [...headChecks, ...sparkChecks, ...restChecks, ...fuelChecks];
+export const checks: readonly Check[] = [...headChecks, ...sparkChecks, ...gearToRunChecks, ...fuelChecks];
 
 const byId = <T extends { readonly id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
   new Map(list.map((x) => [x.id, x]));

@@ -197,7 +197,7 @@ const charge: Measure = (c) => {
   return r && typeof r.value === 'number' ? seen(r.value < CHARGED, r.at) : undefined;
 };
 
-export const restMeasures: Readonly<Record<string, Measure>> = {
+export const wetEndMeasures: Readonly<Record<string, Measure>> = {
   'odd-leg': list((c) => c.survey.engine.identity.legSigns),
   traces: list((c) => c.survey.engine.profile.traces),
   'gear-low': gearLow,

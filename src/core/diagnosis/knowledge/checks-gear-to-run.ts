@@ -4,7 +4,7 @@ const four = { strokes: ['four'] };
 const starter = { starting: ['electric', 'both'] };
 
 /** Gear case, cooling, engine oil and the first run. What can be looked at, with minutes of hands; set-up that several share is counted once. C: common practice. */
-export const restChecks: readonly Check[] = [
+export const gearToRunChecks: readonly Check[] = [
   { id: 'gear-crack', title: 'Lower gear plug a crack open', station: 'gear', minutes: 4 },
   {
     id: 'gear-drain',

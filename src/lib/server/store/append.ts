@@ -6,23 +6,10 @@ import { refusal } from '../../../core/holds/index.ts';
 import { judged } from '../../../core/assess.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
 import { withEntries, type Entry } from '../../../core/record/entries.ts';
-import { appendFact, factsAfter, type StoredFact } from './engines.ts';
+import type { Batch, BatchAnswer } from '../../../core/survey/wire.ts';
+import { appendFact, factsAfter } from './engines.ts';
 import { dbOf, type StoreOptions } from './context.ts';
-import { appendEntry, entriesAfter, loadSurvey, storedEntry, type StoredEntry } from './surveys.ts';
-
-export interface Batch {
-  readonly since: number;
-  readonly factSince: number;
-  readonly entries: readonly { readonly type?: unknown; readonly body?: unknown }[];
-  readonly facts: readonly unknown[];
-}
-
-export interface BatchResult {
-  readonly entries: StoredEntry[];
-  readonly facts: StoredFact[];
-  /** What was not taken, by id, each with its sentence; everything else of the batch was. */
-  readonly refused: { readonly id: string; readonly message: string }[];
-}
+import { appendEntry, entriesAfter, loadSurvey, storedEntry } from './surveys.ts';
 
 const idOf = (x: unknown): string =>
   typeof x === 'object' && x !== null && 'id' in x && typeof x.id === 'string' ? x.id : '';
@@ -44,7 +31,7 @@ function taken(surveyId: string, entry: Entry, o: StoreOptions): string | undefi
 }
 
 /** Takes a batch of entries and facts, refusing one by one what is malformed or held, and answers with all that is new. */
-export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}): BatchResult | undefined {
+export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}): BatchAnswer | undefined {
   const loaded = loadSurvey(surveyId, o);
   if (!loaded) return undefined;
   const { engineId } = loaded.head;

@@ -1,3 +1,4 @@
+import type { StoredFact } from '../../../core/survey/wire.ts';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { engineOf, factSchema, type Fact } from '../../../core/engine/fact.ts';
@@ -5,10 +6,6 @@ import type { Engine } from '../../../core/record/survey-file.ts';
 import { engines, facts } from '../db/schema.ts';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
 import { forgetEngine } from './summaries.ts';
-
-export interface StoredFact extends Fact {
-  readonly seq: number;
-}
 
 export function createEngine(
   first: readonly { path: string; value: unknown }[],

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { caseKindSchema, type CaseKind } from '../../../core/engine/case-kind.ts';
 import { factsOf } from '../../../core/engine/fact.ts';
 import { entriesOf, withEntries, withFreshIds, type Entry, type EntryType } from '../../../core/record/entries.ts';
+import type { StoredEntry } from '../../../core/survey/wire.ts';
 import { emptySurvey, type SurveyFile } from '../../../core/record/survey-file.ts';
 import { entries, surveys } from '../db/schema.ts';
 import { dbOf, nowOf, prepared, type StoreOptions } from './context.ts';
@@ -16,12 +17,6 @@ export interface SurveyHead {
   readonly kind: CaseKind;
   readonly startedAt: string;
   readonly by: string | null;
-}
-
-export interface StoredEntry {
-  readonly seq: number;
-  readonly type: EntryType;
-  readonly body: Entry['body'];
 }
 
 export function createSurvey(engineId: string, kind: CaseKind, by: string, o: StoreOptions = {}): string {

@@ -1,13 +1,8 @@
 import type { Fact } from '$core/engine/fact.ts';
 import type { Entry } from '$core/record/entries.ts';
+import type { Batch, BatchAnswer } from '$core/survey/wire.ts';
 
 export type Queued = { readonly kind: 'entry'; readonly entry: Entry } | { readonly kind: 'fact'; readonly fact: Fact };
-
-export interface Answer {
-  readonly entries: readonly { readonly seq: number; readonly type: Entry['type']; readonly body: Entry['body'] }[];
-  readonly facts: readonly (Fact & { readonly seq: number })[];
-  readonly refused: readonly { readonly id: string; readonly message: string }[];
-}
 
 const idOf = (q: Queued): string => (q.kind === 'entry' ? q.entry.body.id : q.fact.id);
 
@@ -27,7 +22,7 @@ export class Outbox {
     private readonly surveyId: string,
     private seq: number,
     private factSeq: number,
-    private readonly receive: (a: Answer) => void
+    private readonly receive: (a: BatchAnswer) => void
   ) {}
 
   private get key(): string {
@@ -83,10 +78,10 @@ export class Outbox {
           factSince: this.factSeq,
           entries: sending.filter((q) => q.kind === 'entry').map((q) => q.entry),
           facts: sending.filter((q) => q.kind === 'fact').map((q) => q.fact)
-        })
+        } satisfies Batch)
       });
       if (!response.ok) throw new Error(`answer ${response.status}`);
-      const answer = (await response.json()) as Answer;
+      const answer = (await response.json()) as BatchAnswer;
       const sent = new Set(sending.map(idOf));
       this.waiting = this.waiting.filter((q) => !sent.has(idOf(q)));
       this.keep();

@@ -1,12 +1,13 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Entry } from '../../../core/record/entries.ts';
-import { Outbox, type Answer } from './outbox.svelte.ts';
+import type { BatchAnswer } from '../../../core/survey/wire.ts';
+import { Outbox } from './outbox.svelte.ts';
 
 const entry = (id: string): { kind: 'entry'; entry: Entry } => ({
   kind: 'entry',
   entry: { type: 'reading', body: { id, what: 'fuel.level', value: 'full', at: '2026-05-02T08:00:00.000Z' } }
 });
-const empty: Answer = { entries: [], facts: [], refused: [] };
+const empty: BatchAnswer = { entries: [], facts: [], refused: [] };
 let kept: Map<string, string>;
 
 beforeEach(() => {
@@ -23,7 +24,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const answering = (answers: (Answer | 'down')[]) => {
+const answering = (answers: (BatchAnswer | 'down')[]) => {
   const sent: string[][] = [];
   vi.stubGlobal(
     'fetch',
@@ -72,7 +73,7 @@ describe('the outbox', () => {
   });
   it('passes on refusals with their sentence, and does not send them again', async () => {
     const sent = answering([{ ...empty, refused: [{ id: 'a', message: 'Refused: Drowned.' }] }]);
-    const received: Answer[] = [];
+    const received: BatchAnswer[] = [];
     const box = new Outbox('s', 0, 0, (a) => received.push(a));
     box.put(entry('a'));
     await vi.runAllTimersAsync();

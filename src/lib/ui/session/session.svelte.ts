@@ -14,7 +14,8 @@ import { getContext, setContext } from 'svelte';
 import { LeakFitting } from './leak-fit.svelte.ts';
 import { newId } from './new-id.ts';
 import { PhotoBox } from './photo-box.svelte.ts';
-import { Outbox, type Answer, type Queued } from './outbox.svelte.ts';
+import type { BatchAnswer } from '$core/survey/wire.ts';
+import { Outbox, type Queued } from './outbox.svelte.ts';
 
 export interface SessionData {
   readonly surveyId: string;
@@ -105,7 +106,7 @@ export class Session {
     else this.setFact(queued.fact.path, queued.fact.value);
   }
 
-  private receive(answer: Answer): void {
+  private receive(answer: BatchAnswer): void {
     const entries = answer.entries.map((e) => ({ type: e.type, body: e.body }) as Entry);
     const refused = new Set(answer.refused.map((r) => r.id));
     let survey = withEntries(this.survey, entries);

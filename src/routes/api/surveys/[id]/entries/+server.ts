@@ -1,14 +1,7 @@
+import { batchSchema } from '$core/survey/wire.ts';
 import { appendBatch } from '$lib/server/store/append.ts';
 import { error, json } from '@sveltejs/kit';
-import { z } from 'zod';
 import type { RequestHandler } from './$types';
-
-const batchSchema = z.object({
-  since: z.number().int().min(0),
-  factSince: z.number().int().min(0),
-  entries: z.array(z.object({ type: z.unknown(), body: z.unknown() })).max(500),
-  facts: z.array(z.unknown()).max(500)
-});
 
 /** A batch of entries is small; a flood is not taken. */
 const MOST = 2 * 1024 * 1024;

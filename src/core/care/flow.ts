@@ -1,4 +1,4 @@
-import { isAfter } from '../units/instant.ts';
+import { lastMarks } from '../jobs/done.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import type { Hold } from '../holds/hold.ts';
 import type { LimitId } from '../engine/limits.ts';
@@ -48,8 +48,7 @@ export interface FlowState {
 
 /** Which steps of a flow are ticked, whether it was finished, and what holds it; the latest word counts. */
 export function flowState(c: Context, flow: Flow, holds: readonly Hold[]): FlowState {
-  const last = new Map<string, { state: string; at: string; by?: string | undefined }>();
-  for (const m of c.survey.steps ?? []) if (!isAfter(last.get(m.step)?.at ?? m.at, m.at)) last.set(m.step, m);
+  const last = lastMarks(c.survey);
   const ticked = flow.steps(c).filter((s) => last.get(flowMark(flow.id, s.id))?.state === 'done');
   const end = last.get(flowMark(flow.id));
   return {

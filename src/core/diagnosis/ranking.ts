@@ -1,3 +1,4 @@
+import { drowned } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
 import type { Action } from '../holds/hold.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -56,10 +57,7 @@ function setupDone(c: Context): Set<Setup> {
 /** Facts that checks may ask for beside signs. */
 function facts(c: Context): Set<string> {
   const { history } = c.survey.engine;
-  return new Set([
-    ...(history.submerged === 'yes' || c.survey.assessment.kind === 'drowned' ? ['drowned'] : []),
-    ...(history.runningWhenSunk === 'yes' ? ['ran-under'] : [])
-  ]);
+  return new Set([...(drowned(c) ? ['drowned'] : []), ...(history.runningWhenSunk === 'yes' ? ['ran-under'] : [])]);
 }
 
 export interface Look {

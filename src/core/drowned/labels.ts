@@ -1,4 +1,5 @@
-import { isAfter, latestOf } from '../units/instant.ts';
+import { doneAt } from '../jobs/done.ts';
+import { isAfter } from '../units/instant.ts';
 import { against, type Hold } from '../holds/index.ts';
 import type { Context } from '../findings/context.ts';
 import { pourOf } from '../stations/oil/changes.ts';
@@ -18,7 +19,7 @@ export function labelsOf(c: Context, holds: readonly Hold[]): YardLabel[] {
   const add = (id: LabelId, text: string, because: string): void => void out.push({ id, text, because });
   const crank = against(holds, 'crank')[0];
   if (crank) add('do-not-crank', 'DO NOT CRANK', crank.title);
-  const filled = latestOf((c.survey.steps ?? []).filter((s) => s.step === 'drowned.fill'))?.state === 'done';
+  const filled = doneAt(c).has('drowned.fill');
   if (filled) {
     if (!crank) add('do-not-crank', 'DO NOT CRANK', 'Oil does not compress.');
     add('oil-in-bores', 'OIL IN BORES', 'Plugs out and turned by hand before anything else.');

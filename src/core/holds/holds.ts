@@ -52,6 +52,9 @@ function actionOf(what: ItemId, value: unknown): Action | undefined {
   return typeof act === 'function' ? act(value) : act;
 }
 
+/** Whether taking a reading does something to the engine that a hold could be against. */
+export const doesSomething = (what: ItemId, value: unknown): boolean => actionOf(what, value) !== undefined;
+
 /** The first hold against making a check at all, where making it does something to the engine. */
 export const holdAgainst = (holds: readonly Hold[], station: StationId): Hold | undefined => {
   const { act } = stations[station];

@@ -1,4 +1,4 @@
-import { isAfter } from '../units/instant.ts';
+import { latestBy } from '../units/instant.ts';
 import { format, parseISO } from 'date-fns';
 import type { Step } from '../plan/plan.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
@@ -14,11 +14,7 @@ export interface OrderLine extends Omit<PartLine, 'id' | 'at' | 'by' | 'state'> 
 export const lineKey = (step: string, name: string): string => `${step}/${name}`.slice(0, 160);
 
 /** The latest word on every line that was written. */
-export function partLines(survey: SurveyFile): PartLine[] {
-  const last = new Map<string, PartLine>();
-  for (const l of survey.parts ?? []) if (!isAfter(last.get(l.key)?.at ?? l.at, l.at)) last.set(l.key, l);
-  return [...last.values()];
-}
+export const partLines = (survey: SurveyFile): PartLine[] => [...latestBy(survey.parts ?? [], (l) => l.key).values()];
 
 /** "head gasket (expected 25 Nov)": a part and what it is waited for. */
 export const waitSaid = (l: Pick<PartLine, 'name' | 'state' | 'due'>): string =>

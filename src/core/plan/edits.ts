@@ -2,7 +2,7 @@ import { byTime, isAfter } from '../units/instant.ts';
 import type { Context } from '../findings/context.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { JobEdit } from '../record/work.ts';
-import { lastMark } from '../jobs/done.ts';
+import type { StepMark } from '../record/reading.ts';
 import type { Step } from './plan.ts';
 
 type Edit = Omit<JobEdit, 'id' | 'at' | 'by' | 'step'>;
@@ -30,10 +30,10 @@ export function changed(s: Step, e: Edit | undefined): Step {
 }
 
 /** Jobs added by hand: nothing found asks for them, somebody does. */
-export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>): Step[] {
+export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>, marks: ReadonlyMap<string, StepMark>): Step[] {
   return [...edits].flatMap(([id, edit]): Step[] => {
     if (!id.startsWith('own-') || edit.dropped || !edit.title) return [];
-    const mark = lastMark(c.survey.steps ?? [], id);
+    const mark = marks.get(id);
     const station = edit.station ?? 'look';
     const proved =
       mark?.state === 'done' &&

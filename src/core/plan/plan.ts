@@ -6,7 +6,7 @@ import { contextOf, type Context } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../findings/finding.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
-import { lastMark } from '../jobs/done.ts';
+import { lastMarks } from '../jobs/done.ts';
 import type { JobRule } from '../jobs/job.ts';
 import { jobs } from '../jobs/register.ts';
 
@@ -81,7 +81,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   for (const s of suspects)
     if (s.step && s.raised && !s.mended && s.chance === 'likely')
       likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
-  const marks = c.survey.steps ?? [];
+  const marks = lastMarks(c.survey);
   const earlier = new Map<string, Finding[]>();
   const foundAt = (at: string): Finding[] => {
     const list = earlier.get(at) ?? findingsFor(asOf(c, at));
@@ -90,7 +90,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   };
   const edits = editsOf(c.survey);
   const ruled = jobs.flatMap((rule): Step[] => {
-    const mark = lastMark(marks, rule.id);
+    const mark = marks.get(rule.id);
     const behind = likely.get(rule.id) ?? [];
     const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
     const now = rule.unless?.(c) || yields ? [] : raisers(rule, found);
@@ -133,7 +133,9 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       }
     ];
   });
-  const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits)].map((s) => goingOn(s, c.now));
+  const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits, marks)].map((s) =>
+    goingOn(s, c.now)
+  );
   const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
   return inOrder(steps).map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
 }

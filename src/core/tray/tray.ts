@@ -1,4 +1,4 @@
-import { byTime, isAfter } from '../units/instant.ts';
+import { byTime, latestBy } from '../units/instant.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { TrayMark, TrayPart, TrayState } from '../record/work.ts';
 
@@ -25,8 +25,7 @@ export function trayOf(survey: SurveyFile): OnTray[] {
   const all = survey.tray ?? [];
   const next = new Map(all.flatMap((p) => (p.supersedes ? [[p.supersedes, p] as const] : [])));
   const first = all.filter((p) => !p.supersedes).sort(byTime);
-  const marks = new Map<string, TrayMark>();
-  for (const m of survey.trayMarks ?? []) if (!isAfter(marks.get(m.part)?.at ?? m.at, m.at)) marks.set(m.part, m);
+  const marks = latestBy(survey.trayMarks ?? [], (m) => m.part);
   return first
     .map((original) => {
       let part = original;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { byTime, compareInstants, instantSchema, isAfter, latestAt, latestOf, toInstant } from './instant.ts';
+import { byTime, compareInstants, instantSchema, isAfter, latestAt, latestBy, latestOf, toInstant } from './instant.ts';
 
 const noon = '2026-05-02T12:00:00+02:00';
 const eleven = '2026-05-02T11:00:00.000Z';
@@ -19,6 +19,19 @@ describe('instants', () => {
     expect(latestAt([{ at: noon }, { at: eleven }, { at: noon }])).toBe(eleven);
     expect(latestOf([])).toBeUndefined();
     expect(latestAt([])).toBe('');
+  });
+  it('the latest of each kind is by time, whatever the order they were entered in', () => {
+    const list = [
+      { at: eleven, kind: 'a', n: 1 },
+      { at: noon, kind: 'a', n: 2 },
+      { at: noon, kind: 'constructor', n: 3 }
+    ];
+    const n = (of: typeof list): [string, number][] => [...latestBy(of, (x) => x.kind)].map(([k, x]) => [k, x.n]);
+    expect(n(list)).toEqual([
+      ['a', 1],
+      ['constructor', 3]
+    ]);
+    expect(n([...list].reverse()).sort()).toEqual(n(list).sort());
   });
   it('of the same moment keep the order they were entered in', () => {
     const list = [

@@ -40,5 +40,15 @@ export const byTime = (a: Timed, b: Timed): number => compareInstants(a.at, b.at
 export const latestOf = <T extends Timed>(list: readonly T[]): T | undefined =>
   list.reduce<T | undefined>((best, x) => (best && isAfter(best.at, x.at) ? best : x), undefined);
 
+/** The latest of each kind, the last one of those at the same moment; kinds in the order they first came. */
+export function latestBy<T extends Timed>(list: readonly T[], kind: (x: T) => string): Map<string, T> {
+  const latest = new Map<string, T>();
+  for (const x of list) {
+    const before = latest.get(kind(x));
+    if (!before || !isAfter(before.at, x.at)) latest.set(kind(x), x);
+  }
+  return latest;
+}
+
 /** When the latest of a list was, an empty text for an empty list. */
 export const latestAt = (list: readonly Timed[]): Instant => latestOf(list)?.at ?? '';

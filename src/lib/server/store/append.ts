@@ -2,8 +2,9 @@ import { isDeepStrictEqual } from 'node:util';
 import { hasCylinder } from '../../../core/record/current.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { factSchema } from '../../../core/engine/fact.ts';
-import { refusal } from '../../../core/holds/index.ts';
-import { judged } from '../../../core/assess.ts';
+import { contextOf } from '../../../core/findings/context.ts';
+import { doesSomething, holdsOf, refusal } from '../../../core/holds/index.ts';
+import type { Reading } from '../../../core/record/reading.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
 import { withEntries, type Entry } from '../../../core/record/entries.ts';
 import type { Batch, BatchAnswer } from '../../../core/survey/wire.ts';
@@ -15,19 +16,26 @@ const idOf = (x: unknown): string =>
   typeof x === 'object' && x !== null && 'id' in x && typeof x.id === 'string' ? x.id : '';
 
 /** Why a reading is of a cylinder that this engine does not have. What was read before the count was changed is kept. */
-function misplaced(survey: SurveyFile, entry: Entry): string | undefined {
-  if (entry.type !== 'reading' || entry.body.withdrawn || hasCylinder(survey, entry.body)) return undefined;
-  return `Not saved: this engine has ${survey.engine.profile.cylinders} cylinders, and there is no cylinder ${entry.body.cylinder}. Change the number in its profile first.`;
+const wrongCylinder = (survey: SurveyFile, reading: Reading): string | undefined =>
+  hasCylinder(survey, reading)
+    ? undefined
+    : `Not saved: this engine has ${survey.engine.profile.cylinders} cylinders, and there is no cylinder ${reading.cylinder}. Change the number in its profile first.`;
+
+/** Whether an id is free, has this very entry already (a retry), or another one. */
+function idIs(surveyId: string, entry: Entry, o: StoreOptions): 'free' | 'stored' | 'taken' {
+  const old = storedEntry(entry.body.id, o);
+  if (!old) return 'free';
+  const same = old.surveyId === surveyId && old.type === entry.type && isDeepStrictEqual(old.body, entry.body);
+  return same ? 'stored' : 'taken';
 }
 
-/** Why an id cannot be used again: another entry has it. The same entry sent twice is no harm. */
-function taken(surveyId: string, entry: Entry, o: StoreOptions): string | undefined {
-  const old = storedEntry(entry.body.id, o);
-  if (!old) return undefined;
-  const same = old.surveyId === surveyId && old.type === entry.type && isDeepStrictEqual(old.body, entry.body);
-  return same
-    ? undefined
-    : `Not saved: another entry has the id "${entry.body.id}". Send it again with one of its own.`;
+/** Why an entry may not be taken, in one sentence; nothing when it may. */
+function refusalOf(survey: SurveyFile, entry: Entry, o: StoreOptions): string | undefined {
+  if (entry.type !== 'reading' || entry.body.withdrawn) return undefined;
+  const { what, value } = entry.body;
+  const misplaced = wrongCylinder(survey, entry.body);
+  if (misplaced || !doesSomething(what, value)) return misplaced;
+  return refusal(holdsOf(contextOf(survey, o.now ?? new Date(), 'metric')), what, value);
 }
 
 /** Takes a batch of entries and facts, refusing one by one what is malformed or held, and answers with all that is new. */
@@ -54,17 +62,14 @@ export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}
         continue;
       }
       const { entry } = checked;
-      const wrong = misplaced(survey, entry) ?? taken(surveyId, entry, o);
-      if (wrong) {
-        refused.push({ id: entry.body.id, message: wrong });
-        continue;
-      }
-      const held =
-        entry.type === 'reading' && !entry.body.withdrawn
-          ? refusal(judged(survey, o.now ?? new Date(), 'metric').holds, entry.body.what, entry.body.value)
-          : undefined;
-      if (held) {
-        refused.push({ id: entry.body.id, message: held });
+      const id = idIs(surveyId, entry, o);
+      if (id === 'stored') continue;
+      const message =
+        id === 'taken'
+          ? `Not saved: another entry has the id "${entry.body.id}". Send it again with one of its own.`
+          : refusalOf(survey, entry, o);
+      if (message) {
+        refused.push({ id: entry.body.id, message });
         continue;
       }
       appendEntry(surveyId, entry, o);

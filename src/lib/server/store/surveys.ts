@@ -72,15 +72,18 @@ export function entriesAfter(surveyId: string, since = 0, o: StoreOptions = {}):
 }
 
 /** The entry that has an id, of whatever survey. */
-export const storedEntry = (
+export function storedEntry(
   id: string,
   o: StoreOptions = {}
-): { readonly surveyId: string; readonly type: EntryType; readonly body: unknown } | undefined =>
-  dbOf(o)
-    .select({ surveyId: entries.surveyId, type: entries.type, body: entries.body })
-    .from(entries)
-    .where(eq(entries.id, id))
-    .get();
+): { readonly surveyId: string; readonly type: EntryType; readonly body: unknown } | undefined {
+  return prepared(o, 'entry', (db) =>
+    db
+      .select({ surveyId: entries.surveyId, type: entries.type, body: entries.body })
+      .from(entries)
+      .where(eq(entries.id, sql.placeholder('id')))
+      .prepare()
+  ).get({ id });
+}
 
 /** Appends an entry; one whose id is already there is not written twice, so a retry is harmless. */
 export function appendEntry(surveyId: string, entry: Entry, o: StoreOptions = {}): void {

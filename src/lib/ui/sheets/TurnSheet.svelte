@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drowned } from '$core/record/drowned.ts';
   import Fold from '../marks/Fold.svelte';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { expectedBumps } from '$core/stations/turn/analyse.ts';
@@ -17,9 +18,7 @@
   const tree = $derived(lockTree(session.judgement.context));
   const bumps = $derived(expectedBumps(profile.strokes, cylinderCount(profile)));
   const depths = $derived(pistonDepths(session.judgement.context));
-  const drowned = $derived(
-    session.survey.assessment.kind === 'drowned' || session.survey.engine.history.submerged === 'yes'
-  );
+  const wet = $derived(drowned(session));
   const other = $derived(profile.turning === 'anticlockwise');
   const told = $derived(profile.turning === 'clockwise' || other);
 </script>
@@ -36,7 +35,7 @@
 </p>
 <StationFields station="turn" only={['plugs', 'result', 'bumps', 'feel']} />
 {#if tree}<EliminationPanel elimination={tree} title="What locks it" />{/if}
-{#if drowned}<div class="mt-4"><StationFields station="turn" only={['water', 'dried']} /></div>{/if}
+{#if wet}<div class="mt-4"><StationFields station="turn" only={['water', 'dried']} /></div>{/if}
 <div class="mt-4"><StationFields station="turn" only={['soaked']} /></div>
 <h3 class="mt-5 mb-2 text-xl">Shift</h3>
 {#if profile.shift === 'direct'}
@@ -46,7 +45,7 @@
   large
   title="Piston depth at top"
   note="drowned while running, or on suspicion of a bent rod"
-  open={drowned || depths.rows.length > 0}
+  open={wet || depths.rows.length > 0}
 >
   <DepthDrawing {depths} cylinders={cylinderCount(profile) ?? 1} units={session.units} />
   <div class="pb-3"><StationFields station="turn" only={['depth']} /></div>

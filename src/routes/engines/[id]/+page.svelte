@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drowned } from '$core/record/drowned.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { factGroups, factItem, type FactGroup } from '$core/engine/fact.ts';
   import { limitIds } from '$core/engine/limits.ts';
@@ -27,11 +28,7 @@
   const drownedOnly = new Set(['water', 'runningWhenSunk', 'hoursUnder', 'recoveredAt']);
   const fields = (group: FactGroup): [string, Item][] =>
     Object.entries(factGroups[group] as Record<string, Item>).filter(
-      ([k]) =>
-        group !== 'history' ||
-        !drownedOnly.has(k) ||
-        engine.history.submerged === 'yes' ||
-        session.survey.assessment.kind === 'drowned'
+      ([k]) => group !== 'history' || !drownedOnly.has(k) || drowned(session)
     );
   const valueOf = (group: FactGroup, key: string): unknown => (engine[group] as Record<string, unknown>)[key];
   const changeSaid = (path: string, value: unknown): string => {

@@ -50,6 +50,17 @@ export function withEntries(survey: SurveyFile, added: readonly Entry[]): Survey
   return next;
 }
 
+/** The survey without the entries of these ids, whatever their kind: what the server did not take. */
+export function withoutEntries(survey: SurveyFile, ids: ReadonlySet<string>): SurveyFile {
+  if (!ids.size) return survey;
+  const next = { ...survey } as Record<string, unknown> & SurveyFile;
+  for (const { list } of Object.values(entryKinds)) {
+    const old = next[list] as readonly { id: string }[] | undefined;
+    if (old?.some((e) => ids.has(e.id))) (next as Record<string, unknown>)[list] = old.filter((e) => !ids.has(e.id));
+  }
+  return next;
+}
+
 /** Every entry of a survey file, for import. */
 export const entriesOf = (survey: SurveyFile): Entry[] =>
   entryTypes.flatMap((type) =>

@@ -4,7 +4,8 @@ import type { StationId } from '$core/stations/items.ts';
 import { allItems, type ItemId } from '$core/stations/items.ts';
 import { stations } from '$core/stations/register.ts';
 import { Readings, roundOf } from '$core/record/current.ts';
-import { withEntries, type Entry } from '$core/record/entries.ts';
+import { withEntries, withoutEntries, type Entry } from '$core/record/entries.ts';
+import { isAfter } from '$core/units/instant.ts';
 import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/record/reading.ts';
 import type { Engine, SurveyFile } from '$core/record/survey-file.ts';
 import type { Wait } from '$core/record/wait.ts';
@@ -109,9 +110,7 @@ export class Session {
   private receive(answer: BatchAnswer): void {
     const entries = answer.entries.map((e) => ({ type: e.type, body: e.body }) as Entry);
     const refused = new Set(answer.refused.map((r) => r.id));
-    let survey = withEntries(this.survey, entries);
-    if (refused.size) survey = { ...survey, readings: survey.readings.filter((r) => !refused.has(r.id)) };
-    this.survey = survey;
+    this.survey = withoutEntries(withEntries(this.survey, entries), refused);
     for (const fact of answer.facts) if (!this.outbox.waitsFor(fact.path)) this.setFact(fact.path, fact.value);
   }
 
@@ -128,7 +127,7 @@ export class Session {
     const last = this.survey.readings.at(-1)?.at;
     const clock = new Date().toISOString();
     // Two entries in one millisecond keep their order.
-    const at = last && last >= clock ? new Date(Date.parse(last) + 1).toISOString() : clock;
+    const at = last && !isAfter(clock, last) ? new Date(Date.parse(last) + 1).toISOString() : clock;
     return { id: newId(), at, ...(this.who ? { by: this.who } : {}) };
   }
 

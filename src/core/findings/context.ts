@@ -74,3 +74,10 @@ export function cylindersOf(c: Context): number[] {
 /** "1", "1 and 2", "1, 2 and 3". */
 export const listed = (items: readonly (string | number)[]): string =>
   items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1]}`;
+
+/** "cylinder 2", "cylinders 2 and 3". */
+export const cylindersSaid = (list: readonly number[]): string =>
+  `${list.length > 1 ? 'cylinders' : 'cylinder'} ${listed(list)}`;
+/** The same at the beginning of a sentence. */
+export const CylindersSaid = (list: readonly number[]): string =>
+  `${list.length > 1 ? 'Cylinders' : 'Cylinder'} ${listed(list)}`;

@@ -3,7 +3,7 @@ import { PSI } from '../../units/factors.ts';
 import { neighbours } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { schoolSaid } from '../../house-rules/rules.ts';
-import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
+import { cylindersOf, judgedBy, type Context, CylindersSaid } from '../../findings/context.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say } from '../../units/index.ts';
@@ -40,7 +40,7 @@ export function analyse(c: Context): Finding[] {
     out.add(
       'missing',
       'cannot-tell',
-      `Cylinder ${listed(found.missing)} ${found.missing.length > 1 ? 'have' : 'has'} no reading yet.`,
+      `${CylindersSaid(found.missing)} ${found.missing.length > 1 ? 'have' : 'has'} no reading yet.`,
       practice(inputs, 'cylinders are compared with each other first.')
     );
   return [...out.list, ...leakFindings(c)];

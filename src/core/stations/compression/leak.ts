@@ -1,6 +1,6 @@
 import { PSI } from '../../units/factors.ts';
 import { known } from '../../engine/profile.ts';
-import { listed, type Context } from '../../findings/context.ts';
+import { type Context, CylindersSaid } from '../../findings/context.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import type { FitConditions, LeakFit, Observed } from '../../physics/cranking-fit.ts';
 import type { Finding } from '../../findings/finding.ts';
@@ -120,7 +120,7 @@ function findingsOfFit(c: Context, task: Extract<LeakTask, { ok: true }>, fit: L
     out.add(
       'leak',
       'sound',
-      `${quiet.length > 1 ? 'Cylinders' : 'Cylinder'} ${listed(quiet.map((r) => r.cylinder))}: no leak beyond cylinder ${fit.best} that these readings can tell; at most a hole of ${mm(Math.max(...quiet.map((r) => r.high)))}. A leak common to all would not show.`,
+      `${CylindersSaid(quiet.map((r) => r.cylinder))}: no leak beyond cylinder ${fit.best} that these readings can tell; at most a hole of ${mm(Math.max(...quiet.map((r) => r.high)))}. A leak common to all would not show.`,
       why
     );
   return out.list;

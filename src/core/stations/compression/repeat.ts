@@ -1,6 +1,6 @@
 import { DOUBT } from './compare.ts';
 import { PSI } from '../../units/factors.ts';
-import { listed, type Context } from '../../findings/context.ts';
+import { listed, type Context, cylindersSaid } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import type { Comparison } from './compare.ts';
@@ -107,7 +107,7 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => heard.includes(k)))
     return {
       sentence: 'No repeat would tell more here.',
-      because: `cylinder ${listed(low)} ${low.length > 1 ? 'are' : 'is'} low beyond doubt and leak-down has been heard: what it points to is opened next`
+      because: `${cylindersSaid(low)} ${low.length > 1 ? 'are' : 'is'} low beyond doubt and leak-down has been heard: what it points to is opened next`
     };
   if (overLimit > 1 - DOUBT) {
     const dose = boreOil(c) !== undefined || conditions.bores === 'oiled';

@@ -1,6 +1,6 @@
 import { bankCount } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
-import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
+import { cylindersOf, judgedBy, listed, type Context, CylindersSaid } from '../../findings/context.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
@@ -169,7 +169,7 @@ export function analyse(c: Context): Finding[] {
     out.add(
       'missing',
       'cannot-tell',
-      `Cylinder ${listed(missing)}: spark not looked at yet.`,
+      `${CylindersSaid(missing)}: spark not looked at yet.`,
       why('one cylinder at a time, all of them.')
     );
   if (!none.length && !weak.length && !missing.length && !list.some((s) => s.mixed))

@@ -175,6 +175,42 @@ describe('the other gates', () => {
     for (const state of ['proved', 'not-needed'] as const)
       expect(gate(new Bench(), 'jobs', [step(state)]).passes).toBe(true);
   });
+  it('a reason opens the gate it was given at and no other', () => {
+    const b = withReason(new Bench(), 'jobs');
+    expect(gate(b, 'identity')).toMatchObject({ passes: false });
+    expect(gate(b, 'identity').reason).toBeUndefined();
+    expect(gate(b, 'handover').reason).toBeUndefined();
+  });
+  it('a check says what is gravest about it, and only that', () => {
+    const found = [
+      ...collectFor('fuel', 'watch', practice),
+      { ...collectFor('fuel', 'fault', practice)[0]!, sentence: 'Water in it.' },
+      { ...collectFor('fuel', 'fault', practice)[0]!, sentence: 'Varnish.' },
+      ...collectFor('fuel', 'sound', practice)
+    ];
+    const fuel = gatesOf(new Bench().judged().context, found, [], []).find((g) => g.id === 'station.fuel');
+    expect(fuel).toMatchObject({ condition: 'fault', sentence: 'Water in it. Varnish.', station: 'fuel' });
+  });
+  it('only overridden holds against the release are said at the gate of holds', () => {
+    const b = new Bench().read('safe.place', 'indoors').read('gear.magnet', 'pieces');
+    const override = (hold: string) => ({ id: hold, at: '2026-05-02T09:00:00.000Z', hold, reason: 'seen' });
+    b.survey = { ...b.survey, overrides: [override('indoors'), override('gear-chips')] };
+    expect(gate(b, 'holds').sentence).toBe('Overridden: Metal in the gear case.');
+  });
+  it('several parts of the tray are counted, and what was not looked at says so', () => {
+    const b = new Bench();
+    const at = '2026-05-02T08:00:00.000Z';
+    b.survey = {
+      ...b.survey,
+      tray: ['p', 'q'].map((id) => ({ id, at, name: id })),
+      trayMarks: ['p', 'q'].map((part) => ({ id: `m${part}`, at, part, state: 'refitted' as const }))
+    };
+    expect(gate(b, 'tray').sentence).toMatch(/^All 2 parts/);
+    expect(gate(new Bench(), 'handover').sentence).toMatch(
+      /^Tight, caps on, dipstick in, no tools left: not looked at/
+    );
+    expect(gate(new Bench().read('run.tight', 'no'), 'handover').sentence).toMatch(/^Not everything is tight/);
+  });
   it('the latest reason counts, whatever the order it was entered in', () => {
     const reasons = [
       { id: 'b', at: '2026-05-02T09:00:00.000Z', gate: 'jobs', reason: 'later', by: 'Maud' },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { begin, cases, holdOf, meet } from '../../../test/hold-cases.ts';
 import { Bench } from '../../../test/case.ts';
-import { against, holdAgainst, refusal, refusalOf, type Hold } from './index.ts';
+import { against, doesSomething, holdAgainst, refusal, refusalOf, type Hold } from './index.ts';
 import { holdRules } from './rules.ts';
 
 describe('every hold', () => {
@@ -97,6 +97,17 @@ describe('what a hold refuses', () => {
       ['run.cause', 'water']
     ] as const)
       expect([what, refusal(held, what, value)]).toEqual([what, undefined]);
+  });
+  it('only readings that crank or start do something', () => {
+    for (const what of ['compression.pressure', 'spark.gap', 'plugs.volts'] as const)
+      expect([what, doesSomething(what, 1)]).toEqual([what, true]);
+    for (const what of ['compression.leakdown', 'turn.result', 'plugs.oil', 'gear.look'] as const)
+      expect([what, doesSomething(what, 'yes')]).toEqual([what, false]);
+    expect([doesSomething('run.outcome', 'ran'), doesSomething('run.outcome', 'stopped')]).toEqual([true, false]);
+  });
+  it('says only what is still to be done', () => {
+    const b = begin(cases.drowned!).read('turn.plugs', 'out');
+    expect(refusal(b.judged().holds, 'spark.result')).toMatch(/It lifts when: turned by hand/);
   });
   it('of whole checks, those that crank or start', () => {
     const refused = (holds: readonly Hold[]) =>

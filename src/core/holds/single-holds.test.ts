@@ -47,6 +47,65 @@ describe('single holds', () => {
     expect(hold !== undefined).toBe(held);
     if (held && source !== 'unknown') expect(hold!.standing).toBe(false);
   });
+  it('what was bad last is named, and only what was', () => {
+    const b = new Bench(twin).read('turn.result', 'gritty').read('turn.result', 'stiff').read('turn.result', 'bumps');
+    expect(holdOf(b, 'locked')?.because).toBe('It was stiff when turned by hand.');
+    expect(
+      holdOf(new Bench(twin).read('turn.result', 'locked').read('turn.result', 'free'), 'locked')?.because
+    ).toMatch(/locked/);
+    expect(holdOf(new Bench(twin).read('turn.result', 'free'), 'locked')).toBeUndefined();
+  });
+  it('a tight spot alone does not keep it locked; noise beside it does', () => {
+    const b = new Bench(twin)
+      .read('turn.result', 'gritty')
+      .read('turn.result', 'bumps')
+      .read('turn.feel', ['tight', 'noise']);
+    expect(holdOf(b, 'locked')?.needs[0]!.done).toBe(false);
+    expect(holdOf(b.read('turn.feel', ['tight']), 'locked')?.needs[0]!.done).toBe(true);
+    expect(holdOf(b.read('turn.result', 'gritty'), 'locked')?.needs[0]!.done).toBe(false);
+  });
+  it('a hose port is named as what leaves the pump dry', () => {
+    expect(holdOf(new Bench().read('cooling.source', 'port'), 'water')?.because).toMatch(
+      /hose port leaves the pump dry/
+    );
+    expect(holdOf(new Bench(), 'water')?.because).toMatch(/No source of cooling water is recorded/);
+  });
+  it('a refill for a stand run does not lift the release where the case was merely low', () => {
+    const needs = (refill: 'no' | 'stand') =>
+      holdOf(new Bench().read('gear.look', 'none').read('gear.refill', refill), 'gear-water')?.needs;
+    expect(needs('no')?.map((n) => [n.text, n.done])).toEqual([
+      ['refilled for a stand run, out of gear', false],
+      ['refilled for service', false]
+    ]);
+    expect(needs('stand')?.map((n) => n.done)).toEqual([true, false]);
+  });
+  it('water that the house looks at with washers first has its own way out', () => {
+    const b = new Bench();
+    b.survey = { ...b.survey, houseRules: { schools: { gearWater: 'washers' } } };
+    b.read('gear.look', 'milky').read('gear.refill', 'service');
+    expect(holdOf(b, 'gear-water')?.needs[1]).toMatchObject({
+      text: expect.stringMatching(/^fresh washers/),
+      done: false
+    });
+    expect(holdOf(b.read('gear.washers', 'yes').read('gear.look', 'clear'), 'gear-water')).toBeUndefined();
+  });
+  it('a stream that nobody looked for while it ran is no stream missing', () => {
+    expect(holdOf(new Bench(twin).read('cooling.stream', 'none'), 'run')).toBeUndefined();
+    expect(holdOf(new Bench(twin).read('cooling.stream', 'none').read('run.outcome', 'ran'), 'run')).toBeDefined();
+    expect(holdOf(new Bench(twin).read('run.outcome', 'ran'), 'run')).toBeUndefined();
+  });
+  it('every need says where it is met', () => {
+    for (const c of Object.values(cases))
+      for (const hold of begin(c).judged().holds)
+        for (const need of hold.needs) {
+          expect([hold.id, need.text.length > 4]).toEqual([hold.id, true]);
+          expect([hold.id, need.text, need.never === true || need.station !== undefined]).toEqual([
+            hold.id,
+            need.text,
+            true
+          ]);
+        }
+  });
   it('what is only not recorded yet is standing; what was answered is not', () => {
     const bare = new Bench(four).judged().holds;
     expect(

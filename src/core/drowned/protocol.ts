@@ -1,4 +1,5 @@
 import type { Context } from '../findings/context.ts';
+import { doneAt } from '../jobs/done.ts';
 import { school } from '../house-rules/rules.ts';
 import { fuelCleared } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -212,11 +213,9 @@ const rules: readonly Rule[] = [
   }
 ];
 
-const marked = (c: Context, step: string): boolean =>
-  (c.survey.steps ?? []).filter((s) => s.step === step).reduce<string>((_, s) => s.state, 'open') === 'done';
-
 /** The steps for this engine in their order, each as far as the record shows it. */
 export function protocol(c: Context): ProtocolStep[] {
+  const ticked = doneAt(c);
   return rules
     .filter((r) => r.when?.(c) ?? true)
     .map(({ when: _w, done, stuck, counted, how, ...r }) => {
@@ -224,7 +223,7 @@ export function protocol(c: Context): ProtocolStep[] {
       return {
         ...r,
         how: typeof how === 'string' ? how : how(c),
-        state: stuck?.(c) ? 'stuck' : (r.mark ? marked(c, r.mark) : (done?.(c) ?? false)) ? 'done' : 'open',
+        state: stuck?.(c) ? 'stuck' : (r.mark ? ticked.has(r.mark) : done?.(c)) ? 'done' : 'open',
         ...(count ? { count } : {})
       };
     });

@@ -5,5 +5,5 @@ export const practice: Because = { inputs: [], provenance: 'C', source: 'Common 
 
 /** One finding of a station, in a condition. */
 export const collectFor = (station: StationId, condition: Condition, because: Because): Finding[] => [
-  { id: `${station}.test`, station, condition, sentence: 'Something was seen.', because }
+  { id: `${station}.test`, station, condition, found: 'Something was seen.', sentence: 'Something was seen.', because }
 ];

@@ -6,7 +6,9 @@ import type { System } from '../core/units/index.ts';
 import { options } from '../core/record/options.ts';
 import { decide } from '../core/decision/decide.ts';
 import { actions } from '../core/holds/index.ts';
+import { compare } from '../core/stations/compression/compare.ts';
 import { compressionFigures } from '../core/stations/compression/figures.ts';
+import { notIdentifiable, sayFigure } from '../core/stations/compression/sheet-words.ts';
 import { fitOf } from '../core/stations/compression/leak-fit.ts';
 import { leakTask } from '../core/stations/compression/leak.ts';
 
@@ -41,7 +43,7 @@ function asJson(file: string, a: Assessment, o: AssessOptions): object {
     tag: a.context.survey.engine.identity.tag ?? null,
     stations: a.stations.map(({ id, condition }) => ({ id, condition })),
     findings: a.findings,
-    figures: compressionFigures(a.context),
+    figures: figuresSaid(a),
     ...(fit ? { leaks: fit } : {}),
     holds: a.holds,
     suspects,
@@ -53,6 +55,12 @@ function asJson(file: string, a: Assessment, o: AssessOptions): object {
     gates: a.gates,
     ready: a.ready
   };
+}
+
+/** The computed compression figures, each with its name and its sentence. */
+function figuresSaid({ context }: Assessment) {
+  const found = compare(context);
+  return found ? compressionFigures(context).map((f) => ({ ...f, ...sayFigure(f, found, context.units) })) : [];
 }
 
 /** Suspects with their reasons, the looks that pay, and what to do. */
@@ -92,7 +100,7 @@ function adviceLines(a: Assessment, draws: number): string[] {
 
 function asText(a: Assessment, o: AssessOptions): string {
   const { survey } = a.context;
-  const figures = compressionFigures(a.context);
+  const figures = figuresSaid(a);
   const task = leakTask(a.context);
   const { identity } = survey.engine;
   const lines = [
@@ -122,9 +130,8 @@ function asText(a: Assessment, o: AssessOptions): string {
   }
   if (figures.length) {
     lines.push('', 'COMPRESSION, COMPUTED');
-    for (const f of figures)
-      lines.push(`  ${f.label}${f.cylinder === undefined ? '' : `, cylinder ${f.cylinder}`}: ${f.says}`);
-    if (task && !task.ok) lines.push(`  Leak beyond the best cylinder: ${task.because}`);
+    for (const f of figures) lines.push(`  ${f.label}${'cylinder' in f ? `, cylinder ${f.cylinder}` : ''}: ${f.says}`);
+    if (task && !task.ok) lines.push(`  Leak beyond the best cylinder: ${notIdentifiable[task.because]}`);
   }
   lines.push('', a.steps.length ? 'JOB LIST' : 'Job list: nothing is demanded.');
   a.steps.forEach((s, k) =>

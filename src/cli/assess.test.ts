@@ -35,7 +35,7 @@ describe('npm run assess, without a server', () => {
     const wren = assess(example('wren')).out;
     expect(wren).toMatch(/Lowest, without the adapter: .* without it about 1\d\d psi/);
     expect(wren).toMatch(/At sea level: altitude not recorded/);
-    expect(wren).toMatch(/not identifiable/);
+    expect(wren).toMatch(/Not identifiable/);
   });
   it('an engine where all is sound demands nothing', () => {
     const { out } = assess(example('swift'));

@@ -1,6 +1,7 @@
 import type { CareId } from '../jobs/care-kinds.ts';
 import { ruleNumber, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
+import { sayLimit } from '../findings/limit.ts';
 import { impellerLimit } from '../stations/cooling/pump.ts';
 
 export { careIds, type CareId } from '../jobs/care-kinds.ts';
@@ -48,7 +49,7 @@ export function intervalsOf(c: Context, stored: boolean): Interval[] {
       title: 'Impeller',
       months: Math.round(impeller.value * 12),
       because: sun ? 'It stands in hot sun: rubber sets faster.' : 'Rubber sets with the years, run or not.',
-      school: impeller.manual ? impeller.said : schoolSaid(rules, 'impeller')
+      school: impeller.manual ? sayLimit(impeller, c.units) : schoolSaid(rules, 'impeller')
     },
     {
       id: 'plugs',

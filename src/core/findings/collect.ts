@@ -1,6 +1,12 @@
 import type { Because, Condition, Finding } from './finding.ts';
 import type { StationId } from '../items/register.ts';
 
+/**
+ * What was found, of a station whose facts and words are not apart yet: its first sentence. The owner's page shows it;
+ * nothing is decided by it.
+ */
+const firstOf = (sentence: string): string => /^.*?[.!?](?=\s|$)/.exec(sentence)?.[0] ?? sentence;
+
 /** Starts a list of findings of one station and gives back the list with a way to add to it. */
 export function findingsOf(station: StationId) {
   const list: Finding[] = [];
@@ -12,6 +18,7 @@ export function findingsOf(station: StationId) {
         station,
         ...(cylinder === undefined ? {} : { cylinder }),
         condition,
+        found: firstOf(sentence),
         sentence,
         because
       });

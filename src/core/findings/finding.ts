@@ -33,9 +33,13 @@ export interface Finding {
   readonly station: StationId;
   readonly cylinder?: number;
   readonly condition: Condition;
-  /** One plain sentence that a colleague would say. */
+  /** What was found, without what to do about it. */
+  readonly found: string;
+  /** All of it, as a colleague would say it: what was found and what to do. */
   readonly sentence: string;
   readonly because: Because;
+  /** The figures behind the sentence, SI units, of the stations that give facts. */
+  readonly values?: object;
 }
 
 const weight: Readonly<{ [C in Condition]: number }> = {

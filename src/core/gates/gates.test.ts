@@ -67,6 +67,7 @@ const step = (state: Step['state']): Step => ({
   title: 'Renew the water pump',
   how: '',
   why: [],
+  found: [],
   tools: [],
   parts: [],
   consumables: [],

@@ -1,6 +1,7 @@
 import { drowned } from '../record/drowned.ts';
 import { ownLimits } from '../engine/limits.ts';
-import { judgedBy, type Context } from '../findings/context.ts';
+import type { Context } from '../findings/context.ts';
+import { judgedBy, sayLimit } from '../findings/limit.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, fuelCleared, watered } from '../stations/fuel/age.ts';
@@ -51,7 +52,7 @@ function runTrouble(c: Context): string | undefined {
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const { head, stream } = lastSeen(c);
   if (lamps(c).at(-1) === 'came') return 'The lamp or horn came on in the first run.';
-  if (head !== undefined && head >= hot.value) return `The head passed its limit of ${hot.said}.`;
+  if (head !== undefined && head >= hot.value) return `The head passed its limit of ${sayLimit(hot, c.units)}.`;
   if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none')
     return 'There was no stream in the first run.';
   return undefined;

@@ -215,12 +215,24 @@ export interface HouseRules {
 export const school = <T extends TopicId>(rules: HouseRules, topic: T): ChoiceOf<T> =>
   (rules.schools?.[topic] ?? topics[topic].standard) as ChoiceOf<T>;
 
-/** The school in words, as a judgement names it: "spread 15 % of the best (house rule)". */
-export function schoolSaid(rules: HouseRules, topic: TopicId): string {
-  const chosen = school(rules, topic) as string;
-  const words = (topics[topic].choices as Record<string, string>)[chosen] ?? chosen;
-  return `${topics[topic].topic}: ${words}`;
+/** A topic and the school this house follows in it. */
+export interface ChosenSchool {
+  readonly topic: TopicId;
+  readonly choice: string;
 }
+
+export const chosenSchool = (rules: HouseRules, topic: TopicId): ChosenSchool => ({
+  topic,
+  choice: school(rules, topic)
+});
+
+/** The school in words, as a judgement names it: "spread 15 % of the best (house rule)". */
+export function saySchool({ topic, choice }: ChosenSchool): string {
+  const { topic: name, choices } = topics[topic];
+  return `${name}: ${(choices as Record<string, string>)[choice] ?? choice}`;
+}
+
+export const schoolSaid = (rules: HouseRules, topic: TopicId): string => saySchool(chosenSchool(rules, topic));
 
 export const ruleNumber = (rules: HouseRules, id: NumberRuleId): number =>
   rules.numbers?.[id] ?? numberRules[id].standard;

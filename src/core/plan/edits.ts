@@ -43,6 +43,7 @@ export function ownSteps(c: Context, edits: ReadonlyMap<string, Edit>, marks: Re
       title: edit.title,
       how: '',
       why: ['Added by hand.'],
+      found: ['Added by hand.'],
       tools: [],
       parts: [],
       consumables: [],

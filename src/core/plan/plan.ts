@@ -16,6 +16,8 @@ export interface Step {
   readonly how: string;
   /** The sentences of the findings that raised it, and of the suspects behind it. */
   readonly why: readonly string[];
+  /** The same without what to do about it, for whoever owns the engine. */
+  readonly found: readonly string[];
   readonly tools: readonly string[];
   readonly parts: readonly string[];
   readonly consumables: readonly string[];
@@ -66,10 +68,10 @@ export function raisers(rule: JobRule, found: readonly Finding[]): Finding[] {
 export const asOf = (c: Context, at: string): Context =>
   contextOf({ ...c.survey, readings: c.survey.readings.filter((r) => !isAfter(r.at, at)) }, c.now, c.units, c.fitLeaks);
 
-/** "Likely: head gasket. The case leaks under test; …" */
+/** "Likely: head gasket (the case leaks under test; …)." */
 function saySuspect(s: SuspectView): string {
   const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
-  return `Likely: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}. ${s.cure}`;
+  return `Likely: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}.`;
 }
 
 /**
@@ -100,6 +102,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     if (!now.length && !also && !mark) return [];
     if (mark?.state === 'open' && !now.length && !also) return [];
     const why = now.length ? now : mark && mark.state !== 'open' ? raisers(rule, foundAt(mark.at)) : [];
+    const otherwise =
+      why.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'];
     const done = mark?.state === 'done' || (!mark && met);
     const after =
       mark?.state === 'done' &&
@@ -112,11 +116,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         id: rule.id,
         title: rule.title,
         how: rule.how,
-        why: [
-          ...why.map((f) => f.sentence),
-          ...behind.map(saySuspect),
-          ...(why.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'])
-        ],
+        why: [...why.map((f) => f.sentence), ...behind.map((s) => `${saySuspect(s)} ${s.cure}`), ...otherwise],
+        found: [...why.map((f) => f.found), ...behind.map(saySuspect), ...otherwise],
         tools: rule.tools ?? [],
         parts: rule.parts ?? [],
         consumables: rule.consumables ?? [],

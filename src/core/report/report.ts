@@ -191,7 +191,7 @@ function ownerPage(a: Assessment): OwnerPage {
   const { identity } = a.context.survey.engine;
   const name = [identity.maker, identity.model].filter(Boolean).join(' ') || 'your outboard';
   const proved = a.steps.filter((s) => s.state === 'proved' || s.state === 'done');
-  const found = [...new Set(proved.flatMap((s) => s.why.map(firstSentence)))];
+  const found = [...new Set(proved.flatMap((s) => s.found))];
   const worked = new Set(proved.map((s) => s.proof.station));
   const sound = a.stations
     .filter((s) => s.condition === 'sound' && !worked.has(s.id) && stations[s.id].looksAt === 'engine')
@@ -239,6 +239,3 @@ function nextFor(a: Assessment): string[] {
     'Flush with fresh water after use in salt. Do not leave old fuel in it over winter.'
   ];
 }
-
-/** What was found, without the advice to the technician that follows it. */
-const firstSentence = (said: string): string => /^.*?[.!?](?=\s|$)/.exec(said)?.[0] ?? said;

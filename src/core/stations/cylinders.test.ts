@@ -7,6 +7,7 @@ const finding = (station: Finding['station'], cylinder: number | undefined, cond
   station,
   ...(cylinder === undefined ? {} : { cylinder }),
   condition,
+  found: 'Seen.',
   sentence: 'Seen.',
   because: { inputs: [], provenance: 'C', source: 'a test' }
 });

@@ -1,7 +1,8 @@
 import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import { cylindersOf, judgedBy, type Context } from '../../findings/context.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { judgedBy } from '../../findings/limit.ts';
 import { absolute, kindRange } from '../../stations/compression/absolute.ts';
 import { compare, type Comparison } from '../../stations/compression/compare.ts';
 import { leakDownRows } from '../../stations/compression/leakdown.ts';

@@ -1,7 +1,8 @@
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy } from '../../findings/limit.ts';
 import { lastSeen } from '../../stations/cooling/seen.ts';
 import { fuelAge } from '../../stations/fuel/age.ts';
 import { stageIds } from '../../stations/gear/case-test.ts';

@@ -3,7 +3,7 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { withoutAdapter, type WithoutAdapter } from '../../physics/adapter.ts';
 import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
-import type { Comparison } from './compare.ts';
+import { deadVolume, type Comparison } from './compare.ts';
 import { cylinderOf } from './shape.ts';
 
 /** Range of cranking pressure of each kind of engine, Pa gauge at sea level (C; below it is a question, never a fault). */
@@ -31,7 +31,7 @@ export function absolute(c: Context, comparison: Comparison): Absolute {
   const profile = c.survey.engine.profile;
   const strokes = profile.strokes === 'two' || profile.strokes === 'four' ? profile.strokes : undefined;
   const lowest = Math.min(...means);
-  const dead = instrument.valve === 'plug end' ? 0 : (instrument.adapterVolume ?? 0);
+  const dead = deadVolume(instrument);
   const cylinder = dead > 0 ? cylinderOf(c) : undefined;
   const adapter = cylinder ? { dead, ...withoutAdapter(lowest, cylinder, dead, ambient) } : undefined;
   return {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { contextOf } from '../../findings/context.ts';
+import { spoken } from '../../findings/fact.ts';
 import { crank } from '../../physics/cranking.ts';
 import { holeArea } from '../../physics/orifice.ts';
 import { splitSeries } from '../../items/check-entry.ts';
@@ -8,10 +9,11 @@ import { Bench } from '../../../../test/case.ts';
 import { compare } from './compare.ts';
 import { expectedRange } from './expected.ts';
 import { fitLeaks, fitOf } from './leak-fit.ts';
-import { leakFindings, leakTask } from './leak.ts';
-import { againstReference, referenceOf } from './reference.ts';
+import { leakWords } from './leak-words.ts';
+import { analyseLeak, leakTask } from './leak.ts';
 import { singleRepeat } from './repeat.ts';
 import { shapeOf } from './shape.ts';
+import { notIdentifiable, sayRepeat } from './sheet-words.ts';
 
 const psi = 6894.757;
 const triple = { strokes: 'two', cylinders: 3, displacement: 600e-6, ratio: 6.5, starting: 'electric' } as const;
@@ -24,7 +26,7 @@ const shop = {
   valve: 'plug end' as const
 };
 const at = (b: Bench) => contextOf(b.survey, new Date('2026-05-03'), 'us');
-const repeat = (b: Bench): string => singleRepeat(at(b), compare(at(b))!).sentence;
+const repeat = (b: Bench): string => sayRepeat(singleRepeat(at(b), compare(at(b))!), 'us').sentence;
 const dry = { throttle: 'open', bores: 'dry' } as const;
 
 describe('pull by pull', () => {
@@ -82,7 +84,7 @@ describe('the leak beyond the best cylinder', () => {
     const row = fit.rows.find((r) => r.cylinder === 2)!;
     expect(row.low * 1e3).toBeLessThan(1.3);
     expect(row.high * 1e3).toBeGreaterThan(1.3);
-    const said = leakFindings({ ...at(b), fitLeaks })
+    const said = spoken('compression', analyseLeak({ ...at(b), fitLeaks })!, leakWords, 'us')
       .map((f) => f.sentence)
       .join(' ');
     expect(said).toMatch(/Cylinder 2 leaks like a hole of 1\.[2-4] mm more than cylinder [13]/);
@@ -90,7 +92,7 @@ describe('the leak beyond the best cylinder', () => {
   });
   const refused = (b: Bench): string => {
     const task = leakTask(at(b))!;
-    return task.ok ? 'made' : task.because;
+    return task.ok ? 'made' : notIdentifiable[task.because];
   };
   it('is not identifiable on one cylinder, through an unknown adapter, or with the throttle shut, and says what would help', () => {
     const hose = { ...shop, adapterVolume: 8e-6, valve: 'gauge end' as const };
@@ -298,29 +300,5 @@ describe('expected range', () => {
     expect(high.high).toBeLessThan(low.high);
     expect(low.low).toBeLessThan(118 * psi);
     expect(low.high).toBeGreaterThan(118 * psi);
-  });
-});
-
-describe('last time and the sister engine', () => {
-  const found = (list: [number, number][], name = 'shop') =>
-    compare(at(new Bench(triple).psi(list, { instrument: { ...shop, name }, conditions: dry })))!;
-  it('are put side by side with the same instrument only', () => {
-    const then = referenceOf(
-      'last spring',
-      found([
-        [1, 120],
-        [2, 119]
-      ])
-    );
-    const same = againstReference(
-      found([
-        [1, 119],
-        [2, 98]
-      ]),
-      then
-    );
-    expect(same.unlike).toBeUndefined();
-    expect(same.rows.map((r) => r.real)).toEqual([false, true]);
-    expect(againstReference(found([[1, 119]], 'other'), then).unlike).toMatch(/another instrument/);
   });
 });

@@ -1,6 +1,7 @@
 import { PSI } from '../../units/factors.ts';
-import { school } from '../../house-rules/rules.ts';
-import { cylindersOf, judgedBy, type Context, type Judged } from '../../findings/context.ts';
+import { chosenSchool, school, type ChosenSchool } from '../../house-rules/rules.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
 import type { Conditions, Instrument } from '../../record/reading.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
@@ -31,19 +32,24 @@ export const DOUBT = 0.05;
 export interface Comparison {
   readonly rows: readonly Row[];
   readonly missing: readonly number[];
-  /** Readings left out because they were taken under other conditions, with the difference in words. */
-  readonly unlike: readonly { readonly cylinder: number; readonly why: string }[];
+  /** Readings left out because they were taken under other conditions, with what differs. */
+  readonly unlike: readonly { readonly cylinder: number; readonly differs: readonly Difference[] }[];
   /** Wet readings of cylinders that were also read dry, otherwise under the same conditions. */
   readonly wet: readonly (Estimate & { readonly cylinder: number; readonly dose?: number })[];
   readonly conditions: Conditions;
   readonly instrument: Instrument;
   readonly limit: Judged;
+  /** By which school the limit was chosen, where the manual gives none. */
+  readonly school: ChosenSchool;
   readonly spread?: Spread;
   readonly overLimit?: number;
   readonly alike?: number;
   readonly order?: OrderEffect;
   readonly volts: readonly number[];
 }
+
+/** Volume between the chamber and this gauge's check valve, m³; none where the valve sits at the plug end. */
+export const deadVolume = (i: Instrument): number => (i.valve === 'plug end' ? 0 : (i.adapterVolume ?? 0));
 
 /** What must be the same before two readings are compared. */
 const keyOf = (r: Pressure, bores: string = r.conditions?.bores ?? 'unknown'): string =>
@@ -55,14 +61,17 @@ const keyOf = (r: Pressure, bores: string = r.conditions?.bores ?? 'unknown'): s
     r.instrument?.adapterVolume ?? 'unknown'
   ].join('|');
 
-function difference(a: Pressure, b: Pressure): string {
-  const parts: string[] = [];
-  if (a.conditions?.throttle !== b.conditions?.throttle) parts.push(`throttle ${a.conditions?.throttle ?? 'unknown'}`);
-  if (a.conditions?.bores !== b.conditions?.bores) parts.push(`bores ${a.conditions?.bores ?? 'unknown'}`);
-  if (a.conditions?.engine !== b.conditions?.engine) parts.push(`engine ${a.conditions?.engine ?? 'unknown'}`);
+/** In what a reading differs from those that are compared, and what it was taken with. */
+export type Difference =
+  { readonly of: 'throttle' | 'bores' | 'engine'; readonly was: string | undefined } | { readonly of: 'gauge' };
+
+function differences(a: Pressure, b: Pressure): Difference[] {
+  const parts: Difference[] = [];
+  for (const of of ['throttle', 'bores', 'engine'] as const)
+    if (a.conditions?.[of] !== b.conditions?.[of]) parts.push({ of, was: a.conditions?.[of] });
   if (a.instrument?.name !== b.instrument?.name || a.instrument?.adapterVolume !== b.instrument?.adapterVolume)
-    parts.push('another gauge or adapter');
-  return parts.join(', ') || 'other conditions';
+    parts.push({ of: 'gauge' });
+  return parts;
 }
 
 /** Groups readings by like conditions; the group with most cylinders speaks, the newest where two are even. */
@@ -131,10 +140,11 @@ function compareOnce(c: Context): Comparison | undefined {
     rows,
     missing: cylindersOf(c).filter((k) => !ids.includes(k)),
     wet,
-    unlike: others.filter((r) => !isWet(r)).map((r) => ({ cylinder: r.cylinder!, why: difference(r, first) })),
+    unlike: others.filter((r) => !isWet(r)).map((r) => ({ cylinder: r.cylinder!, differs: differences(r, first) })),
     conditions: first.conditions ?? {},
     instrument,
     limit,
+    school: chosenSchool(c.rules, 'spread'),
     volts: chosen.map((r) => r.conditions?.volts).filter((v) => v !== undefined),
     ...(rows.length > 1 && best > 0
       ? {

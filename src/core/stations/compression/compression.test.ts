@@ -185,7 +185,11 @@ describe('the wet test', () => {
 describe('the order of testing', () => {
   const tests = [1, 2, 3].map((cylinder, k) => ({ cylinder, pressure: 120 - 14 * k, volts: 12.4 - 0.8 * k }));
   it('a tiring battery confounds the late cylinders', () => {
-    expect(orderEffect(tests, [3])).toMatchObject({ confounded: true, tiring: true, fall: '12.4 V to 10.8 V' });
+    expect(orderEffect(tests, [3])).toMatchObject({
+      confounded: true,
+      tiring: true,
+      fall: { of: 'volts', from: 12.4, to: 10.8 }
+    });
   });
   it('the reverse order takes that away', () => {
     expect(orderEffect([...tests, ...[...tests].reverse()], [3]).confounded).toBe(false);

@@ -3,6 +3,7 @@ import { Bench } from '../../../../test/case.ts';
 import { PSI } from '../../units/factors.ts';
 import { compare, DOUBT } from './compare.ts';
 import { falls, singleRepeat } from './repeat.ts';
+import { sayRepeat } from './sheet-words.ts';
 
 const dry = { throttle: 'open', bores: 'dry', engine: 'cold' } as const;
 const gauge = { name: 'coarse gauge', resolution: 5 * PSI, valve: 'plug end', adapterVolume: 0 } as const;
@@ -14,7 +15,7 @@ const pulls = (b: Bench, cylinder: number, list: number[]): Bench =>
   );
 const repeat = (b: Bench): string => {
   const { context } = b.judged();
-  return singleRepeat(context, compare(context)!).sentence;
+  return sayRepeat(singleRepeat(context, compare(context)!), 'us').sentence;
 };
 
 describe('a needle that fell', () => {

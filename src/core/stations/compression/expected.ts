@@ -1,4 +1,3 @@
-import { say } from '../../units/index.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
@@ -23,7 +22,13 @@ export interface Expected {
   /** Pa gauge at the place of the test. */
   readonly low: number;
   readonly high: number;
-  readonly from: string;
+  /** What the model was given: cranking speed 1/min, trapped ratio, Pa, K. */
+  readonly from: {
+    readonly rpm: { readonly low: number; readonly high: number };
+    readonly ratio: { readonly low: number; readonly high: number };
+    readonly ambient: number;
+    readonly temperature: number;
+  };
 }
 
 /** Speed range of the test: what was noted, ±5 %, else what arm or starter give. */
@@ -49,16 +54,16 @@ const kept = new Map<string, { low: number; high: number }>();
  * unknown. A reading under it is a question, never a fault (M).
  */
 export function expectedRange(c: Context): Expected | undefined {
-  const known_ = shapeOf(c);
-  if (!known_) return undefined;
+  const given = shapeOf(c);
+  if (!given) return undefined;
   const altitude = known(c.record.value('safe.altitude'));
   const ambient = altitude === undefined ? SEA_LEVEL_PRESSURE : pressureAtAltitude(altitude);
   const temperature = known(c.record.value('safe.air')) ?? 293;
   const rpm = speedOf(c);
-  const key = JSON.stringify([known_, ambient, temperature, rpm]);
+  const key = JSON.stringify([given, ambient, temperature, rpm]);
   let range = kept.get(key);
   if (!range) {
-    const { shape, ratioReach } = known_;
+    const { shape, ratioReach } = given;
     const at = (ratio: number, speed: number, heat: number, leak: number): number =>
       crank({
         cylinder: { ...shape, ratio },
@@ -80,6 +85,11 @@ export function expectedRange(c: Context): Expected | undefined {
   }
   return {
     ...range,
-    from: `${Math.round(rpm.low)} to ${Math.round(rpm.high)} rpm, trapped ratio ${(known_.shape.ratio - known_.ratioReach).toFixed(1)} to ${(known_.shape.ratio + known_.ratioReach).toFixed(1)}, ${Math.round(ambient / 100)} hPa, ${say(temperature, 'temperature', c.units)}`
+    from: {
+      rpm,
+      ratio: { low: given.shape.ratio - given.ratioReach, high: given.shape.ratio + given.ratioReach },
+      ambient,
+      temperature
+    }
   };
 }

@@ -1,60 +1,57 @@
-import { PSI } from '../../units/factors.ts';
-import { withOilInterval } from '../../physics/wet-dose.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
+import { withOilInterval } from '../../physics/wet-dose.ts';
 import type { Context } from '../../findings/context.ts';
-import { say } from '../../units/index.ts';
 import { absolute } from './absolute.ts';
 import { compare } from './compare.ts';
-import { expectedRange } from './expected.ts';
+import { expectedRange, type Expected } from './expected.ts';
 import { cylinderOf } from './shape.ts';
 
-/** A computed figure beside the readings: Pa gauge, with its range where there is one. */
-export interface Figure {
-  readonly id: 'sea-level' | 'without-adapter' | 'wet-dose' | 'expected';
-  readonly label: string;
-  readonly cylinder?: number;
-  readonly value?: number;
-  readonly low?: number;
-  readonly high?: number;
-  readonly says: string;
+interface Interval {
+  readonly best: number;
+  readonly low: number;
+  readonly high: number;
 }
+
+/** A computed figure beside the readings: Pa gauge, with its range where there is one; `sayFigure` words it. */
+export type Figure =
+  | { readonly id: 'sea-level'; readonly cylinder: number; readonly here: number; readonly value: number }
+  | { readonly id: 'altitude-unknown'; readonly value: number }
+  | {
+      readonly id: 'without-adapter';
+      readonly value: number;
+      readonly low: number;
+      readonly high: number;
+      /** m³ before the check valve. */
+      readonly dead: number;
+    }
+  | {
+      readonly id: 'wet-dose';
+      readonly cylinder: number;
+      readonly value: number;
+      readonly low: number;
+      readonly high: number;
+      readonly rise: number;
+      /** How much of the rise is the oil's own volume. */
+      readonly oil: Interval;
+    }
+  | { readonly id: 'expected'; readonly low: number; readonly high: number; readonly from: Expected['from'] };
 
 /** What the compression readings come to: at sea level, without the adapter, the oil's own share of a wet test, what is expected. */
 export function compressionFigures(c: Context): Figure[] {
   const found = compare(c);
   if (!found) return [];
-  const step = found.instrument.resolution ?? PSI;
-  const p = (pa: number): string => say(pa, 'pressure', c.units, step);
   const abs = absolute(c, found);
-  const list: Figure[] = [];
-  if (abs.altitudeKnown)
-    for (const r of found.rows) {
-      const value = atSeaLevel(r.mean, abs.ambient);
-      list.push({
+  const list: Figure[] = abs.altitudeKnown
+    ? found.rows.map((r) => ({
         id: 'sea-level',
-        label: 'At sea level',
         cylinder: r.cylinder,
-        value,
-        says: `${p(r.mean)} here would be ${p(value)} at sea level`
-      });
-    }
-  else
-    list.push({
-      id: 'sea-level',
-      label: 'At sea level',
-      value: abs.best,
-      says: 'altitude not recorded: taken as sea level'
-    });
+        here: r.mean,
+        value: atSeaLevel(r.mean, abs.ambient)
+      }))
+    : [{ id: 'altitude-unknown', value: abs.best }];
   if (abs.adapter) {
     const { best, low, high, dead } = abs.adapter;
-    list.push({
-      id: 'without-adapter',
-      label: 'Lowest, without the adapter',
-      value: best,
-      low,
-      high,
-      says: `the adapter’s ${say(dead, 'volume', c.units)} alone takes it down; without it about ${p(best)} (${p(low)} to ${p(high)})`
-    });
+    list.push({ id: 'without-adapter', value: best, low, high, dead });
   }
   const cylinder = cylinderOf(c);
   for (const wet of found.wet) {
@@ -63,22 +60,15 @@ export function compressionFigures(c: Context): Figure[] {
     if (!dry || !oil) continue;
     list.push({
       id: 'wet-dose',
-      label: 'Wet, the oil’s own share taken off',
       cylinder: wet.cylinder,
       value: wet.mean - oil.best,
       low: wet.mean - oil.high,
       high: wet.mean - oil.low,
-      says: `${p(wet.mean - dry.mean)} over dry, ${p(oil.best - dry.mean)} of it (${p(oil.low - dry.mean)} to ${p(oil.high - dry.mean)}) the oil’s own volume`
+      rise: wet.mean - dry.mean,
+      oil: { best: oil.best - dry.mean, low: oil.low - dry.mean, high: oil.high - dry.mean }
     });
   }
   const expected = expectedRange(c);
-  if (expected)
-    list.push({
-      id: 'expected',
-      label: 'Expected of this engine',
-      low: expected.low,
-      high: expected.high,
-      says: `${p(expected.low)} to ${p(expected.high)} by the cranking model (${expected.from}); under it is a question, never a fault`
-    });
+  if (expected) list.push({ id: 'expected', low: expected.low, high: expected.high, from: expected.from });
   return list;
 }

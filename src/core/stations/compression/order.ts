@@ -11,7 +11,8 @@ export interface OrderEffect {
   readonly confounded: boolean;
   /** True when volts or speed fell over the test. */
   readonly tiring: boolean;
-  readonly fall?: string;
+  /** How far volts (V) or speed (1/min) fell. */
+  readonly fall?: { readonly of: 'volts' | 'rpm'; readonly from: number; readonly to: number };
 }
 
 const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
@@ -40,6 +41,10 @@ export function orderEffect(tests: readonly Test[], low: readonly number[]): Ord
   return {
     confounded: !balanced && late && (fell || slowed || (!noted && falling)),
     tiring: fell || slowed,
-    ...(fell ? { fall: `${v0.toFixed(1)} V to ${v1.toFixed(1)} V` } : slowed ? { fall: `${r0} rpm to ${r1} rpm` } : {})
+    ...(fell
+      ? { fall: { of: 'volts', from: v0, to: v1 } as const }
+      : slowed
+        ? { fall: { of: 'rpm', from: r0, to: r1 } as const }
+        : {})
   };
 }

@@ -16,10 +16,12 @@ export const referenceOf = (label: string, found: Comparison): ReferenceTest => 
   conditions: found.conditions
 });
 
+export type Unlike = 'instrument' | 'adapter' | 'throttle' | 'bores' | 'engine';
+
 export interface AgainstReference {
   readonly label: string;
-  /** Why the two cannot be put side by side; nothing when they can. */
-  readonly unlike?: string;
+  /** In what the two differ, so that they cannot be put side by side; empty when they can. */
+  readonly unlike: readonly Unlike[];
   readonly rows: readonly {
     readonly cylinder: number;
     readonly then: number;
@@ -31,13 +33,14 @@ export interface AgainstReference {
 
 /** This test beside an earlier one or the sister's: only with the same instrument under the same conditions. C. */
 export function againstReference(found: Comparison, then: ReferenceTest): AgainstReference {
-  const differs = [
-    found.instrument.name !== then.instrument.name && 'another instrument',
-    (found.instrument.adapterVolume ?? -1) !== (then.instrument.adapterVolume ?? -1) && 'another adapter',
-    (found.conditions.throttle ?? 'unknown') !== (then.conditions.throttle ?? 'unknown') && 'another throttle',
-    (found.conditions.bores ?? 'unknown') !== (then.conditions.bores ?? 'unknown') && 'other oil in the bores',
-    (found.conditions.engine ?? 'unknown') !== (then.conditions.engine ?? 'unknown') && 'warm against cold'
-  ].filter(Boolean);
+  const differs: Readonly<Record<Unlike, boolean>> = {
+    instrument: found.instrument.name !== then.instrument.name,
+    adapter: (found.instrument.adapterVolume ?? -1) !== (then.instrument.adapterVolume ?? -1),
+    throttle: (found.conditions.throttle ?? 'unknown') !== (then.conditions.throttle ?? 'unknown'),
+    bores: (found.conditions.bores ?? 'unknown') !== (then.conditions.bores ?? 'unknown'),
+    engine: (found.conditions.engine ?? 'unknown') !== (then.conditions.engine ?? 'unknown')
+  };
+  const unlike = (Object.keys(differs) as Unlike[]).filter((k) => differs[k]);
   const rows = found.rows.flatMap((r) => {
     const old = then.rows.find((x) => x.cylinder === r.cylinder);
     return old
@@ -51,5 +54,5 @@ export function againstReference(found: Comparison, then: ReferenceTest): Agains
         ]
       : [];
   });
-  return { label: then.label, ...(differs.length ? { unlike: differs.join(', ') } : {}), rows };
+  return { label: then.label, unlike, rows };
 }

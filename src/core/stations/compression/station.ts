@@ -1,10 +1,14 @@
-import { PSI } from '../../units/factors.ts';
+import { spoken } from '../../findings/fact.ts';
 import { show } from '../../units/index.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
-import { compare } from './compare.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
+import { analyseTest, stepOf } from './analyse.ts';
+import { compare } from './compare.ts';
+import { leakDownWords, leakWords } from './leak-words.ts';
+import { analyseLeak } from './leak.ts';
+import { analyseLeakDown } from './leakdown.ts';
 import { items } from './readings.ts';
+import { testWords } from './words.ts';
 
 export const station = {
   items,
@@ -28,11 +32,17 @@ export const station = {
     const oil = boreOil(c);
     return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) };
   },
-  analyse,
+  analyse: (c) => {
+    const test = analyseTest(c);
+    const leak = test && analyseLeak(c);
+    return [
+      ...spoken('compression', analyseLeakDown(c), leakDownWords, c.units),
+      ...(test ? spoken('compression', test, testWords, c.units) : []),
+      ...(leak ? spoken('compression', leak, leakWords, c.units) : [])
+    ];
+  },
   sounding: (c) => {
     const found = compare(c);
-    return (
-      found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, found.instrument.resolution ?? PSI)
-    );
+    return found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, stepOf(found));
   }
 } as const satisfies Station;

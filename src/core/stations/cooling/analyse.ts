@@ -1,7 +1,8 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { schoolSaid } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
@@ -58,7 +59,7 @@ function pump(c: Context, out: Out): void {
       `pump opened: ${opened ?? 'unknown'}`,
       ...marks
     ],
-    limit: `${limit.said}; vane set ${setLimit.said}`,
+    limit: `${sayLimit(limit, c.units)}; vane set ${sayLimit(setLimit, c.units)}`,
     school: schoolSaid(c.rules, 'impeller'),
     provenance: limit.provenance,
     source: 'Common practice: rubber sets with heat, light and standing'
@@ -88,7 +89,12 @@ function pump(c: Context, out: Out): void {
   if (opened === 'yes' && set !== undefined && housing === 'good' && (age === undefined || age <= limit.value))
     out.add('pump', 'sound', 'The pump was opened and is good.', why);
   else if (age !== undefined && age > limit.value)
-    out.add('pump', 'watch', `The impeller is ${say(age, 'years', c.units)} old, past ${limit.said}: ${fit}.`, why);
+    out.add(
+      'pump',
+      'watch',
+      `The impeller is ${say(age, 'years', c.units)} old, past ${sayLimit(limit, c.units)}: ${fit}.`,
+      why
+    );
   else if (standing !== undefined && standing > limit.value)
     out.add(
       'pump',
@@ -97,7 +103,12 @@ function pump(c: Context, out: Out): void {
       why
     );
   else if (age !== undefined)
-    out.add('pump', 'sound', `The impeller is ${say(age, 'years', c.units)} old, within ${limit.said}.`, why);
+    out.add(
+      'pump',
+      'sound',
+      `The impeller is ${say(age, 'years', c.units)} old, within ${sayLimit(limit, c.units)}.`,
+      why
+    );
   else if (record.touched('cooling'))
     out.add(
       'pump',
@@ -120,7 +131,7 @@ function stream(c: Context, out: Out): void {
       `hottest at the head: ${head === undefined ? 'not taken' : say(head, 'temperature', c.units)}`,
       `outlet and line: ${outlet ?? 'not probed'}`
     ],
-    limit: `head under ${hot.said}`,
+    limit: `head under ${sayLimit(hot, c.units)}`,
     provenance: hot.provenance,
     source: 'Common practice: the stream is a bleed, not the whole flow; temperature decides between pump and outlet'
   };
@@ -128,7 +139,7 @@ function stream(c: Context, out: Out): void {
     out.add(
       'hot',
       'fault',
-      `The head reached ${say(head, 'temperature', c.units)}, limit ${hot.said}. Stop; no more running until the cause is found: pump, thermostat, passages.`,
+      `The head reached ${say(head, 'temperature', c.units)}, limit ${sayLimit(hot, c.units)}. Stop; no more running until the cause is found: pump, thermostat, passages.`,
       why
     );
   const climbing = warming !== undefined && (warming.state === 'will-pass' || warming.state === 'may-pass');

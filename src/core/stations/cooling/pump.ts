@@ -1,7 +1,8 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber, school } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy } from '../../findings/limit.ts';
 
 /** Years after which an impeller is due: the manual's, else by house rule and heat. */
 export function impellerLimit(c: Context) {

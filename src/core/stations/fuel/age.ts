@@ -1,6 +1,7 @@
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { known } from '../../engine/profile.ts';
-import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
 
 export type FuelAge = 'fresh' | 'use' | 'doubtful' | 'drain' | 'unknown';
 
@@ -9,8 +10,7 @@ export interface AgedFuel {
   /** Months, and whether they were entered or follow from the years it stood. */
   readonly months: number | undefined;
   readonly assumed: boolean;
-  readonly limit: number;
-  readonly limitSaid: string;
+  readonly limit: Judged;
 }
 
 /** The age of the fuel against the house's months; ethanol shortens them, stabiliser lengthens the last. */
@@ -45,8 +45,7 @@ export function fuelAge(c: Context): AgedFuel {
     verdict,
     months,
     assumed: entered === undefined && months !== undefined,
-    limit: limit.value,
-    limitSaid: limit.said
+    limit
   };
 }
 

@@ -1,7 +1,8 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
@@ -53,7 +54,7 @@ function age(c: Context, out: Out): void {
       `fuel: ${c.record.value('fuel.kind') ?? 'kind unknown'}`,
       `stabilised: ${c.record.value('fuel.stabilised') ?? 'unknown'}`
     ],
-    limit: `drained beyond ${a.limitSaid}`,
+    limit: `drained beyond ${sayLimit(a.limit, c.units)}`,
     provenance: 'C',
     source: 'House rule, common practice'
   };
@@ -162,7 +163,7 @@ function vacuum(c: Context, out: Out): void {
       ...(speed === undefined ? [] : [`at speed: ${v(speed)}`]),
       ...(head === undefined ? [] : [`lift of ${say(lift!, 'altitude', 'metric', 0.1)} alone: ${v(head)}`])
     ],
-    limit: most.said,
+    limit: sayLimit(most, c.units),
     formula: 'suction of a column: ρ·g·h, petrol 740 kg/m³',
     provenance: most.provenance,
     source: 'Hydrostatics (P); the limit from memory where the manual’s is not entered'
@@ -213,7 +214,7 @@ function premix(c: Context, out: Out): void {
   const { ratio, wanted, richer } = asked;
   const why: Because = {
     inputs: [`mixture in use: ${Math.round(mix)}:1`],
-    limit: `${Math.round(ratio)}:1${richer ? `, one step more oil than ${wanted.said} for the first tank` : `, ${wanted.said}`}`,
+    limit: `${Math.round(ratio)}:1${richer ? `, one step more oil than ${sayLimit(wanted, c.units)} for the first tank` : `, ${sayLimit(wanted, c.units)}`}`,
     school: asked.school,
     formula: 'oil = fuel/ratio',
     provenance: wanted.provenance,

@@ -1,6 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
-import { judgedBy, type Context, type Judged } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { treatedAfter } from '../../physics/flows.ts';
 import { correctTank } from '../../physics/premix.ts';
 

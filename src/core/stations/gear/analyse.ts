@@ -1,6 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
@@ -187,7 +188,7 @@ function amount(c: Context, out: ReturnType<typeof findingsOf>): void {
     inputs,
     value: `${Math.round(share * 100)} % of capacity`,
     uncertainty: `± ${Math.round(DRAIN_TOLERANCE * 100)} % for what clings and the jug (from memory)`,
-    limit: capacity.said,
+    limit: sayLimit(capacity, c.units),
     provenance: 'C' as const,
     source: 'Common practice: drained volume against capacity'
   };
@@ -202,14 +203,14 @@ function amount(c: Context, out: ReturnType<typeof findingsOf>): void {
     out.add(
       'amount',
       waterSeen(c) ? 'watch' : 'cannot-tell',
-      `More came out (${say(drained, 'volume', c.units)}) than the case holds (${capacity.said}): ${waterSeen(c) ? 'the rest is water' : 'water, overfilled, or the capacity is of another leg'}.`,
+      `More came out (${say(drained, 'volume', c.units)}) than the case holds (${sayLimit(capacity, c.units)}): ${waterSeen(c) ? 'the rest is water' : 'water, overfilled, or the capacity is of another leg'}.`,
       why
     );
   else if (share < 1 - DRAIN_TOLERANCE)
     out.add(
       'amount',
       'watch',
-      `${say(drained, 'volume', c.units)} came out of ${capacity.said}: it was low, or it has not drained. Longer in the cold, tilted a little at the end.`,
+      `${say(drained, 'volume', c.units)} came out of ${sayLimit(capacity, c.units)}: it was low, or it has not drained. Longer in the cold, tilted a little at the end.`,
       why
     );
   else out.add('amount', 'sound', `As much came out as the case holds.`, why);

@@ -2,7 +2,8 @@ import { PSI } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import { judgedBy, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import {
   detectableDrop,
   dropRate,
@@ -72,7 +73,7 @@ export const mostPressure = (c: Context) => judgedBy(c, 'gear.casePressure', own
 export function overPressure(c: Context, pressure: number, stage: CaseStage): string | undefined {
   const most = mostPressure(c);
   return stage !== 'vacuum' && pressure > most.value * 1.001
-    ? `Refused: ${say(pressure, 'pressure', c.units)} is over ${most.said}. Seals are blown out by that. Enter the manual’s figure with its page if it allows more.`
+    ? `Refused: ${say(pressure, 'pressure', c.units)} is over ${sayLimit(most, c.units)}. Seals are blown out by that. Enter the manual’s figure with its page if it allows more.`
     : undefined;
 }
 
@@ -163,7 +164,7 @@ export function caseFindings(c: Context, out: Out): void {
         ],
         ...(t.leak ? { value: `leak ${mL(t.leak.low)} to ${mL(t.leak.high)} mL/min of outside air` } : {}),
         uncertainty: `divisions of ${p(t.step)}: a drop counts over ${p(counts)} and is surely seen over ${p(surely)}`,
-        limit: `${mL(ruleNumber(c.rules, 'caseLeak'))} mL/min counts as held (house rule); at most ${mostPressure(c).said}`,
+        limit: `${mL(ruleNumber(c.rules, 'caseLeak'))} mL/min counts as held (house rule); at most ${sayLimit(mostPressure(c), c.units)}`,
         formula:
           'leak = V·Δp/(p_a·t); every rate that passes inside all rounding bands, readings brought to one temperature',
         provenance: 'P',
@@ -185,11 +186,11 @@ export function caseFindings(c: Context, out: Out): void {
     out.add(
       'case-over',
       'fault',
-      `${say(over.value as number, 'pressure', c.units)} was put on the case, over ${mostPressure(c).said}. Seals may have been blown: test the low stage again, and look at every lip.`,
+      `${say(over.value as number, 'pressure', c.units)} was put on the case, over ${sayLimit(mostPressure(c), c.units)}. Seals may have been blown: test the low stage again, and look at every lip.`,
       practice(
         [`read: ${say(over.value as number, 'pressure', c.units)}`],
         'never above 15 psi without the manual’s figure.',
-        { limit: mostPressure(c).said }
+        { limit: sayLimit(mostPressure(c), c.units) }
       )
     );
 }

@@ -1,6 +1,7 @@
 import { drowned } from '../../record/drowned.ts';
 import { ownLimits } from '../../engine/limits.ts';
-import { judgedBy, listed, type Context } from '../../findings/context.ts';
+import { listed, type Context } from '../../findings/context.ts';
+import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
@@ -99,7 +100,7 @@ function above(c: Context, out: Out, inputs: readonly string[], beyond: number |
           value: `${percent(share)} by volume if it is all fuel; ${r.viscosity!.toFixed(1)} mm²/s at 100 °C where clean oil has 10.5`
         }),
     uncertainty: 'the weights are estimates, from memory',
-    limit: `fuel in oil: watch ${percent(ownLimits.dilutionWatch)}, fault ${fault.said}`,
+    limit: `fuel in oil: watch ${percent(ownLimits.dilutionWatch)}, fault ${sayLimit(fault, c.units)}`,
     formula: 'odds multiplied, even before; blend by the Refutas index, volume turned into mass first',
     provenance: 'M' as const,
     source: 'Weights of evidence from memory; Refutas blending index (P)'

@@ -2,7 +2,8 @@ import { boreOil } from './oil-in-bores.ts';
 import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { ruleNumber, school, schoolSaid } from '../../house-rules/rules.ts';
-import { cylindersOf, judgedBy, listed, type Context } from '../../findings/context.ts';
+import { cylindersOf, listed, type Context } from '../../findings/context.ts';
+import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import { sayValue } from '../../items/check-entry.ts';
 import { gravest, type Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
@@ -110,7 +111,7 @@ function gaps(c: Context, out: Out): void {
       `Plug ${k} is gapped ${say(gap, 'length', c.units)}, ${share > 0 ? 'wide: it asks for more voltage' : 'narrow: a weak flame'}. ${limit.manual ? 'Set it.' : 'The manual’s figure decides.'}`,
       {
         inputs: [`gap of plug ${k}: ${say(gap, 'length', c.units)}`],
-        limit: limit.said,
+        limit: sayLimit(limit, c.units),
         provenance: limit.provenance,
         source: limit.manual
           ? 'The manual’s figure, ± 10 %'

@@ -9,6 +9,7 @@ import { compareRuns } from './compare.ts';
 import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf } from './runs.ts';
 import { bankDifference, clock, warmingOf, type WarmState } from './warming.ts';
+import { sayLimit } from '../../findings/limit.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
   few: 'cannot-tell',
@@ -55,7 +56,7 @@ function heat(c: Context, out: Out): void {
       ...(run.hottest ? [`hottest: ${t(run.hottest.temperature)} at ${clock(run.hottest.seconds)}`] : []),
       ...(run.gap ? [`longest gap in the log: ${Math.round(run.gap / 60)} min`] : [])
     ],
-    limit: warming.limit.said,
+    limit: sayLimit(warming.limit, c.units),
     provenance: 'P' as const,
     source: 'First-order heating; interval by profile likelihood, time constant searched'
   };

@@ -1,5 +1,6 @@
 import { ownLimits } from '../../engine/limits.ts';
-import { judgedBy, type Context, type Judged } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, type Judged, sayLimit } from '../../findings/limit.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil } from '../../physics/warm-up.ts';
 import { say } from '../../units/index.ts';
@@ -43,7 +44,7 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
     return {
       ...base,
       state: 'over',
-      sentence: `It reached ${t(hottest)} at the ${spots[track.spot]}, limit ${limit.said}.${run.stoppedAt ? '' : ' Stop.'}`
+      sentence: `It reached ${t(hottest)} at the ${spots[track.spot]}, limit ${sayLimit(limit, c.units)}.${run.stoppedAt ? '' : ' Stop.'}`
     };
   const fit = h.fit;
   const elapsed = (track.samples.at(-1)?.seconds ?? 0) - h.from;
@@ -52,7 +53,7 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
     return {
       ...base,
       state: 'steady',
-      sentence: `${shut}Steady at ${t(h.steady.at)}, under the limit of ${limit.said}.`
+      sentence: `${shut}Steady at ${t(h.steady.at)}, under the limit of ${sayLimit(limit, c.units)}.`
     };
   if (!fit)
     return {
@@ -78,7 +79,7 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
     return {
       ...timed,
       state: 'will-pass',
-      sentence: `${shut}${run.stoppedAt ? 'It was heading' : 'Stop it: it heads'} for ${range}, over the limit of ${limit.said}.${run.stoppedAt ? '' : soon}`
+      sentence: `${shut}${run.stoppedAt ? 'It was heading' : 'Stop it: it heads'} for ${range}, over the limit of ${sayLimit(limit, c.units)}.${run.stoppedAt ? '' : soon}`
     };
   if (fit.high === undefined || elapsed < PROMISE * fit.tau)
     return {
@@ -90,12 +91,12 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
     return {
       ...timed,
       state: 'may-pass',
-      sentence: `${shut}It heads for ${range}: that may pass the limit of ${limit.said}. Be ready to stop.${soon}`
+      sentence: `${shut}It heads for ${range}: that may pass the limit of ${sayLimit(limit, c.units)}. Be ready to stop.${soon}`
     };
   return {
     ...timed,
     state: 'settles',
-    sentence: `${shut}It settles between ${t(fit.low)} and ${t(fit.high)}, under the limit of ${limit.said}.`
+    sentence: `${shut}It settles between ${t(fit.low)} and ${t(fit.high)}, under the limit of ${sayLimit(limit, c.units)}.`
   };
 }
 

@@ -1,6 +1,8 @@
+import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { words } from './words.ts';
 
 export const station = {
   items,
@@ -20,5 +22,5 @@ export const station = {
   looksAt: 'engine',
   coloursCylinders: true,
   usualConditions: () => ({ path: 'tester', light: 'shade' }),
-  analyse
+  analyse: (c) => spoken('spark', analyse(c), words, c.units)
 } as const satisfies Station;

@@ -14,6 +14,8 @@ const ROOM = 293;
 export const POINTED_RATIO = { low: 0.75, high: 1.33 } as const;
 
 export interface VoltageRow {
+  /** Compression as it was read, Pa gauge. */
+  readonly gauge: number;
   readonly cylinder: number;
   /** Open gap shown to be jumped, and the voltage that takes between flat electrodes: available at least, V. */
   readonly open: number;
@@ -53,6 +55,8 @@ export function voltages(c: Context): VoltageRow[] {
     const margin = available / needed;
     const [low, high] = [margin * POINTED_RATIO.low, margin * POINTED_RATIO.high];
     const verdict = low >= 1 ? 'fires' : high < 1 ? 'fails' : 'cannot-tell';
-    return [{ cylinder, open, available, gap, pressure, temperature, needed, margin, low, high, verdict }];
+    return [
+      { cylinder, gauge: row.mean, open, available, gap, pressure, temperature, needed, margin, low, high, verdict }
+    ];
   });
 }

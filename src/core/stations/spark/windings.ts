@@ -1,4 +1,5 @@
-import { cylindersOf, judgedBy, type Context, type Judged } from '../../findings/context.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { at20 } from '../../physics/resistance.ts';
 import type { LimitId } from '../../engine/limits.ts';
 

@@ -7,6 +7,7 @@ import { ruleNumber } from '../../house-rules/rules.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { lossFromLowPiston, pistonDepths } from './depths.ts';
 import { lockTree } from './lock.ts';
+import { sayLimit } from '../../findings/limit.ts';
 
 /**
  * Compression bumps over two full turns: a two-stroke compresses each cylinder every turn, a four-stroke every other.
@@ -201,7 +202,7 @@ function depthsFound(c: Context, out: Out): void {
   const reach = 2 * Math.max(...depths.rows.map((r) => r.u));
   const why = {
     inputs: depths.rows.map((r) => `cylinder ${r.cylinder}: ${say(r.depth, 'length', c.units)} (${r.n} taken)`),
-    limit: depths.limit.said,
+    limit: sayLimit(depths.limit, c.units),
     uncertainty: `${say(reach, 'length', c.units)} on a depth (two deviations, ${say(depths.deviation, 'length', c.units)} each from the repeats)`,
     formula: 'depth − shallowest depth − its interval > tolerance',
     provenance: 'M' as const,

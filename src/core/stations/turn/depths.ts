@@ -1,6 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, judgedBy, type Context, type Judged } from '../../findings/context.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { crankingPressure } from '../../physics/adapter.ts';
 import { boreArea } from '../../physics/slider-crank.ts';
 import { pooledDeviation } from '../../physics/spread.ts';

@@ -76,7 +76,7 @@ describe('the fit in its worker', () => {
   });
   it('is not asked for what cannot be identified, and says why', async () => {
     const fitting = new LeakFitting();
-    const refused: LeakTask = { ok: false, because: 'not identifiable: one cylinder' };
+    const refused: LeakTask = { ok: false, because: 'one cylinder' };
     await fitting.ask(refused);
     expect([fitting.state, fitting.task, started]).toEqual(['idle', refused, 0]);
   });

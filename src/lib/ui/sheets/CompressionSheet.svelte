@@ -4,6 +4,7 @@
   import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
+  import { sayRepeat } from '$core/stations/compression/sheet-words.ts';
   import { singleRepeat } from '$core/stations/compression/repeat.ts';
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/record/reading.ts';
@@ -47,7 +48,7 @@
           because: bent?.sentence ?? 'What lifts it is named above.'
         }
       : comparison
-        ? singleRepeat(c, comparison)
+        ? sayRepeat(singleRepeat(c, comparison), c.units)
         : {
             sentence: 'Read every cylinder, in one order and then in reverse.',
             because: 'Cylinders are compared with each other first.'

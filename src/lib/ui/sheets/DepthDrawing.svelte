@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Depths } from '$core/stations/turn/depths.ts';
+  import { sayLimit } from '$core/findings/limit.ts';
   import { say, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
 
@@ -75,7 +76,7 @@
       {/if}
     </svg>
     <p class="pb-2 text-sm">
-      Dashed: the shallowest piston plus {depths.limit.said}. Small bars: what the repeats can tell, two deviations.
+      Dashed: the shallowest piston plus {sayLimit(depths.limit, units)}. Small bars: what the repeats can tell, two deviations.
     </p>
   </div>
 {/if}

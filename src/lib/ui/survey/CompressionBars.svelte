@@ -2,6 +2,7 @@
   import { PSI } from '$core/units/factors.ts';
   import type { WithoutAdapter } from '$core/physics/adapter.ts';
   import type { Comparison } from '$core/stations/compression/compare.ts';
+  import { sayLimit } from '$core/findings/limit.ts';
   import { say, show, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
   import { pressureTicks } from '../drawing/ticks.ts';
@@ -149,7 +150,7 @@
   </svg>
   <figcaption class="text-sm">
     Whiskers: what the readings can tell, two deviations. Dots: each reading.
-    {#if limit && comparison}Dashed: {comparison.limit.said} under the best, {say(
+    {#if limit && comparison}Dashed: {sayLimit(comparison.limit, units)} under the best, {say(
         limit,
         'pressure',
         units,

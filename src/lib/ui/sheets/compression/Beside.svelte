@@ -2,6 +2,7 @@
   import { PSI } from '$core/units/factors.ts';
   import type { Comparison } from '$core/stations/compression/compare.ts';
   import { compressionFigures } from '$core/stations/compression/figures.ts';
+  import { notIdentifiable, sayFigure, sayUnlike } from '$core/stations/compression/sheet-words.ts';
   import { againstReference, type ReferenceTest } from '$core/stations/compression/reference.ts';
   import { say } from '$core/units/index.ts';
   import type { LeakFitting } from '../../session/leak-fit.svelte.ts';
@@ -25,7 +26,7 @@
   <h3 id="leak-title" class="text-xl">Leak beyond the best cylinder</h3>
   <div class="min-h-16" aria-live="polite">
     {#if fitting.task && !fitting.task.ok}
-      <p>{fitting.task.because.charAt(0).toUpperCase()}{fitting.task.because.slice(1)}</p>
+      <p>{notIdentifiable[fitting.task.because]}</p>
     {:else if fitting.state === 'failed'}
       <p>The fit could not be made in this browser. The readings and the judgement beside them stand without it.</p>
     {:else if fitting.fit}
@@ -68,16 +69,17 @@
 
 {#if figures.length}
   <dl class="mt-3 grid gap-x-4 gap-y-1 text-sm sm:grid-cols-[auto_1fr]">
-    {#each figures as f (`${f.id}${f.cylinder ?? ''}`)}
-      <dt class="label-caps">{f.label}{f.cylinder === undefined ? '' : `, cylinder ${f.cylinder}`}</dt>
-      <dd>{f.says}</dd>
+    {#each figures as f (`${f.id}${'cylinder' in f ? f.cylinder : ''}`)}
+      {@const said = sayFigure(f, comparison, session.units)}
+      <dt class="label-caps">{said.label}{'cylinder' in f ? `, cylinder ${f.cylinder}` : ''}</dt>
+      <dd>{said.says}</dd>
     {/each}
   </dl>
 {/if}
 {#each others as o (o.label)}
   <p class="mt-2 text-sm">
     <span class="label-caps">Beside the {o.label}</span>
-    {#if o.unlike}not comparable: {o.unlike}.{:else if !o.rows.length}no cylinder was read both times.{:else}
+    {#if o.unlike.length}not comparable: {sayUnlike(o.unlike)}.{:else if !o.rows.length}no cylinder was read both times.{:else}
       {#each o.rows as r, k (r.cylinder)}{k ? '; ' : ''}cylinder {r.cylinder}: {p(r.then)} then, {p(r.now)} now{r.real
           ? ''
           : ' (no change that can be told)'}{/each}.{/if}

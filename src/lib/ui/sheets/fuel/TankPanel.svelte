@@ -1,5 +1,6 @@
 <script lang="ts">
   import { askedMix, stabilising, tankFix } from '$core/stations/fuel/correct.ts';
+  import { sayLimit } from '$core/findings/limit.ts';
   import { say } from '$core/units/index.ts';
   import { useSession } from '../../session/session.svelte.ts';
   import StationFields from '../../survey/StationFields.svelte';
@@ -31,8 +32,8 @@
     {#if !asked}<p>This engine’s premix ratio is not entered: profile or manual first.</p>
     {:else if !fix}<p>
         {Math.round(asked.ratio)}:1 is asked{asked.richer
-          ? `, one step more oil than ${asked.wanted.said} for the first tank`
-          : ` (${asked.wanted.said})`}. Say what is in the tank and what goes in.
+          ? `, one step more oil than ${sayLimit(asked.wanted, session.units)} for the first tank`
+          : ` (${sayLimit(asked.wanted, session.units)})`}. Say what is in the tank and what goes in.
       </p>
     {:else}
       <p class="text-lg">

@@ -1,0 +1,122 @@
+import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { Judged } from '../../findings/limit.ts';
+import type { WithoutAdapter } from '../../physics/adapter.ts';
+import type { LeakTester } from '../../physics/leak-down.ts';
+import type { withOilInterval } from '../../physics/wet-dose.ts';
+import type { Comparison, Difference } from './compare.ts';
+import type { Expected } from './expected.ts';
+import type { LeakTask } from './leak.ts';
+import type { WetVerdict } from './wet.ts';
+
+/** Two cylinders of a comparison and the pressure between them, Pa. */
+interface Gap {
+  readonly lowest: number;
+  readonly best: number;
+  readonly gap: number;
+}
+
+/** What is to be done about a low reading before it is believed. */
+export type LowDoubt = 'throttle' | 'adapter' | 'once' | 'none';
+
+/** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
+export interface AgainstFloor {
+  readonly judged: number;
+  /** Gauge error, common to all cylinders. */
+  readonly gauge: number;
+  readonly lowest: number;
+  readonly best: number;
+  readonly ambient: number;
+  readonly altitudeKnown: boolean;
+  readonly cylinders: number;
+  readonly floor: number;
+  /** Where the floor comes from. */
+  readonly by:
+    | { readonly of: 'manual'; readonly figure: Judged }
+    | { readonly of: 'model'; readonly expected: Expected }
+    | { readonly of: 'kind'; readonly strokes: 'two' | 'four' };
+  /** Automatic decompression reads low by design. */
+  readonly decompression: boolean;
+  /** Dry and stood a year or more. */
+  readonly dryFromStanding: boolean;
+}
+
+/** Facts of one round of compression readings; they rest on the comparison. */
+export interface TestFacts {
+  unlike: { readonly differs: readonly Difference[] };
+  throttle: object;
+  range: object;
+  falls: { readonly series: readonly (readonly number[])[] };
+  'adapter-size': { readonly adapter: number; readonly chamber: number };
+  bores: { readonly oil: number };
+  volts: { readonly lowest: number };
+  alike: { readonly gap: number; readonly told: boolean };
+  order: Gap;
+  spread: Gap;
+  low: Gap & { readonly doubt: LowDoubt };
+  neighbours: { readonly pair: readonly [number, number] };
+  wet: {
+    readonly verdict: WetVerdict;
+    readonly dry: number;
+    readonly wet: number;
+    readonly rise: number;
+    readonly reach: number;
+    readonly dose?: number;
+    readonly oil?: NonNullable<ReturnType<typeof withOilInterval>>;
+  };
+  nofigure: Pick<AgainstFloor, 'best' | 'lowest' | 'gauge' | 'ambient' | 'altitudeKnown'>;
+  figure: AgainstFloor & { readonly reached: boolean };
+  adapter: AgainstFloor & { readonly without: WithoutAdapter & { readonly dead: number } };
+  missing: { readonly cylinders: readonly number[] };
+}
+export type TestAnalysed = Analysed<TestFacts, Comparison>;
+export type TestFact = FactOf<TestFacts>;
+
+/** Bands of a leak-down tester: from which share it is watched and from which it is a fault. */
+export interface LeakBands {
+  readonly watch: number;
+  readonly fault: number;
+  readonly limit: Judged;
+}
+
+interface LeakDownValues {
+  readonly share: number;
+  /** The hole that would make this tester show it, m. */
+  readonly hole: number;
+  readonly escapes: readonly string[];
+  readonly bands: LeakBands;
+  readonly strokes: 'two' | 'other';
+}
+interface LashValues {
+  readonly valve: 'intake' | 'exhaust';
+  readonly lash: number;
+}
+
+/** Facts of leak-down and lash; leak-down rests on its tester. */
+export interface LeakDownFacts {
+  leakdown: LeakDownValues;
+  'leakdown-gasket': LeakDownValues;
+  'no-lash': LashValues;
+  lash: LashValues;
+}
+export type LeakDownAnalysed = Analysed<LeakDownFacts, LeakTester & { readonly name: string }>;
+
+/** Facts of the leak that is fitted to the pulls, m; they rest on what the fit was given. */
+export interface LeakFacts {
+  shape: object;
+  leak: { readonly hole: number; readonly low: number; readonly high: number; readonly best: number };
+  tight: { readonly cylinders: readonly number[]; readonly most: number; readonly best: number };
+}
+export type LeakAnalysed = Analysed<LeakFacts, Extract<LeakTask, { ok: true }>>;
+
+/** Which single repeat would settle most, and what makes it that one; pressures, shares and cylinders as numbers. */
+export type Repeat =
+  | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' }
+  | {
+      readonly kind: 'range' | 'adapter' | 'falls' | 'single' | 'lowest' | 'best' | 'leak-down' | 'wet-test';
+      readonly cylinder: number;
+    }
+  | { readonly kind: 'unlike'; readonly cylinder: number; readonly differs: readonly Difference[] }
+  | { readonly kind: 'missing'; readonly cylinder: number; readonly missing: readonly number[] }
+  | { readonly kind: 'none'; readonly limit: Judged; readonly doubt: number }
+  | { readonly kind: 'heard'; readonly low: readonly number[] }
+  | { readonly kind: 'most-doubt'; readonly cylinder: number; readonly overLimit: number };

@@ -1,0 +1,134 @@
+import { CylindersSaid, listed } from '../../findings/context.ts';
+import { practice } from '../../findings/collect.ts';
+import type { WordsOf } from '../../findings/fact.ts';
+import type { Because } from '../../findings/finding.ts';
+import { sayLimit } from '../../findings/limit.ts';
+import { sayValue } from '../../items/check-entry.ts';
+import type { LeakTester } from '../../physics/leak-down.ts';
+import { say, type System } from '../../units/index.ts';
+import type { LeakAnalysed, LeakDownFacts, LeakFacts } from './facts.ts';
+import { items } from './readings.ts';
+
+const mm = (m: number): string => `${(m * 1000).toFixed(1)} mm`;
+
+/** What lies behind a place where the air comes out; on a two-stroke the intake is the crankcase. C. */
+function behind(place: string, two: boolean): string {
+  switch (place) {
+    case 'intake':
+      return two ? 'rings and crankcase, through the reed' : 'the intake valve';
+    case 'exhaust':
+      return two ? 'rings, or the port uncovered: turn it nearer to top' : 'the exhaust valve';
+    case 'crankcase':
+      return 'rings or bore';
+    case 'neighbour':
+      return 'the gasket between the two';
+    case 'water':
+      return 'gasket or water jacket';
+    case 'edge':
+      return 'the head gasket at its edge';
+    default:
+      return place;
+  }
+}
+
+type Tester = LeakTester & { readonly name: string };
+
+const leakDown: WordsOf<LeakDownFacts, Tester>['leakdown'] = ({ cylinder, condition, values }, tester, units) => {
+  const { share, hole, escapes, bands } = values;
+  const said = say(share, 'share', units);
+  const air = (list: readonly string[]): string => sayValue(items.escape, list, units);
+  const where = escapes.length
+    ? `It comes out at ${listed(escapes.map((e) => air([e])))}: ${listed(escapes.map((e) => behind(e, values.strokes === 'two')))}.`
+    : 'Listen where the air comes out: that names the part.';
+  return {
+    ...(condition === 'sound'
+      ? { found: `Leak-down of cylinder ${cylinder} is ${said}: tight.` }
+      : { found: `Leak-down of cylinder ${cylinder} is ${said}, like a hole of ${mm(hole)}.`, advice: where }),
+    because: {
+      inputs: [
+        `leak-down: ${said}`,
+        `tester: ${tester.name}`,
+        `air at: ${escapes.length ? air(escapes) : 'not noted'}`
+      ],
+      value: `equivalent hole ${(hole * 1000).toFixed(2)} mm`,
+      uncertainty: 'two-strokes only near top, ports covered; turned and repeated, it moves by a third',
+      limit: `watch from ${say(bands.watch, 'share', units)}, fault from ${say(bands.fault, 'share', units)} on this restrictor (${bands.limit.manual ? sayLimit(bands.limit, units) : 'common practice on 0.040 in, moved by the equivalent hole'})`,
+      formula: 'A_hole/A_restrictor = p_s·ψ(p_c/p_s)/(p_c·ψ(p_a/p_c))',
+      provenance: bands.limit.provenance,
+      source:
+        'FAA AC 43.13-1B, differential compression (P); orifice size to be confirmed (M); bands common practice (C)'
+    }
+  };
+};
+
+const lashBecause = (
+  {
+    cylinder,
+    values,
+    limit
+  }: Parameters<WordsOf<LeakDownFacts, Tester>['lash']>[0] | Parameters<WordsOf<LeakDownFacts, Tester>['no-lash']>[0],
+  units: System
+): Because =>
+  practice(
+    [`${values.valve} lash of cylinder ${cylinder}: ${say(values.lash, 'length', units)}`],
+    'one low with air at a valve: lash first.',
+    limit ? { limit: sayLimit(limit, units) } : {}
+  );
+
+/** What is said of leak-down and lash. */
+export const leakDownWords: WordsOf<LeakDownFacts, Tester> = {
+  leakdown: leakDown,
+  'leakdown-gasket': (fact, tester, units) => leakDown({ ...fact, kind: 'leakdown' }, tester, units),
+  'no-lash': (fact, _, units) => ({
+    found: `The ${fact.values.valve} valve of cylinder ${fact.cylinder} has no lash: it does not close.`,
+    advice: 'Set it, run, and repeat the compression.',
+    because: lashBecause(fact, units)
+  }),
+  lash: (fact, _, units) => {
+    const { cylinder, condition, values, limit } = fact;
+    const name = `The ${values.valve} lash of cylinder ${cylinder} is`;
+    const because = lashBecause(fact, units);
+    if (condition === 'sound') return { found: `${name} within the manual’s range.`, because };
+    return {
+      found: `${name} ${say(values.lash, 'length', units)}, ${values.lash < limit!.value ? 'tight' : 'wide'} against ${sayLimit(limit!, units)}.`,
+      advice: 'Set it before compression is believed.',
+      because
+    };
+  }
+};
+
+function fitBecause({ observed, conditions }: LeakAnalysed['basis'], units: System): Because {
+  const { rpm, shape, ratioReach } = conditions;
+  return {
+    inputs: [
+      ...observed.map((o) => `cylinder ${o.cylinder}: ${o.needle.map((p) => say(p, 'pressure', units)).join(' · ')}`),
+      `cranking ${Math.round(rpm.low)} to ${Math.round(rpm.high)} rpm, ratio ${shape.ratio.toFixed(1)} ± ${ratioReach}`
+    ],
+    formula: 'mass and energy balance of the cylinder while cranking; leak as an isentropic orifice, Cd 0.8',
+    provenance: 'P',
+    source:
+      'Cranking model (docs/cranking.md): first law, ISO 9300; ranges of speed, ratio and heat loss from memory (M)'
+  };
+}
+
+/** What is said of the leak that was fitted to the pulls. */
+export const leakWords: WordsOf<LeakFacts, LeakAnalysed['basis']> = {
+  shape: ({ cylinder }, task, units) => ({
+    found: `Cylinder ${cylinder} does not build like a steady leak: cranking that changed speed, rings that seal as they move, or a gauge that leaks.`,
+    advice: 'Repeat it pull by pull.',
+    because: fitBecause(task, units)
+  }),
+  leak: ({ cylinder, values: v }, task, units) => ({
+    found: `Cylinder ${cylinder} leaks like a hole of ${mm(v.hole)} more than cylinder ${v.best} (${mm(v.low)} to ${mm(v.high)}).`,
+    because: {
+      ...fitBecause(task, units),
+      value: `${mm(v.hole)} beyond the best cylinder`,
+      uncertainty: `95 % interval ${mm(v.low)} to ${mm(v.high)}, with the room in speed, ratio and repeatability`
+    }
+  }),
+  tight: ({ values: v }, task, units) => ({
+    found: `${CylindersSaid(v.cylinders)}: no leak beyond cylinder ${v.best} that these readings can tell; at most a hole of ${mm(v.most)}.`,
+    advice: 'A leak common to all would not show.',
+    because: fitBecause(task, units)
+  })
+};

@@ -1,0 +1,220 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../../../../test/case.ts';
+import { expectSpoken, type Examples } from '../../../../test/words.ts';
+import { PSI } from '../../units/factors.ts';
+import { compare } from './compare.ts';
+import { expectedRange } from './expected.ts';
+import type { AgainstFloor, LeakDownFacts, LeakFacts, Repeat, TestFacts } from './facts.ts';
+import { leakDownWords, leakWords } from './leak-words.ts';
+import { leakTask, type NotIdentifiable } from './leak.ts';
+import { testerOf } from './leakdown.ts';
+import { notIdentifiable, sayFigure, sayRepeat, sayUnlike } from './sheet-words.ts';
+import { sayDifferences, testWords } from './words.ts';
+
+const bench = new Bench({ cylinders: 2, strokes: 'two', displacement: 300e-6 })
+  .psi([
+    [1, 118],
+    [2, 92]
+  ])
+  .psi([
+    [1, 117],
+    [2, 93]
+  ]);
+const { context } = bench.judged();
+const found = compare(context)!;
+const limit = found.limit;
+const figure = { id: 'compression.figure', value: 120 * PSI, provenance: 'P', manual: true, page: '4-7' } as const;
+const floor: AgainstFloor = {
+  judged: 90 * PSI,
+  gauge: 6 * PSI,
+  lowest: 90 * PSI,
+  best: 118 * PSI,
+  ambient: 101_325,
+  altitudeKnown: true,
+  cylinders: 2,
+  floor: 102 * PSI,
+  by: { of: 'manual', figure },
+  decompression: false,
+  dryFromStanding: false
+};
+const byModel = { ...floor, by: { of: 'model', expected: expectedRange(context)! } } as const;
+const byKind = { ...floor, altitudeKnown: false, cylinders: 1, by: { of: 'kind', strokes: 'four' } } as const;
+const gap = { lowest: 2, best: 1, gap: 25 * PSI };
+const wet = { dry: 92 * PSI, wet: 110 * PSI, rise: 18 * PSI, reach: 4 * PSI };
+const oil = { best: 97 * PSI, low: 95 * PSI, high: 99 * PSI };
+const doubt = 'cannot-tell' as const;
+
+const ofTest: Examples<TestFacts> = {
+  unlike: [
+    { kind: 'unlike', cylinder: 2, condition: doubt, values: { differs: [] } },
+    {
+      kind: 'unlike',
+      cylinder: 2,
+      condition: doubt,
+      values: { differs: [{ of: 'throttle', was: 'shut' }, { of: 'bores', was: undefined }, { of: 'gauge' }] }
+    }
+  ],
+  throttle: [{ kind: 'throttle', condition: doubt, values: {} }],
+  range: [{ kind: 'range', cylinder: 1, condition: doubt, values: {} }],
+  falls: [{ kind: 'falls', cylinder: 1, condition: doubt, values: { series: [[70 * PSI, 98 * PSI, 92 * PSI]] } }],
+  'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],
+  bores: [{ kind: 'bores', condition: doubt, values: { oil: 2e-6 } }],
+  volts: [{ kind: 'volts', condition: 'watch', values: { lowest: 8.9 } }],
+  alike: [
+    { kind: 'alike', condition: 'sound', values: { gap: 2 * PSI, told: false }, limit },
+    { kind: 'alike', condition: 'sound', values: { gap: 9 * PSI, told: true }, limit }
+  ],
+  order: [{ kind: 'order', condition: doubt, values: gap, limit }],
+  spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
+  low: (['throttle', 'adapter', 'once', 'none'] as const).map((reason) => ({
+    kind: 'low',
+    cylinder: 2,
+    condition: reason === 'none' ? 'fault' : 'watch',
+    values: { ...gap, doubt: reason },
+    limit
+  })),
+  neighbours: [{ kind: 'neighbours', condition: 'fault', values: { pair: [1, 2] }, limit }],
+  wet: [
+    { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'lower', rise: -10 * PSI } },
+    { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'unmeasured' } },
+    { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'unmeasured', dose: 2e-6 } },
+    { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'flooded', dose: 40e-6 } },
+    { kind: 'wet', cylinder: 2, condition: 'watch', values: { ...wet, verdict: 'rings', dose: 2e-6, oil } },
+    { kind: 'wet', cylinder: 2, condition: 'watch', values: { ...wet, verdict: 'valve', dose: 2e-6, oil } },
+    { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'open', dose: 2e-6, oil } }
+  ],
+  nofigure: [{ kind: 'nofigure', condition: doubt, values: floor }],
+  figure: [floor, byModel, byKind].flatMap((v) => [
+    { kind: 'figure' as const, condition: 'sound' as const, values: { ...v, reached: true } },
+    { kind: 'figure' as const, condition: doubt, values: { ...v, reached: false } },
+    {
+      kind: 'figure' as const,
+      condition: doubt,
+      values: { ...v, reached: false, decompression: true, dryFromStanding: true }
+    }
+  ]),
+  adapter: [
+    { kind: 'adapter', condition: doubt, values: { ...byKind, without: { ...oil, dead: 6e-6 } } },
+    { kind: 'adapter', condition: doubt, values: { ...floor, dryFromStanding: true, without: { ...oil, dead: 6e-6 } } }
+  ],
+  missing: [
+    { kind: 'missing', condition: doubt, values: { cylinders: [3] } },
+    { kind: 'missing', condition: doubt, values: { cylinders: [3, 4] } }
+  ]
+};
+
+const bands = { watch: 0.15, fault: 0.3, limit: { ...limit, id: 'compression.leakdown' } } as const;
+const leaks = (condition: 'sound' | 'fault', escapes: readonly string[], strokes: 'two' | 'other' = 'other') => ({
+  cylinder: 2,
+  condition,
+  values: { share: 0.4, hole: 1.2e-3, escapes, bands, strokes }
+});
+const range = { id: 'compression.lashIn', value: 0.15e-3, to: 0.2e-3, provenance: 'P', manual: true } as const;
+const ofLeakDown: Examples<LeakDownFacts> = {
+  leakdown: [
+    { kind: 'leakdown', ...leaks('sound', []) },
+    { kind: 'leakdown', ...leaks('fault', []) },
+    { kind: 'leakdown', ...leaks('fault', ['intake', 'exhaust', 'crankcase', 'water'], 'two') },
+    { kind: 'leakdown', ...leaks('fault', ['intake', 'exhaust']) }
+  ],
+  'leakdown-gasket': [{ kind: 'leakdown-gasket', ...leaks('fault', ['neighbour', 'edge']) }],
+  'no-lash': [
+    { kind: 'no-lash', id: 'lash-intake', cylinder: 1, condition: 'fault', values: { valve: 'intake', lash: 0 } }
+  ],
+  lash: (
+    [
+      ['sound', 0.17e-3],
+      ['watch', 0.05e-3],
+      ['watch', 0.4e-3]
+    ] as const
+  ).map(([condition, lash]) => ({
+    kind: 'lash',
+    id: 'lash-exhaust',
+    cylinder: 1,
+    condition,
+    values: { valve: 'exhaust', lash },
+    limit: range
+  }))
+};
+
+const ofLeak: Examples<LeakFacts> = {
+  shape: [{ kind: 'shape', cylinder: 2, condition: doubt, values: {} }],
+  leak: [{ kind: 'leak', cylinder: 2, condition: 'watch', values: { hole: 1.3e-3, low: 1e-3, high: 1.6e-3, best: 1 } }],
+  tight: [{ kind: 'tight', id: 'leak', condition: 'sound', values: { cylinders: [1, 3], most: 0.4e-3, best: 2 } }]
+};
+
+const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | Repeat } = {
+  throttle: { kind: 'throttle' },
+  order: { kind: 'order' },
+  'leak-down-instead': { kind: 'leak-down-instead' },
+  range: { kind: 'range', cylinder: 1 },
+  adapter: { kind: 'adapter', cylinder: 1 },
+  falls: { kind: 'falls', cylinder: 1 },
+  single: { kind: 'single', cylinder: 1 },
+  lowest: { kind: 'lowest', cylinder: 1 },
+  best: { kind: 'best', cylinder: 1 },
+  'leak-down': { kind: 'leak-down', cylinder: 1 },
+  'wet-test': { kind: 'wet-test', cylinder: 1 },
+  unlike: { kind: 'unlike', cylinder: 1, differs: [{ of: 'engine', was: 'warm' }] },
+  missing: { kind: 'missing', cylinder: 3, missing: [3, 4] },
+  none: { kind: 'none', limit, doubt: 0.05 },
+  heard: { kind: 'heard', low: [2] },
+  'most-doubt': { kind: 'most-doubt', cylinder: 2, overLimit: 0.4 }
+};
+
+describe('words of compression', () => {
+  it('say every fact of a test in whole sentences, in both systems of units', () => {
+    expectSpoken('compression', testWords, { ...found, volts: [8.9, 9.1] }, ofTest);
+    expectSpoken('compression', leakDownWords, testerOf(context), ofLeakDown);
+    const task = leakTask(
+      new Bench({ cylinders: 2, strokes: 'two', displacement: 300e-6 })
+        .psi(
+          [
+            [1, 118],
+            [2, 92]
+          ],
+          { instrument: { name: 'shop', valve: 'plug end', adapterVolume: 0 } }
+        )
+        .judged().context
+    );
+    if (!task?.ok) throw new Error('a pair read without an adapter can be fitted');
+    expectSpoken('compression', leakWords, task, ofLeak);
+  });
+  it('say how far cranking fell where the order is to blame', () => {
+    const tired = (fall: { of: 'volts' | 'rpm'; from: number; to: number }) => ({
+      ...found,
+      order: { confounded: true, tiring: true, fall }
+    });
+    const say = (fall: Parameters<typeof tired>[0]): string =>
+      testWords.order({ kind: 'order', condition: doubt, values: gap, limit }, tired(fall), 'us').found;
+    expect(say({ of: 'volts', from: 12.1, to: 9.4 })).toMatch(
+      /tested late, while cranking fell from 12\.1 V to 9\.4 V\.$/
+    );
+    expect(say({ of: 'rpm', from: 300, to: 210 })).toMatch(/fell from 300 rpm to 210 rpm\.$/);
+  });
+  it('say which repeat would settle most, and why', () => {
+    for (const [kind, r] of Object.entries(repeats)) {
+      const said = sayRepeat(r, 'metric');
+      expect(said.sentence, kind).toMatch(/^(Repeat|Read|No repeat|Leak-down|Wet test).*\.$/);
+      expect(said.because, kind).not.toMatch(/undefined|NaN|^$/);
+    }
+  });
+  it('say every figure, every difference and every reason why no leak can be told', () => {
+    const figures = [
+      { id: 'sea-level', cylinder: 1, here: 90 * PSI, value: 98 * PSI },
+      { id: 'altitude-unknown', value: 90 * PSI },
+      { id: 'without-adapter', value: 98 * PSI, low: 94 * PSI, high: 103 * PSI, dead: 6e-6 },
+      { id: 'wet-dose', cylinder: 1, value: 90 * PSI, low: 88 * PSI, high: 92 * PSI, rise: 12 * PSI, oil },
+      { id: 'expected', low: 90 * PSI, high: 130 * PSI, from: expectedRange(context)!.from }
+    ] as const;
+    for (const f of figures) expect(Object.values(sayFigure(f, found, 'us')).join(' ')).not.toMatch(/undefined|NaN/);
+    expect(sayDifferences([{ of: 'throttle', was: undefined }, { of: 'gauge' }])).toBe(
+      'throttle unknown, another gauge or adapter'
+    );
+    expect(sayUnlike(['instrument', 'adapter', 'throttle', 'bores', 'engine'])).toBe(
+      'another instrument, another adapter, another throttle, other oil in the bores, warm against cold'
+    );
+    for (const why of Object.keys(notIdentifiable) as NotIdentifiable[])
+      expect(notIdentifiable[why]).toMatch(/^Not identifiable.*\.$/);
+  });
+});

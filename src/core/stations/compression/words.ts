@@ -1,0 +1,300 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { CylindersSaid, listed } from '../../findings/context.ts';
+import { practice } from '../../findings/collect.ts';
+import type { WordsOf } from '../../findings/fact.ts';
+import type { Because } from '../../findings/finding.ts';
+import { sayLimit } from '../../findings/limit.ts';
+import { saySchool } from '../../house-rules/rules.ts';
+import { atSeaLevel } from '../../physics/atmosphere.ts';
+import { say, type System } from '../../units/index.ts';
+import { stepOf } from './analyse.ts';
+import type { Comparison, Difference } from './compare.ts';
+import type { AgainstFloor, LowDoubt, TestFacts } from './facts.ts';
+import type { Expected } from './expected.ts';
+
+const percent = (x: number): string => `${Math.round(100 * x)} %`;
+
+/** Says pressures to the step of the gauge they were read on. */
+export const pressureSaid =
+  (found: Comparison, units: System) =>
+  (pa: number): string =>
+    say(pa, 'pressure', units, stepOf(found));
+
+/** "throttle shut, another gauge or adapter". */
+export const sayDifferences = (differs: readonly Difference[]): string =>
+  differs.map((d) => (d.of === 'gauge' ? 'another gauge or adapter' : `${d.of} ${d.was ?? 'unknown'}`)).join(', ') ||
+  'other conditions';
+
+/** What the cranking model was given, in words. */
+export const sayModel = (from: Expected['from'], units: System): string =>
+  `${Math.round(from.rpm.low)} to ${Math.round(from.rpm.high)} rpm, trapped ratio ${from.ratio.low.toFixed(1)} to ${from.ratio.high.toFixed(1)}, ${Math.round(from.ambient / 100)} hPa, ${say(from.temperature, 'temperature', units)}`;
+
+/** The readings of a test, its gauge and its conditions: what every judgement on it rests on. */
+function inputsOf(found: Comparison, units: System): string[] {
+  const p = pressureSaid(found, units);
+  const { instrument, conditions } = found;
+  return [
+    ...found.rows.map((r) => `cylinder ${r.cylinder}: ${r.readings.map(p).join(', ')}`),
+    `gauge: ${instrument.name}${instrument.adapterVolume ? `, adapter ${say(instrument.adapterVolume, 'volume', units)}` : ''}`,
+    `throttle ${conditions.throttle ?? 'unknown'}, bores ${conditions.bores ?? 'unknown'}`
+  ];
+}
+
+/** Why the cylinders count as alike or not. */
+function spreadBecause(found: Comparison, units: System): Because {
+  const { spread, overLimit, limit } = found;
+  return {
+    inputs: inputsOf(found, units),
+    value: `spread ${percent(spread!.value)}`,
+    uncertainty: `95 % interval ${percent(spread!.low)} to ${percent(spread!.high)}; chance it is over the limit ${percent(overLimit!)}`,
+    limit: sayLimit(limit, units),
+    school: saySchool(found.school),
+    formula: '(best − lowest)/best; gauge error cancels, repeatability and reading step do not',
+    provenance: limit.provenance,
+    source: 'Distribution of the range by conditioning on the highest (P); limit: house rule or manual (C)'
+  };
+}
+
+const underBest = (v: { lowest: number; best: number; gap: number }, p: (pa: number) => string): string =>
+  `Cylinder ${v.lowest} is ${p(v.gap)} under cylinder ${v.best}`;
+
+/** What to do about a low reading, by what makes it doubtful. */
+const lowAdvice: Readonly<Record<LowDoubt, string>> = {
+  throttle: 'Repeat it with the throttle wide open before believing it.',
+  adapter: 'Repeat it without the adapter before believing it.',
+  once: 'Repeat it before believing it.',
+  none: 'It repeats: it is low. Wet test or leak-down next.'
+};
+
+/** What the floor is called, where it is reached and where it is not. */
+const floorReached = {
+  manual: 'this engine’s figure',
+  model: 'what an engine of this size gives',
+  kind: 'what its kind usually gives'
+} as const;
+const floorMissed = (v: AgainstFloor, p: (pa: number) => string): string =>
+  v.by.of === 'manual'
+    ? 'this engine’s figure'
+    : v.by.of === 'model'
+      ? `what an engine of this size should give (${p(v.floor)})`
+      : 'the usual range of its kind';
+
+function floorBecause(
+  v: Pick<AgainstFloor, 'lowest' | 'best' | 'gauge' | 'ambient' | 'altitudeKnown'> & Partial<AgainstFloor>,
+  found: Comparison,
+  units: System
+): Because {
+  const p = pressureSaid(found, units);
+  const { by } = v;
+  const limit = !by
+    ? 'none known'
+    : by.of === 'manual'
+      ? `${sayLimit(by.figure, units)}, less ${percent(found.limit.value)}`
+      : by.of === 'model'
+        ? `${p(v.floor!)} to ${p(atSeaLevel(by.expected.high, v.ambient))} expected of this engine (model, ${sayModel(by.expected.from, units)})`
+        : `from ${p(v.floor!)} for a ${by.strokes}-stroke (range of its kind)`;
+  const source = {
+    none: 'The number needs this engine’s own figure.',
+    manual: 'The manual’s own figure; barometric law ISO 2533 (P)',
+    model:
+      'Cranking model (docs/cranking.md, P) with usual ranges of speed, ratio, heat loss and a leak of 0.5 mm (M). Below it is a question, never a fault.',
+    kind: 'Common practice, from memory; barometric law ISO 2533 (P). A kind’s floor only opens a question.'
+  }[by?.of ?? 'none'];
+  return {
+    inputs: [
+      ...inputsOf(found, units),
+      v.altitudeKnown
+        ? `ambient ${Math.round(v.ambient / 100)} hPa from the altitude`
+        : 'altitude unknown, taken as sea level'
+    ],
+    value: `lowest ${p(v.lowest)}, best ${p(v.best)} at sea level`,
+    uncertainty: `± ${p(v.gauge)} of this gauge, the same for every cylinder`,
+    limit,
+    formula: 'p_sea = (p + p_a)·101325/p_a − 101325',
+    provenance: by?.of === 'manual' ? 'P' : by?.of === 'model' ? 'M' : 'C',
+    source
+  };
+}
+
+const dryAdvice = 'Bores dry from standing also read low: oil them all alike and repeat.';
+const sentences = (...list: (string | false | undefined)[]): string => list.filter(Boolean).join(' ');
+
+/** What is said of one round of compression readings. */
+export const testWords: WordsOf<TestFacts, Comparison> = {
+  unlike: ({ cylinder, values }, found, units) => ({
+    found: `Cylinder ${cylinder} was read under other conditions (${sayDifferences(values.differs)}) and is not compared.`,
+    advice: 'Repeat it like the others.',
+    because: practice(inputsOf(found, units), 'only readings under like conditions are compared.')
+  }),
+  throttle: (_, found, units) => ({
+    found: 'These were read with the throttle shut: the cylinders could not breathe.',
+    advice: 'Repeat with it wide open.',
+    because: practice(inputsOf(found, units), 'throttle wide open, all plugs out.')
+  }),
+  range: ({ cylinder }, found, units) => ({
+    found: `Cylinder ${cylinder} stands at or past the end of this gauge’s scale.`,
+    advice: 'Use another gauge.',
+    because: practice(inputsOf(found, units), 'a needle at its stop is not a reading.')
+  }),
+  falls: ({ cylinder, values }, found, units) => {
+    const p = pressureSaid(found, units);
+    return {
+      found: `On cylinder ${cylinder} the needle fell from one pull to the next.`,
+      advice: 'A check valve that leaks, or a pull written down wrongly: repeat it with another gauge.',
+      because: practice(
+        [...inputsOf(found, units), `pulls: ${values.series.map((s) => s.map(p).join(' · ')).join('; ')}`],
+        'a gauge with a sound check valve cannot fall.'
+      )
+    };
+  },
+  'adapter-size': ({ values }, found, units) => ({
+    found: `The adapter’s ${say(values.adapter, 'volume', units)} is larger than the chamber itself (${say(values.chamber, 'volume', units)}): nothing read through it says anything.`,
+    advice: 'Use another gauge.',
+    because: practice(inputsOf(found, units), 'only volume between chamber and check valve counts.')
+  }),
+  bores: ({ values }, found, units) => {
+    const oil = say(values.oil, 'volume', units);
+    return {
+      found: `These are marked dry, but ${oil} of oil went into each bore before.`,
+      advice: 'Oil is volume and lifts every reading: mark them oiled.',
+      because: practice(
+        [...inputsOf(found, units), `oil in each bore: ${oil}`],
+        'the amount is noted, and readings after it are oiled ones.'
+      )
+    };
+  },
+  volts: ({ values }, found, units) => ({
+    found: `The battery was at ${values.lowest.toFixed(1)} V while cranking: slow cranking reads low everywhere.`,
+    advice: 'Repeat with a good battery.',
+    because: practice(
+      [...inputsOf(found, units), `volts: ${found.volts.join(', ')}`],
+      `under about ${ownLimits.weakVolts} V with the plugs out the starter is too slow.`
+    )
+  }),
+  alike: ({ values }, found, units) => ({
+    found: values.told
+      ? `The cylinders are within the limit: spread ${percent(found.spread!.value)} of ${sayLimit(found.limit, units)}.`
+      : `The cylinders are alike: ${pressureSaid(found, units)(values.gap)} between them is no more than this gauge can tell.`,
+    because: spreadBecause(found, units)
+  }),
+  order: ({ values }, found, units) => {
+    const { fall } = found.order ?? {};
+    const fell = !fall
+      ? ''
+      : `, while cranking fell from ${fall.of === 'volts' ? `${fall.from.toFixed(1)} V to ${fall.to.toFixed(1)} V` : `${fall.from} rpm to ${fall.to} rpm`}`;
+    return {
+      found: `${underBest(values, pressureSaid(found, units))}, but it was tested late${fell}.`,
+      advice: 'Test again in the reverse order with a good battery before naming a cylinder.',
+      because: spreadBecause(found, units)
+    };
+  },
+  spread: ({ values }, found, units) => ({
+    found: `${underBest(values, pressureSaid(found, units))}: a spread of ${percent(found.spread!.value)} where the limit is ${percent(found.limit.value)}, and the two lie within what these readings can tell.`,
+    advice: `Repeat cylinder ${values.lowest} once more.`,
+    because: spreadBecause(found, units)
+  }),
+  low: ({ values }, found, units) => ({
+    found: `${underBest(values, pressureSaid(found, units))}.`,
+    advice: lowAdvice[values.doubt],
+    because: spreadBecause(found, units)
+  }),
+  neighbours: ({ values }, found, units) => ({
+    found: `Cylinders ${listed(values.pair)} are neighbours and both low: suspect the gasket between them.`,
+    because: spreadBecause(found, units)
+  }),
+  wet: ({ cylinder, values }, found, units) => {
+    const p = pressureSaid(found, units);
+    const { verdict, rise, oil, dose } = values;
+    const fine = (m3: number): string => say(m3, 'volume', units, 1e-7);
+    const share = oil && {
+      best: p(oil.best - values.dry),
+      low: p(oil.low - values.dry),
+      high: p(oil.high - values.dry)
+    };
+    const said: Readonly<Record<typeof verdict, readonly [string, string]>> = {
+      lower: [`${p(-rise)} lower than dry, which oil does not do.`, 'Repeat both with the same gauge and battery.'],
+      flooded: [
+        `the dose of ${fine(dose ?? 0)} would nearly fill the chamber.`,
+        'Blow it out and dose about 1 mL per 100 mL.'
+      ],
+      unmeasured: [
+        `${p(rise)} over dry.`,
+        `Oil is volume and lifts every reading: without ${dose === undefined ? 'the dose' : 'the engine’s displacement'} nobody can say how much of it is sealing.`
+      ],
+      rings: [
+        `${p(rise)} over dry, ${oil ? p(values.wet - oil.best) : ''} more than the oil’s own volume explains: rings or bore.`,
+        'Soak overnight and repeat before condemning.'
+      ],
+      valve: [
+        'it rises no more than the oil’s own volume explains: valve, gasket or crown rather than rings.',
+        'Leak-down says which.'
+      ],
+      open: [
+        `${p(rise)} over dry, and the oil’s own volume explains between ${share?.low} and ${share?.high} of it.`,
+        'Leak-down decides.'
+      ]
+    };
+    const [words, advice] = said[verdict];
+    return {
+      found: `Cylinder ${cylinder} wet: ${words}`,
+      advice,
+      because: practice(
+        [
+          `cylinder ${cylinder} dry: ${p(values.dry)}`,
+          `wet: ${p(values.wet)}`,
+          `dose: ${dose === undefined ? 'not noted' : fine(dose)}`
+        ],
+        'a measured dose, about 1 mL per 100 mL swept, at most 5; plug holes up, turned several times.',
+        share && verdict !== 'lower'
+          ? {
+              value: `rise ${p(rise)}, of which the oil alone ${share.best} (${share.low} to ${share.high})`,
+              uncertainty: `± ${p(values.reach)} from the readings, ratio known to ±1`,
+              formula: 'oil alone: r′ = (V − v)/(V_c − v), p ∝ r′^1.3'
+            }
+          : {}
+      )
+    };
+  },
+  nofigure: ({ values }, found, units) => ({
+    found: `The best cylinder reads ${pressureSaid(found, units)(values.best)} at sea level.`,
+    advice: 'Without this engine’s figure, or its strokes, nobody can say whether that is right.',
+    because: floorBecause(values, found, units)
+  }),
+  figure: ({ values: v }, found, units) => {
+    const p = pressureSaid(found, units);
+    const several = v.cylinders > 1;
+    const manual = v.by.of === 'manual';
+    const because = floorBecause(v, found, units);
+    if (v.reached)
+      return {
+        found: `${several ? 'Every cylinder reaches' : 'It reaches'} ${floorReached[v.by.of]}: ${p(v.judged)} at sea level.`,
+        because
+      };
+    return {
+      found: `${several ? (manual ? 'The lowest is' : 'Even the best is') : 'It reads'} ${p(v.judged)} at sea level, under ${floorMissed(v, p)}.`,
+      advice: sentences(
+        v.decompression && 'Automatic decompression reads low by design.',
+        v.dryFromStanding && dryAdvice,
+        manual ? 'Repeat it, then wet test or leak-down.' : 'That is a question, not a fault: leak-down next.'
+      ),
+      because
+    };
+  },
+  adapter: ({ values: v }, found, units) => {
+    const p = pressureSaid(found, units);
+    const { dead, best, low, high } = v.without;
+    return {
+      found: `${p(Math.min(...found.rows.map((r) => r.mean)))} is alarming, but the adapter’s ${say(dead, 'volume', units)} alone explains much of it: without it about ${p(best)} (${p(low)} to ${p(high)}).`,
+      advice: sentences('Repeat with the valve at the plug end before believing it.', v.dryFromStanding && dryAdvice),
+      because: {
+        ...floorBecause(v, found, units),
+        formula: 'p = p_a·((V + d)/(V_c + d))^1.3 − p_a',
+        source: 'Polytropic law (P) with exponent 1.3 and usual ratio from memory (M)'
+      }
+    };
+  },
+  missing: ({ values }, found, units) => ({
+    found: `${CylindersSaid(values.cylinders)} ${values.cylinders.length > 1 ? 'have' : 'has'} no reading yet.`,
+    because: practice(inputsOf(found, units), 'cylinders are compared with each other first.')
+  })
+};

@@ -1,0 +1,79 @@
+import type { Profile } from '../../engine/profile.ts';
+import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { SparkPart } from './isolation.ts';
+import type { VoltageRow } from './voltage.ts';
+import type { WindingId, WindingRow } from './windings.ts';
+
+/** The latest result of a cylinder, with what makes it doubtful. */
+export interface Seen {
+  readonly cylinder: number;
+  readonly result: 'good' | 'weak' | 'none';
+  /** Results along the same path differ. */
+  readonly mixed: boolean;
+  readonly sun: boolean;
+  readonly path?: string;
+  /** Cranked slower than some electronic ignitions need. */
+  readonly slow: boolean;
+}
+
+interface PartFound {
+  readonly id: SparkPart;
+  readonly label: string;
+  readonly by: 'answer' | 'elimination';
+}
+
+/** Said of all cylinders together. */
+interface Everywhere {
+  readonly cylinders: number;
+}
+
+export interface SparkFacts {
+  lanyard: { readonly noneAtAll: boolean };
+  stop: object;
+  'slow-everywhere': Everywhere;
+  part: Everywhere & { readonly part: PartFound; readonly cleared: readonly string[] };
+  all: Everywhere & {
+    readonly left: readonly string[];
+    readonly cleared: readonly string[];
+    /** Whether a trial would still separate what is left. */
+    readonly next: boolean;
+  };
+  pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil' };
+  ground: object;
+  own: { readonly part: PartFound };
+  none: object;
+  sun: object;
+  slow: object;
+  weak: object;
+  unsteady: object;
+  colour: { readonly colour: 'orange' | 'red' };
+  misses: object;
+  /** Open gap jumped, m. */
+  gap: { readonly gap: number };
+  voltage: VoltageRow;
+  /** Warm against cold, both at 20 °C: share less (a short) or more (an open joint). */
+  'warm-winding': WindingRow & { readonly warmOverCold: number };
+  winding: WindingRow;
+  /** Ω at 20 °C, least and most between cylinders. */
+  between: {
+    readonly winding: WindingId;
+    readonly rows: readonly { readonly cylinder: number | undefined; readonly ohms20: number }[];
+  };
+  /** m. */
+  'points-gap': { readonly gap: number };
+  points: { readonly ohms: number | undefined; readonly look: string | undefined };
+  'rub-block': { readonly state: 'dry' | 'worn' };
+  /** Degrees before top, and how far from what the manual asks. */
+  timing: { readonly timing: number; readonly off?: number };
+  missing: { readonly cylinders: readonly number[] };
+  good: Everywhere;
+}
+export type SparkFact = FactOf<SparkFacts>;
+
+/** What every judgement on spark rests on. */
+export interface SparkBasis {
+  readonly lanyard: string | undefined;
+  readonly ignition: Profile['ignition'];
+  readonly seen: readonly Seen[];
+}
+export type SparkAnalysed = Analysed<SparkFacts, SparkBasis>;

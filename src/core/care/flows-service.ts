@@ -1,5 +1,5 @@
 import { known } from '../engine/profile.ts';
-import { ruleNumber, school, schoolSaid } from '../house-rules/rules.ts';
+import { chosenSchool, ruleNumber, sayChoice, school, schoolSaid } from '../house-rules/rules.ts';
 import { say } from '../units/index.ts';
 import type { Flow } from './flow.ts';
 
@@ -74,7 +74,7 @@ export const serviceFlows: readonly Flow[] = [
         { id: 'out', text: 'Drained or drawn out, and what came out measured.', items: ['oil.look', 'oil.drained'] },
         {
           id: 'filter',
-          text: `Filter off with its old seal; the new one as it says on it, else ${schoolSaid(c.rules, 'oilFilter').split(': ')[1]}.`,
+          text: `Filter off with its old seal; the new one as it says on it, else ${sayChoice(chosenSchool(c.rules, 'oilFilter'))}.`,
           items: ['oil.filter']
         },
         { id: 'plug', text: 'Drain plug with a fresh washer.', items: ['oil.washer'], torque: ['torque.sump'] },

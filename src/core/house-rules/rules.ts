@@ -226,11 +226,12 @@ export const chosenSchool = (rules: HouseRules, topic: TopicId): ChosenSchool =>
   choice: school(rules, topic)
 });
 
-/** The school in words, as a judgement names it: "spread 15 % of the best (house rule)". */
-export function saySchool({ topic, choice }: ChosenSchool): string {
-  const { topic: name, choices } = topics[topic];
-  return `${name}: ${(choices as Record<string, string>)[choice] ?? choice}`;
-}
+/** What the house chose, in words: "spread 15 % of the best". */
+export const sayChoice = ({ topic, choice }: ChosenSchool): string =>
+  (topics[topic].choices as Record<string, string>)[choice] ?? choice;
+
+/** The school in words, as a judgement names it: "Compression limit: spread 15 % of the best". */
+export const saySchool = (s: ChosenSchool): string => `${topics[s.topic].topic}: ${sayChoice(s)}`;
 
 export const schoolSaid = (rules: HouseRules, topic: TopicId): string => saySchool(chosenSchool(rules, topic));
 

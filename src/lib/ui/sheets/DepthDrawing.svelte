@@ -76,7 +76,8 @@
       {/if}
     </svg>
     <p class="pb-2 text-sm">
-      Dashed: the shallowest piston plus {sayLimit(depths.limit, units)}. Small bars: what the repeats can tell, two deviations.
+      Dashed: the shallowest piston plus {sayLimit(depths.limit, units)}. Small bars: what the repeats can tell, two
+      deviations.
     </p>
   </div>
 {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { dips } from '$core/stations/oil/position.ts';
   import { drowned } from '$core/record/drowned.ts';
-  import { schoolSaid } from '$core/house-rules/rules.ts';
+  import { chosenSchool, sayChoice } from '$core/house-rules/rules.ts';
   import Fold from '../marks/Fold.svelte';
   import PourTally from '../survey/PourTally.svelte';
   import { useSession } from '../session/session.svelte.ts';
@@ -34,9 +34,9 @@
   <ol class="mb-2 list-decimal space-y-0.5 pl-5 text-sm">
     <li>Warm on water; drained or drawn out; what came out is measured.</li>
     <li>
-      Filter off with its old seal; the new one: {schoolSaid(session.survey.houseRules ?? {}, 'oilFilter').split(
-        ': '
-      )[1]}.
+      Filter off with its old seal; the new one: {sayChoice(
+        chosenSchool(session.survey.houseRules ?? {}, 'oilFilter')
+      )}.
     </li>
     <li>Fresh washer. Pour by the tally, stop a cup short, wait, dip twice.</li>
   </ol>

@@ -135,14 +135,14 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     ];
   });
   const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits, marks)].map((s) =>
-    goingOn(s, c.now)
+    withWaitRunning(s, c.now)
   );
   const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
   return inOrder(steps).map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
 }
 
 /** Done, and what it set going is not over yet. */
-function goingOn(s: Step, now: Date): Step {
+function withWaitRunning(s: Step, now: Date): Step {
   if (!s.wait || !s.markedAt || (s.state !== 'done' && s.state !== 'proved')) return s;
   const until = new Date(Date.parse(s.markedAt) + s.wait * 60_000);
   return until > now ? { ...s, busyUntil: until.toISOString() } : s;

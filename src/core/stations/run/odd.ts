@@ -18,14 +18,14 @@ export function aloneAt(samples: readonly WarmSample[]): ReadonlySet<number> {
 }
 
 /** The samples without those that stand alone; the same list where none does. */
-export function believed(samples: readonly WarmSample[]): readonly WarmSample[] {
+export function withoutOutliers(samples: readonly WarmSample[]): readonly WarmSample[] {
   const odd = aloneAt(samples);
   return odd.size ? samples.filter((_, k) => !odd.has(k)) : samples;
 }
 
 /** The latest reading is a jump from the one before: nobody can say yet whether it is true. */
 export function jumped(samples: readonly WarmSample[]): boolean {
-  const list = believed(samples);
+  const list = withoutOutliers(samples);
   const [before, last] = list.slice(-2);
   return before !== undefined && last !== undefined && far(before, last);
 }

@@ -2,7 +2,7 @@ import type { Context } from '../../findings/context.ts';
 import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
 import { known } from '../../engine/profile.ts';
-import { believed } from './odd.ts';
+import { withoutOutliers } from './odd.ts';
 import type { RunLog } from '../../items/item.ts';
 import type { Reading } from '../../record/reading.ts';
 
@@ -79,7 +79,7 @@ function hottestOf(tracks: readonly Track[]): Pick<Run, 'hottest'> {
   let hottest: Run['hottest'];
   // Water from the stream is not the metal; it is compared with itself only.
   for (const t of tracks.filter((x) => x.spot !== 'stream'))
-    for (const s of believed(t.samples))
+    for (const s of withoutOutliers(t.samples))
       if (!hottest || s.temperature > hottest.temperature) hottest = { ...s, spot: t.spot };
   return hottest ? { hottest } : {};
 }
@@ -202,7 +202,7 @@ export function heatingOf(c: Context, track: Track): Heating {
     track.samples.length > 200
       ? ''
       : `${cold ? air : ''}:${track.samples.map((s) => `${s.seconds},${s.temperature}`).join(';')}`;
-  const found = byReadings.get(key) ?? heating(believed(track.samples), cold ? { start: air } : {});
+  const found = byReadings.get(key) ?? heating(withoutOutliers(track.samples), cold ? { start: air } : {});
   byTrack.set(track, found);
   if (key) {
     if (byReadings.size >= KEPT) byReadings.delete(byReadings.keys().next().value!);

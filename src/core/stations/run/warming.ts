@@ -4,7 +4,7 @@ import { judgedBy, type Judged, sayLimit } from '../../findings/limit.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil } from '../../physics/warm-up.ts';
 import { say } from '../../units/index.ts';
-import { believed, jumped } from './odd.ts';
+import { withoutOutliers, jumped } from './odd.ts';
 import { heatingOf, mainTrack, spots, type Run, type Track } from './runs.ts';
 
 /** No plateau is promised before this many time constants: the curve is still a straight line before (M). */
@@ -32,14 +32,14 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
   const base = { track, heating: h, limit };
   const top = run.hottest && run.hottest.spot === track.spot ? run.hottest.temperature : undefined;
   if (jumped(track.samples)) {
-    const [before, last] = believed(track.samples).slice(-2);
+    const [before, last] = withoutOutliers(track.samples).slice(-2);
     return {
       ...base,
       state: 'odd',
       sentence: `${t(last!.temperature)} after ${t(before!.temperature)} a moment before: no head does that. Read it again at once; if it is true, stop.`
     };
   }
-  const hottest = top ?? Math.max(...believed(track.samples).map((s) => s.temperature));
+  const hottest = top ?? Math.max(...withoutOutliers(track.samples).map((s) => s.temperature));
   if (hottest >= limit.value)
     return {
       ...base,

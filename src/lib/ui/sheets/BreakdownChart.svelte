@@ -5,6 +5,7 @@
   import type { VoltageRow } from '$core/stations/spark/voltage.ts';
   import { say, shownUnit, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
+  import ChartFrame from '../drawing/ChartFrame.svelte';
   import { pressureTicks } from '../drawing/ticks.ts';
   import { line } from 'd3-shape';
 
@@ -36,75 +37,72 @@
   );
 </script>
 
-<figure bind:clientWidth={measured}>
-  <svg
-    viewBox="0 0 {W} {H}"
-    class="w-full"
-    style:height="{H}px"
-    role="img"
-    aria-label="Voltage over compression for gaps of 0.6 to 1.2 mm: {words || 'no cylinder has all three readings yet'}"
-  >
-    <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
-      {#each y.ticks(5) as t (t)}
-        <path d="M48 {y(t)}H{W - 74}" stroke="var(--color-line)" />
-        <text x="42" y={y(t) + 4} text-anchor="end">{t / 1000}</text>
-      {/each}
-      {#each ticks as t (t.text)}<text x={t.at} y={H - 22} text-anchor="middle">{t.text}</text>{/each}
-      <text x="48" y={H - 5}>compression, {unit.symbol}</text>
-      <text x="4" y="10">kV</text>
-      {#each gaps as g (g)}
-        <path
-          d={path(g)}
-          fill="none"
-          stroke="var(--color-primary)"
-          stroke-width="1.5"
-          stroke-opacity={g === 1e-3 ? 1 : 0.6}
-        />
-        <text x={W - 70} y={y(breakdownVoltage(most + SEA_LEVEL_PRESSURE, g, temperature)) + 4}
-          >{say(g, 'length', units)}</text
-        >
-      {/each}
-    </g>
-    {#each rows as r (r.cylinder)}
-      {@const colour =
-        r.verdict === 'fires'
-          ? 'var(--color-success)'
-          : r.verdict === 'fails'
-            ? 'var(--color-error)'
-            : 'var(--color-warning)'}
+<ChartFrame
+  bind:measured
+  width={W}
+  height={H}
+  left={48}
+  right={74}
+  foot={22}
+  label="Voltage over compression for gaps of 0.6 to 1.2 mm: {words || 'no cylinder has all three readings yet'}"
+  yTicks={y.ticks(5).map((t) => ({ text: String(t / 1000), at: y(t) }))}
+  xTicks={ticks}
+  xName="compression, {unit.symbol}"
+>
+  <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
+    <text x="4" y="10">kV</text>
+    {#each gaps as g (g)}
       <path
-        d="M{x(r.pressure - SEA_LEVEL_PRESSURE)} {y(r.needed)}V{y(Math.min(r.available, top))}"
-        stroke={colour}
-        stroke-width="2"
-        stroke-dasharray="4 3"
+        d={path(g)}
+        fill="none"
+        stroke="var(--color-primary)"
+        stroke-width="1.5"
+        stroke-opacity={g === 1e-3 ? 1 : 0.6}
       />
-      <path
-        d="M{x(r.pressure - SEA_LEVEL_PRESSURE) - 9} {y(Math.min(r.available, top))}h18"
-        stroke={colour}
-        stroke-width="2.5"
-      />
-      <circle
-        cx={x(r.pressure - SEA_LEVEL_PRESSURE)}
-        cy={y(r.needed)}
-        r="9"
-        fill="var(--color-base-100)"
-        stroke={colour}
-        stroke-width="2"
-      />
-      <text
-        x={x(r.pressure - SEA_LEVEL_PRESSURE)}
-        y={y(r.needed) + 5}
-        text-anchor="middle"
-        font-size="14"
-        font-weight="600"
-        font-family="var(--font-label)"
-        fill="var(--color-base-content)">{r.cylinder}</text
+      <text x={W - 70} y={y(breakdownVoltage(most + SEA_LEVEL_PRESSURE, g, temperature)) + 4}
+        >{say(g, 'length', units)}</text
       >
     {/each}
-  </svg>
-  <figcaption class="text-sm">
+  </g>
+  {#each rows as r (r.cylinder)}
+    {@const colour =
+      r.verdict === 'fires'
+        ? 'var(--color-success)'
+        : r.verdict === 'fails'
+          ? 'var(--color-error)'
+          : 'var(--color-warning)'}
+    <path
+      d="M{x(r.pressure - SEA_LEVEL_PRESSURE)} {y(r.needed)}V{y(Math.min(r.available, top))}"
+      stroke={colour}
+      stroke-width="2"
+      stroke-dasharray="4 3"
+    />
+    <path
+      d="M{x(r.pressure - SEA_LEVEL_PRESSURE) - 9} {y(Math.min(r.available, top))}h18"
+      stroke={colour}
+      stroke-width="2.5"
+    />
+    <circle
+      cx={x(r.pressure - SEA_LEVEL_PRESSURE)}
+      cy={y(r.needed)}
+      r="9"
+      fill="var(--color-base-100)"
+      stroke={colour}
+      stroke-width="2"
+    />
+    <text
+      x={x(r.pressure - SEA_LEVEL_PRESSURE)}
+      y={y(r.needed) + 5}
+      text-anchor="middle"
+      font-size="14"
+      font-weight="600"
+      font-family="var(--font-label)"
+      fill="var(--color-base-content)">{r.cylinder}</text
+    >
+  {/each}
+  {#snippet caption()}
     Circles: what each cylinder’s plug needs. Bars: what its open gap has shown. Between flat electrodes, gas at {Math.round(
       temperature - ZERO_CELSIUS
     )} °C; real plugs and testers are pointed and fire lower, both about alike.
-  </figcaption>
-</figure>
+  {/snippet}
+</ChartFrame>

@@ -2,6 +2,7 @@
   import type { StageTest } from '$core/stations/gear/case-test.ts';
   import { fromSI, shownUnit, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
+  import ChartFrame from '../drawing/ChartFrame.svelte';
   import { pressureTicks } from '../drawing/ticks.ts';
 
   /** Pressure over time with the rounding band of every reading, and the slowest and fastest fall that pass through all. */
@@ -23,46 +24,40 @@
   );
 </script>
 
-<figure bind:clientWidth={measured}>
-  <svg
-    viewBox="0 0 {W} {H}"
-    class="w-full"
-    style:height="{H}px"
-    role="img"
-    aria-label="Case pressure over time: {words}"
-  >
-    <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
-      {#each ticks as t (t.text)}
-        <path d="M48 {t.at}H{W - 12}" stroke="var(--color-line)" />
-        <text x="42" y={t.at + 4} text-anchor="end">{t.text}</text>
-      {/each}
-      {#each x.ticks(6) as m (m)}<text x={x(m)} y={H - 14} text-anchor="middle">{m}</text>{/each}
-      <text x="48" y={H - 1}>minutes</text>
-    </g>
-    {#if test.rate?.consistent}
-      <path
-        d="M{x(0)} {y(from + test.step / 2)}L{x(span)} {y(from + test.step / 2 - test.rate.low * span)}L{x(span)} {y(
-          from - test.step / 2 - test.rate.high * span
-        )}L{x(0)} {y(from - test.step / 2)}Z"
-        fill="var(--color-primary)"
-        fill-opacity=".14"
-        stroke="var(--color-primary)"
-        stroke-dasharray="5 4"
-      />
-    {/if}
-    {#each test.readings as r (r.at)}
-      <path
-        d="M{x(r.minutes)} {y(p(r) + test.step / 2)}V{y(p(r) - test.step / 2)}M{x(r.minutes) - 6} {y(
-          p(r) + test.step / 2
-        )}h12M{x(r.minutes) - 6} {y(p(r) - test.step / 2)}h12"
-        stroke="var(--color-base-content)"
-        stroke-width="1.5"
-      />
-      <circle cx={x(r.minutes)} cy={y(p(r))} r="4" fill="var(--color-primary)" />
-    {/each}
-  </svg>
-  <figcaption class="text-sm">
+<ChartFrame
+  bind:measured
+  width={W}
+  height={H}
+  left={48}
+  right={12}
+  label="Case pressure over time: {words}"
+  yTicks={ticks}
+  xTicks={x.ticks(6).map((m) => ({ text: String(m), at: x(m) }))}
+  xName="minutes"
+>
+  {#if test.rate?.consistent}
+    <path
+      d="M{x(0)} {y(from + test.step / 2)}L{x(span)} {y(from + test.step / 2 - test.rate.low * span)}L{x(span)} {y(
+        from - test.step / 2 - test.rate.high * span
+      )}L{x(0)} {y(from - test.step / 2)}Z"
+      fill="var(--color-primary)"
+      fill-opacity=".14"
+      stroke="var(--color-primary)"
+      stroke-dasharray="5 4"
+    />
+  {/if}
+  {#each test.readings as r (r.at)}
+    <path
+      d="M{x(r.minutes)} {y(p(r) + test.step / 2)}V{y(p(r) - test.step / 2)}M{x(r.minutes) - 6} {y(
+        p(r) + test.step / 2
+      )}h12M{x(r.minutes) - 6} {y(p(r) - test.step / 2)}h12"
+      stroke="var(--color-base-content)"
+      stroke-width="1.5"
+    />
+    <circle cx={x(r.minutes)} cy={y(p(r))} r="4" fill="var(--color-primary)" />
+  {/each}
+  {#snippet caption()}
     Bars: what a gauge with this division may have rounded away. Shaded: every steady fall that passes through all of
     them.
-  </figcaption>
-</figure>
+  {/snippet}
+</ChartFrame>

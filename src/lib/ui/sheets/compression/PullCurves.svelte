@@ -3,6 +3,7 @@
   import type { Comparison } from '$core/stations/compression/compare.ts';
   import { fromSI, shownUnit, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
+  import ChartFrame from '../../drawing/ChartFrame.svelte';
   import { pressureTicks } from '../../drawing/ticks.ts';
   import { line } from 'd3-shape';
 
@@ -50,48 +51,43 @@
   );
 </script>
 
-<figure class="panel mt-2 p-2" bind:clientWidth={measured}>
-  <svg
-    viewBox="0 0 {W} {H}"
-    class="w-full"
-    style:height="{H}px"
-    role="img"
-    aria-label="Needle after each pull, {unit.symbol}: {words}"
-  >
-    <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
-      {#each ticks as t (t.text)}
-        <path d="M44 {t.at}H{W - 92}" stroke="var(--color-line)" />
-        <text x="38" y={t.at + 4} text-anchor="end">{t.text}</text>
-      {/each}
-      {#each Array.from({ length: pulls }, (_, k) => k + 1) as p (p)}<text x={x(p)} y={H - 14} text-anchor="middle"
-          >{p}</text
-        >{/each}
-      <text x="44" y={H - 1}>pulls</text>
-      {#each labels as l (l.text)}<text x={W - 82} y={l.at + 5} font-weight="600">cyl {l.text}</text>{/each}
-    </g>
-    {#each rows as r (r.cylinder)}
-      {@const colour = r.low ? 'var(--color-error)' : 'var(--color-primary)'}
-      {@const model = modelOf(r.cylinder)}
-      {#if model && model.length > 1}<path d={path(model)} fill="none" stroke={colour} stroke-width="1.6" />{/if}
-      {#if !model}<path
-          d={path(r.series.at(-1)!)}
-          fill="none"
-          stroke={colour}
-          stroke-width="1"
-          stroke-dasharray="3 4"
-        />{/if}
-      {#each r.series as s, n (n)}{#each s as p, k (k)}<circle
-            cx={x(k + 1)}
-            cy={y(p)}
-            r="3.2"
-            fill={colour}
-            fill-opacity=".75"
-          />{/each}{/each}
-    {/each}
-  </svg>
-  <figcaption class="text-sm">
+<ChartFrame
+  bind:measured
+  width={W}
+  height={H}
+  left={44}
+  right={92}
+  label="Needle after each pull, {unit.symbol}: {words}"
+  yTicks={ticks}
+  xTicks={Array.from({ length: pulls }, (_, k) => ({ text: String(k + 1), at: x(k + 1) }))}
+  xName="pulls"
+  class="panel mt-2 p-2"
+>
+  <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
+    {#each labels as l (l.text)}<text x={W - 82} y={l.at + 5} font-weight="600">cyl {l.text}</text>{/each}
+  </g>
+  {#each rows as r (r.cylinder)}
+    {@const colour = r.low ? 'var(--color-error)' : 'var(--color-primary)'}
+    {@const model = modelOf(r.cylinder)}
+    {#if model && model.length > 1}<path d={path(model)} fill="none" stroke={colour} stroke-width="1.6" />{/if}
+    {#if !model}<path
+        d={path(r.series.at(-1)!)}
+        fill="none"
+        stroke={colour}
+        stroke-width="1"
+        stroke-dasharray="3 4"
+      />{/if}
+    {#each r.series as s, n (n)}{#each s as p, k (k)}<circle
+          cx={x(k + 1)}
+          cy={y(p)}
+          r="3.2"
+          fill={colour}
+          fill-opacity=".75"
+        />{/each}{/each}
+  {/each}
+  {#snippet caption()}
     Dots: the needle after each pull. Lines: the fitted model. Slow building comes from the gauge’s volume; a steady
     leak makes the first pull a larger share. “Low and building: rings; low and staying: valve or gasket” is the trade’s
     rule, and weak evidence.
-  </figcaption>
-</figure>
+  {/snippet}
+</ChartFrame>

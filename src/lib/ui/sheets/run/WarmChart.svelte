@@ -5,6 +5,7 @@
   import { fromSI, say, shownUnit } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
   import { area, line } from 'd3-shape';
+  import ChartFrame from '../../drawing/ChartFrame.svelte';
   import { useSession } from '../../session/session.svelte.ts';
 
   /** Temperature over the run, the curve it follows with the plateau it heads for, the limit, and the run before beside it. */
@@ -66,70 +67,77 @@
   const steadyBefore = $derived(beside && before ? heatingOf(session.judgement.context, beside).steady : undefined);
 </script>
 
-<figure bind:clientWidth={measured} class="panel p-2">
-  <svg viewBox="0 0 {W} {H}" class="w-full" style:height="{H}px" role="img" aria-label={words}>
-    <g font-family="var(--font-label)" font-size="14" fill="var(--color-base-content)">
-      {#each ticks as t (t.text)}
-        <path d="M50 {t.at}H{W - 14}" stroke="var(--color-line)" /><text x="44" y={t.at + 4} text-anchor="end"
-          >{t.text}</text
-        >
-      {/each}
-      {#each minutes as m (m)}<text x={x(m * 60)} y={H - 16} text-anchor="middle">{m}</text>{/each}
-      <text x="50" y={H - 2}>minutes</text><text x={W - 14} y={H - 2} text-anchor="end"
-        >{unit.symbol} at the {spots[warming.track.spot]}</text
-      >
-    </g>
-    {#if fan}<path d={fan} fill="var(--color-primary)" fill-opacity=".13" />{/if}
-    {#if beside}<path
-        d={path(beside.samples.filter((s) => s.seconds <= span))}
-        fill="none"
-        stroke="var(--color-base-content)"
-        stroke-opacity=".55"
-        stroke-dasharray="2 4"
-        stroke-width="2"
-      />{/if}
-    <path d="M50 {y(limit)}H{W - 14}" stroke="var(--color-error)" stroke-width="2" stroke-dasharray="9 5" />
-    <text
-      x={W - 16}
-      y={y(limit) - 5}
-      text-anchor="end"
+<ChartFrame
+  bind:measured
+  width={W}
+  height={H}
+  left={50}
+  right={14}
+  foot={16}
+  label={words}
+  yTicks={ticks}
+  xTicks={minutes.map((m) => ({ text: String(m), at: x(m * 60) }))}
+  xName="minutes"
+  class="panel p-2"
+>
+  <text
+    x={W - 14}
+    y={H - 2}
+    text-anchor="end"
+    font-size="14"
+    font-family="var(--font-label)"
+    fill="var(--color-base-content)">{unit.symbol} at the {spots[warming.track.spot]}</text
+  >
+  {#if fan}<path d={fan} fill="var(--color-primary)" fill-opacity=".13" />{/if}
+  {#if beside}<path
+      d={path(beside.samples.filter((s) => s.seconds <= span))}
+      fill="none"
+      stroke="var(--color-base-content)"
+      stroke-opacity=".55"
+      stroke-dasharray="2 4"
+      stroke-width="2"
+    />{/if}
+  <path d="M50 {y(limit)}H{W - 14}" stroke="var(--color-error)" stroke-width="2" stroke-dasharray="9 5" />
+  <text
+    x={W - 16}
+    y={y(limit) - 5}
+    text-anchor="end"
+    font-size="14"
+    font-family="var(--font-label)"
+    font-weight="600"
+    fill="var(--color-error)">limit {say(limit, 'temperature', session.units)}</text
+  >
+  {#if warming.heating.opened !== undefined}<path
+      d="M{x(warming.heating.opened)} 10V{H - 34}"
+      stroke="var(--color-line)"
+    /><text
+      x={x(warming.heating.opened) + 4}
+      y="22"
       font-size="14"
       font-family="var(--font-label)"
-      font-weight="600"
-      fill="var(--color-error)">limit {say(limit, 'temperature', session.units)}</text
-    >
-    {#if warming.heating.opened !== undefined}<path
-        d="M{x(warming.heating.opened)} 10V{H - 34}"
-        stroke="var(--color-line)"
-      /><text
-        x={x(warming.heating.opened) + 4}
-        y="22"
-        font-size="14"
-        font-family="var(--font-label)"
-        fill="var(--color-base-content)">thermostat opens</text
-      >{/if}
-    {#if ahead.length}<path
-        d={path(ahead.filter((p) => p.temperature < top + 4))}
-        fill="none"
-        stroke="var(--color-primary)"
+      fill="var(--color-base-content)">thermostat opens</text
+    >{/if}
+  {#if ahead.length}<path
+      d={path(ahead.filter((p) => p.temperature < top + 4))}
+      fill="none"
+      stroke="var(--color-primary)"
+      stroke-width="2"
+    />{/if}
+  {#if own.length > 120}<path d={path([...own])} fill="none" stroke="var(--color-base-content)" stroke-width="1.5" />
+  {:else}{#each own as s, k (k)}<circle
+        cx={x(s.seconds)}
+        cy={y(s.temperature)}
+        r="4"
+        fill="var(--color-base-100)"
+        stroke="var(--color-base-content)"
         stroke-width="2"
-      />{/if}
-    {#if own.length > 120}<path d={path([...own])} fill="none" stroke="var(--color-base-content)" stroke-width="1.5" />
-    {:else}{#each own as s, k (k)}<circle
-          cx={x(s.seconds)}
-          cy={y(s.temperature)}
-          r="4"
-          fill="var(--color-base-100)"
-          stroke="var(--color-base-content)"
-          stroke-width="2"
-        />{/each}{/if}
-  </svg>
-  <figcaption class="text-sm">
+      />{/each}{/if}
+  {#snippet caption()}
     Circles: read. Line: the curve that fits. Shaded: where it may end{fit && fit.high === undefined
       ? ', with no upper limit yet'
       : ''}.{#if beside}
       Dotted: {before!.label}{steadyBefore
         ? `, steady at ${say(steadyBefore.at, 'temperature', session.units)}`
         : ''}.{/if}
-  </figcaption>
-</figure>
+  {/snippet}
+</ChartFrame>

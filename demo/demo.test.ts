@@ -77,7 +77,7 @@ describe('what a good technician concludes at each demo engine', () => {
   it('Plover: water in the gear oil, and frost makes it today', () => {
     expect(sentences('plover')).toMatch(/Frost is coming/);
     expect(steps('plover')).toEqual(['frost', 'anodes', 'case-test', 'gear-refill', 'leg-identity']);
-    expect(holds('plover')).toEqual(['gear-water']);
+    expect(holds('plover')).toEqual(['gear-case', 'gear-water']);
   });
   it('Dunlin: weak stream with a cool head points to the outlet, not to the pump', () => {
     expect(steps('dunlin')).toEqual(['anodes', 'outlet']);

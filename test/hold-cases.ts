@@ -1,4 +1,5 @@
 import { Bench } from './case.ts';
+import { caseStages, caseTest } from './case-test.ts';
 import type { History, Profile } from '../src/core/engine/profile.ts';
 import type { HouseRules } from '../src/core/house-rules/rules.ts';
 import type { ItemId } from '../src/core/stations/items.ts';
@@ -104,9 +105,38 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['gear', 'release'],
     because: /Slivers on the magnet/
   },
+  'gear-case': {
+    profile: { gearCapacity: 250e-6 },
+    raise: [read('look.case', 'stain'), read('gear.casePressure', 27e3, { conditions: { stage: 'low' } })],
+    meet: [[(b) => caseStages(b)], [read('gear.caseOpen', 'yes')]],
+    blocks: ['start', 'gear', 'release'],
+    because: /may be cracked/
+  },
+  liquid: {
+    profile: twin,
+    raise: [read('plugs.hole', 'water', { cylinder: 2 })],
+    meet: [[read('plugs.hole', 'clean', { cylinder: 2 })]],
+    blocks: ['crank', 'start', 'release'],
+    because: /water in cylinder 2/
+  },
+  'bore-oil': {
+    profile: twin,
+    raise: [read('plugs.oil', 4e-6), read('turn.plugs', 'in')],
+    meet: [[read('turn.plugs', 'out'), read('turn.result', 'free')]],
+    blocks: ['crank', 'start'],
+    because: /Oil does not compress/
+  },
+  belt: {
+    profile: { ...four, camDrive: 'belt', interference: 'yes' },
+    raise: [read('turn.belt', 'cracked')],
+    meet: [[read('turn.belt', 'renewed')]],
+    blocks: ['crank', 'start', 'release'],
+    because: /pistons meet valves/
+  },
   'gear-water': {
+    profile: { gearCapacity: 250e-6 },
     raise: [read('gear.look', 'none')],
-    meet: [[read('gear.refill', 'service')]],
+    meet: [[(b) => caseTest(b)], [read('gear.refill', 'service')]],
     blocks: ['gear', 'release'],
     because: /little or no oil in the case/
   },

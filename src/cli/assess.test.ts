@@ -20,7 +20,7 @@ describe('npm run assess, without a server', () => {
   it('prints findings, holds, job list and the next check', () => {
     const { code, out } = assess(example('plover'));
     expect(code).toBe(0);
-    expect(out).toMatch(/HOLDS\n {2}Gear oil: water or low/);
+    expect(out).toMatch(/HOLDS\n {2}Gear case empty, cracked or under pressure[^]*Gear oil: water or low/);
     expect(out).toMatch(/fault: Frost is coming \(25 °F\)/);
     expect(out).toMatch(/1\. Drain the gear case today/);
     expect(out).toMatch(/SUSPECTS\n[^]*? {2}likely: leg from another engine/);

@@ -20,6 +20,10 @@ describe('survey files of earlier versions', () => {
     expect(entriesOf(read.survey).length).toBeGreaterThan(20);
     expect(assess(read.survey, new Date('2026-05-03T12:00:00.000Z'), 'us').findings.length).toBeGreaterThan(5);
   });
+  it('are written as the current version', () => {
+    const read = readSurveyFile(fs.readFileSync('test/formats/version-1-gannet.json', 'utf8'));
+    expect(read).toMatchObject({ ok: true, survey: { version: 2 } });
+  });
   it('every list of the format is in one of them', () => {
     const all = files.map((f) => JSON.parse(fs.readFileSync(`test/formats/${f}`, 'utf8')) as Record<string, unknown>);
     for (const type of entryTypes) expect([type, all.some((d) => entryKinds[type].list in d)]).toEqual([type, true]);

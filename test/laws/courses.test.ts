@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { placeIds, places } from '../../src/core/stations/look/places.ts';
 import { Bench } from '../case.ts';
+import { caseTest } from '../case-test.ts';
 
 /** Whole courses of work, from the first look to the gates, as a good technician would take them (common practice). */
 const open = (b: Bench): string[] =>
@@ -58,6 +59,8 @@ const goodLeg = (b: Bench): Bench =>
     .read('gear.first', 'oil')
     .read('gear.look', 'clear')
     .read('gear.drained', 2.9e-4)
+    .read('gear.washers', 'yes')
+    .read('gear.refill', 'service')
     .read('cooling.screen', 'clear')
     .read('cooling.impellerAge', 1)
     .read('cooling.source', 'tank');
@@ -144,8 +147,7 @@ describe('water in the gear oil, to the end', () => {
   it('a leak adds the resealing, and a second test proves it', () => {
     b.read('gear.pressureTest', 'leaked');
     expect(open(b)).toContain('reseal');
-    b.done('reseal')
-      .read('gear.pressureTest', 'held', { round: 2 })
+    caseTest(b.done('reseal'), undefined, { round: 2 })
       .read('gear.refill', 'service', { round: 2 })
       .read('gear.look', 'clear', { round: 2 })
       .read('gear.first', 'oil', { round: 2 });
@@ -166,7 +168,8 @@ describe('water that seems gone', () => {
     const b = clean(wet());
     expect(b.holds()).toEqual(['gear-water']);
     expect(b.ids()).toContain('gear.water:cannot-tell');
-    expect(b.read('gear.pressureTest', 'held', { round: 2 }).holds()).toEqual([]);
+    expect(b.read('gear.pressureTest', 'held', { round: 2 }).holds()).toEqual(['gear-water']);
+    expect(caseTest(b, undefined, { round: 2 }).holds()).toEqual([]);
   });
   it('a shop that tries washers first is not sent to a case test, until one leaks', () => {
     const b = wet();
@@ -176,10 +179,17 @@ describe('water that seems gone', () => {
     expect(open(b.read('gear.pressureTest', 'leaked', { round: 3 }))).toContain('case-test');
     expect(b.holds()).toEqual(['gear-water']);
   });
-  it('an empty case is held until it is filled for service', () => {
+  it('an empty case is held until it was tested and filled: what is missing went somewhere', () => {
     const b = new Bench(twin).read('gear.look', 'none');
-    expect(b.holds()).toEqual(['gear-water']);
+    expect(b.holds()).toEqual(['gear-case', 'gear-water']);
+    expect(caseTest(b).holds()).toEqual(['gear-case', 'gear-water']);
     expect(b.read('gear.refill', 'service').holds()).toEqual([]);
+  });
+  it('a measured volume counts before what was glimpsed at the plug, and far too little is held by itself', () => {
+    expect(new Bench(twin).read('gear.first', 'nothing').read('gear.drained', 2.9e-4).holds()).toEqual(['gear-case']);
+    const short = new Bench(twin).read('gear.drained', 1.5e-4).read('gear.refill', 'service');
+    expect(short.holds()).toEqual(['gear-water']);
+    expect(caseTest(short).read('gear.refill', 'service').holds()).toEqual([]);
   });
 });
 

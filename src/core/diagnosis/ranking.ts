@@ -79,7 +79,7 @@ export function openLooks(c: Context, model: Model, belief: Belief): Look[] {
     const signs = unseen.get(check.id);
     if (!signs || !fits(c, check.fits, model.cylinders)) return [];
     if (check.given && !check.given.some((g) => known.has(g))) return [];
-    return check.made?.some((item) => c.record.last(item as ItemId)) ? [] : [{ check, signs }];
+    return check.made?.some((item) => c.record.asked(item as ItemId)) ? [] : [{ check, signs }];
   });
 }
 

@@ -34,6 +34,11 @@ export const profileItems = {
   }),
   starting: choice({ label: 'Starting', options: { rope: 'rope', electric: 'electric', both: 'rope and electric' } }),
   decompression: choice({ label: 'Automatic decompression', options: fitted, absent: true }),
+  camDrive: choice({
+    label: 'Camshaft driven by',
+    options: { belt: 'a toothed belt', chain: 'a chain', gears: 'gears' }
+  }),
+  interference: yesNo({ label: 'Valves and pistons meet if the timing slips' }),
   lubrication: choice({
     label: 'Lubrication',
     options: { premix: 'premix', injection: 'oil injection', sump: 'sump' }

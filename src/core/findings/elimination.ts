@@ -80,6 +80,7 @@ export function eliminate<P extends string>(
 
 /** The standing answer of an item in a round, "unknown" being one: a re-check after the work asks everything anew. */
 export function answerOf(c: Context, item: ItemId, round: number): string | undefined {
-  const value = c.record.all(item, { round }).at(-1)?.value;
+  const list = c.record.all(item, { round });
+  const value = (list.findLast((r) => r.value !== 'unknown') ?? list.at(-1))?.value;
   return typeof value === 'string' ? value : undefined;
 }

@@ -1,16 +1,18 @@
 import { drowned } from '../record/drowned.ts';
-import { ownLimits } from '../engine/limits.ts';
 import type { Context } from '../findings/context.ts';
-import { judgedBy, sayLimit } from '../findings/limit.ts';
-import { lastSeen } from '../stations/cooling/seen.ts';
+import { cylindersSaid } from '../findings/context.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, fuelCleared, watered } from '../stations/fuel/age.ts';
-import { washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
+import { caseDangers } from '../stations/gear/case-state.ts';
+import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
-import { turning } from '../stations/turn/analyse.ts';
+import { smooth, turning } from '../stations/turn/analyse.ts';
+import { oilShutIn, plugsAt, waterIn } from '../stations/turn/plugs-out.ts';
+import { isAfter } from '../units/instant.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { school } from '../house-rules/rules.ts';
 import type { HoldRule, Need } from './hold.ts';
+import { runTrouble, unexplained } from './run-trouble.ts';
 
 const fourStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 const smoothTurns = (c: Context): number => turning(c).smoothSince;
@@ -28,6 +30,10 @@ const fuelNeeds = (c: Context): Need[] => {
   ];
 };
 
+/** Turned smoothly with the plugs out: that they went back in later takes nothing away. */
+const turnedOpen = (c: Context): boolean =>
+  turning(c).turns.some((t) => smooth.has(t.result) && plugsAt(c, t.at) === 'out') && smoothTurns(c) >= 1;
+
 /** By the house's rule it may be spun with its old oil, but not started on it. */
 const spunFirst = (c: Context): boolean =>
   drowned(c) && school(c.rules, 'drownedSpin') === 'before' && c.record.value('oil.sump') !== 'drained';
@@ -36,26 +42,29 @@ const spunFirst = (c: Context): boolean =>
 const dried = (c: Context): boolean =>
   c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
 
-/** What was seen of the lamp, oldest first; "unknown" is no answer and takes none away. */
-const lamps = (c: Context): readonly unknown[] =>
-  c.record.all('run.lamp').flatMap((r) => (r.value === 'unknown' ? [] : [r.value]));
-const causeKnown = (c: Context): boolean => Boolean(c.record.value('run.cause')?.trim());
+const caseWords = {
+  cracked: {
+    because: 'The case may be cracked: its oil goes out and water in.',
+    need: 'case test held at every stage'
+  },
+  pressure: {
+    because: 'The case stands under test pressure: turning it blows a seal.',
+    need: 'pressure let off, the fitting out'
+  },
+  empty: {
+    because: 'The gear case is drained: gears and bearings would run dry.',
+    need: 'refilled, for a stand run or for service'
+  }
+} as const;
 
-/** A lamp that came on once and has no cause yet, though it stayed dark since: it comes again. */
-const unexplained = (c: Context): string | undefined =>
-  lamps(c).includes('came') && !causeKnown(c)
-    ? 'The lamp or horn came on once, and its cause is not recorded.'
-    : undefined;
-
-/** The head ran hot, a lamp came on, or there was no stream where one belongs: in the latest round. */
-function runTrouble(c: Context): string | undefined {
-  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
-  const { head, stream } = lastSeen(c);
-  if (lamps(c).at(-1) === 'came') return 'The lamp or horn came on in the first run.';
-  if (head !== undefined && head >= hot.value) return `The head passed its limit of ${sayLimit(hot, c.units)}.`;
-  if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none')
-    return 'There was no stream in the first run.';
-  return undefined;
+/** Drained, and neither poured nor dipped since. */
+function sumpEmpty(c: Context): boolean {
+  const drained = c.record.all('oil.drained').findLast((r) => r.value !== 'unknown');
+  if (!drained) return false;
+  const since = (['oil.poured', 'oil.dip', 'oil.dipAt'] as const).some((what) =>
+    c.record.all(what).some((r) => r.value !== 'unknown' && r.value !== 'none' && isAfter(r.at, drained.at))
+  );
+  return !since;
 }
 
 /** The holds of the trade, most dangerous first. */
@@ -88,7 +97,7 @@ export const holdRules: readonly HoldRule[] = [
     blocks: ['crank', 'start', 'release'],
     raised: (c) => (drowned(c) ? 'Starting a drowned engine first is what kills it.' : undefined),
     needs: (c) => [
-      { text: 'plugs out', done: c.record.value('turn.plugs') === 'out', station: 'turn' },
+      { text: 'plugs out', done: c.record.value('turn.plugs') === 'out' || turnedOpen(c), station: 'turn' },
       { text: 'turned by hand, smooth', done: smoothTurns(c) >= 1, station: 'turn' },
       {
         text: 'no more water from the plug holes',
@@ -136,6 +145,46 @@ export const holdRules: readonly HoldRule[] = [
     }
   },
   {
+    id: 'liquid',
+    title: 'Water in a cylinder: no cranking with it inside',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => {
+      if (drowned(c)) return undefined;
+      const wet = waterIn(c);
+      return wet.length
+        ? `There is water in ${cylindersSaid(wet)}: it does not compress, and bends the rod.`
+        : undefined;
+    },
+    needs: (c) => [
+      {
+        text: 'plugs out, turned by hand with the holes lowest, and every hole looked into and dry',
+        done: waterIn(c).length === 0,
+        station: 'plugs'
+      }
+    ]
+  },
+  {
+    id: 'bore-oil',
+    title: 'Oil in the bores with the plugs in: no cranking',
+    blocks: ['crank', 'start'],
+    raised: (c) =>
+      oilShutIn(c) ? 'Oil does not compress: what was put into the bores must come out first.' : undefined,
+    needs: () => [{ text: 'plugs out, turned by hand until no more oil comes', done: false, station: 'turn' }]
+  },
+  {
+    id: 'belt',
+    title: 'Timing belt suspect: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => {
+      const { profile } = c.survey.engine;
+      const belt = c.record.value('turn.belt');
+      return belt && belt !== 'sound' && belt !== 'renewed' && profile.interference !== 'no'
+        ? 'If it slips, pistons meet valves.'
+        : undefined;
+    },
+    needs: () => [{ text: 'belt renewed, turned two turns by hand, marks in line', done: false, station: 'turn' }]
+  },
+  {
     id: 'water',
     title: 'No cooling water: no start of any length',
     blocks: ['start'],
@@ -173,6 +222,7 @@ export const holdRules: readonly HoldRule[] = [
       if (c.record.value('oil.look') === 'milky' && c.record.value('oil.sump') !== 'drained')
         return 'The engine oil is milky.';
       const d = dips(c);
+      if (sumpEmpty(c)) return 'The sump is drained, and nothing was poured in since.';
       if (spunFirst(c)) return 'The oil has not been changed since the water.';
       if (c.record.value('oil.level') === 'no') return 'It was not level when it was dipped.';
       if (d.position === 'between') return undefined;
@@ -188,8 +238,16 @@ export const holdRules: readonly HoldRule[] = [
     ],
     standing: (c) =>
       !spunFirst(c) &&
+      !sumpEmpty(c) &&
       dips(c).last.length === 0 &&
       (c.record.value('oil.look') !== 'milky' || c.record.value('oil.sump') === 'drained')
+  },
+  {
+    id: 'gear-case',
+    title: 'Gear case empty, cracked or under pressure',
+    blocks: ['start', 'gear', 'release'],
+    raised: (c) => caseDangers(c).map((d) => caseWords[d].because)[0],
+    needs: (c) => caseDangers(c).map((d) => ({ text: caseWords[d].need, done: false, station: 'gear' }))
   },
   {
     id: 'gear-chips',
@@ -208,9 +266,12 @@ export const holdRules: readonly HoldRule[] = [
     title: 'Gear oil: water or low',
     blocks: ['gear', 'release'],
     raised: (c) => {
-      const low = c.record.value('gear.look') === 'none' || c.record.value('gear.first') === 'nothing';
       if (waterEver(c)) return waterCured(c) ? undefined : 'There is, or was, water in the gear oil.';
-      return low && c.record.value('gear.refill') !== 'service' ? 'There is little or no oil in the case.' : undefined;
+      if (!oilLowEver(c) || waterCured(c)) return undefined;
+      const share = drainedShare(c);
+      return share === undefined || share >= FAR_UNDER
+        ? 'There is, or was, little or no oil in the case: what is missing went somewhere.'
+        : `Only ${Math.round(100 * share)} % of its oil was in the case: what is missing went somewhere.`;
     },
     needs: (c) => {
       const refill = c.record.value('gear.refill');
@@ -221,12 +282,10 @@ export const holdRules: readonly HoldRule[] = [
           station: 'gear'
         },
         {
-          text: !waterEver(c)
-            ? 'refilled for service'
-            : washersFirst(c)
-              ? 'fresh washers, refilled for service, and clean at a later look'
-              : 'resealed and case-tested, then refilled for service',
-          done: waterEver(c) ? waterCured(c) : refill === 'service',
+          text: washersFirst(c)
+            ? 'fresh washers, refilled for service, and clean and full at a later look'
+            : 'resealed and case-tested, every stage of it, then refilled for service',
+          done: waterCured(c),
           station: 'gear'
         }
       ];
@@ -238,7 +297,7 @@ export const holdRules: readonly HoldRule[] = [
     blocks: ['release'],
     raised: (c) => runTrouble(c) ?? unexplained(c),
     needs: (c) => [
-      { text: 'cause recorded', done: causeKnown(c), station: 'run' },
+      { text: 'cause recorded', done: unexplained(c) === undefined, station: 'run' },
       { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run' }
     ]
   },

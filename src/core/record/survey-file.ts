@@ -7,7 +7,9 @@ import { entryKinds } from './entries.ts';
 import type { EntrySchemas } from './entry-kinds.ts';
 
 export const SURVEY_FORMAT = 'indaga-survey';
-export const SURVEY_VERSION = 1;
+export const SURVEY_VERSION = 2;
+/** Versions that open. A file of an older one is read as it is and written as the current one; nothing in it changes its meaning. */
+const READABLE = [1, 2] as const;
 
 /**
  * The open survey file: everything known about one assessment of one engine, in one JSON document.
@@ -18,7 +20,7 @@ export function surveyFileSchemaOf(schemas: EntrySchemas) {
     z.array<EntrySchemas[T]>(schemas[type]).check(z.maxLength(entryKinds[type].most));
   return z.strictObject({
     format: z.literal(SURVEY_FORMAT),
-    version: z.literal(SURVEY_VERSION),
+    version: z.literal([...READABLE]),
     engine: engineSchema,
     assessment: z.strictObject({
       kind: caseKindSchema,

@@ -41,7 +41,7 @@ export function readSurveyFile(text: string): ReadResult {
       `This file is of version ${head.version}, newer than this application reads (${SURVEY_VERSION}). Update first; nothing was imported.`
     );
   const parsed = surveyFileSchema.safeParse(data);
-  if (parsed.success) return doubles(parsed.data);
+  if (parsed.success) return doubles({ ...parsed.data, version: SURVEY_VERSION });
   const issue = parsed.error.issues[0];
   return refuse(pathOf(issue?.path ?? []), sentence(issue?.message ?? 'something is wrong here'));
 }

@@ -5,7 +5,8 @@ import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { lastSeen } from '../../stations/cooling/seen.ts';
 import { fuelAge } from '../../stations/fuel/age.ts';
-import { stageIds } from '../../stations/gear/case-test.ts';
+import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
+import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { dips } from '../../stations/oil/position.ts';
 import { bankDifference } from '../../stations/run/warming.ts';
@@ -29,13 +30,13 @@ const gearLow: Measure = (c) => {
 };
 
 const caseLeaks: Measure = (c, _k, found) => {
-  const word = wordOf(c, 'gear.pressureTest');
+  const { verdict } = caseResult(c);
   const stages = stageIds.map((s) => found.get(`gear.case-${s}`)).filter((x) => x !== undefined);
   const at = lastOf(c, 'gear.casePressure', 'gear.pressureTest', 'gear.caseBubbles');
   const bubbles = c.record.value('gear.caseBubbles');
-  if (word?.value === 'leaked' || stages.includes('fault') || (Array.isArray(bubbles) && bubbles.length))
+  if (verdict === 'leaked' || stages.includes('fault') || (Array.isArray(bubbles) && bubbles.length))
     return seen(true, at);
-  if (word?.value === 'held') return seen(false, at);
+  if (verdict === 'held') return seen(false, at);
   // A stage that cannot tell yet is still under way: nothing is said until it is over.
   if (stages.includes('cannot-tell')) return undefined;
   // One stage that held leans: a lip can leak low and hold high.
@@ -106,7 +107,8 @@ const hot: Measure = (c, _k, found) => {
   if (run === 'fault') return seen(true, runAt(c));
   if (run === 'watch') return leaning(1, 0.35, runAt(c));
   if (run === 'sound') return seen(false, runAt(c));
-  return head !== undefined ? leaning(0.15, 1, runAt(c)) : undefined;
+  // A head that is still cold says nothing about the pump.
+  return head !== undefined && head >= HEAD_SPEAKS ? leaning(0.15, 1, runAt(c)) : undefined;
 };
 const impellerOld: Measure = (c) => {
   const r = c.record.last('cooling.impellerAge');

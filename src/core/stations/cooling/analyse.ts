@@ -6,6 +6,7 @@ import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
+import { STREAM_COMES } from '../run/prompts.ts';
 import { warmingOf } from '../run/warming.ts';
 import { parts } from './parts.ts';
 import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
@@ -118,6 +119,9 @@ function pump(c: Context, out: Out): void {
     );
 }
 
+/** A head colder than this has not begun to say anything about its water, K (M: 40 °C). */
+export const HEAD_SPEAKS = 313.15;
+
 function stream(c: Context, out: Out): void {
   const { record } = c;
   const { stream: seen, head, run } = lastSeen(c);
@@ -143,7 +147,20 @@ function stream(c: Context, out: Out): void {
       why
     );
   const climbing = warming !== undefined && (warming.state === 'will-pass' || warming.state === 'may-pass');
-  const normal = head !== undefined && head < hot.value && !climbing;
+  const cold = head !== undefined && head < HEAD_SPEAKS;
+  const normal = head !== undefined && !cold && head < hot.value && !climbing;
+  // The stream takes up to half a minute to come; before that its absence says nothing, after it that it must be stopped.
+  const early = seen === 'none' && (run?.streams.at(-1)?.seconds ?? Infinity) <= STREAM_COMES;
+  const stop = seen === 'none' && !early ? ' Stop: past its half minute no engine runs without it.' : '';
+  if (early) {
+    out.add(
+      'outlet',
+      'cannot-tell',
+      'No stream yet, within its first half minute: look again at thirty seconds; if there is none then, stop.',
+      why
+    );
+    return;
+  }
   if ((seen === 'weak' || seen === 'none') && climbing)
     out.add(
       'rising',
@@ -171,7 +188,7 @@ function stream(c: Context, out: Out): void {
       out.add(
         'outlet',
         'cannot-tell',
-        `${word} but the head stays at ${say(head, 'temperature', c.units)}: that points to the outlet or its line, not to the pump. Probe the outlet first; it does not clear the pump: watch the temperature to the end.`,
+        `${word} but the head stays at ${say(head, 'temperature', c.units)}: that points to the outlet or its line, not to the pump.${stop} Probe the outlet first; it does not clear the pump: watch the temperature to the end.`,
         why
       );
     else if (normal)
@@ -181,11 +198,13 @@ function stream(c: Context, out: Out): void {
         `${word}, the outlet is clear and the head stays cool. Compare with its sister or last year before opening the pump.`,
         why
       );
-    else if (head === undefined)
+    else if (head === undefined || cold)
       out.add(
         'outlet',
         'cannot-tell',
-        `${word}. Probe the outlet and take the head’s temperature before the pump is blamed.`,
+        cold
+          ? `${word}.${stop} The head is still cold at ${say(head!, 'temperature', c.units)} and says nothing about the pump: probe the outlet and the intakes first.`
+          : `${word}.${stop} Probe the outlet and take the head’s temperature before the pump is blamed.`,
         why
       );
     else out.add('stream', 'fault', `${word} and it runs hot: the pump is not delivering.`, why);

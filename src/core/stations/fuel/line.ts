@@ -90,7 +90,7 @@ const graver: Readonly<Record<string, number>> = { fault: 3, watch: 2, 'cannot-t
 export function lineState(c: Context): LineState[] {
   return fuelLine(c.survey.engine.profile).map((part) => {
     const answers = part.items.flatMap((item) => {
-      const value = c.record.last(item)?.value;
+      const value = c.record.asked(item)?.value;
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];
     });
     if (!answers.length) return { part, condition: 'not-looked-at', says: [] };

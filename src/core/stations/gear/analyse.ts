@@ -5,7 +5,7 @@ import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
-import { caseFindings } from './case-test.ts';
+import { caseFindings, caseResult, caseStages, sayOpenStages, stageIds } from './case-test.ts';
 import { pourOf } from '../oil/changes.ts';
 import { frost } from './frost.ts';
 import { washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
@@ -31,18 +31,28 @@ export function analyse(c: Context): Finding[] {
       practice(said, 'burnt oil is a bearing that was hot.')
     );
   caseFindings(c, out);
-  const test = record.value('gear.pressureTest');
-  if (test) {
+  const test = caseResult(c);
+  if (test.verdict) {
     const why = practice(
-      [`case test: ${test}`],
-      'low pressure first, since a lip seal can leak low and hold high; then about 10 psi, then vacuum.'
+      [
+        `case test: ${record.value('gear.pressureTest') ?? 'by its stages'}`,
+        ...stageIds.map((s) => `${caseStages[s].label.toLowerCase()}: ${test.stages[s]}`)
+      ],
+      'low pressure first, since a lip seal can leak low and hold high; then high, then vacuum; shafts turned at each.'
     );
-    if (test === 'held') out.add('test', 'sound', 'The case held its test.', why);
-    else
+    if (test.verdict === 'held') out.add('test', 'sound', 'The case held its test, every stage of it.', why);
+    else if (test.verdict === 'leaked')
       out.add(
         'test',
         'fault',
         'The case leaked in its test. Find the place with soapy water; reseal; test again before oil goes in.',
+        why
+      );
+    else
+      out.add(
+        'test-open',
+        'cannot-tell',
+        `${test.verdict === 'said' ? '“Held” was said, but the stages do not show it' : 'The case test is not finished'}: ${sayOpenStages(test)}. Every stage is read at least twice, with both shafts turned.`,
         why
       );
   }

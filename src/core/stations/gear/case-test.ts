@@ -1,8 +1,10 @@
 import { PSI } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
+import { isAfter } from '../../units/instant.ts';
+import { roundOf, type ReadingOf } from '../../record/current.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import type { Context } from '../../findings/context.ts';
+import { listed, type Context } from '../../findings/context.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import {
   detectableDrop,
@@ -58,6 +60,8 @@ export interface StageTest {
   readonly smallest?: number;
   readonly holdFor?: number;
   readonly verdict: 'held' | 'leaks' | 'hold' | 'odd' | 'begun';
+  /** It leaked before in this stage, and nothing was done since. */
+  readonly again?: true;
 }
 
 /** What is in the case while it is tested: air, as much as it takes of oil. */
@@ -77,14 +81,56 @@ export function overPressure(c: Context, pressure: number, stage: CaseStage): st
     : undefined;
 }
 
-/** One stage of the latest round as its readings tell it. */
-export function stageTest(c: Context, stage: CaseStage): StageTest | undefined {
-  const round = c.record.round('gear.casePressure');
-  const list = c.record
-    .all('gear.casePressure', { round })
+type PressureReading = ReadingOf<'gear.casePressure'>;
+
+/** Readings of a stage in the latest round in which it was read: a stage tested again alone leaves the others as they were. */
+function stageReadings(c: Context, stage: CaseStage): PressureReading[] {
+  const all = c.record
+    .all('gear.casePressure')
     .filter((r) => typeof r.value === 'number' && r.conditions?.stage === stage);
-  const first = list[0];
-  if (!first) return undefined;
+  const round = Math.max(...all.map(roundOf));
+  return all.filter((r) => roundOf(r) === round);
+}
+
+/** Whether work was marked done between two instants: what leaked before it is no contradiction of what held after it. */
+const workBetween = (c: Context, from: string, to: string): boolean =>
+  (c.survey.steps ?? []).some((m) => m.state === 'done' && isAfter(m.at, from) && isAfter(to, m.at));
+
+/** Cut where work was done, or it was pumped up again: it had fallen, and stands where it began. A rise alone is warming. */
+function attempts(c: Context, list: readonly PressureReading[]): PressureReading[][] {
+  const out: PressureReading[][] = [];
+  for (const r of list) {
+    const now = out.at(-1);
+    const step = r.instrument?.resolution ?? STEP;
+    const [first, before] = [now?.[0]?.value as number, now?.at(-1)?.value as number];
+    const pumped =
+      now &&
+      before < first - step &&
+      (r.value as number) > before + 2 * step &&
+      (r.value as number) >= first - 2 * step;
+    if (!now || pumped || workBetween(c, now.at(-1)!.at, r.at)) out.push([r]);
+    else now.push(r);
+  }
+  return out;
+}
+
+/**
+ * One stage as its readings tell it. Pumped up again it is tested again, and the last attempt counts; but one that leaked
+ * and then held without any work between is not told.
+ */
+export function stageTest(c: Context, stage: CaseStage): StageTest | undefined {
+  const list = stageReadings(c, stage);
+  if (!list.length) return undefined;
+  const tries = attempts(c, list);
+  const last = attemptTest(c, stage, tries.at(-1)!);
+  const leaked = tries
+    .slice(0, -1)
+    .some((t) => attemptTest(c, stage, t).verdict === 'leaks' && !workBetween(c, t.at(-1)!.at, tries.at(-1)![0]!.at));
+  return leaked && last.verdict !== 'leaks' ? { ...last, verdict: 'odd', again: true } : last;
+}
+
+function attemptTest(c: Context, stage: CaseStage, list: readonly PressureReading[]): StageTest {
+  const first = list[0]!;
   const step = list.at(-1)!.instrument?.resolution ?? STEP;
   const readings = list.map((r) => ({
     at: r.at,
@@ -113,6 +159,62 @@ export function stageTest(c: Context, stage: CaseStage): StageTest | undefined {
   return { ...base, rate, leak, smallest, holdFor, verdict };
 }
 
+/** Both shafts turned and the shift moved at this stage: an answer belongs to the stage that stood under pressure when it was given. */
+export function turnedAt(c: Context, stage: CaseStage): boolean {
+  const [first] = stageReadings(c, stage);
+  if (!first) return false;
+  const round = roundOf(first);
+  const pressures = c.record.all('gear.casePressure', { round });
+  return c.record.all('gear.caseTurned', { round }).some((r) => {
+    if (r.value !== 'yes') return false;
+    const at = r.conditions?.stage ?? pressures.findLast((p) => !isAfter(p.at, r.at))?.conditions?.stage;
+    return at === stage;
+  });
+}
+
+/** What the case test comes to, stage by stage. */
+export interface CaseResult {
+  readonly stages: Readonly<Record<CaseStage, 'held' | 'leaks' | 'open' | 'missing'>>;
+  /** Stages that do not stand as held, with what is to be done about each. */
+  readonly open: readonly CaseStage[];
+  /**
+   * Every stage held, shafts turned at each: the only proof there is. "leaked" where a stage leaks, or it was said after the
+   * last stage was read; "said" where somebody tapped "held" and the stages do not show it.
+   */
+  readonly verdict: 'held' | 'leaked' | 'said' | 'begun' | undefined;
+}
+
+export function caseResult(c: Context): CaseResult {
+  const verdict = (stage: CaseStage): CaseResult['stages'][CaseStage] => {
+    const t = stageTest(c, stage);
+    if (!t) return 'missing';
+    if (t.verdict === 'leaks') return 'leaks';
+    return t.verdict === 'held' && turnedAt(c, stage) ? 'held' : 'open';
+  };
+  const stages = { low: verdict('low'), high: verdict('high'), vacuum: verdict('vacuum') };
+  const all = Object.values(stages);
+  const open = stageIds.filter((s) => stages[s] !== 'held');
+  const word = c.record.last('gear.pressureTest');
+  const read = c.record.all('gear.casePressure').at(-1);
+  // A leak that was seen stands until every stage was read and held after it.
+  const leaked =
+    all.includes('leaks') || (word?.value === 'leaked' && (open.length > 0 || !isAfter(read!.at, word.at)));
+  return {
+    stages,
+    open,
+    verdict: leaked ? 'leaked' : !open.length ? 'held' : word?.value === 'held' ? 'said' : read ? 'begun' : undefined
+  };
+}
+
+/** What each stage that does not stand as held still wants. */
+export const sayOpenStages = ({ stages, open }: CaseResult): string =>
+  listed(
+    open.map(
+      (s) =>
+        `${caseStages[s].label.toLowerCase()} stage ${stages[s] === 'missing' ? 'not read' : stages[s] === 'leaks' ? 'leaks' : 'not done'}`
+    )
+  );
+
 const mL = (m3: number): string => (m3 * 1e6).toFixed(m3 < 1e-5 ? 1 : 0);
 
 /** What a stage says, in one sentence. */
@@ -123,6 +225,7 @@ export function saidOf(t: StageTest): string {
     case 'begun':
       return `${name}: one reading so far. Read it again after five minutes, temperature with it.`;
     case 'odd':
+      if (t.again) return `${name}: it leaked once and held once, with no work between. Test the stage again.`;
       return t.rate && t.rate.high < 0
         ? `${name}: the pressure goes the wrong way. The case is warming or cooling: note its temperature with every reading.`
         : `${name}: no steady leak passes through these readings. A shaft was moved, a fitting leaked, or one was written down wrongly: begin the stage again.`;
@@ -149,7 +252,7 @@ export function caseFindings(c: Context, out: Out): void {
     const { counts, surely } = detectableDrop(t.step);
     const p = (pa: number): string =>
       stage === 'vacuum' ? say(Math.abs(pa), 'vacuum', c.units) : say(Math.abs(pa), 'pressure', c.units, 689);
-    const turned = c.record.value('gear.caseTurned') === 'yes';
+    const turned = turnedAt(c, stage);
     out.add(
       `case-${stage}`,
       t.verdict === 'held' ? (turned ? 'sound' : 'cannot-tell') : t.verdict === 'leaks' ? 'fault' : 'cannot-tell',

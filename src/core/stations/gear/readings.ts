@@ -53,6 +53,12 @@ export const items = {
   caseTurned: choice({
     label: 'Shafts turned, shift moved',
     ask: 'Both shafts turned and the shift moved at this stage?',
+    repeated: true,
+    options: { yes: 'yes', no: 'not yet' }
+  }),
+  caseOpen: choice({
+    label: 'Pressure let off',
+    ask: 'Pressure or vacuum let off, the fitting out of the case?',
     options: { yes: 'yes', no: 'not yet' }
   }),
   caseBubbles: several({

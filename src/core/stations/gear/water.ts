@@ -1,6 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
+import { caseResult } from './case-test.ts';
 
 const wetFirst = new Set<unknown>(['water', 'milky']);
 const wetLook = new Set<unknown>(['milky', 'creamy']);
@@ -22,11 +23,49 @@ export function waterEver(c: Context): boolean {
 
 /** Whether this shop looks at fresh washers before it case-tests. */
 export const washersFirst = (c: Context): boolean =>
-  school(c.rules, 'gearWater') === 'washers' && c.record.value('gear.pressureTest') !== 'leaked';
+  school(c.rules, 'gearWater') === 'washers' && caseResult(c).verdict !== 'leaked';
+
+/** Oil under this share of the capacity is missing, not clinging: it went somewhere (M). */
+export const FAR_UNDER = 2 / 3;
+
+/** Drained volume over the capacity, where both are known. */
+export function drainedShare(c: Context): number | undefined {
+  const drained = known(c.record.value('gear.drained'));
+  const capacity = c.survey.engine.manual?.['gear.capacity']?.value ?? known(c.survey.engine.profile.gearCapacity);
+  return drained === undefined || !capacity ? undefined : drained / capacity;
+}
+
+/** Whether the latest look shows little or no oil: what was measured counts before what was glimpsed at the plug. */
+export function oilLow(c: Context): boolean {
+  const share = drainedShare(c);
+  if (share !== undefined) return share < FAR_UNDER;
+  return c.record.value('gear.look') === 'none' || c.record.value('gear.first') === 'nothing';
+}
+
+/** Whether any round so far showed it, unless a measured volume of the same round says it was all there. */
+export function oilLowEver(c: Context): boolean {
+  const capacity = c.survey.engine.manual?.['gear.capacity']?.value ?? known(c.survey.engine.profile.gearCapacity);
+  const rounds = new Set([
+    1,
+    c.record.round('gear.drained'),
+    c.record.round('gear.look'),
+    c.record.round('gear.first')
+  ]);
+  return [...rounds].some((round) => {
+    const drained = c.record
+      .all('gear.drained', { round })
+      .flatMap((r) => (typeof r.value === 'number' && capacity ? [r.value / capacity] : []));
+    if (drained.length) return Math.min(...drained) < FAR_UNDER;
+    return (
+      c.record.all('gear.look', { round }).some((r) => r.value === 'none') ||
+      c.record.all('gear.first', { round }).some((r) => r.value === 'nothing')
+    );
+  });
+}
 
 /** The way in is dealt with: by a held case test, or by the house's rule with fresh washers and a later clean look. */
 export function waterCured(c: Context): boolean {
   if (c.record.value('gear.refill') !== 'service') return false;
-  if (c.record.value('gear.pressureTest') === 'held') return true;
-  return washersFirst(c) && c.record.value('gear.washers') === 'yes' && !waterSeen(c);
+  if (caseResult(c).verdict === 'held') return true;
+  return washersFirst(c) && c.record.value('gear.washers') === 'yes' && !waterSeen(c) && !oilLow(c);
 }

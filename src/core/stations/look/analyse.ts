@@ -11,15 +11,17 @@ export function sightAt(c: Context, place: PlaceId): Sight | undefined {
   return value === undefined ? undefined : (places[place].sights as Readonly<Record<string, Sight>>)[value];
 }
 
-/** Places of the walk that nobody has answered yet, "unknown" and "not fitted" being answers. */
+/** Places of the walk that nobody has seen yet: not asked, or asked and answered "unknown"; "not fitted" was seen. */
 export const unseen = (c: Context): PlaceId[] => placeIds.filter((p) => c.record.last(`look.${p}`) === undefined);
 
 /** The walk around the engine, place by place. */
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('look');
   const { traces, absent } = c.survey.engine.profile;
-  const seen = placeIds.filter((p) => c.record.last(`look.${p}`) !== undefined);
-  if (!seen.length) return out.list;
+  const asked = placeIds.filter((p) => c.record.asked(`look.${p}`) !== undefined);
+  if (!asked.length) return out.list;
+  const left = unseen(c);
+  const seen = placeIds.filter((p) => !left.includes(p));
   for (const place of seen) {
     const sight = sightAt(c, place);
     if (!sight?.says) continue;
@@ -57,12 +59,19 @@ export function analyse(c: Context): Finding[] {
       `Missing on arrival: ${say('profile.absent', absent)}. It counts into the cost before the first repair.`,
       practice([`missing: ${say('profile.absent', absent)}`], 'missing parts are priced first.')
     );
-  const left = unseen(c);
-  if (left.length && left.length < placeIds.length)
+  const names = (list: readonly PlaceId[]): string => listed(list.map((p) => places[p].label.toLowerCase()));
+  const open = left.filter((p) => !asked.includes(p));
+  const untold = left.filter((p) => asked.includes(p));
+  if (left.length)
     out.add(
       'left',
       'cannot-tell',
-      `Not looked at yet: ${listed(left.map((p) => places[p].label.toLowerCase()))}.`,
+      [
+        open.length ? `Not looked at yet: ${names(open)}.` : '',
+        untold.length ? `Asked once and not told: ${names(untold)}.` : ''
+      ]
+        .filter(Boolean)
+        .join(' '),
       practice([`${seen.length} of ${placeIds.length} places looked at`], 'look before touching anything.')
     );
   if (!left.length && !out.list.length)

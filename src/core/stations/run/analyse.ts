@@ -6,7 +6,11 @@ import { known } from '../../engine/profile.ts';
 import type { Condition } from '../../findings/finding.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { compareRuns } from './compare.ts';
+import { charging, CHARGING, CHARGING_RPM } from './charging.ts';
 import { aloneAt } from './odd.ts';
+import { items } from './readings.ts';
+import { causeAt, symptoms, symptomWords } from './symptoms.ts';
+import { sayValue } from '../../items/check-entry.ts';
 import { mainTrack, runsOf } from './runs.ts';
 import { bankDifference, clock, warmingOf, type WarmState } from './warming.ts';
 import { sayLimit } from '../../findings/limit.ts';
@@ -98,6 +102,27 @@ function heat(c: Context, out: Out): void {
   }
 }
 
+/** What the battery shows while it runs, where that says anything. */
+function charge(c: Context, out: Out): void {
+  const last = charging(c).at(-1);
+  if (!last || last.verdict === 'under' || last.verdict === 'over') return;
+  const good = last.verdict === 'good';
+  out.add(
+    'charge',
+    good ? 'sound' : 'cannot-tell',
+    good
+      ? `It charges: ${last.volts.toFixed(1)} V at ${Math.round(last.rpm!)} rpm.`
+      : `${last.volts.toFixed(1)} V ${last.rpm === undefined ? 'with the speed not noted' : `at ${Math.round(last.rpm)} rpm`}: whether it charges is judged at ${CHARGING_RPM} rpm and over.`,
+    practice(
+      [`volts: ${last.volts.toFixed(1)}`, `speed: ${last.rpm ?? 'not noted'}`],
+      'volts at the battery, at speed.',
+      {
+        limit: `${CHARGING.low.toFixed(1)} to ${CHARGING.high.toFixed(1)} V (common practice, from memory)`
+      }
+    )
+  );
+}
+
 /** What the first run showed. */
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('run');
@@ -107,7 +132,14 @@ export function analyse(c: Context): Finding[] {
   const smoke = record.value('run.smoke');
   const leaks = record.value('run.leaks');
   const gears = record.value('run.gears');
-  const cause = record.value('run.cause')?.trim();
+  const since = causeAt(c);
+  const cause = since
+    ? record
+        .all('run.cause')
+        .findLast((r) => r.at === since)
+        ?.value.trim()
+    : undefined;
+  const reason = record.value('run.reason');
   const minutes = known(record.value('run.minutes'));
   const inputs = [
     `outcome: ${outcome ?? 'not run yet'}`,
@@ -130,7 +162,7 @@ export function analyse(c: Context): Finding[] {
       cause ? 'watch' : 'fault',
       cause
         ? `Stopped early: ${short(cause)}. Repeat it once the cause is cured.`
-        : 'Stopped early: record the cause before it is started again.',
+        : `Stopped early${reason && reason !== 'other' ? ` because of ${sayValue(items.reason, reason, c.units)}` : ''}: find the cause and record it before it is started again.`,
       why
     );
   if (lamp === 'came') out.add('lamp', 'fault', 'The lamp or horn came on: stop, record the cause, repeat.', why);
@@ -145,6 +177,22 @@ export function analyse(c: Context): Finding[] {
     out.add('leaks', 'fault', `It leaks ${leaks}: find the place before it runs again.`, why);
   if (gears === 'fails')
     out.add('gears', 'fault', 'A gear is missing or jumps out: linkage or a worn clutch dog.', why);
+  for (const s of symptoms(c)) {
+    const { is, first } = symptomWords[s.id];
+    out.add(
+      s.id,
+      'fault',
+      `${is}${s.repeated ? '; not since, but no cause was found: it comes again' : ''}. ${s.explained ? 'A cause was found: make the same run again to see that it is gone.' : first}`,
+      practice(
+        [
+          `last seen: ${s.at.slice(0, 16).replace('T', ' ')}`,
+          `cause: ${s.explained ? 'recorded since' : 'not recorded'}`
+        ],
+        'what a run showed stays open until its cause is found and the same run is made again without it.'
+      )
+    );
+  }
+  charge(c, out);
   ended(c, out);
   heat(c, out);
   if (record.value('run.plugAfter') === 'wet')

@@ -18,10 +18,13 @@ interface Rule extends Prompt {
 
 const stream = (p: Profile): boolean => p.indicator !== 'not-fitted';
 
+/** By then the stream is there, s after the start; before that its absence says nothing (C). */
+export const STREAM_COMES = 30;
+
 /** What a good technician looks at in the first minutes, and when (C). */
 const rules: readonly Rule[] = [
   { id: 'lamp', at: 5, ask: 'Lamp and horn: out?', item: 'run.lamp' },
-  { id: 'stream', at: 30, ask: 'Indicator stream: is it there?', item: 'run.stream', when: stream },
+  { id: 'stream', at: STREAM_COMES, ask: 'Indicator stream: is it there?', item: 'run.stream', when: stream },
   {
     id: 'exhaust',
     at: 30,

@@ -32,10 +32,28 @@ export const items = {
   log: log({ label: 'Logger’s record' }),
   outcome: choice({
     label: 'First run',
-    options: { ran: 'ran and settled', stopped: 'stopped early', failed: 'would not start' }
+    options: { ran: 'ran and settled', stopped: 'stopped early', died: 'died by itself', failed: 'would not start' }
   }),
   minutes: quantity({ label: 'Ran for', dimension: 'minutes', min: 0, max: 600 }),
-  lamp: choice({ label: 'Warning lamp or horn', options: { none: 'none', came: 'came on' }, absent: true }),
+  reason: choice({
+    label: 'Stopped because of',
+    options: {
+      temperature: 'temperature',
+      stream: 'stream gone',
+      lamp: 'lamp or horn',
+      smoke: 'smoke',
+      leak: 'a leak',
+      noise: 'noise',
+      fuel: 'ran out of fuel',
+      other: 'something else'
+    }
+  }),
+  lamp: choice({
+    label: 'Warning lamp or horn',
+    repeated: true,
+    options: { none: 'none', came: 'came on' },
+    absent: true
+  }),
   smoke: choice({
     label: 'Smoke',
     options: { none: 'none', first: ['the first minutes', 'preservation oil, normal'], keeps: 'keeps coming' }
@@ -48,6 +66,7 @@ export const items = {
   }),
   idles: choice({
     label: 'How it ran',
+    repeated: true,
     options: {
       even: 'evenly',
       spits: 'spits back, poor idle',
@@ -77,7 +96,7 @@ export const items = {
     options: { reset: 'reset and proved', 'not-proved': 'reset, not proved yet', no: 'not yet' },
     absent: true
   }),
-  cause: text({ label: 'Why it was stopped, and what was found', long: true })
+  cause: text({ label: 'What was found to be the cause', long: true })
 } as const;
 
 declare module '../../items/register.ts' {

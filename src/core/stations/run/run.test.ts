@@ -152,7 +152,7 @@ describe('a temperature that cannot be', () => {
     const w = warmingOf(live(b), runsOf(live(b))[0]!)!;
     expect(w.state).toBe('odd');
     expect(w.sentence).toMatch(
-      /121 °C after \d+ °C a moment before: no head does that\. Read it again at once; if it is true, stop\./
+      /^Stop now\. 121 °C after \d+ °C a moment before: no head with water does that\. Read it again; if it was a slip, take it back\./
     );
   });
   it('back at its place it stands alone: left out of curve and limit, and said', () => {

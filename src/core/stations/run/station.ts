@@ -4,9 +4,11 @@ import type { Action, Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
 
-const ended = new Set<unknown>(['stop', 'stopped', 'failed']);
+const ended = new Set<unknown>(['stop', 'stopped', 'died', 'failed']);
 /** To record it is to say that the engine runs; that it stopped may always be recorded. */
 const unlessEnded = (value: unknown): Action | undefined => (ended.has(value) ? undefined : 'start');
+/** To record that it shifts is to have shifted it running; that a gear is missing may always be recorded. */
+const shifted = (value: unknown): Action | undefined => (value === 'both' ? 'gear' : undefined);
 
 export const station = {
   items,
@@ -23,7 +25,7 @@ export const station = {
   anchor: 'propeller',
   act: 'start',
   // The log of a run under way, its stop and its cause are never refused.
-  acts: { event: unlessEnded, outcome: unlessEnded, minutes: 'start', longRun: 'start' },
+  acts: { event: unlessEnded, outcome: unlessEnded, minutes: 'start', longRun: 'start', gears: shifted },
   looksAt: 'running',
   beforeRelease: true,
   analyse,

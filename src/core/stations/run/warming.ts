@@ -22,10 +22,45 @@ export interface Warming {
   readonly limitAt?: number;
 }
 
-/** What the temperatures of a run say while it runs, and after it. */
-export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined {
-  const track = of ?? mainTrack(run);
-  if (!track) return undefined;
+/** Gravest first: the track that speaks for a run. */
+const gravest: readonly WarmState[] = ['over', 'will-pass', 'odd', 'may-pass', 'open', 'few', 'settles', 'steady'];
+
+/**
+ * What the temperatures of a run say while it runs, and after it. Every place on the metal is judged and the worst one
+ * speaks: many readings of a good bank never hide a bad one. A place with too few readings speaks only where no other does.
+ */
+export function warmingOf(c: Context, run: Run): Warming | undefined {
+  const all = run.tracks.filter((t) => t.spot !== 'stream').map((t) => warmingOfTrack(c, run, t));
+  const told = all.filter((w) => w.state !== 'few');
+  const main = mainTrack(run);
+  return (told.length ? told : all)
+    .sort((a, b) => Number(b.track === main) - Number(a.track === main))
+    .reduce<Warming | undefined>(
+      (worst, w) => (worst && gravest.indexOf(worst.state) <= gravest.indexOf(w.state) ? worst : w),
+      undefined
+    );
+}
+
+/** Temperatures are read this often, s: by the next reading it must not have passed its limit. */
+const NEXT = 30;
+/** No head climbs faster than this and has water, K/s (M: 20 K a minute). */
+const FASTEST = 20 / 60;
+
+/** Where the last two readings alone take it by the next one; nothing with fewer than two. */
+function racing(track: Track, limit: number): { readonly by: number; readonly rate: number } | undefined {
+  const [a, b] = withoutOutliers(track.samples).slice(-2);
+  if (!a || !b || b.seconds <= a.seconds) return undefined;
+  const rate = (b.temperature - a.temperature) / (b.seconds - a.seconds);
+  const by = b.temperature + rate * NEXT;
+  // A cold engine warms fast for its first minutes: the rate alone counts where it is warm already.
+  return by >= limit || (rate > FASTEST && b.temperature > WARM) ? { by, rate } : undefined;
+}
+
+/** From here a head is warm: the thermostat is about to open, K (C). */
+export const WARM = 323.15;
+
+/** What the temperatures of one place say. */
+export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
   const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const h = heatingOf(c, track);
   const t = (k: number): string => say(k, 'temperature', c.units);
@@ -36,7 +71,7 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
     return {
       ...base,
       state: 'odd',
-      sentence: `${t(last!.temperature)} after ${t(before!.temperature)} a moment before: no head does that. Read it again at once; if it is true, stop.`
+      sentence: `${run.stoppedAt ? '' : 'Stop now. '}${t(last!.temperature)} after ${t(before!.temperature)} a moment before: no head with water does that. Read it again; if it was a slip, take it back.`
     };
   }
   const hottest = top ?? Math.max(...withoutOutliers(track.samples).map((s) => s.temperature));
@@ -45,6 +80,13 @@ export function warmingOf(c: Context, run: Run, of?: Track): Warming | undefined
       ...base,
       state: 'over',
       sentence: `It reached ${t(hottest)} at the ${spots[track.spot]}, limit ${sayLimit(limit, c.units)}.${run.stoppedAt ? '' : ' Stop.'}`
+    };
+  const race = run.stoppedAt ? undefined : racing(track, limit.value);
+  if (race)
+    return {
+      ...base,
+      state: 'will-pass',
+      sentence: `Stop now: ${spots[track.spot]} at ${t(track.samples.at(-1)!.temperature)}, climbing ${Math.round(race.rate * 60 * (c.units === 'us' ? 1.8 : 1))} ${c.units === 'us' ? '°F' : 'K'} a minute${race.by >= limit.value ? `: past the limit of ${sayLimit(limit, c.units)} before the next reading` : ': no head with water does that'}.`
     };
   const fit = h.fit;
   const elapsed = (track.samples.at(-1)?.seconds ?? 0) - h.from;

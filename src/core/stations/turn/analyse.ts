@@ -20,7 +20,7 @@ export function expectedBumps(strokes: string | undefined, cylinders: number | u
 }
 
 /** Turned smoothly: with bumps, or without them while the plugs were out. */
-const smooth = new Set(['bumps', 'free']);
+export const smooth: ReadonlySet<string> = new Set(['bumps', 'free']);
 
 export interface Turning {
   readonly turns: readonly { readonly result: string; readonly at: string }[];
@@ -50,6 +50,8 @@ export function turning(c: Context): Turning {
     provedNextDay: since.length > 0 && hours >= ruleNumber(c.rules, 'nextDay')
   };
 }
+
+const beltWords = { cracked: 'cracked, frayed or swollen', slack: 'slack, or it has jumped', oily: 'oily' } as const;
 
 /** Soaked after the first smooth turn would be hiding what the oil covers. */
 const soakedSince = (c: Context): boolean => c.record.value('turn.soaked') === 'yes';
@@ -144,6 +146,27 @@ export function analyse(c: Context): Finding[] {
       practice([`out of the plug holes: ${water}`], 'plug holes lowest, turned by hand until dry.')
     );
 
+  const belt = record.value('turn.belt');
+  if (belt && belt !== 'sound' && belt !== 'renewed') {
+    const meets = c.survey.engine.profile.interference !== 'no';
+    out.add(
+      'belt',
+      'fault',
+      `The timing belt is ${beltWords[belt]}: renew it${meets ? ' before the engine is cranked; a slip bends valves' : ''}.`,
+      practice(
+        [`timing belt: ${belt}`, `valves meet pistons: ${c.survey.engine.profile.interference ?? 'unknown'}`],
+        'a belt that is suspect is renewed before anything turns it.'
+      )
+    );
+  } else if (belt)
+    out.add(
+      'belt',
+      'sound',
+      belt === 'renewed'
+        ? 'The timing belt is new and its marks are in line.'
+        : 'The timing belt is sound, its marks in line.',
+      practice([`timing belt: ${belt}`], 'teeth, back, edges and marks.')
+    );
   shifting(c, out);
   depthsFound(c, out);
   return out.list;
@@ -238,5 +261,20 @@ function depthsFound(c: Context, out: Out): void {
       );
   }
   if (!depths.low.length && depths.agree) out.add('depths', 'sound', 'Every piston’s depth at top agrees.', why);
-  else if (!depths.low.length) out.add('depths', 'cannot-tell', 'Not every piston’s depth is taken yet.', why);
+  else if (!depths.low.length && depths.scattered.length)
+    out.add(
+      'depths',
+      'cannot-tell',
+      `Depths of piston ${listed(depths.scattered)} lie further apart than the tolerance: one of them is wrong. Measure again, and take the slip back.`,
+      why
+    );
+  else if (!depths.low.length && depths.rows.length < cylindersOf(c).length)
+    out.add('depths', 'cannot-tell', 'Not every piston’s depth is taken yet.', why);
+  else if (!depths.low.length)
+    out.add(
+      'depths',
+      'cannot-tell',
+      `The depths lie too close to the tolerance to tell: ${say(Math.max(...depths.rows.map((r) => r.depth)) - least, 'length', c.units)} between them. Take each of them again; more readings narrow it.`,
+      why
+    );
 }

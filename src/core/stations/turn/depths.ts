@@ -17,7 +17,11 @@ export interface Depths {
     readonly n: number;
     readonly u: number;
   }[];
+  /** Deeper than the shallowest by more than the tolerance, whatever end of the interval is taken. */
   readonly low: readonly number[];
+  /** Taken several times with results that lie further apart than the tolerance: one of them is wrong. */
+  readonly scattered: readonly number[];
+  /** Every difference lies inside the tolerance with its whole 95 % interval; false where one is low; else not told. */
   readonly agree: boolean | undefined;
   readonly limit: Judged;
   readonly deviation: number;
@@ -49,8 +53,13 @@ export function pistonDepths(c: Context): Depths {
   const low = rows
     .filter((r) => r.depth - least.depth - 2 * Math.hypot(r.u, least.u) > limit.value)
     .map((r) => r.cylinder);
+  const scattered = groups
+    .filter((g) => g.values.length > 1 && Math.max(...g.values) - Math.min(...g.values) > limit.value)
+    .map((g) => g.cylinder);
   const complete = rows.length > 1 && rows.length === cylindersOf(c).length;
-  return { rows, low, agree: low.length ? false : complete ? true : undefined, limit, deviation };
+  const inside = rows.every((r) => r.depth - least.depth + 2 * Math.hypot(r.u, least.u) <= limit.value || r === least);
+  const agree = low.length ? false : complete && inside && !scattered.length ? true : undefined;
+  return { rows, low, scattered, agree, limit, deviation };
 }
 
 /**

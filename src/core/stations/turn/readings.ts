@@ -38,6 +38,18 @@ export const items = {
     ask: 'Penetrating oil in the bores, left to soak',
     options: { yes: 'yes, just now', no: 'no' }
   }),
+  belt: choice({
+    label: 'Timing belt',
+    ask: 'Cover off: teeth, back and edges of the timing belt; marks in line?',
+    options: {
+      sound: 'sound, marks in line',
+      cracked: 'cracked, frayed or swollen',
+      slack: 'slack or jumped',
+      oily: 'oily',
+      renewed: 'renewed, turned two turns, marks in line'
+    },
+    when: (p) => p.strokes !== 'two' && p.camDrive === 'belt'
+  }),
   lockNeutral: choice({
     label: 'In neutral, propeller off',
     ask: 'Still locked with the plugs out: neutral, propeller free. Does it turn now?',

@@ -7,6 +7,7 @@
     saidOf,
     stageIds,
     stageTest,
+    turnedAt,
     type CaseStage,
     stageTarget
   } from '$core/stations/gear/case-test.ts';
@@ -72,6 +73,8 @@
     session.read('gear.casePressure', parsed.si, { typed: reading.trim(), conditions });
     reading = '';
   }
+  const turned = $derived(turnedAt(session.judgement.context, stage));
+  const turn = (): void => session.read('gear.caseTurned', 'yes', { conditions: { stage } });
   const sayRead = (v: unknown): string =>
     typeof v !== 'number'
       ? 'unknown'
@@ -137,6 +140,11 @@
       </p>{:else}<p>No reading at this stage yet.</p>{/if}
   </div>
   {#if t}
+    <button type="button" class="chip mb-2" aria-pressed={turned} disabled={turned} onclick={turn}
+      ><Shape condition={turned ? 'sound' : 'not-looked-at'} /><span
+        >{turned ? 'Shafts turned and shift moved at this stage' : 'Both shafts turned, shift moved: yes'}</span
+      ></button
+    >
     <DecayChart test={t} units={session.units} />
     <ol class="flex flex-wrap gap-1.5 pb-2" aria-label="Readings of this stage">
       {#each session.record
@@ -156,7 +164,7 @@
   {/if}
   <div class="space-y-3 pb-3">
     <CaseSection />
-    <StationFields station="gear" only={['caseTurned', 'caseAir']} />
+    <StationFields station="gear" only={['caseOpen', 'caseAir']} />
     <LimitLine id="gear.casePressure" />
   </div>
 </Fold>

@@ -23,7 +23,7 @@
   const step = $derived(placeIds.indexOf(at));
 
   const conditionOf = (p: PlaceId): Condition => {
-    const value = session.record.last(`look.${p}`)?.value;
+    const value = session.record.asked(`look.${p}`)?.value;
     if (value === undefined) return 'not-looked-at';
     return value === 'unknown' ? 'cannot-tell' : (sightAt(c, p)?.is ?? 'sound');
   };

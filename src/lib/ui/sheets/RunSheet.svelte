@@ -1,4 +1,6 @@
 <script lang="ts">
+  import type { Item } from '$core/items/item.ts';
+  import { allItems } from '$core/stations/items.ts';
   import { compareRuns } from '$core/stations/run/compare.ts';
   import { mainTrack, runsOf } from '$core/stations/run/runs.ts';
   import { clock, warmingOf } from '$core/stations/run/warming.ts';
@@ -23,11 +25,13 @@
   const warming = $derived(shown && warmingOf(c, shown));
   const earlier = $derived(shown ? runs.slice(0, runs.indexOf(shown)).findLast((r) => mainTrack(r)) : undefined);
   const beside = $derived(shown && earlier && warming ? compareRuns(c, earlier, shown) : undefined);
-  const grave = $derived(warming && (warming.state === 'over' || warming.state === 'will-pass'));
+  const grave = $derived(warming && ['over', 'will-pass', 'odd'].includes(warming.state));
   /** Tapped Stop: the run has ended already, this asks why. */
   let asking = $state(false);
   let why = $state('');
-  const causes = ['temperature', 'stream gone', 'lamp or horn', 'smoke', 'a leak', 'noise', 'ran out of fuel'];
+  const reasons = (allItems['run.reason'] as Extract<Item, { kind: 'choice' }>).options.filter(
+    (o) => o.value !== 'unknown' && o.value !== 'other'
+  );
 
   function stop(): void {
     session.read('run.event', 'stop');
@@ -39,9 +43,11 @@
     session.read('run.outcome', 'ran');
     asking = false;
   }
-  function stoppedFor(cause: string): void {
+  /** What was seen is the reason for stopping; what caused it is found later and written down apart. */
+  function stoppedFor(reason: string, remark = ''): void {
     session.read('run.outcome', 'stopped');
-    session.read('run.cause', cause);
+    session.read('run.reason', reason);
+    if (remark) session.read('run.remark', remark);
     [asking, why] = [false, ''];
   }
 </script>
@@ -59,11 +65,14 @@
     >
     <p class="label-caps mt-3">Stopped early because of</p>
     <div class="mt-1 flex flex-wrap gap-1.5">
-      {#each causes as cause (cause)}<button type="button" class="chip min-h-12" onclick={() => stoppedFor(cause)}
-          >{cause}</button
+      {#each reasons as r (r.value)}<button type="button" class="chip min-h-12" onclick={() => stoppedFor(r.value)}
+          >{r.label}</button
         >{/each}
     </div>
-    <form class="mt-2 flex gap-1.5" onsubmit={(e) => (e.preventDefault(), why.trim() && stoppedFor(why.trim()))}>
+    <form
+      class="mt-2 flex gap-1.5"
+      onsubmit={(e) => (e.preventDefault(), why.trim() && stoppedFor('other', why.trim()))}
+    >
       <label class="grow"
         ><span class="sr-only">Another cause</span><input
           class="field"
@@ -124,6 +133,7 @@
   station="run"
   only={[
     'outcome',
+    'reason',
     'minutes',
     'lamp',
     'smoke',

@@ -19,7 +19,7 @@
   const choiceOf = (id: ItemId): Item => allItems[id];
 
   function takeBack(id: ItemId): void {
-    const now = session.record.last(id);
+    const now = session.record.asked(id);
     if (now) session.correct(now, undefined);
   }
 </script>

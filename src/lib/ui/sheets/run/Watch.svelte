@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { refusal } from '$core/holds/index.ts';
   import { isAfter } from '$core/units/instant.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { duePrompts } from '$core/stations/run/prompts.ts';
@@ -22,7 +23,12 @@
     return () => clearInterval(tick);
   });
   const seconds = $derived(Math.max(0, (now.getTime() - run.startedAt.getTime()) / 1000));
-  const due = $derived(duePrompts(session.judgement.context, run, seconds));
+  /** What a hold forbids is not asked for: no shifting with pieces on the magnet. */
+  const due = $derived(
+    duePrompts(session.judgement.context, run, seconds).filter(
+      (p) => p.item !== 'run.gears' || refusal(session.judgement.holds, 'run.gears', 'both') === undefined
+    )
+  );
   const v = $derived(
     session.survey.engine.profile.layout === 'v' || (cylinderCount(session.survey.engine.profile) ?? 1) > 4
   );

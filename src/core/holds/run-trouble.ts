@@ -1,0 +1,57 @@
+import { ownLimits } from '../engine/limits.ts';
+import type { Context } from '../findings/context.ts';
+import { judgedBy, sayLimit } from '../findings/limit.ts';
+import { lastSeen } from '../stations/cooling/seen.ts';
+import { STREAM_COMES } from '../stations/run/prompts.ts';
+import { runsOf } from '../stations/run/runs.ts';
+import { causeAt } from '../stations/run/symptoms.ts';
+import { byTime, isAfter } from '../units/instant.ts';
+
+/** What was seen of the lamp, oldest first; "unknown" is no answer and takes none away. */
+const lamps = (c: Context): readonly unknown[] =>
+  c.record.all('run.lamp').flatMap((r) => (r.value === 'unknown' ? [] : [r.value]));
+
+/** Every time the lamp came on, the head was too hot, or no stream came in time: each wants its cause. */
+function troubles(c: Context): { readonly at: string; readonly says: string }[] {
+  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot).value;
+  const runs = runsOf(c);
+  const when = (start: Date, seconds: number): string => new Date(start.getTime() + seconds * 1000).toISOString();
+  return [
+    ...c.record
+      .all('run.lamp')
+      .flatMap((r) => (r.value === 'came' ? [{ at: r.at, says: 'The lamp or horn came on' }] : [])),
+    ...runs.flatMap(({ startedAt, hottest }) =>
+      hottest && hottest.temperature >= hot
+        ? [{ at: when(startedAt, hottest.seconds), says: 'The head was over its limit' }]
+        : []
+    ),
+    ...c.record
+      .all('cooling.head')
+      .flatMap((r) =>
+        typeof r.value === 'number' && r.value >= hot ? [{ at: r.at, says: 'The head was over its limit' }] : []
+      ),
+    ...runs.flatMap(({ startedAt, streams }) =>
+      streams
+        .filter((s) => s.value === 'none' && s.seconds > STREAM_COMES)
+        .map((s) => ({ at: when(startedAt, s.seconds), says: 'There was no stream' }))
+    )
+  ].sort(byTime);
+}
+
+/** What stopped it once and has no cause recorded since, though all was well later: it comes again. */
+export function unexplained(c: Context): string | undefined {
+  const cause = causeAt(c);
+  const open = troubles(c).findLast((t) => isAfter(t.at, cause));
+  return open && `${open.says} once, and its cause is not recorded.`;
+}
+
+/** The head ran hot, a lamp came on, or there was no stream where one belongs: in the latest round. */
+export function runTrouble(c: Context): string | undefined {
+  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
+  const { head, stream } = lastSeen(c);
+  if (lamps(c).at(-1) === 'came') return 'The lamp or horn came on in the first run.';
+  if (head !== undefined && head >= hot.value) return `The head passed its limit of ${sayLimit(hot, c.units)}.`;
+  if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none')
+    return 'There was no stream in the first run.';
+  return undefined;
+}

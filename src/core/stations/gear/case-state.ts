@@ -1,0 +1,55 @@
+import { isAfter, latestOf } from '../../units/instant.ts';
+import type { Context } from '../../findings/context.ts';
+import type { Reading } from '../../record/reading.ts';
+import { caseResult } from './case-test.ts';
+
+/** Why nothing may turn in this gear case: what is missing in it, wrong with it, or still put on it. */
+export type CaseDanger = 'empty' | 'pressure' | 'cracked';
+
+const newest = (c: Context, items: readonly Parameters<Context['record']['all']>[0][]): Reading | undefined =>
+  latestOf(items.flatMap((what) => c.record.all(what).filter((r) => r.value !== 'unknown')));
+
+/** The last time oil went in, or was said to have. */
+const filled = (c: Context): Reading | undefined => {
+  const refill = c.record.all('gear.refill').findLast((r) => r.value === 'service' || r.value === 'stand');
+  return latestOf([refill, newest(c, ['gear.poured'])].filter((r) => r !== undefined));
+};
+
+/** Drained, or found without oil, and not filled since. */
+function empty(c: Context): boolean {
+  const drained = c.record.all('gear.drained').findLast((r) => r.value !== 'unknown');
+  const dry = c.record.all('gear.look').findLast((r) => r.value === 'none');
+  const nothing = c.record.all('gear.first').findLast((r) => r.value === 'nothing');
+  const last = latestOf([drained, dry, nothing].filter((r) => r !== undefined));
+  return last !== undefined && isAfter(last.at, filled(c)?.at);
+}
+
+/** Air, or a vacuum, was put on the case and nobody said that it was let off; opening or filling it lets it off. */
+function underPressure(c: Context): boolean {
+  const test = c.record.all('gear.casePressure').findLast((r) => typeof r.value === 'number');
+  if (!test || test.value === 0) return false;
+  const opened = latestOf(
+    [
+      c.record.all('gear.caseOpen').findLast((r) => r.value === 'yes'),
+      filled(c),
+      newest(c, ['gear.drained', 'gear.first'])
+    ].filter((r) => r !== undefined)
+  );
+  return opened === undefined || !isAfter(opened.at, test.at);
+}
+
+/** A crack was seen, or it bubbled at the housing, and the case has not held its test. */
+function cracked(c: Context): boolean {
+  const bubbles = c.record.value('gear.caseBubbles');
+  const seen =
+    c.record.value('look.case') === 'stain' ||
+    c.record.value('look.skeg') === 'cracked' ||
+    (Array.isArray(bubbles) && bubbles.includes('housing'));
+  return seen && caseResult(c).verdict !== 'held';
+}
+
+export const caseDangers = (c: Context): CaseDanger[] => [
+  ...(cracked(c) ? (['cracked'] as const) : []),
+  ...(underPressure(c) ? (['pressure'] as const) : []),
+  ...(empty(c) ? (['empty'] as const) : [])
+];

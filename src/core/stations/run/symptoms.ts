@@ -1,0 +1,112 @@
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import type { Context } from '../../findings/context.ts';
+import type { ItemId } from '../../items/register.ts';
+import { charging } from './charging.ts';
+import { runsOf } from './runs.ts';
+
+/** What a run can show that is no measure of its own, and stays open until it is explained. */
+export type SymptomId =
+  'dies-warm' | 'kicks' | 'spits' | 'shakes' | 'steam' | 'no-water' | 'died' | 'undercharge' | 'overcharge';
+
+export interface Symptom {
+  readonly id: SymptomId;
+  /** When it was last seen. */
+  readonly at: Instant;
+  /** A cause was written down, or work was done, after it. */
+  readonly explained: boolean;
+  /** The same run was made again without it. */
+  readonly repeated: boolean;
+}
+
+interface Rule {
+  readonly id: SymptomId;
+  readonly item: ItemId;
+  readonly shows: string;
+  /** The answer that says the same run went without it. */
+  readonly without: string;
+}
+const rules: readonly Rule[] = [
+  { id: 'dies-warm', item: 'run.idles', shows: 'hot', without: 'even' },
+  { id: 'kicks', item: 'run.idles', shows: 'kicks', without: 'even' },
+  { id: 'spits', item: 'run.idles', shows: 'spits', without: 'even' },
+  { id: 'shakes', item: 'run.idles', shows: 'shakes', without: 'even' },
+  { id: 'steam', item: 'run.exhaust', shows: 'steam', without: 'yes' },
+  { id: 'no-water', item: 'run.exhaust', shows: 'none', without: 'yes' },
+  { id: 'died', item: 'run.outcome', shows: 'died', without: 'ran' }
+];
+
+/** What somebody tapped as the reason for stopping names what was seen, not what caused it. */
+const reasons: ReadonlySet<string> = new Set([
+  'temperature',
+  'stream gone',
+  'lamp or horn',
+  'smoke',
+  'a leak',
+  'noise',
+  'ran out of fuel'
+]);
+
+/** When a cause was last written down, an empty text where none was: the reason for stopping is none. */
+export const causeAt = (c: Context): Instant =>
+  latestAt(
+    c.record
+      .all('run.cause')
+      .filter((r) => typeof r.value === 'string' && r.value.trim() !== '' && !reasons.has(r.value.trim()))
+  );
+
+/** A cause written down, or a job marked done, at or after an instant. */
+function explainedSince(c: Context, at: Instant): boolean {
+  const cause = causeAt(c);
+  const worked = latestAt((c.survey.steps ?? []).filter((m) => m.state === 'done'));
+  return [cause, worked].some((x) => x !== '' && !isAfter(at, x));
+}
+
+/** Everything that a run showed and that is not closed: explained, and the same run made again without it. */
+export function symptoms(c: Context): Symptom[] {
+  const seen = rules.flatMap(({ id, item, shows, without }): Symptom[] => {
+    const answers = c.record.all(item).filter((r) => r.value !== 'unknown');
+    // Water with the exhaust may take its first half minute.
+    const early = (at: Instant): boolean =>
+      id === 'no-water' &&
+      runsOf(c).some(({ startedAt }) => {
+        const seconds = (Date.parse(at) - startedAt.getTime()) / 1000;
+        return seconds >= 0 && seconds <= 30;
+      });
+    const last = answers.findLast((r) => r.value === shows && !early(r.at));
+    if (!last) return [];
+    const repeated = answers.some((r) => r.value === without && isAfter(r.at, last.at));
+    return [{ id, at: last.at, explained: explainedSince(c, last.at), repeated }];
+  });
+  const charge = charging(c);
+  const off = charge.filter((x) => x.verdict === 'under' || x.verdict === 'over').at(-1);
+  if (off)
+    seen.push({
+      id: off.verdict === 'under' ? 'undercharge' : 'overcharge',
+      at: off.at,
+      explained: explainedSince(c, off.at),
+      repeated: charge.some((x) => x.verdict === 'good' && isAfter(x.at, off.at))
+    });
+  return seen.filter((s) => !s.explained || !s.repeated);
+}
+
+/** What each is, and where a good technician looks first (C). */
+export const symptomWords: Readonly<Record<SymptomId, { readonly is: string; readonly first: string }>> = {
+  'dies-warm': {
+    is: 'It dies when it is warm and comes back cold',
+    first: 'Spark at once while it will not run: a coil or sensor that fails warm is measured cold and warm.'
+  },
+  kicks: {
+    is: 'It kicks back',
+    first: 'Timing, and the flywheel key before all: no more starts until the key was looked at.'
+  },
+  spits: { is: 'It spits back and idles poorly', first: 'Idle passages, an air leak, the reeds or valves.' },
+  shakes: { is: 'It shakes', first: 'One cylinder that does not fire: short them out one by one; then the mounts.' },
+  steam: { is: 'Steam, or hot exhaust with little water', first: 'Stop; pump, water passages, exhaust gaskets.' },
+  'no-water': { is: 'No water comes with the exhaust', first: 'Stop; intakes and pump before anything else.' },
+  died: { is: 'It died by itself', first: 'Tank vent and fuel first; spark at once while it will not run.' },
+  undercharge: {
+    is: 'It does not charge at speed',
+    first: 'Fuse and plugs of the charging circuit, then stator and rectifier.'
+  },
+  overcharge: { is: 'It overcharges', first: 'The regulator and its ground; the battery is boiled by it.' }
+};

@@ -1,0 +1,39 @@
+import { isAfter, latestAt } from '../../units/instant.ts';
+import { known } from '../../engine/profile.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+
+/** Where the plugs were at an instant, by the last word on it. */
+export const plugsAt = (c: Context, at: string): 'in' | 'out' | undefined =>
+  c.record.all('turn.plugs').findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at))?.value as
+    'in' | 'out' | undefined;
+
+/** The engine was turned smoothly by hand with the plugs out, or cranked for its compression: what lay in the bores is out. */
+const thrownOut = (c: Context, since: string): boolean =>
+  c.record
+    .all('turn.result')
+    .some((r) => (r.value === 'free' || r.value === 'bumps') && isAfter(r.at, since) && plugsAt(c, r.at) === 'out') ||
+  (['compression.pressure', 'compression.pulls'] as const).some((what) =>
+    c.record.all(what).some((r) => r.value !== 'unknown' && isAfter(r.at, since))
+  );
+
+/** Oil was put into the bores, the plugs are in, and nothing has thrown it out: cranked like this it locks or bends a rod. */
+export function oilShutIn(c: Context): boolean {
+  const oil = c.record.last('plugs.oil');
+  if (!oil || (known(oil.value) ?? 0) <= 0 || thrownOut(c, oil.at)) return false;
+  return c.record.value('turn.plugs') === 'in';
+}
+
+/** Cylinders with water in them, or on their plug, that nobody has seen empty since. */
+export function waterIn(c: Context): number[] {
+  const dry = latestAt(c.record.all('turn.water').filter((r) => r.value === 'none' || r.value === 'oil'));
+  const all = cylindersOf(c);
+  return (all.length ? all : [1]).filter((k) => {
+    const holes = c.record.all('plugs.hole', { cylinder: k }).filter((r) => r.value !== 'unknown');
+    const plug = c.record.last('plugs.read', k);
+    const onPlug = Array.isArray(plug?.value) && plug.value.includes('water') ? plug.at : '';
+    const hole = holes.at(-1);
+    if (hole?.value === 'water') return !dry || !isAfter(dry, hole.at);
+    // Water on the plug speaks for the cylinder until somebody looked into it and saw none, or turned it dry.
+    return onPlug !== '' && hole === undefined && (!dry || !isAfter(dry, onPlug));
+  });
+}

@@ -19,6 +19,7 @@ const floors = {
     ['engine'],
     ['record'],
     ['findings', 'sources', 'tray'],
+    ['measurements'],
     ['stations'],
     ['holds', 'survey', 'history', 'jobs'],
     ['judge.ts', 'care', 'drowned'],

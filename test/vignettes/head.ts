@@ -107,9 +107,10 @@ export const headCases: readonly Vignette[] = [
       .psi([[2, 168]], { instrument: gauge, conditions: { throttle: 'open', bores: 'dry', volts: 11.4 } })
       .psi([[3, 146]], { instrument: gauge, conditions: { throttle: 'open', bores: 'dry', volts: 10.4 } })
       .psi([[4, 128]], { instrument: gauge, conditions: { throttle: 'open', bores: 'dry', volts: 9.6 } }),
-    suspect: 'tiring',
+    // Two of them were cranked on a battery under 10.5 V: not tiring alone, the battery itself.
+    suspect: 'battery',
     next: /Measure the compression again/,
-    decision: ['hold']
+    decision: ['hold', 'repair-under']
   },
   {
     name: 'alarming needle of a single through a long hose',

@@ -1,5 +1,7 @@
 import type { LeakFitter } from '../physics/cranking-fit.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
+import type { StationId } from '../items/register.ts';
+import type { Instant } from '../units/instant.ts';
 import { Readings } from '../record/current.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { System } from '../units/index.ts';
@@ -13,14 +15,25 @@ export interface Context {
   readonly units: System;
   /** Fits the leaks of a compression test: at once, or nothing until a worker has done it. Without it none is fitted. */
   readonly fitLeaks?: LeakFitter;
+  /** When work was marked done that a check proves: what was read before it is how it was, not how it is. */
+  readonly worked: (station: StationId) => readonly Instant[];
 }
 
-export const contextOf = (survey: SurveyFile, now: Date, units: System, fitLeaks?: LeakFitter): Context => ({
+const never = (): readonly Instant[] => [];
+
+export const contextOf = (
+  survey: SurveyFile,
+  now: Date,
+  units: System,
+  fitLeaks?: LeakFitter,
+  worked: Context['worked'] = never
+): Context => ({
   survey,
   record: new Readings(survey),
   rules: survey.houseRules ?? {},
   now,
   units,
+  worked,
   ...(fitLeaks ? { fitLeaks } : {})
 });
 

@@ -13,6 +13,8 @@ export interface Fact<Kind extends string = string, Values extends object = obje
   readonly condition: Condition;
   readonly values: Values;
   readonly limit?: Judged;
+  /** It doubts a reading, and repeating that reading as it says closes the doubt: nothing is built on it meanwhile. */
+  readonly repeat?: true;
 }
 
 /** Every kind of fact of a station, from a map of each kind to its values. */
@@ -59,6 +61,7 @@ export function spoken<V, Basis>(
       found,
       sentence: advice ? `${found} ${advice}` : found,
       because,
+      ...(fact.repeat ? { repeat: true as const } : {}),
       values: fact.values
     };
   });

@@ -38,6 +38,8 @@ export interface Finding {
   /** All of it, as a colleague would say it: what was found and what to do. */
   readonly sentence: string;
   readonly because: Because;
+  /** It doubts a reading, and repeating that reading as the sentence says closes the doubt. */
+  readonly repeat?: true;
   /** The figures behind the sentence, SI units, of the stations that give facts. */
   readonly values?: object;
 }

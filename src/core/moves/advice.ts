@@ -39,7 +39,7 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
     suspects: suspectViews(model, belief, removals, looks, mended),
     checks: checks.slice(0, SHOWN),
     contradictions: contradictions(model, belief, removals, w.passedOver),
-    next: nextCheck(c.survey.engine.profile, states, holds, checks, hopeless),
+    next: nextCheck(c.survey.engine.profile, states, holds, checks, hopeless, j.findings),
     hopeless,
     weighed: belief.evidence.size
   };

@@ -2,7 +2,7 @@ import { holdAgainst, unliftable, type Hold } from '../holds/index.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
-import type { Condition } from '../findings/finding.ts';
+import type { Condition, Finding } from '../findings/finding.ts';
 import type { Profile } from '../engine/profile.ts';
 
 export interface NextCheck {
@@ -24,7 +24,8 @@ export function nextCheck(
   states: Readonly<Partial<Record<StationId, Condition>>>,
   holds: readonly Hold[],
   ranked: readonly RankedCheck[] = [],
-  hopeless = false
+  hopeless = false,
+  found: readonly Finding[] = []
 ): NextCheck | undefined {
   const order = stationsFor(profile);
   const at = (station: StationId, because: string): NextCheck => ({
@@ -49,6 +50,10 @@ export function nextCheck(
     const { first } = stations[s];
     if (first && !seen(s)) return at(s, first);
   }
+  // Doubt before belief: nothing is built on a reading that is doubted while its repeat can be had.
+  const doubted = found.find((f) => f.repeat && stations[f.station].again && !holdAgainst(holds, f.station));
+  if (doubted && !hopeless)
+    return { ...at(doubted.station, doubted.sentence), title: stations[doubted.station].again! };
   const best = ranked.find((r) => r.worthIt && !r.waits);
   if (hopeless && !best?.doubted)
     return {

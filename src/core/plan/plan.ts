@@ -66,7 +66,13 @@ export function raisers(rule: JobRule, found: readonly Finding[]): Finding[] {
 
 /** The survey as it stood at a moment, for what was found before a piece of work. */
 export const asOf = (c: Context, at: string): Context =>
-  contextOf({ ...c.survey, readings: c.survey.readings.filter((r) => !isAfter(r.at, at)) }, c.now, c.units, c.fitLeaks);
+  contextOf(
+    { ...c.survey, readings: c.survey.readings.filter((r) => !isAfter(r.at, at)) },
+    c.now,
+    c.units,
+    c.fitLeaks,
+    (s) => c.worked(s).filter((w) => isAfter(at, w))
+  );
 
 /** "Likely: head gasket (the case leaks under test; …)." */
 function saySuspect(s: SuspectView): string {

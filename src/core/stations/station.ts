@@ -44,6 +44,8 @@ export interface Station {
   /** For strips where room is short. */
   readonly short: string;
   readonly minutes: number;
+  /** What is asked for when a reading of it is doubted: "Measure the compression again". */
+  readonly again?: string;
   readonly how: readonly string[];
   /** What can hurt: before anything is touched, and while it goes on. */
   readonly hazards: { readonly before: readonly HazardId[]; readonly during: readonly HazardId[] };

@@ -85,11 +85,16 @@ describe('spark', () => {
     expect(b.ids()).toContain('spark.ground.1:fault');
   });
   it('weak in sunlight is looked at again in shade', () => {
-    const b = all(new Bench(triple).read('spark.lanyard', 'yes'), 'good').read('spark.result', 'weak', {
+    const b = new Bench(triple).read('spark.lanyard', 'yes').read('spark.result', 'weak', {
       cylinder: 1,
       conditions: { light: 'sun' }
     });
+    for (const cylinder of [2, 3]) b.read('spark.result', 'good', { cylinder });
     expect(b.ids()).toContain('spark.sun.1:cannot-tell');
+    // Seen strong in shade before or after: what the sun washed out says nothing against it.
+    expect(b.read('spark.result', 'good', { cylinder: 1, conditions: { light: 'shade' } }).ids()).toContain(
+      'spark.good:sound'
+    );
   });
   it('the gap asked follows the ignition, and the manual wins', () => {
     const gap = (ignition: 'points' | 'cdi') =>

@@ -4,13 +4,13 @@ import { ruleNumber } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { absolute, kindRange } from '../../stations/compression/absolute.ts';
-import { compare, type Comparison } from '../../stations/compression/compare.ts';
+import { compare, compareAll, type Comparison } from '../../stations/compression/compare.ts';
 import { leakDownRows } from '../../stations/compression/leakdown.ts';
-import { pressureRound, pressureTests } from '../../stations/compression/tests.ts';
+import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
 import { leaning, seen, type Measure } from './observed.ts';
 
-const latest = (c: Context): string => latestAt(pressureTests(c, pressureRound(c)));
+const latest = (c: Context): string => compare(c)?.at ?? '';
 
 /** Φ of the standard normal; Abramowitz & Stegun 26.2.17, |error| < 7.5e-8 (P). */
 function normal(x: number): number {
@@ -68,6 +68,9 @@ const low: Measure = (c, cylinder) => {
 
 const lowAll: Measure = (c) => {
   const found = compare(c);
+  // Read with the throttle shut only: low they are, and the throttle alone explains it.
+  const shut = found ? undefined : compareAll(c)?.voided.findLast((v) => v.why === 'throttle');
+  if (shut) return leaning(1, 0.35, shut.test.at);
   if (!found || found.rows.length < 2) return undefined;
   const l = againstFigure(c, found);
   return l && leaning(l[0], l[1], latest(c));
@@ -84,14 +87,17 @@ const lowAgain: Measure = (c, cylinder) => {
   const found = compare(c);
   const row = found?.rows.find((r) => r.cylinder === cylinder);
   if (!found || !row || !proper(found)) return undefined;
-  const others = pressureTests(c, pressureRound(c)).filter((r) => r.cylinder === cylinder).length;
+  const others = pressureTests(c).filter((r) => r.cylinder === cylinder).length;
   const cameUp = !row.low && found.unlike.some((u) => u.cylinder === cylinder);
   if (row.low && row.readings.length > 1) return seen(true, latest(c));
   return cameUp && others > 1 ? seen(false, latest(c)) : undefined;
 };
 
 const throttle: Measure = (c) => {
-  const t = compare(c)?.conditions.throttle;
+  const all = compareAll(c);
+  const shut = all?.voided.findLast((v) => v.why === 'throttle');
+  if (shut) return seen(true, shut.test.at);
+  const t = all?.conditions.throttle;
   return t === 'open' || t === 'shut' ? seen(t === 'shut', latest(c)) : undefined;
 };
 

@@ -1,3 +1,4 @@
+import { sparkSeen } from '../../stations/spark/seen.ts';
 import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
@@ -72,17 +73,9 @@ const crankSpeed: Measure = (c) => {
   return seen(w.value === 'slow', w.at);
 };
 
-/** Spark of each cylinder in the latest round: what the last look said. */
-function sparks(c: Context): { cylinder: number; result: string; at: string; light: string | undefined }[] {
-  const round = c.record.round('spark.result');
-  const list = cylindersOf(c).length ? cylindersOf(c) : [1];
-  return list.flatMap((cylinder) => {
-    const r = c.record.all('spark.result', { cylinder, round }).at(-1);
-    return r && r.value !== 'unknown'
-      ? [{ cylinder, result: String(r.value), at: r.at, light: r.conditions?.light }]
-      : [];
-  });
-}
+/** What speaks for the spark of each cylinder: by the best method, not by the last look. */
+const sparks = (c: Context): { cylinder: number; result: string; at: string; light: string | undefined }[] =>
+  sparkSeen(c).map(({ cylinder, result, at, light }) => ({ cylinder, result, at, light }));
 
 const noneAll: Measure = (c) => {
   const list = sparks(c);

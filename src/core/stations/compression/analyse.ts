@@ -7,25 +7,27 @@ import { judgedBy } from '../../findings/limit.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute, kindRange } from './absolute.ts';
-import { compare, deadVolume, DOUBT, type Comparison, type Row } from './compare.ts';
+import { compareAll, deadVolume, DOUBT, type Comparison, type Row } from './compare.ts';
 import { expectedRange } from './expected.ts';
 import type { AgainstFloor, TestAnalysed, TestFact } from './facts.ts';
-import { falls } from './repeat.ts';
+import { leakDownRows, testerOf } from './leakdown.ts';
+import { bandOn } from '../../physics/leak-down.ts';
 import { cylinderOf } from './shape.ts';
 import { wetFacts } from './wet.ts';
 
 /** What one round of compression readings establishes; nothing before one was taken. */
 export function analyseTest(c: Context): TestAnalysed | undefined {
-  const found = compare(c);
+  const found = compareAll(c);
   if (!found) return undefined;
+  // Nothing is said of readings that say nothing, but that they do.
+  if (!found.rows.length) return { basis: found, facts: artefacts(c, found) };
   return {
     basis: found,
     facts: [
       ...artefacts(c, found),
       ...between(c, found),
       ...wetFacts(c, found),
-      // With the throttle shut the cylinders could not breathe: nothing absolute can be said.
-      ...(found.conditions.throttle === 'shut' ? [] : against(c, found)),
+      ...against(c, found),
       ...when(found.missing.length > 0, {
         kind: 'missing',
         condition: 'cannot-tell',
@@ -38,10 +40,8 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
 /** What would make the reading wrong before the engine is blamed. */
 function artefacts(c: Context, found: Comparison): TestFact[] {
   const condition = 'cannot-tell';
-  const { unlike, rows, conditions, instrument } = found;
-  const { range } = instrument;
-  const past = range === undefined ? [] : rows.filter((r) => Math.max(...r.readings) >= range);
-  const fell = rows.filter((r) => r.series.some((s) => falls(s, instrument.resolution)));
+  const { unlike, conditions, instrument, voided } = found;
+  const shut = voided.filter((v) => v.why === 'throttle').map((v) => v.cylinder);
   const adapter = deadVolume(instrument);
   const cylinder = cylinderOf(c);
   const chamber = cylinder && cylinder.volume / cylinder.ratio;
@@ -50,13 +50,19 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
   return [
     ...unlike.map((u): TestFact => ({
       kind: 'unlike',
+      repeat: true,
       cylinder: u.cylinder,
       condition,
       values: { differs: u.differs }
     })),
-    ...when(conditions.throttle === 'shut', { kind: 'throttle', condition, values: {} }),
-    ...past.map((r): TestFact => ({ kind: 'range', cylinder: r.cylinder, condition, values: {} })),
-    ...fell.map((r): TestFact => ({ kind: 'falls', cylinder: r.cylinder, condition, values: { series: r.series } })),
+    ...when(shut.length > 0, { kind: 'throttle', repeat: true, condition, values: { cylinders: [...new Set(shut)] } }),
+    ...voided.flatMap(({ cylinder, why, test }): TestFact[] =>
+      why === 'range'
+        ? [{ kind: 'range', repeat: true, cylinder, condition, values: {} }]
+        : why === 'falls'
+          ? [{ kind: 'falls', repeat: true, cylinder, condition, values: { series: [test.needle ?? []] } }]
+          : []
+    ),
     ...(chamber !== undefined && adapter >= chamber
       ? [{ kind: 'adapter-size', condition, values: { adapter, chamber } } as const]
       : []),
@@ -78,14 +84,30 @@ function between(c: Context, found: Comparison): TestFact[] {
   const gap = { lowest: lowest.cylinder, best: best.cylinder, gap: best.mean - lowest.mean };
   if (overLimit < DOUBT)
     return [{ kind: 'alike', condition: 'sound', values: { gap: gap.gap, told: alike <= 0.05 }, limit }];
-  if (order?.confounded) return [{ kind: 'order', condition: 'cannot-tell', values: gap, limit }];
-  if (overLimit <= 1 - DOUBT) return [{ kind: 'spread', condition: 'cannot-tell', values: gap, limit }];
+  if (order?.confounded) return [{ kind: 'order', repeat: true, condition: 'cannot-tell', values: gap, limit }];
+  if (overLimit <= 1 - DOUBT) return [{ kind: 'spread', repeat: true, condition: 'cannot-tell', values: gap, limit }];
   const low = rows.filter((r) => r.low);
-  return [...(low.length ? low : [lowest]).map((r) => lowCylinder(found, r, best)), ...neighboursLow(c, found, low)];
+  return [...(low.length ? low : [lowest]).map((r) => lowCylinder(c, found, r, best)), ...neighboursLow(c, found, low)];
 }
 
-/** A low reading is doubted first; only a repeated one without excuse is called low. */
-function lowCylinder(found: Comparison, r: Row, best: Row): TestFact {
+/** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
+const tightOnes = (c: Context): ReadonlySet<number> => {
+  const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
+  const watch = limit.manual ? limit.value : bandOn(ownLimits.leakdownWatch, testerOf(c));
+  return new Set(leakDownRows(c).flatMap((r) => (r.share < watch ? [r.cylinder] : [])));
+};
+
+/** A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it. */
+function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact {
+  if (tightOnes(c).has(r.cylinder))
+    return {
+      kind: 'low-but-tight',
+      id: 'low',
+      cylinder: r.cylinder,
+      condition: 'cannot-tell',
+      values: { lowest: r.cylinder, best: best.cylinder, gap: best.mean - r.mean },
+      limit: found.limit
+    };
   const repeated = r.readings.length > 1 && best.readings.length > 1;
   const doubt =
     found.conditions.throttle !== 'open'
@@ -99,6 +121,7 @@ function lowCylinder(found: Comparison, r: Row, best: Row): TestFact {
     kind: 'low',
     cylinder: r.cylinder,
     condition: doubt === 'none' ? 'fault' : 'watch',
+    ...(doubt === 'none' ? {} : { repeat: true as const }),
     values: { lowest: r.cylinder, best: best.cylinder, gap: best.mean - r.mean, doubt },
     limit: found.limit
   };
@@ -151,8 +174,11 @@ function against(c: Context, found: Comparison): TestFact[] {
     return figure || found.rows.length === 1
       ? [{ kind: 'figure', condition: 'sound', values: { ...values, reached: true } }]
       : [];
+  const tight = tightOnes(c);
+  if (!figure && found.rows.every((r) => tight.has(r.cylinder)))
+    return [{ kind: 'tight', id: 'figure', condition: 'sound', values }];
   if (abs.adapter && abs.adapter.high + gauge >= asked.floor)
-    return [{ kind: 'adapter', condition: 'cannot-tell', values: { ...values, without: abs.adapter } }];
+    return [{ kind: 'adapter', repeat: true, condition: 'cannot-tell', values: { ...values, without: abs.adapter } }];
   return [
     {
       kind: 'figure',

@@ -6,7 +6,7 @@ import { holeArea } from '../../physics/orifice.ts';
 import { splitSeries } from '../../items/check-entry.ts';
 import { parseQuickLine } from '../../survey/quick-line.ts';
 import { Bench } from '../../../../test/case.ts';
-import { compare } from './compare.ts';
+import { compare, compareAll } from './compare.ts';
 import { expectedRange } from './expected.ts';
 import { fitLeaks, fitOf } from './leak-fit.ts';
 import { leakWords } from './leak-words.ts';
@@ -26,7 +26,7 @@ const shop = {
   valve: 'plug end' as const
 };
 const at = (b: Bench) => contextOf(b.survey, new Date('2026-05-03'), 'us');
-const repeat = (b: Bench): string => sayRepeat(singleRepeat(at(b), compare(at(b))!), 'us').sentence;
+const repeat = (b: Bench): string => sayRepeat(singleRepeat(at(b), compareAll(at(b))!), 'us').sentence;
 const dry = { throttle: 'open', bores: 'dry' } as const;
 
 describe('pull by pull', () => {

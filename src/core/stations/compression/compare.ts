@@ -1,11 +1,21 @@
 import { PSI } from '../../units/factors.ts';
+import { ownLimits } from '../../engine/limits.ts';
+import { known } from '../../engine/profile.ts';
+import { byMethod, type Measured } from '../../measurements/measure.ts';
+import { withoutAdapter } from '../../physics/adapter.ts';
+import { pressureAtAltitude } from '../../physics/atmosphere.ts';
+import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { chosenSchool, school, type ChosenSchool } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
 import type { Conditions, Instrument } from '../../record/reading.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
-import { pressureRound, pressureTests, type PressureTest as Pressure } from './tests.ts';
+import { deadVolume, pressures, type PressureVoid } from './measure.ts';
+import { cylinderOf } from './shape.ts';
+import type { PressureTest as Pressure } from './tests.ts';
+
+export { deadVolume } from './measure.ts';
 
 /** An ordinary gauge where none was named: 0–300 psi, ±2 % of full scale, 1 psi divisions (C). */
 export const ordinaryGauge = {
@@ -22,8 +32,12 @@ export interface Row extends Estimate {
   readonly readings: readonly number[];
   /** The needle after each pull, of the tests in which it was read. */
   readonly series: readonly (readonly number[])[];
-  /** Probability that this cylinder is under the limit of the best one. */
+  /** Its mean is under the limit of the best one. */
   readonly low: boolean;
+  /** Read through another volume only, and brought to this one by the model: its interval is wider. */
+  readonly converted?: true;
+  /** When its latest reading was taken. */
+  readonly at: Instant;
 }
 
 /** Chance of being past the limit under which, and over one less which, a spread is taken as told (95 %). */
@@ -32,10 +46,12 @@ export const DOUBT = 0.05;
 export interface Comparison {
   readonly rows: readonly Row[];
   readonly missing: readonly number[];
-  /** Readings left out because they were taken under other conditions, with what differs. */
+  /** Readings under other conditions that do not fit, or stand alone for their cylinder, with what differs. */
   readonly unlike: readonly { readonly cylinder: number; readonly differs: readonly Difference[] }[];
   /** Wet readings of cylinders that were also read dry, otherwise under the same conditions. */
   readonly wet: readonly (Estimate & { readonly cylinder: number; readonly dose?: number })[];
+  /** Readings that say nothing and that no later one has replaced. */
+  readonly voided: readonly { readonly cylinder: number; readonly why: PressureVoid; readonly test: Pressure }[];
   readonly conditions: Conditions;
   readonly instrument: Instrument;
   readonly limit: Judged;
@@ -46,48 +62,111 @@ export interface Comparison {
   readonly alike?: number;
   readonly order?: OrderEffect;
   readonly volts: readonly number[];
+  /** When the latest reading that speaks was taken; an empty text where none does. */
+  readonly at: Instant;
 }
-
-/** Volume between the chamber and this gauge's check valve, m³; none where the valve sits at the plug end. */
-export const deadVolume = (i: Instrument): number => (i.valve === 'plug end' ? 0 : (i.adapterVolume ?? 0));
-
-/** What must be the same before two readings are compared. */
-const keyOf = (r: Pressure, bores: string = r.conditions?.bores ?? 'unknown'): string =>
-  [
-    r.conditions?.throttle ?? 'unknown',
-    bores,
-    r.conditions?.engine ?? 'unknown',
-    r.instrument?.name ?? '',
-    r.instrument?.adapterVolume ?? 'unknown'
-  ].join('|');
 
 /** In what a reading differs from those that are compared, and what it was taken with. */
 export type Difference =
-  { readonly of: 'throttle' | 'bores' | 'engine'; readonly was: string | undefined } | { readonly of: 'gauge' };
+  | { readonly of: 'throttle' | 'bores' | 'engine'; readonly was: string | undefined }
+  | { readonly of: 'gauge' | 'battery' };
+
+const name = (r: Pressure): string => r.instrument?.name ?? '';
+const isWeak = (r: Pressure): boolean => (r.conditions?.volts ?? Infinity) < ownLimits.weakVolts;
 
 function differences(a: Pressure, b: Pressure): Difference[] {
   const parts: Difference[] = [];
   for (const of of ['throttle', 'bores', 'engine'] as const)
     if (a.conditions?.[of] !== b.conditions?.[of]) parts.push({ of, was: a.conditions?.[of] });
-  if (a.instrument?.name !== b.instrument?.name || a.instrument?.adapterVolume !== b.instrument?.adapterVolume)
-    parts.push({ of: 'gauge' });
+  if (name(a) !== name(b) || a.instrument?.adapterVolume !== b.instrument?.adapterVolume) parts.push({ of: 'gauge' });
+  if (isWeak(a) !== isWeak(b)) parts.push({ of: 'battery' });
   return parts;
 }
 
-/** Groups readings by like conditions; the group with most cylinders speaks, the newest where two are even. */
-function likeWithLike(readings: readonly Pressure[]): { chosen: Pressure[]; others: Pressure[] } {
-  const groups = new Map<string, Pressure[]>();
-  for (const r of readings) groups.set(keyOf(r), [...(groups.get(keyOf(r)) ?? []), r]);
-  const size = (g: Pressure[]): number => new Set(g.map((r) => r.cylinder)).size;
-  const chosen = [...groups.values()].reduce<Pressure[]>((best, g) => (size(g) >= size(best) ? g : best), []);
-  return { chosen, others: readings.filter((r) => !chosen.includes(r)) };
+interface Group {
+  readonly key: string;
+  readonly rank: number;
+  readonly readings: readonly Pressure[];
+  readonly cylinders: ReadonlySet<number>;
 }
 
 /**
- * Compares the cylinders of the latest round, like with like. Pressures in Pa gauge.
+ * The readings that are compared: of equal key, two cylinders at least where that can be had, by the best method, then of
+ * most cylinders. Which came last decides only between equals.
+ */
+function chosenGroup(measured: ReadonlyMap<string, Measured<Pressure>>): Group | undefined {
+  const byKey = new Map<string, { key: string; rank: number; readings: Pressure[]; cylinders: Set<number> }>();
+  for (const { groups } of measured.values())
+    for (const { key, rank, readings } of groups) {
+      const group = byKey.get(key) ?? { key, rank, readings: [], cylinders: new Set<number>() };
+      group.readings.push(...readings);
+      group.cylinders.add(readings[0]!.cylinder!);
+      byKey.set(key, group);
+    }
+  const list = [...byKey.values()].map((g) => ({ ...g, readings: g.readings.sort(byTime) }));
+  return list.sort(
+    (a, b) =>
+      Number(b.cylinders.size > 1) - Number(a.cylinders.size > 1) ||
+      a.rank - b.rank ||
+      b.cylinders.size - a.cylinders.size ||
+      byMethod(a, b)
+  )[0];
+}
+
+const meanOf = (list: readonly Pressure[]): number => list.reduce((sum, r) => sum + r.value, 0) / list.length;
+/** Gauge error of a reading's instrument, Pa. */
+const gaugeError = (r: Pressure): number =>
+  (r.instrument?.accuracy ?? ordinaryGauge.accuracy) * (r.instrument?.range ?? ordinaryGauge.range);
+
+/** A reading through a dead volume, as it would have been without; nothing where the volume or the engine's is not known. */
+function direct(c: Context, r: Pressure, mean: number): { low: number; high: number; best: number } | undefined {
+  const cylinder = cylinderOf(c);
+  const dead = deadVolume(r.instrument);
+  if (!cylinder || dead <= 0) return undefined;
+  const altitude = known(c.record.value('safe.altitude'));
+  return withoutAdapter(mean, cylinder, dead, altitude === undefined ? undefined : pressureAtAltitude(altitude));
+}
+
+/** Whether what differs explains by itself why a reading of the same cylinder came out as it did. */
+function explained(c: Context, other: readonly Pressure[], row: Row, first: Pressure): boolean {
+  const r = other[0]!;
+  const mean = meanOf(other);
+  const differs = differences(r, first).map((d) => d.of);
+  const reach = 3 * row.u;
+  // What lowers a reading explains a lower one: a throttle that may have been shut, a tired battery, a volume before the valve.
+  const lowers =
+    (differs.includes('throttle') && r.conditions?.throttle !== 'open') ||
+    (differs.includes('battery') && isWeak(r)) ||
+    deadVolume(r.instrument) > deadVolume(first.instrument);
+  const raises =
+    (differs.includes('bores') && r.conditions?.bores === 'oiled') ||
+    (differs.includes('battery') && isWeak(first)) ||
+    (differs.includes('throttle') && first.conditions?.throttle !== 'open') ||
+    deadVolume(r.instrument) < deadVolume(first.instrument);
+  if (differs.includes('engine')) return true;
+  const without = differs.join() === 'gauge' ? direct(c, r, mean) : undefined;
+  if (without && deadVolume(first.instrument) === 0) {
+    const room = reach + gaugeError(r) + gaugeError(first);
+    return row.mean >= without.low - room && row.mean <= without.high + room;
+  }
+  const gauges = differs.includes('gauge') ? Math.hypot(gaugeError(r), gaugeError(first)) : 0;
+  if (mean < row.mean - reach - gauges) return lowers;
+  if (mean > row.mean + reach + gauges) return raises;
+  return true;
+}
+
+/**
+ * Compares the cylinders as they stand now, like with like. Pressures in Pa gauge.
  * Gauge error is common to all cylinders and cancels; reading step and repeatability do not.
+ * Nothing where no reading speaks.
  */
 export function compare(c: Context): Comparison | undefined {
+  const all = compareAll(c);
+  return all?.rows.length ? all : undefined;
+}
+
+/** The same, and where readings were taken that all say nothing, those. */
+export function compareAll(c: Context): Comparison | undefined {
   if (!compared.has(c)) compared.set(c, compareOnce(c));
   return compared.get(c);
 }
@@ -96,67 +175,130 @@ export function compare(c: Context): Comparison | undefined {
 const compared = new WeakMap<Context, Comparison | undefined>();
 
 function compareOnce(c: Context): Comparison | undefined {
-  const readings = pressureTests(c, pressureRound(c));
-  if (!readings.length) return undefined;
-  const { chosen, others } = likeWithLike(readings);
-  const instrument: Instrument = chosen.find((r) => r.instrument)?.instrument ?? ordinaryGauge;
+  const measured = pressures(c);
+  if (!measured.size) return undefined;
+  const chosen = chosenGroup(measured);
+  const first = chosen?.readings[0];
   const limit = judgedBy(c, 'compression.spread', Number(school(c.rules, 'spread')), 'house rule');
-  const ids = [...new Set(chosen.map((r) => r.cylinder!))].sort((a, b) => a - b);
-  const groups = ids.map((k) => chosen.filter((r) => r.cylinder === k).map((r) => r.value));
-  const average = chosen.reduce((sum, r) => sum + r.value, 0) / chosen.length;
-  const repeat = pooledDeviation(groups, Math.max(REPEATABILITY * average, 1));
+  const voided = [...measured.values()].flatMap((m) =>
+    m.voided
+      .filter(({ reading, why }) =>
+        why === 'falls'
+          ? !m.groups.some((g) => g.readings.some((r) => isAfter(r.at, reading.at)))
+          : m.groups.length === 0 && m.before.length === 0
+      )
+      .map(({ reading, why }) => ({ cylinder: reading.cylinder!, why, test: reading }))
+  );
+  const common = { limit, school: chosenSchool(c.rules, 'spread'), voided };
+  if (!chosen || !first)
+    return {
+      ...common,
+      rows: [],
+      missing: cylindersOf(c),
+      unlike: [],
+      wet: [],
+      conditions: voided[0]?.test.conditions ?? {},
+      instrument: voided[0]?.test.instrument ?? ordinaryGauge,
+      volts: [],
+      at: ''
+    };
+  const instrument: Instrument = chosen.readings.find((r) => r.instrument)?.instrument ?? ordinaryGauge;
+  const ids = [...chosen.cylinders].sort((a, b) => a - b);
+  const groups = ids.map((k) => chosen.readings.filter((r) => r.cylinder === k));
+  const values = groups.map((g) => g.map((r) => r.value));
+  const repeat = pooledDeviation(values, Math.max(REPEATABILITY * meanOf(chosen.readings), 1));
   const one = Math.hypot(repeat, (instrument.resolution ?? ordinaryGauge.resolution) / Math.sqrt(12));
-  const estimates = groups.map((g) => ({
-    mean: g.reduce((a, b) => a + b, 0) / g.length,
-    u: one / Math.sqrt(g.length)
-  }));
-  const best = Math.max(...estimates.map((e) => e.mean));
-  const rows = ids.map((cylinder, k) => ({
-    ...estimates[k]!,
+  const read = ids.map((cylinder, k) => ({
     cylinder,
-    readings: groups[k]!,
-    series: chosen.filter((r) => r.cylinder === cylinder).flatMap((r) => (r.needle ? [r.needle] : [])),
-    low: estimates[k]!.mean < (1 - limit.value) * best
+    mean: meanOf(groups[k]!),
+    u: one / Math.sqrt(groups[k]!.length),
+    readings: values[k]!,
+    series: groups[k]!.flatMap((r) => (r.needle ? [r.needle] : [])),
+    at: groups[k]!.at(-1)!.at
   }));
+  // A cylinder read through a volume only is brought to the others by the model: its interval is wider, nothing is averaged in.
+  const converted = [...measured.values()].flatMap(({ groups: list }) => {
+    const cylinder = list[0]?.readings[0]?.cylinder;
+    if (cylinder === undefined || ids.includes(cylinder) || deadVolume(first.instrument) > 0) return [];
+    return list
+      .filter((g) => differences(g.readings[0]!, first).every((d) => d.of === 'gauge'))
+      .slice(0, 1)
+      .flatMap((g) => {
+        const without = direct(c, g.readings[0]!, meanOf(g.readings));
+        if (!without) return [];
+        const u = Math.hypot(one, (without.high - without.low) / 4);
+        const readings = g.readings.map((r) => r.value);
+        const at = g.readings.at(-1)!.at;
+        return [{ cylinder, mean: without.best, u, readings, series: [], at, converted: true as const }];
+      });
+  });
+  const plain = [...read, ...converted].sort((a, b) => a.cylinder - b.cylinder);
+  const best = Math.max(...plain.map((e) => e.mean));
+  const rows: Row[] = plain.map((r) => ({ ...r, low: r.mean < (1 - limit.value) * best }));
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
-  const first = chosen[0]!;
+  // A battery that tires through the test: the weak ones are not compared, but their order and volts are told.
+  const tired = [...measured.values()]
+    .flatMap((m) => m.groups.flatMap((g) => g.readings))
+    .filter((r) => differences(r, first).every((d) => d.of === 'battery'))
+    .sort(byTime);
+  const tiredLow = [
+    ...new Set([
+      ...low,
+      ...tired.filter((r) => r.value < (1 - limit.value) * best && isWeak(r)).map((r) => r.cylinder!)
+    ])
+  ];
+  const others = [...measured.values()].flatMap((m) =>
+    m.groups
+      .filter((g) => g.key !== chosen.key)
+      .map((g) => ({ cylinder: g.readings[0]!.cylinder!, readings: g.readings }))
+  );
   const isWet = (r: Pressure): boolean =>
     r.conditions?.bores === 'oiled' &&
     first.conditions?.bores !== 'oiled' &&
     ids.includes(r.cylinder!) &&
-    keyOf(r, '') === keyOf(first, '');
-  const wets = others.filter(isWet);
-  const wet = [...new Set(wets.map((r) => r.cylinder!))].map((cylinder) => {
-    const mine = wets.filter((r) => r.cylinder === cylinder);
-    const dose = mine.at(-1)?.conditions?.dose;
+    differences(r, first).every((d) => d.of === 'bores' || d.of === 'battery');
+  const wets = others.filter((o) => isWet(o.readings[0]!));
+  // The latest dose speaks: two doses are two tests.
+  const wet = [...new Set(wets.map((o) => o.cylinder))].map((cylinder) => {
+    const mine = wets
+      .filter((o) => o.cylinder === cylinder)
+      .sort((a, b) => byTime(b.readings.at(-1)!, a.readings.at(-1)!))[0]!;
+    const dose = mine.readings[0]!.conditions?.dose;
     return {
       cylinder,
-      mean: mine.reduce((sum, r) => sum + r.value, 0) / mine.length,
-      u: one / Math.sqrt(mine.length),
+      mean: meanOf(mine.readings),
+      u: one / Math.sqrt(mine.readings.length),
       ...(dose === undefined ? {} : { dose })
     };
   });
+  const unlike = others
+    .filter((o) => !wets.includes(o))
+    .filter((o) => {
+      const row = rows.find((r) => r.cylinder === o.cylinder);
+      return !row || (!row.converted && !explained(c, o.readings, row, first));
+    })
+    .map((o) => ({ cylinder: o.cylinder, differs: differences(o.readings[0]!, first) }));
   return {
+    ...common,
     rows,
-    missing: cylindersOf(c).filter((k) => !ids.includes(k)),
+    missing: cylindersOf(c).filter((k) => !rows.some((r) => r.cylinder === k)),
     wet,
-    unlike: others.filter((r) => !isWet(r)).map((r) => ({ cylinder: r.cylinder!, differs: differences(r, first) })),
+    unlike,
     conditions: first.conditions ?? {},
     instrument,
-    limit,
-    school: chosenSchool(c.rules, 'spread'),
-    volts: chosen.map((r) => r.conditions?.volts).filter((v) => v !== undefined),
+    volts: chosen.readings.map((r) => r.conditions?.volts).filter((v) => v !== undefined),
+    at: latestAt(chosen.readings),
     ...(rows.length > 1 && best > 0
       ? {
           ...judgeSpread(rows, limit.value),
           order: orderEffect(
-            chosen.map((r) => ({
+            tired.map((r) => ({
               cylinder: r.cylinder!,
               pressure: r.value,
               ...(r.conditions?.volts === undefined ? {} : { volts: r.conditions.volts }),
               ...(r.conditions?.rpm === undefined ? {} : { rpm: r.conditions.rpm })
             })),
-            low
+            tiredLow
           )
         }
       : {})

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../../test/case.ts';
 import { PSI } from '../../units/factors.ts';
-import { compare, DOUBT } from './compare.ts';
-import { falls, singleRepeat } from './repeat.ts';
+import { compare, compareAll, DOUBT } from './compare.ts';
+import { falls } from './falls.ts';
+import { singleRepeat } from './repeat.ts';
 import { sayRepeat } from './sheet-words.ts';
 
 const dry = { throttle: 'open', bores: 'dry', engine: 'cold' } as const;
@@ -15,7 +16,7 @@ const pulls = (b: Bench, cylinder: number, list: number[]): Bench =>
   );
 const repeat = (b: Bench): string => {
   const { context } = b.judged();
-  return sayRepeat(singleRepeat(context, compare(context)!), 'us').sentence;
+  return sayRepeat(singleRepeat(context, compareAll(context)!), 'us').sentence;
 };
 
 describe('a needle that fell', () => {

@@ -43,7 +43,7 @@ export interface AgainstFloor {
 /** Facts of one round of compression readings; they rest on the comparison. */
 export interface TestFacts {
   unlike: { readonly differs: readonly Difference[] };
-  throttle: object;
+  throttle: { readonly cylinders: readonly number[] };
   range: object;
   falls: { readonly series: readonly (readonly number[])[] };
   'adapter-size': { readonly adapter: number; readonly chamber: number };
@@ -53,6 +53,10 @@ export interface TestFacts {
   order: Gap;
   spread: Gap;
   low: Gap & { readonly doubt: LowDoubt };
+  /** Low by the gauge, tight by leak-down: the gauge, its cranking or the valves' timing. */
+  'low-but-tight': Gap;
+  /** Under what is expected, and every cylinder tight by leak-down: the question is answered. */
+  tight: AgainstFloor;
   neighbours: { readonly pair: readonly [number, number] };
   wet: {
     readonly verdict: WetVerdict;

@@ -4,7 +4,7 @@ import type { Context } from '../../findings/context.ts';
 import type { FactOf } from '../../findings/fact.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import type { FitConditions, LeakFit, Observed } from '../../physics/cranking-fit.ts';
-import { compare, type Comparison } from './compare.ts';
+import { compareAll, type Comparison } from './compare.ts';
 import { SOUND_HOLE, speedOf } from './expected.ts';
 import type { LeakAnalysed, LeakFacts } from './facts.ts';
 import { shapeOf } from './shape.ts';
@@ -34,13 +34,13 @@ function observe(row: Comparison['rows'][number], byPull: boolean): Observed {
 
 /** Whether a leak beyond the best cylinder can be identified from these readings, and with what. */
 export function leakTask(c: Context): LeakTask | undefined {
-  const found = compare(c);
+  const found = compareAll(c);
   if (!found) return undefined;
+  if (!found.rows.length) return found.voided.some((v) => v.why === 'throttle') ? no('throttle') : undefined;
   const { instrument } = found;
   const dead = instrument.valve === 'plug end' ? 0 : instrument.adapterVolume;
   if (found.rows.length < 2) return no(dead === 0 ? 'one cylinder' : 'one cylinder and adapter');
   if (dead === undefined) return no('adapter unknown');
-  if (found.conditions.throttle === 'shut') return no('throttle');
   if (found.order?.confounded) return no('order');
   const given = shapeOf(c);
   if (!given) return no('profile');

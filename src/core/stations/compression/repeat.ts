@@ -1,4 +1,3 @@
-import { PSI } from '../../units/factors.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
@@ -21,21 +20,19 @@ function gain(found: Comparison, cylinder: number): number {
  * the cylinder whose repeat takes most doubt out of the verdict. P: expected entropy; the order is common practice (C).
  */
 export function singleRepeat(c: Context, found: Comparison): Repeat {
-  const { instrument, conditions, order, rows, missing } = found;
+  const { instrument, conditions, order, rows, missing, voided } = found;
+  const [nothing] = voided;
+  if (nothing)
+    return nothing.why === 'throttle' ? { kind: 'throttle' } : { kind: nothing.why, cylinder: nothing.cylinder };
   const lowest = rows.reduce((a, b) => (b.mean < a.mean ? b : a));
   const best = rows.reduce((a, b) => (b.mean > a.mean ? b : a));
-  const { range } = instrument;
-  const over = range === undefined ? undefined : rows.find((r) => Math.max(...r.readings) >= range);
   if (conditions.throttle !== 'open') return { kind: 'throttle' };
-  if (over) return { kind: 'range', cylinder: over.cylinder };
   const adapter = deadVolume(instrument) > 0;
   if (adapter && (rows.length === 1 || found.overLimit === undefined || found.overLimit > DOUBT))
     return { kind: 'adapter', cylinder: lowest.cylinder };
   if (order?.confounded) return { kind: 'order' };
   if (found.unlike.length) return { kind: 'unlike', ...found.unlike[0]! };
   if (missing.length) return { kind: 'missing', cylinder: missing[0]!, missing };
-  const fell = rows.find((r) => r.series.some((s) => falls(s, instrument.resolution)));
-  if (fell) return { kind: 'falls', cylinder: fell.cylinder };
   if (rows.length === 1)
     return rows[0]!.readings.length < 2
       ? { kind: 'single', cylinder: rows[0]!.cylinder }
@@ -58,7 +55,3 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
     .sort((a, b) => b.gain - a.gain);
   return { kind: 'most-doubt', cylinder: ranked[0]!.cylinder, overLimit };
 }
-
-/** Whether a needle fell from one pull to the next by more than its own step. */
-export const falls = (needle: readonly number[], step = PSI): boolean =>
-  needle.some((p, k) => k > 0 && p < needle[k - 1]! - 1.01 * step);

@@ -15,6 +15,7 @@ export const station = {
   title: 'Compression',
   short: 'Compr.',
   minutes: 8,
+  again: 'Measure the compression again',
   how: [
     'All plugs out, leads safe, throttle wide open, until the needle stops rising.',
     'Every cylinder under like conditions, in one order, then in reverse.',

@@ -9,17 +9,14 @@ export interface PressureTest extends Reading {
   readonly needle?: readonly number[];
 }
 
-/** Every test of a round, final readings and pull-by-pull series alike, oldest first. */
-export function pressureTests(c: Context, round: number): PressureTest[] {
+/** Every test, final readings and pull-by-pull series alike, oldest first. */
+export function pressureTests(c: Context): PressureTest[] {
   const finals = c.record
-    .all('compression.pressure', { round })
+    .all('compression.pressure')
     .filter((r) => typeof r.value === 'number' && r.cylinder !== undefined) as PressureTest[];
   const series = c.record
-    .all('compression.pulls', { round })
+    .all('compression.pulls')
     .filter((r) => Array.isArray(r.value) && r.cylinder !== undefined)
     .map((r) => ({ ...r, value: Math.max(...(r.value as number[])), needle: r.value as number[] }));
-  return [...finals, ...series].sort(byTime);
+  return [...finals, ...series].sort((a, b) => byTime(a, b) || (a.id < b.id ? -1 : 1));
 }
-
-export const pressureRound = (c: Context): number =>
-  Math.max(c.record.round('compression.pressure'), c.record.round('compression.pulls'));

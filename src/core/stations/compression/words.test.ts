@@ -54,7 +54,7 @@ const ofTest: Examples<TestFacts> = {
       values: { differs: [{ of: 'throttle', was: 'shut' }, { of: 'bores', was: undefined }, { of: 'gauge' }] }
     }
   ],
-  throttle: [{ kind: 'throttle', condition: doubt, values: {} }],
+  throttle: [{ kind: 'throttle', condition: doubt, values: { cylinders: [1, 2] } }],
   range: [{ kind: 'range', cylinder: 1, condition: doubt, values: {} }],
   falls: [{ kind: 'falls', cylinder: 1, condition: doubt, values: { series: [[70 * PSI, 98 * PSI, 92 * PSI]] } }],
   'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],
@@ -73,6 +73,8 @@ const ofTest: Examples<TestFacts> = {
     values: { ...gap, doubt: reason },
     limit
   })),
+  'low-but-tight': [{ kind: 'low-but-tight', id: 'low', cylinder: 2, condition: doubt, values: gap, limit }],
+  tight: [{ kind: 'tight', id: 'figure', condition: 'sound', values: byModel }],
   neighbours: [{ kind: 'neighbours', condition: 'fault', values: { pair: [1, 2] }, limit }],
   wet: [
     { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'lower', rise: -10 * PSI } },

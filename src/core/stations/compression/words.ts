@@ -22,8 +22,15 @@ export const pressureSaid =
 
 /** "throttle shut, another gauge or adapter". */
 export const sayDifferences = (differs: readonly Difference[]): string =>
-  differs.map((d) => (d.of === 'gauge' ? 'another gauge or adapter' : `${d.of} ${d.was ?? 'unknown'}`)).join(', ') ||
-  'other conditions';
+  differs
+    .map((d) =>
+      d.of === 'gauge'
+        ? 'another gauge or adapter'
+        : d.of === 'battery'
+          ? 'a weak battery'
+          : `${d.of} ${'was' in d ? (d.was ?? 'unknown') : ''}`
+    )
+    .join(', ') || 'other conditions';
 
 /** What the cranking model was given, in words. */
 export const sayModel = (from: Expected['from'], units: System): string =>
@@ -126,8 +133,8 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     advice: 'Repeat it like the others.',
     because: practice(inputsOf(found, units), 'only readings under like conditions are compared.')
   }),
-  throttle: (_, found, units) => ({
-    found: 'These were read with the throttle shut: the cylinders could not breathe.',
+  throttle: ({ values }, found, units) => ({
+    found: `${CylindersSaid(values.cylinders)} ${values.cylinders.length > 1 ? 'were' : 'was'} read with the throttle shut and could not breathe: that says nothing.`,
     advice: 'Repeat with it wide open.',
     because: practice(inputsOf(found, units), 'throttle wide open, all plugs out.')
   }),
@@ -197,6 +204,16 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     found: `${underBest(values, pressureSaid(found, units))}.`,
     advice: lowAdvice[values.doubt],
     because: spreadBecause(found, units)
+  }),
+  'low-but-tight': ({ values }, found, units) => ({
+    found: `${underBest(values, pressureSaid(found, units))}, but leak-down finds it tight: no air leaves it.`,
+    advice:
+      'Gauge and cranking first, then lash and the timing of its valves; rings, valves and gasket are not to blame.',
+    because: spreadBecause(found, units)
+  }),
+  tight: ({ values: v }, found, units) => ({
+    found: `It reads ${pressureSaid(found, units)(v.judged)} at sea level, under ${floorMissed(v, pressureSaid(found, units))}, but leak-down finds every cylinder tight: what the gauge read low was its cranking, its ratio or the gauge.`,
+    because: floorBecause(v, found, units)
   }),
   neighbours: ({ values }, found, units) => ({
     found: `Cylinders ${listed(values.pair)} are neighbours and both low: suspect the gasket between them.`,

@@ -4,39 +4,16 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import type { Seen, SparkAnalysed, SparkFact, SparkFacts } from './facts.ts';
 import { isolation } from './isolation.ts';
+import { sparks } from './measure.ts';
+import { sparkSeen } from './seen.ts';
 import { timingFacts, voltageFacts, windingFacts } from './measured.ts';
 
-/** Under this cranking speed some electronic ignitions give nothing (C; the manual knows). */
-const SLOW_RPM = 300;
-
-/** The latest result of each cylinder, with what makes it doubtful. */
-function seen(c: Context): Seen[] {
-  const round = c.record.round('spark.result');
-  return cylindersOf(c).flatMap((cylinder) => {
-    const list = c.record.all('spark.result', { cylinder, round }).filter((r) => r.value !== 'unknown');
-    const last = list[list.length - 1];
-    if (!last) return [];
-    const like = list.filter((r) => r.conditions?.path === last.conditions?.path);
-    const { rpm, volts, light, path } = last.conditions ?? {};
-    return [
-      {
-        cylinder,
-        result: last.value as Seen['result'],
-        mixed: new Set(like.map((r) => r.value)).size > 1,
-        sun: light === 'sun',
-        slow: (rpm !== undefined && rpm < SLOW_RPM) || (volts !== undefined && volts < ownLimits.weakVolts),
-        ...(path ? { path } : {})
-      }
-    ];
-  });
-}
+/** Cylinders that were looked at with the lanyard out only. */
+const lanyardOnly = (c: Context): number[] =>
+  [...sparks(c).values()].flatMap((m) => (m.groups.length === 0 && m.voided.length ? [Number(m.subject)] : []));
 
 /** Good to a bolt but none through the tester, on the same cylinder. */
-function onlyToBolt(c: Context, cylinder: number): boolean {
-  const list = c.record.all('spark.result', { cylinder });
-  const good = list.some((r) => r.value === 'good' && r.conditions?.path === 'bolt');
-  return good && list.some((r) => r.value === 'none' && r.conditions?.path === 'tester');
-}
+const onlyToBolt = (s: Seen): boolean => s.result === 'none' && s.path === 'tester' && s.toBolt;
 
 /** What two or more dead cylinders, but not all, may share: their bank, or a coil that fires two (C). */
 function sharedPart(c: Context, dead: readonly number[]): SparkFacts['pair']['shared'] | undefined {
@@ -51,19 +28,24 @@ function sharedPart(c: Context, dead: readonly number[]): SparkFacts['pair']['sh
 
 /** Which part the pattern over the cylinders points to, and what meter and marks say. */
 export function analyse(c: Context): SparkAnalysed {
-  const list = seen(c);
+  const list = sparkSeen(c);
   const { ignition } = c.survey.engine.profile;
   const electronic = ignition !== undefined && ignition !== 'points' && ignition !== 'unknown';
   const lanyard = c.record.value('spark.lanyard');
   const basis = { lanyard, ignition, seen: list };
   const measured = [...windingFacts(c), ...timingFacts(c)];
-  if (!list.length) return { basis, facts: measured };
+  const out = lanyardOnly(c);
+  const voided: SparkFact[] = out.length
+    ? [{ kind: 'lanyard-out', id: 'lanyard', repeat: true, condition: 'cannot-tell', values: { cylinders: out } }]
+    : [];
+  if (!list.length) return { basis, facts: [...voided, ...measured] };
   const all = cylindersOf(c);
-  const missing = all.filter((k) => !list.some((s) => s.cylinder === k));
-  const good = !missing.length && list.every((s) => s.result === 'good' && !s.mixed);
+  const missing = all.filter((k) => !list.some((s) => s.cylinder === k) && !out.includes(k));
+  const good = !missing.length && !out.length && list.every((s) => s.result === 'good' && !s.mixed);
   return {
     basis,
     facts: [
+      ...voided,
       ...pattern(c, list, electronic),
       ...list
         .filter((s) => s.mixed)
@@ -87,13 +69,13 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   if ((none.length || weak.length) && c.record.value('spark.lanyard') !== 'yes')
     return [{ kind: 'lanyard', condition: 'cannot-tell', values: { noneAtAll: none.length === list.length } }];
   const everywhere = none.length === list.length && list.length === cylindersOf(c).length;
-  if (everywhere && !none.every((s) => onlyToBolt(c, s.cylinder))) return noneAnywhere(c, list, electronic);
+  if (everywhere && !none.every(onlyToBolt)) return noneAnywhere(c, list, electronic);
   const dead = none.map((s) => s.cylinder);
   const shared = sharedPart(c, dead);
   return [
     ...(shared
       ? [{ kind: 'pair', condition: 'fault', values: { dead, shared } } as const]
-      : dead.map((cylinder) => noneHere(c, cylinder, dead.length === 1))),
+      : none.map((s) => noneHere(c, s, dead.length === 1))),
     ...weak.map(({ cylinder, sun, slow }): SparkFact => ({
       kind: sun ? 'sun' : slow ? 'slow' : 'weak',
       cylinder,
@@ -104,9 +86,9 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
 }
 
 /** No spark at one cylinder: ground, what its isolation has found, or its own parts in their order. */
-function noneHere(c: Context, cylinder: number, alone: boolean): SparkFact {
-  const common = { cylinder, condition: 'fault' } as const;
-  if (onlyToBolt(c, cylinder)) return { ...common, kind: 'ground', values: {} };
+function noneHere(c: Context, s: Seen, alone: boolean): SparkFact {
+  const common = { cylinder: s.cylinder, condition: 'fault' } as const;
+  if (onlyToBolt(s)) return { ...common, kind: 'ground', values: {} };
   const part = alone ? isolation(c)?.found : undefined;
   return part ? { ...common, kind: 'own', values: { part } } : { ...common, kind: 'none', values: {} };
 }
@@ -117,7 +99,7 @@ function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): S
   if (found.found?.id === 'stop' && found.found.by === 'answer')
     return [{ kind: 'stop', condition: 'fault', values: {} }];
   if (electronic && list.some((s) => s.slow))
-    return [{ kind: 'slow-everywhere', id: 'slow', condition: 'cannot-tell', values: { cylinders } }];
+    return [{ kind: 'slow-everywhere', id: 'slow', repeat: true, condition: 'cannot-tell', values: { cylinders } }];
   const labels = (state: 'open' | 'cleared'): string[] =>
     found.parts.filter((p) => p.state === state).map((p) => p.label);
   const cleared = labels('cleared');

@@ -1,3 +1,4 @@
+import type { Instant } from '../../units/instant.ts';
 import type { Profile } from '../../engine/profile.ts';
 import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { SparkPart } from './isolation.ts';
@@ -11,9 +12,13 @@ export interface Seen {
   /** Results along the same path differ. */
   readonly mixed: boolean;
   readonly sun: boolean;
+  readonly light?: string;
   readonly path?: string;
   /** Cranked slower than some electronic ignitions need. */
   readonly slow: boolean;
+  readonly at: Instant;
+  /** It jumped to a bolt. */
+  readonly toBolt: boolean;
 }
 
 interface PartFound {
@@ -29,6 +34,8 @@ interface Everywhere {
 
 export interface SparkFacts {
   lanyard: { readonly noneAtAll: boolean };
+  /** Looked at with the lanyard out, or the switch off, only. */
+  'lanyard-out': { readonly cylinders: readonly number[] };
   stop: object;
   'slow-everywhere': Everywhere;
   part: Everywhere & { readonly part: PartFound; readonly cleared: readonly string[] };

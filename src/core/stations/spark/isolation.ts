@@ -1,7 +1,9 @@
 import type { Profile } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
-import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
+import { eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
+import { sparkSeen } from './seen.ts';
 
 export type SparkPart =
   | 'switch'
@@ -190,12 +192,38 @@ export type SparkPattern = 'all' | 'one';
 
 /** What the results over the cylinders say about where to look: every cylinder dead, or some of them only. */
 export function sparkPattern(c: Context): SparkPattern | undefined {
-  const round = c.record.round('spark.result');
-  const last = cylindersOf(c).map((cylinder) => c.record.all('spark.result', { cylinder, round }).at(-1)?.value);
-  const seen = last.filter((v) => v === 'good' || v === 'weak' || v === 'none');
-  const none = seen.filter((v) => v === 'none').length;
+  const seen = sparkSeen(c);
+  const none = seen.filter((s) => s.result === 'none').length;
   if (!none) return undefined;
   return none === seen.length && seen.length === cylindersOf(c).length ? 'all' : 'one';
+}
+
+/** Cylinders without spark at an instant, by the last look at each until then. */
+function deadAt(c: Context, at: string): number[] {
+  return cylindersOf(c).filter(
+    (cylinder) =>
+      c.record.all('spark.result', { cylinder }).findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at))?.value ===
+      'none'
+  );
+}
+
+/**
+ * The answer to a trial as far as it is of what is dead now: of the cylinder it was said of, else of the one that was dead
+ * when it was given. What was tried at one cylinder says nothing of another.
+ */
+function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string | undefined {
+  const round = c.record.round('spark.result');
+  // Asked anew after work, once spark was looked at again: until then it stands as it was.
+  const looked = c.record.all('spark.result').at(-1)?.at ?? '';
+  const worked = c.worked('spark').findLast((w) => isAfter(looked, w));
+  const mine = c.record.all(item, { round }).filter((r) => {
+    if (worked && !isAfter(r.at, worked)) return false;
+    if (r.cylinder !== undefined) return dead.length === 1 && r.cylinder === dead[0];
+    const then = deadAt(c, r.at);
+    return then.length === 0 || then.join() === dead.join();
+  });
+  const value = (mine.findLast((r) => r.value !== 'unknown') ?? mine.at(-1))?.value;
+  return typeof value === 'string' ? value : undefined;
 }
 
 const partsOf = (p: Profile, pattern: SparkPattern): readonly Part[] =>
@@ -205,6 +233,6 @@ const partsOf = (p: Profile, pattern: SparkPattern): readonly Part[] =>
 export function isolation(c: Context): Elimination<SparkPart> | undefined {
   const pattern = sparkPattern(c);
   if (!pattern) return undefined;
-  const round = c.record.round('spark.result');
-  return eliminate(partsOf(c.survey.engine.profile, pattern), trials, (item) => answerOf(c, item, round));
+  const dead = sparkSeen(c).flatMap((s) => (s.result === 'none' ? [s.cylinder] : []));
+  return eliminate(partsOf(c.survey.engine.profile, pattern), trials, (item) => trialAnswer(c, item, dead));
 }

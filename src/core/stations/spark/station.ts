@@ -9,6 +9,7 @@ export const station = {
   title: 'Spark',
   short: 'Spark',
   minutes: 5,
+  again: 'Look at the spark again',
   how: [
     'Lanyard in, switch to run. Tester to clean metal, one cylinder at a time, in shade.',
     'Every other lead grounded; coil on plug: unplug the primaries and stop the injectors instead.',

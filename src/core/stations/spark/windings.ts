@@ -46,9 +46,13 @@ export function windingRows(c: Context): WindingRow[] {
         return [{ ohms: r.value, ...temperature, at20: at20(r.value, t ?? ASSUMED) }];
       });
       if (!readings.length) return [];
-      const ohms20 = readings.reduce((sum, r) => sum + r.at20, 0) / readings.length;
       const noted = readings.filter((r) => r.temperature !== undefined).sort((a, b) => a.temperature! - b.temperature!);
       const [cold, warm] = [noted[0], noted.at(-1)];
+      // What was read cold speaks: a warm reading is compared with it, never averaged in.
+      const colds = readings.filter(
+        (r) => cold === undefined || r.temperature === undefined || r.temperature - cold.temperature! < WARM_STEP
+      );
+      const ohms20 = colds.reduce((sum, r) => sum + r.at20, 0) / colds.length;
       const both = cold && warm && warm.temperature! - cold.temperature! >= WARM_STEP && cold.at20 > 0;
       return [
         {

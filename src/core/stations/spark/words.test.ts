@@ -8,8 +8,17 @@ const basis: SparkBasis = {
   lanyard: 'yes',
   ignition: 'cdi',
   seen: [
-    { cylinder: 1, result: 'none', mixed: false, sun: false, slow: false, path: 'tester' },
-    { cylinder: 2, result: 'good', mixed: true, sun: true, slow: true }
+    {
+      cylinder: 1,
+      result: 'none',
+      mixed: false,
+      sun: false,
+      slow: false,
+      toBolt: true,
+      at: '2026-05-02T08:00:00.000Z',
+      path: 'tester'
+    },
+    { cylinder: 2, result: 'good', mixed: true, sun: true, slow: true, toBolt: false, at: '2026-05-02T08:00:00.000Z' }
   ]
 };
 const fault = 'fault' as const;
@@ -50,6 +59,7 @@ const part = { id: 'pack', label: 'power pack', by: 'elimination' } as const;
 
 const examples: Examples<SparkFacts> = {
   lanyard: [true, false].map((noneAtAll) => ({ kind: 'lanyard', condition: doubt, values: { noneAtAll } })),
+  'lanyard-out': [{ kind: 'lanyard-out', id: 'lanyard', condition: doubt, values: { cylinders: [1, 2] } }],
   stop: [{ kind: 'stop', condition: fault, values: {} }],
   'slow-everywhere': [{ kind: 'slow-everywhere', id: 'slow', condition: doubt, values: { cylinders: 2 } }],
   part: [

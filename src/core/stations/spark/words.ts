@@ -53,6 +53,11 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     advice: 'Forgetting them is the commonest “no spark”: set both and repeat.',
     because: pattern(basis, 'lanyard in, switch to run, before anything else is suspected.')
   }),
+  'lanyard-out': ({ values }, basis) => ({
+    found: `${CylindersSaid(values.cylinders)} ${values.cylinders.length > 1 ? 'were' : 'was'} looked at with the lanyard out or the switch off: that says nothing.`,
+    advice: 'Set both and repeat.',
+    because: pattern(basis, 'lanyard in, switch to run, before anything else is suspected.')
+  }),
   stop: (_, basis) => ({
     found: 'Spark returns with the stop wire off: the stop circuit is grounded.',
     advice: 'Follow it for a chafed or chewed wire, then the switch.',

@@ -2,7 +2,7 @@
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { absolute } from '$core/stations/compression/absolute.ts';
-  import { compare } from '$core/stations/compression/compare.ts';
+  import { compare, compareAll } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
   import { sayRepeat } from '$core/stations/compression/sheet-words.ts';
   import { singleRepeat } from '$core/stations/compression/repeat.ts';
@@ -35,6 +35,8 @@
     Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
   );
   const comparison = $derived(compare(c));
+  /** With the readings that say nothing, where there are no others. */
+  const tests = $derived(compareAll(c));
   /** What the adapter alone takes away, where its volume counts and the engine's is known. */
   const without = $derived(comparison ? absolute(c, comparison).adapter : undefined);
   const expected = $derived(expectedRange(c));
@@ -47,8 +49,8 @@
           sentence: 'Nothing is cranked while this hold stands.',
           because: bent?.sentence ?? 'What lifts it is named above.'
         }
-      : comparison
-        ? sayRepeat(singleRepeat(c, comparison), c.units)
+      : tests
+        ? sayRepeat(singleRepeat(c, tests), c.units)
         : {
             sentence: 'Read every cylinder, in one order and then in reverse.',
             because: 'Cylinders are compared with each other first.'
@@ -64,7 +66,7 @@
   aria-label="What would settle most"
 >
   <p class="text-lg leading-snug font-semibold">{repeat.sentence}</p>
-  <p class="text-sm">{comparison && !held ? `Because ${repeat.because}.` : repeat.because}</p>
+  <p class="text-sm">{tests && !held ? `Because ${repeat.because}.` : repeat.because}</p>
 </section>
 {@render settings()}
 <Entry {conditions} {instrument} />

@@ -1,0 +1,52 @@
+import { ownLimits } from '../../engine/limits.ts';
+import type { Context } from '../../findings/context.ts';
+import { measure, type Alike, type Measured, type MeasureRule } from '../../measurements/measure.ts';
+import type { Instrument } from '../../record/reading.ts';
+import { falls } from './falls.ts';
+import { pressureTests, type PressureTest } from './tests.ts';
+
+/** Why a compression reading can say nothing. */
+export type PressureVoid = 'throttle' | 'range' | 'falls';
+
+/** Volume between the chamber and this gauge's check valve, m³; none where the valve sits at the plug end. */
+export const deadVolume = (i: Instrument | undefined): number =>
+  i?.valve === 'plug end' ? 0 : (i?.adapterVolume ?? 0);
+
+const weak = (r: PressureTest): boolean => (r.conditions?.volts ?? Infinity) < ownLimits.weakVolts;
+const wet = (r: PressureTest): boolean => r.conditions?.bores === 'oiled';
+
+/** Throttle, bores, temperature of the engine, instrument with its volume, dose, and cranking strength where it was weak. */
+export const pressureKey = (r: PressureTest): string =>
+  [
+    r.conditions?.throttle ?? 'unknown',
+    r.conditions?.bores ?? 'unknown',
+    wet(r) ? Math.round((r.conditions?.dose ?? -1) * 1e7) : '',
+    r.conditions?.engine ?? 'unknown',
+    r.instrument?.name ?? '',
+    r.instrument?.adapterVolume ?? 'unknown',
+    weak(r) ? 'weak' : ''
+  ].join('|');
+
+/** Wide open before unknown, dry before wet, direct before through a volume, sound battery before weak. C. */
+const rank = (r: PressureTest): number =>
+  (r.conditions?.throttle === 'open' ? 0 : 8) +
+  (wet(r) ? 4 : 0) +
+  (deadVolume(r.instrument) > 0 ? 2 : 0) +
+  (weak(r) ? 1 : 0);
+
+const rule: MeasureRule<PressureTest, PressureVoid> = {
+  subject: (r) => String(r.cylinder),
+  key: pressureKey,
+  rank,
+  voided: (r) => {
+    if (r.conditions?.throttle === 'shut') return 'throttle';
+    if (r.instrument?.range !== undefined && r.value >= r.instrument.range) return 'range';
+    return r.needle && falls(r.needle, r.instrument?.resolution) ? 'falls' : undefined;
+  }
+};
+
+/** What was measured at each cylinder, and what of it counts. */
+export const pressures = (c: Context): Map<string, Measured<PressureTest, PressureVoid>> =>
+  measure(pressureTests(c), rule, c.worked('compression'));
+
+export type PressureGroup = Alike<PressureTest>;

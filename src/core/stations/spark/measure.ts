@@ -1,0 +1,50 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { measure, type Measured, type MeasureRule } from '../../measurements/measure.ts';
+import type { ReadingOf } from '../../record/current.ts';
+import { isAfter } from '../../units/instant.ts';
+
+export type SparkReading = ReadingOf<'spark.result'>;
+
+/** Under this cranking speed some electronic ignitions give nothing (C; the manual knows). */
+const SLOW_RPM = 300;
+
+/** Cranked slower than some electronic ignitions need. */
+export const isSlow = ({ conditions }: SparkReading): boolean =>
+  (conditions?.rpm !== undefined && conditions.rpm < SLOW_RPM) ||
+  (conditions?.volts !== undefined && conditions.volts < ownLimits.weakVolts);
+
+/**
+ * Whether the lanyard was out, or the switch off, when spark was looked for: by the word before it, and by the word after it
+ * where somebody found it so only then. Such a "none" says nothing.
+ */
+export function lanyardOut(c: Context, at: string): boolean {
+  const words = c.record.all('spark.lanyard').filter((r) => r.value !== 'unknown');
+  const before = words.findLast((r) => !isAfter(r.at, at));
+  const after = words.find((r) => isAfter(r.at, at));
+  return before?.value === 'no' || after?.value === 'no';
+}
+
+/** Through the tester before to a bolt, in shade before in the sun, brisk before slow. C. */
+const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
+  subject: (r) => String(r.cylinder),
+  key: (r) => [r.conditions?.path ?? '', r.conditions?.light === 'sun' ? 'sun' : '', isSlow(r) ? 'slow' : ''].join('|'),
+  rank: (r) =>
+    (r.conditions?.path === 'bolt' ? 4 : 0) +
+    (isSlow(r) && r.value !== 'good' ? 2 : 0) +
+    (r.conditions?.light === 'sun' && r.value !== 'good' ? 1 : 0),
+  // Spark that was there was there, whatever was said of the lanyard.
+  voided: (r) => (r.value !== 'good' && lanyardOut(c, r.at) ? 'lanyard' : undefined)
+});
+
+/** What was seen at each cylinder since the last work, by its best method first. */
+export const sparks = (c: Context): Map<string, Measured<SparkReading, 'lanyard'>> => {
+  const known = new Set(cylindersOf(c));
+  return measure(
+    c.record
+      .all('spark.result')
+      .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && known.has(r.cylinder)),
+    rule(c),
+    c.worked('spark')
+  );
+};

@@ -56,6 +56,12 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
       values: { differs: u.differs }
     })),
     ...when(shut.length > 0, { kind: 'throttle', repeat: true, condition, values: { cylinders: [...new Set(shut)] } }),
+    ...when(found.rows.length > 0 && conditions.throttle !== 'open', {
+      kind: 'throttle-unknown',
+      repeat: true,
+      condition,
+      values: {}
+    }),
     ...voided.flatMap(({ cylinder, why, test }): TestFact[] =>
       why === 'range'
         ? [{ kind: 'range', repeat: true, cylinder, condition, values: {} }]
@@ -168,6 +174,7 @@ function against(c: Context, found: Comparison): TestFact[] {
     cylinders: found.rows.length,
     ...asked,
     decompression: profile.decompression === 'fitted',
+    throttleUnknown: found.conditions.throttle !== 'open',
     dryFromStanding: (known(history.yearsIdle) ?? 0) >= 1 && found.conditions.bores !== 'oiled'
   };
   if (judged + gauge >= asked.floor)
@@ -182,7 +189,8 @@ function against(c: Context, found: Comparison): TestFact[] {
   return [
     {
       kind: 'figure',
-      condition: figure && !values.decompression ? 'watch' : 'cannot-tell',
+      ...(values.throttleUnknown ? { repeat: true as const } : {}),
+      condition: figure && !values.decompression && !values.throttleUnknown ? 'watch' : 'cannot-tell',
       values: { ...values, reached: false }
     }
   ];

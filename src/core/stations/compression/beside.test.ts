@@ -117,7 +117,7 @@ describe('the leak beyond the best cylinder', () => {
           { instrument: shop, conditions: { throttle: 'shut' } }
         )
       )
-    ).toMatch(/throttle was shut/);
+    ).toMatch(/throttle was not recorded as wide open/);
     expect(
       refused(
         new Bench({ cylinders: 2 }).psi(

@@ -36,6 +36,8 @@ export interface AgainstFloor {
     | { readonly of: 'kind'; readonly strokes: 'two' | 'four' };
   /** Automatic decompression reads low by design. */
   readonly decompression: boolean;
+  /** Not noted: what is low may be low for want of air. */
+  readonly throttleUnknown: boolean;
   /** Dry and stood a year or more. */
   readonly dryFromStanding: boolean;
 }
@@ -44,6 +46,7 @@ export interface AgainstFloor {
 export interface TestFacts {
   unlike: { readonly differs: readonly Difference[] };
   throttle: { readonly cylinders: readonly number[] };
+  'throttle-unknown': object;
   range: object;
   falls: { readonly series: readonly (readonly number[])[] };
   'adapter-size': { readonly adapter: number; readonly chamber: number };

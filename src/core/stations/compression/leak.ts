@@ -41,6 +41,7 @@ export function leakTask(c: Context): LeakTask | undefined {
   const dead = instrument.valve === 'plug end' ? 0 : instrument.adapterVolume;
   if (found.rows.length < 2) return no(dead === 0 ? 'one cylinder' : 'one cylinder and adapter');
   if (dead === undefined) return no('adapter unknown');
+  if (found.conditions.throttle !== 'open') return no('throttle');
   if (found.order?.confounded) return no('order');
   const given = shapeOf(c);
   if (!given) return no('profile');

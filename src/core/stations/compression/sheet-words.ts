@@ -128,7 +128,7 @@ export const notIdentifiable: Readonly<Record<NotIdentifiable, string>> = {
     'Not identifiable: on one cylinder a leak and the adapter’s volume look alike. Repeat without the adapter; then leak-down.',
   'adapter unknown':
     'Not identifiable: the volume before this gauge’s check valve is not entered, and a leak and a dead volume look alike. Repeat without the adapter, or measure it.',
-  throttle: 'Not identifiable: the throttle was shut. Repeat with it wide open.',
+  throttle: 'Not identifiable: the throttle was not recorded as wide open. Repeat with it wide open.',
   order: 'Not identifiable: the low ones were tested last while cranking tired. Repeat in the reverse order.',
   profile: 'Not identifiable yet: the model needs strokes and displacement. Enter them in the profile.'
 };

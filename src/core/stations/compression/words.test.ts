@@ -35,6 +35,7 @@ const floor: AgainstFloor = {
   floor: 102 * PSI,
   by: { of: 'manual', figure },
   decompression: false,
+  throttleUnknown: false,
   dryFromStanding: false
 };
 const byModel = { ...floor, by: { of: 'model', expected: expectedRange(context)! } } as const;
@@ -55,6 +56,7 @@ const ofTest: Examples<TestFacts> = {
     }
   ],
   throttle: [{ kind: 'throttle', condition: doubt, values: { cylinders: [1, 2] } }],
+  'throttle-unknown': [{ kind: 'throttle-unknown', condition: doubt, values: {} }],
   range: [{ kind: 'range', cylinder: 1, condition: doubt, values: {} }],
   falls: [{ kind: 'falls', cylinder: 1, condition: doubt, values: { series: [[70 * PSI, 98 * PSI, 92 * PSI]] } }],
   'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],
@@ -92,7 +94,7 @@ const ofTest: Examples<TestFacts> = {
     {
       kind: 'figure' as const,
       condition: doubt,
-      values: { ...v, reached: false, decompression: true, dryFromStanding: true }
+      values: { ...v, reached: false, decompression: true, throttleUnknown: true, dryFromStanding: true }
     }
   ]),
   adapter: [

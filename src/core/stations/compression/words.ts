@@ -138,6 +138,11 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     advice: 'Repeat with it wide open.',
     because: practice(inputsOf(found, units), 'throttle wide open, all plugs out.')
   }),
+  'throttle-unknown': (_, found, units) => ({
+    found: 'Whether the throttle stood wide open was not noted: shut, every reading is low and says nothing.',
+    advice: 'Repeat with it wide open.',
+    because: practice(inputsOf(found, units), 'throttle wide open, all plugs out.')
+  }),
   range: ({ cylinder }, found, units) => ({
     found: `Cylinder ${cylinder} stands at or past the end of this gauge’s scale.`,
     advice: 'Use another gauge.',
@@ -292,7 +297,11 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       advice: sentences(
         v.decompression && 'Automatic decompression reads low by design.',
         v.dryFromStanding && dryAdvice,
-        manual ? 'Repeat it, then wet test or leak-down.' : 'That is a question, not a fault: leak-down next.'
+        v.throttleUnknown
+          ? 'The throttle is not recorded as wide open: repeat with it open before anything else.'
+          : manual
+            ? 'Repeat it, then wet test or leak-down.'
+            : 'That is a question, not a fault: leak-down next.'
       ),
       because
     };

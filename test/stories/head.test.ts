@@ -1,0 +1,435 @@
+import { describe } from 'vitest';
+import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
+import { PSI } from '../../src/core/units/factors.ts';
+import { Bench } from '../case.ts';
+import { story } from './story.ts';
+
+const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'rope' } as const;
+const direct = {
+  name: 'shop',
+  range: 300 * PSI,
+  accuracy: 0.02,
+  resolution: PSI,
+  valve: 'plug end',
+  adapterVolume: 0
+} as const;
+const hose = { ...direct, name: 'long hose', valve: 'gauge end', adapterVolume: 8e-6 } as const;
+const open: Conditions = { throttle: 'open', bores: 'dry', engine: 'cold' };
+
+const psi =
+  (list: readonly (readonly [number, number])[], conditions: Conditions = open, instrument: Instrument = direct) =>
+  (b: Bench): Bench =>
+    b.psi(list, { conditions, instrument });
+const twice =
+  (list: readonly (readonly [number, number])[]) =>
+  (b: Bench): Bench =>
+    psi(list)(psi(list)(b));
+
+describe('the throttle was not noted, then open', () => {
+  story(
+    () => new Bench(twin, 'long-stored', { yearsIdle: 9 }),
+    [
+      {
+        entered: '92 and 90, throttle not noted',
+        by: psi(
+          [
+            [1, 92],
+            [2, 90]
+          ],
+          { bores: 'dry' }
+        ),
+        notFinds: ['compression.low', 'compression.leak'],
+        is: { compression: 'cannot-tell' },
+        finds: ['compression.throttle-unknown:cannot-tell'],
+        says: /Repeat with it wide open/,
+        notSays: /worn|rings|It repeats|leak-down next/
+      },
+      {
+        entered: '118 and 115 with the throttle open',
+        by: psi([
+          [1, 118],
+          [2, 115]
+        ]),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.unlike', 'compression.throttle'],
+        notSays: /92 psi|90 psi|other conditions|Repeat/
+      }
+    ]
+  );
+});
+
+describe('read with the throttle shut', () => {
+  story(
+    () => new Bench(twin),
+    [
+      {
+        entered: '60 and 95, shut',
+        by: psi(
+          [
+            [1, 60],
+            [2, 95]
+          ],
+          { ...open, throttle: 'shut' }
+        ),
+        finds: ['compression.throttle:cannot-tell'],
+        notFinds: ['compression.low', 'compression.alike', 'compression.spread', 'compression.figure'],
+        notSays: /60 psi is|under cylinder/
+      },
+      {
+        entered: 'the same, wide open: 117 and 119',
+        by: psi([
+          [1, 117],
+          [2, 119]
+        ]),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.throttle']
+      },
+      {
+        entered: 'once more shut, by mistake',
+        by: psi([[1, 61]], { ...open, throttle: 'shut' }),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.throttle', 'compression.unlike']
+      }
+    ]
+  );
+});
+
+describe('a worn cylinder, then oil', () => {
+  story(
+    () => new Bench(twin),
+    [
+      {
+        entered: '120 and 82',
+        by: psi([
+          [1, 120],
+          [2, 82]
+        ]),
+        finds: ['compression.low.2:watch'],
+        says: /Repeat it before believing it/
+      },
+      {
+        entered: 'the same again',
+        by: psi([
+          [1, 119],
+          [2, 83]
+        ]),
+        finds: ['compression.low.2:fault']
+      },
+      {
+        entered: 'wet, 3 mL: 118 on cylinder 2',
+        by: psi([[2, 118]], { ...open, bores: 'oiled', dose: 3e-6 }),
+        finds: ['compression.low.2:fault'],
+        notFinds: ['compression.alike', 'compression.unlike', 'compression.figure:sound']
+      },
+      {
+        entered: 'wet on both, later than anything dry',
+        by: psi(
+          [
+            [1, 128],
+            [2, 119]
+          ],
+          { ...open, bores: 'oiled', dose: 3e-6 }
+        ),
+        finds: ['compression.low.2:fault'],
+        notFinds: ['compression.alike']
+      },
+      {
+        entered: 'wet again with twice the oil: two doses are two tests',
+        by: psi([[2, 131]], { ...open, bores: 'oiled', dose: 6e-6 }),
+        finds: ['compression.low.2:fault'],
+        says: /Cylinder 2 wet: 4[89] psi over dry/
+      }
+    ]
+  );
+});
+
+describe('an adapter read last', () => {
+  story(
+    () => new Bench(twin),
+    [
+      {
+        entered: '118 and 117, valve at the plug end, twice',
+        by: twice([
+          [1, 118],
+          [2, 117]
+        ]),
+        finds: ['compression.alike:sound']
+      },
+      {
+        entered: '86 and 85 through the long hose',
+        by: psi(
+          [
+            [1, 86],
+            [2, 85]
+          ],
+          open,
+          hose
+        ),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.unlike', 'compression.adapter', 'compression.low'],
+        notSays: /alarming/
+      }
+    ]
+  );
+  describe('and what the hose cannot explain', () =>
+    story(
+      () => new Bench(twin),
+      [
+        {
+          entered: '118 and 117 direct',
+          by: twice([
+            [1, 118],
+            [2, 117]
+          ]),
+          finds: ['compression.alike:sound']
+        },
+        {
+          entered: '30 on cylinder 2 through the hose',
+          by: psi([[2, 30]], open, hose),
+          finds: ['compression.unlike.2:cannot-tell']
+        }
+      ]
+    ));
+  describe('first the hose alone, then one cylinder without it', () =>
+    story(
+      () => new Bench({ ...twin, cylinders: 1, displacement: 100e-6 }),
+      [
+        {
+          entered: '59 through the hose',
+          by: psi([[1, 59]], open, hose),
+          finds: ['compression.adapter:cannot-tell'],
+          notFinds: ['compression.figure:watch']
+        },
+        {
+          entered: '112 without it',
+          by: psi([[1, 112]]),
+          notFinds: ['compression.adapter', 'compression.unlike'],
+          notSays: /alarming|Repeat with the valve/
+        }
+      ]
+    ));
+});
+
+describe('a weak battery', () => {
+  const weak = { ...open, volts: 8.9 };
+  story(
+    () => new Bench({ ...twin, starting: 'electric' }),
+    [
+      {
+        entered: '92 and 90 on 8.9 V',
+        by: psi(
+          [
+            [1, 92],
+            [2, 90]
+          ],
+          weak
+        ),
+        finds: ['compression.volts:watch'],
+        notFinds: ['compression.low']
+      },
+      {
+        entered: '118 and 116 on a good one',
+        by: psi(
+          [
+            [1, 118],
+            [2, 116]
+          ],
+          { ...open, volts: 12.2 }
+        ),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.volts', 'compression.unlike']
+      }
+    ]
+  );
+});
+
+describe('one cylinder measured again alone', () => {
+  story(
+    () => new Bench({ ...twin, cylinders: 3, displacement: 450e-6 }),
+    [
+      {
+        entered: '120, 84, 119, twice',
+        by: twice([
+          [1, 120],
+          [2, 84],
+          [3, 119]
+        ]),
+        finds: ['compression.low.2:fault']
+      },
+      {
+        entered: 'rings freed, cylinder 2 alone in a new round: 117',
+        by: (b) => b.psi([[2, 117]], { conditions: open, instrument: direct, round: 2 }),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.missing', 'compression.low', 'compression.unlike'],
+        notSays: /84 psi/
+      }
+    ]
+  );
+});
+
+describe('leak-down answers what asked for it', () => {
+  const leak = (k: number, share: number) => (b: Bench) => b.read('compression.leakdown', share, { cylinder: k });
+  story(
+    () => new Bench(twin),
+    [
+      {
+        entered: '58 and 57, twice',
+        by: twice([
+          [1, 58],
+          [2, 57]
+        ]),
+        finds: ['compression.figure:cannot-tell'],
+        says: /leak-down next/
+      },
+      { entered: 'cylinder 1 is tight at 4 %', by: leak(1, 0.04), finds: ['compression.figure:cannot-tell'] },
+      {
+        entered: 'cylinder 2 is tight at 5 %',
+        by: leak(2, 0.05),
+        finds: ['compression.figure:sound'],
+        notSays: /leak-down next/
+      }
+    ]
+  );
+  describe('of one that is low', () =>
+    story(
+      () => new Bench(twin),
+      [
+        {
+          entered: '120 and 84, twice',
+          by: twice([
+            [1, 120],
+            [2, 84]
+          ]),
+          finds: ['compression.low.2:fault']
+        },
+        { entered: 'cylinder 1 tight', by: leak(1, 0.04), finds: ['compression.low.2:fault'] },
+        {
+          entered: 'cylinder 2 tight as well',
+          by: leak(2, 0.04),
+          finds: ['compression.low.2:cannot-tell'],
+          says: /leak-down finds it tight/,
+          notSays: /Wet test or leak-down next/
+        }
+      ]
+    ));
+});
+
+describe('spark: none through the tester', () => {
+  const spark =
+    (k: number, value: 'good' | 'none' | 'weak', conditions: Conditions = { path: 'tester' }) =>
+    (b: Bench) =>
+      b.read('spark.result', value, { cylinder: k, conditions });
+  story(
+    () => new Bench(twin).read('spark.lanyard', 'yes'),
+    [
+      { entered: 'cylinder 1 good', by: spark(1, 'good') },
+      { entered: 'cylinder 2 none', by: spark(2, 'none'), finds: ['spark.none.2:fault'] },
+      {
+        entered: 'cylinder 2 good to a bolt',
+        by: spark(2, 'good', { path: 'bolt' }),
+        finds: ['spark.ground.2:fault'],
+        notFinds: ['spark.good', 'spark.unsteady']
+      },
+      {
+        entered: 'unknown, later',
+        by: (b) => b.read('spark.result', 'unknown', { cylinder: 2 }),
+        finds: ['spark.ground.2:fault']
+      }
+    ]
+  );
+  describe('with the lanyard out', () =>
+    story(
+      () => new Bench(twin),
+      [
+        {
+          entered: 'none on both',
+          by: (b) => spark(2, 'none')(spark(1, 'none')(b)),
+          finds: ['spark.lanyard:cannot-tell'],
+          notFinds: ['spark.all', 'spark.none']
+        },
+        {
+          entered: 'the lanyard was out',
+          by: (b) => b.read('spark.lanyard', 'no'),
+          finds: ['spark.lanyard:cannot-tell'],
+          says: /lanyard out or the switch off: that says nothing/
+        },
+        {
+          entered: 'it is in now, and nobody has looked again',
+          by: (b) => b.read('spark.lanyard', 'yes'),
+          finds: ['spark.lanyard:cannot-tell'],
+          notFinds: ['spark.all', 'spark.none', 'spark.part']
+        },
+        {
+          entered: 'good on both',
+          by: (b) => spark(2, 'good')(spark(1, 'good')(b)),
+          finds: ['spark.good:sound'],
+          notFinds: ['spark.lanyard', 'spark.unsteady']
+        }
+      ]
+    ));
+  describe('weak in the sun', () =>
+    story(
+      () => new Bench(twin).read('spark.lanyard', 'yes'),
+      [
+        {
+          entered: 'cylinder 1 good, 2 weak in the sun',
+          by: (b) => spark(2, 'weak', { path: 'tester', light: 'sun' })(spark(1, 'good')(b)),
+          finds: ['spark.sun.2:cannot-tell'],
+          notFinds: ['spark.weak']
+        },
+        {
+          entered: 'good in shade',
+          by: spark(2, 'good', { path: 'tester', light: 'shade' }),
+          finds: ['spark.good:sound'],
+          notFinds: ['spark.sun']
+        },
+        {
+          entered: 'weak in the sun once more',
+          by: spark(2, 'weak', { path: 'tester', light: 'sun' }),
+          finds: ['spark.good:sound']
+        }
+      ]
+    ));
+  describe('what was tried at one cylinder says nothing of another', () =>
+    story(
+      () => new Bench({ ...twin, cylinders: 3 }).read('spark.lanyard', 'yes'),
+      [
+        {
+          entered: 'cylinder 2 dead, the fault moves with its lead',
+          by: (b) =>
+            spark(
+              3,
+              'good'
+            )(spark(2, 'none')(spark(1, 'good')(b)))
+              .read('spark.plugSwap', 'stays')
+              .read('spark.leadSwap', 'moves'),
+          finds: ['spark.own.2:fault'],
+          says: /it is its lead or cap/
+        },
+        {
+          entered: 'renewed and good; now cylinder 3 is dead',
+          by: (b) => spark(3, 'none')(spark(2, 'good')(b)),
+          notFinds: ['spark.own']
+        }
+      ]
+    ));
+  describe('windings, cold and hot', () =>
+    story(
+      () => new Bench(twin).read('spark.lanyard', 'yes'),
+      [
+        {
+          entered: '350 Ω cold and 340 Ω hot: the hot one is not averaged in',
+          by: (b) => {
+            b.survey = {
+              ...b.survey,
+              engine: { ...b.survey.engine, manual: { 'spark.charge': { value: 340, to: 370 } } }
+            };
+            return b
+              .read('spark.charge', 350, { conditions: { temperature: 293.15 } })
+              .read('spark.charge', 340, { conditions: { temperature: 353.15 } });
+          },
+          finds: ['spark.charge:sound', 'spark.hot-charge:fault']
+        }
+      ]
+    ));
+});

@@ -10,8 +10,7 @@ import { absolute, kindRange } from './absolute.ts';
 import { compareAll, deadVolume, DOUBT, type Comparison, type Row } from './compare.ts';
 import { expectedRange } from './expected.ts';
 import type { AgainstFloor, TestAnalysed, TestFact } from './facts.ts';
-import { leakDownRows, testerOf } from './leakdown.ts';
-import { bandOn } from '../../physics/leak-down.ts';
+import { bandsOf, leakDownRows } from './leakdown.ts';
 import { cylinderOf } from './shape.ts';
 import { wetFacts } from './wet.ts';
 
@@ -99,8 +98,7 @@ function between(c: Context, found: Comparison): TestFact[] {
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
 const tightOnes = (c: Context): ReadonlySet<number> => {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
-  const watch = limit.manual ? limit.value : bandOn(ownLimits.leakdownWatch, testerOf(c));
-  return new Set(leakDownRows(c).flatMap((r) => (r.share < watch ? [r.cylinder] : [])));
+  return new Set(leakDownRows(c).flatMap((r) => (r.share < bandsOf(limit, r.tester).watch ? [r.cylinder] : [])));
 };
 
 /** A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it. */

@@ -1,7 +1,6 @@
 import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { WithoutAdapter } from '../../physics/adapter.ts';
-import type { LeakTester } from '../../physics/leak-down.ts';
 import type { withOilInterval } from '../../physics/wet-dose.ts';
 import type { Comparison, Difference } from './compare.ts';
 import type { Expected } from './expected.ts';
@@ -90,6 +89,7 @@ interface LeakDownValues {
   /** The hole that would make this tester show it, m. */
   readonly hole: number;
   readonly escapes: readonly string[];
+  readonly tester: string;
   readonly bands: LeakBands;
   readonly strokes: 'two' | 'other';
 }
@@ -98,14 +98,14 @@ interface LashValues {
   readonly lash: number;
 }
 
-/** Facts of leak-down and lash; leak-down rests on its tester. */
+/** Facts of leak-down and lash, each with its own tester and limit. */
 export interface LeakDownFacts {
   leakdown: LeakDownValues;
   'leakdown-gasket': LeakDownValues;
   'no-lash': LashValues;
   lash: LashValues;
 }
-export type LeakDownAnalysed = Analysed<LeakDownFacts, LeakTester & { readonly name: string }>;
+export type LeakDownAnalysed = Analysed<LeakDownFacts, object>;
 
 /** Facts of the leak that is fitted to the pulls, m; they rest on what the fit was given. */
 export interface LeakFacts {

@@ -4,7 +4,6 @@ import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { sayValue } from '../../items/check-entry.ts';
-import type { LeakTester } from '../../physics/leak-down.ts';
 import { say, type System } from '../../units/index.ts';
 import type { LeakAnalysed, LeakDownFacts, LeakFacts } from './facts.ts';
 import { items } from './readings.ts';
@@ -31,9 +30,7 @@ function behind(place: string, two: boolean): string {
   }
 }
 
-type Tester = LeakTester & { readonly name: string };
-
-const leakDown: WordsOf<LeakDownFacts, Tester>['leakdown'] = ({ cylinder, condition, values }, tester, units) => {
+const leakDown: WordsOf<LeakDownFacts, object>['leakdown'] = ({ cylinder, condition, values }, _, units) => {
   const { share, hole, escapes, bands } = values;
   const said = say(share, 'share', units);
   const air = (list: readonly string[]): string => sayValue(items.escape, list, units);
@@ -47,7 +44,7 @@ const leakDown: WordsOf<LeakDownFacts, Tester>['leakdown'] = ({ cylinder, condit
     because: {
       inputs: [
         `leak-down: ${said}`,
-        `tester: ${tester.name}`,
+        `tester: ${values.tester}`,
         `air at: ${escapes.length ? air(escapes) : 'not noted'}`
       ],
       value: `equivalent hole ${(hole * 1000).toFixed(2)} mm`,
@@ -66,7 +63,7 @@ const lashBecause = (
     cylinder,
     values,
     limit
-  }: Parameters<WordsOf<LeakDownFacts, Tester>['lash']>[0] | Parameters<WordsOf<LeakDownFacts, Tester>['no-lash']>[0],
+  }: Parameters<WordsOf<LeakDownFacts, object>['lash']>[0] | Parameters<WordsOf<LeakDownFacts, object>['no-lash']>[0],
   units: System
 ): Because =>
   practice(
@@ -76,7 +73,7 @@ const lashBecause = (
   );
 
 /** What is said of leak-down and lash. */
-export const leakDownWords: WordsOf<LeakDownFacts, Tester> = {
+export const leakDownWords: WordsOf<LeakDownFacts, object> = {
   leakdown: leakDown,
   'leakdown-gasket': (fact, tester, units) => leakDown({ ...fact, kind: 'leakdown' }, tester, units),
   'no-lash': (fact, _, units) => ({

@@ -2,9 +2,11 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { FactOf } from '../../findings/fact.ts';
-import { judgedBy } from '../../findings/limit.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../physics/leak-down.ts';
-import type { LeakDownAnalysed, LeakDownFacts } from './facts.ts';
+import { measure } from '../../measurements/measure.ts';
+import type { Instrument } from '../../record/reading.ts';
+import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
 
 export interface LeakDownRow {
   readonly cylinder: number;
@@ -13,11 +15,13 @@ export interface LeakDownRow {
   /** The hole that would make this tester show it, m. */
   readonly hole: number;
   readonly escapes: readonly string[];
+  readonly tester: Tester;
 }
 
-/** The tester of the latest leak-down reading; the published one where none was named. */
-export function testerOf(c: Context): LeakTester & { readonly name: string } {
-  const instrument = c.record.last('compression.leakdown')?.instrument;
+type Tester = LeakTester & { readonly name: string };
+
+/** The tester of a reading; the published one where none was named. */
+function testerFrom(instrument: Instrument | undefined): Tester {
   return {
     name: instrument?.name ?? 'published tester, 80 psi and 0.040 in',
     supply: instrument?.supply ?? publishedTester.supply,
@@ -27,41 +31,51 @@ export function testerOf(c: Context): LeakTester & { readonly name: string } {
 
 /** Leak-down of the latest round, cylinder by cylinder. */
 export function leakDownRows(c: Context): LeakDownRow[] {
-  const tester = testerOf(c);
-  const round = c.record.round('compression.leakdown');
+  const taken = measure(
+    c.record.all('compression.leakdown').filter((r) => typeof r.value === 'number'),
+    {
+      subject: (r) => String(r.cylinder),
+      key: (r) => r.instrument?.name ?? '',
+      rank: () => 0,
+      voided: () => undefined
+    },
+    c.worked('compression')
+  );
   return cylindersOf(c).flatMap((cylinder) => {
-    const values = c.record
-      .all('compression.leakdown', { cylinder, round })
-      .map((r) => r.value)
-      .filter((v) => typeof v === 'number');
+    const readings = taken.get(String(cylinder))?.groups[0]?.readings ?? [];
+    const values = readings.map((r) => r.value as number);
     if (!values.length) return [];
     const share = values.reduce((a, b) => a + b, 0) / values.length;
     const escape = c.record.value('compression.escape', cylinder);
-    return [{ cylinder, share, hole: holeOfLeakDown(share, tester), escapes: Array.isArray(escape) ? escape : [] }];
+    const tester = testerFrom(readings.at(-1)?.instrument);
+    const escapes = Array.isArray(escape) ? escape : [];
+    return [{ cylinder, share, hole: holeOfLeakDown(share, tester), escapes, tester }];
   });
 }
 
-/** Percent by this instrument's own bands, where the air comes out, and lash. */
-export function analyseLeakDown(c: Context): LeakDownAnalysed {
-  const tester = testerOf(c);
-  const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
-  // A manual's figure belongs to its own tester; our bands are written for the published one and moved to this one.
-  const bands = limit.manual
+/** A manual's figure belongs to its own tester; our bands are written for the published one and moved to this one. */
+export const bandsOf = (limit: Judged, tester: LeakTester): LeakBands =>
+  limit.manual
     ? { watch: limit.value, fault: 2 * limit.value, limit }
     : { watch: bandOn(ownLimits.leakdownWatch, tester), fault: bandOn(ownLimits.leakdownFault, tester), limit };
+
+/** Percent by this instrument's own bands, where the air comes out, and lash. */
+export function analyseLeakDown(c: Context): LeakDownAnalysed {
+  const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
   const strokes = c.survey.engine.profile.strokes === 'two' ? 'two' : 'other';
-  const facts = leakDownRows(c).map(({ cylinder, share, hole, escapes }): LeakDownFact => {
+  const facts = leakDownRows(c).map(({ cylinder, share, hole, escapes, tester }): LeakDownFact => {
+    const bands = bandsOf(limit, tester);
     const condition = share >= bands.fault ? 'fault' : share >= bands.watch ? 'watch' : 'sound';
     const gasket = escapes.includes('neighbour') || escapes.includes('edge');
     return {
       kind: gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
       cylinder,
       condition,
-      values: { share, hole, escapes, bands, strokes },
+      values: { share, hole, escapes, bands, strokes, tester: tester.name },
       limit
     };
   });
-  return { basis: tester, facts: [...facts, ...lashFacts(c)] };
+  return { basis: {}, facts: [...facts, ...lashFacts(c)] };
 }
 
 type LeakDownFact = FactOf<LeakDownFacts>;

@@ -6,6 +6,7 @@ import { say } from '../../units/index.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { lossFromLowPiston, pistonDepths } from './depths.ts';
+import { exposure } from './exposure.ts';
 import { lockTree } from './lock.ts';
 import { sayLimit } from '../../findings/limit.ts';
 
@@ -146,6 +147,22 @@ export function analyse(c: Context): Finding[] {
       practice([`out of the plug holes: ${water}`], 'plug holes lowest, turned by hand until dry.')
     );
 
+  const exposed = exposure(c);
+  if (exposed && exposed.spent > 1)
+    out.add(
+      'exposed',
+      'watch',
+      `It lay ${Math.round(exposed.inAir)} h in air before oil took the water’s place, ${exposed.spent >= 2 ? `${Math.round(exposed.spent)} times` : 'longer than'} what the house allows: rust has begun. Bearings, rings and starter are soaked, turned again tomorrow, and looked at.`,
+      practice(
+        [
+          `water: ${c.survey.engine.history.water ?? 'unknown, taken as salt'}`,
+          `in air: ${exposed.inAir.toFixed(1)} h`,
+          exposed.stoppedAt ? 'displaced since' : 'not displaced yet'
+        ],
+        'air does it, salt does it faster; under fresh water it waits.',
+        { limit: `${ruleNumber(c.rules, exposed.salt ? 'drownedSalt' : 'drownedFresh')} h (house rule)` }
+      )
+    );
   const belt = record.value('turn.belt');
   if (belt && belt !== 'sound' && belt !== 'renewed') {
     const meets = c.survey.engine.profile.interference !== 'no';

@@ -2,6 +2,7 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
+import { measure } from '../../measurements/measure.ts';
 import { crankingPressure } from '../../physics/adapter.ts';
 import { boreArea } from '../../physics/slider-crank.ts';
 import { pooledDeviation } from '../../physics/spread.ts';
@@ -30,12 +31,14 @@ export interface Depths {
 /** Piston depths at top against the shallowest; a deeper one is low in the bore. Repeats set what a difference means. */
 export function pistonDepths(c: Context): Depths {
   const limit = judgedBy(c, 'turn.depth', ownLimits.depth);
+  const taken = measure(
+    c.record.all('turn.depth').filter((r) => typeof r.value === 'number'),
+    { subject: (r) => String(r.cylinder), key: () => '', rank: () => 0, voided: () => undefined },
+    c.worked('turn')
+  );
   const groups = cylindersOf(c).map((cylinder) => ({
     cylinder,
-    values: c.record
-      .all('turn.depth', { cylinder })
-      .map((r) => r.value)
-      .filter((v) => v !== 'unknown')
+    values: (taken.get(String(cylinder))?.groups[0]?.readings ?? []).map((r) => r.value as number)
   }));
   const deviation = pooledDeviation(
     groups.map((g) => g.values),

@@ -1,0 +1,126 @@
+import { describe } from 'vitest';
+import type { Conditions } from '../../src/core/record/reading.ts';
+import { Bench } from '../case.ts';
+import { story } from './story.ts';
+
+const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'rope' } as const;
+
+describe('spark: none through the tester', () => {
+  const spark =
+    (k: number, value: 'good' | 'none' | 'weak', conditions: Conditions = { path: 'tester' }) =>
+    (b: Bench) =>
+      b.read('spark.result', value, { cylinder: k, conditions });
+  story(
+    () => new Bench(twin).read('spark.lanyard', 'yes'),
+    [
+      { entered: 'cylinder 1 good', by: spark(1, 'good') },
+      { entered: 'cylinder 2 none', by: spark(2, 'none'), finds: ['spark.none.2:fault'] },
+      {
+        entered: 'cylinder 2 good to a bolt',
+        by: spark(2, 'good', { path: 'bolt' }),
+        finds: ['spark.ground.2:fault'],
+        notFinds: ['spark.good', 'spark.unsteady']
+      },
+      {
+        entered: 'unknown, later',
+        by: (b) => b.read('spark.result', 'unknown', { cylinder: 2 }),
+        finds: ['spark.ground.2:fault']
+      }
+    ]
+  );
+  describe('with the lanyard out', () =>
+    story(
+      () => new Bench(twin),
+      [
+        {
+          entered: 'none on both',
+          by: (b) => spark(2, 'none')(spark(1, 'none')(b)),
+          finds: ['spark.lanyard:cannot-tell'],
+          notFinds: ['spark.all', 'spark.none']
+        },
+        {
+          entered: 'the lanyard was out',
+          by: (b) => b.read('spark.lanyard', 'no'),
+          finds: ['spark.lanyard:cannot-tell'],
+          says: /lanyard out or the switch off: that says nothing/
+        },
+        {
+          entered: 'it is in now, and nobody has looked again',
+          by: (b) => b.read('spark.lanyard', 'yes'),
+          finds: ['spark.lanyard:cannot-tell'],
+          notFinds: ['spark.all', 'spark.none', 'spark.part']
+        },
+        {
+          entered: 'good on both',
+          by: (b) => spark(2, 'good')(spark(1, 'good')(b)),
+          finds: ['spark.good:sound'],
+          notFinds: ['spark.lanyard', 'spark.unsteady']
+        }
+      ]
+    ));
+  describe('weak in the sun', () =>
+    story(
+      () => new Bench(twin).read('spark.lanyard', 'yes'),
+      [
+        {
+          entered: 'cylinder 1 good, 2 weak in the sun',
+          by: (b) => spark(2, 'weak', { path: 'tester', light: 'sun' })(spark(1, 'good')(b)),
+          finds: ['spark.sun.2:cannot-tell'],
+          notFinds: ['spark.weak']
+        },
+        {
+          entered: 'good in shade',
+          by: spark(2, 'good', { path: 'tester', light: 'shade' }),
+          finds: ['spark.good:sound'],
+          notFinds: ['spark.sun']
+        },
+        {
+          entered: 'weak in the sun once more',
+          by: spark(2, 'weak', { path: 'tester', light: 'sun' }),
+          finds: ['spark.good:sound']
+        }
+      ]
+    ));
+  describe('what was tried at one cylinder says nothing of another', () =>
+    story(
+      () => new Bench({ ...twin, cylinders: 3 }).read('spark.lanyard', 'yes'),
+      [
+        {
+          entered: 'cylinder 2 dead, the fault moves with its lead',
+          by: (b) =>
+            spark(
+              3,
+              'good'
+            )(spark(2, 'none')(spark(1, 'good')(b)))
+              .read('spark.plugSwap', 'stays')
+              .read('spark.leadSwap', 'moves'),
+          finds: ['spark.own.2:fault'],
+          says: /it is its lead or cap/
+        },
+        {
+          entered: 'renewed and good; now cylinder 3 is dead',
+          by: (b) => spark(3, 'none')(spark(2, 'good')(b)),
+          notFinds: ['spark.own']
+        }
+      ]
+    ));
+  describe('windings, cold and hot', () =>
+    story(
+      () => new Bench(twin).read('spark.lanyard', 'yes'),
+      [
+        {
+          entered: '350 Ω cold and 340 Ω hot: the hot one is not averaged in',
+          by: (b) => {
+            b.survey = {
+              ...b.survey,
+              engine: { ...b.survey.engine, manual: { 'spark.charge': { value: 340, to: 370 } } }
+            };
+            return b
+              .read('spark.charge', 350, { conditions: { temperature: 293.15 } })
+              .read('spark.charge', 340, { conditions: { temperature: 353.15 } });
+          },
+          finds: ['spark.charge:sound', 'spark.hot-charge:fault']
+        }
+      ]
+    ));
+});

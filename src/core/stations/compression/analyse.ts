@@ -118,14 +118,17 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
       ? 'throttle'
       : deadVolume(found.instrument) > 0
         ? 'adapter'
-        : repeated
-          ? 'none'
-          : 'once';
+        : !repeated
+          ? 'once'
+          : leakDownRows(c).some((x) => x.cylinder === r.cylinder)
+            ? 'heard'
+            : 'none';
+  const told = doubt === 'none' || doubt === 'heard';
   return {
     kind: 'low',
     cylinder: r.cylinder,
-    condition: doubt === 'none' ? 'fault' : 'watch',
-    ...(doubt === 'none' ? {} : { repeat: true as const }),
+    condition: told ? 'fault' : 'watch',
+    ...(told ? {} : { repeat: true as const }),
     values: { lowest: r.cylinder, best: best.cylinder, gap: best.mean - r.mean, doubt },
     limit: found.limit
   };

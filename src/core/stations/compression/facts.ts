@@ -15,7 +15,7 @@ interface Gap {
 }
 
 /** What is to be done about a low reading before it is believed. */
-export type LowDoubt = 'throttle' | 'adapter' | 'once' | 'none';
+export type LowDoubt = 'throttle' | 'adapter' | 'once' | 'none' | 'heard';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
 export interface AgainstFloor {

@@ -67,7 +67,7 @@ const ofTest: Examples<TestFacts> = {
   ],
   order: [{ kind: 'order', condition: doubt, values: gap, limit }],
   spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
-  low: (['throttle', 'adapter', 'once', 'none'] as const).map((reason) => ({
+  low: (['throttle', 'adapter', 'once', 'none', 'heard'] as const).map((reason) => ({
     kind: 'low',
     cylinder: 2,
     condition: reason === 'none' ? 'fault' : 'watch',

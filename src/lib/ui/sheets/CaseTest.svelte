@@ -140,7 +140,7 @@
       </p>{:else}<p>No reading at this stage yet.</p>{/if}
   </div>
   {#if t}
-    <button type="button" class="chip mb-2" aria-pressed={turned} disabled={turned} onclick={turn}
+    <button type="button" class="chip my-2" aria-pressed={turned} disabled={turned} onclick={turn}
       ><Shape condition={turned ? 'sound' : 'not-looked-at'} /><span
         >{turned ? 'Shafts turned and shift moved at this stage' : 'Both shafts turned, shift moved: yes'}</span
       ></button

@@ -241,6 +241,25 @@ describe('what a run showed stays open', () => {
           notFinds: [`run.${id}`]
         }
       ]));
+  describe('faster than its water allows', () =>
+    story(
+      () => new Bench(twin).read('safe.place', 'outdoors').read('cooling.source', 'muffs').read('run.event', 'start'),
+      [
+        { entered: '900 rpm on muffs', by: (b) => b.read('run.rpm', 900), notFinds: ['run.too-fast'] },
+        {
+          entered: '2400 rpm on muffs',
+          by: (b) => b.read('run.rpm', 2400),
+          finds: ['run.too-fast:fault'],
+          says: /Throttle down now/
+        },
+        { entered: 'back at idle', by: (b) => b.read('run.rpm', 850), finds: ['run.too-fast:fault'] },
+        {
+          entered: 'run again, at idle',
+          by: (b) => b.read('run.event', 'stop').wait(1).read('run.event', 'start').read('run.rpm', 850),
+          notFinds: ['run.too-fast']
+        }
+      ]
+    ));
   describe('it stopped by the lamp', () =>
     story(start, [
       { entered: 'lamp on', by: (b) => b.read('run.lamp', 'came'), holds: ['run'], finds: ['run.lamp:fault'] },

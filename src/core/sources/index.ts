@@ -292,7 +292,7 @@ export const constants: readonly Source[] = [
   },
   {
     name: 'Viscosity of oil with fuel in it',
-    value: 'Refutas index by mass; petrol 0.74 kg/L and 0.4 mm²/s, oil 0.86 and 10.5',
+    value: 'Refutas index by mass; petrol 0.74 kg/L and 0.33 mm²/s, oil 0.86 and 10.5, both at 100 °C',
     provenance: 'P',
     source: 'Maples, Petroleum Refinery Process Economics; densities and viscosities are usual values'
   },

@@ -12,3 +12,7 @@ export const sources = {
 } as const;
 
 export type Source = keyof typeof sources;
+
+/** The most engine speed that a source of water allows, 1/min: idle on muffs, moderate in a tank (C, from memory). */
+export const speedCap = (source: Source): number | undefined =>
+  source === 'muffs' ? 1500 : source === 'tank' ? 3000 : undefined;

@@ -24,7 +24,11 @@ export interface Rivals {
 /** A verdict needs these odds, one way or the other (M). */
 const SURE = 0.85;
 /** Density of petrol and of engine oil, kg/L; their viscosities, mm²/s: petrol at 40 °C, a warm multigrade at 100 °C (P/M: handbook values). */
-const PETROL = { density: 0.74, viscosity: 0.4 };
+/**
+ * Densities as poured, kg/L; viscosities both at 100 °C, mm²/s. Petrol as n-heptane near its boiling point: 0.20 mPa·s at
+ * 0.61 kg/L (CRC Handbook, from memory); at 40 °C it would be 0.5, and no blend is computed of two temperatures.
+ */
+const PETROL = { density: 0.74, viscosity: 0.33 };
 const OIL = { density: 0.86, viscosity: 10.5 };
 
 /** Viscosity, mm²/s at 100 °C, of engine oil with a share of petrol by volume. Volume becomes mass before it is blended. */

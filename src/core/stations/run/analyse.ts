@@ -7,6 +7,7 @@ import type { Condition } from '../../findings/finding.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { compareRuns } from './compare.ts';
 import { charging, CHARGING, CHARGING_RPM } from './charging.ts';
+import { sources, speedCap } from '../cooling/source.ts';
 import { aloneAt } from './odd.ts';
 import { items } from './readings.ts';
 import { causeAt, symptoms, symptomWords } from './symptoms.ts';
@@ -102,6 +103,24 @@ function heat(c: Context, out: Out): void {
   }
 }
 
+/** Faster than its water allows: muffs fill a pump at idle only, a tank is drawn down and aerated. */
+function tooFast(c: Context, out: Out): void {
+  const source = c.record.value('cooling.source');
+  const cap = source ? speedCap(source) : undefined;
+  const run = runsOf(c).at(-1);
+  if (!source || cap === undefined || !run) return;
+  const most = Math.max(0, ...run.rpm.map((r) => r.rpm));
+  if (most <= cap) return;
+  out.add(
+    'too-fast',
+    'fault',
+    `${run.stoppedAt ? 'It was run at' : 'Throttle down now:'} ${Math.round(most)} rpm on ${source === 'muffs' ? 'muffs' : 'a tank'}, which allow ${sources[source].throttle}. The pump may have run dry: watch stream and head on the next run, at idle.`,
+    practice([`${run.label}: up to ${Math.round(most)} rpm`, `water: ${source}`], 'the source caps the throttle.', {
+      limit: `${cap} rpm (common practice, from memory)`
+    })
+  );
+}
+
 /** What the battery shows while it runs, where that says anything. */
 function charge(c: Context, out: Out): void {
   const last = charging(c).at(-1);
@@ -192,6 +211,7 @@ export function analyse(c: Context): Finding[] {
       )
     );
   }
+  tooFast(c, out);
   charge(c, out);
   ended(c, out);
   heat(c, out);

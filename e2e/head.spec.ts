@@ -193,11 +193,13 @@ test('a case test by a fake clock: held on the low stage after being told to hol
   };
   await page.getByRole('textbox', { name: 'Air in the empty case' }).fill('250 mL');
   await page.getByRole('textbox', { name: 'Air in the empty case' }).press('Enter');
-  await page.getByRole('group', { name: 'Both shafts turned' }).getByText('yes').click();
   await read('20 psi');
   await expect(page.getByRole('alert')).toContainText('Refused: 20 psi is over 15 psi');
   await read('4 psi');
   await expect(page.getByText('Read it again after five minutes').first()).toBeVisible();
+  // An answer belongs to the stage that stands under pressure.
+  await page.getByRole('button', { name: 'Both shafts turned, shift moved: yes' }).click();
+  await expect(page.getByRole('button', { name: 'Shafts turned and shift moved at this stage' })).toBeDisabled();
   await page.clock.fastForward('05:00');
   await read('4 psi');
   await expect(
@@ -209,6 +211,7 @@ test('a case test by a fake clock: held on the low stage after being told to hol
     page.getByText(/Low stage: held 15 min; a leak of 0\.8 mL a minute would have shown/).first()
   ).toBeVisible();
   await page.getByRole('group', { name: 'Stage of the case test' }).getByRole('button', { name: /High/ }).click();
+  await expect(page.getByRole('button', { name: 'Shafts turned and shift moved at this stage' })).toHaveCount(0);
   for (const value of ['10 psi', '9 psi', '8 psi']) {
     await read(value);
     await page.clock.fastForward('10:00');

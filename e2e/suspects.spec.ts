@@ -27,7 +27,9 @@ test('six cylinders: the gasket with its reasons, the check that pays most, and 
 test('a gauge that is doubted is measured again before anything is believed', async ({ page }) => {
   await prefer(page, {});
   const base = await open(page, 'Wren', '/compression');
-  await expect(page.getByRole('region', { name: 'Next check' })).toContainText('Measure again before believing it');
+  await expect(page.getByRole('region', { name: 'Next check' })).toContainText(
+    'Repeat with the valve at the plug end before believing it'
+  );
   await page.goto(`${base}/suspects`);
   await expect(page.getByText('Hold until known.')).toBeVisible();
 });

@@ -50,7 +50,7 @@ test('a first run by a fake clock: weak stream and a rising fit lead to stop, wi
   await noViolations(page);
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await page.getByRole('button', { name: 'temperature', exact: true }).click();
-  await expect(page.getByText(/Stopped early: temperature/).first()).toBeVisible();
+  await expect(page.getByText(/Stopped early because of temperature: find the cause/).first()).toBeVisible();
   await saved(page);
   await page.goto(`${base}/cooling`);
   await ready(page);

@@ -27,7 +27,7 @@ export function drownedClock(c: Context): DrownedClock | undefined {
     history.water === 'fresh'
       ? 'fresh'
       : !e.salt
-        ? 'fresh'
+        ? 'fresh water once the salt is rinsed out'
         : history.water === 'salt'
           ? 'salt'
           : history.water === 'brackish'
@@ -41,6 +41,6 @@ export function drownedClock(c: Context): DrownedClock | undefined {
       (hoursLeft > 0
         ? 'Work on it now, or keep it under fresh water rather than in air.'
         : 'The time is past: assume corrosion has begun and look at every bearing surface.'),
-    school: `act within ${allowed} h of ${water} water (house rule)`
+    school: `act within ${allowed} h of ${water}${water.includes('water') ? '' : ' water'} (house rule)`
   };
 }

@@ -37,14 +37,21 @@ const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
   voided: (r) => (r.value !== 'good' && lanyardOut(c, r.at) ? 'lanyard' : undefined)
 });
 
+type Sparks = Map<string, Measured<SparkReading, 'lanyard'>>;
+
+/** Measured once a judgement: findings, isolation, voltages and evidence all ask for it. */
+const measuredOf = new WeakMap<Context, Sparks>();
+
 /** What was seen at each cylinder since the last work, by its best method first. */
-export const sparks = (c: Context): Map<string, Measured<SparkReading, 'lanyard'>> => {
-  const known = new Set(cylindersOf(c));
-  return measure(
-    c.record
+export function sparks(c: Context): Sparks {
+  let found = measuredOf.get(c);
+  if (!found) {
+    const known = new Set(cylindersOf(c));
+    const results = c.record
       .all('spark.result')
-      .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && known.has(r.cylinder)),
-    rule(c),
-    c.worked('spark')
-  );
-};
+      .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && known.has(r.cylinder));
+    found = measure(results, rule(c), c.worked('spark'));
+    measuredOf.set(c, found);
+  }
+  return found;
+}

@@ -5,6 +5,7 @@ import type { Comparison } from './compare.ts';
 import type { Repeat } from './facts.ts';
 import type { Figure } from './figures.ts';
 import type { NotIdentifiable } from './leak.ts';
+import type { PressureVoid } from './measure.ts';
 import type { Unlike } from './reference.ts';
 import { pressureSaid, sayDifferences, sayModel } from './words.ts';
 
@@ -131,6 +132,13 @@ export const notIdentifiable: Readonly<Record<NotIdentifiable, string>> = {
   throttle: 'Not identifiable: the throttle was not recorded as wide open. Repeat with it wide open.',
   order: 'Not identifiable: the low ones were tested last while cranking tired. Repeat in the reverse order.',
   profile: 'Not identifiable yet: the model needs strokes and displacement. Enter them in the profile.'
+};
+
+/** Why a reading says nothing, beside the reading. */
+export const voidWords: Readonly<Record<PressureVoid, string>> = {
+  throttle: 'throttle shut',
+  range: 'past the scale',
+  falls: 'the needle fell'
 };
 
 /** In what another test differs from this one, so that the two cannot be put side by side. */

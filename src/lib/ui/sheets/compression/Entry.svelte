@@ -6,6 +6,8 @@
   import { checkEntry, sayValue } from '$core/items/check-entry.ts';
   import type { Conditions, Instrument, Reading } from '$core/record/reading.ts';
   import { onMount } from 'svelte';
+  import { pressures } from '$core/stations/compression/measure.ts';
+  import { voidWords } from '$core/stations/compression/sheet-words.ts';
   import { clearDraft, readDraft, writeDraft } from '../../form/drafts.ts';
   import { useSession } from '../../session/session.svelte.ts';
 
@@ -92,6 +94,14 @@
     }
     fixing = undefined;
   }
+  /** Readings that say nothing stay where they are, struck through, with the reason. */
+  const nothing = $derived(
+    new Map(
+      [...pressures(session.judgement.context).values()].flatMap((m) =>
+        m.voided.map((v) => [v.reading.id, v.why] as const)
+      )
+    )
+  );
   const focus = (node: HTMLInputElement): void => node.focus();
   const example = $derived(session.units === 'us' ? '95 psi, or 60 80 90 94' : '6.5 bar, or 4.1 5.5 6.2');
 </script>
@@ -138,10 +148,13 @@
               title="Correct or take back"
               onclick={() =>
                 (fixing = { id: r.id, text: r.typed ?? sayValue(allItems[r.what], r.value, session.units) })}
-              >{sayValue(allItems[r.what], r.value, session.units)}{r.conditions?.bores === 'oiled' ? ' oiled' : ''}{r
-                .conditions?.volts
-                ? ` · ${r.conditions.volts} V`
-                : ''}</button
+              >{#if nothing.has(r.id)}<s class="whitespace-nowrap"
+                  >{sayValue(allItems[r.what], r.value, session.units)}</s
+                >
+                · {voidWords[nothing.get(r.id)!]}{:else}{sayValue(allItems[r.what], r.value, session.units)}{/if}{r
+                .conditions?.bores === 'oiled'
+                ? ' oiled'
+                : ''}{r.conditions?.volts ? ` · ${r.conditions.volts} V` : ''}</button
             >
           {/if}
         {:else}<span class="self-center text-sm">no reading yet</span>{/each}

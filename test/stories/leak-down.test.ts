@@ -91,3 +91,28 @@ describe('leak-down answers what asked for it', () => {
       ]
     ));
 });
+
+describe('two leak-downs that do not agree', () => {
+  story(
+    () => new Bench(twin),
+    [
+      {
+        entered: '42 % on cylinder 2',
+        by: (b) => b.read('compression.leakdown', 0.42, { cylinder: 2 }),
+        finds: ['compression.leakdown.2:fault']
+      },
+      {
+        entered: '4 % a minute later, with nothing done between',
+        by: (b) => b.read('compression.leakdown', 0.04, { cylinder: 2 }),
+        finds: ['compression.leakdown.2:cannot-tell'],
+        says: /gave 42 % and 4 %: they are not of the same thing/,
+        notSays: /tight|23 %/
+      },
+      {
+        entered: 'rings freed, 4 %',
+        by: (b) => b.read('compression.leakdown', 0.04, { cylinder: 2, round: 2 }),
+        finds: ['compression.leakdown.2:sound']
+      }
+    ]
+  );
+});

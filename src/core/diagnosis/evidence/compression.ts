@@ -156,14 +156,15 @@ const leakAt = (c: Context): string =>
 const leakdown: Measure = (c, cylinder, found) => {
   const condition =
     found.get(`compression.leakdown.${cylinder}`) ?? found.get(`compression.leakdown-gasket.${cylinder}`);
-  return condition === undefined ? undefined : seen(condition !== 'sound', leakAt(c));
+  // Two that do not agree say nothing until one of them is repeated or taken back.
+  return condition === undefined || condition === 'cannot-tell' ? undefined : seen(condition !== 'sound', leakAt(c));
 };
 /** Air heard at a place; a tight cylinder clears every place, a leaking one only those that were listened to. */
 const air =
   (...places: readonly string[]): Measure =>
   (c, cylinder, found) => {
     const r = row(c, cylinder);
-    if (!r) return undefined;
+    if (!r || r.disagree) return undefined;
     if (r.escapes.some((e) => places.includes(e))) return seen(true, leakAt(c));
     const tight = found.get(`compression.leakdown.${cylinder}`) === 'sound';
     return tight || r.escapes.length ? seen(false, leakAt(c)) : undefined;

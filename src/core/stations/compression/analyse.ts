@@ -98,7 +98,9 @@ function between(c: Context, found: Comparison): TestFact[] {
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
 const tightOnes = (c: Context): ReadonlySet<number> => {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
-  return new Set(leakDownRows(c).flatMap((r) => (r.share < bandsOf(limit, r.tester).watch ? [r.cylinder] : [])));
+  return new Set(
+    leakDownRows(c).flatMap((r) => (!r.disagree && r.share < bandsOf(limit, r.tester).watch ? [r.cylinder] : []))
+  );
 };
 
 /** A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it. */

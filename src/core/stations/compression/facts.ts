@@ -102,6 +102,7 @@ interface LashValues {
 export interface LeakDownFacts {
   leakdown: LeakDownValues;
   'leakdown-gasket': LeakDownValues;
+  'leakdown-disagrees': { readonly shares: readonly number[] };
   'no-lash': LashValues;
   lash: LashValues;
 }

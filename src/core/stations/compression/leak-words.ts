@@ -76,6 +76,14 @@ const lashBecause = (
 export const leakDownWords: WordsOf<LeakDownFacts, object> = {
   leakdown: leakDown,
   'leakdown-gasket': (fact, tester, units) => leakDown({ ...fact, kind: 'leakdown' }, tester, units),
+  'leakdown-disagrees': ({ cylinder, values }, _, units) => {
+    const shares = values.shares.map((s) => say(s, 'share', units));
+    return {
+      found: `Leak-down of cylinder ${cylinder} gave ${listed(shares)}: they are not of the same thing.`,
+      advice: 'Nearer to top, both rings and valves shut, turned once and repeated; take the slip back.',
+      because: practice([`leak-down: ${shares.join(', ')}`], 'turned and repeated, it moves by a third at most.')
+    };
+  },
   'no-lash': (fact, _, units) => ({
     found: `The ${fact.values.valve} valve of cylinder ${fact.cylinder} has no lash: it does not close.`,
     advice: 'Set it, run, and repeat the compression.',

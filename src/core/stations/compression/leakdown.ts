@@ -16,6 +16,8 @@ export interface LeakDownRow {
   readonly hole: number;
   readonly escapes: readonly string[];
   readonly tester: Tester;
+  /** Its readings, where they lie further apart than one turned piston explains: none of them counts. */
+  readonly disagree?: readonly number[];
 }
 
 type Tester = LeakTester & { readonly name: string };
@@ -29,7 +31,10 @@ function testerFrom(instrument: Instrument | undefined): Tester {
   };
 }
 
-/** Leak-down of the latest round, cylinder by cylinder. */
+/** Readings of one cylinder further apart than this, share of the supply, are not of the same thing (M). */
+const DISAGREE = 0.15;
+
+/** Leak-down of each cylinder as it stands now. */
 export function leakDownRows(c: Context): LeakDownRow[] {
   const taken = measure(
     c.record.all('compression.leakdown').filter((r) => typeof r.value === 'number'),
@@ -47,9 +52,19 @@ export function leakDownRows(c: Context): LeakDownRow[] {
     if (!values.length) return [];
     const share = values.reduce((a, b) => a + b, 0) / values.length;
     const escape = c.record.value('compression.escape', cylinder);
+    const disagree = Math.max(...values) - Math.min(...values) > DISAGREE;
     const tester = testerFrom(readings.at(-1)?.instrument);
     const escapes = Array.isArray(escape) ? escape : [];
-    return [{ cylinder, share, hole: holeOfLeakDown(share, tester), escapes, tester }];
+    return [
+      {
+        cylinder,
+        share,
+        hole: holeOfLeakDown(share, tester),
+        escapes,
+        tester,
+        ...(disagree ? { disagree: values } : {})
+      }
+    ];
   });
 }
 
@@ -63,7 +78,16 @@ export const bandsOf = (limit: Judged, tester: LeakTester): LeakBands =>
 export function analyseLeakDown(c: Context): LeakDownAnalysed {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
   const strokes = c.survey.engine.profile.strokes === 'two' ? 'two' : 'other';
-  const facts = leakDownRows(c).map(({ cylinder, share, hole, escapes, tester }): LeakDownFact => {
+  const facts = leakDownRows(c).map(({ cylinder, share, hole, escapes, tester, disagree }): LeakDownFact => {
+    if (disagree)
+      return {
+        kind: 'leakdown-disagrees',
+        id: 'leakdown',
+        repeat: true,
+        cylinder,
+        condition: 'cannot-tell',
+        values: { shares: disagree }
+      };
     const bands = bandsOf(limit, tester);
     const condition = share >= bands.fault ? 'fault' : share >= bands.watch ? 'watch' : 'sound';
     const gasket = escapes.includes('neighbour') || escapes.includes('edge');

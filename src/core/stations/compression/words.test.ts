@@ -121,6 +121,9 @@ const ofLeakDown: Examples<LeakDownFacts> = {
     { kind: 'leakdown', ...leaks('fault', ['intake', 'exhaust']) }
   ],
   'leakdown-gasket': [{ kind: 'leakdown-gasket', ...leaks('fault', ['neighbour', 'edge']) }],
+  'leakdown-disagrees': [
+    { kind: 'leakdown-disagrees', id: 'leakdown', cylinder: 2, condition: doubt, values: { shares: [0.04, 0.42] } }
+  ],
   'no-lash': [
     { kind: 'no-lash', id: 'lash-intake', cylinder: 1, condition: 'fault', values: { valve: 'intake', lash: 0 } }
   ],

@@ -123,4 +123,23 @@ describe('spark: none through the tester', () => {
         }
       ]
     ));
+  describe('one sparks, and nobody said anything of the lanyard', () =>
+    story(
+      () => new Bench(twin).read('look.wiring', 'chewed'),
+      [
+        {
+          entered: 'cylinder 1 good, cylinder 2 none',
+          by: (b) => spark(2, 'none')(spark(1, 'good')(b)),
+          finds: ['spark.none.2:fault'],
+          notFinds: ['spark.lanyard'],
+          notSays: /lanyard and the switch are not recorded/
+        },
+        {
+          entered: 'the loom mended, good on 2',
+          by: (b) => spark(2, 'good')(b.done('wiring')),
+          finds: ['spark.good:sound'],
+          notFinds: ['spark.unsteady', 'spark.none']
+        }
+      ]
+    ));
 });

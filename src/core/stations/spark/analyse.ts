@@ -66,8 +66,9 @@ export function analyse(c: Context): SparkAnalysed {
 function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkFact[] {
   const none = list.filter((s) => s.result === 'none');
   const weak = list.filter((s) => s.result === 'weak');
-  if ((none.length || weak.length) && c.record.value('spark.lanyard') !== 'yes')
-    return [{ kind: 'lanyard', condition: 'cannot-tell', values: { noneAtAll: none.length === list.length } }];
+  // Out, it stops every cylinder: where one sparks at all, lanyard and switch are in.
+  if (none.length === list.length && c.record.value('spark.lanyard') !== 'yes')
+    return [{ kind: 'lanyard', condition: 'cannot-tell', values: {} }];
   const everywhere = none.length === list.length && list.length === cylindersOf(c).length;
   if (everywhere && !none.every(onlyToBolt)) return noneAnywhere(c, list, electronic);
   const dead = none.map((s) => s.cylinder);

@@ -33,7 +33,7 @@ interface Everywhere {
 }
 
 export interface SparkFacts {
-  lanyard: { readonly noneAtAll: boolean };
+  lanyard: object;
   /** Looked at with the lanyard out, or the switch off, only. */
   'lanyard-out': { readonly cylinders: readonly number[] };
   stop: object;

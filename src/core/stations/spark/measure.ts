@@ -50,7 +50,9 @@ export function sparks(c: Context): Sparks {
     const results = c.record
       .all('spark.result')
       .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && known.has(r.cylinder));
-    found = measure(results, rule(c), c.worked('spark'));
+    // A lead or a plug renewed at another check changes the spark as well.
+    const worked = (['spark', 'look', 'plugs'] as const).flatMap((s) => c.worked(s));
+    found = measure(results, rule(c), worked);
     measuredOf.set(c, found);
   }
   return found;

@@ -58,7 +58,7 @@ const voltage = {
 const part = { id: 'pack', label: 'power pack', by: 'elimination' } as const;
 
 const examples: Examples<SparkFacts> = {
-  lanyard: [true, false].map((noneAtAll) => ({ kind: 'lanyard', condition: doubt, values: { noneAtAll } })),
+  lanyard: [{ kind: 'lanyard', condition: doubt, values: {} }],
   'lanyard-out': [{ kind: 'lanyard-out', id: 'lanyard', condition: doubt, values: { cylinders: [1, 2] } }],
   stop: [{ kind: 'stop', condition: fault, values: {} }],
   'slow-everywhere': [{ kind: 'slow-everywhere', id: 'slow', condition: doubt, values: { cylinders: 2 } }],

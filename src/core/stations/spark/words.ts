@@ -48,8 +48,8 @@ const sayTiming = (x: number): string => `${Math.abs(x).toFixed(0)}° ${x < 0 ? 
 
 /** What is said of spark, of its windings, points and timing. */
 export const words: WordsOf<SparkFacts, SparkBasis> = {
-  lanyard: ({ values }, basis) => ({
-    found: `${values.noneAtAll ? 'No spark' : 'A poor spark'}, but the lanyard and the switch are not recorded as in and on run.`,
+  lanyard: (_, basis) => ({
+    found: 'No spark, but the lanyard and the switch are not recorded as in and on run.',
     advice: 'Forgetting them is the commonest “no spark”: set both and repeat.',
     because: pattern(basis, 'lanyard in, switch to run, before anything else is suspected.')
   }),

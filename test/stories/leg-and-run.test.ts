@@ -223,6 +223,7 @@ describe('what a run showed stays open', () => {
           by: (b) => b.read('run.idles', 'unknown'),
           finds: [`run.${id}:fault`]
         },
+        { entered: 'the anodes are renewed', by: (b) => b.done('anodes'), finds: [`run.${id}:fault`] },
         {
           entered: 'even on the next run, no cause found',
           by: (b) => b.read('run.idles', 'even'),

@@ -1,5 +1,4 @@
 import { PSI } from '../../units/factors.ts';
-import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { byMethod, type Measured } from '../../measurements/measure.ts';
 import { withoutAdapter } from '../../physics/adapter.ts';
@@ -11,7 +10,7 @@ import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
 import type { Conditions, Instrument } from '../../record/reading.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
-import { deadVolume, pressures, type PressureVoid } from './measure.ts';
+import { deadVolume, isWeak, pressures, type PressureVoid } from './measure.ts';
 import { cylinderOf } from './shape.ts';
 import type { PressureTest as Pressure } from './tests.ts';
 
@@ -72,7 +71,6 @@ export type Difference =
   | { readonly of: 'gauge' | 'battery' };
 
 const name = (r: Pressure): string => r.instrument?.name ?? '';
-const isWeak = (r: Pressure): boolean => (r.conditions?.volts ?? Infinity) < ownLimits.weakVolts;
 
 function differences(a: Pressure, b: Pressure): Difference[] {
   const parts: Difference[] = [];

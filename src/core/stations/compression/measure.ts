@@ -1,6 +1,6 @@
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
-import { measure, type Alike, type Measured, type MeasureRule } from '../../measurements/measure.ts';
+import { measure, type Measured, type MeasureRule } from '../../measurements/measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import { falls } from './falls.ts';
 import { pressureTests, type PressureTest } from './tests.ts';
@@ -12,7 +12,8 @@ export type PressureVoid = 'throttle' | 'range' | 'falls';
 export const deadVolume = (i: Instrument | undefined): number =>
   i?.valve === 'plug end' ? 0 : (i?.adapterVolume ?? 0);
 
-const weak = (r: PressureTest): boolean => (r.conditions?.volts ?? Infinity) < ownLimits.weakVolts;
+/** Cranked on a battery too weak for it. */
+export const isWeak = (r: PressureTest): boolean => (r.conditions?.volts ?? Infinity) < ownLimits.weakVolts;
 const wet = (r: PressureTest): boolean => r.conditions?.bores === 'oiled';
 
 /** Throttle, bores, temperature of the engine, instrument with its volume, dose, and cranking strength where it was weak. */
@@ -24,7 +25,7 @@ export const pressureKey = (r: PressureTest): string =>
     r.conditions?.engine ?? 'unknown',
     r.instrument?.name ?? '',
     r.instrument?.adapterVolume ?? 'unknown',
-    weak(r) ? 'weak' : ''
+    isWeak(r) ? 'weak' : ''
   ].join('|');
 
 /** Wide open before unknown, dry before wet, direct before through a volume, sound battery before weak. C. */
@@ -32,7 +33,7 @@ const rank = (r: PressureTest): number =>
   (r.conditions?.throttle === 'open' ? 0 : 8) +
   (wet(r) ? 4 : 0) +
   (deadVolume(r.instrument) > 0 ? 2 : 0) +
-  (weak(r) ? 1 : 0);
+  (isWeak(r) ? 1 : 0);
 
 const rule: MeasureRule<PressureTest, PressureVoid> = {
   subject: (r) => String(r.cylinder),
@@ -48,5 +49,3 @@ const rule: MeasureRule<PressureTest, PressureVoid> = {
 /** What was measured at each cylinder, and what of it counts. */
 export const pressures = (c: Context): Map<string, Measured<PressureTest, PressureVoid>> =>
   measure(pressureTests(c), rule, c.worked('compression'));
-
-export type PressureGroup = Alike<PressureTest>;

@@ -92,9 +92,9 @@ function stageReadings(c: Context, stage: CaseStage): PressureReading[] {
   return all.filter((r) => roundOf(r) === round);
 }
 
-/** Whether work was marked done between two instants: what leaked before it is no contradiction of what held after it. */
+/** Whether work on the case was marked done between two instants: what leaked before it is no contradiction of what held after it. */
 const workBetween = (c: Context, from: string, to: string): boolean =>
-  (c.survey.steps ?? []).some((m) => m.state === 'done' && isAfter(m.at, from) && isAfter(to, m.at));
+  c.worked('gear').some((at) => isAfter(at, from) && isAfter(to, at));
 
 /** Cut where work was done, or it was pumped up again: it had fallen, and stands where it began. A rise alone is warming. */
 function attempts(c: Context, list: readonly PressureReading[]): PressureReading[][] {

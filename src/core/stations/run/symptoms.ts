@@ -1,6 +1,6 @@
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
-import type { ItemId } from '../../items/register.ts';
+import type { ItemId, StationId } from '../../items/register.ts';
 import { charging } from './charging.ts';
 import { runsOf } from './runs.ts';
 
@@ -54,12 +54,22 @@ export const causeAt = (c: Context): Instant =>
       .filter((r) => typeof r.value === 'string' && r.value.trim() !== '' && !reasons.has(r.value.trim()))
   );
 
-/** A cause written down, or a job marked done, at or after an instant. */
-function explainedSince(c: Context, at: Instant): boolean {
-  const cause = causeAt(c);
-  const worked = latestAt((c.survey.steps ?? []).filter((m) => m.state === 'done'));
-  return [cause, worked].some((x) => x !== '' && !isAfter(at, x));
-}
+/** Where the causes of each lie: work that is proved at another check explains nothing (C). */
+const causesAt: Readonly<Record<SymptomId, readonly StationId[]>> = {
+  'dies-warm': ['spark', 'fuel'],
+  kicks: ['spark'],
+  spits: ['fuel', 'spark', 'compression'],
+  shakes: ['spark', 'fuel', 'compression'],
+  steam: ['cooling', 'compression'],
+  'no-water': ['cooling'],
+  died: ['fuel', 'spark', 'cooling'],
+  undercharge: [],
+  overcharge: []
+};
+
+/** A cause written down, or work done where its causes lie, at or after an instant. */
+const explainedSince = (c: Context, id: SymptomId, at: Instant): boolean =>
+  [causeAt(c), ...causesAt[id].flatMap((s) => c.worked(s))].some((x) => x !== '' && !isAfter(at, x));
 
 /** Everything that a run showed and that is not closed: explained, and the same run made again without it. */
 export function symptoms(c: Context): Symptom[] {
@@ -75,15 +85,16 @@ export function symptoms(c: Context): Symptom[] {
     const last = answers.findLast((r) => r.value === shows && !early(r.at));
     if (!last) return [];
     const repeated = answers.some((r) => r.value === without && isAfter(r.at, last.at));
-    return [{ id, at: last.at, explained: explainedSince(c, last.at), repeated }];
+    return [{ id, at: last.at, explained: explainedSince(c, id, last.at), repeated }];
   });
   const charge = charging(c);
   const off = charge.filter((x) => x.verdict === 'under' || x.verdict === 'over').at(-1);
+  const id = off?.verdict === 'under' ? 'undercharge' : 'overcharge';
   if (off)
     seen.push({
-      id: off.verdict === 'under' ? 'undercharge' : 'overcharge',
+      id,
       at: off.at,
-      explained: explainedSince(c, off.at),
+      explained: explainedSince(c, id, off.at),
       repeated: charge.some((x) => x.verdict === 'good' && isAfter(x.at, off.at))
     });
   return seen.filter((s) => !s.explained || !s.repeated);

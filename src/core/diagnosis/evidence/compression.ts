@@ -134,7 +134,8 @@ const wet: Measure = (c, cylinder) => {
   const found = compare(c);
   const mine = found?.wet.find((w) => w.cylinder === cylinder);
   const dry = found?.rows.find((r) => r.cylinder === cylinder);
-  if (!found || !mine || !dry) return undefined;
+  // Oil beside a dry reading that is still doubted says nothing: both may be of the one slip.
+  if (!found || !mine || !dry || (dry.low && dry.readings.length < 2)) return undefined;
   const { verdict } = judgeWet(c, dry, mine);
   return verdict === 'rings' || verdict === 'valve' ? seen(verdict === 'rings', latest(c)) : undefined;
 };

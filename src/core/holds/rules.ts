@@ -224,7 +224,8 @@ export const holdRules: readonly HoldRule[] = [
       const d = dips(c);
       if (sumpEmpty(c)) return 'The sump is drained, and nothing was poured in since.';
       if (spunFirst(c)) return 'The oil has not been changed since the water.';
-      if (c.record.value('oil.level') === 'no') return 'It was not level when it was dipped.';
+      if (d.useless === 'tilted') return 'It was not level when it was dipped.';
+      if (d.useless === 'early') return 'It was dipped before the oil had settled.';
       if (d.position === 'between') return undefined;
       return d.last.length ? 'No two dips agree between the marks.' : 'No dip is recorded.';
     },
@@ -232,7 +233,7 @@ export const holdRules: readonly HoldRule[] = [
       ...(spunFirst(c) ? [{ text: 'oil changed since the water', done: false, station: 'oil' as const }] : []),
       {
         text: 'two agreeing dips between the marks, engine level',
-        done: dips(c).position === 'between' && c.record.value('oil.level') !== 'no',
+        done: dips(c).position === 'between',
         station: 'oil'
       }
     ],
@@ -240,6 +241,7 @@ export const holdRules: readonly HoldRule[] = [
       !spunFirst(c) &&
       !sumpEmpty(c) &&
       dips(c).last.length === 0 &&
+      dips(c).useless === undefined &&
       (c.record.value('oil.look') !== 'milky' || c.record.value('oil.sump') === 'drained')
   },
   {

@@ -23,6 +23,11 @@ interface Common {
   readonly perCylinder?: boolean;
   /** Each entry is a measurement of its own and stands beside the earlier ones instead of superseding them. */
   readonly repeated?: boolean;
+  /**
+   * True from when it was said until the next word on it, as "lanyard in": a new answer stands beside the earlier ones, since
+   * what was read meanwhile was read under those.
+   */
+  readonly state?: true;
   /** What is shown in the empty field, where the dimension's usual example would mislead. */
   readonly example?: string;
   /** The id of the limit shown beside this item, with the place for the manual's own value. */

@@ -1,10 +1,10 @@
-import type { JobRule } from './job.ts';
+import { only, type JobRule } from './job.ts';
 
 /** Engine oil. */
 export const engineOil = {
   'oil-level': {
-    title: 'Bring the engine oil between the marks',
-    raisedBy: ['oil.dip', 'oil.thin'],
+    title: 'Bring the engine oil right: between the marks, changed where it is thin',
+    raisedBy: [only('oil.dip', 'watch', 'fault'), 'oil.thin', 'oil.burnt', only('oil.laboratory', 'watch', 'fault')],
     how: 'Level, wait, dip twice. High: draw some out and smell it. Low: fill by the tally, wait, dip twice.',
     tools: ['funnel', 'suction pump'],
     consumables: ['engine oil'],

@@ -46,3 +46,22 @@ export function blendViscosity(parts: readonly { readonly mass: number; readonly
 /** Mass fraction of a part that is `volume` of the blend by volume; densities in one unit. */
 export const massFraction = (volume: number, density: number, other: number): number =>
   (volume * density) / (volume * density + (1 - volume) * other);
+
+/**
+ * Share by volume of a thinner that brings `fresh` down to `blend`, mm²/s at one temperature: the Refutas blend solved for the
+ * share. Zero where the blend is not thinner than the fresh oil. Densities in one unit.
+ * @example dilutedShare(7.17, 10.5, 0.33, 0.74, 0.86) // 0.060
+ * @throws RangeError where the blend is thinner than the thinner itself
+ */
+export function dilutedShare(
+  blend: number,
+  fresh: number,
+  thinner: number,
+  thinnerDensity: number,
+  freshDensity: number
+): number {
+  if (blend >= fresh) return 0;
+  if (blend <= thinner) throw new RangeError('a blend is not thinner than its thinnest part');
+  const mass = (blendIndex(fresh) - blendIndex(blend)) / (blendIndex(fresh) - blendIndex(thinner));
+  return (mass * freshDensity) / (mass * freshDensity + (1 - mass) * thinnerDensity);
+}

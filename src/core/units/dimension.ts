@@ -214,6 +214,11 @@ export const dimensions = {
     shown: { metric: '°', us: '°' },
     signed: true
   },
+  viscosity: {
+    name: 'viscosity',
+    units: [unit('mm²/s', 1, ['mm2/s', 'cst', 'centistokes'])],
+    shown: { metric: 'mm²/s', us: 'mm²/s' }
+  },
   angle: { name: 'angle', units: [unit('°', 1, ['deg', 'degrees'])], shown: { metric: '°', us: '°' } },
   count: { name: 'number', units: [unit('', 1, ['x', 'pcs', 'pieces'])], shown: { metric: '', us: '' } }
 } as const satisfies Record<string, Dimension>;

@@ -8,6 +8,7 @@ import { fuelAge } from '../../stations/fuel/age.ts';
 import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
+import { laboratory } from '../../stations/oil/laboratory.ts';
 import { dips } from '../../stations/oil/position.ts';
 import { bankDifference } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
@@ -190,7 +191,18 @@ const dipMoves: Measure = (c) => {
 const oilFuel: Measure = (c) => {
   const smell = wordOf(c, 'oil.smell');
   const look = wordOf(c, 'oil.look');
-  if (smell) return seen(smell.value === 'fuel', smell.at);
+  const lab = laboratory(c);
+  if (lab) {
+    // The share’s interval against two and four per cent, not a yes or no beside it.
+    const at = lastOf(c, 'oil.viscosity', 'oil.viscosityFresh');
+    if (lab.low >= ownLimits.dilutionWatch) return seen(true, at);
+    return lab.high < ownLimits.dilutionWatch ? seen(false, at) : leaning(1, lab.share > ownLimits.dilutionWatch ? 0.4 : 1, at);
+  }
+  // A trace after short cold runs is usual: it leans, no more.
+  if (smell?.value === 'faint') return look?.value === 'thin' ? seen(true, smell.at) : leaning(0.7, 1, smell.at);
+  // A plain smell is a nose's word, not a measurement: it makes one think of fuel, and convicts nobody.
+  if (smell?.value === 'fuel' && look?.value !== 'thin') return leaning(1, 0.3, smell.at);
+  if (smell) return seen(smell.value === 'fuel' || smell.value === 'strong', smell.at);
   return look && (look.value === 'thin' ? seen(true, look.at) : leaning(0.5, 1, look.at));
 };
 /** A charging system holds a running engine above this, V (C: 13.2 V; 12.8 V is the battery alone). */

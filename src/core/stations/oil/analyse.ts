@@ -1,13 +1,15 @@
 import { drowned } from '../../record/drowned.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { listed, type Context } from '../../findings/context.ts';
+import { known } from '../../engine/profile.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { changes, pourOf, USUAL_RESIDUE } from './changes.ts';
-import { dips, levelVolume, markWords, sayDip } from './position.ts';
-import { rivals } from './rivals.ts';
+import { dips, levelVolume, markWords, sayDip, SETTLED } from './position.ts';
+import { laboratory, LABORATORY_SHARE } from './laboratory.ts';
+import { freshOil, rivals } from './rivals.ts';
 
 type Out = ReturnType<typeof findingsOf>;
 
@@ -31,11 +33,18 @@ export function analyse(c: Context): Finding[] {
         }
       : {}
   );
-  if (record.value('oil.level') === 'no')
+  if (d.useless === 'tilted' || (!d.last.length && record.value('oil.level') === 'no'))
     out.add(
       'level',
       'cannot-tell',
       'It was not upright and level: these dips say nothing. Level it, wait, dip twice.',
+      why
+    );
+  else if (d.useless === 'early')
+    out.add(
+      'early',
+      'cannot-tell',
+      `Dipped before the oil had settled: the first look after filling, trimming or running misleads. Wait ${SETTLED} minutes at least, dip twice.`,
       why
     );
   else if (d.last.length === 1)
@@ -63,10 +72,17 @@ export function analyse(c: Context): Finding[] {
       'The engine oil is milky: water in it. Drain it before anything spins, and find the way in.',
       why
     );
-  else if ((look === 'thin' || record.value('oil.smell') === 'fuel') && d.position !== 'above')
-    out.add('thin', 'watch', 'The oil is thin or smells of fuel: dilution. Change it before a long run.', why);
+  else if (d.position !== 'above') thinned(c, out);
   else if (look === 'clean' && d.position === undefined && !d.last.length)
     out.add('look', 'sound', 'The engine oil looks clean; now dip it twice.', why);
+  if (record.value('oil.smell') === 'burnt')
+    out.add(
+      'burnt',
+      'watch',
+      'The oil smells burnt: it ran hot or far too long. Change it, and look at the cooling before a long run.',
+      why
+    );
+  tested(c, out);
   residue(c, out);
   pouring(c, out);
   if (record.value('oil.filter') === 'stuck')
@@ -97,7 +113,7 @@ function above(c: Context, out: Out, inputs: readonly string[], beyond: number |
     ...(share === undefined
       ? {}
       : {
-          value: `${percent(share)} by volume if it is all fuel; ${r.viscosity!.toFixed(1)} mm²/s at 100 °C where clean oil has 10.5`
+          value: `${percent(share)} by volume if it is all fuel; ${r.viscosity!.toFixed(1)} mm²/s at 100 °C where clean oil has ${freshOil(c).toFixed(1)}`
         }),
     uncertainty: 'the weights are estimates, from memory',
     limit: `fuel in oil: watch ${percent(ownLimits.dilutionWatch)}, fault ${sayLimit(fault, c.units)}`,
@@ -125,6 +141,86 @@ function above(c: Context, out: Out, inputs: readonly string[], beyond: number |
       'dip',
       'cannot-tell',
       `Two dips agree above the mark${over}: overfilled or diluted cannot be told yet. Smell it, see how it runs off the stick, and find out what was poured in; take nothing apart before.`,
+      why
+    );
+}
+
+/** Oil that is not over the mark but looks or smells of fuel: how much counts, and a laboratory's figure before a nose. */
+function thinned(c: Context, out: Out): void {
+  if (laboratory(c)) return;
+  const smell = c.record.value('oil.smell');
+  const thin = c.record.value('oil.look') === 'thin';
+  const why = practice(
+    [`oil: ${c.record.value('oil.look') ?? 'not looked at'}`, `smell: ${smell ?? 'not smelt'}`],
+    'short cold runs leave a trace of fuel, which a long warm run drives off; thin oil that smells strongly is diluted.'
+  );
+  if (thin || smell === 'strong')
+    out.add('thin', 'watch', 'The oil is thin or smells strongly of fuel: dilution. Change it before a long run.', why);
+  else if (smell === 'fuel')
+    out.add(
+      'smell',
+      'cannot-tell',
+      'It smells of fuel. A nose does not measure: feel it between the fingers, watch the level over the next hours, or have its viscosity measured.',
+      why
+    );
+  else if (smell === 'faint')
+    out.add(
+      'smell',
+      'sound',
+      'A faint smell of fuel is usual after short cold runs; the level decides, and a long warm run drives it off.',
+      why
+    );
+}
+
+/** A laboratory's viscosity against that of the same oil fresh. */
+function tested(c: Context, out: Out): void {
+  const used = known(c.record.value('oil.viscosity'));
+  const lab = laboratory(c);
+  if (used === undefined) return;
+  const v = (x: number): string => say(x, 'viscosity', c.units);
+  if (!lab) {
+    out.add(
+      'laboratory',
+      'cannot-tell',
+      `The laboratory found ${v(used)} at 100 °C; without the figure of the same oil fresh nobody can say whether that is thin. Its data sheet has it.`,
+      practice([`viscosity at 100 °C: ${v(used)}`], 'used oil is compared with the same oil fresh.')
+    );
+    return;
+  }
+  const fault = judgedBy(c, 'oil.dilution', ownLimits.dilutionFault);
+  const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;
+  const why = {
+    inputs: [`viscosity at 100 °C: ${v(lab.used)}`, `the same oil fresh: ${v(lab.fresh)}`],
+    value: `${percent(lab.share)} of petrol by volume`,
+    uncertainty: `${percent(lab.low)} to ${percent(lab.high)} (95 %, ${percent(LABORATORY_SHARE)} on each figure, from memory)`,
+    limit: `fuel in oil: watch ${percent(ownLimits.dilutionWatch)}, fault ${sayLimit(fault, c.units)}`,
+    formula: 'Refutas blend of fresh oil and petrol, solved for the share',
+    provenance: 'P' as const,
+    source: 'Refutas blending index; viscosities at one temperature'
+  };
+  if (lab.thicker !== undefined)
+    out.add(
+      'laboratory',
+      'watch',
+      `${Math.round(100 * lab.thicker)} % thicker than fresh: oxidised, sooty or mixed with a thicker oil, not diluted. Change it.`,
+      why
+    );
+  else if (lab.low >= fault.value)
+    out.add(
+      'laboratory',
+      'fault',
+      `About ${percent(lab.share)} of fuel in the oil by its viscosity. Change it, and find why.`,
+      why
+    );
+  else if (lab.low >= ownLimits.dilutionWatch)
+    out.add('laboratory', 'watch', `About ${percent(lab.share)} of fuel in the oil by its viscosity: change it.`, why);
+  else if (lab.high < fault.value && lab.low <= 0)
+    out.add('laboratory', 'sound', 'Its viscosity is that of the fresh oil, within what the figures tell.', why);
+  else
+    out.add(
+      'laboratory',
+      'cannot-tell',
+      `Between ${percent(lab.low)} and ${percent(lab.high)} of fuel by its viscosity: too close to the limit to call. Change it if in doubt; it costs less than a second test.`,
       why
     );
 }

@@ -3,6 +3,7 @@ import { contextOf, type Context } from '../../findings/context.ts';
 import { Bench } from '../../../../test/case.ts';
 import { changes, pourOf } from './changes.ts';
 import { dips, levelVolume } from './position.ts';
+import { dilutedShare } from '../../physics/viscosity.ts';
 import { dilutedViscosity, rivals } from './rivals.ts';
 
 const at = (b: Bench): Context => contextOf(b.survey, new Date('2026-05-03'), 'metric');
@@ -13,6 +14,60 @@ const dip = (b: Bench, ...mm: number[]): Bench => {
   for (const x of mm) b.read('oil.dipAt', x / 1000);
   return b;
 };
+
+describe('what a laboratory and a nose say', () => {
+  const lab = (used: number, fresh?: number): Bench => {
+    const b = stick().read('oil.viscosity', used);
+    return fresh === undefined ? b : b.read('oil.viscosityFresh', fresh);
+  };
+  it('a viscosity without that of the fresh oil says nothing', () => {
+    expect(lab(7.2).ids()).toContain('oil.laboratory:cannot-tell');
+  });
+  it.each([
+    [10.4, 'sound'],
+    [7.2, 'fault'],
+    [8.7, 'watch'],
+    [9.7, 'cannot-tell'],
+    [12, 'watch']
+  ])('%f mm²/s where fresh has 10.5: %s', (used, is) => {
+    expect(lab(used, 10.5).ids()).toContain(`oil.laboratory:${is}`);
+  });
+  it('the share solves the blend: six per cent by volume thins 10.5 to what the blend gives', () => {
+    expect(dilutedShare(dilutedViscosity(0.06), 10.5, 0.33, 0.74, 0.86)).toBeCloseTo(0.06, 9);
+    expect(dilutedShare(11, 10.5, 0.33, 0.74, 0.86)).toBe(0);
+  });
+  it('a trace of smell is no job, a plain one a question, a strong one a watch', () => {
+    const smell = (s: 'faint' | 'fuel' | 'strong'): Bench => stick().read('oil.smell', s);
+    expect(smell('faint').ids()).toContain('oil.smell:sound');
+    expect(smell('fuel').ids()).toContain('oil.smell:cannot-tell');
+    expect(smell('strong').ids()).toContain('oil.thin:watch');
+    for (const s of ['faint', 'fuel'] as const)
+      expect(
+        smell(s)
+          .assessed()
+          .steps.filter((x) => x.state === 'open' && x.id.startsWith('oil'))
+          .map((x) => x.id)
+      ).toEqual([]);
+  });
+  it('a fill known as a range speaks only with both its ends', () => {
+    const b = dip(stick(), 20, 20).read('oil.lastFill', 2.5e-3);
+    const says = (x: Bench): string =>
+      x
+        .judged()
+        .findings.find((f) => f.id === 'oil.dip')!
+        .because.inputs.join();
+    expect(says(b)).toMatch(/no more was poured in/);
+    expect(says(b.read('oil.lastFillMost', 3.4e-3))).not.toMatch(/poured in than the sump/);
+  });
+  it('dips too soon after filling say nothing; two across a run are no repeat', () => {
+    const early = dip(stick().read('oil.waited', 1), 6, 6);
+    expect(early.ids()).toContain('oil.early:cannot-tell');
+    expect(early.holds()).toContain('oil');
+    const run = dip(stick(), 6).read('run.event', 'start');
+    expect(dip(run, 6).ids()).toContain('oil.dip:cannot-tell');
+    expect(dip(run, 6).ids()).toContain('oil.dip:sound');
+  });
+});
 
 describe('the level on the stick', () => {
   it('two dips within two millimetres are one level; further apart they do not agree', () => {
@@ -45,7 +100,8 @@ describe('the level on the stick', () => {
     const b = dip(stick(), 6, 6).read('oil.level', 'no');
     expect(b.ids()).toContain('oil.level:cannot-tell');
     expect(b.holds()).toContain('oil');
-    expect(b.read('oil.level', 'yes').holds()).not.toContain('oil');
+    expect(b.read('oil.level', 'yes').holds()).toContain('oil');
+    expect(dip(b, 6, 6).holds()).not.toContain('oil');
   });
 });
 

@@ -1,5 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { say } from '../../units/index.ts';
 
 export type Mark = 'below' | 'between' | 'above' | 'none';
@@ -18,6 +19,8 @@ export interface Dips {
   readonly position: Mark | undefined;
   /** m over the low mark, mean of the two that agree. */
   readonly at?: number;
+  /** There are dips, and none of them can say anything. */
+  readonly useless?: Why;
 }
 
 /** Two dips this close are one level, m (M: the meniscus, and where the stick rests). */
@@ -27,44 +30,84 @@ const USUAL_GAP = 12e-3;
 
 export const markGap = (c: Context): number => known(c.record.value('oil.markGap')) ?? USUAL_GAP;
 
-/** The last two dips of the latest round, in words or measured, and whether they agree. */
+/** Minutes after filling, trimming or running before which the stick does not show the level (C: a few; from memory). */
+export const SETTLED = 5;
+
+type Why = 'tilted' | 'early';
+
+/**
+ * The answer that was true of a moment: the one given last before it, or, where none was, the first one after it that was given
+ * of the same dips. A "no" noted after the dips speaks of them too.
+ */
+function answersOf<V>(list: readonly { readonly at: Instant; readonly value: V }[], at: Instant): V[] {
+  const before = list.findLast((r) => !isAfter(r.at, at));
+  const after = list.find((r) => isAfter(r.at, at));
+  return [before, after].flatMap((r) => (r ? [r.value] : []));
+}
+
+/** Why a dip can say nothing: not upright and level, or before the oil had settled. */
+function voided(c: Context, at: Instant): Why | undefined {
+  const level = c.record.all('oil.level').filter((r) => r.value !== 'unknown');
+  const [was, then] = [level.findLast((r) => !isAfter(r.at, at)), level.find((r) => isAfter(r.at, at))];
+  if (was?.value === 'no' || then?.value === 'no') return 'tilted';
+  const waited = c.record.all('oil.waited').filter((r) => typeof r.value === 'number');
+  const [said] = answersOf(waited, at);
+  return typeof said === 'number' && said < SETTLED ? 'early' : undefined;
+}
+
+/** Whether the engine was run, filled or drained between two moments: two dips across it are not of one level. */
+function changedBetween(c: Context, a: Instant, b: Instant): boolean {
+  const events = [
+    ...c.record.all('oil.poured'),
+    ...c.record.all('oil.drained'),
+    ...c.record.all('run.event').filter((r) => r.value === 'start')
+  ];
+  return events.some((r) => isAfter(r.at, a) && !isAfter(r.at, b));
+}
+
+/**
+ * The dips that count, in words or measured, and whether the last two agree: of the latest look, since oil was last poured or
+ * drawn and the last work on it, taken level and settled; two across a run are no repeat of one another.
+ */
 export function dips(c: Context): Dips {
   const gap = markGap(c);
   const round = Math.max(c.record.round('oil.dip'), c.record.round('oil.dipAt'));
-  const words = c.record
-    .all('oil.dip', { round })
-    .filter((r) => r.value !== 'unknown')
-    .map((r): Dip => ({ mark: r.value as Mark, taken: r.at }));
-  const measured = c.record
-    .all('oil.dipAt', { round })
-    .filter((r) => typeof r.value === 'number')
+  const since = latestAt([
+    ...c.record.all('oil.poured'),
+    ...c.record.all('oil.drained'),
+    ...c.worked('oil').map((at) => ({ at }))
+  ]);
+  const taken = [...c.record.all('oil.dip', { round }), ...c.record.all('oil.dipAt', { round })]
+    .filter((r) => r.value !== 'unknown' && isAfter(r.at, since || undefined))
+    .sort((a, b) => byTime(a, b) || (a.id < b.id ? -1 : 1));
+  const why = taken.map((r) => voided(c, r.at));
+  const all = taken
+    .filter((_, k) => !why[k])
     .map((r): Dip => {
-      const at = r.value as number;
-      return { mark: at < 0 ? 'below' : at > gap ? 'above' : 'between', at, taken: r.at };
+      if (typeof r.value !== 'number') return { mark: r.value as Mark, taken: r.at };
+      return { mark: r.value < 0 ? 'below' : r.value > gap ? 'above' : 'between', at: r.value, taken: r.at };
     });
-  const all = [...words, ...measured].sort((a, b) => (a.taken < b.taken ? -1 : 1));
-  // Oil poured or drawn since makes the dips before it those of another level.
-  const poured = c.record.last('oil.poured')?.at ?? '';
-  const drained = c.record.last('oil.drained')?.at ?? '';
-  const since = poured > drained ? poured : drained;
-  const last = all.filter((d) => d.taken > since).slice(-2);
+  const pair = all.slice(-2);
+  const last = pair.length === 2 && changedBetween(c, pair[0]!.taken, pair[1]!.taken) ? pair.slice(1) : pair;
+  const useless = why.findLast((w) => w !== undefined);
   const [a, b] = last;
   const agree =
     a !== undefined &&
     b !== undefined &&
     (a.at !== undefined && b.at !== undefined ? Math.abs(a.at - b.at) <= DIP_AGREES : a.mark === b.mark);
   const at = agree && a.at !== undefined && b.at !== undefined ? (a.at + b.at) / 2 : undefined;
-  const position: Mark | undefined = !agree
-    ? undefined
-    : at === undefined
-      ? b.mark
-      : at < 0
-        ? 'below'
-        : at > gap
-          ? 'above'
-          : 'between';
-  return { last, agree, position, ...(at === undefined ? {} : { at }) };
+  return {
+    last,
+    agree,
+    position: !agree ? undefined : at === undefined ? b.mark : standsAt(at, gap),
+    ...(at === undefined ? {} : { at }),
+    ...(useless && !last.length ? { useless } : {})
+  };
 }
+
+/** Over the mark only by more than the dips can be off; under it at once: too little oil is what ruins it. */
+const standsAt = (at: number, gap: number): Mark =>
+  at < 0 ? 'below' : at - DIP_AGREES / Math.SQRT2 > gap ? 'above' : 'between';
 
 export interface LevelVolume {
   /** m³ over the high mark (above zero) or under the low mark (below zero); zero between. */
@@ -80,7 +123,7 @@ export function levelVolume(c: Context): LevelVolume | undefined {
   const between = known(c.record.value('oil.markVolume'));
   if (d.at === undefined || between === undefined) return undefined;
   const perMetre = between / markGap(c);
-  const beyond = d.at > markGap(c) ? (d.at - markGap(c)) * perMetre : d.at < 0 ? d.at * perMetre : 0;
+  const beyond = d.position === 'above' ? (d.at - markGap(c)) * perMetre : d.at < 0 ? d.at * perMetre : 0;
   return {
     beyond,
     toMiddle: (markGap(c) / 2 - d.at) * perMetre,

@@ -22,7 +22,7 @@ export const items = {
   }),
   markGap: quantity({ label: 'From mark to mark', dimension: 'level', min: 2e-3, max: 0.1 }),
   markVolume: quantity({ label: 'Oil between the marks', dimension: 'volume', min: 20e-6, max: 5e-3 }),
-  level: yesNo({ label: 'Upright and level' }),
+  level: yesNo({ label: 'Upright and level', state: true }),
   oilTemperature: quantity({
     label: 'Oil temperature at the dip',
     dimension: 'temperature',
@@ -32,9 +32,45 @@ export const items = {
   }),
   smell: choice({
     label: 'Smell on the stick',
-    options: { oil: 'of oil only', fuel: 'of fuel', burnt: 'burnt' }
+    options: {
+      oil: 'of oil only',
+      faint: 'faintly of fuel',
+      fuel: 'of fuel',
+      strong: 'strongly of fuel',
+      burnt: 'burnt'
+    }
   }),
-  lastFill: quantity({ label: 'Poured in at the last change', dimension: 'tank', example: '2.8 L', min: 0, max: 0.05 }),
+  lastFill: quantity({
+    label: 'Poured in at the last change',
+    ask: 'Poured in at the last change; where only a range is known, the least of it',
+    dimension: 'tank',
+    example: '2.8 L',
+    min: 0,
+    max: 0.05
+  }),
+  lastFillMost: quantity({
+    label: 'and at most',
+    ask: 'Where only a range is known: the most that may have been poured in',
+    dimension: 'tank',
+    example: '3.0 L',
+    min: 0,
+    max: 0.05
+  }),
+  viscosity: quantity({
+    label: 'Viscosity at 100 °C, by a laboratory',
+    dimension: 'viscosity',
+    example: '9.1 mm²/s',
+    min: 1.5,
+    max: 60
+  }),
+  viscosityFresh: quantity({
+    label: 'The same oil fresh, at 100 °C',
+    ask: 'The same oil fresh at 100 °C, from the bottle’s data sheet',
+    dimension: 'viscosity',
+    example: '10.5 mm²/s',
+    min: 1.5,
+    max: 60
+  }),
   lastMark: choice({
     label: 'Where it stood after that fill',
     options: { between: 'between the marks', above: 'above the high mark', 'not-dipped': 'nobody dipped' }
@@ -43,7 +79,7 @@ export const items = {
     label: 'Engine oil',
     options: { clean: 'clean', dark: 'dark', milky: 'milky', thin: 'thin, smells of fuel' }
   }),
-  waited: quantity({ label: 'Waited before dipping', dimension: 'minutes', min: 0, max: 2000 }),
+  waited: quantity({ label: 'Waited before dipping', state: true, dimension: 'minutes', min: 0, max: 2000 }),
   sump: choice({
     drowned: true,
     label: 'Sump after water got in',

@@ -1,6 +1,9 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { blendViscosity, massFraction } from '../../physics/viscosity.ts';
+import { ownLimits } from '../../engine/limits.ts';
+import { lastFill } from './fill.ts';
+import { laboratory, OIL_DENSITY, PETROL } from './laboratory.ts';
 import { levelVolume } from './position.ts';
 
 export type Rival = 'overfilled' | 'diluted';
@@ -23,22 +26,20 @@ export interface Rivals {
 
 /** A verdict needs these odds, one way or the other (M). */
 const SURE = 0.85;
-/** Density of petrol and of engine oil, kg/L; their viscosities, mm²/s: petrol at 40 °C, a warm multigrade at 100 °C (P/M: handbook values). */
-/**
- * Densities as poured, kg/L; viscosities both at 100 °C, mm²/s. Petrol as n-heptane near its boiling point: 0.20 mPa·s at
- * 0.61 kg/L (CRC Handbook, from memory); at 40 °C it would be 0.5, and no blend is computed of two temperatures.
- */
-const PETROL = { density: 0.74, viscosity: 0.33 };
-const OIL = { density: 0.86, viscosity: 10.5 };
+/** A usual warm multigrade where the fresh oil’s own figure is not entered, mm²/s at 100 °C (M). */
+export const USUAL_VISCOSITY = 10.5;
 
 /** Viscosity, mm²/s at 100 °C, of engine oil with a share of petrol by volume. Volume becomes mass before it is blended. */
-export function dilutedViscosity(share: number): number {
-  const mass = massFraction(share, PETROL.density, OIL.density);
+export function dilutedViscosity(share: number, fresh = USUAL_VISCOSITY): number {
+  const mass = massFraction(share, PETROL.density, OIL_DENSITY);
   return blendViscosity([
     { mass, viscosity: PETROL.viscosity },
-    { mass: 1 - mass, viscosity: OIL.viscosity }
+    { mass: 1 - mass, viscosity: fresh }
   ]);
 }
+
+/** Viscosity of the fresh oil at 100 °C, mm²/s: its own figure, or the usual. */
+export const freshOil = (c: Context): number => known(c.record.value('oil.viscosityFresh')) ?? USUAL_VISCOSITY;
 
 /** The sump of this engine, m³: as it was last filled, with filter first. */
 export const sumpOf = (c: Context): number | undefined =>
@@ -53,34 +54,40 @@ export function rivals(c: Context): Rivals {
   const add = (says: string, ratio: number): void => void weights.push({ says, ratio });
   const smell = c.record.value('oil.smell');
   const look = c.record.value('oil.look');
-  // "Thin, smells of fuel" is one answer to both; the smell asked again adds little.
-  if (smell === 'fuel') add('it smells of fuel', look === 'thin' ? 2 : 6);
+  // "Thin, smells of fuel" is one answer to both; the smell asked again adds little. A trace is usual after short cold runs.
+  if (smell === 'faint') add('it smells faintly of fuel', look === 'thin' ? 1.2 : 1.5);
+  else if (smell === 'fuel') add('it smells of fuel', look === 'thin' ? 2 : 6);
+  else if (smell === 'strong') add('it smells strongly of fuel', look === 'thin' ? 3 : 10);
   else if (smell === 'oil') add('it smells of oil only', 1 / 3);
   if (look === 'thin') add('it is thin and smells of fuel', 8);
   else if (look === 'clean' || look === 'dark') add('it has body', 1 / 2);
   const then = c.record.value('oil.lastMark');
   if (then === 'between') add('it stood between the marks after the last fill, so it has risen since', 8);
   else if (then === 'above') add('it stood above the mark already after the last fill', 1 / 8);
-  const fill = known(c.record.value('oil.lastFill'));
+  const fill = lastFill(c);
   const sump = sumpOf(c);
+  // Of a fill known as a range each verdict takes the end that speaks against it.
   if (fill !== undefined && sump !== undefined) {
-    if (fill > 1.05 * sump) add('more was poured in than the sump holds', 1 / 6);
-    else if (fill <= 1.02 * sump) add('no more was poured in than the sump holds', 3);
+    if (fill.low > 1.05 * sump) add('more was poured in than the sump holds', 1 / 6);
+    else if (fill.high <= 1.02 * sump) add('no more was poured in than the sump holds', 3);
   }
   const drained = known(c.record.last('oil.drained')?.value as number | undefined);
-  if (drained !== undefined && fill !== undefined && fill > 0) {
-    if (drained > 1.04 * fill) add('more came out than was poured in', 8);
-    else if (drained <= 1.01 * fill) add('no more came out than was poured in', 1 / 4);
+  if (drained !== undefined && fill !== undefined && fill.low > 0) {
+    if (drained > 1.04 * fill.high) add('more came out than was poured in', 8);
+    else if (drained <= 1.01 * fill.low) add('no more came out than was poured in', 1 / 4);
   }
+  const lab = laboratory(c);
+  if (lab && lab.low > ownLimits.dilutionWatch) add('the laboratory finds it thinner than fresh', 20);
+  else if (lab && lab.high < ownLimits.dilutionWatch) add('the laboratory finds it as thick as fresh', 1 / 20);
   const odds = weights.reduce((o, w) => o * w.ratio, 1);
   const dilution = odds / (1 + odds);
   const level = levelVolume(c);
-  const full = fill ?? sump;
+  const full = fill === undefined ? sump : (fill.low + fill.high) / 2;
   const share = level && level.beyond > 0 && full ? level.beyond / (full + level.beyond) : undefined;
   return {
     weights,
     dilution,
     verdict: dilution >= SURE ? 'diluted' : dilution <= 1 - SURE ? 'overfilled' : 'cannot-tell',
-    ...(share === undefined ? {} : { share, viscosity: dilutedViscosity(share) })
+    ...(share === undefined ? {} : { share, viscosity: dilutedViscosity(share, freshOil(c)) })
   };
 }

@@ -23,6 +23,7 @@ const ohms = (label: string, limit: string, perCylinder: boolean, example: strin
 export const items = {
   lanyard: choice({
     label: 'Lanyard in, switch on run',
+    state: true,
     ask: 'Lanyard in and switch on run? The commonest “no spark” is here',
     options: { yes: 'yes', no: 'no' }
   }),

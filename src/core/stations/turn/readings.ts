@@ -6,7 +6,7 @@ const shifts = (p: { readonly shift?: string }): boolean => p.shift !== 'direct'
 
 /** The hand turn: in the engine's direction only, before anything is cranked. */
 export const items = {
-  plugs: choice({ label: 'Spark plugs while turning', options: { in: 'in', out: 'out, kept in order' } }),
+  plugs: choice({ label: 'Spark plugs while turning', state: true, options: { in: 'in', out: 'out, kept in order' } }),
   result: choice({
     label: 'How it turns',
     ask: 'Turn it slowly by hand, two full turns; each tap records one turn',

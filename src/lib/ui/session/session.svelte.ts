@@ -178,10 +178,23 @@ export class Session {
     return this.record.all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) }).at(-1);
   }
 
+  /** What a new value takes the place of: nothing where each entry stands by itself, or where something was read under it. */
+  private replaced(what: ItemId, cylinder: number | undefined): Reading | undefined {
+    const item = allItems[what];
+    if (item.repeated) return undefined;
+    const old = this.current(what, cylinder);
+    if (!old || !item.state) return old;
+    const station = what.slice(0, what.indexOf('.') + 1);
+    const used = this.survey.readings.some(
+      (r) => r.what !== what && r.what.startsWith(station) && isAfter(r.at, old.at)
+    );
+    return used ? undefined : old;
+  }
+
   /** Builds a reading of the current round; a single-valued item supersedes what stood there. */
   reading(what: ItemId, value: unknown, more: ReadMore = {}): Reading {
     const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
-    const old = allItems[what].repeated ? undefined : this.current(what, more.cylinder);
+    const old = this.replaced(what, more.cylinder);
     return {
       ...this.stamp(),
       what,
@@ -199,12 +212,16 @@ export class Session {
     this.remember(allItems[what].label, () => this.takeBack(reading, old));
   }
 
-  /** Corrects one of several repeats, or takes it back when nothing is given. */
+  /**
+   * Corrects one of several repeats, or takes it back when nothing is given. It keeps the moment it was measured: a slip of the
+   * pen put right later does not become a measurement made after the work in between.
+   */
   correct(old: Reading, value: unknown | undefined, typed?: string): void {
     const { id: _id, at: _at, by: _by, typed: _typed, ...rest } = old;
     const body: Reading = {
       ...rest,
       ...this.stamp(),
+      at: old.at,
       value: value ?? old.value,
       supersedes: old.id,
       ...(typed ? { typed } : {}),
@@ -225,7 +242,7 @@ export class Session {
     const supersedes = this.headOf(reading.id);
     const body: Reading =
       old && !old.withdrawn
-        ? { ...old, ...this.stamp(), supersedes }
+        ? { ...old, ...this.stamp(), at: old.at, supersedes }
         : { ...plain, ...this.stamp(), supersedes, withdrawn: true };
     this.add({ type: 'reading', body });
   }

@@ -57,6 +57,27 @@ describe('recording', () => {
     expect(standing(s.survey).map((r) => r.typed)).toEqual(['99', '100']);
     expect(s.survey.readings).toHaveLength(5);
   });
+  it('a correction keeps the moment of its measurement', () => {
+    const s = open();
+    s.read('compression.pressure', 98 * 6894.757, { cylinder: 1 });
+    const at = s.survey.readings[0]!.at;
+    vi.advanceTimersByTime(3_600_000);
+    s.correct(standing(s.survey)[0]!, 100 * 6894.757, '100');
+    expect(standing(s.survey)[0]!.at).toBe(at);
+  });
+  it('a state that readings were taken under stays beside its successor; a slip with nothing read under it is replaced', () => {
+    const s = open();
+    s.read('spark.lanyard', 'yes');
+    s.read('spark.lanyard', 'no');
+    expect(now(s)).toEqual([['spark.lanyard', 'no']]);
+    s.read('spark.result', 'none', { cylinder: 1 });
+    s.read('spark.lanyard', 'yes');
+    expect(
+      now(s)
+        .filter(([w]) => w === 'spark.lanyard')
+        .map(([, v]) => v)
+    ).toEqual(['no', 'yes']);
+  });
   it('carries who and when, in order even within one millisecond', () => {
     const s = open();
     s.read('fuel.level', 'some');

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { rivals } from '$core/stations/oil/rivals.ts';
+  import { freshOil, rivals } from '$core/stations/oil/rivals.ts';
   import { useSession } from '../../session/session.svelte.ts';
   import StationFields from '../../survey/StationFields.svelte';
 
   /** Above the mark: what speaks for fuel in the oil and what for too much of it, as bars to either side. */
   const session = useSession();
-  const r = $derived(rivals(session.judgement.context));
+  const c = $derived(session.judgement.context);
+  const r = $derived(rivals(c));
   const width = (ratio: number): number => Math.min(46, (Math.abs(Math.log(ratio)) / Math.log(10)) * 46);
   const says = $derived(
     r.verdict === 'cannot-tell'
@@ -16,7 +17,10 @@
   );
 </script>
 
-<StationFields station="oil" only={['smell', 'lastFill', 'lastMark', 'drained']} />
+<StationFields
+  station="oil"
+  only={['smell', 'lastFill', 'lastFillMost', 'lastMark', 'drained', 'viscosity', 'viscosityFresh']}
+/>
 <div class="panel mt-3 p-3" aria-live="polite">
   <p class="flex justify-between text-sm"><span>overfilled</span><span>diluted by fuel</span></p>
   {#each r.weights as w (w.says)}
@@ -37,6 +41,6 @@
   <p class="mt-2 text-lg font-semibold">{says}</p>
   {#if r.share !== undefined}<p class="text-sm">
       If all that stands over the mark is fuel: {(100 * r.share).toFixed(1)} % by volume, {r.viscosity!.toFixed(1)} mm²/s
-      at 100 °C where clean oil has 10.5.
+      at 100 °C where clean oil has {freshOil(c).toFixed(1)}.
     </p>{/if}
 </div>

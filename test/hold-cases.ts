@@ -119,6 +119,13 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['crank', 'start', 'release'],
     because: /water in cylinder 2/
   },
+  assembled: {
+    profile: twin,
+    raise: [read('turn.assembled', 'binds')],
+    meet: [[read('turn.assembled', 'same')]],
+    blocks: ['crank', 'start', 'release'],
+    because: /binds by hand/
+  },
   'bore-oil': {
     profile: twin,
     raise: [read('plugs.oil', 4e-6), read('turn.plugs', 'in')],

@@ -1,7 +1,7 @@
 import type { LeakFitter } from './physics/cranking-fit.ts';
 import { holdsOf, type Hold } from './holds/index.ts';
-import { workOf } from './jobs/work.ts';
-import { contextOf, type Context } from './findings/context.ts';
+import { contextWithWork } from './jobs/work.ts';
+import type { Context } from './findings/context.ts';
 import { stations, stationsFor } from './stations/register.ts';
 import type { StationId } from './stations/items.ts';
 import { gravest, type Condition, type Finding } from './findings/finding.ts';
@@ -33,7 +33,7 @@ export function findingsFor(c: Context): Finding[] {
  * The first stage: judges what was read. Pure; the clock, the units and what fits a compression test are passed in.
  */
 export function judge(survey: SurveyFile, now: Date, units: System, fitLeaks?: LeakFitter): Judgement {
-  const context = contextOf(survey, now, units, fitLeaks, workOf(survey));
+  const context = contextWithWork(survey, now, units, fitLeaks);
   const findings = findingsFor(context);
   const holds = holdsOf(context);
   const list = stationsFor(survey.engine.profile).map((id): StationState => {

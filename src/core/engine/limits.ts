@@ -141,6 +141,13 @@ export const limits = {
     provenance: 'M',
     source: 'From memory: most outboards warn between 85 and 100 °C at the head; 90 °C is taken.'
   },
+  'run.idle': {
+    label: 'Idle speed, in gear',
+    dimension: 'speed',
+    provenance: 'C',
+    range: true,
+    source: 'Of the engine: only its manual knows.'
+  },
   'torque.head': torque('Cylinder head bolts, torque'),
   'torque.plug': torque('Spark plugs, torque'),
   'torque.flywheel': torque('Flywheel nut, torque'),

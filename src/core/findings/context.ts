@@ -1,13 +1,21 @@
 import type { LeakFitter } from '../physics/cranking-fit.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
-import type { StationId } from '../items/register.ts';
+import type { ItemId, StationId } from '../items/register.ts';
 import type { Instant } from '../units/instant.ts';
 import { Readings } from '../record/current.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { System } from '../units/index.ts';
 
+/** What work was done, as far as it changes what earlier readings mean. */
+export interface Work {
+  /** When work was marked done that a check proves: what was read before it is how it was, not how it is. */
+  readonly worked: (station: StationId) => readonly Instant[];
+  /** When the thing that an item describes was renewed: what was seen of it before is of the old one. */
+  readonly renewed: (item: ItemId) => readonly Instant[];
+}
+
 /** What every analysis is given: the record, the rules of the house, the clock and the reader's units. */
-export interface Context {
+export interface Context extends Work {
   readonly survey: SurveyFile;
   readonly record: Readings;
   readonly rules: HouseRules;
@@ -15,25 +23,23 @@ export interface Context {
   readonly units: System;
   /** Fits the leaks of a compression test: at once, or nothing until a worker has done it. Without it none is fitted. */
   readonly fitLeaks?: LeakFitter;
-  /** When work was marked done that a check proves: what was read before it is how it was, not how it is. */
-  readonly worked: (station: StationId) => readonly Instant[];
 }
 
-const never = (): readonly Instant[] => [];
+const none: Work = { worked: () => [], renewed: () => [] };
 
 export const contextOf = (
   survey: SurveyFile,
   now: Date,
   units: System,
   fitLeaks?: LeakFitter,
-  worked: Context['worked'] = never
+  work: Work = none
 ): Context => ({
   survey,
   record: new Readings(survey),
   rules: survey.houseRules ?? {},
   now,
   units,
-  worked,
+  ...work,
   ...(fitLeaks ? { fitLeaks } : {})
 });
 

@@ -145,6 +145,14 @@ export const holdRules: readonly HoldRule[] = [
     }
   },
   {
+    id: 'assembled',
+    title: 'Binds since it was put together: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) =>
+      c.record.value('turn.assembled') === 'binds' ? 'What binds by hand breaks under the starter.' : undefined,
+    needs: () => [{ text: 'taken apart again, and turned by hand as easily as before', done: false, station: 'turn' }]
+  },
+  {
     id: 'liquid',
     title: 'Water in a cylinder: no cranking with it inside',
     blocks: ['crank', 'start', 'release'],

@@ -21,6 +21,8 @@ interface Common {
   /** The question as asked at the engine, when the label alone does not say it. */
   readonly ask?: string;
   readonly perCylinder?: boolean;
+  /** Of one bank, where the engine has two: told apart by the reading's condition `bank`. */
+  readonly perBank?: true;
   /** Each entry is a measurement of its own and stands beside the earlier ones instead of superseding them. */
   readonly repeated?: boolean;
   /**

@@ -20,7 +20,7 @@ export const crankTrain = {
   feel: {
     title: 'Find the noise, play or tight spot',
     yieldsTo: ['overhaul'],
-    raisedBy: ['turn.feel'],
+    raisedBy: ['turn.feel', 'turn.rough-pinion', 'turn.assembled'],
     how: 'Propeller off, pinion out, belt off one after the other; then the bearings.',
     minutes: 30,
     hazards: ['flywheel'],

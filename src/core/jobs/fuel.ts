@@ -90,7 +90,8 @@ export const fuel = {
     title: 'Mend the fuel line where it was found',
     raisedBy: [
       ...['vent', 'pickup', 'hose', 'couplings', 'tap', 'filter', 'pump', 'choke'].map((p) => `fuel.part-${p}`),
-      only('fuel.vacuum', 'fault'),
+      ...['vent', 'tank-side', 'engine-side'].map((where) => `fuel.vacuum-${where}`),
+      'fuel.tank-pressure',
       'fuel.starved'
     ],
     how: 'In the order fuel takes: what is blocked is cleaned, what draws air is renewed. Then the bulb again, and vacuum at speed.',

@@ -3,6 +3,20 @@ import { only, type JobRule } from './job.ts';
 
 /** Gear case and shift. */
 export const gearCase = {
+  'gear-plugs': {
+    title: 'New gear plugs with their washers',
+    raisedBy: ['gear.slots'],
+    how: 'A driver that fills the slot, a straight blow first, impact driver before force; heat the case, not the plug. Same thread and length.',
+    tools: ['driver that fills the slot', 'impact driver'],
+    parts: ['gear plugs', 'plug washers'],
+    minutes: 10,
+    hazards: ['waste'],
+    proof: { station: 'gear', text: 'slots good, a fresh washer each' },
+    opens: ['case'],
+    dirty: true,
+    torque: ['torque.gearPlugs'],
+    oneTime: ['plug washers']
+  },
   frost: {
     title: 'Drain the gear case today: frost is coming',
     raisedBy: ['gear.frost'],

@@ -36,6 +36,18 @@ export const ignition = {
     opens: ['cowl', 'flywheel'],
     special: ['flywheel puller', 'peak-volt adapter']
   },
+  lead: {
+    title: 'Renew plug lead and cap',
+    raisedBy: [only('spark.damaged-lead', 'fault'), 'spark.stray-lead', 'spark.stray-cap'],
+    renews: ['spark.leadLook', 'spark.stray'],
+    how: 'Lead and cap together, pushed home at both ends, clear of hot and moving parts.',
+    tools: ['spark tester'],
+    parts: ['plug lead and cap'],
+    minutes: 15,
+    hazards: ['high-voltage'],
+    proof: { station: 'spark', text: 'good spark on that cylinder, in shade' },
+    opens: ['cowl']
+  },
   'spark-own': {
     title: 'Swap plug and lead with a good cylinder',
     yieldsTo: ['plugs', 'coil'],
@@ -60,7 +72,12 @@ export const ignition = {
   },
   coil: {
     title: 'Renew the coil or winding',
-    raisedBy: [...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [`spark.${w}`, `spark.hot-${w}`])],
+    raisedBy: [
+      ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [`spark.${w}`, `spark.hot-${w}`]),
+      only('spark.damaged-coil', 'fault'),
+      'spark.stray-coil'
+    ],
+    renews: ['spark.coilLook', 'spark.stray'],
     how: 'Measured cold and warm first, at a temperature noted. Puller bolts not too deep; coils under a flywheel crack.',
     tools: ['meter', 'flywheel puller'],
     parts: ['coil'],

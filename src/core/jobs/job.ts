@@ -3,7 +3,7 @@ import type { HazardId } from '../hazards/hazards.ts';
 import { drowned } from '../record/drowned.ts';
 import type { CareId } from './care-kinds.ts';
 import type { Context } from '../findings/context.ts';
-import type { StationId } from '../stations/items.ts';
+import type { ItemId, StationId } from '../stations/items.ts';
 import type { Condition } from '../findings/finding.ts';
 
 /** What the bench has one or two of. */
@@ -82,6 +82,8 @@ export interface JobRule extends JobTraits {
   readonly minutes: number;
   readonly wait?: number;
   readonly hazards?: readonly HazardId[];
+  /** Items that describe what it renews: what was seen of them before is of the old part. */
+  readonly renews?: readonly ItemId[];
   /** The check that proves it, and what it should show. */
   readonly proof: { readonly station: StationId; readonly text: string };
   /** Steps that come before it when both are open. */

@@ -1,13 +1,24 @@
-import type { Context } from '../findings/context.ts';
+import { contextOf, type Context, type Work } from '../findings/context.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
+import type { LeakFitter } from '../physics/cranking-fit.ts';
+import type { System } from '../units/index.ts';
 import { isAfter } from '../units/instant.ts';
 import { isJobId, jobOf } from './register.ts';
 
-/** When work was marked done that a check proves; a mark that was taken back to open later is none. */
-export function workOf(survey: SurveyFile): Context['worked'] {
+/** When work was marked done; a mark that was taken back to open later is none. */
+export function workOf(survey: SurveyFile): Work {
   const marks = survey.steps ?? [];
-  const done = marks.filter(
-    (m) => m.state === 'done' && !marks.some((o) => o.step === m.step && o.state === 'open' && isAfter(o.at, m.at))
-  );
-  return (station) => done.filter((m) => isJobId(m.step) && jobOf(m.step).proof.station === station).map((m) => m.at);
+  const done = marks.flatMap((m) => {
+    const stands =
+      m.state === 'done' && !marks.some((o) => o.step === m.step && o.state === 'open' && isAfter(o.at, m.at));
+    return stands && isJobId(m.step) ? [{ at: m.at, job: jobOf(m.step) }] : [];
+  });
+  return {
+    worked: (station) => done.filter(({ job }) => job.proof.station === station).map(({ at }) => at),
+    renewed: (item) => done.filter(({ job }) => job.renews?.includes(item)).map(({ at }) => at)
+  };
 }
+
+/** The context of a survey with the work that was done on it, as every judgement of it is given. */
+export const contextWithWork = (survey: SurveyFile, now: Date, units: System, fitLeaks?: LeakFitter): Context =>
+  contextOf(survey, now, units, fitLeaks, workOf(survey));

@@ -71,7 +71,10 @@ export const asOf = (c: Context, at: string): Context =>
     c.now,
     c.units,
     c.fitLeaks,
-    (s) => c.worked(s).filter((w) => isAfter(at, w))
+    {
+      worked: (s) => c.worked(s).filter((w) => isAfter(at, w)),
+      renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w))
+    }
   );
 
 /** "Likely: head gasket (the case leaks under test; …)." */

@@ -34,6 +34,8 @@ export const conditionsSchema = z.strictObject({
   stage: z.optional(z.enum(['low', 'high', 'vacuum'])),
   /** Where on the engine a running temperature was taken: runs are compared at one place only. */
   spot: z.optional(z.enum(['head', 'head-port', 'head-starboard', 'thermostat', 'block', 'exhaust', 'stream'])),
+  /** Of an engine with two: the bank whose thermostat it is. */
+  bank: z.optional(z.enum(['port', 'starboard'])),
   /** Of the winding whose resistance was read, or of the case whose pressure was. */
   temperature: z.optional(z.number().check(z.gte(230), z.lte(480)))
 });

@@ -8,7 +8,9 @@ import { fuelAge } from '../../stations/fuel/age.ts';
 import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
+import { lineVacuum } from '../../stations/fuel/vacuum.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
+import { thermostats } from '../../stations/cooling/thermostat.ts';
 import { dips } from '../../stations/oil/position.ts';
 import { bankDifference } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
@@ -78,9 +80,26 @@ const mix: Measure = (c) => {
     ? seen(used.value > 1.25 * asked, used.at)
     : undefined;
 };
-const vacuum: Measure = (c, _k, found) => {
-  const is = found.get('fuel.vacuum');
-  return is === 'fault' || is === 'sound' ? seen(is === 'fault', lastOf(c, 'fuel.vacuumSpeed')) : undefined;
+const vacuumAt = (c: Context): string => lastOf(c, 'fuel.vacuumSpeed', 'fuel.vacuumPortable', 'fuel.vacuumOpen');
+const vacuum: Measure = (c) => {
+  const read = lineVacuum(c);
+  if (read?.verdict === 'high') return seen(true, vacuumAt(c));
+  return read?.verdict === 'low' && read.atSpeed ? seen(false, vacuumAt(c)) : undefined;
+};
+/** How it runs on a portable tank, in words or by its vacuum there. */
+const portableFine: Measure = (c) => {
+  const w = wordOf(c, 'fuel.portable');
+  const where = lineVacuum(c)?.where;
+  if (where === 'tank-side' || where === 'vent') return seen(true, vacuumAt(c));
+  if (where === 'engine-side') return seen(false, vacuumAt(c));
+  return w && seen(w.value === 'fine', w.at);
+};
+/** Seen shut, or shown by the vacuum that falls with the cap open. */
+const ventShut: Measure = (c) => {
+  const w = wordOf(c, 'fuel.vent');
+  if (w && w.value !== 'open') return seen(true, w.at);
+  if (lineVacuum(c)?.where === 'vent') return seen(true, vacuumAt(c));
+  return w && seen(false, w.at);
 };
 const dies: Measure = (c) => {
   const w = wordOf(c, 'fuel.dies');
@@ -159,17 +178,15 @@ const vanes: Measure = (c) => {
   const looked = set !== undefined || known(c.record.value('cooling.cracked')) !== undefined;
   return looked ? seen(false, at) : undefined;
 };
+/** Any bank's that fails fails; good is only what every bank showed. */
 const thermostat =
   (which: 'shut' | 'open'): Measure =>
   (c) => {
+    const list = thermostats(c).filter((t) => t.is !== 'cannot-tell' && t.pan !== 'not-fitted');
+    if (!list.length) return undefined;
     const at = lastOf(c, 'cooling.thermostatPan', 'cooling.thermostatOpens', 'cooling.thermostatStamp');
-    const pan = wordOf(c, 'cooling.thermostatPan')?.value;
-    if (pan) return seen(pan === which, at);
-    const opens = known(c.record.value('cooling.thermostatOpens'));
-    const stamp = known(c.record.value('cooling.thermostatStamp'));
-    if (opens === undefined || stamp === undefined) return undefined;
-    const off = opens - stamp;
-    return seen(which === 'shut' ? off > ownLimits.thermostat : off < -ownLimits.thermostat, at);
+    if (list.some((t) => t.is === which || t.is === (which === 'shut' ? 'late' : 'early'))) return seen(true, at);
+    return list.length === 1 && list[0]!.bank ? leaning(0.5, 1, at) : seen(false, at);
   };
 
 const dipped =
@@ -196,7 +213,9 @@ const oilFuel: Measure = (c) => {
     // The share’s interval against two and four per cent, not a yes or no beside it.
     const at = lastOf(c, 'oil.viscosity', 'oil.viscosityFresh');
     if (lab.low >= ownLimits.dilutionWatch) return seen(true, at);
-    return lab.high < ownLimits.dilutionWatch ? seen(false, at) : leaning(1, lab.share > ownLimits.dilutionWatch ? 0.4 : 1, at);
+    return lab.high < ownLimits.dilutionWatch
+      ? seen(false, at)
+      : leaning(1, lab.share > ownLimits.dilutionWatch ? 0.4 : 1, at);
   }
   // A trace after short cold runs is usual: it leans, no more.
   if (smell?.value === 'faint') return look?.value === 'thin' ? seen(true, smell.at) : leaning(0.7, 1, smell.at);
@@ -227,6 +246,8 @@ export const wetEndMeasures: Readonly<Record<string, Measure>> = {
   'fuel-old': fuelOld,
   mix,
   vacuum,
+  'portable-fine': portableFine,
+  'vent-shut': ventShut,
   dies,
   'stream-weak': stream('weak'),
   'stream-none': stream('none'),

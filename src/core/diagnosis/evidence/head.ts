@@ -4,7 +4,9 @@ import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
-import { seen, wordOf, type Measure, type Observed } from './observed.ts';
+import { current, damagedPart, type Damaged } from '../../stations/spark/damage.ts';
+import { roughOutside, roughTree } from '../../stations/turn/rough.ts';
+import { leaning, seen, wordOf, type Measure, type Observed } from './observed.ts';
 
 /** The latest turn speaks: a soaked engine that turns is free until it is turned again. */
 const turned =
@@ -130,12 +132,36 @@ const judged =
 
 const windings = ['spark.primary', 'spark.secondary', 'spark.charge', 'spark.trigger'] as const;
 
+/** Rough with the gears, smooth without them: it sits in the leg. */
+const roughLeg: Measure = (c) => {
+  const tree = roughTree(c);
+  const at = latestAt([...c.record.all('turn.roughNeutral'), ...c.record.all('turn.roughLeg')]);
+  if (!tree || !at) return undefined;
+  if (tree.found) return seen(tree.found.id === 'leg' || tree.found.id === 'gears', at);
+  // Still rough in neutral: less likely of the gears, the rest of the leg is open.
+  return c.record.value('turn.roughNeutral') === 'still' ? leaning(0.4, 1, at) : undefined;
+};
+
+/** A part of a cylinder that the eye found damaged, or whole. */
+const damaged =
+  (part: Damaged): Measure =>
+  (c, cylinder) => {
+    if (cylinder === undefined) return undefined;
+    const item = part === 'lead' ? 'spark.leadLook' : 'spark.coilLook';
+    const at = latestAt([...c.record.all(item, { cylinder }), ...c.record.all('spark.stray', { cylinder })]);
+    if (damagedPart(c, cylinder) === part) return seen(true, at);
+    return current(c, item, cylinder) === 'whole' ? seen(false, at) : undefined;
+  };
+
 export const headMeasures: Readonly<Record<string, Measure>> = {
   'turn-locked': turned('locked'),
   'turn-stiff': turned('stiff'),
-  'turn-gritty': turned('gritty'),
+  'turn-gritty': (c, k, found) => (roughOutside(c) ? undefined : turned('gritty')(c, k, found)),
+  'rough-leg': roughLeg,
+  'lead-damaged': damaged('lead'),
+  'coil-damaged': damaged('coil'),
   'turn-bumps': felt,
-  'felt-noise': feel('noise', 'play'),
+  'felt-noise': (c, k, found) => (roughOutside(c) ? undefined : feel('noise', 'play')(c, k, found)),
   'felt-tight': feel('tight'),
   bumps,
   depth,

@@ -29,6 +29,15 @@ export const headChecks: readonly Check[] = [
     after: ['turn']
   },
   {
+    id: 'rough',
+    title: 'Rough: neutral first, then the leg off',
+    station: 'turn',
+    minutes: 10,
+    made: ['turn.roughLeg'],
+    given: ['gritty', 'noise'],
+    after: ['turn']
+  },
+  {
     id: 'depth',
     title: 'Piston depths at top',
     station: 'turn',

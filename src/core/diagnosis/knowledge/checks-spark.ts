@@ -59,6 +59,13 @@ export const sparkChecks: readonly Check[] = [
     needs: 'crank'
   },
   {
+    id: 'coil-look',
+    title: 'Look at its lead, cap and coil; arcs in the dark',
+    station: 'spark',
+    minutes: 2,
+    given: ['none', 'weak', 'none-all']
+  },
+  {
     id: 'lead-swap',
     title: 'Swap its lead with a good one',
     station: 'spark',

@@ -133,7 +133,11 @@ export const gearCase = inSystem('gear-case', [
     id: 'gears-worn',
     label: 'gears or bearings worn',
     prior: { L: 0.02, D: 0.02, N: 0.05, S: 0.006 },
-    shows: { usually: ['gear-metal'], often: ['gear-burnt'], sometimes: ['noise', 'gear-slips'] },
+    shows: {
+      usually: ['gear-metal'],
+      often: ['gear-burnt', 'rough-leg'],
+      sometimes: ['noise', 'gritty', 'gear-slips']
+    },
     cure: 'Open it; gears and bearings as found.',
     settled: 'gear-drain',
     step: 'metal',

@@ -74,7 +74,12 @@ export const ignition = inSystem('ignition', [
     per: 'cylinder',
     prior: { L: 0.02, D: 0.06, N: 0.015, S: 0.004 },
     years: 0.3,
-    shows: { always: ['moves-with-coil'], usually: ['none'], often: ['winding-out'], sometimes: ['weak', 'none-all'] },
+    shows: {
+      always: ['moves-with-coil'],
+      usually: ['none'],
+      often: ['winding-out', 'coil-damaged'],
+      sometimes: ['weak', 'none-all']
+    },
     cure: 'Dry it, measure it, renew it.',
     settled: 'coil-swap',
     step: 'coil',
@@ -87,10 +92,10 @@ export const ignition = inSystem('ignition', [
     label: 'plug lead or cap',
     per: 'cylinder',
     prior: { L: 0.03, D: 0.03, N: 0.03, S: 0.006 },
-    shows: { always: ['moves-with-lead'], usually: ['none'], often: ['weak'] },
+    shows: { always: ['moves-with-lead'], usually: ['none', 'lead-damaged'], often: ['weak'] },
     cure: 'A new cap or lead; look in the dark for sparks astray.',
-    settled: 'lead-swap',
-    step: 'spark-own',
+    settled: 'coil-look',
+    step: 'lead',
     parts: [6, 15, 40],
     minutes: [5, 15, 30],
     stake: 'shows'

@@ -54,7 +54,7 @@ export const fuelSigns: readonly SignKind[] = [
     present: 'the vent is closed or blocked',
     absent: 'the vent is open',
     leak: 0.01,
-    reads: [{ item: 'fuel.vent', present: ['closed', 'blocked'] }]
+    measured: 'vent-shut'
   },
   {
     id: 'tap-shut',
@@ -130,7 +130,7 @@ export const fuelSigns: readonly SignKind[] = [
     present: 'it runs well on a portable tank',
     absent: 'just the same on a portable tank',
     leak: 0.02,
-    reads: [{ item: 'fuel.portable', present: ['fine'] }],
+    measured: 'portable-fine',
     fits: pump
   },
   {
@@ -174,7 +174,10 @@ export const fuelSigns: readonly SignKind[] = [
     present: 'gum or dirt in the bowl',
     absent: 'the bowl is clean',
     leak: 0.02,
-    reads: [{ item: 'fuel.bowlLook', present: ['gummed', 'dirt'] }]
+    reads: [
+      { item: 'fuel.bowlLook', present: ['gummed', 'dirt'] },
+      { item: 'fuel.jets', present: ['gummed'] }
+    ]
   },
   {
     id: 'bowl-water',

@@ -97,6 +97,24 @@ export const sparkSigns: readonly SignKind[] = [
     reads: [{ item: 'spark.leadSwap', present: ['moves'] }]
   },
   {
+    id: 'lead-damaged',
+    check: 'coil-look',
+    per: 'cylinder',
+    present: 'its lead or cap is damaged or arcs',
+    absent: 'its lead and cap look whole',
+    leak: 0.005,
+    measured: 'lead-damaged'
+  },
+  {
+    id: 'coil-damaged',
+    check: 'coil-look',
+    per: 'cylinder',
+    present: 'its coil is cracked or arcs',
+    absent: 'its coil looks whole',
+    leak: 0.005,
+    measured: 'coil-damaged'
+  },
+  {
     id: 'moves-with-coil',
     check: 'coil-swap',
     present: 'the fault moves with the coil',

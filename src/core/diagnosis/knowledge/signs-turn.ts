@@ -20,6 +20,14 @@ export const turnSigns: readonly SignKind[] = [
     measured: 'turn-gritty'
   },
   {
+    id: 'rough-leg',
+    check: 'rough',
+    present: 'it is smooth with gears or leg out of it',
+    absent: 'it is rough with the leg off all the same',
+    leak: 0.01,
+    measured: 'rough-leg'
+  },
+  {
     id: 'no-bumps',
     check: 'turn',
     present: 'no compression is felt, plugs in',

@@ -1,7 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
-import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { say } from '../../units/index.ts';
+import { thermostats } from './thermostat.ts';
 import { practice, type findingsOf } from '../../findings/collect.ts';
 
 type Out = ReturnType<typeof findingsOf>;
@@ -46,47 +46,51 @@ export function parts(c: Context, out: Out): void {
 }
 
 function thermostat(c: Context, out: Out): void {
-  const stamp = known(c.record.value('cooling.thermostatStamp'));
-  const opens = known(c.record.value('cooling.thermostatOpens'));
-  const pan = c.record.value('cooling.thermostatPan');
-  if (stamp === undefined && opens === undefined && !pan) return;
+  const list = thermostats(c);
   const t = (k: number): string => say(k, 'temperature', c.units);
-  const why = {
-    ...practice(
-      [
-        `in the pan: ${pan ?? 'not tested'}`,
-        ...(opens === undefined ? [] : [`opened at ${t(opens)}`]),
-        ...(stamp === undefined ? [] : [`stamped ${t(stamp)}`])
-      ],
-      'a thermostat opens at its stamp; a pan and a thermometer tell.'
-    ),
-    limit: `within ${ownLimits.thermostat} K of its stamp (from memory)`
-  };
-  if (pan === 'shut')
-    out.add('thermostat', 'fault', 'The thermostat never opens: the head boils. Renew it, with its gasket.', why);
-  else if (pan === 'open')
+  for (const { bank, stamp, opens, pan, is } of list) {
+    if (pan === 'not-fitted') continue;
+    const id = bank ? `thermostat.${bank}` : 'thermostat';
+    const its = bank ? `The ${bank} bank’s thermostat` : 'The thermostat';
+    const why = {
+      ...practice(
+        [
+          `in the pan: ${pan ?? 'not tested'}`,
+          ...(bank ? [`bank: ${bank}`] : []),
+          ...(opens === undefined ? [] : [`opened at ${t(opens)}`]),
+          ...(stamp === undefined ? [] : [`stamped ${t(stamp)}`])
+        ],
+        'a thermostat opens at its stamp; a pan and a thermometer tell.'
+      ),
+      limit: `within ${ownLimits.thermostat} K of its stamp (from memory)`
+    };
+    if (is === 'shut') out.add(id, 'fault', `${its} never opens: the head boils. Renew it, with its gasket.`, why);
+    else if (is === 'open')
+      out.add(id, 'watch', `${its} never shuts: it will never run warm. Renew it, with its gasket.`, why);
+    else if (is === 'late' || is === 'early')
+      out.add(
+        id,
+        is === 'late' ? 'fault' : 'watch',
+        `${its} opens at ${t(opens!)}, stamped ${t(stamp!)}: ${is === 'late' ? 'late, the head runs hot' : 'early, it runs cold'}. Renew it.`,
+        why
+      );
+    else if (is === 'good') out.add(id, 'sound', `${its} opens and shuts as it should.`, why);
+    else if (opens !== undefined)
+      out.add(
+        id,
+        'cannot-tell',
+        `${its} opens at ${t(opens)}; without its stamp or the manual’s figure nobody can say whether that is right.`,
+        why
+      );
+  }
+  const [told] = list.filter((x) => x.bank);
+  if (told && list.filter((x) => x.bank).length === 1)
     out.add(
-      'thermostat',
-      'watch',
-      'The thermostat never shuts: it will never run warm. Renew it, with its gasket.',
-      why
-    );
-  else if (opens !== undefined && stamp !== undefined && Math.abs(opens - stamp) > ownLimits.thermostat)
-    out.add(
-      'thermostat',
-      opens > stamp ? 'fault' : 'watch',
-      `The thermostat opens at ${t(opens)}, stamped ${t(stamp)}: ${opens > stamp ? 'late, the head runs hot' : 'early, it runs cold'}. Renew it.`,
-      why
-    );
-  else if (opens !== undefined && stamp === undefined && !pan)
-    out.add(
-      'thermostat',
+      'thermostat-other',
       'cannot-tell',
-      `It opens at ${t(opens)}; without its stamp or the manual’s figure nobody can say whether that is right.`,
-      why
+      `The ${told.bank === 'port' ? 'starboard' : 'port'} bank’s thermostat is not tested: one says nothing of the other.`,
+      practice([`tested: ${told.bank} bank`], 'each bank has its own, and they fail one by one.')
     );
-  else if (pan === 'good' || opens !== undefined)
-    out.add('thermostat', 'sound', 'The thermostat opens and shuts as it should.', why);
 }
 
 function assembly(c: Context, out: Out): void {

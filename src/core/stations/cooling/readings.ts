@@ -69,6 +69,7 @@ export const items = {
     options: { seated: 'seated, tight', leaking: 'leaks or misses its grommet' }
   }),
   thermostatStamp: quantity({
+    perBank: true,
     label: 'Stamped on the thermostat',
     example: '60 °C',
     dimension: 'temperature',
@@ -77,6 +78,7 @@ export const items = {
     when: (p) => p.thermostat !== 'not-fitted'
   }),
   thermostatOpens: quantity({
+    perBank: true,
     label: 'Opens in the pan at',
     example: '61 °C',
     dimension: 'temperature',
@@ -85,6 +87,7 @@ export const items = {
     when: (p) => p.thermostat !== 'not-fitted'
   }),
   thermostatPan: choice({
+    perBank: true,
     label: 'Thermostat in the pan',
     ask: 'In the pan: shut when cold, fully open when boiling, shut again?',
     options: { good: 'yes', shut: 'never opens', open: 'never shuts' },

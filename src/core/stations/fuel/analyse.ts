@@ -1,14 +1,15 @@
-import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
-import { judgedBy, sayLimit } from '../../findings/limit.ts';
+import { sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
+import { PSI } from '../../units/factors.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { askedMix } from './correct.ts';
 import { lineState } from './line.ts';
 import { fuelTree } from './symptoms.ts';
+import { lineVacuum, VACUUM_GAUGE, type Restriction } from './vacuum.ts';
 import { E10_HOLDS, fuelAge, fuelCleared, watered } from './age.ts';
 
 /** Fuel as it is, before any of it goes through the engine. */
@@ -26,6 +27,7 @@ export function analyse(c: Context): Finding[] {
       practice(['bulb: firm'], 'a bulb that holds means the needle closes.')
     );
   vacuum(c, out);
+  tankPressure(c, out);
   starving(c, out);
   premix(c, out);
   return out.list;
@@ -147,39 +149,86 @@ function along(c: Context, out: Out): void {
   }
 }
 
+const WHERE: Readonly<Record<Restriction, string>> = {
+  vent: ', and it falls with the fill cap open: the vent is closed or blocked',
+  'tank-side': ', and it falls on a portable tank: pick-up, anti-siphon valve or hose on the boat’s side',
+  'engine-side': ', on a portable tank all the same: between coupling and pump, hose, coupling or the engine’s filter',
+  somewhere: ''
+};
+
 /** Suction at the pump: what lifts the fuel, and what holds it back. */
 function vacuum(c: Context, out: Out): void {
+  const read = lineVacuum(c);
+  if (!read) return;
   const idle = known(c.record.value('fuel.vacuumIdle'));
   const speed = known(c.record.value('fuel.vacuumSpeed'));
   const lift = known(c.record.value('fuel.lift'));
-  const read = speed ?? idle;
-  if (read === undefined) return;
-  const most = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum);
   const v = (p: number): string => say(p, 'vacuum', c.units);
   const head = lift === undefined ? undefined : PETROL_WEIGHT * lift;
   const why: Because = {
     inputs: [
       ...(idle === undefined ? [] : [`at idle: ${v(idle)}`]),
       ...(speed === undefined ? [] : [`at speed: ${v(speed)}`]),
+      ...(read.portable === undefined ? [] : [`on a portable tank: ${v(read.portable)}`]),
+      ...(read.open === undefined ? [] : [`with the fill cap open: ${v(read.open)}`]),
       ...(head === undefined ? [] : [`lift of ${say(lift!, 'altitude', 'metric', 0.1)} alone: ${v(head)}`])
     ],
-    limit: sayLimit(most, c.units),
+    uncertainty: `± ${v(VACUUM_GAUGE)} of the gauge (from memory)`,
+    limit: sayLimit(read.limit, c.units),
     formula: 'suction of a column: ρ·g·h, petrol 740 kg/m³',
-    provenance: most.provenance,
+    provenance: read.limit.provenance,
     source: 'Hydrostatics (P); the limit from memory where the manual’s is not entered'
   };
+  const shown = v(read.own ?? read.portable ?? read.open!);
   const rises = idle !== undefined && speed !== undefined && speed > 2 * Math.max(idle, 500);
-  if (read > most.value)
+  if (read.verdict === 'high')
     out.add(
-      'vacuum',
+      read.where && read.where !== 'somewhere' ? `vacuum-${read.where}` : 'vacuum',
       'fault',
-      `${v(read)} of vacuum at the pump: something holds the fuel back${rises ? ', and it grows with speed: pick-up, anti-siphon valve or filter' : ''}.`,
+      `${read.own === undefined || (read.where === 'engine-side' && read.portable !== undefined && read.portable > read.own) ? v(read.portable!) : shown} of vacuum at the pump: something holds the fuel back${WHERE[read.where ?? 'somewhere'] || (rises ? ', and it grows with speed: pick-up, anti-siphon valve or filter. A portable tank tells the sides apart' : '. A portable tank, then the fill cap open, tell where')}.`,
       why
     );
-  else if (speed === undefined)
-    out.add('vacuum', 'cannot-tell', `${v(read)} at idle; a blockage shows at speed. Read it again there.`, why);
-  else out.add('vacuum', 'sound', `${v(read)} of vacuum at speed: nothing holds the fuel back.`, why);
+  else if (read.verdict === 'idle-only')
+    out.add('vacuum', 'cannot-tell', `${shown} at idle; a blockage shows at speed. Read it again there.`, why);
+  else if (read.own === undefined)
+    out.add(
+      'vacuum',
+      'cannot-tell',
+      `${shown} on another tank only: that says nothing of its own. Read it on its own tank, at speed.`,
+      why
+    );
+  else if (read.verdict === 'close')
+    out.add(
+      'vacuum',
+      'cannot-tell',
+      `${shown} of vacuum is too close to the limit to call. Read it again at full speed, and on a portable tank beside it.`,
+      why
+    );
+  else out.add('vacuum', 'sound', `${shown} of vacuum at speed: nothing holds the fuel back.`, why);
 }
+
+/** Least that lifts fuel out of a pressurised tank, Pa (M: a pound to the square inch). */
+const LIFTS = PSI;
+
+function tankPressure(c: Context, out: Out): void {
+  const p = known(c.record.value('fuel.tankPressure'));
+  if (p === undefined) return;
+  const why = practice(
+    [`pressure in the tank: ${say(p, 'pressure', c.units)}`],
+    'a tank with two hoses is lifted by its own pressure; cap seal, check valves and the air hose hold it.',
+    { limit: `${say(LIFTS, 'pressure', c.units)} at least (from memory)` }
+  );
+  if (p < LIFTS)
+    out.add(
+      'tank-pressure',
+      'fault',
+      `The tank holds ${say(p, 'pressure', c.units)}: that lifts no fuel. Cap seal first, then the coupling’s valves, then the air hose.`,
+      why
+    );
+  else
+    out.add('tank-pressure', 'sound', `The tank holds ${say(p, 'pressure', c.units)}: enough to lift the fuel.`, why);
+}
+
 /** Weight of petrol, N/m³: 740 kg/m³ (P: handbook) times gravity. */
 const PETROL_WEIGHT = 740 * 9.80665;
 

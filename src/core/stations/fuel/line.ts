@@ -14,7 +14,7 @@ export interface LinePart {
 }
 
 const parts: Readonly<Record<LinePartId, LinePart>> = {
-  tank: { id: 'tank', label: 'Tank', items: ['fuel.level', 'fuel.tank'] },
+  tank: { id: 'tank', label: 'Tank', items: ['fuel.level', 'fuel.tank', 'fuel.tankPressure'] },
   vent: { id: 'vent', label: 'Vent', items: ['fuel.vent'] },
   pickup: { id: 'pickup', label: 'Pick-up, anti-siphon valve', items: ['fuel.pickup'] },
   hose: { id: 'hose', label: 'Hose', items: ['fuel.hose', 'fuel.line'] },
@@ -22,8 +22,12 @@ const parts: Readonly<Record<LinePartId, LinePart>> = {
   couplings: { id: 'couplings', label: 'Couplings', items: ['fuel.couplings'] },
   tap: { id: 'tap', label: 'Tap', items: ['fuel.shutoff'] },
   filter: { id: 'filter', label: 'Filters', items: ['fuel.filter'] },
-  pump: { id: 'pump', label: 'Pump', items: ['fuel.pump', 'fuel.vacuumIdle', 'fuel.vacuumSpeed', 'fuel.lift'] },
-  bowl: { id: 'bowl', label: 'Bowl', items: ['fuel.bowlLook', 'fuel.bowl'] },
+  pump: {
+    id: 'pump',
+    label: 'Pump',
+    items: ['fuel.pump', 'fuel.vacuumIdle', 'fuel.vacuumSpeed', 'fuel.vacuumPortable', 'fuel.vacuumOpen', 'fuel.lift']
+  },
+  bowl: { id: 'bowl', label: 'Bowl', items: ['fuel.bowlLook', 'fuel.jets', 'fuel.bowl'] },
   choke: { id: 'choke', label: 'Choke, primer', items: ['fuel.choke'] }
 };
 
@@ -73,6 +77,7 @@ const wrong: Readonly<Partial<Record<ItemId, Readonly<Record<string, readonly [C
     water: ['fault', 'water: it settled where the jet draws'],
     dirt: ['watch', 'dirt: clean it, and find the filter that let it through']
   },
+  'fuel.jets': { gummed: ['fault', 'jets or passages gummed: strip and clean, every one seen through'] },
   'fuel.bowl': { old: ['watch', 'old fuel in it'] },
   'fuel.choke': { stuck: ['fault', 'stuck or leaking: starved, or rich and sooty'] }
 };

@@ -77,6 +77,12 @@ export const items = {
     label: 'In the bowl or vapour separator',
     options: { clean: 'clean', gummed: 'gum or varnish', water: 'water', dirt: 'dirt' }
   }),
+  jets: choice({
+    label: 'Jets and passages',
+    ask: 'Idle and main jet, every passage: seen through?',
+    options: { clear: 'seen through', gummed: 'gummed or blocked' },
+    when: carburettor
+  }),
   vacuumIdle: quantity({
     label: 'Line vacuum at the pump, idle',
     dimension: 'vacuum',
@@ -91,6 +97,30 @@ export const items = {
     max: 101_325,
     limit: 'fuel.vacuum',
     when: withPump
+  }),
+  vacuumPortable: quantity({
+    label: 'The same on a portable tank',
+    ask: 'Line vacuum at the same speed, a portable tank straight to the engine’s coupling',
+    dimension: 'vacuum',
+    min: 0,
+    max: 101_325,
+    when: withPump
+  }),
+  vacuumOpen: quantity({
+    label: 'The same with the fill cap open',
+    ask: 'Line vacuum at the same speed, fill cap open',
+    dimension: 'vacuum',
+    min: 0,
+    max: 101_325,
+    when: withPump
+  }),
+  tankPressure: quantity({
+    label: 'Pressure in the tank, pumped up',
+    dimension: 'pressure',
+    example: '3 psi',
+    min: 0,
+    max: 100e3,
+    when: (p) => p.supply === 'pressurised'
   }),
   lift: quantity({
     label: 'Pump above the fuel',

@@ -56,6 +56,16 @@ export function analyse(c: Context): Finding[] {
         why
       );
   }
+  const slots = record.value('gear.slots');
+  if (slots === 'chewed' || slots === 'stuck')
+    out.add(
+      'slots',
+      'watch',
+      slots === 'chewed'
+        ? 'The slots of the gear plugs are chewed: a driver that fills them, a blow straight on, impact before force; new plugs with the washers.'
+        : 'A gear plug will not move: heat the case, not the plug, shock it straight on, impact driver. Drilling it out comes last.',
+      practice([`slots: ${slots}`], 'the next one cannot open what this one rounds off.')
+    );
   refilling(c, out);
   const refill = record.value('gear.refill');
   const washers = record.value('gear.washers');

@@ -91,6 +91,11 @@ export const items = {
     label: 'Refilled',
     options: { service: 'for service', stand: ['for a stand run only', 'out of gear'], no: 'not yet' }
   }),
+  slots: choice({
+    label: 'Slots of the plugs',
+    ask: 'Slots of drain, vent and level plug: does the driver fill them?',
+    options: { good: 'good', chewed: 'chewed', stuck: 'will not move' }
+  }),
   washers: choice({ label: 'One fresh washer for each plug there is', options: { yes: 'yes', no: 'no' } })
 } as const;
 

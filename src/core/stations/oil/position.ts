@@ -1,5 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { roundOf } from '../../record/current.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { say } from '../../units/index.ts';
 
@@ -55,13 +56,13 @@ function voided(c: Context, at: Instant): Why | undefined {
   return typeof said === 'number' && said < SETTLED ? 'early' : undefined;
 }
 
+/** Oil poured in or drawn out; "unknown" is neither. */
+const filled = (c: Context): { readonly at: Instant }[] =>
+  [...c.record.all('oil.poured'), ...c.record.all('oil.drained')].filter((r) => r.value !== 'unknown');
+
 /** Whether the engine was run, filled or drained between two moments: two dips across it are not of one level. */
 function changedBetween(c: Context, a: Instant, b: Instant): boolean {
-  const events = [
-    ...c.record.all('oil.poured'),
-    ...c.record.all('oil.drained'),
-    ...c.record.all('run.event').filter((r) => r.value === 'start')
-  ];
+  const events = [...filled(c), ...c.record.all('run.event').filter((r) => r.value === 'start')];
   return events.some((r) => isAfter(r.at, a) && !isAfter(r.at, b));
 }
 
@@ -71,14 +72,11 @@ function changedBetween(c: Context, a: Instant, b: Instant): boolean {
  */
 export function dips(c: Context): Dips {
   const gap = markGap(c);
-  const round = Math.max(c.record.round('oil.dip'), c.record.round('oil.dipAt'));
-  const since = latestAt([
-    ...c.record.all('oil.poured'),
-    ...c.record.all('oil.drained'),
-    ...c.worked('oil').map((at) => ({ at }))
-  ]);
-  const taken = [...c.record.all('oil.dip', { round }), ...c.record.all('oil.dipAt', { round })]
-    .filter((r) => r.value !== 'unknown' && isAfter(r.at, since || undefined))
+  const read = [...c.record.all('oil.dip'), ...c.record.all('oil.dipAt')].filter((r) => r.value !== 'unknown');
+  const round = Math.max(1, ...read.map(roundOf));
+  const since = latestAt([...filled(c), ...c.worked('oil').map((at) => ({ at }))]);
+  const taken = read
+    .filter((r) => roundOf(r) === round && isAfter(r.at, since || undefined))
     .sort((a, b) => byTime(a, b) || (a.id < b.id ? -1 : 1));
   const why = taken.map((r) => voided(c, r.at));
   const all = taken

@@ -79,7 +79,21 @@ export const items = {
     label: 'A second thermometer, same spot',
     options: { same: 'agrees', normal: 'reads normal' }
   }),
-  idle: quantity({ label: 'Idle set, in gear', dimension: 'speed', example: '750 rpm', min: 300, max: 3000 }),
+  idle: quantity({
+    label: 'Idle set, in gear',
+    dimension: 'speed',
+    example: '750 rpm',
+    min: 300,
+    max: 3000,
+    limit: 'run.idle'
+  }),
+  pulls: quantity({
+    label: 'Pulls, or turns of the key, to first fire',
+    dimension: 'count',
+    min: 0,
+    max: 100,
+    when: (p) => p.starting !== 'unknown'
+  }),
   plugAfter: choice({
     label: 'A plug after running',
     ask: 'A plug out after running: is there water on it?',

@@ -3,6 +3,7 @@ import { ownLimits } from '../../engine/limits.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import type { Seen, SparkAnalysed, SparkFact, SparkFacts } from './facts.ts';
+import { current, damagedPart, type Damaged } from './damage.ts';
 import { isolation } from './isolation.ts';
 import { sparks } from './measure.ts';
 import { sparkSeen } from './seen.ts';
@@ -38,7 +39,7 @@ export function analyse(c: Context): SparkAnalysed {
   const voided: SparkFact[] = out.length
     ? [{ kind: 'lanyard-out', id: 'lanyard', repeat: true, condition: 'cannot-tell', values: { cylinders: out } }]
     : [];
-  if (!list.length) return { basis, facts: [...voided, ...measured] };
+  if (!list.length) return { basis, facts: [...voided, ...damage(c), ...measured] };
   const all = cylindersOf(c);
   const missing = all.filter((k) => !list.some((s) => s.cylinder === k) && !out.includes(k));
   const good = !missing.length && !out.length && list.every((s) => s.result === 'good' && !s.mixed);
@@ -51,6 +52,7 @@ export function analyse(c: Context): SparkAnalysed {
         .filter((s) => s.mixed)
         .map(({ cylinder }): SparkFact => ({ kind: 'unsteady', cylinder, condition: 'watch', values: {} })),
       ...looks(c),
+      ...damage(c),
       ...gaps(c, electronic),
       ...voltageFacts(c),
       ...measured,
@@ -77,12 +79,13 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
     ...(shared
       ? [{ kind: 'pair', condition: 'fault', values: { dead, shared } } as const]
       : none.map((s) => noneHere(c, s, dead.length === 1))),
-    ...weak.map(({ cylinder, sun, slow }): SparkFact => ({
-      kind: sun ? 'sun' : slow ? 'slow' : 'weak',
-      cylinder,
-      condition: sun || slow ? 'cannot-tell' : 'watch',
-      values: {}
-    }))
+    ...weak.map(({ cylinder, sun, slow }): SparkFact => {
+      if (sun || slow) return { kind: sun ? 'sun' : 'slow', cylinder, condition: 'cannot-tell', values: {} };
+      const seen = damagedPart(c, cylinder);
+      return seen
+        ? { kind: 'explained', cylinder, condition: 'fault', values: { part: seen } }
+        : { kind: 'weak', cylinder, condition: 'watch', values: {} };
+    })
   ];
 }
 
@@ -90,6 +93,8 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
 function noneHere(c: Context, s: Seen, alone: boolean): SparkFact {
   const common = { cylinder: s.cylinder, condition: 'fault' } as const;
   if (onlyToBolt(s)) return { ...common, kind: 'ground', values: {} };
+  const seen = damagedPart(c, s.cylinder);
+  if (seen) return { ...common, kind: 'explained', values: { part: seen } };
   const part = alone ? isolation(c)?.found : undefined;
   return part ? { ...common, kind: 'own', values: { part } } : { ...common, kind: 'none', values: {} };
 }
@@ -109,6 +114,26 @@ function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): S
   const values = { cylinders, left: labels('open'), cleared, next: found.next !== undefined };
   return [{ kind: 'all', condition: 'fault', values }];
 }
+
+/** Damage that the eye found at coil, lead and cap, arcs astray among it. */
+const damage = (c: Context): SparkFact[] =>
+  cylindersOf(c).flatMap((cylinder): SparkFact[] => {
+    const stray = current(c, 'spark.stray', cylinder);
+    const seen = (part: Damaged, item: 'spark.coilLook' | 'spark.leadLook'): SparkFact[] => {
+      const look = current(c, item, cylinder);
+      if (look === undefined || look === 'whole' || look === 'not-fitted') return [];
+      const corroded = look === 'corroded';
+      const condition = corroded ? 'watch' : 'fault';
+      return [{ kind: 'damaged', id: `damaged-${part}`, cylinder, condition, values: { part, corroded } }];
+    };
+    return [
+      ...(stray && stray !== 'none'
+        ? [{ kind: 'stray', id: `stray-${stray}`, cylinder, condition: 'fault', values: { at: stray } } as const]
+        : []),
+      ...seen('coil', 'spark.coilLook'),
+      ...seen('lead', 'spark.leadLook')
+    ];
+  });
 
 /** Colour and steadiness, as far as shade and speed let them count. */
 const looks = (c: Context): SparkFact[] =>

@@ -1,6 +1,7 @@
 import type { Instant } from '../../units/instant.ts';
 import type { Profile } from '../../engine/profile.ts';
 import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { Damaged } from './damage.ts';
 import type { SparkPart } from './isolation.ts';
 import type { VoltageRow } from './voltage.ts';
 import type { WindingId, WindingRow } from './windings.ts';
@@ -55,6 +56,12 @@ export interface SparkFacts {
   unsteady: object;
   colour: { readonly colour: 'orange' | 'red' };
   misses: object;
+  /** Seen to arc where it should not. */
+  stray: { readonly at: 'lead' | 'cap' | 'coil' };
+  /** Damage seen at its coil, or at its lead and cap. */
+  damaged: { readonly part: Damaged; readonly corroded: boolean };
+  /** None or weak where a damaged part was seen. */
+  explained: { readonly part: Damaged };
   /** Open gap jumped, m. */
   gap: { readonly gap: number };
   voltage: VoltageRow;

@@ -53,6 +53,23 @@ export const items = {
     perCylinder: true,
     options: { steady: 'steady', misses: 'misses now and then' }
   }),
+  stray: choice({
+    label: 'Stray arc',
+    ask: 'In the dark, while it sparks: does it arc anywhere else?',
+    perCylinder: true,
+    options: { none: 'none', lead: 'from its lead', cap: 'at its cap or plug', coil: 'at its coil' }
+  }),
+  coilLook: choice({
+    label: 'Its coil, looked at',
+    perCylinder: true,
+    options: { whole: 'whole', cracked: 'cracked or burnt', corroded: 'terminals corroded' }
+  }),
+  leadLook: choice({
+    label: 'Its lead and cap, looked at',
+    perCylinder: true,
+    options: { whole: 'whole', damaged: 'gnawed, cracked or burnt', corroded: 'corroded inside' },
+    absent: true
+  }),
   stopWire: returns(
     'With the stop wire off',
     'No spark anywhere: disconnect the stop wire at the engine and try again'

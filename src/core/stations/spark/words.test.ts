@@ -88,6 +88,26 @@ const examples: Examples<SparkFacts> = {
     values: { colour }
   })),
   misses: [{ kind: 'misses', condition: watch, ...one }],
+  stray: (['lead', 'cap', 'coil'] as const).map((at) => ({
+    kind: 'stray' as const,
+    condition: fault,
+    cylinder: 1,
+    values: { at }
+  })),
+  damaged: (['lead', 'coil'] as const).flatMap((part) =>
+    [true, false].map((corroded) => ({
+      kind: 'damaged' as const,
+      condition: corroded ? watch : fault,
+      cylinder: 1,
+      values: { part, corroded }
+    }))
+  ),
+  explained: (['lead', 'coil'] as const).map((part) => ({
+    kind: 'explained' as const,
+    condition: fault,
+    cylinder: 1,
+    values: { part }
+  })),
   gap: [limit, { ...limit, manual: true }].map((l) => ({
     kind: 'gap',
     cylinder: 1,

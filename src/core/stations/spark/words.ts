@@ -4,6 +4,7 @@ import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { say, type System } from '../../units/index.ts';
+import type { Damaged } from './damage.ts';
 import type { SparkBasis, SparkFacts } from './facts.ts';
 import { POINTS_OHMS, TIMING_REACH } from './measured.ts';
 import { BETWEEN, METER_SHARE, windings, type WindingRow } from './windings.ts';
@@ -45,6 +46,11 @@ function windingBecause(r: WindingRow, units: System): Because {
 }
 
 const sayTiming = (x: number): string => `${Math.abs(x).toFixed(0)}° ${x < 0 ? 'after' : 'before'} top`;
+
+const damagedWords = {
+  coil: { at: 'The coil', name: 'coil', damaged: 'cracked or burnt', renew: 'Renew the coil.' },
+  lead: { at: 'The lead', name: 'lead', damaged: 'damaged', renew: 'Renew lead and cap.' }
+} as const satisfies Record<Damaged, object>;
 
 /** What is said of spark, of its windings, points and timing. */
 export const words: WordsOf<SparkFacts, SparkBasis> = {
@@ -143,6 +149,30 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
   misses: ({ cylinder }) => ({
     found: `Spark of cylinder ${cylinder} misses now and then: a loose connector, a chafed wire, or a coil failing warm.`,
     because: practice(['steadiness: misses now and then'], 'an intermittent spark is measured again warm.')
+  }),
+  stray: ({ cylinder, values }) => ({
+    found: `Spark of cylinder ${cylinder} goes astray: it arcs ${values.at === 'lead' ? 'from its lead' : values.at === 'cap' ? 'at its cap' : 'at its coil'}.`,
+    advice: values.at === 'coil' ? 'Dry and clean it; if it arcs again, renew the coil.' : 'Renew lead and cap.',
+    because: practice([`stray arc: ${values.at}`], 'looked for in the dark while it sparks.')
+  }),
+  damaged: ({ cylinder, values }) => {
+    const part = damagedWords[values.part];
+    return values.corroded
+      ? {
+          found: `${part.at} of cylinder ${cylinder} ${values.part === 'coil' ? 'has corroded terminals' : 'is corroded inside'}.`,
+          advice: 'Bright metal, and look at the spark again.',
+          because: practice([`${part.name}: corroded`], 'corrosion is cleaned before a part is blamed.')
+        }
+      : {
+          found: `${part.at} of cylinder ${cylinder} is ${part.damaged}.`,
+          advice: part.renew,
+          because: practice([`${part.name}: ${part.damaged}`], 'what the eye finds needs no swap to prove it.')
+        };
+  },
+  explained: ({ cylinder, values }, basis) => ({
+    found: `No good spark on cylinder ${cylinder}: its ${damagedWords[values.part].damaged} ${damagedWords[values.part].name} explains it.`,
+    advice: `${damagedWords[values.part].renew} Then look at it again, before anything is swapped.`,
+    because: pattern(basis, 'what the eye found is mended first; whether more is wrong shows after it.')
   }),
   gap: ({ cylinder, values, limit }, _, units) => {
     const gap = say(values.gap, 'length', units);

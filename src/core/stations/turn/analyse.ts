@@ -1,13 +1,15 @@
 import { isAfter } from '../../units/instant.ts';
 import { school } from '../../house-rules/rules.ts';
 import { cylindersOf, listed, type Context } from '../../findings/context.ts';
-import type { Finding } from '../../findings/finding.ts';
+import { known } from '../../engine/profile.ts';
+import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { lossFromLowPiston, pistonDepths } from './depths.ts';
 import { exposure } from './exposure.ts';
 import { lockTree } from './lock.ts';
+import { roughTree } from './rough.ts';
 import { sayLimit } from '../../findings/limit.ts';
 
 /**
@@ -57,6 +59,50 @@ const beltWords = { cracked: 'cracked, frayed or swollen', slack: 'slack, or it 
 /** Soaked after the first smooth turn would be hiding what the oil covers. */
 const soakedSince = (c: Context): boolean => c.record.value('turn.soaked') === 'yes';
 
+/** Grit, noise or play: where it sits, from what was taken out of it; the bores are not blamed before. */
+function rough(c: Context, out: Out, why: Because, felt: readonly string[] = []): void {
+  const tree = roughTree(c);
+  const is = felt.length
+    ? `It turns, with ${listed(felt.map((f) => (f === 'tight' ? 'a tight spot' : f)))}`
+    : 'It turns gritty';
+  const found = tree?.found;
+  if (found && found.id !== 'head')
+    out.add(
+      `rough-${found.id}`,
+      'fault',
+      `${is}: it sits in the ${found.label}, not in the power head.${found.id === 'pinion' ? '' : ' Gear oil and magnet say more; no running in gear before.'}`,
+      why
+    );
+  else if (found)
+    out.add(
+      felt.length ? 'feel' : 'gritty',
+      felt.length ? 'watch' : 'fault',
+      `${is}, and with the leg off all the same: ${found.label}. Oil it, and turn it again the next day before believing it.`,
+      why
+    );
+  else if (felt.length)
+    out.add('feel', 'watch', `${is}. Find out where before it is cranked: neutral first, then the leg.`, why);
+  else
+    out.add(
+      'gritty',
+      'fault',
+      'It turns gritty: gear case, bearings or bores. In neutral first, then with the leg off; oil it, and turn it again the next day before believing it.',
+      why
+    );
+}
+
+/** Put together and turned: stiffer than before is a thing done wrong, and it is found before it is spun. */
+function assembled(c: Context, out: Out): void {
+  const said = c.record.value('turn.assembled');
+  if (said !== 'stiffer' && said !== 'binds') return;
+  out.add(
+    'assembled',
+    said === 'binds' ? 'fault' : 'watch',
+    `It turns ${said === 'binds' ? 'until it binds' : 'stiffer than before'} since it was put together: undo what was done last and look, key, O-ring, washer, shim. Nothing spins before.`,
+    practice([`turned after assembly: ${said}`], 'what turned easily before and does not now was put together wrong.')
+  );
+}
+
 /** What the hand says about it before anything is cranked. */
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('turn');
@@ -78,14 +124,12 @@ export function analyse(c: Context): Finding[] {
       const words = tree.found
         ? `It was ${tree.found.label}${tree.found.by === 'elimination' ? ', by elimination' : ''}.`
         : `It may be ${listed(left)}. ${tree.next?.item === 'turn.plugs' ? 'Take the plugs out first: liquid in a cylinder locks it.' : 'Go on in order; no force.'}`;
-      out.add('locked', tree.found || plugs === 'out' ? 'fault' : 'cannot-tell', `It is locked. ${words}`, why);
-    } else if (last.result === 'gritty')
-      out.add(
-        'gritty',
-        'fault',
-        'It turns gritty: bearings or bores. Oil it, and turn it again the next day before believing it.',
-        why
-      );
+      const reach = known(record.value('turn.reach'));
+      const stops = reach
+        ? ` It turns ${Math.round(reach)}° and stops there: something lies in its way, liquid or a part, rather than rust all round.`
+        : '';
+      out.add('locked', tree.found || plugs === 'out' ? 'fault' : 'cannot-tell', `It is locked.${stops} ${words}`, why);
+    } else if (last.result === 'gritty') rough(c, out, why);
     else if (last.result === 'stiff')
       out.add('stiff', 'watch', 'It turns stiff. Oil the bores, soak, and turn it again tomorrow; no force.', why);
     else if (last.result === 'free' && plugs !== 'out')
@@ -105,6 +149,7 @@ export function analyse(c: Context): Finding[] {
           limit: `${ruleNumber(c.rules, 'nextDay')} h between two smooth turns (house rule)`
         }
       );
+    else if (felt.some((f) => f !== 'tight')) rough(c, out, why, felt);
     else if (felt.length)
       out.add(
         'feel',
@@ -138,6 +183,7 @@ export function analyse(c: Context): Finding[] {
     else out.add('bumps', 'sound', `All ${expected} bumps are there.`, why);
   }
 
+  assembled(c, out);
   const water = record.value('turn.water');
   if (water === 'some' || water === 'much')
     out.add(

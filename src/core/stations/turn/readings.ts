@@ -1,6 +1,7 @@
 import { choice, quantity, several } from '../../items/item.ts';
 
 const free = { free: 'comes free', still: 'still locked' } as const;
+const smoother = { smooth: 'smooth then', still: 'rough all the same' } as const;
 const gear = { follows: 'propeller follows', slips: 'jumps or slips', no: 'does not engage' } as const;
 const shifts = (p: { readonly shift?: string }): boolean => p.shift !== 'direct';
 
@@ -67,6 +68,38 @@ export const items = {
     label: 'Leg off',
     ask: 'Drop the leg: drive shaft, pump and gears are out of it. Does it turn now?',
     options: free
+  }),
+  reach: quantity({
+    label: 'Turned before it stopped',
+    ask: 'How far did it turn before it stopped, and stops there every time?',
+    dimension: 'angle',
+    example: '40°',
+    min: 0,
+    max: 720
+  }),
+  roughNeutral: choice({
+    label: 'Rough, in neutral',
+    ask: 'Neutral, propeller spinning freely: is it still rough?',
+    options: smoother,
+    when: shifts
+  }),
+  roughPinion: choice({
+    label: 'Rough, starter pinion back',
+    ask: 'Starter pinion pulled back, belt off: is it still rough?',
+    options: smoother,
+    absent: true,
+    when: (p) => p.starting !== 'rope'
+  }),
+  roughLeg: choice({
+    label: 'Rough, leg off',
+    ask: 'Leg off: drive shaft, pump and gears are out of it. Is it still rough?',
+    options: smoother
+  }),
+  assembled: choice({
+    label: 'Turned after it was put together',
+    ask: 'After anything was put together: turned by hand, as easily as before?',
+    options: { same: 'as before', stiffer: 'stiffer than before', binds: 'binds or stops' },
+    absent: true
   }),
   neutral: choice({
     label: 'Neutral',

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { hasCylinder } from '../../../core/record/current.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { factSchema } from '../../../core/engine/fact.ts';
-import { contextOf } from '../../../core/findings/context.ts';
+import { contextWithWork } from '../../../core/jobs/work.ts';
 import { doesSomething, holdsOf, refusal } from '../../../core/holds/index.ts';
 import type { Reading } from '../../../core/record/reading.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
@@ -35,7 +35,7 @@ function refusalOf(survey: SurveyFile, entry: Entry, o: StoreOptions): string | 
   const { what, value } = entry.body;
   const misplaced = wrongCylinder(survey, entry.body);
   if (misplaced || !doesSomething(what, value)) return misplaced;
-  return refusal(holdsOf(contextOf(survey, o.now ?? new Date(), 'metric')), what, value);
+  return refusal(holdsOf(contextWithWork(survey, o.now ?? new Date(), 'metric')), what, value);
 }
 
 /** Takes a batch of entries and facts, refusing one by one what is malformed or held, and answers with all that is new. */

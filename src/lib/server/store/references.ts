@@ -1,4 +1,4 @@
-import { contextOf } from '../../../core/findings/context.ts';
+import { contextWithWork } from '../../../core/jobs/work.ts';
 import { compare } from '../../../core/stations/compression/compare.ts';
 import { referenceOf, type ReferenceTest } from '../../../core/stations/compression/reference.ts';
 import { Readings } from '../../../core/record/current.ts';
@@ -38,7 +38,7 @@ function othersOf(surveyId: string, o: StoreOptions): Others {
 /** The compression of one assessment, as something to compare with; nothing where none was read. */
 function testOf(at: { id: string; label: string }, o: StoreOptions): ReferenceTest | undefined {
   const loaded = loadSurvey(at.id, o);
-  const found = loaded && compare(contextOf(loaded.survey, new Date(loaded.head.startedAt), 'metric'));
+  const found = loaded && compare(contextWithWork(loaded.survey, new Date(loaded.head.startedAt), 'metric'));
   return found && referenceOf(at.label, found);
 }
 

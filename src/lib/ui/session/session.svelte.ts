@@ -173,16 +173,17 @@ export class Session {
   }
 
   /** The standing reading of an item in the current round of its station. */
-  current(what: ItemId, cylinder?: number): Reading | undefined {
+  current(what: ItemId, cylinder?: number, bank?: Conditions['bank']): Reading | undefined {
     const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
-    return this.record.all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) }).at(-1);
+    const list = this.record.all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) });
+    return allItems[what].perBank ? list.findLast((r) => r.conditions?.bank === bank) : list.at(-1);
   }
 
   /** What a new value takes the place of: nothing where each entry stands by itself, or where something was read under it. */
-  private replaced(what: ItemId, cylinder: number | undefined): Reading | undefined {
+  private replaced(what: ItemId, { cylinder, conditions }: ReadMore): Reading | undefined {
     const item = allItems[what];
     if (item.repeated) return undefined;
-    const old = this.current(what, cylinder);
+    const old = this.current(what, cylinder, conditions?.bank);
     if (!old || !item.state) return old;
     const station = what.slice(0, what.indexOf('.') + 1);
     const used = this.survey.readings.some(
@@ -194,7 +195,7 @@ export class Session {
   /** Builds a reading of the current round; a single-valued item supersedes what stood there. */
   reading(what: ItemId, value: unknown, more: ReadMore = {}): Reading {
     const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
-    const old = this.replaced(what, more.cylinder);
+    const old = this.replaced(what, more);
     return {
       ...this.stamp(),
       what,

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { bankCount } from '$core/engine/banks.ts';
+  import { cylinderCount } from '$core/engine/profile.ts';
+  import type { Bank } from '$core/stations/cooling/thermostat.ts';
   import { sources } from '$core/stations/cooling/source.ts';
   import { school, schoolSaid } from '$core/house-rules/rules.ts';
   import Fold from '../marks/Fold.svelte';
@@ -14,6 +17,10 @@
   const session = useSession();
   const touched = (...keys: string[]): boolean =>
     keys.some((k) => session.record.all(`cooling.${k}` as 'cooling.set').length > 0);
+  const profile = $derived(session.survey.engine.profile);
+  const banks = $derived<readonly (Bank | undefined)[]>(
+    bankCount(profile, cylinderCount(profile) ?? 1) === 2 ? ['port', 'starboard'] : [undefined]
+  );
   const indicator = $derived(session.survey.engine.profile.indicator !== 'not-fitted');
 </script>
 
@@ -85,8 +92,17 @@
       Hung on a string with a thermometer beside it, neither touching the pan; note where it begins to open, let it
       cool, see it shut.
     </p>
-    <div class="pb-3">
-      <StationFields station="cooling" only={['thermostatStamp', 'thermostatOpens', 'thermostatPan']} />
+    <div class="grid gap-x-6 pb-3 {banks[0] ? 'sm:grid-cols-2' : ''}">
+      {#each banks as bank (bank ?? '')}
+        <section aria-label={bank ? `Thermostat, ${bank} bank` : 'Thermostat'}>
+          {#if bank}<h4 class="mb-1 font-semibold capitalize">{bank} bank</h4>{/if}
+          <StationFields
+            station="cooling"
+            only={['thermostatStamp', 'thermostatOpens', 'thermostatPan']}
+            {...bank ? { conditions: { bank } } : {}}
+          />
+        </section>
+      {/each}
     </div>
   </Fold>
 {/if}

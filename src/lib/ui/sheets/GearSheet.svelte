@@ -16,7 +16,7 @@
   const jar = $derived(gearJar(session.judgement.context));
 </script>
 
-<StationFields station="gear" only={['first', 'water']} />
+<StationFields station="gear" only={['slots', 'first', 'water']} />
 <div class="mt-4"><JarScale /></div>
 {#if jar}<div class="panel my-3 p-2"><JarDrawing layers={jar} label="Gear oil as drained" /></div>{/if}
 <div class="mt-3"><StationFields station="gear" only={['drained']} /></div>

@@ -142,6 +142,7 @@
     'idles',
     'second',
     'idle',
+    'pulls',
     'plugAfter',
     'longRun',
     'cause'

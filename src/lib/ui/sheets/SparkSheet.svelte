@@ -62,6 +62,14 @@
     />
   {/each}
 </div>
+<Fold title="Lead, cap and coil, looked at" open={session.record.all('spark.leadLook').length > 0}>
+  <div class="pb-3">
+    <CylinderTable
+      what={['spark.leadLook', 'spark.coilLook', 'spark.stray']}
+      caption="Lead, coil and arcs astray of each cylinder"
+    />
+  </div>
+</Fold>
 {#if found}<EliminationPanel elimination={found} title="Which part it is" />{/if}
 
 <h3 class="mt-5 text-xl">How strong</h3>

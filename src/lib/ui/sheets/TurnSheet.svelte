@@ -5,6 +5,7 @@
   import { expectedBumps } from '$core/stations/turn/analyse.ts';
   import { pistonDepths } from '$core/stations/turn/depths.ts';
   import { lockTree } from '$core/stations/turn/lock.ts';
+  import { roughTree } from '$core/stations/turn/rough.ts';
   import RotateCw from '@lucide/svelte/icons/rotate-cw';
   import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
   import EliminationPanel from '../survey/EliminationPanel.svelte';
@@ -16,9 +17,11 @@
   const session = useSession();
   const profile = $derived(session.survey.engine.profile);
   const tree = $derived(lockTree(session.judgement.context));
+  const rough = $derived(roughTree(session.judgement.context));
   const bumps = $derived(expectedBumps(profile.strokes, cylinderCount(profile)));
   const depths = $derived(pistonDepths(session.judgement.context));
   const wet = $derived(drowned(session));
+  const worked = $derived((session.survey.steps ?? []).length > 0 || session.record.all('turn.assembled').length > 0);
   const other = $derived(profile.turning === 'anticlockwise');
   const told = $derived(profile.turning === 'clockwise' || other);
 </script>
@@ -34,9 +37,11 @@
   >
 </p>
 <StationFields station="turn" only={['plugs', 'result', 'bumps', 'feel']} />
-{#if tree}<EliminationPanel elimination={tree} title="What locks it" />{/if}
+{#if tree}<div class="mt-3"><StationFields station="turn" only={['reach']} /></div>
+  <EliminationPanel elimination={tree} title="What locks it" />{/if}
+{#if rough}<EliminationPanel elimination={rough} title="Where it is rough" />{/if}
 {#if wet}<div class="mt-4"><StationFields station="turn" only={['water', 'dried']} /></div>{/if}
-<div class="mt-4"><StationFields station="turn" only={['soaked']} /></div>
+<div class="mt-4"><StationFields station="turn" only={['soaked', ...(worked ? ['assembled'] : [])]} /></div>
 <h3 class="mt-5 mb-2 text-xl">Shift</h3>
 {#if profile.shift === 'direct'}
   <p>Direct drive: nothing to shift, and the propeller turns with every pull.</p>

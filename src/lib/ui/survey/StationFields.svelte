@@ -53,7 +53,7 @@
     {@const stop = held(what)}
     <div>
       {#each item.perCylinder ? cylinders : [undefined] as cylinder (cylinder ?? 0)}
-        {@const now = session.current(what, cylinder)}
+        {@const now = session.current(what, cylinder, conditions?.bank)}
         {@const label =
           cylinder === undefined || cylinders.length === 1
             ? item
@@ -64,7 +64,7 @@
           {:else}
             <ItemInput
               item={label as Item}
-              name={cylinder === undefined ? what : `${what}.${cylinder}`}
+              name={[what, cylinder, conditions?.bank].filter((x) => x !== undefined).join('.')}
               value={item.repeated ? undefined : now?.value}
               typed={item.repeated ? '' : now?.typed}
               units={session.units}
@@ -79,7 +79,7 @@
               ]
                 .filter(Boolean)
                 .join(' · ')}
-              draftKey="{session.surveyId}:{what}:{cylinder ?? ''}"
+              draftKey="{session.surveyId}:{what}:{cylinder ?? conditions?.bank ?? ''}"
               disabled={Boolean(stop)}
               oncommit={(value, typed) =>
                 session.read(what, value, {
@@ -91,7 +91,10 @@
                 (session.preview =
                   value === undefined
                     ? undefined
-                    : session.reading(what, value, cylinder === undefined ? {} : { cylinder }))}
+                    : session.reading(what, value, {
+                        ...(cylinder === undefined ? {} : { cylinder }),
+                        ...(conditions ? { conditions } : {})
+                      }))}
             />
           {/if}
         </div>

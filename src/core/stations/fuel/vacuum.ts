@@ -1,0 +1,63 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { known } from '../../engine/profile.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
+
+/** How far a line-vacuum gauge may be off, Pa (M: a third of an inch of mercury). */
+export const VACUUM_GAUGE = 1100;
+
+/** Where something holds the fuel back, as far as the readings of two tanks and the open cap tell. */
+export type Restriction = 'vent' | 'tank-side' | 'engine-side' | 'somewhere';
+
+export interface LineVacuum {
+  /** Pa at the pump: at speed on its own tank, else at idle; undefined where only another tank was read. */
+  readonly own: number | undefined;
+  readonly atSpeed: boolean;
+  readonly portable: number | undefined;
+  readonly open: number | undefined;
+  readonly limit: Judged;
+  readonly verdict: 'high' | 'low' | 'close' | 'idle-only';
+  readonly where?: Restriction;
+}
+
+/**
+ * Suction at the pump, each tank's figure for itself: high is called only past the gauge's own error. What falls on a portable
+ * tank is held back on the boat's side, what falls with the cap open by the vent, what stays high on both between coupling and pump.
+ */
+export function lineVacuum(c: Context): LineVacuum | undefined {
+  const speed = known(c.record.value('fuel.vacuumSpeed'));
+  const idle = known(c.record.value('fuel.vacuumIdle'));
+  const portable = known(c.record.value('fuel.vacuumPortable'));
+  const open = known(c.record.value('fuel.vacuumOpen'));
+  const own = speed ?? idle;
+  if (own === undefined && portable === undefined && open === undefined) return undefined;
+  const limit = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum);
+  const is = (p: number | undefined): 'high' | 'low' | 'close' | undefined =>
+    p === undefined
+      ? undefined
+      : p - VACUUM_GAUGE > limit.value
+        ? 'high'
+        : p + VACUUM_GAUGE < limit.value
+          ? 'low'
+          : 'close';
+  const base = { own, atSpeed: speed !== undefined, portable, open, limit };
+  const mine = is(own);
+  // High on a portable tank accuses the engine's side whatever its own tank would show.
+  if (mine !== 'high' && is(portable) === 'high') return { ...base, verdict: 'high', where: 'engine-side' };
+  if (mine === 'high')
+    return {
+      ...base,
+      verdict: 'high',
+      where:
+        is(open) === 'low'
+          ? 'vent'
+          : is(portable) === 'low'
+            ? 'tank-side'
+            : is(portable) === 'high'
+              ? 'engine-side'
+              : 'somewhere'
+    };
+  if (mine === undefined) return { ...base, verdict: 'close' };
+  if (mine === 'low' && speed === undefined) return { ...base, verdict: 'idle-only' };
+  return { ...base, verdict: mine };
+}

@@ -70,6 +70,27 @@ rows.push({
   limit: 300
 });
 
+const judging = JSON.parse(spawnSync(bin('tsx'), ['perf/judging.ts'], { encoding: 'utf8' }).stdout);
+const roots = (ms) => `${(ms / judging.sum).toFixed(1)} times a sum of a million roots`;
+rows.push({
+  name: 'judge-20k',
+  value: judging.whole,
+  unit: `ms, a survey of 20,000 readings judged from nothing, warm; ${judging.cold} ms the first time (${roots(judging.whole)})`,
+  limit: 300
+});
+rows.push({
+  name: 'judge-one-more',
+  value: judging.more,
+  unit: `ms, the same with one reading more (${roots(judging.more)})`,
+  limit: 30
+});
+rows.push({
+  name: 'keystroke-worst',
+  value: judging.worst,
+  unit: `ms, worst of 200 keys into six cylinders and 200 readings; median ${judging.key} ms (${roots(judging.worst)})`,
+  limit: 150
+});
+
 const planned = JSON.parse(spawnSync(bin('tsx'), ['perf/schedule.ts'], { encoding: 'utf8' }).stdout);
 rows.push({
   name: 'schedule-40',

@@ -2,6 +2,7 @@ import type { LeakFitter } from './physics/cranking-fit.ts';
 import { holdsOf, type Hold } from './holds/index.ts';
 import { contextWithWork } from './jobs/work.ts';
 import type { Context } from './findings/context.ts';
+import { keep } from './findings/keep.ts';
 import { stations, stationsFor } from './stations/register.ts';
 import type { StationId } from './stations/items.ts';
 import { gravest, type Condition, type Finding } from './findings/finding.ts';
@@ -25,9 +26,8 @@ export interface Judgement {
 }
 
 /** Every finding of every station that this engine has. */
-export function findingsFor(c: Context): Finding[] {
-  return stationsFor(c.survey.engine.profile).flatMap((s) => stations[s].analyse(c));
-}
+export const findingsFor = (c: Context): Finding[] =>
+  stationsFor(c.survey.engine.profile).flatMap((s) => keep(c, stations[s].analyse));
 
 /**
  * The first stage: judges what was read. Pure; the clock, the units and what fits a compression test are passed in.

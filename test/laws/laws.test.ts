@@ -3,17 +3,8 @@ import { assess, type Assessment } from '../../src/core/assess.ts';
 import type { Condition } from '../../src/core/findings/finding.ts';
 import type { SurveyFile } from '../../src/core/record/survey-file.ts';
 import { allItems, itemIds } from '../../src/core/stations/items.ts';
-import { vignettes } from '../vignettes/index.ts';
-import { cases, begin, meet } from '../hold-cases.ts';
+import { worked } from '../worked.ts';
 
-/** Every worked case there is: the vignettes, and every hold raised and lifted. */
-const worked: readonly (readonly [string, SurveyFile])[] = [
-  ...vignettes.map((v) => [v.name, v.survey.survey] as const),
-  ...Object.entries(cases).flatMap(([id, c]) => [
-    [`hold ${id}, raised`, begin(c).survey] as const,
-    [`hold ${id}, lifted`, meet(begin(c), c.meet).survey] as const
-  ])
-];
 const judge = (s: SurveyFile): Assessment => assess(s, new Date('2026-05-20T12:00:00.000Z'), 'us');
 
 /** What a person acts on. */

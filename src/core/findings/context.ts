@@ -23,25 +23,50 @@ export interface Context extends Work {
   readonly units: System;
   /** Fits the leaks of a compression test: at once, or nothing until a worker has done it. Without it none is fitted. */
   readonly fitLeaks?: LeakFitter;
+  /** Whether an instant, in ms, lies behind us; asked instead of `now` where that is all that matters. */
+  readonly past: (moment: number) => boolean;
 }
 
 const none: Work = { worked: () => [], renewed: () => [] };
 
-export const contextOf = (
+/**
+ * The context of a survey. `aside` is one that is looked at beside the survey at hand, as it stood at an earlier moment: the next
+ * judgement will not be that one with a reading more.
+ */
+export function contextOf(
   survey: SurveyFile,
   now: Date,
   units: System,
   fitLeaks?: LeakFitter,
-  work: Work = none
-): Context => ({
-  survey,
-  record: new Readings(survey),
-  rules: survey.houseRules ?? {},
-  now,
-  units,
-  ...work,
-  ...(fitLeaks ? { fitLeaks } : {})
-});
+  work: Work = none,
+  aside = false
+): Context {
+  const record = new Readings(survey, !aside);
+  const context = {
+    survey,
+    record,
+    rules: survey.houseRules ?? {},
+    units,
+    ...work,
+    past: (moment: number): boolean => {
+      const past = now.getTime() > moment;
+      record.askedPast(moment, past);
+      return past;
+    }
+  };
+  // Whatever asks for the time, or for fits that a worker may answer later, holds for this judgement only.
+  const noting = <T>(value: T): PropertyDescriptor => ({
+    enumerable: true,
+    get: () => {
+      record.passing();
+      return value;
+    }
+  });
+  return Object.defineProperties(context, {
+    now: noting(now),
+    ...(fitLeaks ? { fitLeaks: noting(fitLeaks) } : {})
+  }) as typeof context & Pick<Context, 'now' | 'fitLeaks'>;
+}
 
 /** The list of cylinders, when their number is known. */
 export function cylindersOf(c: Context): number[] {

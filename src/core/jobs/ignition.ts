@@ -73,7 +73,7 @@ export const ignition = {
   coil: {
     title: 'Renew the coil or winding',
     raisedBy: [
-      ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [`spark.${w}`, `spark.hot-${w}`]),
+      ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [only(`spark.${w}`, 'fault'), `spark.hot-${w}`]),
       only('spark.damaged-coil', 'fault'),
       'spark.stray-coil'
     ],

@@ -74,7 +74,8 @@ export const asOf = (c: Context, at: string): Context =>
     {
       worked: (s) => c.worked(s).filter((w) => isAfter(at, w)),
       renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w))
-    }
+    },
+    true
   );
 
 /** "Likely: head gasket (the case leaks under test; …)." */

@@ -5,10 +5,11 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { absolute, kindRange } from '../../stations/compression/absolute.ts';
 import { compare, compareAll, type Comparison } from '../../stations/compression/compare.ts';
-import { leakDownRows } from '../../stations/compression/leakdown.ts';
+import type { LeakTester } from '../../physics/leak-down.ts';
+import { leakBands, leakDownRows } from '../../stations/compression/leakdown.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
-import { leaning, seen, type Measure } from './observed.ts';
+import { leaning, past, seen, type Measure } from './observed.ts';
 
 const latest = (c: Context): string => compare(c)?.at ?? '';
 
@@ -136,8 +137,11 @@ const wet: Measure = (c, cylinder) => {
   const dry = found?.rows.find((r) => r.cylinder === cylinder);
   // Oil beside a dry reading that is still doubted says nothing: both may be of the one slip.
   if (!found || !mine || !dry || (dry.low && dry.readings.length < 2)) return undefined;
-  const { verdict } = judgeWet(c, dry, mine);
-  return verdict === 'rings' || verdict === 'valve' ? seen(verdict === 'rings', latest(c)) : undefined;
+  const { verdict, oil } = judgeWet(c, dry, mine);
+  if (!oil || verdict === 'lower') return undefined;
+  // What the oil's own volume does not explain, against what readings and dose may be off.
+  const off = Math.hypot(dry.u, mine.u, (oil.high - oil.low) / 4, 0.02 * dry.mean);
+  return past(mine.mean - (oil.low + oil.high) / 2, 1.5 * off, off, latest(c));
 };
 
 const wetAll: Measure = (c) => {
@@ -154,21 +158,27 @@ const row = (c: Context, cylinder: number | undefined) => leakDownRows(c).find((
 const leakAt = (c: Context): string =>
   latestAt([...c.record.all('compression.leakdown'), ...c.record.all('compression.escape')]);
 
-const leakdown: Measure = (c, cylinder, found) => {
-  const condition =
-    found.get(`compression.leakdown.${cylinder}`) ?? found.get(`compression.leakdown-gasket.${cylinder}`);
-  // Two that do not agree say nothing until one of them is repeated or taken back.
-  return condition === undefined || condition === 'cannot-tell' ? undefined : seen(condition !== 'sound', leakAt(c));
+/** Where a tester's bands of watch and fault meet, and what share of them a reading may be off (M). */
+function leakPast(c: Context, share: number, tester: LeakTester, bound: { least?: number; most?: number } = {}) {
+  const { watch, fault } = leakBands(c, tester);
+  return past(share, (watch + fault) / 2, Math.max(0.3 * (fault - watch), 0.025), leakAt(c), bound);
+}
+
+/** Twelve per cent and forty-eight are different evidence. Two that do not agree say nothing until one of them is repeated. */
+const leakdown: Measure = (c, cylinder) => {
+  const r = row(c, cylinder);
+  return r && !r.disagree ? leakPast(c, r.share, r.tester) : undefined;
 };
 /** Air heard at a place; a tight cylinder clears every place, a leaking one only those that were listened to. */
 const air =
   (...places: readonly string[]): Measure =>
-  (c, cylinder, found) => {
+  (c, cylinder) => {
     const r = row(c, cylinder);
     if (!r || r.disagree) return undefined;
     if (r.escapes.some((e) => places.includes(e))) return seen(true, leakAt(c));
-    const tight = found.get(`compression.leakdown.${cylinder}`) === 'sound';
-    return tight || r.escapes.length ? seen(false, leakAt(c)) : undefined;
+    if (r.escapes.length) return seen(false, leakAt(c));
+    const o = leakPast(c, r.share, r.tester, { most: 0 });
+    return o.likelihood.present < 1 ? o : undefined;
   };
 
 const lash: Measure = (c, cylinder) => {

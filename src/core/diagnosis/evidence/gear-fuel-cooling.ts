@@ -8,13 +8,14 @@ import { fuelAge } from '../../stations/fuel/age.ts';
 import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
-import { lineVacuum } from '../../stations/fuel/vacuum.ts';
+import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
 import { thermostats } from '../../stations/cooling/thermostat.ts';
-import { dips } from '../../stations/oil/position.ts';
+import { DIP_AGREES, dips, markGap } from '../../stations/oil/position.ts';
 import { bankDifference } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
-import { leaning, seen, wordOf, type Measure } from './observed.ts';
+import { charging, CHARGING } from '../../stations/run/charging.ts';
+import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
 
 const lastOf = (c: Context, ...items: readonly ItemId[]): string => latestAt(items.flatMap((i) => c.record.all(i)));
 const list = (of: (c: Context) => unknown): Measure => {
@@ -29,7 +30,7 @@ const gearLow: Measure = (c) => {
   const drained = known(c.record.value('gear.drained'));
   const holds = known(c.survey.engine.profile.gearCapacity);
   if (wordOf(c, 'gear.look')?.value === 'none' || wordOf(c, 'gear.first')?.value === 'nothing') return seen(true, at);
-  return drained !== undefined && holds !== undefined ? seen(drained < 0.8 * holds, at) : undefined;
+  return drained !== undefined && holds !== undefined ? past(-drained / holds, -0.8, 0.06, at) : undefined;
 };
 
 const caseLeaks: Measure = (c, _k, found) => {
@@ -83,8 +84,9 @@ const mix: Measure = (c) => {
 const vacuumAt = (c: Context): string => lastOf(c, 'fuel.vacuumSpeed', 'fuel.vacuumPortable', 'fuel.vacuumOpen');
 const vacuum: Measure = (c) => {
   const read = lineVacuum(c);
-  if (read?.verdict === 'high') return seen(true, vacuumAt(c));
-  return read?.verdict === 'low' && read.atSpeed ? seen(false, vacuumAt(c)) : undefined;
+  if (read?.own === undefined) return undefined;
+  // At idle a low figure says nothing: a blockage shows at speed.
+  return past(read.own, read.limit.value, VACUUM_GAUGE, vacuumAt(c), read.atSpeed ? {} : { least: 0 });
 };
 /** How it runs on a portable tank, in words or by its vacuum there. */
 const portableFine: Measure = (c) => {
@@ -119,21 +121,29 @@ const stream =
     if (s === undefined || (word === 'weak' && s === 'none')) return undefined;
     return seen(s === word, runAt(c));
   };
+/** What a temperature and its limit may be off, K (M). */
+const THERMOMETER = 3;
+/** A head that is not hot never clears the pump by itself: at most seven to one (M), and nothing while it is still cold. */
+const NOT_HOT = -1.9;
 const hot: Measure = (c, _k, found) => {
   const run = found.get('run.heat');
   const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const { head } = lastSeen(c);
-  if (head !== undefined && head >= limit.value) return seen(true, runAt(c));
   if (run === 'fault') return seen(true, runAt(c));
-  if (run === 'watch') return leaning(1, 0.35, runAt(c));
   if (run === 'sound') return seen(false, runAt(c));
-  // A head that is still cold says nothing about the pump.
-  return head !== undefined && head >= HEAD_SPEAKS ? leaning(0.15, 1, runAt(c)) : undefined;
+  if (head !== undefined) {
+    const speaks = Math.min(1, Math.max(0, (head - HEAD_SPEAKS) / 20));
+    const least = run === 'watch' ? 0 : NOT_HOT * speaks;
+    const o = past(head, limit.value, THERMOMETER, runAt(c), { least });
+    if (o.likelihood.present === 1 && o.likelihood.absent < 0.35) return o;
+    if (run !== 'watch') return o;
+  }
+  return run === 'watch' ? leaning(1, 0.35, runAt(c)) : undefined;
 };
 const impellerOld: Measure = (c) => {
   const r = c.record.last('cooling.impellerAge');
   if (!r || typeof r.value !== 'number') return undefined;
-  return seen(r.value > judgedBy(c, 'cooling.impeller', IMPELLER_YEARS).value, r.at);
+  return past(r.value, judgedBy(c, 'cooling.impeller', IMPELLER_YEARS).value, 0.75, r.at);
 };
 /** A thermostat that works brings the head over this within ten minutes, K (M: 45 °C). */
 const WARM = 318;
@@ -141,8 +151,8 @@ const cold: Measure = (c) => {
   const { head } = lastSeen(c);
   const minutes = Math.max(0, ...runsOf(c).map((r) => r.minutes), known(c.record.value('run.minutes')) ?? 0);
   if (head === undefined) return undefined;
-  if (head >= WARM) return seen(false, runAt(c));
-  return minutes >= 10 ? seen(true, runAt(c)) : undefined;
+  // That it is cold counts only after it has run long enough to be warm.
+  return past(-head, -WARM, THERMOMETER, runAt(c), minutes >= 10 ? {} : { most: 0 });
 };
 const banks: Measure = (c, _k, found) => {
   if (found.has('run.banks')) return seen(true, runAt(c));
@@ -169,14 +179,13 @@ const vanes: Measure = (c) => {
   const at = lastOf(c, 'cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.backward', 'cooling.vanes');
   if (!at) return undefined;
   const set = known(c.record.value('cooling.set'));
-  const bad =
-    (set !== undefined && set > judgedBy(c, 'cooling.set', ownLimits.vaneSet).value) ||
+  const broken =
     (known(c.record.value('cooling.cracked')) ?? 0) > 0 ||
     (known(c.record.value('cooling.missing')) ?? 0) > 0 ||
     c.record.value('cooling.backward') === 'yes';
-  if (bad) return seen(true, at);
-  const looked = set !== undefined || known(c.record.value('cooling.cracked')) !== undefined;
-  return looked ? seen(false, at) : undefined;
+  if (broken) return seen(true, at);
+  if (set !== undefined) return past(set, judgedBy(c, 'cooling.set', ownLimits.vaneSet).value, 4, at);
+  return known(c.record.value('cooling.cracked')) !== undefined ? seen(false, at) : undefined;
 };
 /** Any bank's that fails fails; good is only what every bank showed. */
 const thermostat =
@@ -185,8 +194,13 @@ const thermostat =
     const list = thermostats(c).filter((t) => t.is !== 'cannot-tell' && t.pan !== 'not-fitted');
     if (!list.length) return undefined;
     const at = lastOf(c, 'cooling.thermostatPan', 'cooling.thermostatOpens', 'cooling.thermostatStamp');
-    if (list.some((t) => t.is === which || t.is === (which === 'shut' ? 'late' : 'early'))) return seen(true, at);
-    return list.length === 1 && list[0]!.bank ? leaning(0.5, 1, at) : seen(false, at);
+    if (list.some((t) => t.pan === which)) return seen(true, at);
+    // The furthest off speaks; good is only what every bank showed.
+    const off = list.flatMap((t) => (t.opens === undefined || t.stamp === undefined ? [] : [t.opens - t.stamp]));
+    const furthest = which === 'shut' ? Math.max(...off) : Math.max(...off.map((x) => -x));
+    const least = list.length === 1 && list[0]!.bank ? -0.7 : undefined;
+    if (off.length) return past(furthest, ownLimits.thermostat, 1.5, at, least === undefined ? {} : { least });
+    return least === undefined ? seen(false, at) : leaning(0.5, 1, at);
   };
 
 const dipped =
@@ -196,6 +210,9 @@ const dipped =
     const at = d.last.at(-1)?.taken;
     if (at === undefined) return undefined;
     const is = (m: string): boolean => m === mark || (mark === 'below' && m === 'none');
+    // Two measured ones: the surer the further off the mark.
+    if (d.at !== undefined)
+      return past(mark === 'above' ? d.at : -d.at, mark === 'above' ? markGap(c) : 0, DIP_AGREES, at);
     if (d.agree) return seen(is(d.position ?? ''), at);
     // One dip, or two that differ: it leans.
     return d.last.some((x) => is(x.mark)) ? leaning(1, 0.15, at) : leaning(0.3, 1, at);
@@ -212,10 +229,7 @@ const oilFuel: Measure = (c) => {
   if (lab) {
     // The share’s interval against two and four per cent, not a yes or no beside it.
     const at = lastOf(c, 'oil.viscosity', 'oil.viscosityFresh');
-    if (lab.low >= ownLimits.dilutionWatch) return seen(true, at);
-    return lab.high < ownLimits.dilutionWatch
-      ? seen(false, at)
-      : leaning(1, lab.share > ownLimits.dilutionWatch ? 0.4 : 1, at);
+    return past(lab.share, (ownLimits.dilutionWatch + ownLimits.dilutionFault) / 2, 0.008, at);
   }
   // A trace after short cold runs is usual: it leans, no more.
   if (smell?.value === 'faint') return look?.value === 'thin' ? seen(true, smell.at) : leaning(0.7, 1, smell.at);
@@ -224,11 +238,10 @@ const oilFuel: Measure = (c) => {
   if (smell) return seen(smell.value === 'fuel' || smell.value === 'strong', smell.at);
   return look && (look.value === 'thin' ? seen(true, look.at) : leaning(0.5, 1, look.at));
 };
-/** A charging system holds a running engine above this, V (C: 13.2 V; 12.8 V is the battery alone). */
-const CHARGED = 13.2;
+/** Only what was read at speed says whether it charges. */
 const charge: Measure = (c) => {
-  const r = c.record.all('run.volts').at(-1);
-  return r && typeof r.value === 'number' ? seen(r.value < CHARGED, r.at) : undefined;
+  const last = charging(c).findLast((x) => x.verdict !== 'cannot-tell' && x.rpm !== undefined);
+  return last && past(-last.volts, -CHARGING.low, 0.15, last.at);
 };
 
 export const wetEndMeasures: Readonly<Record<string, Measure>> = {

@@ -6,7 +6,8 @@ import { expectedBumps } from '../../stations/turn/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
 import { current, damagedPart, type Damaged } from '../../stations/spark/damage.ts';
 import { roughOutside, roughTree } from '../../stations/turn/rough.ts';
-import { leaning, seen, wordOf, type Measure, type Observed } from './observed.ts';
+import { ownLimits } from '../../engine/limits.ts';
+import { leaning, past, seen, wordOf, type Measure, type Observed } from './observed.ts';
 
 /** The latest turn speaks: a soaked engine that turns is free until it is turned again. */
 const turned =
@@ -45,11 +46,11 @@ const depth: Measure = (c, cylinder) => {
   const d = pistonDepths(c);
   const row = d.rows.find((r) => r.cylinder === cylinder);
   if (!row || d.rows.length < 2) return undefined;
-  return seen(d.low.includes(row.cylinder), latestAt(c.record.all('turn.depth')));
+  const least = Math.min(...d.rows.map((r) => r.depth));
+  const reach = Math.max(1.4 * row.u, 0.25 * d.limit.value);
+  return past(row.depth - least, d.limit.value, reach, latestAt(c.record.all('turn.depth')));
 };
 
-/** A battery that falls under this with the plugs out is not up to the test, V (C). */
-const WEAK = 10.5;
 const volts: Measure = (c) => {
   const noted = [
     ...c.record.all('compression.pressure'),
@@ -61,7 +62,7 @@ const volts: Measure = (c) => {
   const own = c.record.last('plugs.volts');
   const all = [...noted, ...(own && typeof own.value === 'number' ? [{ at: own.at, v: own.value }] : [])];
   if (!all.length) return undefined;
-  return seen(Math.min(...all.map((x) => x.v)) < WEAK, latestAt(all));
+  return past(-Math.min(...all.map((x) => x.v)), -ownLimits.weakVolts, 0.15, latestAt(all));
 };
 
 /** Cranking under this is slow for arm and starter alike, 1/min (M). */
@@ -70,7 +71,7 @@ const crankSpeed: Measure = (c) => {
   const w = wordOf(c, 'plugs.starterCircuit');
   const r = c.record.last('plugs.rpm');
   const rpm = known(r?.value as number | undefined);
-  if (rpm !== undefined) return seen(rpm < SLOW, r!.at);
+  if (rpm !== undefined) return past(-rpm, -SLOW, 15, r!.at);
   if (!w || w.value === 'nothing') return undefined;
   return seen(w.value === 'slow', w.at);
 };

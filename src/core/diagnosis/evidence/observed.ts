@@ -26,6 +26,28 @@ export const leaning = (present: number, absent: number, at: string): Observed =
   at
 });
 
+/** However far past its limit, a figure convicts no more surely than this, in log odds (M: about four hundred to one). */
+const SUREST = 6;
+
+/**
+ * What a figure says of a sign that begins at a limit: even where it stands on it, and the surer the further it is past, or
+ * short of it. `reach` is what instrument and limit together may be off (one standard deviation, in the figure's unit): one step of
+ * the instrument never turns a suspect from likely to unlikely. `least` and `most` bound what it can say either way, in log odds.
+ */
+export function past(
+  value: number,
+  limit: number,
+  reach: number,
+  at: string,
+  { least = -SUREST, most = SUREST }: { readonly least?: number; readonly most?: number } = {}
+): Observed {
+  const says = Math.max(least, Math.min(most, (value - limit) / reach));
+  return {
+    likelihood: says >= 0 ? { present: 1, absent: Math.exp(-says) } : { present: Math.exp(says), absent: 1 },
+    at
+  };
+}
+
 /** A word read last, "unknown" and "not fitted" being none. */
 export function wordOf(
   c: Context,

@@ -6,6 +6,7 @@ import { pressureAtAltitude } from '../../physics/atmosphere.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { chosenSchool, school, type ChosenSchool } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { keep } from '../../findings/keep.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
 import type { Conditions, Instrument } from '../../record/reading.ts';
@@ -164,13 +165,7 @@ export function compare(c: Context): Comparison | undefined {
 }
 
 /** The same, and where readings were taken that all say nothing, those. */
-export function compareAll(c: Context): Comparison | undefined {
-  if (!compared.has(c)) compared.set(c, compareOnce(c));
-  return compared.get(c);
-}
-
-/** One comparison a judgement: the sheet, the drawing and the findings all ask for it. */
-const compared = new WeakMap<Context, Comparison | undefined>();
+export const compareAll = (c: Context): Comparison | undefined => keep(c, compareOnce);
 
 function compareOnce(c: Context): Comparison | undefined {
   const measured = pressures(c);

@@ -74,6 +74,10 @@ export const bandsOf = (limit: Judged, tester: LeakTester): LeakBands =>
     ? { watch: limit.value, fault: 2 * limit.value, limit }
     : { watch: bandOn(ownLimits.leakdownWatch, tester), fault: bandOn(ownLimits.leakdownFault, tester), limit };
 
+/** The bands of this engine on a tester. */
+export const leakBands = (c: Context, tester: LeakTester): LeakBands =>
+  bandsOf(judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch), tester);
+
 /** Percent by this instrument's own bands, where the air comes out, and lash. */
 export function analyseLeakDown(c: Context): LeakDownAnalysed {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);

@@ -5,6 +5,7 @@ import { isAfter } from '../../units/instant.ts';
 import { roundOf, type ReadingOf } from '../../record/current.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { listed, type Context } from '../../findings/context.ts';
+import { keep } from '../../findings/keep.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import {
   detectableDrop,
@@ -118,7 +119,15 @@ function attempts(c: Context, list: readonly PressureReading[]): PressureReading
  * One stage as its readings tell it. Pumped up again it is tested again, and the last attempt counts; but one that leaked
  * and then held without any work between is not told.
  */
-export function stageTest(c: Context, stage: CaseStage): StageTest | undefined {
+export const stageTest = (c: Context, stage: CaseStage): StageTest | undefined => keep(c, stageTests)[stage];
+
+const stageTests = (c: Context): Readonly<Record<CaseStage, StageTest | undefined>> => ({
+  low: testStage(c, 'low'),
+  high: testStage(c, 'high'),
+  vacuum: testStage(c, 'vacuum')
+});
+
+function testStage(c: Context, stage: CaseStage): StageTest | undefined {
   const list = stageReadings(c, stage);
   if (!list.length) return undefined;
   const tries = attempts(c, list);

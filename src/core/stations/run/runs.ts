@@ -1,10 +1,12 @@
 import type { Context } from '../../findings/context.ts';
+import { keep } from '../../findings/keep.ts';
 import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
 import { known } from '../../engine/profile.ts';
 import { withoutOutliers } from './odd.ts';
 import type { RunLog } from '../../items/item.ts';
 import type { Reading } from '../../record/reading.ts';
+import { byTime } from '../../units/instant.ts';
 
 export const spots = {
   head: 'head',
@@ -49,7 +51,13 @@ export interface Run {
 }
 
 const LOGGED = new Set(['run.temperature', 'run.rpm', 'run.stream', 'run.exhaust', 'run.volts', 'run.remark']);
-const ms = (r: Reading): number => Date.parse(r.at);
+/** Instants as numbers, parsed once a reading: a long log asks for each of them again and again. */
+const instants = new WeakMap<Reading, number>();
+function ms(r: Reading): number {
+  let at = instants.get(r);
+  if (at === undefined) instants.set(r, (at = Date.parse(r.at)));
+  return at;
+}
 
 function handRun(label: string, list: readonly Reading[], start: number, stop?: number): Run {
   const end = stop ?? Math.max(start, ...list.map(ms));
@@ -135,20 +143,12 @@ function splitLog(r: Reading): Run[] {
   });
 }
 
-const ofRecord = new WeakMap<object, Run[]>();
-
 /** Every run of the record, oldest first: by its start and stop, cut where entries ceased, and from loggers. */
-export function runsOf(c: Context): Run[] {
-  const old = ofRecord.get(c.record);
-  if (old) return old;
-  const found = findRuns(c);
-  ofRecord.set(c.record, found);
-  return found;
-}
+export const runsOf = (c: Context): Run[] => keep(c, findRuns);
 
 function findRuns(c: Context): Run[] {
   const events = c.record.all('run.event').filter((r) => r.value !== 'unknown');
-  const entries = [...LOGGED].flatMap((what) => c.record.all(what as 'run.rpm')).sort((a, b) => ms(a) - ms(b));
+  const entries = [...LOGGED].flatMap((what) => c.record.all(what as 'run.rpm')).sort(byTime);
   const starts = events.filter((r) => r.value === 'start').map(ms);
   // Entries before any start belong to a run whose start nobody tapped.
   if (entries.length && !starts.some((s) => s <= ms(entries[0]!))) starts.unshift(ms(entries[0]!));
@@ -160,7 +160,7 @@ function findRuns(c: Context): Run[] {
     const cut = mine.findIndex((r, i) => ms(r) - (i ? ms(mine[i - 1]!) : start) > SILENT);
     const kept = cut < 0 ? mine : mine.slice(0, cut);
     const last = kept.length ? ms(kept.at(-1)!) : start;
-    const silent = cut >= 0 || (!stop && (next < Infinity || c.now.getTime() - last > SILENT));
+    const silent = cut >= 0 || (!stop && (next < Infinity || c.past(last + SILENT)));
     const run = handRun(`run ${k + 1}`, kept, start, silent ? last : stop ? ms(stop) : undefined);
     return [silent ? { ...run, silent: true } : run];
   });

@@ -1,5 +1,6 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { keep } from '../../findings/keep.ts';
 import { measure, type Measured, type MeasureRule } from '../../measurements/measure.ts';
 import type { ReadingOf } from '../../record/current.ts';
 import { isAfter } from '../../units/instant.ts';
@@ -39,21 +40,15 @@ const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
 
 type Sparks = Map<string, Measured<SparkReading, 'lanyard'>>;
 
-/** Measured once a judgement: findings, isolation, voltages and evidence all ask for it. */
-const measuredOf = new WeakMap<Context, Sparks>();
-
 /** What was seen at each cylinder since the last work, by its best method first. */
-export function sparks(c: Context): Sparks {
-  let found = measuredOf.get(c);
-  if (!found) {
-    const known = new Set(cylindersOf(c));
-    const results = c.record
-      .all('spark.result')
-      .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && known.has(r.cylinder));
-    // A lead or a plug renewed at another check changes the spark as well.
-    const worked = (['spark', 'look', 'plugs'] as const).flatMap((s) => c.worked(s));
-    found = measure(results, rule(c), worked);
-    measuredOf.set(c, found);
-  }
-  return found;
+export const sparks = (c: Context): Sparks => keep(c, measureSparks);
+
+function measureSparks(c: Context): Sparks {
+  const cylinders = new Set(cylindersOf(c));
+  const results = c.record
+    .all('spark.result')
+    .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && cylinders.has(r.cylinder));
+  // A lead or a plug renewed at another check changes the spark as well.
+  const worked = (['spark', 'look', 'plugs'] as const).flatMap((s) => c.worked(s));
+  return measure(results, rule(c), worked);
 }

@@ -22,9 +22,11 @@ export const voltageFacts = (c: Context): SparkFact[] =>
     values: row
   }));
 
+const rangeIs = { inside: 'sound', outside: 'fault', close: 'cannot-tell' } as const;
+
 /** One winding: cold against warm, then against the manual's range. */
 function windingOf(row: WindingRow): SparkFact[] {
-  const { winding, cylinder, limit, warmOverCold, inRange } = row;
+  const { winding, cylinder, limit, warmOverCold, range } = row;
   const common = { ...(cylinder === undefined ? {} : { cylinder }), ...(limit ? { limit } : {}) };
   const out: SparkFact[] = [];
   if (warmOverCold !== undefined && Math.abs(warmOverCold - 1) > METER_SHARE)
@@ -35,8 +37,8 @@ function windingOf(row: WindingRow): SparkFact[] {
       condition: warmOverCold < 1 ? 'fault' : 'watch',
       values: { ...row, warmOverCold }
     });
-  if (inRange !== undefined)
-    out.push({ ...common, kind: 'winding', id: winding, condition: inRange ? 'sound' : 'fault', values: row });
+  if (range !== undefined)
+    out.push({ ...common, kind: 'winding', id: winding, condition: rangeIs[range], values: row });
   return out;
 }
 

@@ -28,9 +28,17 @@ export interface WindingRow {
   /** Mean brought to 20 °C, Ω. */
   readonly ohms20: number;
   readonly limit?: Judged;
-  readonly inRange?: boolean;
+  /** Against the manual's range: out of it, or in it, only by more than meter and temperature can be off. */
+  readonly range?: 'inside' | 'outside' | 'close';
   /** Warm over cold, both brought to 20 °C: 1 for sound copper. Nothing without a cold and a warm reading. */
   readonly warmOverCold?: number;
+}
+
+function against(ohms: number, low: number, high: number): 'inside' | 'outside' | 'close' {
+  const [least, most] = [ohms * (1 - METER_SHARE), ohms * (1 + METER_SHARE)];
+  if (most < low || least > high) return 'outside';
+  // A manual's range is read with an ordinary meter as it is: inside is inside.
+  return ohms >= low && ohms <= high ? 'inside' : 'close';
 }
 
 /** Every winding that was read, brought to 20 °C, against the manual's range and cold against warm. P: IEC 60028. */
@@ -61,7 +69,7 @@ export function windingRows(c: Context): WindingRow[] {
           readings,
           ohms20,
           ...(limit ? { limit } : {}),
-          ...(limit?.to === undefined ? {} : { inRange: ohms20 >= limit.value && ohms20 <= limit.to }),
+          ...(limit?.to === undefined ? {} : { range: against(ohms20, limit.value, limit.to) }),
           ...(both ? { warmOverCold: warm.at20 / cold.at20 } : {})
         }
       ];

@@ -241,7 +241,10 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     found:
       condition === 'sound'
         ? `The ${windingName(r)} is within the manual’s range.`
-        : `The ${windingName(r)} is ${ohms(r.ohms20, units)} at 20 °C, outside the manual’s ${sayLimit(r.limit!, units)}.`,
+        : `The ${windingName(r)} is ${ohms(r.ohms20, units)} at 20 °C, ${condition === 'fault' ? 'outside' : 'so close outside that meter and temperature may explain it:'} the manual’s ${sayLimit(r.limit!, units)}.`,
+    ...(condition === 'cannot-tell'
+      ? { advice: 'Read it again, leads touched together first, its temperature noted.' }
+      : {}),
     because: windingBecause(r, units)
   }),
   between: ({ values: { winding, rows } }, _, units) => {

@@ -24,8 +24,9 @@ const floors = {
     ['holds', 'survey', 'history', 'jobs'],
     ['judge.ts', 'care', 'drowned'],
     ['diagnosis'],
-    ['moves', 'plan'],
+    ['advice', 'plan'],
     ['parts', 'gates', 'decision'],
+    ['moves'],
     ['stages.ts', 'schedule'],
     ['assess.ts'],
     ['report']

@@ -1,7 +1,7 @@
 import { drawCosts } from '../src/core/decision/monte-carlo.ts';
 import { jobsOf } from '../src/core/decision/jobs.ts';
 import { weighing } from '../src/core/diagnosis/weighing.ts';
-import { advise } from '../src/core/moves/advice.ts';
+import { advise } from '../src/core/advice/advice.ts';
 import { Belief } from '../src/core/diagnosis/belief.ts';
 import { openLooks } from '../src/core/diagnosis/ranking.ts';
 import type { Evidence, Network } from '../src/core/diagnosis/network.ts';

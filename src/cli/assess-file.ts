@@ -1,3 +1,4 @@
+import type { Move } from '../core/moves/move.ts';
 import { latestAt } from '../core/units/instant.ts';
 import { assess, type Assessment } from '../core/assess.ts';
 import { conditions } from '../core/findings/finding.ts';
@@ -15,6 +16,8 @@ import { leakTask } from '../core/stations/compression/leak.ts';
 export interface AssessOptions {
   readonly units: System;
   readonly json: boolean;
+  /** The moves alone. */
+  readonly moves?: boolean;
   /** Draws of the cost. */
   readonly draws: number;
 }
@@ -31,13 +34,30 @@ export function assessFile(file: string, text: string, o: AssessOptions): Assess
   // Judged as of the last thing written in the file, so that an old file gives the same answer every day.
   const last = latestAt(survey.readings) || survey.assessment.startedAt;
   const a = assess(survey, new Date(last), o.units);
+  if (o.moves) return { ok: true, out: o.json ? JSON.stringify(movesJson(file, a), null, 2) : movesText(file, a) };
   return { ok: true, out: o.json ? JSON.stringify(asJson(file, a, o), null, 2) : asText(a, o) };
+}
+
+const movesJson = (file: string, a: Assessment): object => ({
+  file,
+  tag: a.context.survey.engine.identity.tag ?? null,
+  moves: a.moves,
+  ready: a.ready
+});
+
+/** A summary line, then every move. */
+function movesText(file: string, a: Assessment): string {
+  const holds = a.holds.filter((h) => !h.standing && !h.override).length;
+  const first = a.moves[0];
+  const tag = a.context.survey.engine.identity.tag ?? 'Engine';
+  const summary = `${tag} (${file}): ${first ? first.title : 'nothing to do'}; ${a.moves.length} moves, ${holds} ${holds === 1 ? 'hold' : 'holds'}, ${a.ready ? 'ready' : 'not ready'}`;
+  return [summary, ...a.moves.map(sayMove)].join('\n');
 }
 
 function asJson(file: string, a: Assessment, o: AssessOptions): object {
   const task = leakTask(a.context);
   const fit = task && fitOf(task);
-  const { suspects, checks, contradictions, next } = a.advice;
+  const { suspects, checks, contradictions } = a.advice;
   return {
     file,
     tag: a.context.survey.engine.identity.tag ?? null,
@@ -49,7 +69,8 @@ function asJson(file: string, a: Assessment, o: AssessOptions): object {
     suspects,
     contradictions,
     checks,
-    next,
+    moves: a.moves,
+    next: a.moves[0] ?? null,
     decision: decide(a, o.draws),
     steps: a.steps,
     gates: a.gates,
@@ -79,7 +100,7 @@ function adviceLines(a: Assessment, draws: number): string[] {
     ]),
     ...(contradictions.length ? ['', 'DO NOT FIT', ...contradictions.map((c) => `  ${c.sentence}`)] : []),
     '',
-    'NEXT CHECKS',
+    'WORTH OF THE LOOKS',
     ...checks
       .filter((c) => c.worthIt)
       .slice(0, 6)
@@ -97,6 +118,10 @@ function adviceLines(a: Assessment, draws: number): string[] {
     ...d.changes.map((c) => `  would change it: ${c}`)
   ];
 }
+
+/** One move as a line: what, how long, why, and what comes first. */
+const sayMove = (m: Move, k: number): string =>
+  `  ${k + 1}. ${m.title}${m.minutes ? ` (${m.minutes} min)` : ''}${m.waits ? ` [waits] ${m.waits}` : '.'} ${m.because}`;
 
 function asText(a: Assessment, o: AssessOptions): string {
   const { survey } = a.context;
@@ -133,6 +158,7 @@ function asText(a: Assessment, o: AssessOptions): string {
     for (const f of figures) lines.push(`  ${f.label}${'cylinder' in f ? `, cylinder ${f.cylinder}` : ''}: ${f.says}`);
     if (task && !task.ok) lines.push(`  Leak beyond the best cylinder: ${notIdentifiable[task.because]}`);
   }
+  lines.push('', 'WHAT NOW', ...a.moves.slice(0, 8).map(sayMove));
   lines.push('', a.steps.length ? 'JOB LIST' : 'Job list: nothing is demanded.');
   a.steps.forEach((s, k) =>
     lines.push(
@@ -142,11 +168,6 @@ function asText(a: Assessment, o: AssessOptions): string {
     )
   );
   lines.push(...adviceLines(a, o.draws), '');
-  lines.push(
-    a.advice.next
-      ? `Next check: ${a.advice.next.title}, ${a.advice.next.minutes} min. ${a.advice.next.because}`
-      : 'Every check is made.'
-  );
   lines.push(
     a.ready
       ? 'Ready for service.'

@@ -17,14 +17,14 @@ const run = (input: string | Uint8Array, ...args: string[]) => {
 const example = (key: string) => `docs/examples/${key}.json`;
 
 describe('npm run assess, without a server', () => {
-  it('prints findings, holds, job list and the next check', () => {
+  it('prints findings, holds, what to do now and the job list', () => {
     const { code, out } = assess(example('plover'));
     expect(code).toBe(0);
     expect(out).toMatch(/HOLDS\n {2}Gear case empty, cracked or under pressure[^]*Gear oil: water or low/);
     expect(out).toMatch(/fault: Frost is coming \(25 °F\)/);
     expect(out).toMatch(/1\. Drain the gear case today/);
     expect(out).toMatch(/SUSPECTS\n[^]*? {2}likely: leg from another engine/);
-    expect(out).toMatch(/Next check: Along the fuel line/);
+    expect(out).toMatch(/WHAT NOW\n {2}1\. Drain the gear case today: frost is coming \(10 min\)\. Frost is coming/);
     expect(out).toMatch(/DECISION: .*\n {2}cost \d+ cr to \d+ cr \(80 in 100\)/);
     expect(out).not.toMatch(/NaN|undefined|\[object/);
   });

@@ -12,6 +12,7 @@ FILE is a survey file, a directory (every .json file in it) or - for standard in
 
   --json           one JSON array on standard output, an object a file with its name and tag
   --units UNITS    us (default) or metric
+  --moves          what to do now only: the ordered moves of each file, and a line that sums them up
   --draws N        draws of the cost, 100 to 100000 (default 1000)
   -h, --help       this text
 
@@ -73,6 +74,7 @@ export async function main(argv: readonly string[]): Promise<number> {
       allowPositionals: true,
       options: {
         json: { type: 'boolean', default: false },
+        moves: { type: 'boolean', default: false },
         units: { type: 'string', default: 'us' },
         draws: { type: 'string', default: '1000' },
         help: { type: 'boolean', short: 'h', default: false }
@@ -105,7 +107,7 @@ export async function main(argv: readonly string[]): Promise<number> {
       return [];
     }
   });
-  const o: AssessOptions = { units, json: values.json, draws };
+  const o: AssessOptions = { units, json: values.json, moves: values.moves, draws };
   const results = await assessAll(files, o);
   results.forEach((r, k) => {
     if (r.ok) return;

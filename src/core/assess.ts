@@ -1,6 +1,8 @@
 import { judge, type Judgement } from './judge.ts';
-import { advise, type Advice } from './moves/advice.ts';
+import { advise, type Advice } from './advice/advice.ts';
 import type { SurveyFile } from './record/survey-file.ts';
+import type { Move } from './moves/move.ts';
+import { moves } from './moves/moves.ts';
 import { following, lazily, type Following } from './stages.ts';
 import { fitLeaks } from './stations/compression/leak-fit.ts';
 import type { System } from './units/index.ts';
@@ -10,10 +12,15 @@ export type { Judgement, StationState } from './judge.ts';
 /** Everything that follows from a survey. */
 export interface Assessment extends Judgement, Following {
   readonly advice: Advice;
+  /** What to do now, in order. */
+  readonly moves: readonly Move[];
 }
 
+/** What a page is given by a worker, or by the server when it opens. */
+export type Weighed = Pick<Assessment, 'advice' | 'moves'>;
+
 /**
- * The whole pipeline, put together here and nowhere else: judge, then advice (belief and the next check), jobs, gates.
+ * The whole pipeline, put together here and nowhere else: judge, then advice (belief, and what each look is worth), jobs, gates, and what to do now.
  * Judging is done at once, each later stage when it is first read, so that a caller pays for what it uses. Pure; the clock
  * and the units are passed in.
  */
@@ -30,10 +37,11 @@ export function withAdvice(j: Judgement, advice: (j: Judgement) => Advice): Asse
     advice: () => advice(j),
     steps: () => rest().steps,
     gates: () => rest().gates,
-    ready: () => rest().ready
+    ready: () => rest().ready,
+    moves: () => moves(all)
   });
   let made: Following | undefined;
-  const rest = (): Following => (made ??= following(j, all.advice.suspects));
+  const rest = (): Following => (made ??= following(j, all.advice));
   return all;
 }
 

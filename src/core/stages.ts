@@ -1,6 +1,6 @@
 import { gatesOf, ready, type Gate } from './gates/gates.ts';
 import type { Judgement } from './judge.ts';
-import type { Advice } from './moves/advice.ts';
+import type { Advice } from './advice/advice.ts';
 import { planOf, type Step } from './plan/plan.ts';
 
 /** What follows from a judgement and the advice on it. */
@@ -30,9 +30,9 @@ export function lazily<T extends object>(make: { readonly [K in keyof T]: () => 
  * The stages after advice: jobs, then gates. A page has the advice from a worker and calls this by itself; where
  * everything is worked out in one place, `assess` does.
  */
-export function following(j: Judgement, suspects: Advice['suspects'] | undefined): Following {
+export function following(j: Judgement, advice: Advice | undefined): Following {
   const out: Following = lazily<Following>({
-    steps: () => planOf(j.context, j.findings, suspects),
+    steps: () => planOf(j.context, j.findings, advice?.suspects),
     gates: () => gatesOf(j.context, j.findings, j.holds, out.steps),
     ready: () => ready(out.gates)
   });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { minutesOf, placeOf } from '$lib/ui/marks/move-place.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
@@ -149,12 +150,9 @@
           >
         {:else if row.flow}
           <a class="action w-full" href="/surveys/{row.surveyId}/flow/{row.flow.id}">{row.flow.title}</a>
-        {:else if row.today}
-          <a class="action w-full" href="/surveys/{row.surveyId}/jobs">Job list · {row.openJobs} open</a>
-          <p class="mt-1 text-sm font-medium">{row.today}</p>
         {:else if row.next}
-          <a class="action w-full" href="/surveys/{row.surveyId}/{row.next.station}"
-            >{row.next.title} · {row.next.minutes} min</a
+          <a class="action w-full" href={placeOf(row.next, `/surveys/${row.surveyId}`)}
+            >{row.next.title}{#if minutesOf(row.next)}&nbsp;· {minutesOf(row.next)}{/if}</a
           >
           <p class="mt-1 line-clamp-2 text-sm">{row.next.because}</p>
         {:else if row.openJobs}
@@ -162,7 +160,7 @@
         {:else}
           <a class="action w-full" href="/surveys/{row.surveyId}/ready">Ready for service?</a>
         {/if}
-        {#if row.next && row.openJobs && !row.today}<p class="text-sm">
+        {#if row.next && row.openJobs}<p class="text-sm">
             <a class="plain-link tap" href="/surveys/{row.surveyId}/jobs"
               >{row.openJobs} open {row.openJobs === 1 ? 'job' : 'jobs'}</a
             >

@@ -108,7 +108,7 @@ describe('a drowned four-stroke single, from the water to the first run', () => 
   it('counts what is recorded as done, and asks for the hand turn next', () => {
     madeSafe(b).read('safe.rinsed', 'yes').read('turn.plugs', 'out').read('turn.result', 'free');
     expect(open(b)[0]).toBe('empty-cylinders');
-    expect(b.assessed().advice.next?.station).toBe('turn');
+    expect(b.assessed().moves[0]?.station).toBe('turn');
   });
   it('lifts when plugs are out, water is out, sump is changed and fuel is fresh', () => {
     b.read('turn.water', 'much')

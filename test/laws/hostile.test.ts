@@ -41,7 +41,7 @@ describe('names from outside that every object answers to', () => {
       reportOf(a);
       const care = dueList([base, survey], {}, now).filter((d) => !d.id.startsWith('inspect-'));
       expect(care).toEqual(dueList([base, base], {}, now).filter((d) => !d.id.startsWith('inspect-')));
-      const work = workOf({ surveyId: 's', engineId: 'e' }, a, a.advice, a.steps, false);
+      const work = workOf({ surveyId: 's', engineId: 'e' }, a, a.moves, a.steps, false);
       planBench({ engines: [work], settings: usualBench, pins: [], now: now.toISOString() }, { tries: 0 });
       orderOf(partLines(survey), a.steps);
       walkFor(a.steps);

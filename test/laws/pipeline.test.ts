@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { assess, judged, withAdvice } from '../../src/core/assess.ts';
 import { judge } from '../../src/core/judge.ts';
-import { advise } from '../../src/core/moves/advice.ts';
+import { advise } from '../../src/core/advice/advice.ts';
 import type { SurveyFile } from '../../src/core/record/survey-file.ts';
 import { reportOf } from '../../src/core/report/report.ts';
 import { following } from '../../src/core/stages.ts';
@@ -45,7 +45,7 @@ describe('the pipeline', () => {
   });
   it('is the same where a page follows a judgement with advice it was given', () => {
     const a = assess(survey, now, 'us');
-    const page = following(a, a.advice.suspects);
+    const page = following(a, a.advice);
     expect(page.steps).toEqual(a.steps);
     expect(page.gates).toEqual(a.gates);
   });

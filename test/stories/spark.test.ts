@@ -94,7 +94,7 @@ describe('spark: none through the tester', () => {
             )(spark(2, 'none')(spark(1, 'good')(b)))
               .read('spark.plugSwap', 'stays')
               .read('spark.leadSwap', 'moves'),
-          finds: ['spark.own.2:fault'],
+          finds: ['spark.own-lead.2:fault'],
           says: /it is its lead or cap/
         },
         {

@@ -21,7 +21,7 @@ export const headCases: readonly Vignette[] = [
     name: 'no spark anywhere, nobody looked at the lanyard',
     survey: sparks(begun(twin, 'neglected'), 'none', 1, 2),
     not: ['pack', 'charge-coil', 'trigger'],
-    next: /Lanyard in/
+    next: /lanyard in, switch on run/
   },
   {
     name: 'no spark, lanyard in, slow cranking on a weak battery',
@@ -109,7 +109,7 @@ export const headCases: readonly Vignette[] = [
       .psi([[4, 128]], { instrument: gauge, conditions: { throttle: 'open', bores: 'dry', volts: 9.6 } }),
     // Two of them were cranked on a battery under 10.5 V: not tiring alone, the battery itself.
     suspect: 'battery',
-    next: /Measure the compression again/,
+    next: /Compression again, under like conditions/,
     decision: ['hold', 'repair-under']
   },
   {
@@ -120,7 +120,7 @@ export const headCases: readonly Vignette[] = [
       1
     ),
     not: ['rings-worn.1', 'piston-holed.1'],
-    next: /Measure the compression again/,
+    next: /Compression again, without the adapter/,
     decision: ['hold']
   },
   {
@@ -136,7 +136,7 @@ export const headCases: readonly Vignette[] = [
     ),
     suspect: 'throttle',
     not: ['belt', 'rings-worn.1'],
-    next: /Measure the compression again/
+    next: /Compression again, throttle wide open/
   },
   {
     name: 'four-stroke, one low, air at the exhaust, no lash',
@@ -202,6 +202,6 @@ export const headCases: readonly Vignette[] = [
       .read('oil.look', 'milky')
       .read('fuel.jar', 'layers'),
     suspect: 'oil-water',
-    next: /Turn and shift/
+    next: /Turn by hand, holes lowest/
   }
 ];

@@ -1,4 +1,4 @@
-import { advise, type Advice } from '../moves/advice.ts';
+import { advise, type Advice } from '../advice/advice.ts';
 import { weighing, type Weighing } from '../diagnosis/weighing.ts';
 import { unliftable } from '../holds/index.ts';
 import type { Judgement } from '../judge.ts';

@@ -1,4 +1,4 @@
-import type { Advice } from '../moves/advice.ts';
+import type { Advice } from '../advice/advice.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { Decision } from './decide.ts';
 

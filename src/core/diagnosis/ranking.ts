@@ -30,7 +30,11 @@ export interface RankedCheck {
   readonly turns: number;
   /** Suspects it says most about, by what their doubt costs. */
   readonly about: readonly string[];
+  /** The same by their ids. */
+  readonly suspects: readonly string[];
   readonly because: string;
+  /** What making it does to the engine. */
+  readonly needs?: Action;
   /** The hold or the check that it waits for, where it cannot be made now. */
   readonly waits?: string;
 }
@@ -241,6 +245,7 @@ export function rankChecks(
       ends: w.ends,
       turns: w.turned,
       about: w.about.map((i) => model.suspects[i]!.label),
+      suspects: w.about.map((i) => model.suspects[i]!.id),
       because: reason(check, w, {
         labels: labelled(w.about),
         wrong: rivals.filter((x) => x.p > DOUBTED / 2).map((x) => x.label),
@@ -253,6 +258,7 @@ export function rankChecks(
         ),
         end: w.endsBy === undefined ? undefined : model.suspects[w.endsBy]!.kind.label
       }),
+      ...(check.needs ? { needs: check.needs } : {}),
       ...(hold ? { waits: hold } : before ? { waits: `first: ${lower(open.get(before)!)}` } : {})
     };
   });

@@ -33,6 +33,8 @@ export interface SuspectView {
   readonly raised: boolean;
   /** The job that cures it is behind us. */
   readonly mended: boolean;
+  /** Its settling look: not made, made without showing it, or it shows it. */
+  readonly settling: 'open' | 'made' | 'shows';
   readonly evidence: readonly Weight[];
   /** What fits it as well but adds little beside the rest: several readings that say the same share their weight. */
   readonly fits: readonly string[];
@@ -158,6 +160,7 @@ export function suspectViews(
       chance: chanceOf(p),
       raised,
       mended: done,
+      settling: settlingOf(model, belief, i),
       evidence,
       fits,
       ...(clears ? { clears } : {}),
@@ -166,6 +169,17 @@ export function suspectViews(
       specialist: s.kind.specialist ?? false
     };
   });
+}
+
+/** What came of the check that settles a suspect: a belief is no ground for work before it has been made. */
+function settlingOf(model: Model, belief: Belief, i: number): SuspectView['settling'] {
+  const { settled } = model.suspects[i]!.kind;
+  const seen = model.signs.flatMap(({ kind }, s) =>
+    kind.check === settled && belief.likelihood(s) && model.network.signs[s]!.causes.some((c) => c.cause === i)
+      ? [s]
+      : []
+  );
+  return !seen.length ? 'open' : seen.some((s) => speaksFor(belief, s)) ? 'shows' : 'made';
 }
 
 /** The one look that would take most of it away for its minutes. */

@@ -45,7 +45,7 @@ export const against = (holds: readonly Hold[], action: Action): Hold[] =>
   holds.filter((h) => !h.override && h.blocks.includes(action));
 
 /** What a reading does to the engine when it is taken, where it does something. */
-function actionOf(what: ItemId, value: unknown): Action | undefined {
+export function actionOf(what: ItemId, value?: unknown): Action | undefined {
   const { acts } = stations[stationOf(what)];
   const name = what.slice(what.indexOf('.') + 1);
   const act = acts && Object.hasOwn(acts, name) ? acts[name] : undefined;

@@ -21,7 +21,7 @@ export const cooling = {
   },
   outlet: {
     title: 'Probe the stream outlet and its line',
-    raisedBy: ['cooling.outlet'],
+    raisedBy: [only('cooling.outlet', 'fault')],
     how: 'A wire up the outlet, then the hose off its nipple; hot water follows when it was blocked.',
     tools: ['soft wire'],
     minutes: 10,

@@ -1,5 +1,13 @@
+import type { Context } from '../findings/context.ts';
+import { caseResult } from '../stations/gear/case-test.ts';
 import { washersFirst } from '../stations/gear/water.ts';
 import { only, type JobRule } from './job.ts';
+
+/** The case leaked in its test, and bubbles showed where. */
+function placed(c: Context): boolean {
+  const at = c.record.value('gear.caseBubbles');
+  return caseResult(c).verdict === 'leaked' && Array.isArray(at) && at.length > 0;
+}
 
 /** Gear case and shift. */
 export const gearCase = {
@@ -66,7 +74,8 @@ export const gearCase = {
       'gear.case-over',
       ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
     ],
-    unless: washersFirst,
+    // Once it has leaked and the place is named, resealing is what is left; that is proved by the next test.
+    unless: (c) => washersFirst(c) || placed(c),
     how: 'Drained. 3 to 5 psi first, then about 10, turning both shafts and moving the shift at each; soapy water; then vacuum. Never above the manual’s figure.',
     tools: ['regulator and gauge', 'adapter for the plug thread', 'soapy water'],
     minutes: 20,

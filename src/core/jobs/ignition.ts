@@ -15,7 +15,7 @@ export const ignition = {
   },
   'stop-circuit': {
     title: 'Mend the stop circuit',
-    raisedBy: ['spark.stop'],
+    raisedBy: ['spark.stop', 'spark.part-stop'],
     how: 'Follow the stop wire from the engine to the switch: chafed, chewed, grounded. Mend it, then prove that it still stops the engine.',
     tools: ['meter', 'crimp tool'],
     parts: ['wire', 'sleeve'],
@@ -27,7 +27,7 @@ export const ignition = {
   'spark-common': {
     title: 'Isolate the common part of the ignition',
     yieldsTo: ['stop-circuit', 'ground', 'coil', 'points', 'wiring'],
-    raisedBy: ['spark.all', 'spark.pair', 'spark.part'],
+    raisedBy: ['spark.all', 'spark.pair', 'spark.part-pack', 'spark.own-pack'],
     how: 'Stop wire off first; then the parts the finding names, cheapest first, by resistance and peak volts against the manual.',
     tools: ['meter', 'peak-volt adapter', 'flywheel puller'],
     minutes: 60,
@@ -38,7 +38,7 @@ export const ignition = {
   },
   lead: {
     title: 'Renew plug lead and cap',
-    raisedBy: [only('spark.damaged-lead', 'fault'), 'spark.stray-lead', 'spark.stray-cap'],
+    raisedBy: [only('spark.damaged-lead', 'fault'), 'spark.stray-lead', 'spark.stray-cap', 'spark.own-lead'],
     renews: ['spark.leadLook', 'spark.stray'],
     how: 'Lead and cap together, pushed home at both ends, clear of hot and moving parts.',
     tools: ['spark tester'],
@@ -53,7 +53,6 @@ export const ignition = {
     yieldsTo: ['plugs', 'coil'],
     raisedBy: [
       'spark.none',
-      'spark.own',
       'spark.weak',
       'spark.gap',
       'spark.unsteady',
@@ -75,6 +74,7 @@ export const ignition = {
     raisedBy: [
       ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [only(`spark.${w}`, 'fault'), `spark.hot-${w}`]),
       only('spark.damaged-coil', 'fault'),
+      ...['coil', 'charge', 'trigger'].flatMap((part) => [`spark.part-${part}`, `spark.own-${part}`]),
       'spark.stray-coil'
     ],
     renews: ['spark.coilLook', 'spark.stray'],
@@ -90,7 +90,13 @@ export const ignition = {
   },
   points: {
     title: 'Clean, gap and time the points',
-    raisedBy: ['spark.points', 'spark.points-gap', 'spark.rub-block', only('spark.timing', 'watch')],
+    raisedBy: [
+      'spark.points',
+      'spark.points-gap',
+      'spark.rub-block',
+      only('spark.timing', 'watch'),
+      ...['points', 'condenser'].flatMap((part) => [`spark.part-${part}`, `spark.own-${part}`])
+    ],
     how: 'Paper, solvent, gap at the top of the cam, a smear on the rub block; pitted ones in sets with their condenser. Timing by the marks.',
     tools: ['feeler gauge', 'flywheel puller', 'timing light'],
     parts: ['points and condenser where pitted'],
@@ -103,7 +109,7 @@ export const ignition = {
   },
   ground: {
     title: 'Clean and tighten the engine ground',
-    raisedBy: ['spark.ground'],
+    raisedBy: ['spark.ground', 'spark.part-ground'],
     how: 'Bright metal at both ends; clean the points where there are points.',
     tools: ['wire brush', 'spanners'],
     minutes: 20,
@@ -112,7 +118,7 @@ export const ignition = {
   },
   plugs: {
     title: 'Clean or renew the plugs',
-    raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water'],
+    raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water', 'spark.own-plug'],
     how: 'Renewed when older than two seasons, cracked, or wet with water; else cleaned and gapped to the manual. Torque where known.',
     tools: ['plug wrench', 'gap gauge'],
     parts: ['spark plugs'],
@@ -132,6 +138,7 @@ export const ignition = {
   },
   'flywheel-key': {
     title: 'Renew the flywheel key',
+    raisedBy: ['spark.part-key'],
     how: 'Flywheel off with its puller, taper and key way clean and dry, the right key, nut to its torque.',
     tools: ['flywheel puller', 'torque wrench'],
     parts: ['flywheel key'],

@@ -8,7 +8,7 @@ import type { Finding } from '../findings/finding.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
 import type { JobRule } from '../jobs/job.ts';
-import { jobs } from '../jobs/register.ts';
+import { isJobId, jobOf, jobs, traitsOf } from '../jobs/register.ts';
 
 export interface Step {
   readonly id: string;
@@ -78,6 +78,23 @@ export const asOf = (c: Context, at: string): Context =>
     true
   );
 
+/** From this chance a suspect whose settling look was made is worked on (C; the figure M). */
+const SURE = 0.8;
+/** Work over this stands on no belief alone: its settling look must show the fault, minutes (C). */
+const DEAR = 60;
+
+/**
+ * Whether a suspect is ground for its job: over the bar, with its settling look made, and for dear work only where that look
+ * shows it. A wrong measurement is measured again as soon as it is likely. Before that the settling look is what is done.
+ */
+function established(s: SuspectView): boolean {
+  if (!s.raised || s.mended || !s.step) return false;
+  if (s.artefact || traitsOf(s.step).phase === 'repeat') return s.chance === 'likely';
+  const minutes = isJobId(s.step) ? jobOf(s.step).minutes : 0;
+  const dear = minutes > DEAR || s.specialist;
+  return s.probability > SURE && (s.settling === 'shows' || (s.settling === 'made' && !dear));
+}
+
 /** "Likely: head gasket (the case leaks under test; …)." */
 function saySuspect(s: SuspectView): string {
   const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
@@ -90,9 +107,7 @@ function saySuspect(s: SuspectView): string {
  */
 export function planOf(c: Context, found: readonly Finding[], suspects: readonly SuspectView[] = []): Step[] {
   const likely = new Map<string, SuspectView[]>();
-  for (const s of suspects)
-    if (s.step && s.raised && !s.mended && s.chance === 'likely')
-      likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
+  for (const s of suspects) if (s.step && established(s)) likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
   const marks = lastMarks(c.survey);
   const earlier = new Map<string, Finding[]>();
   const foundAt = (at: string): Finding[] => {

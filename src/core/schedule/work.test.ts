@@ -7,7 +7,7 @@ import { singleJob, workOf } from './work.ts';
 const ids = { surveyId: 's', engineId: 'e' };
 const work = (b: Bench, back = false) => {
   const a = b.assessed();
-  return workOf(ids, a, a.advice, a.steps, back);
+  return workOf(ids, a, a.moves, a.steps, back);
 };
 const marked = (b: Bench, ...steps: [string, 'open' | 'done'][]): Bench => {
   b.survey = {

@@ -1,7 +1,7 @@
 import { traitsOf } from '../jobs/register.ts';
 import { flowById } from '../care/flows.ts';
 import { flowOf, flowState, type Flow, type FlowState } from '../care/flow.ts';
-import type { Advice } from '../moves/advice.ts';
+import type { Move } from '../moves/move.ts';
 import { labelsOf, type YardLabel } from '../drowned/labels.ts';
 import type { Judgement } from '../judge.ts';
 import { partLines } from '../parts/lines.ts';
@@ -33,10 +33,13 @@ export function singleJob(j: Judgement): { readonly flow: Flow; readonly state: 
   return flow && { flow, state: flowState(j.context, flow, j.holds) };
 }
 
+/** Moves that are looks at the engine, and no work of the list. */
+const LOOKS: ReadonlySet<string> = new Set(['make-safe', 'look', 'repeat', 'continue']);
+
 /** The looks still to be made: the next one by name, how many follow, and the minutes of all of them. */
-function looksOf(advice: Advice, j: Judgement): BenchEngine['checks'] {
-  const { next } = advice;
-  if (!next || next.decide) return undefined;
+function looksOf(moves: readonly Move[], j: Judgement): BenchEngine['checks'] {
+  const next = moves.find((m) => LOOKS.has(m.kind) && !m.waits && m.station);
+  if (!next) return undefined;
   const more = j.stations.filter(
     (s) => s.condition === 'not-looked-at' && s.id !== next.station && stations[s.id].looksAt === 'engine'
   );
@@ -61,7 +64,7 @@ function idleBecause(back: boolean, j: Judgement, steps: readonly Step[]): strin
 export function workOf(
   ids: { readonly surveyId: string; readonly engineId: string },
   j: Judgement,
-  advice: Advice,
+  moves: readonly Move[],
   steps: readonly Step[],
   back: boolean
 ): Work {
@@ -69,7 +72,7 @@ export function workOf(
   const { identity, history } = survey.engine;
   const job = singleJob(j);
   const checks = !job
-    ? looksOf(advice, j)
+    ? looksOf(moves, j)
     : job.state.finished
       ? undefined
       : { title: job.flow.title, minutes: job.flow.minutes };

@@ -1,5 +1,5 @@
 import { judged, withAdvice, type Assessment } from '../../core/assess.ts';
-import { advise, type Advice } from '../../core/moves/advice.ts';
+import { advise, type Advice } from '../../core/advice/advice.ts';
 import { decide, type Decision } from '../../core/decision/decide.ts';
 import type { SurveyFile } from '../../core/record/survey-file.ts';
 import type { System } from '../../core/units/index.ts';

@@ -1,6 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
-import type { Context } from '../../findings/context.ts';
+import { listed, type Context } from '../../findings/context.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { PSI } from '../../units/factors.ts';
@@ -233,7 +233,19 @@ function tankPressure(c: Context, out: Out): void {
 const PETROL_WEIGHT = 740 * 9.80665;
 
 function starving(c: Context, out: Out): void {
-  const found = fuelTree(c)?.found;
+  const tree = fuelTree(c);
+  const found = tree?.found;
+  const left = tree?.parts.filter((p) => p.state === 'open').map((p) => p.label) ?? [];
+  if (tree && !found)
+    out.add(
+      'dies',
+      'cannot-tell',
+      `${c.record.value('fuel.dies') === 'seconds' ? 'It dies at once' : c.record.value('fuel.dies') === 'minutes' ? 'It dies after running a little' : 'It runs on choke only'}: ${left.length > 3 ? 'the search goes from the tank to the jet, cheapest look first' : listed(left)}.`,
+      practice(
+        [`still possible: ${left.join(', ') || 'nothing that was asked about'}`],
+        'vent, bulb, line vacuum, portable tank, in this order; each answer takes parts away.'
+      )
+    );
   if (found)
     out.add(
       'starved',

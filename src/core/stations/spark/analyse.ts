@@ -96,7 +96,9 @@ function noneHere(c: Context, s: Seen, alone: boolean): SparkFact {
   const seen = damagedPart(c, s.cylinder);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };
   const part = alone ? isolation(c)?.found : undefined;
-  return part ? { ...common, kind: 'own', values: { part } } : { ...common, kind: 'none', values: {} };
+  return part
+    ? { ...common, kind: 'own', id: `own-${part.id}`, values: { part } }
+    : { ...common, kind: 'none', values: {} };
 }
 
 function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): SparkFact[] {
@@ -104,13 +106,20 @@ function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): S
   const found = isolation(c)!;
   if (found.found?.id === 'stop' && found.found.by === 'answer')
     return [{ kind: 'stop', condition: 'fault', values: {} }];
-  if (electronic && list.some((s) => s.slow))
+  if ((electronic && list.some((s) => s.slow)) || found.found?.id === 'speed')
     return [{ kind: 'slow-everywhere', id: 'slow', repeat: true, condition: 'cannot-tell', values: { cylinders } }];
   const labels = (state: 'open' | 'cleared'): string[] =>
     found.parts.filter((p) => p.state === state).map((p) => p.label);
   const cleared = labels('cleared');
   if (found.found && found.found.id !== 'switch')
-    return [{ kind: 'part', condition: 'fault', values: { cylinders, part: found.found, cleared } }];
+    return [
+      {
+        kind: 'part',
+        id: `part-${found.found.id}`,
+        condition: 'fault',
+        values: { cylinders, part: found.found, cleared }
+      }
+    ];
   const values = { cylinders, left: labels('open'), cleared, next: found.next !== undefined };
   return [{ kind: 'all', condition: 'fault', values }];
 }

@@ -3,7 +3,7 @@ import { dueList } from '../../../core/care/due.ts';
 import { singleJob, workOf, type Work } from '../../../core/schedule/work.ts';
 import { partLines, waitSaid } from '../../../core/parts/lines.ts';
 import { lastRelease } from './releases.ts';
-import type { NextCheck } from '../../../core/moves/next-check.ts';
+import type { Move } from '../../../core/moves/move.ts';
 import type { Judgement } from '../../../core/judge.ts';
 import { drownedClock, type DrownedClock } from '../../../core/drowned/clock.ts';
 import type { Condition } from '../../../core/findings/finding.ts';
@@ -30,7 +30,8 @@ export interface YardRow {
   readonly stations: readonly { readonly id: string; readonly title: string; readonly condition: Condition }[];
   readonly holds: readonly { readonly title: string; readonly overridden: boolean }[];
   readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence'> & { readonly until: string };
-  readonly next?: NextCheck;
+  /** What to do now. */
+  readonly next?: Move;
   /** The likeliest thing that something points to, in a few words. */
   readonly suspect?: string;
   readonly waits: readonly { readonly label: string; readonly until: string }[];
@@ -67,7 +68,8 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   const job = singleJob(j);
   const back = job?.state.finished && !job.state.held.length ? job.state.finished.at : null;
   const releasedAt = lastRelease(surveyId, o)?.at ?? back;
-  const { advice, steps } = j;
+  const { advice, steps, moves } = j;
+  const [move] = moves;
   const { identity, profile } = survey.engine;
   const clock = drownedClock(j.context);
   const holds = j.holds.filter((h) => !h.standing);
@@ -96,7 +98,7 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
     ...(clock
       ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
       : {}),
-    ...(advice.next ? { next: advice.next } : {}),
+    ...(move ? { next: move } : {}),
     ...(suspect ? { suspect: suspect.label } : {}),
     waits: runningWaits(survey.waits).map((w) => ({ label: w.wait.label, until: w.until.toISOString() })),
     openJobs: open.length,
@@ -117,7 +119,7 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   const ids = { surveyId, engineId: head.engineId };
   return {
     row,
-    work: workOf(ids, j, advice, steps, releasedAt !== null),
+    work: workOf(ids, j, moves, steps, releasedAt !== null),
     ticking: Boolean(clock) || row.waits.length > 0,
     words: [row.tag, row.serial, row.owner, row.name].join(' ').toLowerCase(),
     judgement: j

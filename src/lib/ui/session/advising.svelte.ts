@@ -1,4 +1,4 @@
-import type { changesBetween } from '$core/moves/changes.ts';
+import type { changesBetween } from '$core/advice/changes.ts';
 import type { AdviceWorker } from '$lib/workers/advice.worker.ts';
 import type { Remote } from 'comlink';
 import type { Session } from './session.svelte.ts';
@@ -24,13 +24,16 @@ export class Advising {
   private async weigh(session: Session, turn: number): Promise<void> {
     try {
       if (!this.remote) {
-        const [{ wrap }, { changesBetween }] = await Promise.all([import('comlink'), import('$core/moves/changes.ts')]);
+        const [{ wrap }, { changesBetween }] = await Promise.all([
+          import('comlink'),
+          import('$core/advice/changes.ts')
+        ]);
         this.changes = changesBetween;
         this.worker = new Worker(new URL('../../workers/advice.worker.ts', import.meta.url), { type: 'module' });
         this.remote = wrap<AdviceWorker>(this.worker);
       }
       const from = performance.now();
-      const advice = await this.remote.advise(session.survey, new Date().toISOString(), session.units);
+      const { advice, moves } = await this.remote.advise(session.survey, new Date().toISOString(), session.units);
       // Read by `npm run bench`.
       performance.measure('advice', { start: from, end: performance.now() });
       if (turn !== this.turn) return;
@@ -39,6 +42,7 @@ export class Advising {
         if (moved.length) session.moved = moved;
       }
       session.advice = advice;
+      session.moves = moves;
       session.weighing = 'done';
     } catch {
       if (turn === this.turn) session.weighing = 'failed';

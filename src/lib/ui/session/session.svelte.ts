@@ -1,4 +1,6 @@
-import type { Advice } from '$core/moves/advice.ts';
+import type { Advice } from '$core/advice/advice.ts';
+import type { Weighed } from '$core/assess.ts';
+import type { Move } from '$core/moves/move.ts';
 import { judge, type Judgement } from '$core/judge.ts';
 import type { StationId } from '$core/stations/items.ts';
 import { allItems, type ItemId } from '$core/stations/items.ts';
@@ -29,7 +31,7 @@ export interface SessionData {
   readonly who: string;
   readonly now: string;
   /** What the server thinks of it, as JSON text; the page weighs anew in a worker when something is added. */
-  readonly advice?: string;
+  readonly weighed?: string;
 }
 
 type Undo = { readonly label: string; readonly run: () => void };
@@ -56,6 +58,8 @@ export class Session {
   preview: Reading | undefined = $state.raw();
   undos: Undo[] = $state.raw([]);
   advice: Advice | undefined = $state.raw();
+  /** What to do now, in order. */
+  moves: readonly Move[] = $state.raw([]);
   /** What the last entries changed, in sentences. */
   moved: readonly string[] = $state.raw([]);
   /** "weighing" while the advice is older than the readings. */
@@ -84,7 +88,7 @@ export class Session {
     this.who = data.who;
     this.now = new Date(data.now);
     this.survey = typeof data.survey === 'string' ? (JSON.parse(data.survey) as SurveyFile) : data.survey;
-    if (data.advice) this.advice = JSON.parse(data.advice) as Advice;
+    if (data.weighed) ({ advice: this.advice, moves: this.moves } = JSON.parse(data.weighed) as Weighed);
     this.photos = new PhotoBox(data.surveyId, (what, photo) => this.photographed(what, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
   }

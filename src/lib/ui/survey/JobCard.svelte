@@ -53,7 +53,7 @@
   const kit = $derived([...step.tools, ...step.parts, ...step.consumables].join(', '));
 </script>
 
-<article class="panel p-3">
+<article class="panel scroll-mt-24 p-3" id="job-{step.id}">
   <div class="flex flex-wrap items-start justify-between gap-x-3">
     <h3 class="text-lg">
       {#if number}<span class="sounding mr-1 text-xl">{number}</span>{/if}

@@ -4,7 +4,7 @@
   let { onclose }: { onclose: () => void } = $props();
   const keys = [
     ['1 – 9, 0, -', 'the checks, in working order, along the top row'],
-    ['n', 'take the next check'],
+    ['n', 'what to do now'],
     ['s', 'suspects and decision'],
     ['j', 'job list'],
     ['/', 'quick line'],

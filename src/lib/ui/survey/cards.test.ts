@@ -14,7 +14,9 @@ import BeforeAfterTable from './BeforeAfterTable.svelte';
 import FindingCard from './FindingCard.svelte';
 import HoldBanner from './HoldBanner.svelte';
 import JobCard from './JobCard.svelte';
-import NextCheckCard from './NextCheckCard.svelte';
+import type { Move } from '../../../core/moves/move.ts';
+import { placeOf } from '../marks/move-place.ts';
+import NowCard from './NowCard.svelte';
 
 /** Small parts of the pages, drawn alone: what they say, and that condition is never colour only. */
 const html = <P extends object>(c: Component<P>, props: P): string =>
@@ -80,12 +82,34 @@ describe('a job', () => {
   });
 });
 
-describe('the next check', () => {
-  it('names it with its minutes and its reason, or says that none is waiting', () => {
-    const next = { station: 'plugs', title: 'Plugs', minutes: 8, because: 'Not looked at yet.' } as const;
-    expect(words(NextCheckCard, { next, base: '/s', current: 'spark' })).toMatch(/Not looked at yet\. Plugs · 8 min/);
-    expect(words(NextCheckCard, { next: undefined, base: '/s', current: 'spark' })).toMatch(/None is waiting/);
+describe('what to do now', () => {
+  const move = (title: string, more: Partial<Move> = {}): Move => ({
+    kind: 'look',
+    class: 6,
+    id: title,
+    title,
+    station: 'plugs',
+    minutes: 8,
+    because: 'Not looked at yet.',
+    ...more
   });
+  it('names the first with its minutes and its reason, and the two after it', () => {
+    const moves = [move('Plugs'), move('Held', { waits: 'First: this.' }), move('Spark'), move('Gear'), move('Fuel')];
+    const said = words(NowCard, { moves, base: '/s' });
+    expect(said).toMatch(/^Now Plugs · 8 min Not looked at yet\. Then Spark · 8 min Gear · 8 min$/);
+  });
+  it('on its own page it is no link; what stops is said at once; none is a state of its own', () => {
+    expect(words(NowCard, { moves: [move('Plugs')], base: '/s', here: '/s/plugs' })).toMatch(/It is on this page/);
+    const stop = render(NowCard, { props: { moves: [move('Stop it now', { class: 1 })], base: '/s' } }).body;
+    expect(stop).toMatch(/aria-live="assertive"/);
+    expect(words(NowCard, { moves: [], base: '/s' })).toMatch(/Weighing/);
+  });
+  it.each([
+    [move('a'), '/s/plugs'],
+    [move('a', { kind: 'job', job: 'lead' }), '/s/jobs#job-lead'],
+    [move('a', { kind: 'release' }), '/s/ready'],
+    [move('a', { kind: 'ask' }), '/s/suspects#worth-title']
+  ])('leads to its place: %#', (m, place) => expect(placeOf(m, '/s')).toBe(place));
 });
 
 describe('hazards', () => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Advice } from '$core/moves/advice.ts';
+  import type { Advice } from '$core/advice/advice.ts';
   import Chance from './Chance.svelte';
 
   /** The likeliest suspects beside a check; why they are is a tap away. */

@@ -2,7 +2,7 @@ import type { Component } from 'svelte';
 import { render } from 'svelte/server';
 import { describe, expect, it } from 'vitest';
 import { decide } from '../../../core/decision/decide.ts';
-import { advise } from '../../../core/moves/advice.ts';
+import { advise } from '../../../core/advice/advice.ts';
 import { Bench } from '../../../../test/case.ts';
 import { Session, sessionContext } from '../session/session.svelte.ts';
 import Chance from './Chance.svelte';

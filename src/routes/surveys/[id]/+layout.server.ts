@@ -1,3 +1,4 @@
+import type { Weighed } from '$core/assess.ts';
 import { assessed } from '$lib/server/advice.ts';
 import { factsAfter } from '$lib/server/store/engines.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
@@ -10,7 +11,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
   if (!loaded) error(404, 'There is no such assessment.');
   const release = lastRelease(params.id);
   const now = new Date();
-  const { advice } = assessed(loaded.survey, now, locals.prefs.units);
+  const { advice, moves } = assessed(loaded.survey, now, locals.prefs.units);
   return {
     session: {
       surveyId: params.id,
@@ -21,7 +22,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
       units: locals.prefs.units,
       who: locals.prefs.who,
       now: now.toISOString(),
-      advice: JSON.stringify(advice)
+      weighed: JSON.stringify({ advice, moves } satisfies Weighed)
     },
     release: release ? { signedBy: release.signedBy, at: release.at, hash: release.hash } : null
   };

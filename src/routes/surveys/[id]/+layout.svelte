@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { placeOf } from '$lib/ui/marks/move-place.ts';
   import { leakTask } from '$core/stations/compression/leak.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -82,6 +83,7 @@
     undone = label ? `Undone: ${label}` : 'Nothing to undo';
   }
 
+  const now = $derived(session.moves.find((m) => !m.waits) ?? session.moves[0]);
   function onkeydown(e: KeyboardEvent): void {
     const at = e.target as HTMLElement;
     if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !/^(INPUT|TEXTAREA)$/.test(at.tagName)) {
@@ -100,8 +102,7 @@
     if (document.querySelector('[role="dialog"]')) return;
     const station = session.judgement.stations[stationKeys.indexOf(e.key)];
     if (station) void goto(`${base}/${station.id}`);
-    else if (e.key === 'n' && session.advice?.next)
-      void goto(`${base}/${session.advice.next.decide ? 'suspects' : session.advice.next.station}`);
+    else if (e.key === 'n' && now) void goto(placeOf(now, base));
     else if (e.key === 's') void goto(`${base}/suspects`);
     else if (e.key === 'j') void goto(`${base}/jobs`);
     else if (e.key === 'u') undo();

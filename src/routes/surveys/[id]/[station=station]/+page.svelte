@@ -9,7 +9,7 @@
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
-  import NextCheckCard from '$lib/ui/survey/NextCheckCard.svelte';
+  import NowCard from '$lib/ui/survey/NowCard.svelte';
   import SuspectsCard from '$lib/ui/suspects/SuspectsCard.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { onMount } from 'svelte';
@@ -75,6 +75,7 @@
   </section>
 
   <aside class="{pane === 'findings' ? '' : 'hidden'} lg:block" aria-label="What it points to">
+    <div class="mb-3"><NowCard moves={session.moves} {base} here="{base}/{id}" /></div>
     <div class="mb-3"><SuspectsCard advice={session.advice} weighing={session.weighing} {base} /></div>
     <div class="panel p-3">
       <div class="flex items-center justify-between">
@@ -87,7 +88,6 @@
           </p>{/each}
       </div>
     </div>
-    <div class="mt-3"><NextCheckCard next={session.advice?.next} {base} current={id} /></div>
   </aside>
 </div>
 

@@ -8,14 +8,14 @@
   import { stations } from '$core/stations/register.ts';
   import { walkFor } from '$core/plan/walk.ts';
   import { whileOpen } from '$core/plan/while-open.ts';
+  import NowCard from '$lib/ui/survey/NowCard.svelte';
   import JobForm from '$lib/ui/jobs/JobForm.svelte';
   import OwnersWord from '$lib/ui/jobs/OwnersWord.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
 
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const steps = $derived(following(j, session.advice?.suspects).steps);
-  const next = $derived(session.advice?.next);
+  const steps = $derived(following(j, session.advice).steps);
   const open = $derived(steps.filter((s) => s.state === 'open'));
   const closed = $derived(steps.filter((s) => s.state !== 'open'));
   const labels = $derived(labelsOf(j.context, j.holds));
@@ -53,14 +53,7 @@
     {#if steps.length === 0}
       <div class="panel mt-2 p-6">
         <h3>Nothing is demanded</h3>
-        <p class="mt-1">
-          No finding so far asks for work. {next ? 'Checks are still open; they may.' : 'Every check is made.'}
-        </p>
-        <p class="mt-3">
-          <a class="action" href={next ? `${base}/${next.station}` : `${base}/ready`}
-            >{next ? `Next check: ${next.title}` : 'Ready for service?'}</a
-          >
-        </p>
+        <p class="mt-1">No finding so far asks for work.</p>
       </div>
     {:else}
       <p class="text-sm">
@@ -119,6 +112,7 @@
     {/if}
   </section>
   <aside aria-label="To take to the engine">
+    <div class="mb-3"><NowCard moves={session.moves} {base} /></div>
     <div class="panel p-3">
       <h2>One walk to the engine</h2>
       {#each walk as [label, list] (label)}

@@ -15,7 +15,7 @@
   let { data, form } = $props();
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const gates = $derived(following(j, session.advice?.suspects).gates);
+  const gates = $derived(following(j, session.advice).gates);
   const through = $derived(ready(gates));
   const rows = $derived(beforeAfter(j.context));
   const base = $derived(`/surveys/${session.surveyId}`);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { unliftable } from '$core/holds/index.ts';
   import DecisionPanel from '$lib/ui/suspects/DecisionPanel.svelte';
+  import MoveList from '$lib/ui/suspects/MoveList.svelte';
   import Looks from '$lib/ui/suspects/Looks.svelte';
   import SuspectRow from '$lib/ui/suspects/SuspectRow.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
@@ -12,10 +13,7 @@
   const raised = $derived((advice?.suspects ?? []).filter((s) => s.raised && !s.mended));
   const byCase = $derived((advice?.suspects ?? []).filter((s) => !s.raised && !s.mended));
   const mended = $derived((advice?.suspects ?? []).filter((s) => s.mended));
-  const next = $derived(advice?.next);
   const never = $derived(unliftable(session.judgement.holds));
-  /** What a hold asks for, or what makes it safe, comes before the ranking. */
-  const firstByHold = $derived(next && !advice?.checks.some((c) => c.title === next.title) ? next : undefined);
 </script>
 
 <svelte:head
@@ -75,20 +73,17 @@
     {/if}
   </section>
   <aside aria-labelledby="looks-title">
-    <h2 id="looks-title" class="text-2xl">Next checks</h2>
+    <h2 id="looks-title" class="text-2xl">What now</h2>
     <div class="panel mt-2 p-3">
-      {#if firstByHold}
-        <p class="label-caps">First</p>
-        <p class="text-[0.95rem]">{firstByHold.because}</p>
-        {#if !firstByHold.decide}<a class="action mt-1 mb-3 w-full" href="{base}/{firstByHold.station}"
-            >{firstByHold.title} · {firstByHold.minutes} min</a
-          >{:else}<a class="action mt-1 mb-3 w-full" href="#worth-title">{firstByHold.title}</a>{/if}
-      {/if}
       {#if never}<p class="mb-2 border-l-4 border-hold pl-2 text-[0.95rem]">
           A hold stands that no look lifts. What is looked at now only tells what else is wrong, or what its parts are
           worth.
         </p>{/if}
-      <Looks checks={advice?.checks ?? []} {base} />
+      <MoveList moves={session.moves} {base} />
+      <details class="mt-2">
+        <summary class="plain-link tap cursor-pointer text-sm">What each look is worth</summary>
+        <Looks checks={advice?.checks ?? []} {base} />
+      </details>
     </div>
   </aside>
 </div>

@@ -9,9 +9,7 @@
   const session = $derived(useSession());
   const j = $derived(session.judgement);
   const tray = $derived(trayOf(session.survey));
-  const steps = $derived(
-    following(j, session.advice?.suspects).steps.filter((s) => s.state === 'open' || s.state === 'done')
-  );
+  const steps = $derived(following(j, session.advice).steps.filter((s) => s.state === 'open' || s.state === 'done'));
   const left = $derived(trayLeft(tray));
   const done = $derived(tray.filter((t) => !t.open).length);
   /** What of the open jobs never goes back: offered as names, so that nobody forgets to mark them. */

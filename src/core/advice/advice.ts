@@ -4,14 +4,12 @@ import { Removals, suspectViews, type SuspectView } from '../diagnosis/suspects.
 import { weighing, type Weighing } from '../diagnosis/weighing.ts';
 import { against, type Action } from '../holds/index.ts';
 import type { Judgement } from '../judge.ts';
-import { nextCheck, type NextCheck } from './next-check.ts';
 
 /** What is probably wrong, what to look at next, and what the readings have against each other. Plain data. */
 export interface Advice {
   readonly suspects: readonly SuspectView[];
   readonly checks: readonly RankedCheck[];
   readonly contradictions: readonly Contradiction[];
-  readonly next: NextCheck | undefined;
   /** By what is known, mending costs more than it is worth. */
   readonly hopeless: boolean;
   /** Readings that spoke. */
@@ -34,12 +32,10 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
   };
   const checks = rankChecks(c, model, belief, position, blocked, looks);
   const hopeless = position.stops(position.going(belief.posterior));
-  const states = Object.fromEntries(j.stations.map((s) => [s.id, s.condition]));
   return {
     suspects: suspectViews(model, belief, removals, looks, mended),
     checks: checks.slice(0, SHOWN),
     contradictions: contradictions(model, belief, removals, w.passedOver),
-    next: nextCheck(c.survey.engine.profile, states, holds, checks, hopeless, j.findings),
     hopeless,
     weighed: belief.evidence.size
   };

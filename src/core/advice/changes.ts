@@ -36,7 +36,5 @@ export function changesBetween(before: Advice, after: Advice): string[] {
         : `was ${words(then)}, now ${words(now)}`;
     return `${label.charAt(0).toUpperCase()}${label.slice(1)}: ${way}${because.length ? ` (${because.join('; ')})` : ''}.`;
   });
-  if (before.next?.title !== after.next?.title && after.next)
-    out.push(`Next is now: ${after.next.title.charAt(0).toLowerCase()}${after.next.title.slice(1)}.`);
   return out;
 }

@@ -1,0 +1,131 @@
+import type { Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
+import type { Elimination } from '../findings/elimination.ts';
+import type { JobId } from '../jobs/register.ts';
+import { actionOf } from '../holds/index.ts';
+import { jobOf } from '../jobs/register.ts';
+import { lastMarks } from '../jobs/done.ts';
+import type { Action } from '../holds/hold.ts';
+import { allItems, stationOf, type ItemId, type StationId } from '../stations/items.ts';
+import { checkById, signKinds } from '../diagnosis/knowledge/index.ts';
+import { stations } from '../stations/register.ts';
+import { isAfter } from '../units/instant.ts';
+
+/**
+ * What a finding asks for next. repeat: the measurement that closes its doubt. continue: a test that is half done. look: what would
+ * settle it, cheapest first in the trade's order. job: the work that it has established.
+ */
+export type AskKind = 'repeat' | 'continue' | 'look' | 'job';
+
+/** One thing a finding may ask for: data of the trade, in one table a system. C: common practice. */
+export interface AskRule {
+  readonly kind: AskKind;
+  readonly title: string | ((c: Context, f: Finding) => string | undefined);
+  readonly station: StationId;
+  readonly minutes: number | ((c: Context, f: Finding) => number);
+  /** Whether it is still to be made; a look that was asked for and could not be told counts as made, so that the next one comes. */
+  readonly open: (c: Context, f: Finding) => boolean;
+  /** What making it does to the engine. */
+  readonly needs?: Action;
+  readonly job?: JobId;
+  /** Work that decides nothing: it waits until what decides has been looked at. */
+  readonly late?: true;
+  /** In these conditions of the finding only. */
+  readonly only?: readonly Finding['condition'][];
+}
+
+/** What kinds of finding ask for, each in its order: "station.kind". */
+export type Asks = Readonly<Record<string, readonly AskRule[]>>;
+
+type Title = AskRule['title'];
+
+/** Asked since the last work on its check; of the finding's cylinder where the item belongs to one. */
+export function asked(c: Context, item: ItemId, cylinder?: number): boolean {
+  const worked = c.worked(stationOf(item));
+  const where = cylinder !== undefined && allItems[item].perCylinder ? { cylinder } : {};
+  return c.record.all(item, where).some((r) => !worked.some((at) => isAfter(at, r.at)));
+}
+
+const needing = (needs: Action | undefined): { readonly needs?: Action } => (needs ? { needs } : {});
+
+/** A look that some items answer: open until one of them was asked since the last work. */
+export const look = (
+  title: Title,
+  items: readonly ItemId[],
+  minutes: number,
+  more: Partial<AskRule> = {}
+): AskRule => ({
+  kind: 'look',
+  title,
+  station: stationOf(items[0]!),
+  minutes,
+  open: (c: Context, f: Finding) => !items.some((i) => asked(c, i, f.cylinder)),
+  ...needing(actionOf(items[0]!)),
+  ...more
+});
+
+/** A repeat that closes a doubt: open for as long as the finding stands. */
+export const repeat = (
+  title: Title,
+  station: AskRule['station'],
+  minutes: number,
+  more: Partial<AskRule> = {}
+): AskRule => ({
+  kind: 'repeat',
+  title,
+  station,
+  minutes,
+  open: () => true,
+  ...needing(stations[station].act),
+  ...more
+});
+
+/** A test that is half done. */
+export const goOn = (
+  title: Title,
+  station: AskRule['station'],
+  minutes: AskRule['minutes'],
+  more: Partial<AskRule> = {}
+): AskRule => ({
+  kind: 'continue',
+  title,
+  station,
+  minutes,
+  open: () => true,
+  ...needing(stations[station].act),
+  ...more
+});
+
+/** The work that a finding has established. Marked done, it is proved next, not done again. */
+export const job = (id: JobId, more: Partial<AskRule> = {}): AskRule => ({
+  kind: 'job',
+  title: jobOf(id).title,
+  station: jobOf(id).proof.station,
+  minutes: jobOf(id).minutes,
+  job: id,
+  open: (c) => (lastMarks(c.survey).get(id)?.state ?? 'open') === 'open',
+  ...more
+});
+
+/** What a look at one item is called: by the check that is made of it alone, else by the item. */
+export function titleOf(item: ItemId): string {
+  const mine = signKinds.filter((s) => s.reads?.some((r) => r.item === item));
+  const check = mine.length ? checkById.get(mine[0]!.check) : undefined;
+  const alone =
+    check &&
+    signKinds.filter((s) => s.check === check.id).every((s) => s.reads?.every((r) => r.item === item) ?? false);
+  return alone ? check.title : allItems[item].label;
+}
+
+/** The next trial of a search by elimination, while it is going on. */
+export const trial = (tree: (c: Context) => Elimination | undefined, more: Partial<AskRule> = {}): AskRule => ({
+  kind: 'continue',
+  title: (c) => {
+    const next = tree(c)?.next;
+    return next && titleOf(next.item);
+  },
+  station: 'turn',
+  minutes: (c) => tree(c)?.next?.minutes ?? 1,
+  open: (c) => tree(c)?.next !== undefined,
+  ...more
+});

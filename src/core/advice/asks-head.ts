@@ -1,0 +1,183 @@
+import { cylindersOf, type Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
+import { compareAll } from '../stations/compression/compare.ts';
+import { isolation } from '../stations/spark/isolation.ts';
+import { lockTree } from '../stations/turn/lock.ts';
+import { roughTree } from '../stations/turn/rough.ts';
+import { asked, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+
+const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
+const several = (c: Context): boolean => cylindersOf(c).length > 1;
+const at = (f: Finding): string => (f.cylinder === undefined ? '' : ` of cylinder ${f.cylinder}`);
+
+const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
+  repeat(`Compression again${how}`, 'compression', 5, more);
+const wetTaken = (c: Context, f: Finding): boolean =>
+  Boolean(compareAll(c)?.wet.some((w) => f.cylinder === undefined || w.cylinder === f.cylinder));
+
+/** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
+const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
+const lashIfValves: AskRule = { ...lash, open: (c, f) => four(c) && lash.open(c, f) };
+const wet: AskRule = {
+  ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5),
+  open: (c, f) => !wetTaken(c, f) && !asked(c, 'compression.leakdown', f.cylinder)
+};
+const leakDown = look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12);
+const whereOut = look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3);
+
+const spark = (how: string, minutes = 3): AskRule => repeat(`Spark again${how}`, 'spark', minutes);
+const coilLook = look(
+  (_, f) => `Look at lead, cap and coil${at(f)}; arcs in the dark`,
+  ['spark.leadLook', 'spark.coilLook', 'spark.stray'],
+  2
+);
+const isolate = trial(isolation, { station: 'spark', needs: 'crank' });
+const swaps: readonly AskRule[] = (
+  [
+    coilLook,
+    isolate,
+    {
+      ...look((_, f) => `Swap its plug with a good one${at(f)}`, ['spark.plugSwap'], 3, { needs: 'crank' }),
+      only: ['fault', 'watch']
+    }
+  ] as readonly AskRule[]
+).map((r) => ({ ...r, open: (c, f) => (several(c) || r === isolate) && r.open(c, f) }));
+
+/** The work that a part found at fault asks for. */
+const partJobs = {
+  stop: 'stop-circuit',
+  fuse: 'wiring',
+  ground: 'ground',
+  plug: 'plugs',
+  lead: 'lead',
+  points: 'points',
+  condenser: 'points',
+  coil: 'coil',
+  key: 'flywheel-key',
+  charge: 'coil',
+  trigger: 'coil',
+  pack: 'spark-common'
+} as const;
+
+/** What turning, plugs, spark and compression ask for, in the trade's order. C: common practice. */
+export const headAsks: Asks = {
+  'turn.locked': [
+    look('Plugs out: liquid locks it like rust', ['turn.plugs'], 8, {
+      open: (c) => c.record.value('turn.plugs') !== 'out' && !asked(c, 'turn.plugs')
+    }),
+    trial(lockTree),
+    job('soak')
+  ],
+  'turn.gritty': [trial(roughTree), job('soak')],
+  'turn.feel': [trial(roughTree), job('feel')],
+  'turn.rough-pinion': [job('feel')],
+  'turn.rough-gears': [
+    look('Lower gear plug a crack open', ['gear.first'], 4),
+    look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
+  ],
+  'turn.rough-leg': [
+    look('Lower gear plug a crack open', ['gear.first'], 4),
+    look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
+  ],
+  'turn.stiff': [job('soak'), repeat('Turn it by hand again, a day later', 'turn', 2)],
+  'turn.again': [repeat('Turn it by hand again, a day later', 'turn', 2)],
+  'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10)],
+  'turn.nobumps': [look('Say whether the plugs were in', ['turn.plugs'], 1)],
+  'turn.bumps': [look('Compression, every cylinder', ['compression.pressure'], 10)],
+  'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5)],
+  'turn.depths': [repeat('Piston depths again', 'turn', 10)],
+  'turn.shift': [job('linkage')],
+  'turn.gear': [job('linkage')],
+  'turn.dog': [job('linkage')],
+  'turn.reverse-lock': [job('linkage')],
+  'turn.belt': [job('belt')],
+
+  'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3)],
+  'plugs.hole-water': [goOn('Holes lowest, turn by hand until it is dry', 'turn', 5)],
+  'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5)],
+  'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
+  'plugs.hole-rust': [job('soak')],
+  'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
+  'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3)],
+  'plugs.starter': [
+    look('Starter straight from the battery', ['plugs.starterDirect'], 3),
+    look('Volts in four places', ['plugs.voltsEnd'], 8, { only: ['fault'] }),
+    job('starter', { only: ['fault'] })
+  ],
+
+  'spark.lanyard': [spark(': lanyard in, switch on run', 2)],
+  'spark.slow': [spark(', plugs out, on a charged battery')],
+  'spark.sun': [spark(', in the shade', 2)],
+  'spark.missing': [goOn('Spark of the other cylinders', 'spark', 2)],
+  'spark.stop': [job('stop-circuit')],
+  'spark.all': [isolate, job('spark-common')],
+  ...Object.fromEntries(
+    Object.entries(partJobs).flatMap(([part, id]) => [
+      [`spark.part-${part}`, [job(id)]],
+      [`spark.own-${part}`, [job(id)]]
+    ])
+  ),
+  'spark.pair': [coilLook, isolate],
+  'spark.ground': [job('ground')],
+  'spark.none': swaps,
+  'spark.weak': swaps,
+  'spark.explained': [
+    job('lead', {
+      open: (c, f) => c.record.value('spark.coilLook', f.cylinder) !== 'cracked' && job('lead').open(c, f)
+    }),
+    job('coil')
+  ],
+  // Seen at the look-over only: it waits with the other work; once spark was looked for there, it comes first.
+  'spark.damaged-lead': [
+    job('lead', { only: ['fault'], open: (c, f) => asked(c, 'spark.result', f.cylinder) && job('lead').open(c, f) })
+  ],
+  'spark.stray-lead': [job('lead')],
+  'spark.stray-cap': [job('lead')],
+  'spark.unsteady': [repeat('Spark again, watched for a minute', 'spark', 3)],
+  'spark.primary': [
+    repeat('Coil resistance again, leads touched together first', 'spark', 3, { only: ['cannot-tell'] }),
+    job('coil', { only: ['fault'] })
+  ],
+  'spark.secondary': [
+    repeat('Coil resistance again, leads touched together first', 'spark', 3, { only: ['cannot-tell'] }),
+    job('coil', { only: ['fault'] })
+  ],
+  'spark.points': [job('points')],
+  'spark.points-gap': [job('points')],
+
+  'compression.unlike': [again(', under like conditions')],
+  'compression.throttle': [again(', throttle wide open', { minutes: 2 })],
+  'compression.throttle-unknown': [again(', throttle wide open', { minutes: 2 })],
+  'compression.range': [again(', with a gauge that reaches')],
+  'compression.volts': [again(', on a charged battery')],
+  'compression.adapter': [again(', without the adapter'), leakDown],
+  'compression.adapter-size': [again(', without the adapter')],
+  'compression.falls': [again(', valve and seal of the gauge looked at')],
+  'compression.order': [again(', in the reverse order')],
+  'compression.bores': [again(', when the oil has run off')],
+  'compression.missing': [goOn('Compression of the other cylinders', 'compression', 3)],
+  'compression.low': [
+    again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),
+    lashIfValves,
+    wet,
+    leakDown,
+    whereOut
+  ],
+  'compression.spread': [again(', in the reverse order')],
+  'compression.neighbours': [leakDown],
+  'compression.wet': [lashIfValves, leakDown],
+  'compression.figure': [leakDown],
+  'compression.nofigure': [leakDown],
+  'compression.leakdown': [
+    repeat('Leak-down again, piston at top, the tester’s own zero first', 'compression', 5, {
+      only: ['cannot-tell'],
+      open: (c, f) => f.condition === 'cannot-tell'
+    }),
+    whereOut,
+    lashIfValves,
+    job('air-cause', { only: ['fault'] })
+  ],
+  'compression.leakdown-gasket': [job('head-gasket', { only: ['fault'] })],
+  'compression.lash-intake': [job('lash', { only: ['fault', 'watch'] })],
+  'compression.lash-exhaust': [job('lash', { only: ['fault', 'watch'] })]
+};

@@ -1,0 +1,216 @@
+import type { Context } from '../findings/context.ts';
+import { fuelTree } from '../stations/fuel/symptoms.ts';
+import { caseResult, caseStages, stageTest, turnedAt } from '../stations/gear/case-test.ts';
+import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
+import { dips } from '../stations/oil/position.ts';
+import { pumpWear } from '../stations/cooling/pump.ts';
+import { thermostats } from '../stations/cooling/thermostat.ts';
+import { lastSeen } from '../stations/cooling/seen.ts';
+import { asked, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+
+const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained'], 15);
+const caseTest = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
+
+/** The stage of a case test that comes next, and what is to be done at it. */
+function nextStage(c: Context): { title: string; minutes: number } | undefined {
+  const { open } = caseResult(c);
+  const stage = open[0];
+  if (!stage) return undefined;
+  const t = stageTest(c, stage);
+  const label = caseStages[stage].label.toLowerCase();
+  if (!t) return { title: `Case test: the ${label} stage now`, minutes: 10 };
+  if (t.verdict === 'hold' || t.verdict === 'begun') {
+    const minutes = Math.max(1, Math.ceil(t.holdFor ?? 10));
+    return {
+      title: `Case test: hold the ${label} stage ${minutes} more ${minutes === 1 ? 'minute' : 'minutes'}`,
+      minutes
+    };
+  }
+  if (!turnedAt(c, stage)) return { title: `Case test: turn both shafts at the ${label} stage`, minutes: 2 };
+  return { title: `Case test: the ${label} stage again`, minutes: 10 };
+}
+const stage = goOn(
+  (c) => nextStage(c)?.title,
+  'gear',
+  (c) => nextStage(c)?.minutes ?? 10,
+  { open: (c) => caseResult(c).verdict !== 'leaked' }
+);
+/** A test that was begun; one that nobody began is asked for as a whole. */
+const begunStage: AskRule = { ...stage, open: (c) => ['begun', 'said'].includes(String(caseResult(c).verdict)) };
+
+const screens = look('Intake screens', ['cooling.screen'], 2);
+const outlet = look('Probe the stream outlet and its line', ['cooling.outlet'], 3);
+const head = look('Temperature at the head', ['cooling.head', 'run.temperature'], 5, {
+  open: (c) => lastSeen(c).head === undefined && !asked(c, 'cooling.head')
+});
+const pan = look('Thermostat in a pan', ['cooling.thermostatPan', 'cooling.thermostatOpens'], 25);
+const panIfFitted: AskRule = {
+  ...pan,
+  open: (c, f) => c.survey.engine.profile.thermostat !== 'not-fitted' && pan.open(c, f)
+};
+/** A cause of the heat that is found already: it is mended before anything else is looked for. */
+const heatExplained = (c: Context): boolean =>
+  c.record.value('cooling.screen') === 'blocked' ||
+  c.record.value('cooling.strainer') === 'blocked' ||
+  c.record.value('cooling.outlet') === 'shut' ||
+  c.record.value('cooling.tube') === 'leaking' ||
+  pumpWear(c).marks.length > 0 ||
+  thermostats(c).some((t) => t.is === 'shut' || t.is === 'late');
+
+const pumpOpen = look(
+  'Open the water pump',
+  ['cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.housing'],
+  40
+);
+const heat: readonly AskRule[] = (
+  [
+    screens,
+    look('Small strainer under the cowl', ['cooling.strainer'], 2),
+    outlet,
+    panIfFitted,
+    pumpOpen
+  ] as readonly AskRule[]
+).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && r.open(c, f) }));
+
+const portable = look('Line vacuum on a portable tank', ['fuel.vacuumPortable', 'fuel.portable'], 8, {
+  needs: 'start'
+});
+const capOpen = look('Line vacuum with the fill cap open', ['fuel.vacuumOpen', 'fuel.vent'], 2);
+const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
+const hasBulb = (c: Context): boolean => !['gravity', 'pressurised'].includes(String(c.survey.engine.profile.supply));
+/** As long as the search along the line has not found it. */
+const notFound = (r: AskRule): AskRule => ({ ...r, open: (c, f) => fuelTree(c)?.found === undefined && r.open(c, f) });
+
+const starved: readonly AskRule[] = [
+  look('Look into the tank', ['fuel.level'], 1),
+  look('Tank vent', ['fuel.vent'], 1, {
+    open: (c, f) => c.survey.engine.profile.supply !== 'pressurised' && look('', ['fuel.vent'], 1).open(c, f)
+  }),
+  look('Squeeze the bulb', ['fuel.bulb'], 2, { open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f) }),
+  look('Squeeze the bulb while it dies', ['fuel.revived'], 5, {
+    needs: 'start',
+    open: (c, f) => hasBulb(c) && look('', ['fuel.revived'], 2).open(c, f)
+  }),
+  look('Line vacuum at the pump, at speed', ['fuel.vacuumSpeed'], 8, {
+    needs: 'start',
+    open: (c, f) => hasBulb(c) && look('', ['fuel.vacuumSpeed'], 2).open(c, f)
+  }),
+  trial(fuelTree, { station: 'fuel' })
+];
+
+const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
+  (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3);
+
+/** What gear case, fuel, cooling, engine oil and the run ask for, in the trade's order. C: common practice. */
+export const wetEndAsks: Asks = {
+  'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain],
+  'look.case': [look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] })],
+  'gear.forecast': [look('Enter the coldest night of the forecast', ['safe.forecast'], 1)],
+  'gear.water': [drain, begunStage, caseTest, job('case-test', { only: ['fault'] })],
+  'gear.test-open': [stage],
+  'gear.case-low': [{ ...stage, only: ['cannot-tell'] }],
+  'gear.case-high': [{ ...stage, only: ['cannot-tell'] }],
+  'gear.case-vacuum': [{ ...stage, only: ['cannot-tell'] }],
+  'gear.test': [
+    look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'] }),
+    job('reseal', { only: ['fault'] })
+  ],
+  'gear.amount': [
+    {
+      ...caseTest,
+      open: (c, f) => (drainedShare(c) ?? 1) < FAR_UNDER && caseTest.open(c, f),
+      only: ['watch', 'fault']
+    },
+    goOn('Let it drain longer, tilted a little at the end', 'gear', 15, {
+      only: ['watch'],
+      open: (c) => (drainedShare(c) ?? 1) >= FAR_UNDER && !asked(c, 'gear.refill')
+    })
+  ],
+  'gear.metal': [look('Wipe the magnet and name what is on it', ['gear.magnet'], 3), job('metal', { only: ['fault'] })],
+  'gear.poured': [goOn('Go on filling from the lowest plug, bubble-free', 'gear', 5, { only: ['cannot-tell'] })],
+
+  'fuel.age': [
+    { ...jar, only: ['cannot-tell', 'watch'] },
+    job('fuel-drain', { only: ['cannot-tell', 'fault'], late: true })
+  ],
+  'fuel.jar': [job('fuel-drain', { only: ['fault', 'watch'], late: true })],
+  'fuel.level': [job('fuel-fill')],
+  'fuel.bulb': (
+    [
+      look('Tank vent', ['fuel.vent'], 1),
+      look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
+      look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15),
+      trial(fuelTree, { station: 'fuel' })
+    ] as readonly AskRule[]
+  ).map(notFound),
+  'fuel.vacuum': [
+    repeat('Line vacuum again, at speed', 'fuel', 5, { only: ['cannot-tell'], needs: 'start' }),
+    { ...capOpen, only: ['fault'] },
+    { ...portable, only: ['fault'] }
+  ],
+  'fuel.part-vent': [job('fuel-line')],
+  'fuel.part-tap': [job('fuel-line')],
+  'fuel.starved': [job('fuel-line')],
+  'fuel.dies': starved,
+
+  'cooling.stream': [screens, outlet, head, pumpOpen],
+  'cooling.outlet': [
+    { ...outlet, only: ['cannot-tell'] },
+    { ...screens, only: ['cannot-tell'] },
+    { ...head, only: ['cannot-tell'] },
+    job('outlet', { only: ['fault'] })
+  ],
+  'cooling.hot': heat,
+  'cooling.rising': heat,
+  'cooling.thermostat': [
+    look('The stamp on the thermostat', ['cooling.thermostatStamp'], 1, { only: ['cannot-tell'] }),
+    job('thermostat', { only: ['fault', 'watch'] })
+  ],
+  'cooling.thermostat-other': [
+    look('The other bank’s thermostat in the pan', ['cooling.thermostatPan'], 15, { open: () => true })
+  ],
+  'cooling.pieces': [job('pieces')],
+
+  'oil.level': [dip(': upright, level, waited')],
+  'oil.early': [dip(', when it has settled')],
+  'oil.dip': [
+    { ...dip(', until two agree'), only: ['cannot-tell'], open: (c) => dips(c).position !== 'above' },
+    { ...look('Smell the stick, see how it runs off', ['oil.smell'], 1), only: ['cannot-tell'] },
+    { ...look('What was poured in at the last change', ['oil.lastFill', 'oil.lastMark'], 2), only: ['cannot-tell'] },
+    job('oil-level', { only: ['watch', 'fault'] })
+  ],
+  'oil.thin': [job('oil-level')],
+  'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],
+  'oil.laboratory': [
+    look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] })
+  ],
+  'oil.poured': [goOn('Wait, dip twice', 'oil', 5)],
+  'oil.milky': [job('sump-water')],
+
+  'run.end': [goOn('Say how the run ended, and why', 'run', 1)],
+  'run.heat': [...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] }))],
+  'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
+  'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2)],
+  'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
+  'run.lamp': [look('A second thermometer, same spot', ['run.second'], 3), ...heat],
+  'run.dies-warm': [look('Coil resistance, cold and warm', ['spark.primary'], 10), look('Tank vent', ['fuel.vent'], 1)],
+  'run.kicks': [
+    look('Flywheel mark against the crank', ['spark.keyLook'], 5),
+    look('Timing at idle by the marks', ['spark.timing'], 5)
+  ],
+  'run.died': starved,
+  'run.spits': [
+    look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20),
+    look('Compression, every cylinder', ['compression.pressure'], 10)
+  ],
+  'run.shakes': [look('Spark, every cylinder', ['spark.result'], 6), look('Propeller', ['look.propeller'], 1)],
+  'run.steam': heat,
+  'run.no-water': [screens, outlet, pumpOpen],
+  'run.plug-wet': [look('Leak-down, the water jacket watched', ['compression.leakdown'], 12), job('water-in')],
+  'run.failed': [
+    look('Spark, every cylinder', ['spark.result'], 6),
+    look('Plugs out: wet or dry', ['plugs.read'], 8),
+    ...starved
+  ],
+  'run.stopped': [look('Find the cause, write it down', ['run.cause'], 10, { only: ['fault'] })]
+};

@@ -1,0 +1,74 @@
+import type { Action } from '../holds/hold.ts';
+import type { Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
+import { jobs, type JobId } from '../jobs/register.ts';
+import type { StationId } from '../stations/items.ts';
+import type { AskKind, AskRule } from './ask.ts';
+import { headAsks } from './asks-head.ts';
+import { wetEndAsks } from './asks-wet-end.ts';
+
+export interface Ask {
+  readonly finding: Finding;
+  readonly kind: AskKind;
+  readonly title: string;
+  readonly station: StationId;
+  readonly minutes: number;
+  readonly needs?: Action;
+  readonly job?: JobId;
+  readonly late?: true;
+  readonly cylinder?: number;
+}
+
+const table: ReadonlyMap<string, readonly AskRule[]> = new Map(Object.entries({ ...headAsks, ...wetEndAsks }));
+
+/** Every kind of finding that asks for something, for the test that each of them exists. */
+export const askingKinds: readonly string[] = [...table.keys()];
+
+export const kindOfFinding = (f: Finding): string => f.id.split('.', 2).join('.');
+
+const weight: Readonly<Record<Finding['condition'], number>> = {
+  held: 0,
+  fault: 1,
+  'cannot-tell': 2,
+  watch: 3,
+  sound: 4,
+  'not-looked-at': 4
+};
+
+/** Looks first; then jobs by their place in the list of all jobs. */
+const orderOf = (a: Ask): number => (a.job ? 1 + jobs.findIndex((j) => j.id === a.job) : 0);
+
+/**
+ * What the findings ask for next, one thing each: the first of its list that is still open. Graver findings first, of equal
+ * ones the shorter look.
+ */
+export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
+  const asks = found.flatMap((finding): Ask[] => {
+    if (finding.condition === 'sound') return [];
+    const rules = table.get(kindOfFinding(finding)) ?? [];
+    for (const r of rules) {
+      if (r.only && !r.only.includes(finding.condition)) continue;
+      const title = typeof r.title === 'string' ? r.title : r.title(c, finding);
+      if (title === undefined || !r.open(c, finding)) continue;
+      return [
+        {
+          finding,
+          kind: r.kind,
+          title,
+          station: r.station,
+          minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),
+          ...(r.needs ? { needs: r.needs } : {}),
+          ...(r.job ? { job: r.job } : {}),
+          ...(r.late ? { late: true as const } : {}),
+          ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })
+        }
+      ];
+    }
+    return [];
+  });
+  // The graver finding first; of equal ones looks before work, the shorter look, the work that comes first in the trade's order.
+  return asks.sort(
+    (a, b) =>
+      weight[a.finding.condition] - weight[b.finding.condition] || orderOf(a) - orderOf(b) || a.minutes - b.minutes
+  );
+}

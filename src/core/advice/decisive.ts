@@ -1,0 +1,127 @@
+import { drowned } from '../record/drowned.ts';
+import type { Context } from '../findings/context.ts';
+import type { Action } from '../holds/hold.ts';
+import type { Judgement } from '../judge.ts';
+import type { ItemId, StationId } from '../stations/items.ts';
+import { stationsFor } from '../stations/register.ts';
+
+/** A check that costs minutes and decides whether anything else is worth doing. */
+export interface Decisive {
+  readonly check: string;
+  readonly title: string;
+  readonly station: StationId;
+  readonly minutes: number;
+  readonly because: string;
+  readonly needs?: Action;
+}
+
+interface Rule extends Decisive {
+  /** Readings that say it was made. */
+  readonly made: readonly ItemId[];
+  /** The whole check counts as made once anything of it was read. */
+  readonly touched?: true;
+  readonly when?: (c: Context) => boolean;
+}
+
+const running = (c: Context): boolean => c.record.value('run.outcome') === 'ran';
+/** Laid up properly and back in spring: levels, fuel and water before anything is opened. */
+const sound = (c: Context): boolean =>
+  c.survey.assessment.kind === 'spring-return' && c.survey.engine.history.laidUp === 'yes';
+const opened = (c: Context): boolean => !sound(c) && !running(c);
+
+/** In the trade's order (C): hands and eyes, then what cranks it, then a crack of the gear plug. */
+const rules: readonly Rule[] = [
+  {
+    check: 'look',
+    title: 'Look it over, cowl to skeg',
+    station: 'look',
+    minutes: 10,
+    because: 'Eyes come before hands: what is chewed, cracked or missing costs nothing to see.',
+    made: [],
+    touched: true
+  },
+  {
+    check: 'turn',
+    title: 'Turn it by hand',
+    station: 'turn',
+    minutes: 2,
+    because: 'Two minutes that may end everything: what does not turn by hand is not cranked.',
+    made: ['turn.result']
+  },
+  {
+    check: 'plugs',
+    title: 'Plugs out and read',
+    station: 'plugs',
+    minutes: 8,
+    because: 'Each plug tells of its cylinder, and water in a hole is seen before anything spins.',
+    made: ['plugs.read', 'plugs.hole'],
+    when: opened
+  },
+  {
+    check: 'shift',
+    title: 'Shift through by hand',
+    station: 'turn',
+    minutes: 2,
+    because: 'Neutral, forward, reverse: a minute now, a leg off later.',
+    made: ['turn.forward', 'turn.neutral', 'turn.reverse'],
+    when: (c) => c.survey.engine.profile.shift !== 'direct' && !sound(c)
+  },
+  {
+    check: 'spark',
+    title: 'Spark, every cylinder',
+    station: 'spark',
+    minutes: 6,
+    because: 'It costs minutes, and without it nothing else runs.',
+    made: ['spark.result'],
+    needs: 'crank',
+    when: opened
+  },
+  {
+    check: 'compression',
+    title: 'Compression, every cylinder',
+    station: 'compression',
+    minutes: 10,
+    because: 'It says whether the power head is worth the rest.',
+    made: ['compression.pressure', 'compression.pulls', 'compression.leakdown'],
+    needs: 'crank',
+    when: opened
+  },
+  {
+    check: 'gear-crack',
+    title: 'Lower gear plug a crack open',
+    station: 'gear',
+    minutes: 4,
+    because: 'Free water comes first: money goes into no power head before the gear case was looked at.',
+    made: ['gear.first', 'gear.look', 'gear.drained']
+  },
+  {
+    check: 'tank',
+    title: 'Look into the tank',
+    station: 'fuel',
+    minutes: 1,
+    because: 'Nearly empty or old is the cheapest fault there is.',
+    made: [],
+    touched: true
+  },
+  {
+    check: 'dip',
+    title: 'Dip the engine oil twice, look and smell',
+    station: 'oil',
+    minutes: 3,
+    because: 'High, low or milky is known before it turns under power.',
+    made: ['oil.dip', 'oil.dipAt', 'oil.look']
+  }
+];
+
+/** Decisive checks that nobody has made yet, in their order; "asked and could not be told" counts as made here. */
+export function decisiveChecks({ context: c }: Judgement): Decisive[] {
+  const fitted = new Set(stationsFor(c.survey.engine.profile));
+  return (
+    rules
+      .filter((r) => fitted.has(r.station) && (r.when?.(c) ?? true))
+      .filter((r) => !(r.touched && c.record.touched(r.station)) && !r.made.some((i) => c.record.asked(i)))
+      // A drowned engine goes by its protocol until that is through.
+      .filter((r) => !(drowned(c) && r.check === 'look'))
+      .map(({ made: _made, touched: _touched, when: _when, ...d }) => d)
+  );
+}

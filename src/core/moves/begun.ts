@@ -1,0 +1,88 @@
+import { drownedClock } from '../drowned/clock.ts';
+import { protocol } from '../drowned/protocol.ts';
+import { traitsOf } from '../jobs/register.ts';
+import { drowned } from '../record/drowned.ts';
+import { runningWaits, sayLeft } from '../record/wait.ts';
+import { stations } from '../stations/register.ts';
+import type { Move } from './move.ts';
+import { jobMove, type Position } from './position.ts';
+
+/** 2: the drowned engine's next step while its clock runs, and frost with water in the case. */
+export function clocks({ context: c, steps }: Position): Move[] {
+  const out: Move[] = steps
+    .filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'today')
+    .map((s): Move => jobMove(s, 2));
+  if (!drowned(c) || c.survey.assessment.kind !== 'drowned') return out;
+  const clock = drownedClock(c);
+  // Past what is stuck: the rest still keeps its parts from rusting.
+  const next = protocol(c).find((s) => s.state === 'open');
+  // The run and what follows it are no longer against the clock.
+  if (!next || ['run', 'long', 'next-day'].includes(next.id)) return out;
+  out.push({
+    kind: 'continue',
+    class: 2,
+    id: `drowned:${next.id}`,
+    title: next.title,
+    ...(next.station ? { station: next.station } : {}),
+    minutes: next.minutes,
+    because: `${next.why}${clock ? ` ${clock.sentence}` : ''}`,
+    ...(clock ? { deadline: clock.until.toISOString() } : {})
+  });
+  return out;
+}
+
+/** 3: waits that are over, work that is done and not proved. */
+export function begun({ context: c, steps }: Position): Move[] {
+  const over = runningWaits(c.survey.waits)
+    .filter((w) => c.past(w.until.getTime()))
+    .map((w): Move => ({
+      kind: 'continue',
+      class: 3,
+      id: `wait:${w.wait.id}`,
+      title: `${w.wait.label}: it is time`,
+      ...(w.wait.station ? { station: w.wait.station } : {}),
+      minutes: 2,
+      because: `It has been ${sayLeft(w.until, c.now)}.`
+    }));
+  const proofs = steps
+    .filter((s) => s.state === 'done' && !s.busyUntil && s.proof.station !== 'run')
+    .map((s): Move => ({
+      kind: 'repeat',
+      class: 3,
+      id: `proof:${s.id}`,
+      title: `Prove it: ${stations[s.proof.station].title.toLowerCase()} again`,
+      station: s.proof.station,
+      job: s.id,
+      minutes: stations[s.proof.station].minutes,
+      because: `“${s.title}” is done and not proved: ${s.proof.text}.`
+    }));
+  return [...over, ...proofs];
+}
+
+/** What runs by itself and is not over: said where nothing else can be done meanwhile. */
+export const waiting = ({ context: c, steps }: Position): Move[] => [
+  ...runningWaits(c.survey.waits)
+    .filter((w) => !c.past(w.until.getTime()))
+    .map((w): Move => ({
+      kind: 'wait',
+      class: 9,
+      id: `wait:${w.wait.id}`,
+      title: `Wait: ${w.wait.label.toLowerCase()}`,
+      ...(w.wait.station ? { station: w.wait.station } : {}),
+      minutes: Math.max(1, Math.round((w.until.getTime() - c.now.getTime()) / 60_000)),
+      because: 'It runs by itself; nothing else is open meanwhile.',
+      from: w.until.toISOString()
+    })),
+  ...steps
+    .filter((s) => s.busyUntil)
+    .map((s): Move => ({
+      kind: 'wait',
+      class: 9,
+      id: `wait:${s.id}`,
+      title: `Wait: ${s.title.toLowerCase()}`,
+      station: s.proof.station,
+      minutes: Math.max(1, Math.round((Date.parse(s.busyUntil!) - c.now.getTime()) / 60_000)),
+      because: 'It runs by itself; nothing else is open meanwhile.',
+      from: s.busyUntil!
+    }))
+];

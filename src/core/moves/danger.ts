@@ -1,0 +1,96 @@
+import { drowned } from '../record/drowned.ts';
+import { against } from '../holds/index.ts';
+import { caseDangers } from '../stations/gear/case-state.ts';
+import { stations } from '../stations/register.ts';
+import { STREAM_COMES } from '../stations/run/prompts.ts';
+import { runningRun } from '../stations/run/runs.ts';
+import type { Move } from './move.ts';
+import type { Position } from './position.ts';
+
+/** Findings that stop a run at once, while it runs. */
+const STOPS: ReadonlySet<string> = new Set([
+  'run.heat',
+  'run.lamp',
+  'run.steam',
+  'run.no-water',
+  'run.leaks',
+  'run.too-fast',
+  'cooling.hot',
+  'cooling.rising',
+  'cooling.outlet'
+]);
+const kindOf = (id: string): string => id.split('.', 2).join('.');
+
+/** 1: it runs and must not, or something stands that hurts whoever touches it. */
+export function dangers({ context: c, findings, holds }: Position): Move[] {
+  const out: Move[] = [];
+  const run = runningRun(c);
+  if (run) {
+    const last = run.streams.at(-1);
+    const dry = last?.value === 'none' && last.seconds > STREAM_COMES;
+    const stop = findings.find(
+      (f) => STOPS.has(kindOf(f.id)) && (f.condition === 'fault' || (dry && f.station === 'cooling'))
+    );
+    const forbidden = against(holds, 'start').find((h) => !h.standing);
+    if (stop)
+      out.push({
+        kind: 'stop',
+        class: 1,
+        id: `stop:${stop.id}`,
+        title: 'Stop it now',
+        station: 'run',
+        minutes: 1,
+        because: stop.sentence
+      });
+    else if (forbidden)
+      out.push({
+        kind: 'stop',
+        class: 1,
+        id: `stop:${forbidden.id}`,
+        title: 'Stop it now',
+        station: 'run',
+        minutes: 1,
+        because: `${forbidden.title}. ${forbidden.because}`
+      });
+  }
+  if (caseDangers(c).includes('pressure') && against(holds, 'gear').some((h) => h.id === 'gear-case') && !testRuns(c))
+    out.push({
+      kind: 'make-safe',
+      class: 1,
+      id: 'safe:pressure',
+      title: 'Let the pressure off the gear case',
+      station: 'gear',
+      minutes: 1,
+      because: 'The case stands under test pressure: turning it blows a seal.'
+    });
+  return out;
+}
+
+/** A case test is under way: a stage was read within the hour. */
+function testRuns(c: Position['context']): boolean {
+  const last = c.record.all('gear.casePressure').at(-1);
+  return last !== undefined && !c.past(Date.parse(last.at) + 3_600_000);
+}
+
+/** Once an engine was turned or cranked, whether it is safe was settled one way or another: the question moves down. */
+const beyondLooking = (c: Position['context']): boolean =>
+  ['turn', 'plugs', 'spark', 'compression', 'gear', 'fuel', 'cooling', 'oil', 'run'].some((s) => c.record.touched(s));
+
+export function makeSafe({ context: c, stations: states }: Position): Move[] {
+  const safe = states.find((s) => s.id === 'safe');
+  if (safe && safe.condition !== 'not-looked-at' && safe.condition !== 'fault') return [];
+  const first = stations.safe.first ?? stations.safe.title;
+  const bad = safe?.findings.find((f) => f.condition === 'fault');
+  return [
+    {
+      kind: 'make-safe',
+      // A drowned engine’s protocol begins with it.
+      class: bad || !(beyondLooking(c) || drowned(c)) ? 1 : 6,
+      id: 'look:safe',
+      title: stations.safe.title,
+      station: 'safe',
+      minutes: stations.safe.minutes,
+      because: bad?.sentence ?? first
+    }
+  ];
+}

@@ -1,0 +1,44 @@
+import type { JobId } from '../jobs/register.ts';
+import type { StationId } from '../stations/items.ts';
+
+export type MoveKind =
+  'stop' | 'make-safe' | 'look' | 'repeat' | 'continue' | 'job' | 'wait' | 'ask' | 'decide' | 'release';
+
+/**
+ * The order of what to do now. 1 danger; 2 a clock that runs; 3 begun and unfinished; 4 a doubt that one repeat closes; 5 what a
+ * finding or a complaint asks for next; 6 cheap decisive checks not made yet; 7 looks that could still change the plan; 8 established
+ * work; 9 what is left before it goes back: service, proof, hand-over, release.
+ */
+export const moveClasses = {
+  1: 'danger now',
+  2: 'a clock runs',
+  3: 'begun and not finished',
+  4: 'a doubt to close',
+  5: 'asked for by what was found',
+  6: 'cheap and decisive',
+  7: 'could still change the plan',
+  8: 'work',
+  9: 'before it goes back'
+} as const;
+export type MoveClass = keyof typeof moveClasses;
+
+/** One thing to do. Plain data. */
+export interface Move {
+  readonly kind: MoveKind;
+  readonly class: MoveClass;
+  /** What it is about, one name for one thing: "look:turn", "job:lead", "gate:handover". */
+  readonly id: string;
+  readonly title: string;
+  /** The check at which it is made or proved. */
+  readonly station?: StationId;
+  readonly job?: JobId | string;
+  readonly cylinder?: number;
+  readonly minutes: number;
+  /** Why now, one sentence or two. */
+  readonly because: string;
+  /** Why it cannot be made yet, and what comes first. */
+  readonly waits?: string;
+  /** ISO instant by which it must be done, or from which it can be. */
+  readonly deadline?: string;
+  readonly from?: string;
+}

@@ -1,0 +1,209 @@
+import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
+import { decisiveChecks } from '../advice/decisive.ts';
+import { against, type Action, type Hold } from '../holds/index.ts';
+import type { RankedCheck } from '../diagnosis/ranking.ts';
+import { traitsOf } from '../jobs/register.ts';
+import type { Step } from '../plan/plan.ts';
+import { establishedCost } from './authority.ts';
+import { before } from './before.ts';
+import { begun, clocks, waiting } from './begun.ts';
+import { dangers, makeSafe } from './danger.ts';
+import type { Move } from './move.ts';
+import { fromHolds, jobMove, type Position } from './position.ts';
+
+const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
+
+/** Work from this length on is money: what decides comes before it, minutes (C: an hour). */
+const DEAR = 60;
+
+/** The class of what a finding asks for: dear work, and work that decides nothing, waits for the decisive looks. */
+const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 =>
+  a.kind === 'job' && minutes >= DEAR ? 8 : a.late ? 7 : askClass[a.kind];
+
+/** 3, 4 and 5: what the findings ask for. */
+function asked(asks: readonly Ask[], steps: readonly Step[]): Move[] {
+  return asks.flatMap((a): Move[] => {
+    const step = a.job && steps.find((s) => s.id === a.job);
+    if (a.job && (!step || step.state !== 'open')) return [];
+    return [
+      {
+        kind: a.kind === 'job' ? 'job' : a.kind,
+        class: classOf(a, step ? step.minutes : a.minutes),
+        id: a.job ? `job:${a.job}` : `ask:${kindOfFinding(a.finding)}:${a.title}`,
+        title: step ? step.title : a.title,
+        station: a.station,
+        ...(a.job ? { job: a.job } : {}),
+        ...(a.cylinder === undefined ? {} : { cylinder: a.cylinder }),
+        minutes: step ? step.minutes : a.minutes,
+        because: a.finding.sentence
+      }
+    ];
+  });
+}
+
+/** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */
+function work(p: Position): Move[] {
+  const open = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase !== 'repeat');
+  const ready = open.filter((s) => !s.after.length && traitsOf(s.id).phase !== 'today');
+  const [running, still] = [
+    ready.filter((s) => traitsOf(s.id).phase === 'running'),
+    ready.filter((s) => traitsOf(s.id).phase !== 'running')
+  ];
+  const list = still.length ? still : running;
+  const ask = list.length ? askOwner(p) : undefined;
+  return [...(ask ? [ask] : []), ...list.map((s) => jobMove(s, 8))];
+}
+
+/** The owner is asked where what is established costs more than the authority given. */
+function askOwner(p: Position): Move | undefined {
+  const { ceiling } = p.context.survey.engine.history;
+  const said = (p.context.survey.decisions ?? []).at(-1);
+  const sum = establishedCost(p);
+  const most = said?.cost?.ceiling ?? (typeof ceiling === 'number' ? ceiling : undefined);
+  if (most === undefined || sum <= most || (said && said.option !== 'hold' && said.cost?.ceiling === undefined))
+    return undefined;
+  return {
+    kind: 'ask',
+    class: 8,
+    id: 'ask:sum',
+    title: 'Ask the owner before more is opened',
+    minutes: 5,
+    because: `What is established costs about ${Math.round(sum / 10) * 10} cr, and the owner’s word reaches to ${Math.round(most)} cr.`
+  };
+}
+
+/** Why a move cannot be made now, where a hold forbids what making it does. */
+function heldAgainst(holds: readonly Hold[], needs: Action | undefined): string | undefined {
+  if (!needs) return undefined;
+  const hold = against(holds, needs).find((h) => !h.standing);
+  return hold && `First: ${hold.needs.find((n) => !n.done)?.text ?? hold.title}.`;
+}
+
+/** Nothing the yard can do lifts a hold, or mending costs more than the engine is worth: it is decided, not looked at further. */
+function ending(p: Position): Move | undefined {
+  const never = p.holds.find((h) => !h.override && h.needs.some((n) => n.never && !n.done));
+  if (never)
+    return {
+      kind: 'ask',
+      class: 1,
+      id: `ask:${never.id}`,
+      title: 'Stop here: ask the owner, a specialist’s price or parts',
+      minutes: 5,
+      because: `${never.title}. ${never.needs.find((n) => n.never)!.text}.`
+    };
+  return undefined;
+}
+
+/** Chance from which a look that nothing points to may turn the whole plan (M). */
+const TURNS = 0.02;
+
+/** Whether a finding asks for a look that the ranking offers as well, under its own name. */
+const sameLook = (a: Ask, r: RankedCheck): boolean =>
+  a.station === r.station &&
+  ((r.again && a.kind === 'repeat') || a.title.startsWith(r.title) || r.title.startsWith(a.title));
+
+/**
+ * What to do now: one ordered list for every view, by class and inside a class by what it is worth a minute. A move that cannot be
+ * made says what comes first and stands behind those that can. Pure; never empty.
+ */
+export function moves(p: Position): Move[] {
+  const end = ending(p);
+  const asks = asksOf(p.context, p.findings);
+  const needed = new Map<string, Action | undefined>(
+    asks.map((a) => [`ask:${kindOfFinding(a.finding)}:${a.title}`, a.needs])
+  );
+  const decisive = decisiveChecks(p).map((d): Move => ({
+    kind: 'look',
+    class: 6,
+    id: `look:${d.check}`,
+    title: d.title,
+    station: d.station,
+    minutes: d.minutes,
+    because: d.because
+  }));
+  const decisiveNeeds = new Map<string, Action | undefined>(decisiveChecks(p).map((d) => [`look:${d.check}`, d.needs]));
+  const dispensable = p.steps.some((s) => s.state === 'open' && traitsOf(s.id).phase === undefined);
+  const pointed = new Set(
+    p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely').map((x) => x.id)
+  );
+  const worth = p.advice.checks
+    .filter((r) => r.worthIt && !(r.needs === 'start' && dispensable) && !asks.some((a) => sameLook(a, r)))
+    .map((r): Move => {
+      // What only the kind of case suggests shapes no move before the work that is established.
+      const changes = r.turns >= TURNS || r.ends >= TURNS || r.suspects.some((id) => pointed.has(id));
+      return {
+        kind: r.again ? 'repeat' : 'look',
+        class: r.doubted ? 4 : changes ? 7 : 9,
+        id: `look:${r.id}`,
+        title: r.title,
+        station: r.station,
+        minutes: r.minutes,
+        because: r.because,
+        ...(r.waits ? { waits: r.waits } : {})
+      };
+    });
+  const hopeless: Move[] = p.advice.hopeless
+    ? [
+        {
+          kind: 'decide',
+          class: 5,
+          id: 'decide:hopeless',
+          title: 'Stop and decide',
+          minutes: 0,
+          because: 'By what is known, mending costs more than the engine is worth: decide before more hours go in.'
+        }
+      ]
+    : [];
+  const all: Move[] = [
+    ...(end ? [end] : []),
+    ...dangers(p),
+    ...makeSafe(p),
+    ...clocks(p),
+    ...begun(p),
+    ...hopeless,
+    ...fromHolds(
+      p.holds.filter((h) => h.id !== 'drowned' && h.id !== 'drowned-running'),
+      5,
+      false
+    ).filter((m) => !p.holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank'))),
+    ...asked(asks, p.steps),
+    ...decisive,
+    ...worth,
+    ...work(p),
+    ...before(p)
+  ];
+  const blocked = all.map((m): Move => {
+    // Where it has ended, only what keeps it from getting worse still counts.
+    if (end && m.id !== end.id && m.class > 2)
+      return { ...m, waits: `First: ${end.title.charAt(0).toLowerCase()}${end.title.slice(1)}.` };
+    const waits =
+      m.waits ??
+      heldAgainst(p.holds, needed.get(m.id) ?? decisiveNeeds.get(m.id) ?? (m.id === 'look:run' ? 'start' : undefined));
+    return waits ? { ...m, waits } : m;
+  });
+  // One thing stands once, where it is most urgent; what waits stands behind what can be done.
+  const seen = new Set<string>();
+  const once = [...blocked]
+    .map((m, k) => ({ m, k }))
+    .sort((a, b) => Number(Boolean(a.m.waits)) - Number(Boolean(b.m.waits)) || a.m.class - b.m.class || a.k - b.k)
+    .filter(({ m }) => {
+      // A job that is the look itself, under the name of the look, is that look.
+      const key = m.kind === 'repeat' && m.job ? `proof:${m.job}` : `${m.station ?? ''}:${m.title}`;
+      if (seen.has(key)) return false;
+      seen.add(key);
+      return true;
+    })
+    .map(({ m }) => m);
+  const rest = waiting(p);
+  if (!once.some((m) => !m.waits)) return [...rest, ...once, ...(rest.length || once.length ? [] : [nothing])];
+  return [...once, ...rest];
+}
+
+const nothing: Move = {
+  kind: 'decide',
+  class: 9,
+  id: 'decide:nothing',
+  title: 'Decide what becomes of it',
+  minutes: 5,
+  because: 'Nothing is left to look at or to do here.'
+};

@@ -1,6 +1,6 @@
 import type { Context } from '../findings/context.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
-import { caseResult, caseStages, stageTest, turnedAt } from '../stations/gear/case-test.ts';
+import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
 import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
@@ -37,6 +37,12 @@ const stage = goOn(
 );
 /** A test that was begun; one that nobody began is asked for as a whole. */
 const begunStage: AskRule = { ...stage, open: (c) => ['begun', 'said'].includes(String(caseResult(c).verdict)) };
+
+/** What a leak is comes from how far it falls and how much air is in the case. */
+const capacity = goOn('Enter the gear case’s oil capacity, from the manual', 'gear', 1, {
+  open: (c) =>
+    caseAir(c) === undefined && stageIds.some((s) => ['hold', 'held'].includes(String(stageTest(c, s)?.verdict)))
+});
 
 const screens = look('Intake screens', ['cooling.screen'], 2);
 const outlet = look('Probe the stream outlet and its line', ['cooling.outlet'], 3);
@@ -106,11 +112,20 @@ export const wetEndAsks: Asks = {
   'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain],
   'look.case': [look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] })],
   'gear.forecast': [look('Enter the coldest night of the forecast', ['safe.forecast'], 1)],
-  'gear.water': [drain, begunStage, caseTest, job('case-test', { only: ['fault'] })],
-  'gear.test-open': [stage],
-  'gear.case-low': [{ ...stage, only: ['cannot-tell'] }],
-  'gear.case-high': [{ ...stage, only: ['cannot-tell'] }],
-  'gear.case-vacuum': [{ ...stage, only: ['cannot-tell'] }],
+  'gear.water': [drain, capacity, begunStage, caseTest, job('case-test', { only: ['fault'] })],
+  'gear.test-open': [capacity, stage],
+  'gear.case-low': [
+    { ...capacity, only: ['cannot-tell'] },
+    { ...stage, only: ['cannot-tell'] }
+  ],
+  'gear.case-high': [
+    { ...capacity, only: ['cannot-tell'] },
+    { ...stage, only: ['cannot-tell'] }
+  ],
+  'gear.case-vacuum': [
+    { ...capacity, only: ['cannot-tell'] },
+    { ...stage, only: ['cannot-tell'] }
+  ],
   'gear.test': [
     look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'] }),
     job('reseal', { only: ['fault'] })

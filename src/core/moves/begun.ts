@@ -46,16 +46,19 @@ export function begun({ context: c, steps }: Position): Move[] {
     }));
   const proofs = steps
     .filter((s) => s.state === 'done' && !s.busyUntil && s.proof.station !== 'run')
-    .map((s): Move => ({
-      kind: 'repeat',
-      class: 3,
-      id: `proof:${s.id}`,
-      title: `Prove it: ${stations[s.proof.station].title.toLowerCase()} again`,
-      station: s.proof.station,
-      job: s.id,
-      minutes: stations[s.proof.station].minutes,
-      because: `“${s.title}” is done and not proved: ${s.proof.text}.`
-    }));
+    .map((s): Move => {
+      const station = s.raisedAt ?? s.proof.station;
+      return {
+        kind: 'repeat',
+        class: 3,
+        id: `proof:${s.id}`,
+        title: `Prove it: ${stations[station].title.toLowerCase()} again`,
+        station,
+        job: s.id,
+        minutes: stations[station].minutes,
+        because: `“${s.title}” is done and not proved: ${s.proof.text}.`
+      };
+    });
   return [...over, ...proofs];
 }
 

@@ -78,9 +78,10 @@ const beyondLooking = (c: Position['context']): boolean =>
 
 export function makeSafe({ context: c, stations: states }: Position): Move[] {
   const safe = states.find((s) => s.id === 'safe');
-  if (safe && safe.condition !== 'not-looked-at' && safe.condition !== 'fault') return [];
+  if (safe && !['not-looked-at', 'fault', 'held'].includes(safe.condition)) return [];
   const first = stations.safe.first ?? stations.safe.title;
   const bad = safe?.findings.find((f) => f.condition === 'fault');
+  const held = safe?.findings.find((f) => f.condition === 'held');
   return [
     {
       kind: 'make-safe',
@@ -90,7 +91,7 @@ export function makeSafe({ context: c, stations: states }: Position): Move[] {
       title: stations.safe.title,
       station: 'safe',
       minutes: stations.safe.minutes,
-      because: bad?.sentence ?? first
+      because: bad?.sentence ?? held?.sentence ?? first
     }
   ];
 }

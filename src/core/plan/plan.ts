@@ -26,6 +26,8 @@ export interface Step {
   readonly hazards: readonly HazardId[];
   readonly proof: { readonly station: StationId; readonly text: string };
   readonly state: 'open' | 'done' | 'proved' | 'not-needed';
+  /** The check at which what raises it still stands, where that is not the one that proves it. */
+  readonly raisedAt?: StationId;
   /** Open steps that come first. */
   readonly after: readonly string[];
   /** Done, and what it set going is not over yet: what comes after it begins then. */
@@ -151,6 +153,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         hazards: rule.hazards ?? [],
         proof: rule.proof,
         state,
+        ...(now[0] && now.every((f) => f.station !== rule.proof.station) ? { raisedAt: now[0].station } : {}),
         after: rule.after ?? [],
         follows: rule.after ?? [],
         ...(mark?.note ? { note: mark.note } : {}),

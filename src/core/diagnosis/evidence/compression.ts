@@ -2,6 +2,7 @@ import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { absolute, kindRange } from '../../stations/compression/absolute.ts';
 import { compare, compareAll, type Comparison } from '../../stations/compression/compare.ts';
@@ -182,7 +183,7 @@ const air =
   };
 
 const lash: Measure = (c, cylinder) => {
-  const values = (['lashIn', 'lashEx'] as const).map((k) => known(c.record.value(`compression.${k}`, cylinder)));
+  const values = (['lashIn', 'lashEx'] as const).map((k) => known(ofThisPart(c, `compression.${k}`, cylinder)));
   if (values.every((v) => v === undefined)) return undefined;
   return seen(
     values.some((v) => v !== undefined && v <= 0.01e-3),

@@ -4,7 +4,8 @@ import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
-import { current, damagedPart, type Damaged } from '../../stations/spark/damage.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
+import { damagedPart, type Damaged } from '../../stations/spark/damage.ts';
 import { roughOutside, roughTree } from '../../stations/turn/rough.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { leaning, past, seen, wordOf, type Measure, type Observed } from './observed.ts';
@@ -151,7 +152,7 @@ const damaged =
     const item = part === 'lead' ? 'spark.leadLook' : 'spark.coilLook';
     const at = latestAt([...c.record.all(item, { cylinder }), ...c.record.all('spark.stray', { cylinder })]);
     if (damagedPart(c, cylinder) === part) return seen(true, at);
-    return current(c, item, cylinder) === 'whole' ? seen(false, at) : undefined;
+    return ofThisPart(c, item, cylinder) === 'whole' ? seen(false, at) : undefined;
   };
 
 export const headMeasures: Readonly<Record<string, Measure>> = {

@@ -65,5 +65,12 @@ export const fuelChecks: readonly Check[] = [
     needs: 'start'
   },
   { id: 'bowl', title: 'Bowl or vapour separator off', station: 'fuel', minutes: 15, made: ['fuel.bowlLook'] },
-  { id: 'mix', title: 'Mixture in use, oil in the fuel', station: 'fuel', minutes: 3, fits: two }
+  {
+    id: 'mix',
+    title: 'Mixture in use, oil in the fuel',
+    station: 'fuel',
+    minutes: 3,
+    made: ['fuel.mix', 'fuel.tankOil'],
+    fits: two
+  }
 ];

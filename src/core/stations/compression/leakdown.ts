@@ -4,6 +4,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { FactOf } from '../../findings/fact.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../physics/leak-down.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { measure } from '../../measurements/measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
@@ -34,6 +35,9 @@ function testerFrom(instrument: Instrument | undefined): Tester {
 /** Readings of one cylinder further apart than this, share of the supply, are not of the same thing (M). */
 const DISAGREE = 0.15;
 
+/** So many that agree in a row close the doubt about those before them (C). */
+const SETTLES = 3;
+
 /** Leak-down of each cylinder as it stands now. */
 export function leakDownRows(c: Context): LeakDownRow[] {
   const taken = measure(
@@ -50,9 +54,14 @@ export function leakDownRows(c: Context): LeakDownRow[] {
     const readings = taken.get(String(cylinder))?.groups[0]?.readings ?? [];
     const values = readings.map((r) => r.value as number);
     if (!values.length) return [];
-    const share = values.reduce((a, b) => a + b, 0) / values.length;
     const escape = c.record.value('compression.escape', cylinder);
-    const disagree = Math.max(...values) - Math.min(...values) > DISAGREE;
+    const apart = (list: readonly number[]): boolean => Math.max(...list) - Math.min(...list) > DISAGREE;
+    // Three in a row that agree have closed the doubt: what was read before them was not at top, or a valve that had not shut.
+    const settled = values.slice(-SETTLES);
+    const closed = settled.length === SETTLES && !apart(settled);
+    const disagree = apart(values) && !closed;
+    const counted = closed && apart(values) ? settled : values;
+    const share = counted.reduce((a, b) => a + b, 0) / counted.length;
     const tester = testerFrom(readings.at(-1)?.instrument);
     const escapes = Array.isArray(escape) ? escape : [];
     return [
@@ -120,7 +129,7 @@ const lashFacts = (c: Context): LeakDownFact[] =>
         ['lashEx', 'exhaust']
       ] as const
     ).flatMap(([key, valve]): LeakDownFact[] => {
-      const lash = known(c.record.value(`compression.${key}`, cylinder));
+      const lash = known(ofThisPart(c, `compression.${key}`, cylinder));
       if (lash === undefined) return [];
       const limit = judgedBy(c, `compression.${key}`);
       const common = { id: `lash-${valve}`, cylinder, values: { valve, lash }, ...(limit ? { limit } : {}) };

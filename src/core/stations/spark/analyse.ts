@@ -3,7 +3,8 @@ import { ownLimits } from '../../engine/limits.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import type { Seen, SparkAnalysed, SparkFact, SparkFacts } from './facts.ts';
-import { current, damagedPart, type Damaged } from './damage.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
+import { damagedPart, type Damaged } from './damage.ts';
 import { isolation } from './isolation.ts';
 import { sparks } from './measure.ts';
 import { sparkSeen } from './seen.ts';
@@ -127,9 +128,9 @@ function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): S
 /** Damage that the eye found at coil, lead and cap, arcs astray among it. */
 const damage = (c: Context): SparkFact[] =>
   cylindersOf(c).flatMap((cylinder): SparkFact[] => {
-    const stray = current(c, 'spark.stray', cylinder);
+    const stray = ofThisPart(c, 'spark.stray', cylinder);
     const seen = (part: Damaged, item: 'spark.coilLook' | 'spark.leadLook'): SparkFact[] => {
-      const look = current(c, item, cylinder);
+      const look = ofThisPart(c, item, cylinder);
       if (look === undefined || look === 'whole' || look === 'not-fitted') return [];
       const corroded = look === 'corroded';
       const condition = corroded ? 'watch' : 'fault';

@@ -26,14 +26,32 @@ export function lanyardOut(c: Context, at: string): boolean {
   return before?.value === 'no' || after?.value === 'no';
 }
 
+/** Before anybody said that lanyard and switch were in, and somebody did later: that one counts before this one. */
+const lanyardUntold = (c: Context, at: string): boolean => {
+  const words = c.record.all('spark.lanyard').filter((r) => r.value !== 'unknown');
+  return words.length > 0 && !words.some((r) => !isAfter(r.at, at));
+};
+
+/** How fast it was cranked was noted. */
+const crankingNoted = ({ conditions }: SparkReading): boolean =>
+  conditions?.rpm !== undefined || conditions?.volts !== undefined;
+
 /** Through the tester before to a bolt, in shade before in the sun, brisk before slow. C. */
 const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
   subject: (r) => String(r.cylinder),
-  key: (r) => [r.conditions?.path ?? '', r.conditions?.light === 'sun' ? 'sun' : '', isSlow(r) ? 'slow' : ''].join('|'),
+  key: (r) =>
+    [
+      r.conditions?.path ?? '',
+      r.conditions?.light === 'sun' ? 'sun' : '',
+      isSlow(r) ? 'slow' : crankingNoted(r) ? 'noted' : '',
+      lanyardUntold(c, r.at) ? 'untold' : ''
+    ].join('|'),
   rank: (r) =>
+    (r.value !== 'good' && lanyardUntold(c, r.at) ? 8 : 0) +
     (r.conditions?.path === 'bolt' ? 4 : 0) +
     (isSlow(r) && r.value !== 'good' ? 2 : 0) +
-    (r.conditions?.light === 'sun' && r.value !== 'good' ? 1 : 0),
+    (r.conditions?.light === 'sun' && r.value !== 'good' ? 1 : 0) +
+    (crankingNoted(r) ? 0 : 0.5),
   // Spark that was there was there, whatever was said of the lanyard.
   voided: (r) => (r.value !== 'good' && lanyardOut(c, r.at) ? 'lanyard' : undefined)
 });

@@ -1,6 +1,22 @@
 import type { Context } from '../../findings/context.ts';
 import type { Seen } from './facts.ts';
-import { isSlow, sparks } from './measure.ts';
+import { isAfter } from '../../units/instant.ts';
+import { isSlow, sparks, type SparkReading } from './measure.ts';
+
+/** Equal looks in a row that close the doubt about those before them (C). */
+const SETTLES = 3;
+
+/** Looks along one path that differ, and the last ones do not yet agree. */
+const isMixed = (list: readonly SparkReading[]): boolean =>
+  new Set(list.map((r) => r.value)).size > 1 &&
+  (list.length <= SETTLES || new Set(list.slice(-SETTLES).map((r) => r.value)).size > 1);
+
+/** Watched for a while and steady, after the last look that was not good. */
+function watched(c: Context, cylinder: number, list: readonly SparkReading[]): boolean {
+  const odd = list.findLast((r) => r.value !== 'good');
+  const steady = c.record.last('spark.steady', cylinder);
+  return steady?.value === 'steady' && list.at(-1)?.value === 'good' && isAfter(steady.at, odd?.at);
+}
 
 /** What speaks for each cylinder: the latest look by the best method, with what makes it doubtful. */
 export function sparkSeen(c: Context): Seen[] {
@@ -14,7 +30,7 @@ export function sparkSeen(c: Context): Seen[] {
         {
           cylinder: last.cylinder!,
           result: last.value as Seen['result'],
-          mixed: new Set(group.readings.map((r) => r.value)).size > 1,
+          mixed: isMixed(group.readings) && !watched(c, last.cylinder!, group.readings),
           sun: light === 'sun',
           slow: isSlow(last),
           at: last.at,

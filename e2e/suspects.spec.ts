@@ -18,20 +18,24 @@ test('six cylinders: the gasket with its reasons, the check that pays most, and 
     'true'
   );
   await expect(page.getByText('20,000 draws')).toBeVisible();
-  // Following the next check opens its worksheet.
-  await page.getByRole('complementary', { name: 'Next checks' }).getByRole('link').first().click();
-  await expect(page).toHaveURL(new RegExp(`${base}/(fuel|gear|cooling|run)$`));
+  // What the air at the neighbour has established is the first thing to do, and leads to its job.
+  await page
+    .getByRole('complementary', { name: 'What now' })
+    .getByRole('link', { name: 'Lift the head and renew the gasket' })
+    .click();
+  await expect(page).toHaveURL(new RegExp(`${base}/jobs#job-head-gasket$`));
+  await page.goto(`${base}/compression`);
   await expect(page.getByRole('region', { name: 'Suspects' })).toContainText('Head gasket between cylinders 3 and 5');
 });
 
 test('a gauge that is doubted is measured again before anything is believed', async ({ page }) => {
   await prefer(page, {});
   const base = await open(page, 'Wren', '/compression');
-  await expect(page.getByRole('region', { name: 'Next check' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText(
     'Repeat with the valve at the plug end before believing it'
   );
   await page.goto(`${base}/suspects`);
-  await expect(page.getByText('Hold until known.')).toBeVisible();
+  await expect(page.getByText('Not known enough yet.')).toBeVisible();
 });
 
 test('taking one reading away turns the suspects round, and the page says why', async ({ page }) => {

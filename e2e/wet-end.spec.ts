@@ -185,7 +185,7 @@ test('engine oil: two dips on the drawn stick, rivals weighed, cups counted', as
   await expect(page.getByText(/One dip says 19 mm over the low mark/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Record this dip' }).click();
   await expect(page.getByText(/overfilled or diluted cannot be told yet/).first()).toBeVisible();
-  await page.getByRole('group', { name: 'Smell on the stick' }).getByText('of fuel').click();
+  await page.getByRole('group', { name: 'Smell on the stick' }).getByText('of fuel', { exact: true }).click();
   await page.getByRole('group', { name: 'Where it stood after that fill' }).getByText('between the marks').click();
   await expect(page.getByText('Fuel in the oil, rather than overfilled.')).toBeVisible();
   await page.getByText('drain, filter, pour').click();

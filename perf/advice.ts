@@ -73,7 +73,7 @@ for (let k = 0; k < 60; k++) {
 }
 times.sort((a, b) => a - b);
 
-const jobs = jobsOf(w, []);
+const jobs = jobsOf(j.context, w, []);
 const drawn: number[] = [];
 for (let k = 0; k < 7; k++) {
   const from = performance.now();

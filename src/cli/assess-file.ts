@@ -108,6 +108,7 @@ function adviceLines(a: Assessment, draws: number): string[] {
     '',
     `DECISION: ${options[d.recommended].label}. ${d.because}`,
     `  cost ${cr(d.cost.low)} to ${cr(d.cost.high)} (80 in 100), ${cr(d.cost.mean)} on average; ${d.draws} draws, seed ${d.seed}`,
+    `  established ${cr(d.sums.established)}, likely besides ${cr(d.sums.likely)}, reserve ${cr(d.sums.reserve)}`,
     ...(d.overCeiling === undefined
       ? []
       : [`  over the ceiling of ${cr(d.ceiling!)}: ${Math.round(100 * d.overCeiling)} in 100`]),

@@ -1,6 +1,7 @@
 <script lang="ts">
   import '../app.css';
   import barlow from '@fontsource/barlow/files/barlow-latin-400-normal.woff2?url';
+  import barlowMedium from '@fontsource/barlow/files/barlow-latin-500-normal.woff2?url';
   import barlowBold from '@fontsource/barlow/files/barlow-latin-600-normal.woff2?url';
   import condensed from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-600-normal.woff2?url';
   import { page } from '$app/state';
@@ -23,7 +24,7 @@
 
 <svelte:head>
   <title>Indaga</title>
-  {#each [barlow, barlowBold, condensed] as href (href)}<link
+  {#each [barlow, barlowMedium, barlowBold, condensed] as href (href)}<link
       rel="preload"
       as="font"
       type="font/woff2"

@@ -66,7 +66,8 @@ export const restCases: readonly Vignette[] = [
       .read('gear.caseBubbles', ['housing'])
       .read('look.case', 'stain'),
     suspect: 'frost-crack',
-    decision: ['specialist']
+    // Dear and isolated: the power head has to show that it runs before the case is mended.
+    decision: ['hold']
   },
   {
     name: 'slivers on the magnet, oil full of metal',

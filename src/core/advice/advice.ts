@@ -31,9 +31,15 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
     return hold && `held: ${hold.title.charAt(0).toLowerCase()}${hold.title.slice(1)}`;
   };
   const checks = rankChecks(c, model, belief, position, blocked, looks);
-  const hopeless = position.stops(position.going(belief.posterior));
+  const suspects = suspectViews(model, belief, removals, looks, mended);
+  // Nothing is given up for one noise: by what is known it must not be worth it, and a dear cause must be established.
+  const serious = new Set(position.serious.map((i) => model.suspects[i]!.id));
+  const shown = suspects.some(
+    (s) => s.raised && !s.mended && s.settling === 'shows' && s.probability > 0.8 && serious.has(s.id)
+  );
+  const hopeless = shown && position.stops(position.going(belief.posterior));
   return {
-    suspects: suspectViews(model, belief, removals, looks, mended),
+    suspects,
     checks: checks.slice(0, SHOWN),
     contradictions: contradictions(model, belief, removals, w.passedOver),
     hopeless,

@@ -4,7 +4,10 @@ import { unliftable } from '../holds/index.ts';
 import type { Judgement } from '../judge.ts';
 import { planOf, type Step } from '../plan/plan.ts';
 import { jobsOf } from './jobs.ts';
-import { drawCosts, histogram, quantile, shareOver, type Draws, type Job } from './monte-carlo.ts';
+import { listed } from '../findings/context.ts';
+import { traitsOf } from '../jobs/register.ts';
+import { likelyOnly, openBefore } from './known.ts';
+import { drawCosts, histogram, quantile, shareOver, type Draws, type Job, type Work } from './monte-carlo.ts';
 import type { OptionId } from '../record/options.ts';
 import { pertMean } from '../physics/pert.ts';
 
@@ -28,6 +31,13 @@ export interface Decision {
     readonly median: number;
     readonly high: number;
   };
+  /**
+   * Three sums that are never mixed, cr on average: what is established (service, missing parts, open jobs), what is likely and not
+   * established, and the reserve for what such engines usually still hide.
+   */
+  readonly sums: { readonly established: number; readonly likely: number; readonly reserve: number };
+  /** What is open before anything can be decided, each by its name. */
+  readonly open: readonly string[];
   readonly minutes: { readonly median: number; readonly high: number };
   readonly bins: readonly { readonly from: number; readonly to: number; readonly n: number }[];
   /** Largest shares of the mean cost. */
@@ -58,7 +68,33 @@ interface State {
   readonly never: boolean;
   readonly advice: Advice;
   readonly open: number;
+  /** What is to be looked at before it is decided. */
+  readonly before: readonly string[];
+  readonly sums: Decision['sums'];
 }
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** Mean price of one work, there for certain, cr. */
+const priceOf = (x: Work, rate: number): number => pertMean(x.parts) + (pertMean(x.minutes) / 60) * rate;
+
+/** The mean split in three: jobs on the list, works that are likely, and the rest. */
+function sumsOf(jobs: readonly Job[], steps: readonly Step[], rate: number, mean: number): Decision['sums'] {
+  const listed = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
+  let established = 0;
+  let likely = 0;
+  for (const job of jobs) {
+    const certain = job.works.every((w) => w.probability === 1);
+    const [most] = [...job.works].sort((a, b) => b.probability - a.probability);
+    if (!most) continue;
+    if (certain) established += job.works.reduce((sum, w) => sum + priceOf(w, rate), 0);
+    else if (listed.has(job.id)) established += priceOf(most, rate);
+    else if (most.probability >= LIKELY) likely += most.probability * priceOf(most, rate);
+  }
+  return { established, likely, reserve: Math.max(0, mean - established - likely) };
+}
+/** From this chance a work is called likely. */
+const LIKELY = 0.5;
 
 const serious = (w: Weighing): { label: string; p: number }[] =>
   w.position.serious
@@ -92,7 +128,12 @@ function optionViews(s: State): OptionView[] {
       'service',
       money.worth - serviceCost - Math.min(risk, money.worth),
       `Service alone, and what is suspected stays in: it may cost ${cr(risk)} on average.`,
-      held ?? (s.open ? 'Faults are found that service does not cure.' : undefined)
+      held ??
+        (s.open
+          ? 'Faults are found that service does not cure.'
+          : s.before.length
+            ? `Not looked at enough: ${lower(s.before[0]!)} first.`
+            : undefined)
     ),
     view(
       'repair',
@@ -125,10 +166,8 @@ function optionViews(s: State): OptionView[] {
       'hold',
       (valued ? Math.max(money.worth - draws.mean, money.salvage) : 0) +
         (best ? best.gain - (best.minutes / 60) * money.rate : 0),
-      best
-        ? `Next: ${best.title.charAt(0).toLowerCase()}${best.title.slice(1)}, ${best.minutes} min.`
-        : 'No look is open that would change anything.',
-      best ? undefined : 'Nothing is left to look at that pays for its minutes.'
+      best ? `Next: ${lower(best.title)}, ${best.minutes} min.` : 'No look is open that would change anything.',
+      best || s.before.length ? undefined : 'Nothing is left to look at that pays for its minutes.'
     )
   ];
 }
@@ -155,6 +194,15 @@ function choose(s: State, views: readonly OptionView[]): { id: OptionId; because
   if (first?.doubted) return { id: 'hold', because: `${first.because} Nothing is decided on it before.` };
   if (advice.hopeless)
     return { id: 'parts', because: `Mending costs more on average (${cr(draws.mean)}) than the engine gains by it.` };
+  if (s.before.length) {
+    const worst = quantile(draws.costs, 0.95);
+    const named = s.before.slice(0, 3).map(lower);
+    const rest = s.before.length - named.length;
+    return {
+      id: 'hold',
+      because: `${listed(rest > 0 ? [...named, `${rest} more`] : named)} ${s.before.length > 1 ? 'are' : 'is'} open. The least it costs is about ${cr(s.sums.established)}; at worst ${cr(worst)} are possible.`
+    };
+  }
   const turning = advice.checks.find((c) => c.worthIt && !c.waits && (c.ends >= 0.05 || c.turns >= 0.05));
   if (turning)
     return {
@@ -184,7 +232,13 @@ function choose(s: State, views: readonly OptionView[]): { id: OptionId; because
       id: 'repair-under',
       because: `Worth mending, but the sum is wide (${cr(quantile(draws.costs, 0.1))} to ${cr(quantile(draws.costs, 0.9))}): agree on one first.`
     };
-  return { id: 'repair', because: `The faults are known and cost about ${cr(draws.mean)}.` };
+  const guessed = likelyOnly(advice);
+  return guessed.length
+    ? {
+        id: 'repair',
+        because: `What is established costs about ${cr(s.sums.established)}; likely besides, and not established: ${listed(guessed.slice(0, 3))}, about ${cr(s.sums.likely)}.`
+      }
+    : { id: 'repair', because: `The faults are known and cost about ${cr(s.sums.established)}.` };
 }
 
 /** What would have to be otherwise for another choice: each wide suspect settled either way, and money. */
@@ -203,7 +257,7 @@ function changesOf(s: State, now: OptionId, seed: number): string[] {
         works: job.works.map((y) => (y === x ? { ...y, probability: there ? 1 : 0 } : y))
       }));
       const draws = drawCosts(jobs, money.rate, 2000, seed);
-      const state = { ...s, jobs, draws, advice: { ...s.advice, checks: [] } };
+      const state = { ...s, jobs, draws, before: [], advice: { ...s.advice, checks: [] } };
       const then = choose(state, optionViews(state)).id;
       // A dear one found sends a repair to a specialist; what is given up or held stays so.
       const dear = there && s.w.position.serious.some((i) => s.w.model.suspects[i]!.label === x.label);
@@ -225,7 +279,7 @@ const wordsOf: Readonly<Record<OptionId, string>> = {
   'repair-under': 'repair if it stays under a sum',
   specialist: 'a specialist',
   parts: 'kept for parts',
-  hold: 'hold until known'
+  hold: 'not known enough yet'
 };
 const spread = (x: Job['works'][number], rate: number): number =>
   Math.sqrt(x.probability * (1 - x.probability)) * (pertMean(x.parts) + (pertMean(x.minutes) / 60) * rate);
@@ -240,10 +294,21 @@ export function decide(
   // An assessment has them already.
   const advice = j.advice ?? advise(j, w);
   const steps = j.steps ?? planOf(j.context, j.findings, advice.suspects);
-  const jobs = jobsOf(w, steps);
+  const jobs = jobsOf(j.context, w, steps);
   const drawn = drawCosts(jobs, w.money.rate, draws, seed);
   const never = unliftable(j.holds);
-  const state: State = { w, jobs, draws: drawn, never, advice, open: steps.filter((x) => x.state === 'open').length };
+  const before = openBefore(j);
+  const sums = sumsOf(jobs, steps, w.money.rate, drawn.mean);
+  const state: State = {
+    w,
+    jobs,
+    draws: drawn,
+    never,
+    advice,
+    before,
+    sums,
+    open: steps.filter((x) => x.state === 'open' && traitsOf(x.id).phase !== 'repeat').length
+  };
   const views = optionViews(state);
   const chosen = choose(state, views);
   const { money } = w;
@@ -267,6 +332,8 @@ export function decide(
       median: quantile(drawn.costs, 0.5),
       high: quantile(drawn.costs, 0.9)
     },
+    sums,
+    open: before,
     minutes: { median: quantile(drawn.minutes, 0.5), high: quantile(drawn.minutes, 0.9) },
     bins: histogram(drawn.costs, 36),
     items,

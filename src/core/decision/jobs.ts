@@ -1,3 +1,5 @@
+import type { Context } from '../findings/context.ts';
+import { absentParts } from './absent.ts';
 import type { Weighing } from '../diagnosis/weighing.ts';
 import type { Step } from '../plan/plan.ts';
 import type { Job, Work } from './monte-carlo.ts';
@@ -11,7 +13,7 @@ const SERVICE = { parts: [35, 55, 95] as Three, minutes: [45, 60, 100] as Three 
 const times = ([a, m, b]: Three, k: number): Three => [a * k, m * k, b * k];
 
 /** Everything that may cost money: service, what the job list asks for, and suspects at their chances. */
-export function jobsOf(w: Weighing, steps: readonly Step[]): Job[] {
+export function jobsOf(c: Context, w: Weighing, steps: readonly Step[]): Job[] {
   const { model, belief, money, mended } = w;
   const works = new Map<string, Work[]>();
   const has = new Set<string>();
@@ -40,5 +42,9 @@ export function jobsOf(w: Weighing, steps: readonly Step[]): Job[] {
       }
     ]
   };
-  return [service, ...listed, ...[...works].map(([id, list]) => ({ id, works: list }))];
+  const missing: Job[] = absentParts(c).map(({ label, parts }) => ({
+    id: label,
+    works: [{ label, probability: 1, parts: times(parts, money.scale), minutes: [5, 10, 20] }]
+  }));
+  return [service, ...missing, ...listed, ...[...works].map(([id, list]) => ({ id, works: list }))];
 }

@@ -8,21 +8,20 @@ const few = (list: readonly string[]): string =>
 
 /** The owner's question in one paragraph: what was found, the sum, the worst case, what is asked and by when. */
 export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice | undefined): string {
-  const likely = (advice?.suspects ?? []).filter(
-    (s) => s.raised && !s.mended && (!s.artefact || s.step) && s.chance === 'likely'
-  );
+  const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
   const tag = survey.engine.identity.tag ?? 'Your engine';
+  const sure = likely.every((s) => s.settling === 'shows');
   const found = likely.length
-    ? `${tag}: we think it is ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length === 4 ? 'one thing' : `${likely.length - 3} things`} more` : ''}.`
+    ? `${tag}: ${sure ? 'it is' : 'we think it is'} ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length === 4 ? 'one thing' : `${likely.length - 3} things`} more` : ''}.`
     : `${tag}: nothing we have seen so far asks for a repair.`;
-  const sum = `Putting it right costs about ${cr(d.cost.median)}, nine times in ten under ${cr(d.cost.high)}.`;
+  const sum = `What is certain costs about ${cr(d.sums.established)}${d.sums.likely >= 5 ? `, what is likely about ${cr(d.sums.likely)} more` : ''}; nine times in ten the whole stays under ${cr(d.cost.high)}.`;
   const asks: Readonly<Record<Decision['recommended'], string>> = {
     service: 'We would service it and give it back.',
     repair: 'May we go ahead?',
     'repair-under': `May we go ahead up to ${cr(d.ceiling ?? d.cost.high)}, and ask again before it passes that?`,
     specialist: 'We advise a specialist’s price before more goes in. May we send it, or shall it be kept for parts?',
     parts: 'By these sums it is worth more in parts. How do you want it?',
-    hold: 'One more look decides; we order nothing before it and call you then.'
+    hold: `We do not know enough yet: ${few(d.open.slice(0, 2).map((x) => x.charAt(0).toLowerCase() + x.slice(1))) || 'one more look'} first. We order nothing before it and call you then.`
   };
   return `${found} ${sum} ${asks[d.recommended]}${survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : ''}`;
 }

@@ -79,6 +79,8 @@ function heldAgainst(holds: readonly Hold[], needs: Action | undefined): string 
   return hold && `First: ${hold.needs.find((n) => !n.done)?.text ?? hold.title}.`;
 }
 
+const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** Nothing the yard can do lifts a hold, or mending costs more than the engine is worth: it is decided, not looked at further. */
 function ending(p: Position): Move | undefined {
   const never = p.holds.find((h) => !h.override && h.needs.some((n) => n.never && !n.done));
@@ -89,7 +91,7 @@ function ending(p: Position): Move | undefined {
       id: `ask:${never.id}`,
       title: 'Stop here: ask the owner, a specialist’s price or parts',
       minutes: 5,
-      because: `${never.title}. ${never.needs.find((n) => n.never)!.text}.`
+      because: `${never.title}. ${upper(never.needs.find((n) => n.never)!.text)}.`
     };
   return undefined;
 }

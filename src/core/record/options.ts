@@ -8,7 +8,7 @@ export const options = {
   'repair-under': { label: 'Repair if it stays under a sum', means: 'Begin; stop and ask when the sum is reached.' },
   specialist: { label: 'Specialist', means: 'A price from somebody with the tools, before more money goes in.' },
   parts: { label: 'Keep for parts', means: 'Worth more in pieces.' },
-  hold: { label: 'Hold until known', means: 'One more look decides; nothing is ordered before it.' }
+  hold: { label: 'Not known enough yet', means: 'What decides has not been looked at; nothing is ordered before it.' }
 } as const;
 export type OptionId = keyof typeof options;
 export const optionIds = Object.keys(options) as OptionId[];

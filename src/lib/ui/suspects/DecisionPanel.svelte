@@ -24,6 +24,12 @@
   const chosen = $derived(picked ?? d.recommended);
   const key = $derived(`${session.surveyId}:decision`);
   const taken = $derived((session.survey.decisions ?? []).toReversed());
+  /** What is certain, what is likely, what is only reserve: never one sum. */
+  const sums = $derived([
+    ['Established', d.sums.established, 'service, missing parts, open jobs'],
+    ['Likely besides', d.sums.likely, 'pointed to, not established'],
+    ['Reserve', d.sums.reserve, 'what such engines usually still hide']
+  ] as const);
   const money = ['worth', 'salvage', 'ceiling'] as const;
   const question = $derived(ownersQuestion(session.survey, d, session.advice));
 
@@ -66,6 +72,15 @@
   <p class="mt-1 text-lg"><strong class="font-semibold">{options[d.recommended].label}.</strong> {d.because}</p>
   <div class="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
     <div>
+      <dl class="mb-3 grid grid-cols-3 gap-3">
+        {#each sums as [label, sum, note] (label)}
+          <div class="border-t-2 border-primary pt-1">
+            <dt class="label-caps">{label}</dt>
+            <dd class="sounding text-2xl">{Math.round(sum / 5) * 5}<span class="unit"> cr</span></dd>
+            <dd class="text-sm leading-tight">{note}</dd>
+          </div>
+        {/each}
+      </dl>
       <CostChart decision={d} />
       {#if d.breakEven !== undefined}<p class="mt-1">
           It may cost {Math.round(d.breakEven / 5) * 5} cr before its parts are worth more.

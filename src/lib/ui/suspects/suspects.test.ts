@@ -81,7 +81,7 @@ describe('the decision', () => {
       'Repair if it stays under a sum',
       'Specialist',
       'Keep for parts',
-      'Hold until known'
+      'Not known enough yet'
     ])
       expect(said).toContain(label);
     expect(said).toMatch(/advised/);

@@ -9,6 +9,7 @@
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
+  import NowLine from '$lib/ui/survey/NowLine.svelte';
   import NowCard from '$lib/ui/survey/NowCard.svelte';
   import SuspectsCard from '$lib/ui/suspects/SuspectsCard.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
@@ -43,6 +44,7 @@
   </aside>
 
   <section class="{pane === 'check' ? '' : 'hidden'} min-w-0 lg:block" aria-labelledby="check-title">
+    <div class="mb-2 lg:hidden"><NowLine moves={session.moves} {base} here="{base}/{id}" /></div>
     <div class="flex flex-wrap items-center justify-between gap-2">
       <h2 id="check-title" class="text-2xl">{check.title}</h2>
       <div class="flex items-center gap-3 text-sm">

@@ -1,0 +1,18 @@
+import { asksOf } from '../advice/asks.ts';
+import { decisiveChecks } from '../advice/decisive.ts';
+import type { Advice } from '../advice/advice.ts';
+import type { Judgement } from '../judge.ts';
+
+/** What is still open before anything can be decided, each by its name, those that decide first. */
+export function openBefore(j: Judgement): string[] {
+  const doubts = asksOf(j.context, j.findings)
+    .filter((a) => a.kind !== 'job' && (a.finding.condition === 'fault' || a.finding.condition === 'cannot-tell'))
+    .map((a) => a.title);
+  return [...new Set([...decisiveChecks(j).map((d) => d.title), ...doubts])];
+}
+
+/** Suspects that are likely, and that no look has established yet. */
+export const likelyOnly = (advice: Advice): string[] =>
+  advice.suspects
+    .filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely' && s.settling !== 'shows')
+    .map((s) => s.label);

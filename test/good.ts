@@ -252,6 +252,7 @@ export function good(station: string, hands: Hands): void {
       break;
     case 'run':
       read('run.cause', 'found and cured');
+      read('cooling.source', 'tank');
       read('run.event', 'start');
       read('run.lamp', 'none');
       read('run.stream', 'strong');

@@ -191,7 +191,10 @@ export const wetEndAsks: Asks = {
   'oil.dip': [
     { ...dip(', until two agree'), only: ['cannot-tell'], open: (c) => dips(c).position !== 'above' },
     { ...look('Smell the stick, see how it runs off', ['oil.smell'], 1), only: ['cannot-tell'] },
-    { ...look('What was poured in at the last change', ['oil.lastFill', 'oil.lastMark'], 2), only: ['cannot-tell'] },
+    { ...look('How it runs off the stick', ['oil.look'], 1), only: ['cannot-tell'] },
+    { ...look('What was poured in at the last change', ['oil.lastFill'], 2), only: ['cannot-tell'] },
+    { ...look('Where it stood after that fill', ['oil.lastMark'], 1), only: ['cannot-tell'] },
+    { ...look('Draw it off and measure it', ['oil.drained', 'oil.viscosity'], 15), only: ['cannot-tell'] },
     job('oil-level', { only: ['watch', 'fault'] })
   ],
   'oil.thin': [job('oil-level')],

@@ -39,36 +39,44 @@ const weight: Readonly<Record<Finding['condition'], number>> = {
 const orderOf = (a: Ask): number => (a.job ? 1 + jobs.findIndex((j) => j.id === a.job) : 0);
 
 /**
- * What the findings ask for next, one thing each: the first of its list that is still open. Graver findings first, of equal
- * ones the shorter look.
+ * What the findings ask for next: graver findings first; of equal ones looks before work, the shorter look, the work that comes
+ * first in the trade's order.
  */
 export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
-  const asks = found.flatMap((finding): Ask[] => {
-    if (finding.condition === 'sound') return [];
-    const rules = table.get(kindOfFinding(finding)) ?? [];
-    for (const r of rules) {
-      if (r.only && !r.only.includes(finding.condition)) continue;
-      const title = typeof r.title === 'string' ? r.title : r.title(c, finding);
-      if (title === undefined || !r.open(c, finding)) continue;
-      return [
-        {
-          finding,
-          kind: r.kind,
-          title,
-          station: r.station,
-          minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),
-          ...(r.needs ? { needs: r.needs } : {}),
-          ...(r.job ? { job: r.job } : {}),
-          ...(r.late ? { late: true as const } : {}),
-          ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })
-        }
-      ];
-    }
-    return [];
-  });
-  // The graver finding first; of equal ones looks before work, the shorter look, the work that comes first in the trade's order.
-  return asks.sort(
-    (a, b) =>
-      weight[a.finding.condition] - weight[b.finding.condition] || orderOf(a) - orderOf(b) || a.minutes - b.minutes
-  );
+  const groups = found
+    .filter((finding) => finding.condition !== 'sound')
+    .map((finding) => askedBy(c, finding))
+    .filter((g) => g.length > 0)
+    .sort(
+      ([a], [b]) =>
+        weight[a!.finding.condition] - weight[b!.finding.condition] ||
+        orderOf(a!) - orderOf(b!) ||
+        a!.minutes - b!.minutes
+    );
+  // What each finding asks for first, then what it would ask for after that.
+  return [...groups.map((g) => g[0]!), ...groups.flatMap((g) => g.slice(1))];
+}
+
+/** What a finding asks for: the first of its list that is still open, and where that is a look, the look after it. */
+function askedBy(c: Context, finding: Finding): Ask[] {
+  const out: Ask[] = [];
+  for (const r of table.get(kindOfFinding(finding)) ?? []) {
+    if (out.length === 2) break;
+    if ((r.only && !r.only.includes(finding.condition)) || (out[0] && (out[0].kind !== 'look' || r.kind !== 'look')))
+      continue;
+    const title = typeof r.title === 'string' ? r.title : r.title(c, finding);
+    if (title === undefined || !r.open(c, finding)) continue;
+    out.push({
+      finding,
+      kind: r.kind,
+      title,
+      station: r.station,
+      minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),
+      ...(r.needs ? { needs: r.needs } : {}),
+      ...(r.job ? { job: r.job } : {}),
+      ...(r.late ? { late: true as const } : {}),
+      ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })
+    });
+  }
+  return out;
 }

@@ -139,12 +139,16 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   );
   const open = steps.filter((s) => s.state === 'open');
   const unproved = steps.filter((s) => s.state === 'done');
-  const jobs: Condition = open.length ? 'watch' : unproved.length ? 'cannot-tell' : 'sound';
+  // A fault that no job stands for yet is still looked for: nothing is done and proved then.
+  const searched = !open.length && !unproved.length ? found.filter((f) => f.condition === 'fault') : [];
+  const jobs: Condition = open.length ? 'watch' : unproved.length || searched.length ? 'cannot-tell' : 'sound';
   const said = open.length
     ? `${open.length} ${open.length === 1 ? 'job is' : 'jobs are'} open: ${open.map((s) => s.title).join('; ')}.`
     : unproved.length
       ? `Done but not proved: ${unproved.map((s) => `${s.title} (check ${stations[s.proof.station].title.toLowerCase()})`).join('; ')}.`
-      : 'Every job is done and proved.';
+      : searched.length
+        ? `No job stands for it yet: ${searched[0]!.sentence}`
+        : 'Every job is done and proved.';
   list.push(gate(c, 'jobs', 'Job list', jobs, said, true));
   return list;
 }

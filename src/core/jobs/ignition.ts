@@ -25,16 +25,17 @@ export const ignition = {
     opens: ['cowl']
   },
   'spark-common': {
-    title: 'Isolate the common part of the ignition',
+    title: 'Prove the power pack with a known good one',
     yieldsTo: ['stop-circuit', 'ground', 'coil', 'points', 'wiring'],
-    raisedBy: ['spark.all', 'spark.pair', 'spark.part-pack', 'spark.own-pack'],
-    how: 'Stop wire off first; then the parts the finding names, cheapest first, by resistance and peak volts against the manual.',
-    tools: ['meter', 'peak-volt adapter', 'flywheel puller'],
-    minutes: 60,
-    hazards: ['high-voltage', 'flywheel'],
+    raisedBy: ['spark.part-pack', 'spark.own-pack'],
+    how: 'Plugs and grounds of the box bright first. Then a known good one on the same engine: spark back on every cylinder proves it, before one is bought.',
+    tools: ['meter', 'a known good pack'],
+    parts: ['power pack or control unit'],
+    minutes: 40,
+    hazards: ['high-voltage'],
     proof: { station: 'spark', text: 'good spark on every cylinder' },
-    opens: ['cowl', 'flywheel'],
-    special: ['flywheel puller', 'peak-volt adapter']
+    opens: ['cowl'],
+    special: ['a known good pack']
   },
   lead: {
     title: 'Renew plug lead and cap',
@@ -97,6 +98,7 @@ export const ignition = {
       only('spark.timing', 'watch'),
       ...['points', 'condenser'].flatMap((part) => [`spark.part-${part}`, `spark.own-${part}`])
     ],
+    renews: ['spark.pointsLook', 'spark.pointsOhms', 'spark.pointsGap', 'spark.rubBlock'],
     how: 'Paper, solvent, gap at the top of the cam, a smear on the rub block; pitted ones in sets with their condenser. Timing by the marks.',
     tools: ['feeler gauge', 'flywheel puller', 'timing light'],
     parts: ['points and condenser where pitted'],

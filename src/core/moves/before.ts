@@ -20,15 +20,7 @@ export function before(p: Position): Move[] {
       minutes: stations[s.id].minutes,
       because: 'Nothing points there; it is looked at before the engine goes back.'
     });
-  // What holds a start or the release, where nothing found asks for it already; then what is only not recorded yet.
-  out.push(
-    ...fromHolds(
-      holds.filter((h) => !h.blocks.includes('crank')),
-      9,
-      false
-    ),
-    ...fromHolds(holds, 9, true)
-  );
+  out.push(...fromHolds(holds, 9, true));
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
   const ran = p.context.record.value('run.outcome') === 'ran';
   if (!ran)

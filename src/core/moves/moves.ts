@@ -170,9 +170,16 @@ export function moves(p: Position): Move[] {
     ).filter((m) => !p.holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank'))),
     ...asked(asks, p.steps),
     ...decisive,
-    ...worth,
+    ...worth.filter((m) => m.class !== 9),
+    // What holds the start or the release, where nothing found asks for it already.
+    ...fromHolds(
+      p.holds.filter((h) => !h.blocks.includes('crank')),
+      8,
+      false
+    ),
     ...work(p),
-    ...before(p)
+    ...before(p),
+    ...worth.filter((m) => m.class === 9)
   ];
   const blocked = all.map((m): Move => {
     // Where it has ended, only what keeps it from getting worse still counts.

@@ -1,4 +1,4 @@
-import { latestAt } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { ABSENT, PRESENT, type Likelihood } from '../network.ts';
@@ -55,6 +55,8 @@ export function wordOf(
   cylinder?: number
 ): { value: string | readonly string[]; at: string } | undefined {
   const r = c.record.last(what, cylinder);
+  // What was seen of a part before it was renewed or set is of the old one.
+  if (r && c.renewed(what).some((at) => isAfter(at, r.at))) return undefined;
   const value: unknown = r?.value;
   if (!r || value === undefined || value === 'unknown' || value === 'not-fitted' || typeof value === 'number')
     return undefined;

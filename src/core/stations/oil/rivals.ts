@@ -56,7 +56,7 @@ export function rivals(c: Context): Rivals {
   const look = c.record.value('oil.look');
   // "Thin, smells of fuel" is one answer to both; the smell asked again adds little. A trace is usual after short cold runs.
   if (smell === 'faint') add('it smells faintly of fuel', look === 'thin' ? 1.2 : 1.5);
-  else if (smell === 'fuel') add('it smells of fuel', look === 'thin' ? 2 : 6);
+  else if (smell === 'fuel') add('it smells of fuel', look === 'thin' ? 2 : 4);
   else if (smell === 'strong') add('it smells strongly of fuel', look === 'thin' ? 3 : 10);
   else if (smell === 'oil') add('it smells of oil only', 1 / 3);
   if (look === 'thin') add('it is thin and smells of fuel', 8);

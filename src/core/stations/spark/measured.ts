@@ -1,6 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import type { SparkFact } from './facts.ts';
 import { voltages } from './voltage.ts';
@@ -67,15 +68,15 @@ export function timingFacts(c: Context): SparkFact[] {
   const out: SparkFact[] = [];
   const limit = judgedBy(c, 'spark.pointsGap', ownLimits.pointsGap, 'common practice on older magnetos');
   for (const cylinder of cylindersOf(c)) {
-    const gap = known(c.record.value('spark.pointsGap', cylinder));
+    const gap = known(ofThisPart(c, 'spark.pointsGap', cylinder));
     if (gap !== undefined && Math.abs(gap / limit.value - 1) > POINTS_GAP_SHARE)
       out.push({ kind: 'points-gap', cylinder, condition: 'watch', values: { gap }, limit });
-    const ohms = known(c.record.value('spark.pointsOhms', cylinder));
-    const look = c.record.value('spark.pointsLook', cylinder);
+    const ohms = known(ofThisPart(c, 'spark.pointsOhms', cylinder));
+    const look = ofThisPart(c, 'spark.pointsLook', cylinder);
     if ((ohms !== undefined && ohms > POINTS_OHMS) || (look !== undefined && look !== 'clean'))
       out.push({ kind: 'points', cylinder, condition: 'watch', values: { ohms, look } });
   }
-  const rub = c.record.value('spark.rubBlock');
+  const rub = ofThisPart(c, 'spark.rubBlock');
   if (rub === 'dry' || rub === 'worn') out.push({ kind: 'rub-block', condition: 'watch', values: { state: rub } });
   const timing = known(c.record.value('spark.timing'));
   if (timing === undefined) return out;

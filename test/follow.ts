@@ -57,6 +57,12 @@ export class Follower {
   private good(station: string): void {
     good(station, {
       profile: this.survey.engine.profile,
+      best: Math.max(
+        0,
+        ...this.survey.readings.flatMap((r) =>
+          r.what === 'compression.pressure' && typeof r.value === 'number' ? [r.value] : []
+        )
+      ),
       banked: this.survey.readings.some((r) => r.conditions?.bank),
       read: (what, value, more) => this.read(what, value, more),
       wait: this.wait

@@ -8,6 +8,8 @@ export interface Hands {
   readonly profile: Profile;
   /** Readings of a bank were taken. */
   readonly banked: boolean;
+  /** The best compression read so far, Pa: what sound cylinders of this engine show. */
+  readonly best: number;
   readonly read: (what: ItemId, value: unknown, more?: { cylinder?: number; conditions?: Conditions }) => void;
   readonly wait: (hours: number) => void;
 }
@@ -143,7 +145,7 @@ export function good(station: string, hands: Hands): void {
       const conditions = { throttle: 'open', bores: 'dry', engine: 'cold', volts: 12 } as const;
       for (let n = 0; n < 2; n++)
         for (const cylinder of n ? [...cylinders].reverse() : cylinders)
-          read('compression.pressure', 125 * PSI, { cylinder, conditions });
+          read('compression.pressure', Math.max(hands.best, 125 * PSI), { cylinder, conditions });
       for (const cylinder of cylinders) {
         read('compression.leakdown', 0.04, { cylinder });
         read('compression.escape', [], { cylinder });

@@ -2,6 +2,8 @@ import fs from 'node:fs';
 import { z } from 'zod';
 import { surveyOf } from '../../demo/build.ts';
 import { scenario } from '../../demo/scenario/index.ts';
+import { stories, told } from '../../demo/stories.ts';
+import { storiesSaid } from './stories.ts';
 import { limits } from '../core/engine/limits.ts';
 import { numberRules, ruleStep } from '../core/house-rules/rules.ts';
 import { topics } from '../core/house-rules/topics.ts';
@@ -22,7 +24,7 @@ function write(file: string, text: string): void {
 }
 
 const schema = z.toJSONSchema(surveyFileSchema, { unrepresentable: 'any', io: 'input', reused: 'ref' });
-fs.mkdirSync('docs/examples', { recursive: true });
+fs.mkdirSync('docs/examples/stories', { recursive: true });
 fs.mkdirSync('docs/figures', { recursive: true });
 for (const [name, draw] of Object.entries(figures)) write(`docs/figures/${name}`, draw());
 write(
@@ -31,6 +33,9 @@ write(
 );
 const day = new Date('2026-04-18T14:00:00.000Z');
 for (const e of scenario) write(`docs/examples/${e.key}.json`, `${JSON.stringify(surveyOf(e, day), null, 2)}\n`);
+
+for (const s of stories) write(`docs/examples/stories/${s.id}.json`, `${JSON.stringify(told(s), null, 2)}\n`);
+write('docs/stories.md', storiesSaid());
 
 const words = { P: 'P', C: 'C', M: 'M' } as const;
 const cell = (s: string): string => s.replace(/\|/g, '\\|');

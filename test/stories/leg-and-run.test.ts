@@ -132,7 +132,7 @@ describe('a run whose stream does not come', () => {
       {
         entered: 'ten seconds in, none yet',
         by: (b) => b.wait(-50 / 3600).read('run.stream', 'none'),
-        finds: ['cooling.outlet:cannot-tell'],
+        finds: ['cooling.early:cannot-tell'],
         says: /within its first half minute/,
         notSays: /points to the outlet|not to the pump/
       },

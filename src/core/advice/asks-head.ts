@@ -35,6 +35,13 @@ const isolate = trial(isolation, { station: 'spark', needs: 'crank' });
 const swaps: readonly AskRule[] = (
   [
     coilLook,
+    {
+      ...look((_, f) => `Its lead against a bolt${at(f)}: does it spark?`, ['spark.result'], 2, { needs: 'crank' }),
+      open: (c, f) =>
+        !c.record
+          .all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder })
+          .some((r) => r.conditions?.path === 'bolt')
+    },
     isolate,
     {
       ...look((_, f) => `Swap its plug with a good one${at(f)}`, ['spark.plugSwap'], 3, { needs: 'crank' }),
@@ -93,7 +100,7 @@ export const headAsks: Asks = {
   'turn.belt': [job('belt')],
 
   'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3)],
-  'plugs.hole-water': [goOn('Holes lowest, turn by hand until it is dry', 'turn', 5)],
+  'plugs.hole-water': [goOn('Holes lowest, turn by hand until dry, look in again', 'plugs', 5)],
   'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5)],
   'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
   'plugs.hole-rust': [job('soak')],

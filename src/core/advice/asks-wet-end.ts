@@ -112,7 +112,7 @@ export const wetEndAsks: Asks = {
   'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain],
   'look.case': [look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] })],
   'gear.forecast': [look('Enter the coldest night of the forecast', ['safe.forecast'], 1)],
-  'gear.water': [drain, capacity, begunStage, caseTest, job('case-test', { only: ['fault'] })],
+  'gear.water': [drain, capacity, begunStage, caseTest, job('gear-refill', { only: ['watch'] })],
   'gear.test-open': [capacity, stage],
   'gear.case-low': [
     { ...capacity, only: ['cannot-tell'] },
@@ -168,6 +168,7 @@ export const wetEndAsks: Asks = {
   'fuel.starved': [job('fuel-line')],
   'fuel.dies': starved,
 
+  'cooling.early': [goOn('Look for the stream again at thirty seconds', 'run', 1)],
   'cooling.stream': [screens, outlet, head, pumpOpen],
   'cooling.outlet': [
     { ...outlet, only: ['cannot-tell'] },

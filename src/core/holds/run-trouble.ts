@@ -3,7 +3,7 @@ import type { Context } from '../findings/context.ts';
 import { judgedBy, sayLimit } from '../findings/limit.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { STREAM_COMES } from '../stations/run/prompts.ts';
-import { runsOf } from '../stations/run/runs.ts';
+import { runsOf, streamEarly } from '../stations/run/runs.ts';
 import { causeAt } from '../stations/run/symptoms.ts';
 import { byTime, isAfter } from '../units/instant.ts';
 
@@ -30,9 +30,9 @@ function troubles(c: Context): { readonly at: string; readonly says: string }[] 
       .flatMap((r) =>
         typeof r.value === 'number' && r.value >= hot ? [{ at: r.at, says: 'The head was over its limit' }] : []
       ),
-    ...runs.flatMap(({ startedAt, streams }) =>
+    ...runs.flatMap(({ startedAt, streams, untimed }) =>
       streams
-        .filter((s) => s.value === 'none' && s.seconds > STREAM_COMES)
+        .filter((s) => s.value === 'none' && (untimed || s.seconds > STREAM_COMES))
         .map((s) => ({ at: when(startedAt, s.seconds), says: 'There was no stream' }))
     )
   ].sort(byTime);
@@ -48,10 +48,12 @@ export function unexplained(c: Context): string | undefined {
 /** The head ran hot, a lamp came on, or there was no stream where one belongs: in the latest round. */
 export function runTrouble(c: Context): string | undefined {
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
-  const { head, stream } = lastSeen(c);
+  const { head, stream, run } = lastSeen(c);
+  // Within its first half minute its absence says nothing.
+  const early = streamEarly(run);
   if (lamps(c).at(-1) === 'came') return 'The lamp or horn came on in the first run.';
   if (head !== undefined && head >= hot.value) return `The head passed its limit of ${sayLimit(hot, c.units)}.`;
-  if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none')
+  if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none' && !early)
     return 'There was no stream in the first run.';
   return undefined;
 }

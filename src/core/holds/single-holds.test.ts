@@ -177,8 +177,10 @@ describe('single holds', () => {
     expect(holdOf(new Bench(twin).read('cooling.head', 363.1), 'run')).toBeUndefined();
     const dry = new Bench(twin).read('run.outcome', 'ran').read('run.stream', 'none');
     expect(holdOf(dry, 'run')?.because).toMatch(/no stream/);
-    // Within its first half minute a stream may still come: only its repeat is asked for, no cause.
-    expect(holdOf(dry, 'run')?.needs.map((n) => n.done)).toEqual([true, false]);
+    // Nobody tapped its start: it had been running for nobody knows how long.
+    expect(holdOf(dry, 'run')?.needs.map((n) => n.done)).toEqual([false, false]);
+    const early = new Bench(twin).read('run.event', 'start').wait(-1 / 120).read('run.stream', 'none');
+    expect(holdOf(early, 'run')).toBeUndefined();
     const long = new Bench(twin).read('run.event', 'start').read('run.stream', 'none').read('run.stream', 'strong');
     expect(holdOf(long.read('run.outcome', 'ran'), 'run')?.because).toMatch(/no stream once, and its cause/);
     expect(holdOf(long.read('run.cause', 'outlet was blocked'), 'run')).toBeUndefined();

@@ -45,7 +45,8 @@ export function begun({ context: c, steps }: Position): Move[] {
       because: `It has been ${sayLeft(w.until, c.now)}.`
     }));
   const proofs = steps
-    .filter((s) => s.state === 'done' && !s.busyUntil && s.proof.station !== 'run')
+    // What the readings themselves show as done was a look, and is not proved by another one.
+    .filter((s) => s.state === 'done' && s.markedAt && !s.busyUntil && s.proof.station !== 'run')
     .map((s): Move => {
       const station = s.raisedAt ?? s.proof.station;
       return {

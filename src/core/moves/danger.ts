@@ -2,8 +2,7 @@ import { drowned } from '../record/drowned.ts';
 import { against } from '../holds/index.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';
 import { stations } from '../stations/register.ts';
-import { STREAM_COMES } from '../stations/run/prompts.ts';
-import { runningRun } from '../stations/run/runs.ts';
+import { runningRun, streamEarly } from '../stations/run/runs.ts';
 import type { Move } from './move.ts';
 import type { Position } from './position.ts';
 
@@ -27,7 +26,7 @@ export function dangers({ context: c, findings, holds }: Position): Move[] {
   const run = runningRun(c);
   if (run) {
     const last = run.streams.at(-1);
-    const dry = last?.value === 'none' && last.seconds > STREAM_COMES;
+    const dry = last?.value === 'none' && !streamEarly(run);
     const stop = findings.find(
       (f) => STOPS.has(kindOf(f.id)) && (f.condition === 'fault' || (dry && f.station === 'cooling'))
     );

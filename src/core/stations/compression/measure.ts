@@ -46,6 +46,31 @@ const rule: MeasureRule<PressureTest, PressureVoid> = {
   }
 };
 
+/** The one value that was noted at all, where there is just one. */
+const only = <T>(list: readonly (T | undefined)[]): T | undefined => {
+  const noted = [...new Set(list.filter((x) => x !== undefined))];
+  return noted.length === 1 ? noted[0] : undefined;
+};
+
+/**
+ * Whether the engine was cold, and which gauge it was, is often noted once for a whole test: where every reading that has it noted
+ * has the same, the others have it too. Throttle and oil are never supplied: they change the reading.
+ */
+function completed(tests: readonly PressureTest[]): readonly PressureTest[] {
+  const engine = only(tests.map((r) => (r.conditions?.engine === 'unknown' ? undefined : r.conditions?.engine)));
+  const names = only(tests.map((r) => r.instrument?.name));
+  const instrument = names === undefined ? undefined : tests.find((r) => r.instrument)?.instrument;
+  return tests.map((r) => {
+    const untold = engine && (r.conditions?.engine ?? 'unknown') === 'unknown';
+    if (!untold && (r.instrument || !instrument)) return r;
+    return {
+      ...r,
+      ...(untold ? { conditions: { ...r.conditions, engine } } : {}),
+      ...(r.instrument || !instrument ? {} : { instrument })
+    };
+  });
+}
+
 /** What was measured at each cylinder, and what of it counts. */
 export const pressures = (c: Context): Map<string, Measured<PressureTest, PressureVoid>> =>
-  measure(pressureTests(c), rule, c.worked('compression'));
+  measure(completed(pressureTests(c)), rule, c.worked('compression'));

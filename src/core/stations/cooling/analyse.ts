@@ -6,7 +6,7 @@ import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
-import { STREAM_COMES } from '../run/prompts.ts';
+import { streamEarly } from '../run/runs.ts';
 import { warmingOf } from '../run/warming.ts';
 import { parts } from './parts.ts';
 import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
@@ -150,11 +150,11 @@ function stream(c: Context, out: Out): void {
   const cold = head !== undefined && head < HEAD_SPEAKS;
   const normal = head !== undefined && !cold && head < hot.value && !climbing;
   // The stream takes up to half a minute to come; before that its absence says nothing, after it that it must be stopped.
-  const early = seen === 'none' && (run?.streams.at(-1)?.seconds ?? Infinity) <= STREAM_COMES;
+  const early = seen === 'none' && streamEarly(run);
   const stop = seen === 'none' && !early ? ' Stop: past its half minute no engine runs without it.' : '';
   if (early) {
     out.add(
-      'outlet',
+      'early',
       'cannot-tell',
       'No stream yet, within its first half minute: look again at thirty seconds; if there is none then, stop.',
       why

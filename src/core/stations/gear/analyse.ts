@@ -133,6 +133,18 @@ function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): 
     );
     return;
   }
+  if (caseResult(c).verdict === 'held') {
+    out.add(
+      'water',
+      'watch',
+      'There was water in the gear oil, and the case holds its test at every stage: it came by a plug washer, with the last fill, or past a seal that holds today. Fresh washers, refill for service, look again after a few hours of use.',
+      practice(
+        ['case test: held at every stage', ...said],
+        'a case that holds low, high and vacuum has no way in that can be resealed.'
+      )
+    );
+    return;
+  }
   const caught = known(c.record.value('gear.water'));
   const capacity = known(c.survey.engine.profile.gearCapacity);
   const share = caught !== undefined && capacity ? `, ${Math.round((100 * caught) / capacity)} % of its capacity` : '';

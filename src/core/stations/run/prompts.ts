@@ -3,6 +3,7 @@ import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { ItemId } from '../items.ts';
 import type { Run } from './runs.ts';
+import { STREAM_COMES } from './stream.ts';
 
 export interface Prompt {
   readonly id: string;
@@ -18,8 +19,7 @@ interface Rule extends Prompt {
 
 const stream = (p: Profile): boolean => p.indicator !== 'not-fitted';
 
-/** By then the stream is there, s after the start; before that its absence says nothing (C). */
-export const STREAM_COMES = 30;
+export { STREAM_COMES } from './stream.ts';
 
 /** What a good technician looks at in the first minutes, and when (C). */
 const rules: readonly Rule[] = [

@@ -4,6 +4,7 @@ import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
 import { known } from '../../engine/profile.ts';
 import { withoutOutliers } from './odd.ts';
+import { STREAM_COMES } from './stream.ts';
 import type { RunLog } from '../../items/item.ts';
 import type { Reading } from '../../record/reading.ts';
 import { byTime } from '../../units/instant.ts';
@@ -38,6 +39,8 @@ export interface Run {
   readonly stoppedAt?: Date;
   /** From a logger's file, not from entries. */
   readonly logged?: true;
+  /** Nobody tapped its start: it had been running for nobody knows how long when the first entry was made. */
+  readonly untimed?: true;
   /** Nobody ended it; the entries ceased. */
   readonly silent?: true;
   readonly tracks: readonly Track[];
@@ -151,7 +154,8 @@ function findRuns(c: Context): Run[] {
   const entries = [...LOGGED].flatMap((what) => c.record.all(what as 'run.rpm')).sort(byTime);
   const starts = events.filter((r) => r.value === 'start').map(ms);
   // Entries before any start belong to a run whose start nobody tapped.
-  if (entries.length && !starts.some((s) => s <= ms(entries[0]!))) starts.unshift(ms(entries[0]!));
+  const untimed = entries.length > 0 && !starts.some((s) => s <= ms(entries[0]!));
+  if (untimed) starts.unshift(ms(entries[0]!));
   const out = starts.flatMap((start, k): Run[] => {
     const next = starts[k + 1] ?? Infinity;
     const stop = events.find((r) => r.value === 'stop' && ms(r) >= start && ms(r) < next);
@@ -162,7 +166,13 @@ function findRuns(c: Context): Run[] {
     const last = kept.length ? ms(kept.at(-1)!) : start;
     const silent = cut >= 0 || (!stop && (next < Infinity || c.past(last + SILENT)));
     const run = handRun(`run ${k + 1}`, kept, start, silent ? last : stop ? ms(stop) : undefined);
-    return [silent ? { ...run, silent: true } : run];
+    return [
+      {
+        ...run,
+        ...(silent ? { silent: true as const } : {}),
+        ...(untimed && k === 0 ? { untimed: true as const } : {})
+      }
+    ];
   });
   return [
     ...out,
@@ -209,4 +219,10 @@ export function heatingOf(c: Context, track: Track): Heating {
     byReadings.set(key, found);
   }
   return found;
+}
+
+/** Whether the latest look for the stream was within its first half minute: its absence says nothing then. */
+export function streamEarly(run: Run | undefined): boolean {
+  const last = run?.streams.at(-1);
+  return run !== undefined && !run.untimed && last !== undefined && last.seconds <= STREAM_COMES;
 }

@@ -28,13 +28,16 @@ function inSomeZone(i: string): string {
 }
 
 describe('how a moment is written', () => {
-  it.each(fs.readdirSync(examples))('changes nothing about %s', (file) => {
-    const survey = JSON.parse(fs.readFileSync(`${examples}/${file}`, 'utf8')) as SurveyFile;
-    const now = new Date(Math.max(...survey.readings.map((r) => Date.parse(r.at))) + 3_600_000);
-    const { context: _a, ...plain } = assess(survey, now, 'metric');
-    const { context: _b, ...zoned } = assess(respelled(survey, inSomeZone) as SurveyFile, now, 'metric');
-    expect(respelled(zoned, toInstant)).toEqual(respelled(plain, toInstant));
-  });
+  it.each(fs.readdirSync(examples, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.json')))(
+    'changes nothing about %s',
+    (file) => {
+      const survey = JSON.parse(fs.readFileSync(`${examples}/${file}`, 'utf8')) as SurveyFile;
+      const now = new Date(Math.max(...survey.readings.map((r) => Date.parse(r.at))) + 3_600_000);
+      const { context: _a, ...plain } = assess(survey, now, 'metric');
+      const { context: _b, ...zoned } = assess(respelled(survey, inSomeZone) as SurveyFile, now, 'metric');
+      expect(respelled(zoned, toInstant)).toEqual(respelled(plain, toInstant));
+    }
+  );
   it('an earlier "outdoors" of another zone does not lift the hold against running indoors', () => {
     const b = new Bench({ cylinders: 1 });
     b.read('safe.place', 'indoors', { at: '2026-05-02T11:00:00.000Z' });

@@ -203,6 +203,6 @@ export const headCases: readonly Vignette[] = [
       .read('oil.look', 'milky')
       .read('fuel.jar', 'layers'),
     suspect: 'oil-water',
-    next: /Turn by hand, holes lowest/
+    next: /water out by hand/
   }
 ];

@@ -23,7 +23,10 @@ const wet: AskRule = {
   open: (c, f) => !wetTaken(c, f) && !asked(c, 'compression.leakdown', f.cylinder)
 };
 const leakDown = look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12);
-const whereOut = look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3);
+const whereOut: AskRule = {
+  ...look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3),
+  open: (c, f) => asked(c, 'compression.leakdown', f.cylinder) && !asked(c, 'compression.escape', f.cylinder)
+};
 
 const spark = (how: string, minutes = 3): AskRule => repeat(`Spark again${how}`, 'spark', minutes);
 const coilLook = look(
@@ -73,8 +76,12 @@ export const headAsks: Asks = {
       open: (c) => c.record.value('turn.plugs') !== 'out' && !asked(c, 'turn.plugs')
     }),
     trial(lockTree),
-    job('soak')
+    job('soak', { open: (c, f) => lockTree(c)?.found?.id === 'head' && job('soak').open(c, f) })
   ],
+  'turn.locked-liquid': [goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5)],
+  'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2)],
+  'turn.locked-pinion': [job('starter'), goOn('Free the pinion, then turn it again by hand', 'turn', 10)],
+  'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('linkage')],
   'turn.gritty': [trial(roughTree), job('soak')],
   'turn.feel': [trial(roughTree), job('feel')],
   'turn.rough-pinion': [job('feel')],

@@ -1,4 +1,5 @@
 import type { Context } from '../findings/context.ts';
+import { lineState } from '../stations/fuel/line.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
 import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
@@ -84,8 +85,19 @@ const portable = look('Line vacuum on a portable tank', ['fuel.vacuumPortable', 
 const capOpen = look('Line vacuum with the fill cap open', ['fuel.vacuumOpen', 'fuel.vent'], 2);
 const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
 const hasBulb = (c: Context): boolean => !['gravity', 'pressurised'].includes(String(c.survey.engine.profile.supply));
+/** A part of the line that was found blocked, closed or drawing air: it is mended, and the bulb squeezed again, before the search goes on. */
+const lineFault = (c: Context): boolean =>
+  lineState(c).some(
+    ({ part, condition }) =>
+      ['vent', 'pickup', 'hose', 'couplings', 'tap', 'filter'].includes(part.id) &&
+      (condition === 'fault' || (condition === 'watch' && part.id !== 'hose'))
+  );
+
 /** As long as the search along the line has not found it. */
-const notFound = (r: AskRule): AskRule => ({ ...r, open: (c, f) => fuelTree(c)?.found === undefined && r.open(c, f) });
+const notFound = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => fuelTree(c)?.found === undefined && !lineFault(c) && r.open(c, f)
+});
 
 const starved: readonly AskRule[] = [
   look('Look into the tank', ['fuel.level'], 1),
@@ -169,7 +181,13 @@ export const wetEndAsks: Asks = {
   'fuel.dies': starved,
 
   'cooling.early': [goOn('Look for the stream again at thirty seconds', 'run', 1)],
-  'cooling.stream': [screens, outlet, head, pumpOpen],
+  'cooling.stream': [
+    screens,
+    outlet,
+    head,
+    look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
+    { ...pumpOpen, only: ['fault'] }
+  ],
   'cooling.outlet': [
     { ...outlet, only: ['cannot-tell'] },
     { ...screens, only: ['cannot-tell'] },

@@ -1,3 +1,4 @@
+import type { Action } from '../holds/hold.ts';
 import type { StationId } from '../stations/items.ts';
 import type { Belief, Outcome } from './belief.ts';
 import { checkById } from './knowledge/index.ts';
@@ -99,6 +100,7 @@ export function suspectViews(
   removals: Removals,
   looks: readonly Look[],
   mended: ReadonlySet<string>,
+  forbidden: (action: Action) => boolean = () => false,
   limit = 14
 ): SuspectView[] {
   const views = model.suspects.map((s, i) => {
@@ -121,6 +123,8 @@ export function suspectViews(
     )
     .slice(0, limit);
   const supposed = new Map<number, Outcome>();
+  // Nothing is offered that a hold forbids.
+  const allowed = looks.filter(({ check }) => !check.needs || !forbidden(check.needs));
   return shown.map(({ s, i, p, prior, raised, mended: done }) => {
     const evidence = about(model, belief, i)
       .map((sign): Weight => {
@@ -148,7 +152,7 @@ export function suspectViews(
       )
       .map((x) => saySign(model, x, true))
       .slice(0, 6);
-    const clears = raised && p >= 0.12 && p < 0.97 && !done ? clearing(model, belief, looks, i, supposed) : undefined;
+    const clears = raised && p >= 0.12 && p < 0.97 && !done ? clearing(model, belief, allowed, i, supposed) : undefined;
     return {
       id: s.id,
       label: s.label,

@@ -179,7 +179,10 @@ describe('single holds', () => {
     expect(holdOf(dry, 'run')?.because).toMatch(/no stream/);
     // Nobody tapped its start: it had been running for nobody knows how long.
     expect(holdOf(dry, 'run')?.needs.map((n) => n.done)).toEqual([false, false]);
-    const early = new Bench(twin).read('run.event', 'start').wait(-1 / 120).read('run.stream', 'none');
+    const early = new Bench(twin)
+      .read('run.event', 'start')
+      .wait(-1 / 120)
+      .read('run.stream', 'none');
     expect(holdOf(early, 'run')).toBeUndefined();
     const long = new Bench(twin).read('run.event', 'start').read('run.stream', 'none').read('run.stream', 'strong');
     expect(holdOf(long.read('run.outcome', 'ran'), 'run')?.because).toMatch(/no stream once, and its cause/);

@@ -17,7 +17,7 @@ export const electrics = {
   },
   starter: {
     title: 'Starter, cables and their circuit',
-    raisedBy: ['plugs.starter', 'plugs.volts'],
+    raisedBy: ['plugs.starter', 'plugs.volts', 'turn.locked-pinion'],
     how: 'Battery under load first, then volts lost in each cable, solenoid, neutral switch and key; the motor last.',
     tools: ['meter', 'known good battery'],
     minutes: 40,

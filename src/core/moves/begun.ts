@@ -14,20 +14,21 @@ export function clocks({ context: c, steps }: Position): Move[] {
     .map((s): Move => jobMove(s, 2));
   if (!drowned(c) || c.survey.assessment.kind !== 'drowned') return out;
   const clock = drownedClock(c);
-  // Past what is stuck: the rest still keeps its parts from rusting.
-  const next = protocol(c).find((s) => s.state === 'open');
-  // The run and what follows it are no longer against the clock.
-  if (!next || ['run', 'long', 'next-day'].includes(next.id)) return out;
-  out.push({
-    kind: 'continue',
-    class: 2,
-    id: `drowned:${next.id}`,
-    title: next.title,
-    ...(next.station ? { station: next.station } : {}),
-    minutes: next.minutes,
-    because: `${next.why}${clock ? ` ${clock.sentence}` : ''}`,
-    ...(clock ? { deadline: clock.until.toISOString() } : {})
-  });
+  // Past what is stuck: the rest still keeps its parts from rusting. The run and what follows it are no longer against the clock.
+  const next = protocol(c)
+    .filter((s) => s.state === 'open' && !['run', 'long', 'next-day'].includes(s.id))
+    .slice(0, 2);
+  for (const s of next)
+    out.push({
+      kind: 'continue',
+      class: 2,
+      id: `drowned:${s.id}`,
+      title: s.title,
+      ...(s.station ? { station: s.station } : {}),
+      minutes: s.minutes,
+      because: `${s.why}${clock ? ` ${clock.sentence}` : ''}`,
+      ...(clock ? { deadline: clock.until.toISOString() } : {})
+    });
   return out;
 }
 

@@ -167,7 +167,10 @@ export function moves(p: Position): Move[] {
       p.holds.filter((h) => h.id !== 'drowned' && h.id !== 'drowned-running'),
       5,
       false
-    ).filter((m) => !p.holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank'))),
+    )
+      .filter((m) => !p.holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank')))
+      // What a finding of that check asks for is the next step towards it.
+      .filter((m) => !asks.some((a) => a.station === m.station && a.kind !== 'job')),
     ...asked(asks, p.steps),
     ...decisive,
     ...worth.filter((m) => m.class !== 9),

@@ -244,10 +244,19 @@ const charge: Measure = (c) => {
   return last && past(-last.volts, -CHARGING.low, 0.15, last.at);
 };
 
+/** Metal that has been explained points to nothing any more. */
+const gearMetal: Measure = (c) => {
+  const w = wordOf(c, 'gear.magnet');
+  if (!w) return undefined;
+  const metal = w.value === 'slivers' || w.value === 'pieces';
+  return metal && c.record.value('gear.explained') === 'yes' ? undefined : seen(metal, w.at);
+};
+
 export const wetEndMeasures: Readonly<Record<string, Measure>> = {
   'odd-leg': list((c) => c.survey.engine.identity.legSigns),
   traces: list((c) => c.survey.engine.profile.traces),
   'gear-low': gearLow,
+  'gear-metal': gearMetal,
   case: caseLeaks,
   'case-drifts': caseDrifts,
   ...Object.fromEntries(

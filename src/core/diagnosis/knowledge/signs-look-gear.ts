@@ -215,7 +215,7 @@ export const lookAndGearSigns: readonly SignKind[] = [
     present: 'slivers or pieces on the magnet',
     absent: 'no slivers on the magnet',
     leak: 0.005,
-    reads: [{ item: 'gear.magnet', present: ['slivers', 'pieces'] }]
+    measured: 'gear-metal'
   },
   {
     id: 'case-leaks',

@@ -7,7 +7,7 @@ import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { changes, pourOf, USUAL_RESIDUE } from './changes.ts';
-import { dips, levelVolume, markWords, sayDip, SETTLED } from './position.ts';
+import { dips, levelVolume, oilLook, markWords, sayDip, SETTLED } from './position.ts';
 import { laboratory, LABORATORY_SHARE } from './laboratory.ts';
 import { freshOil, rivals } from './rivals.ts';
 
@@ -19,7 +19,7 @@ export function analyse(c: Context): Finding[] {
   const { record } = c;
   if (c.survey.engine.profile.strokes === 'two') return out.list;
   const d = dips(c);
-  const look = record.value('oil.look');
+  const look = oilLook(c);
   const inputs = [`dips: ${d.last.map(sayDip).join(', ') || 'none'}`, `oil: ${look ?? 'not looked at'}`];
   const v = levelVolume(c);
   const ml = (x: number): string => say(Math.abs(x), 'volume', c.units);
@@ -72,9 +72,9 @@ export function analyse(c: Context): Finding[] {
       'The engine oil is milky: water in it. Drain it before anything spins, and find the way in.',
       why
     );
-  else if (d.position !== 'above') thinned(c, out);
   else if (look === 'clean' && d.position === undefined && !d.last.length)
     out.add('look', 'sound', 'The engine oil looks clean; now dip it twice.', why);
+  if (look !== 'milky' && d.position !== 'above') thinned(c, out);
   if (record.value('oil.smell') === 'burnt')
     out.add(
       'burnt',
@@ -149,7 +149,7 @@ function above(c: Context, out: Out, inputs: readonly string[], beyond: number |
 function thinned(c: Context, out: Out): void {
   if (laboratory(c)) return;
   const smell = c.record.value('oil.smell');
-  const thin = c.record.value('oil.look') === 'thin';
+  const thin = oilLook(c) === 'thin';
   const why = practice(
     [`oil: ${c.record.value('oil.look') ?? 'not looked at'}`, `smell: ${smell ?? 'not smelt'}`],
     'short cold runs leave a trace of fuel, which a long warm run drives off; thin oil that smells strongly is diluted.'

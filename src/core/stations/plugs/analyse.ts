@@ -24,7 +24,7 @@ export function analyse(c: Context): Finding[] {
     if (Array.isArray(value) && value.length) read.set(k, value);
   }
   for (const [k, sights] of read) {
-    const meanings = sights.map((s) => meaningOf(s, profile));
+    const meanings = sights.map((s) => meaningOf(s, profile, history.laidUp === 'yes'));
     const condition = gravest(meanings.map((m) => m.is));
     if (condition === 'sound') continue;
     const said = meanings.filter((m) => m.is !== 'sound').map((m) => m.says);

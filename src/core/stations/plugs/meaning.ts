@@ -9,7 +9,7 @@ export interface PlugMeaning {
 }
 
 /** What a plug's face means on this kind of engine. C: common practice. */
-export function meaningOf(sight: PlugSight, p: Profile): PlugMeaning {
+export function meaningOf(sight: PlugSight, p: Profile, laidUp = false): PlugMeaning {
   const two = p.strokes === 'two';
   const injected = p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
   switch (sight) {
@@ -18,6 +18,12 @@ export function meaningOf(sight: PlugSight, p: Profile): PlugMeaning {
     case 'dry':
       return { is: 'sound', says: 'dry: it has not been getting fuel lately, which standing explains' };
     case 'oily':
+      // A proper lay-up leaves preservation oil: the world explains it before a fault is invented.
+      if (laidUp)
+        return {
+          is: 'sound',
+          says: 'oily, as a proper lay-up leaves it: wipe it, it smokes for some minutes; look again after the first run'
+        };
       return two
         ? {
             is: 'watch',

@@ -128,7 +128,14 @@ export function analyse(c: Context): Finding[] {
       const stops = reach
         ? ` It turns ${Math.round(reach)}° and stops there: something lies in its way, liquid or a part, rather than rust all round.`
         : '';
-      out.add('locked', tree.found || plugs === 'out' ? 'fault' : 'cannot-tell', `It is locked.${stops} ${words}`, why);
+      // What is not the power head's is no reason to soak it.
+      const elsewhere = tree.found && tree.found.id !== 'head' ? tree.found.id : undefined;
+      out.add(
+        elsewhere ? `locked-${elsewhere}` : 'locked',
+        tree.found || plugs === 'out' ? 'fault' : 'cannot-tell',
+        `It is locked.${stops} ${words}`,
+        why
+      );
     } else if (last.result === 'gritty') rough(c, out, why);
     else if (last.result === 'stiff')
       out.add('stiff', 'watch', 'It turns stiff. Oil the bores, soak, and turn it again tomorrow; no force.', why);

@@ -15,6 +15,7 @@
   const session = useSession();
   const item = allItems['plugs.read'] as Extract<Item, { kind: 'several' }>;
   const profile = $derived(session.survey.engine.profile);
+  const laidUp = $derived(session.survey.engine.history.laidUp === 'yes');
   const cylinders = $derived(Array.from({ length: cylinderCount(profile) ?? 1 }, (_, k) => k + 1));
   let at = $state(1);
 
@@ -28,7 +29,7 @@
   const conditionOf = (c: number): Condition => {
     const v = value(c);
     if (v === undefined) return 'not-looked-at';
-    return v === 'unknown' ? 'cannot-tell' : gravest(sights(c).map((s) => meaningOf(s, profile).is));
+    return v === 'unknown' ? 'cannot-tell' : gravest(sights(c).map((s) => meaningOf(s, profile, laidUp).is));
   };
 
   function tap(s: PlugSight): void {
@@ -91,7 +92,7 @@
 </fieldset>
 <p class="mt-2 min-h-12" aria-live="polite">
   {#each sights(at) as s (s)}<span class="block"
-      ><strong class="font-semibold">On this engine</strong> {meaningOf(s, profile).says}.</span
+      ><strong class="font-semibold">On this engine</strong> {meaningOf(s, profile, laidUp).says}.</span
     >{/each}
 </p>
 <div class="mt-2">

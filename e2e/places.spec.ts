@@ -13,7 +13,9 @@ test('the yard answers what to do now, and search finds by tag, serial and owner
     .first();
   await expect(first).toContainText('Eel');
   await expect(first).toContainText(/left|past/);
-  await expect(first.getByRole('link', { name: /Fuel off, plugs out, holes lowest, water out by hand · 10 min/ })).toBeVisible();
+  await expect(
+    first.getByRole('link', { name: /Fuel off, plugs out, holes lowest, water out by hand · 10 min/ })
+  ).toBeVisible();
   for (const [words, tag] of [
     ['plov', 'Plover'],
     ['TW150', 'Gannet'],

@@ -30,6 +30,8 @@ interface Common {
    * what was read meanwhile was read under those.
    */
   readonly state?: true;
+  /** The word by which the quick line knows it: "dip 6 mm 6 mm". */
+  readonly quick?: string;
   /** What is shown in the empty field, where the dimension's usual example would mislead. */
   readonly example?: string;
   /** The id of the limit shown beside this item, with the place for the manual's own value. */

@@ -6,7 +6,8 @@ import type { Conditions } from '../record/reading.ts';
 
 export interface QuickEntry {
   readonly what: ItemId;
-  readonly cylinder: number;
+  /** Left out where the item belongs to no cylinder. */
+  readonly cylinder?: number;
   readonly value: number | string | readonly number[];
   readonly typed: string;
   readonly conditions?: Conditions;
@@ -36,6 +37,61 @@ const sparkWords: ReadonlyMap<string, 'good' | 'weak' | 'none'> = new Map(
   } as const)
 );
 
+/** Figures by their word: every item that declares one. */
+const figures: ReadonlyMap<string, ItemId> = new Map(
+  (Object.keys(allItems) as ItemId[]).flatMap((id) => {
+    const { quick } = allItems[id];
+    return quick ? [[quick, id] as const] : [];
+  })
+);
+
+/** The words of a station's figures, for the line that stands on its sheet. */
+export const quickWords = (station: string): string[] =>
+  [...figures].filter(([, id]) => id.startsWith(`${station}.`)).map(([word]) => word);
+
+/** "head 61 °C", "dip 6 mm 6 mm", "depth 1 62.01 mm 2 62.03 mm": one word, then its figures, each after its cylinder where it has one. */
+function parseFigures(
+  what: ItemId,
+  list: readonly Token[],
+  end: number,
+  cylinders: number | undefined,
+  units: System
+): QuickResult {
+  const item = allItems[what];
+  const entries: QuickEntry[] = [];
+  const fail = (message: string, at: number): QuickResult => ({ ok: false, message, at, entries });
+  let k = 1;
+  while (k < list.length) {
+    let cylinder: number | undefined;
+    if (item.perCylinder) {
+      const token = list[k]!;
+      if (!/^\d{1,2}$/.test(token.text))
+        return fail(`A cylinder number is expected here, not “${token.text}”.`, token.at);
+      cylinder = Number(token.text);
+      if (cylinder < 1 || (cylinders !== undefined && cylinder > cylinders))
+        return fail(`There is no cylinder ${cylinder}${cylinders ? `; this engine has ${cylinders}` : ''}.`, token.at);
+      k += 1;
+    }
+    const value = list[k];
+    if (!value) return fail(`Cylinder ${cylinder} has no reading yet.`, end);
+    const unit = list[k + 1];
+    const joined = unit && !/^[-−+]?\d/.test(unit.text);
+    const typed = joined ? `${value.text} ${unit.text}` : value.text;
+    const checked = checkEntry(item, typed, units);
+    if (!checked.ok) return fail(checked.message, value.at);
+    if (!item.repeated && !item.perCylinder && entries.length) return fail('One figure is enough here.', value.at);
+    k += joined ? 2 : 1;
+    entries.push({
+      what,
+      ...(cylinder === undefined ? {} : { cylinder }),
+      value: checked.value as number,
+      typed,
+      says: `${cylinder === undefined ? item.label.toLowerCase() : `cylinder ${cylinder}`}: ${sayValue(item, checked.value, units)}`
+    });
+  }
+  return entries.length ? { ok: true, entries } : fail('Now the figure.', end);
+}
+
 /**
  * One line for a whole check: "comp 1 98 2 74 w2 101" (w: wet, bores oiled) or "spark 1 good 2 none".
  * Shape: text in, entries out with what each will record; an error points at its character and keeps what came before it.
@@ -57,7 +113,13 @@ export function parseQuickLine(line: string, cylinders: number | undefined, unit
       : word.length > 1 && 'spark'.startsWith(word)
         ? 'spark'
         : undefined;
-  if (!kind) return fail(`“${head.text}” is not a check this line knows. Start with comp or spark.`, head.at);
+  const figure = kind ? undefined : figures.get(word);
+  if (figure) return parseFigures(figure, list, line.length, cylinders, units);
+  if (!kind)
+    return fail(
+      `“${head.text}” is not a word this line knows. Start with comp, spark, ${[...figures.keys()].join(', ')}.`,
+      head.at
+    );
   const entries: QuickEntry[] = [];
   let k = 1;
   while (k < list.length) {

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { engineOf, factSchema, factsOf } from '../engine/fact.ts';
 import { profileItems } from '../engine/profile.ts';
-import { allItems } from '../stations/items.ts';
+import { allItems, itemIds } from '../stations/items.ts';
 import { Bench } from '../../../test/case.ts';
 import { checkEntry, sayValue } from '../items/check-entry.ts';
 import { drownedClock } from '../drowned/clock.ts';
@@ -12,7 +12,7 @@ import { contextOf } from '../findings/context.ts';
 import { Readings, standing } from '../record/current.ts';
 import { checkEntryBody } from './entry-check.ts';
 import { withEntries } from '../record/entries.ts';
-import { parseQuickLine } from './quick-line.ts';
+import { parseQuickLine, quickWords } from './quick-line.ts';
 import { readSurveyFile } from './read-file.ts';
 import { emptySurvey } from '../record/survey-file.ts';
 import { surveyFileSchema } from './schema.ts';
@@ -21,6 +21,31 @@ const psi = 6894.757;
 
 describe('the quick line', () => {
   const parse = (line: string) => parseQuickLine(line, 3, 'us');
+  it('takes the figures of every check by their words', () => {
+    expect(parse('head 140')).toMatchObject({ ok: true, entries: [{ what: 'cooling.head', typed: '140' }] });
+    const dips = parseQuickLine('dip 6 mm 6 mm', 2, 'metric');
+    expect(dips).toMatchObject({ ok: true, entries: [{ what: 'oil.dipAt' }, { what: 'oil.dipAt' }] });
+    const depths = parseQuickLine('depth 1 62.01 mm 2 62.03 mm', 2, 'metric');
+    expect(depths.entries.map((e) => [e.cylinder, Math.round((e.value as number) * 1e5)])).toEqual([
+      [1, 6201],
+      [2, 6203]
+    ]);
+    expect(parse('leak 2 38 3')).toMatchObject({ ok: false, message: expect.stringMatching(/no reading yet/) });
+    expect(parse('leak 9 38')).toMatchObject({ ok: false, message: expect.stringMatching(/no cylinder 9/) });
+    expect(parse('head 140 150')).toMatchObject({ ok: false, message: expect.stringMatching(/One figure/) });
+    expect(parse('head')).toMatchObject({ ok: false, message: expect.stringMatching(/Now the figure/) });
+    expect(parse('head 9999')).toMatchObject({ ok: false });
+    expect(parse('toString 4')).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/not a word this line knows/)
+    });
+  });
+  it('every word is one item’s, and every check that takes figures has one', () => {
+    const words = itemIds.flatMap((id) => allItems[id].quick ?? []);
+    expect(new Set(words).size).toBe(words.length);
+    for (const s of ['turn', 'plugs', 'gear', 'fuel', 'cooling', 'oil', 'run', 'spark', 'compression'])
+      expect([s, quickWords(s).length > 0]).toEqual([s, true]);
+  });
   it('reads compression with a wet repeat', () => {
     const result = parse('comp 1 98 2 74 w2 101');
     expect(
@@ -54,7 +79,7 @@ describe('the quick line', () => {
     expect(parse('spark 1 good 2 n').entries.map((e) => e.value)).toEqual(['good', 'none']);
   });
   it.each([
-    ['pump 1 2', /not a check this line knows/, 0],
+    ['pump 1 2', /not a word this line knows/, 0],
     ['comp 4 98', /no cylinder 4; this engine has 3/, 5],
     ['comp 1 98 2', /Cylinder 2 has no reading/, 11],
     ['comp 1 9999', /cannot be true/, 7],

@@ -37,6 +37,7 @@ export const items = {
     repeated: true
   }),
   leakdown: quantity({
+    quick: 'leak',
     label: 'Leak-down',
     ask: 'Flywheel locked, piston at top: share that the tester loses',
     dimension: 'share',

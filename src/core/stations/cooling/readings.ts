@@ -25,6 +25,7 @@ export const items = {
   opened: yesNo({ label: 'Pump opened' }),
   vanes: quantity({ label: 'Vanes on the impeller', dimension: 'count', example: '6', min: 3, max: 12 }),
   set: quantity({
+    quick: 'set',
     label: 'Vane set',
     ask: 'How far a free vane stays bent',
     dimension: 'angle',
@@ -78,6 +79,7 @@ export const items = {
     when: (p) => p.thermostat !== 'not-fitted'
   }),
   thermostatOpens: quantity({
+    quick: 'opens',
     perBank: true,
     label: 'Opens in the pan at',
     example: '61 °C',
@@ -95,6 +97,7 @@ export const items = {
     when: (p) => p.thermostat !== 'not-fitted'
   }),
   bucket: quantity({
+    quick: 'bucket',
     label: 'Indicator stream, timed',
     dimension: 'flow',
     min: 1e-7,
@@ -115,6 +118,7 @@ export const items = {
     absent: true
   }),
   head: quantity({
+    quick: 'head',
     label: 'Hottest at the head, running',
     example: '65 °C',
     dimension: 'temperature',

@@ -84,6 +84,7 @@ export const items = {
     when: carburettor
   }),
   vacuumIdle: quantity({
+    quick: 'idlevac',
     label: 'Line vacuum at the pump, idle',
     dimension: 'vacuum',
     min: 0,
@@ -91,6 +92,7 @@ export const items = {
     when: withPump
   }),
   vacuumSpeed: quantity({
+    quick: 'vac',
     label: 'Line vacuum at the pump, at speed',
     dimension: 'vacuum',
     min: 0,
@@ -115,6 +117,7 @@ export const items = {
     when: withPump
   }),
   tankPressure: quantity({
+    quick: 'tank',
     label: 'Pressure in the tank, pumped up',
     dimension: 'pressure',
     example: '3 psi',

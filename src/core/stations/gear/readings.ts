@@ -19,8 +19,21 @@ export const items = {
       none: 'little or none'
     }
   }),
-  water: quantity({ label: 'Free water caught', dimension: 'volume', min: 0, max: 5e-3 }),
-  drained: quantity({ label: 'Drained altogether', dimension: 'volume', min: 0, max: 10e-3, limit: 'gear.capacity' }),
+  water: quantity({
+    quick: 'water',
+    label: 'Free water caught',
+    dimension: 'volume',
+    min: 0,
+    max: 5e-3
+  }),
+  drained: quantity({
+    quick: 'drained',
+    label: 'Drained altogether',
+    dimension: 'volume',
+    min: 0,
+    max: 10e-3,
+    limit: 'gear.capacity'
+  }),
   magnet: choice({
     label: 'Magnet',
     ask: 'Wipe the magnet: what was on it?',

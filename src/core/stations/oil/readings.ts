@@ -14,6 +14,7 @@ export const items = {
     }
   }),
   dipAt: quantity({
+    quick: 'dip',
     label: 'Oil on the stick, over the low mark',
     dimension: 'level',
     min: -0.2,
@@ -86,7 +87,15 @@ export const items = {
     ask: 'Drained before anything spun?',
     options: { drained: 'drained and changed', no: 'not yet' }
   }),
-  drained: quantity({ label: 'Came out', dimension: 'tank', example: '2.8 L', min: 0, max: 0.05, repeated: true }),
+  drained: quantity({
+    quick: 'drawn',
+    label: 'Came out',
+    dimension: 'tank',
+    example: '2.8 L',
+    min: 0,
+    max: 0.05,
+    repeated: true
+  }),
   filter: choice({
     label: 'Oil filter',
     options: { renewed: 'renewed, its old seal off too', stuck: 'old seal still on the engine', no: 'not renewed' },

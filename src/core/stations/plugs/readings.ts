@@ -20,6 +20,7 @@ export const items = {
     }
   }),
   gap: quantity({
+    quick: 'plug',
     label: 'Plug gap',
     dimension: 'length',
     example: '0.9 mm',
@@ -41,7 +42,13 @@ export const items = {
     min: 0,
     max: 50e-6
   }),
-  volts: quantity({ label: 'Battery while cranking', dimension: 'voltage', min: 0, max: 60 }),
+  volts: quantity({
+    quick: 'crankvolts',
+    label: 'Battery while cranking',
+    dimension: 'voltage',
+    min: 0,
+    max: 60
+  }),
   rpm: quantity({ label: 'Cranking speed', dimension: 'speed', min: 0, max: 3000 }),
   starterCircuit: choice({
     label: 'Starter through its own circuit',

@@ -8,6 +8,7 @@ export const items = {
     options: { start: 'started', stop: 'stopped' }
   }),
   temperature: quantity({
+    quick: 'temp',
     label: 'Temperature',
     dimension: 'temperature',
     repeated: true,
@@ -15,7 +16,14 @@ export const items = {
     max: 573.15,
     limit: 'cooling.hot'
   }),
-  rpm: quantity({ label: 'Engine speed', dimension: 'speed', repeated: true, min: 0, max: 9000 }),
+  rpm: quantity({
+    quick: 'rpm',
+    label: 'Engine speed',
+    dimension: 'speed',
+    repeated: true,
+    min: 0,
+    max: 9000
+  }),
   stream: choice({
     label: 'Indicator stream',
     repeated: true,
@@ -27,7 +35,14 @@ export const items = {
     repeated: true,
     options: { yes: 'yes', steam: ['steam', 'hot, little water'], none: 'none' }
   }),
-  volts: quantity({ label: 'Volts at the battery', dimension: 'voltage', repeated: true, min: 0, max: 60 }),
+  volts: quantity({
+    quick: 'volts',
+    label: 'Volts at the battery',
+    dimension: 'voltage',
+    repeated: true,
+    min: 0,
+    max: 60
+  }),
   remark: text({ label: 'Remark', repeated: true }),
   log: log({ label: 'Logger’s record' }),
   outcome: choice({

@@ -34,6 +34,7 @@ export const items = {
     repeated: true
   }),
   gap: quantity({
+    quick: 'jump',
     label: 'Open gap jumped',
     ask: 'The widest gap the tester showed it jump',
     dimension: 'length',
@@ -105,6 +106,7 @@ export const items = {
   charge: ohms('Charge coil', 'spark.charge', false, '300 Ω'),
   trigger: ohms('Trigger or sensor', 'spark.trigger', false, '160 Ω'),
   pointsGap: quantity({
+    quick: 'points',
     label: 'Points gap',
     dimension: 'length',
     example: '0.5 mm',

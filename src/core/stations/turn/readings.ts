@@ -21,6 +21,7 @@ export const items = {
     }
   }),
   bumps: quantity({
+    quick: 'bumps',
     label: 'Bumps in two turns',
     ask: 'Count the compression bumps over two full turns',
     dimension: 'count',
@@ -117,6 +118,7 @@ export const items = {
     when: (p) => p.tilt !== 'hydraulic'
   }),
   depth: quantity({
+    quick: 'depth',
     drowned: true,
     label: 'Piston depth at top',
     ask: 'Depth from the plug seat to the crown with the piston at top',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import QuickFigures from '../survey/QuickFigures.svelte';
   import { bankCount } from '$core/engine/banks.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import type { Bank } from '$core/stations/cooling/thermostat.ts';
@@ -111,3 +112,4 @@
     <div class="pb-3"><Bucket earlier={earlier.flows} /></div>
   </Fold>
 {/if}
+<QuickFigures station="cooling" example="head 61 °C" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import QuickFigures from '../survey/QuickFigures.svelte';
   import { fuelTree } from '$core/stations/fuel/symptoms.ts';
   import Fold from '../marks/Fold.svelte';
   import EliminationPanel from '../survey/EliminationPanel.svelte';
@@ -38,3 +39,4 @@
     {#if premix}<div class="mt-4"><StationFields station="fuel" only={['mix']} /></div>{/if}
   </div>
 </Fold>
+<QuickFigures station="fuel" example="vac 3 inHg" />

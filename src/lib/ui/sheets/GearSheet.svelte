@@ -1,4 +1,5 @@
 <script lang="ts">
+  import QuickFigures from '../survey/QuickFigures.svelte';
   import Fold from '../marks/Fold.svelte';
   import PhotoSlot from '../photos/PhotoSlot.svelte';
   import JarDrawing from '../survey/JarDrawing.svelte';
@@ -54,3 +55,4 @@
 >
   <div class="pb-3"><Refill /></div>
 </Fold>
+<QuickFigures station="gear" example="drained 290 mL" />

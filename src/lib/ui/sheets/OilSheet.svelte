@@ -1,4 +1,5 @@
 <script lang="ts">
+  import QuickFigures from '../survey/QuickFigures.svelte';
   import { dips } from '$core/stations/oil/position.ts';
   import { drowned } from '$core/record/drowned.ts';
   import { chosenSchool, sayChoice } from '$core/house-rules/rules.ts';
@@ -43,3 +44,4 @@
   <StationFields station="oil" only={[...(wet || above ? [] : ['drained']), 'filter', 'washer']} />
   <div class="mt-3 pb-3"><PourTally station="oil" /></div>
 </Fold>
+<QuickFigures station="oil" example="dip 6 mm 6 mm" />

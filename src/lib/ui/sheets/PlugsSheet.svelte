@@ -1,4 +1,5 @@
 <script lang="ts">
+  import QuickFigures from '../survey/QuickFigures.svelte';
   import { cylinderCount, known } from '$core/engine/profile.ts';
   import { allItems } from '$core/stations/items.ts';
   import { meaningOf, type PlugSight } from '$core/stations/plugs/meaning.ts';
@@ -100,3 +101,4 @@
 </div>
 <h3 class="mt-5 mb-2 text-xl">Oil, then the starter</h3>
 <StationFields station="plugs" only={['oil', 'starterCircuit', 'starterDirect', 'volts', 'rpm', 'voltsEnd', 'rope']} />
+<QuickFigures station="plugs" example="plug 1 0.9 mm 2 1.0 mm" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import QuickFigures from '../survey/QuickFigures.svelte';
   import type { Item } from '$core/items/item.ts';
   import { allItems } from '$core/stations/items.ts';
   import { compareRuns } from '$core/stations/run/compare.ts';
@@ -149,3 +150,4 @@
   ]}
 />
 <Fold large lazy title="Logger’s file" note="CSV in"><div class="pb-3"><LogPanel /></div></Fold>
+<QuickFigures station="run" example="temp 61 °C" />

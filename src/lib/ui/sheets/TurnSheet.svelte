@@ -1,4 +1,5 @@
 <script lang="ts">
+  import QuickFigures from '../survey/QuickFigures.svelte';
   import { drowned } from '$core/record/drowned.ts';
   import Fold from '../marks/Fold.svelte';
   import { cylinderCount } from '$core/engine/profile.ts';
@@ -55,3 +56,4 @@
   <DepthDrawing {depths} cylinders={cylinderCount(profile) ?? 1} units={session.units} />
   <div class="pb-3"><StationFields station="turn" only={['depth']} /></div>
 </Fold>
+<QuickFigures station="turn" example="depth 1 62.01 mm 2 62.03 mm" />

@@ -2,14 +2,16 @@
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
   import { parseQuickLine } from '$core/survey/quick-line.ts';
+  import { stationOf } from '$core/stations/items.ts';
   import type { Instrument } from '$core/record/reading.ts';
   import { useSession } from '../session/session.svelte.ts';
 
   /** One line for a whole check, parsed as it is typed. */
   let {
-    instrument,
-    example = 'comp 1 98 2 74 w2 101'
-  }: { example?: string; instrument: () => Instrument | undefined } = $props();
+    instrument = () => undefined,
+    example = 'comp 1 98 2 74 w2 101',
+    says = 'A whole check in one line: comp or spark, then cylinder and reading; pulls as 1 60/80/94, wet as w2 101 5mL.'
+  }: { example?: string; says?: string; instrument?: () => Instrument | undefined } = $props();
   const session = useSession();
   let line = $state('');
   let said = $state('');
@@ -26,10 +28,10 @@
       const pressure = entry.what.startsWith('compression.');
       const gauge = pressure ? instrument() : undefined;
       session.read(entry.what, entry.value, {
-        cylinder: entry.cylinder,
+        ...(entry.cylinder === undefined ? {} : { cylinder: entry.cylinder }),
         typed: entry.typed,
         conditions: {
-          ...session.conditionsOf(entry.what.startsWith('spark.') ? 'spark' : 'compression'),
+          ...session.conditionsOf(stationOf(entry.what)),
           ...entry.conditions
         },
         ...(gauge ? { instrument: gauge } : {})
@@ -60,7 +62,6 @@
         class="bg-error px-0.5 font-mono whitespace-pre text-error-content"
         >{line.slice(parsed.at, parsed.at + 1) || ' '}</span
       > <span class="text-error">{parsed.message}</span>
-    {:else}{said ||
-        'A whole check in one line: comp or spark, then cylinder and reading; pulls as 1 60/80/94, wet as w2 101 5mL.'}{/if}
+    {:else}{said || says}{/if}
   </p>
 </form>

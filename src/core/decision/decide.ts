@@ -71,6 +71,8 @@ interface State {
   /** What is to be looked at before it is decided. */
   readonly before: readonly string[];
   readonly sums: Decision['sums'];
+  /** Jobs that are open. */
+  readonly listed: ReadonlySet<string>;
 }
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
@@ -232,7 +234,7 @@ function choose(s: State, views: readonly OptionView[]): { id: OptionId; because
       id: 'repair-under',
       because: `Worth mending, but the sum is wide (${cr(quantile(draws.costs, 0.1))} to ${cr(quantile(draws.costs, 0.9))}): agree on one first.`
     };
-  const guessed = likelyOnly(advice);
+  const guessed = likelyOnly(advice, s.listed);
   return guessed.length
     ? {
         id: 'repair',
@@ -307,6 +309,7 @@ export function decide(
     advice,
     before,
     sums,
+    listed: new Set(steps.filter((x) => x.state === 'open').map((x) => x.id)),
     open: steps.filter((x) => x.state === 'open' && traitsOf(x.id).phase !== 'repeat').length
   };
   const views = optionViews(state);

@@ -11,8 +11,16 @@ export function openBefore(j: Judgement): string[] {
   return [...new Set([...decisiveChecks(j).map((d) => d.title), ...doubts])];
 }
 
-/** Suspects that are likely, and that no look has established yet. */
-export const likelyOnly = (advice: Advice): string[] =>
+/** Suspects that are likely, and that neither a look nor a job on the list has established yet. */
+export const likelyOnly = (advice: Advice, listed: ReadonlySet<string>): string[] =>
   advice.suspects
-    .filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely' && s.settling !== 'shows')
+    .filter(
+      (s) =>
+        s.raised &&
+        !s.mended &&
+        !s.artefact &&
+        s.chance === 'likely' &&
+        s.settling !== 'shows' &&
+        !listed.has(s.step ?? '')
+    )
     .map((s) => s.label);

@@ -28,12 +28,13 @@ export const pressureKey = (r: PressureTest): string =>
     isWeak(r) ? 'weak' : ''
   ].join('|');
 
-/** Wide open before unknown, dry before wet, direct before through a volume, sound battery before weak. C. */
+/** Wide open before unknown, dry before wet, direct before through a volume, sound battery before weak, a named gauge before any. C. */
 const rank = (r: PressureTest): number =>
   (r.conditions?.throttle === 'open' ? 0 : 8) +
   (wet(r) ? 4 : 0) +
   (deadVolume(r.instrument) > 0 ? 2 : 0) +
-  (isWeak(r) ? 1 : 0);
+  (isWeak(r) ? 1 : 0) +
+  (r.instrument ? 0 : 0.5);
 
 const rule: MeasureRule<PressureTest, PressureVoid> = {
   subject: (r) => String(r.cylinder),
@@ -53,22 +54,15 @@ const only = <T>(list: readonly (T | undefined)[]): T | undefined => {
 };
 
 /**
- * Whether the engine was cold, and which gauge it was, is often noted once for a whole test: where every reading that has it noted
- * has the same, the others have it too. Throttle and oil are never supplied: they change the reading.
+ * Whether the engine was cold is often noted once for a whole test: where every reading that has it noted has the same, the others
+ * have it too. Throttle, oil and gauge are never supplied: they change the reading.
  */
 function completed(tests: readonly PressureTest[]): readonly PressureTest[] {
   const engine = only(tests.map((r) => (r.conditions?.engine === 'unknown' ? undefined : r.conditions?.engine)));
-  const names = only(tests.map((r) => r.instrument?.name));
-  const instrument = names === undefined ? undefined : tests.find((r) => r.instrument)?.instrument;
-  return tests.map((r) => {
-    const untold = engine && (r.conditions?.engine ?? 'unknown') === 'unknown';
-    if (!untold && (r.instrument || !instrument)) return r;
-    return {
-      ...r,
-      ...(untold ? { conditions: { ...r.conditions, engine } } : {}),
-      ...(r.instrument || !instrument ? {} : { instrument })
-    };
-  });
+  if (!engine) return tests;
+  return tests.map((r) =>
+    (r.conditions?.engine ?? 'unknown') === 'unknown' ? { ...r, conditions: { ...r.conditions, engine } } : r
+  );
 }
 
 /** What was measured at each cylinder, and what of it counts. */

@@ -33,12 +33,15 @@ export class Follower {
         .filter((r) => r.what.startsWith(what.slice(0, what.indexOf('.') + 1)))
         .map((r) => r.round ?? 1)
     );
+    const gauge = this.survey.readings.findLast((r) => r.what === 'compression.pressure')?.instrument;
     const reading = {
       id: `f${this.n++}`,
       at: this.now.toISOString(),
       what,
       value,
       ...(round > 1 ? { round } : {}),
+      // With the gauge that was used before.
+      ...(what === 'compression.pressure' && gauge ? { instrument: gauge } : {}),
       ...more
     } as Reading;
     this.survey = { ...this.survey, readings: [...this.survey.readings, reading] };

@@ -28,13 +28,12 @@ export const pressureKey = (r: PressureTest): string =>
     isWeak(r) ? 'weak' : ''
   ].join('|');
 
-/** Wide open before unknown, dry before wet, direct before through a volume, sound battery before weak, a named gauge before any. C. */
+/** Wide open before unknown, dry before wet, direct before through a volume, sound battery before weak. C. */
 const rank = (r: PressureTest): number =>
   (r.conditions?.throttle === 'open' ? 0 : 8) +
   (wet(r) ? 4 : 0) +
   (deadVolume(r.instrument) > 0 ? 2 : 0) +
-  (isWeak(r) ? 1 : 0) +
-  (r.instrument ? 0 : 0.5);
+  (isWeak(r) ? 1 : 0);
 
 const rule: MeasureRule<PressureTest, PressureVoid> = {
   subject: (r) => String(r.cylinder),

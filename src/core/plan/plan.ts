@@ -97,6 +97,16 @@ function established(s: SuspectView): boolean {
   return s.probability > SURE && (s.settling === 'shows' || (s.settling === 'made' && !dear));
 }
 
+/** Whether the check that proves a job cannot tell yet of the very cylinder it was for: a look in the sun proves no spark. */
+const untold = (rule: JobRule, was: readonly Finding[], found: readonly Finding[]): boolean =>
+  found.some(
+    (f) =>
+      f.station === rule.proof.station &&
+      (f.condition === 'cannot-tell' || f.condition === 'fault') &&
+      f.cylinder !== undefined &&
+      was.some((w) => w.cylinder === f.cylinder)
+  );
+
 /** "Likely: head gasket (the case leaks under test; …)." */
 function saySuspect(s: SuspectView): string {
   const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
@@ -135,6 +145,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const after =
       mark?.state === 'done' &&
       now.length === 0 &&
+      !untold(rule, why, found) &&
       c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';

@@ -1,3 +1,5 @@
+import { bankCount } from '../../engine/banks.ts';
+import { cylinderCount } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
 import type { ItemId, ReadingValue } from '../items.ts';
@@ -15,9 +17,14 @@ export interface Thermostat {
 
 const items = ['cooling.thermostatStamp', 'cooling.thermostatOpens', 'cooling.thermostatPan'] as const;
 
+const twoBanks = (c: Context): boolean => {
+  const { profile } = c.survey.engine;
+  return bankCount(profile, cylinderCount(profile) ?? 1) === 2;
+};
+
 /** The latest word on an item of one bank; what was read of the other one is never used. */
 function ofBank<I extends ItemId>(c: Context, item: I, bank: Bank | undefined) {
-  const list = c.record.all(item).filter((r) => r.value !== 'unknown' && r.conditions?.bank === bank);
+  const list = c.record.all(item).filter((r) => r.value !== 'unknown' && (!twoBanks(c) || r.conditions?.bank === bank));
   return list.reduce<(typeof list)[number] | undefined>(
     (best, r) => (best && (best.round ?? 1) > (r.round ?? 1) ? best : r),
     undefined
@@ -25,11 +32,10 @@ function ofBank<I extends ItemId>(c: Context, item: I, bank: Bank | undefined) {
 }
 const number = (v: unknown): number | undefined => (typeof v === 'number' ? v : undefined);
 
-/** Every thermostat of which anything was read, bank by bank. */
+/** Every thermostat of which anything was read, bank by bank; an engine with one bank has one, whatever was noted. */
 export function thermostats(c: Context): Thermostat[] {
-  const banks = ([undefined, 'port', 'starboard'] as const).filter((bank) =>
-    items.some((i) => ofBank(c, i, bank) !== undefined)
-  );
+  const possible = twoBanks(c) ? ([undefined, 'port', 'starboard'] as const) : ([undefined] as const);
+  const banks = possible.filter((bank) => items.some((i) => ofBank(c, i, bank) !== undefined));
   return banks.map((bank) => {
     const stamp = number(ofBank(c, 'cooling.thermostatStamp', bank));
     const opens = number(ofBank(c, 'cooling.thermostatOpens', bank));

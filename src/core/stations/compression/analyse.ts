@@ -180,10 +180,13 @@ function against(c: Context, found: Comparison): TestFact[] {
     throttleUnknown: found.conditions.throttle !== 'open',
     dryFromStanding: (known(history.yearsIdle) ?? 0) >= 1 && found.conditions.bores !== 'oiled'
   };
-  if (judged + gauge >= asked.floor)
-    return figure || found.rows.length === 1
-      ? [{ kind: 'figure', condition: 'sound', values: { ...values, reached: true } }]
-      : [];
+  if (judged + gauge >= asked.floor) {
+    // Oil seals and takes up room: what an oiled bore reaches, the dry one may not.
+    if (found.conditions.bores === 'oiled')
+      return [{ kind: 'figure', repeat: true, condition: 'cannot-tell', values: { ...values, reached: true } }];
+    const all = !found.missing.length && (figure || found.rows.length === 1);
+    return all ? [{ kind: 'figure', condition: 'sound', values: { ...values, reached: true } }] : [];
+  }
   const tight = tightOnes(c);
   if (!figure && found.rows.every((r) => tight.has(r.cylinder)))
     return [{ kind: 'tight', id: 'figure', condition: 'sound', values }];

@@ -291,6 +291,10 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     if (v.reached)
       return {
         found: `${several ? 'Every cylinder reaches' : 'It reaches'} ${floorReached[v.by.of]}: ${p(v.judged)} at sea level.`,
+        ...(found.conditions.bores === 'oiled' && {
+          found: `With oil in the bore it reads ${p(v.judged)} at sea level, which proves nothing of the dry bore.`,
+          advice: 'Oil seals the rings and lifts the reading: read it again dry.'
+        }),
         because
       };
     return {

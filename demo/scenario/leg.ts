@@ -74,7 +74,7 @@ export const plover: DemoEngine = {
       .read('gear.first', 'water')
       .read('gear.look', 'milky')
       .read('gear.water', mL(65))
-      .read('gear.drained', mL(445))
+      .read('gear.drained', mL(330))
       .read('gear.magnet', 'paste')
       .read('fuel.age', 1, { typed: '1 month' })
       .read('fuel.kind', 'plain')

@@ -17,6 +17,12 @@ export interface Stage {
   readonly holds?: readonly string[];
   readonly says?: RegExp;
   readonly notSays?: RegExp;
+  /** Titles of the first two things that can be done now. */
+  readonly now?: RegExp;
+  readonly notNow?: RegExp;
+  /** Jobs that must be on the list and open, and those that must not. */
+  readonly jobs?: readonly string[];
+  readonly notJobs?: readonly string[];
   /** Whether the engine could be signed. */
   readonly ready?: boolean;
 }
@@ -36,6 +42,16 @@ export function story(start: () => Bench, stages: readonly Stage[]): void {
       if (s.holds) expect(b.holds()).toEqual(s.holds);
       if (s.says) expect(said).toMatch(s.says);
       if (s.notSays) expect(said).not.toMatch(s.notSays);
+      const now = a.moves
+        .filter((m) => !m.waits)
+        .slice(0, 2)
+        .map((m) => m.title)
+        .join(' | ');
+      if (s.now) expect(now).toMatch(s.now);
+      if (s.notNow) expect(now).not.toMatch(s.notNow);
+      const open = a.steps.filter((x) => x.state === 'open').map((x) => x.id);
+      for (const id of s.jobs ?? []) expect(open).toContain(id);
+      for (const id of s.notJobs ?? []) expect(open).not.toContain(id);
       if (s.ready !== undefined) expect(a.ready).toBe(s.ready);
     })
   );

@@ -22,7 +22,7 @@ const SHOWN = 18;
 /** The whole advice of one survey; pure, no clock of its own. */
 export function advise(j: Judgement, w: Weighing = weighing(j.context, j.findings)): Advice {
   const { context: c, holds } = j;
-  const { model, belief, position, mended } = w;
+  const { model, belief, position } = w;
   const looks = openLooks(c, model, belief);
   const removals = new Removals(belief);
   const blocked = (action: Action): string | undefined => {
@@ -31,7 +31,7 @@ export function advise(j: Judgement, w: Weighing = weighing(j.context, j.finding
     return hold && `held: ${hold.title.charAt(0).toLowerCase()}${hold.title.slice(1)}`;
   };
   const checks = rankChecks(c, model, belief, position, blocked, looks);
-  const suspects = suspectViews(model, belief, removals, looks, mended, (a) => blocked(a) !== undefined);
+  const suspects = suspectViews(model, belief, removals, looks, w, (a) => blocked(a) !== undefined);
   // Nothing is given up for one noise: by what is known it must not be worth it, and a dear cause must be established.
   const serious = new Set(position.serious.map((i) => model.suspects[i]!.id));
   const shown = suspects.some(

@@ -51,7 +51,17 @@ const swaps: readonly AskRule[] = (
       only: ['fault', 'watch']
     }
   ] as readonly AskRule[]
-).map((r) => ({ ...r, open: (c, f) => (several(c) || r === isolate) && r.open(c, f) }));
+).map((r) => ({ ...r, open: (c, f) => (several(c) || r === isolate || r === coilLook) && r.open(c, f) }));
+
+/** Weak at one cylinder: what the eye finds, the points where it has them, then a swap. */
+const pointsLook: AskRule = {
+  ...look((_, f) => `Look at the points${at(f)}: clean, pitted, oily`, ['spark.pointsLook', 'spark.pointsOhms'], 10),
+  open: (c, f) =>
+    c.survey.engine.profile.ignition === 'points' &&
+    !asked(c, 'spark.pointsLook', f.cylinder) &&
+    !asked(c, 'spark.pointsClean')
+};
+const weak: readonly AskRule[] = [swaps[0]!, pointsLook, ...swaps.slice(1)];
 
 /** The work that a part found at fault asks for. */
 const partJobs = {
@@ -134,7 +144,7 @@ export const headAsks: Asks = {
   'spark.pair': [coilLook, isolate],
   'spark.ground': [job('ground')],
   'spark.none': swaps,
-  'spark.weak': swaps,
+  'spark.weak': weak,
   'spark.explained': [
     job('lead', {
       open: (c, f) => c.record.value('spark.coilLook', f.cylinder) !== 'cracked' && job('lead').open(c, f)

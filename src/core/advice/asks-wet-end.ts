@@ -1,7 +1,9 @@
-import type { Context } from '../findings/context.ts';
+import { cylindersOf, type Context } from '../findings/context.ts';
+import { windingRows } from '../stations/spark/windings.ts';
 import { lineState } from '../stations/fuel/line.ts';
-import { fuelTree } from '../stations/fuel/symptoms.ts';
+import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
+import { caseEmpty } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
@@ -9,7 +11,10 @@ import { thermostats } from '../stations/cooling/thermostat.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { asked, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
-const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained'], 15);
+/** Drained and not filled since: what was seen stands, whatever was done to the case meanwhile. */
+const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained'], 15, {
+  open: (c) => !caseEmpty(c) && !asked(c, 'gear.look') && !asked(c, 'gear.drained')
+});
 const caseTest = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
 
 /** The stage of a case test that comes next, and what is to be done at it. */
@@ -60,6 +65,7 @@ const heatExplained = (c: Context): boolean =>
   c.record.value('cooling.screen') === 'blocked' ||
   c.record.value('cooling.strainer') === 'blocked' ||
   c.record.value('cooling.outlet') === 'shut' ||
+  c.record.value('cooling.outlet') === 'blocked' ||
   c.record.value('cooling.tube') === 'leaking' ||
   pumpWear(c).marks.length > 0 ||
   thermostats(c).some((t) => t.is === 'shut' || t.is === 'late');
@@ -99,11 +105,28 @@ const notFound = (r: AskRule): AskRule => ({
   open: (c, f) => fuelTree(c)?.found === undefined && !lineFault(c) && r.open(c, f)
 });
 
+const onChokeOnly = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => c.record.value('fuel.chokeOnly') === 'yes' && r.open(c, f)
+});
+
+/** As long as no answer has taken the part away that the look is for. */
+const whilePossible = (part: FuelPart, r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => (fuelTree(c)?.parts.find((p) => p.id === part)?.state ?? 'open') === 'open' && r.open(c, f)
+});
+
 const starved: readonly AskRule[] = [
-  look('Look into the tank', ['fuel.level'], 1),
-  look('Tank vent', ['fuel.vent'], 1, {
-    open: (c, f) => c.survey.engine.profile.supply !== 'pressurised' && look('', ['fuel.vent'], 1).open(c, f)
-  }),
+  whilePossible('empty', look('Look into the tank', ['fuel.level'], 1)),
+  whilePossible(
+    'vent',
+    look('Tank vent', ['fuel.vent'], 1, {
+      open: (c, f) => c.survey.engine.profile.supply !== 'pressurised' && look('', ['fuel.vent'], 1).open(c, f)
+    })
+  ),
+  // On choke only it is lean behind the tank: where air gets in, then what is gummed.
+  onChokeOnly(look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)),
+  onChokeOnly(look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)),
   look('Squeeze the bulb', ['fuel.bulb'], 2, { open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f) }),
   look('Squeeze the bulb while it dies', ['fuel.revived'], 5, {
     needs: 'start',
@@ -118,6 +141,34 @@ const starved: readonly AskRule[] = [
 
 const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
   (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3);
+
+/** A coil that dies warm is told by two readings of one winding, cold and warm; either alone says nothing of that. */
+const coldAndWarm: AskRule = {
+  ...look('Coil resistance, cold and warm', ['spark.primary'], 10),
+  title: (c) =>
+    asked(c, 'spark.primary') ? 'Coil resistance again, warm, as soon as it dies' : 'Coil resistance, cold and warm',
+  open: (c) =>
+    !windingRows(c).some((w) => w.warmOverCold !== undefined) && c.record.last('spark.primary')?.value !== 'unknown'
+};
+
+const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
+  ...r,
+  only: ['fault'],
+  open: (c, f) => reasons.includes(String(c.record.value('run.reason'))) && !heatExplained(c) && r.open(c, f)
+});
+
+/** The work that each part found to starve it asks for. */
+const starvedJobs = {
+  empty: 'fuel-fill',
+  vent: 'fuel-line',
+  upstream: 'fuel-line',
+  air: 'fuel-line',
+  bulb: 'hoses',
+  filter: 'fuel-line',
+  pump: 'fuel-line',
+  needle: 'bowl',
+  jet: 'carburettor'
+} as const;
 
 /** What gear case, fuel, cooling, engine oil and the run ask for, in the trade's order. C: common practice. */
 export const wetEndAsks: Asks = {
@@ -138,10 +189,12 @@ export const wetEndAsks: Asks = {
     { ...capacity, only: ['cannot-tell'] },
     { ...stage, only: ['cannot-tell'] }
   ],
-  'gear.test': [
-    look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'] }),
-    job('reseal', { only: ['fault'] })
+  'gear.test': [look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'] })],
+  'gear.test-seals': [job('reseal', { only: ['fault'] })],
+  'gear.test-plugs': [
+    goOn('A fresh washer for each gear plug, then the same stage again', 'gear', 15, { only: ['fault'] })
   ],
+  'gear.test-housing': [job('crack', { only: ['fault'] })],
   'gear.amount': [
     {
       ...caseTest,
@@ -150,7 +203,7 @@ export const wetEndAsks: Asks = {
     },
     goOn('Let it drain longer, tilted a little at the end', 'gear', 15, {
       only: ['watch'],
-      open: (c) => (drainedShare(c) ?? 1) >= FAR_UNDER && !asked(c, 'gear.refill')
+      open: (c) => (drainedShare(c) ?? 1) >= FAR_UNDER && !asked(c, 'gear.refill') && !asked(c, 'gear.casePressure')
     })
   ],
   'gear.metal': [look('Wipe the magnet and name what is on it', ['gear.magnet'], 3), job('metal', { only: ['fault'] })],
@@ -177,7 +230,9 @@ export const wetEndAsks: Asks = {
   ],
   'fuel.part-vent': [job('fuel-line')],
   'fuel.part-tap': [job('fuel-line')],
-  'fuel.starved': [job('fuel-line')],
+  ...Object.fromEntries(
+    Object.entries(starvedJobs).map(([part, id]): [string, readonly AskRule[]] => [`fuel.starved-${part}`, [job(id)]])
+  ),
   'fuel.dies': starved,
 
   'cooling.early': [goOn('Look for the stream again at thirty seconds', 'run', 1)],
@@ -224,13 +279,25 @@ export const wetEndAsks: Asks = {
   'oil.poured': [goOn('Wait, dip twice', 'oil', 5)],
   'oil.milky': [job('sump-water')],
 
+  // One bank hotter: the same spot again, then what that bank has to itself.
+  'run.banks': [
+    look('Temperatures of both banks again, the same spots', ['run.second'], 3, { needs: 'start' }),
+    look('Small strainer under the cowl', ['cooling.strainer'], 2),
+    { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
+    pumpOpen
+  ],
+  'run.undercharge': [
+    look('Battery and charging leads, main fuse', ['look.wiring'], 5, { only: ['fault'] }),
+    job('charging')
+  ],
+  'run.overcharge': [job('charging')],
   'run.end': [goOn('Say how the run ended, and why', 'run', 1)],
   'run.heat': [...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] }))],
   'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
   'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2)],
   'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
   'run.lamp': [look('A second thermometer, same spot', ['run.second'], 3), ...heat],
-  'run.dies-warm': [look('Coil resistance, cold and warm', ['spark.primary'], 10), look('Tank vent', ['fuel.vent'], 1)],
+  'run.dies-warm': [coldAndWarm, look('Tank vent', ['fuel.vent'], 1)],
   'run.kicks': [
     look('Flywheel mark against the crank', ['spark.keyLook'], 5),
     look('Timing at idle by the marks', ['spark.timing'], 5)
@@ -240,7 +307,21 @@ export const wetEndAsks: Asks = {
     look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20),
     look('Compression, every cylinder', ['compression.pressure'], 10)
   ],
-  'run.shakes': [look('Spark, every cylinder', ['spark.result'], 6), look('Propeller', ['look.propeller'], 1)],
+  'run.shakes': [
+    look('Spark, every cylinder', ['spark.result'], 6),
+    look('Short the cylinders out one by one', ['run.drop'], 5, {
+      needs: 'start',
+      open: (c, f) => cylindersOf(c).length > 1 && look('', ['run.drop'], 5).open(c, f)
+    }),
+    look('Propeller', ['look.propeller'], 1),
+    look('Mounts and clamp', ['look.mounts'], 1)
+  ],
+  'run.no-work': [
+    look((_, f) => `Spark of cylinder ${f.cylinder}`, ['spark.result'], 2, { needs: 'crank' }),
+    look((_, f) => `Compression of cylinder ${f.cylinder}`, ['compression.pressure'], 5, { needs: 'crank' }),
+    look((_, f) => `Plug of cylinder ${f.cylinder}: wet or dry, its colour`, ['plugs.read'], 4),
+    look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)
+  ],
   'run.steam': heat,
   'run.no-water': [screens, outlet, pumpOpen],
   'run.plug-wet': [look('Leak-down, the water jacket watched', ['compression.leakdown'], 12), job('water-in')],
@@ -249,5 +330,11 @@ export const wetEndAsks: Asks = {
     look('Plugs out: wet or dry', ['plugs.read'], 8),
     ...starved
   ],
-  'run.stopped': [look('Find the cause, write it down', ['run.cause'], 10, { only: ['fault'] })]
+  // What it was stopped for is looked into; written down is what came of that.
+  'run.stopped': [
+    ...heat.map((r): AskRule => stoppedFor(['temperature', 'lamp'], r)),
+    ...[screens, outlet, pumpOpen].map((r): AskRule => stoppedFor(['stream'], r)),
+    ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),
+    look('Find the cause, write it down', ['run.cause'], 10, { only: ['fault'] })
+  ]
 };

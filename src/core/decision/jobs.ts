@@ -20,7 +20,7 @@ export function jobsOf(c: Context, w: Weighing, steps: readonly Step[]): Job[] {
   model.suspects.forEach(({ kind, label, id }, i) => {
     if (kind.step) has.add(kind.step);
     const probability = belief.posterior[i]!;
-    if (kind.artefact || probability < COUNTS || mended.has(kind.step ?? '')) return;
+    if (kind.artefact || probability < COUNTS || mended.has(id)) return;
     const job = kind.step ?? id;
     const work = { label, probability, parts: times(kind.parts, money.scale), minutes: kind.minutes as Three };
     works.set(job, [...(works.get(job) ?? []), work]);

@@ -6,6 +6,7 @@ import { stakes, systems } from './knowledge/shape.ts';
 import type { Look } from './ranking.ts';
 import type { Model } from './model.ts';
 import { logOdds } from './network.ts';
+import type { Weighing } from './weighing.ts';
 
 export type Chance = 'likely' | 'possible' | 'unlikely';
 const rank: Readonly<Record<Chance, number>> = { likely: 0, possible: 1, unlikely: 2 };
@@ -32,8 +33,12 @@ export interface SuspectView {
   readonly chance: Chance;
   /** Raised by what was seen, and not by the kind of case alone. */
   readonly raised: boolean;
-  /** The job that cures it is behind us. */
+  /** The job that cures it is behind us, and nothing seen since then points to it. */
   readonly mended: boolean;
+  /** Findings that it explains, by their ids: its signs that were seen say the same. */
+  readonly explains: readonly string[];
+  /** Its job was marked done, and a sign of it was seen after that. */
+  readonly again: boolean;
   /** Its settling look: not made, made without showing it, or it shows it. */
   readonly settling: 'open' | 'made' | 'shows';
   readonly evidence: readonly Weight[];
@@ -99,7 +104,7 @@ export function suspectViews(
   belief: Belief,
   removals: Removals,
   looks: readonly Look[],
-  mended: ReadonlySet<string>,
+  { mended, again }: Pick<Weighing, 'mended' | 'again'>,
   forbidden: (action: Action) => boolean = () => false,
   limit = 14
 ): SuspectView[] {
@@ -107,7 +112,7 @@ export function suspectViews(
     const p = belief.posterior[i]!;
     const prior = model.network.causes[i]!.prior;
     const raised = logOdds(p) - logOdds(prior) > 0.35;
-    return { s, i, p, prior, raised, mended: mended.has(s.kind.step ?? '') };
+    return { s, i, p, prior, raised, mended: mended.has(s.id) };
   });
   // Of one word, what costs most to leave in comes first; a wrong measurement must be out of the way before anything.
   const weightOf = (v: (typeof views)[number]): number =>
@@ -164,6 +169,8 @@ export function suspectViews(
       chance: chanceOf(p),
       raised,
       mended: done,
+      again: again.has(s.id),
+      explains: explainedBy(model, belief, i),
       settling: settlingOf(model, belief, i),
       evidence,
       fits,
@@ -174,6 +181,18 @@ export function suspectViews(
     };
   });
 }
+
+/** The findings that say the same as the signs of a suspect that were seen. */
+const explainedBy = (model: Model, belief: Belief, i: number): string[] => [
+  ...new Set(
+    [...belief.evidence.keys()]
+      .filter((x) => speaksFor(belief, x) && model.network.signs[x]!.causes.some((c) => c.cause === i))
+      .flatMap((x) => {
+        const { kind, cylinder } = model.signs[x]!;
+        return (kind.findings ?? []).map((f) => (cylinder === undefined ? f : `${f}.${cylinder}`));
+      })
+  )
+];
 
 /** What came of the check that settles a suspect: a belief is no ground for work before it has been made. */
 function settlingOf(model: Model, belief: Belief, i: number): SuspectView['settling'] {

@@ -74,8 +74,8 @@ export class Position {
     const n = model.suspects.length;
     this.cure = new Float64Array(n);
     this.loss = new Float64Array(n);
-    model.suspects.forEach(({ kind }, i) => {
-      if (kind.artefact || mended.has(kind.step ?? '')) return;
+    model.suspects.forEach(({ id, kind }, i) => {
+      if (kind.artefact || mended.has(id)) return;
       this.cure[i] = cureCost(kind, money);
       this.loss[i] = leftIn(kind, money);
     });

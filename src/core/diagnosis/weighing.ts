@@ -3,7 +3,9 @@ import type { Finding } from '../findings/finding.ts';
 import { doneAt, mendedSteps } from '../jobs/done.ts';
 import { Belief } from './belief.ts';
 import { TooClose } from './component.ts';
+import { isAfter } from '../units/instant.ts';
 import { evidenceOf } from './evidence/index.ts';
+import type { Observed } from './evidence/observed.ts';
 import { modelOf, type Model } from './model.ts';
 import type { Likelihood } from './network.ts';
 import { moneyOf, Position, type Money } from './value.ts';
@@ -13,7 +15,10 @@ export interface Weighing {
   readonly belief: Belief;
   readonly position: Position;
   readonly money: Money;
+  /** Suspects whose job is behind us and which nothing seen since then points to. */
   readonly mended: ReadonlySet<string>;
+  /** Suspects whose job was marked done and which a sign seen after it points to: it failed, or was for another place. */
+  readonly again: ReadonlySet<string>;
   /** Readings left out because too much is there at once. */
   readonly passedOver: number;
 }
@@ -31,12 +36,39 @@ export function weighing(c: Context, found: readonly Finding[]): Weighing {
 const kept = new WeakMap<readonly Finding[], Weighing>();
 
 function weigh(c: Context, found: readonly Finding[]): Weighing {
-  const mended = mendedSteps(c);
-  const model = modelOf(c, mended);
-  const seen = evidenceOf(c, model, found, doneAt(c));
+  const steps = mendedSteps(c);
+  const model = modelOf(c, steps);
+  const done = doneAt(c);
+  const seen = evidenceOf(c, model, found, done);
+  const again = seenAgain(model, seen, done);
+  const mended = new Set(
+    model.suspects.filter((s) => steps.has(s.kind.step ?? '') && !again.has(s.id)).map((s) => s.id)
+  );
   const money = moneyOf(c);
   const { belief, passedOver } = believe(model, new Map([...seen].map(([k, o]) => [k, o.likelihood])));
-  return { model, belief, position: new Position(model, money, mended), money, mended, passedOver };
+  return { model, belief, position: new Position(model, money, mended), money, mended, again, passedOver };
+}
+
+/** From this likelihood ratio a sign seen after the work counts as seen again (M). */
+const SHOWN = 3;
+
+/** Suspects with a sign that was seen after the job that should have cured them. */
+function seenAgain(
+  model: Model,
+  seen: ReadonlyMap<number, Observed>,
+  done: ReadonlyMap<string, string>
+): ReadonlySet<string> {
+  const again = new Set<string>();
+  if (!done.size) return again;
+  for (const [sign, { likelihood, at }] of seen) {
+    if (likelihood.present < SHOWN * likelihood.absent) continue;
+    for (const { cause } of model.network.signs[sign]!.causes) {
+      const { id, kind } = model.suspects[cause]!;
+      const marked = done.get(kind.step ?? '');
+      if (marked && isAfter(at, marked)) again.add(id);
+    }
+  }
+  return again;
 }
 
 /**

@@ -51,7 +51,12 @@ export const body = {
   },
   crack: {
     title: 'Find out how deep the crack goes',
-    raisedBy: [only('look.case', 'fault'), only('look.skeg', 'fault'), only('look.mounts', 'fault')],
+    raisedBy: [
+      'gear.test-housing',
+      only('look.case', 'fault'),
+      only('look.skeg', 'fault'),
+      only('look.mounts', 'fault')
+    ],
     how: 'Dye on clean metal, then a case test at low pressure. Why it cracked is answered before it is mended.',
     tools: ['dye', 'case tester'],
     minutes: 40,

@@ -1,3 +1,4 @@
+import { isAfter } from '../units/instant.ts';
 import type { JobRule } from './job.ts';
 
 /** What turns: bores, rods, bearings. */
@@ -8,6 +9,17 @@ export const crankTrain = {
     how: 'Penetrating oil through the plug holes; neutral and starter pinion free; no force. Turned again the next day before it counts.',
     tools: ['plug wrench'],
     consumables: ['penetrating oil'],
+    // Soaked already, and it turns since: what is left is to turn it again the next day.
+    met: (c) => {
+      const soaked = c.record.last('turn.soaked');
+      const turned = c.record.last('turn.result');
+      return (
+        soaked?.value === 'yes' &&
+        turned !== undefined &&
+        isAfter(turned.at, soaked.at) &&
+        (turned.value === 'bumps' || turned.value === 'free')
+      );
+    },
     minutes: 10,
     wait: 1440,
     hazards: ['chemicals', 'backfire'],

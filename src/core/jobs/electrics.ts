@@ -26,13 +26,14 @@ export const electrics = {
     opens: ['cowl']
   },
   charging: {
-    title: 'Rectifier and charging coil',
-    how: 'Battery and connections first, then volts at speed, the rectifier, the coil last.',
+    title: 'Charging circuit, from the battery to the stator',
+    raisedBy: ['run.undercharge', 'run.overcharge'],
+    how: 'Battery and connections first, then its fuse, regulator and ground, rectifier, the coils last: each measured before it is renewed. Too much: the regulator and its ground.',
     tools: ['meter'],
-    parts: ['rectifier or coil as found'],
+    parts: ['what the meter condemns'],
     minutes: 50,
     hazards: ['battery', 'flywheel'],
-    proof: { station: 'run', text: 'over 13 V at the battery while it runs' },
+    proof: { station: 'run', text: '13 to 15 V at the battery at 1500 rpm and over' },
     opens: ['cowl'],
     uses: ['tank'],
     phase: 'running'

@@ -5,7 +5,7 @@ import { only, underWater, type JobRule } from './job.ts';
 export const fuel = {
   hoses: {
     title: 'Renew hoses and bulb',
-    raisedBy: ['look.hoses', 'look.bulb'],
+    raisedBy: ['look.hoses', 'look.bulb', 'fuel.starved-bulb'],
     how: 'All fuel hose of the same age at once, clamps with it; the bulb’s arrow towards the engine.',
     parts: ['fuel hose by the metre', 'clamps', 'primer bulb'],
     minutes: 30,
@@ -15,7 +15,7 @@ export const fuel = {
   },
   'fuel-fill': {
     title: 'Fill the tank',
-    raisedBy: ['fuel.level'],
+    raisedBy: ['fuel.level', 'fuel.starved-empty'],
     how: 'Fresh fuel, mixed where it is a premix engine.',
     consumables: ['fresh fuel'],
     minutes: 5,
@@ -48,8 +48,8 @@ export const fuel = {
     proof: { station: 'fuel', text: 'jar clear, or fresh fuel in' }
   },
   carburettor: {
-    title: 'Clean the carburettor before the first start',
-    raisedBy: ['fuel.carburettor'],
+    title: 'Strip and clean the carburettor',
+    raisedBy: ['fuel.carburettor', 'fuel.part-bowl', 'fuel.starved-jet'],
     how: 'Bowl off, jets out, every passage seen through; kit where gaskets are hard.',
     tools: ['jet drivers', 'float gauge'],
     parts: ['carburettor kit'],
@@ -57,6 +57,7 @@ export const fuel = {
     minutes: 75,
     hazards: ['vapour', 'chemicals'],
     proof: { station: 'fuel', text: 'bowl fresh; bulb firms up and holds' },
+    renews: ['fuel.bowlLook', 'fuel.jets'],
     after: ['fuel-drain'],
     opens: ['cowl', 'carburettor'],
     dirty: true,
@@ -92,7 +93,7 @@ export const fuel = {
       ...['vent', 'pickup', 'hose', 'couplings', 'tap', 'filter', 'pump', 'choke'].map((p) => `fuel.part-${p}`),
       ...['vent', 'tank-side', 'engine-side'].map((where) => `fuel.vacuum-${where}`),
       'fuel.tank-pressure',
-      'fuel.starved'
+      ...['vent', 'upstream', 'air', 'filter', 'pump'].map((part) => `fuel.starved-${part}`)
     ],
     how: 'In the order fuel takes: what is blocked is cleaned, what draws air is renewed. Then the bulb again, and vacuum at speed.',
     tools: ['vacuum gauge', 'hose cutter'],
@@ -106,7 +107,7 @@ export const fuel = {
   },
   bowl: {
     title: 'Strip and clean bowl or vapour separator',
-    raisedBy: ['fuel.part-bowl'],
+    raisedBy: ['fuel.part-separator', 'fuel.starved-needle'],
     how: 'Off, every passage seen through, float and needle tried, kit where gaskets are hard.',
     tools: ['jet drivers', 'float gauge'],
     parts: ['carburettor or separator kit'],

@@ -1,12 +1,12 @@
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
+import { leakPlace } from '../stations/gear/case-state.ts';
 import { washersFirst } from '../stations/gear/water.ts';
 import { only, type JobRule } from './job.ts';
 
 /** The case leaked in its test, and bubbles showed where. */
 function placed(c: Context): boolean {
-  const at = c.record.value('gear.caseBubbles');
-  return caseResult(c).verdict === 'leaked' && Array.isArray(at) && at.length > 0;
+  return caseResult(c).verdict === 'leaked' && ['seals', 'housing'].includes(leakPlace(c));
 }
 
 /** Gear case and shift. */
@@ -70,6 +70,7 @@ export const gearCase = {
     raisedBy: [
       'gear.water',
       'gear.test',
+      'gear.test-plugs',
       'gear.bubbles',
       'gear.case-over',
       ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
@@ -89,7 +90,7 @@ export const gearCase = {
   },
   reseal: {
     title: 'Reseal what the test names, and all that the opened section exposes',
-    raisedBy: ['gear.test'],
+    raisedBy: ['gear.test-seals'],
     how: 'Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
     tools: ['seal driver', 'seal puller'],
     parts: ['shaft seals', 'carrier O-rings'],
@@ -107,7 +108,7 @@ export const gearCase = {
   },
   'gear-refill': {
     title: 'Refill the gear case, one fresh washer for each plug',
-    raisedBy: ['gear.water', 'gear.washers', 'gear.amount', 'gear.frost', 'gear.burnt'],
+    raisedBy: ['gear.water', 'gear.test-plugs', 'gear.washers', 'gear.amount', 'gear.frost', 'gear.burnt'],
     how: 'From the lowest plug, upright, bubble-free to the level hole. Upper plug in first, then the pump out and the lower plug in quickly.',
     tools: ['hand pump with thread adapter'],
     parts: ['plug washers'],

@@ -64,6 +64,21 @@ export function begun({ context: c, steps }: Position): Move[] {
   return [...over, ...proofs];
 }
 
+/** 5: work that was done and failed its proof, before anything else that its findings ask for. */
+export const failed = ({ steps }: Position): Move[] =>
+  steps
+    .filter((s) => s.failed)
+    .map((s): Move => ({
+      kind: 'job',
+      class: 5,
+      id: `job:${s.id}`,
+      title: `Once more: ${s.title.charAt(0).toLowerCase()}${s.title.slice(1)}`,
+      station: s.proof.station,
+      job: s.id,
+      minutes: s.minutes,
+      because: s.why[0] ?? s.how
+    }));
+
 /** What runs by itself and is not over: said where nothing else can be done meanwhile. */
 export const waiting = ({ context: c, steps }: Position): Move[] => [
   ...runningWaits(c.survey.waits)

@@ -3,10 +3,10 @@ import { decisiveChecks } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { traitsOf } from '../jobs/register.ts';
-import type { Step } from '../plan/plan.ts';
+import { established, type Step } from '../plan/plan.ts';
 import { establishedCost } from './authority.ts';
 import { before } from './before.ts';
-import { begun, clocks, waiting } from './begun.ts';
+import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
@@ -20,9 +20,24 @@ const DEAR = 60;
 const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 =>
   a.kind === 'job' && minutes >= DEAR ? 8 : a.late ? 7 : askClass[a.kind];
 
+/** Findings whose cause is established, with the open job that cures it: nothing more is looked for on their account. */
+function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
+  const out = new Map<string, Step>();
+  for (const s of advice.suspects) {
+    const step = steps.find((x) => x.id === s.step && x.state === 'open' && !x.failed);
+    if (step && !s.artefact && s.settling === 'shows' && established(s))
+      for (const id of s.explains) if (!out.has(id)) out.set(id, step);
+  }
+  return out;
+}
+
 /** 3, 4 and 5: what the findings ask for. */
-function asked(asks: readonly Ask[], steps: readonly Step[]): Move[] {
+function asked(p: Position, asks: readonly Ask[]): Move[] {
+  const { steps } = p;
+  const cured = curedBy(p);
   return asks.flatMap((a): Move[] => {
+    const cure = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
+    if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes >= DEAR ? 8 : 5, because: a.finding.sentence }];
     const step = a.job && steps.find((s) => s.id === a.job);
     if (a.job && (!step || step.state !== 'open')) return [];
     return [
@@ -43,7 +58,7 @@ function asked(asks: readonly Ask[], steps: readonly Step[]): Move[] {
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */
 function work(p: Position): Move[] {
-  const open = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase !== 'repeat');
+  const open = p.steps.filter((s) => s.state === 'open' && !s.failed && traitsOf(s.id).phase !== 'repeat');
   const ready = open.filter((s) => !s.after.length && traitsOf(s.id).phase !== 'today');
   const [running, still] = [
     ready.filter((s) => traitsOf(s.id).phase === 'running'),
@@ -130,19 +145,23 @@ export function moves(p: Position): Move[] {
   );
   const worth = p.advice.checks
     .filter((r) => r.worthIt && !(r.needs === 'start' && dispensable) && !asks.some((a) => sameLook(a, r)))
-    .map((r): Move => {
+    .flatMap((r): Move[] => {
       // What only the kind of case suggests shapes no move before the work that is established.
       const changes = r.turns >= TURNS || r.ends >= TURNS || r.suspects.some((id) => pointed.has(id));
-      return {
-        kind: r.again ? 'repeat' : 'look',
-        class: r.doubted ? 4 : changes ? 7 : 9,
-        id: `look:${r.id}`,
-        title: r.title,
-        station: r.station,
-        minutes: r.minutes,
-        because: r.because,
-        ...(r.waits ? { waits: r.waits } : {})
-      };
+      // Nothing doubts it, and nothing would change: what was measured is not measured again.
+      if (r.again && !r.doubted && !changes) return [];
+      return [
+        {
+          kind: r.again ? 'repeat' : 'look',
+          class: r.doubted ? 4 : changes ? 7 : 9,
+          id: `look:${r.id}`,
+          title: r.title,
+          station: r.station,
+          minutes: r.minutes,
+          because: r.because,
+          ...(r.waits ? { waits: r.waits } : {})
+        }
+      ];
     });
   const hopeless: Move[] = p.advice.hopeless
     ? [
@@ -163,6 +182,7 @@ export function moves(p: Position): Move[] {
     ...clocks(p),
     ...begun(p),
     ...hopeless,
+    ...failed(p),
     ...fromHolds(
       p.holds.filter((h) => h.id !== 'drowned' && h.id !== 'drowned-running'),
       5,
@@ -171,7 +191,7 @@ export function moves(p: Position): Move[] {
       .filter((m) => !p.holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank')))
       // What a finding of that check asks for is the next step towards it.
       .filter((m) => !asks.some((a) => a.station === m.station && a.kind !== 'job')),
-    ...asked(asks, p.steps),
+    ...asked(p, asks),
     ...decisive,
     ...worth.filter((m) => m.class !== 9),
     // What holds the start or the release, where nothing found asks for it already.

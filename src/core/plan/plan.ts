@@ -26,6 +26,8 @@ export interface Step {
   readonly hazards: readonly HazardId[];
   readonly proof: { readonly station: StationId; readonly text: string };
   readonly state: 'open' | 'done' | 'proved' | 'not-needed';
+  /** Open again: it was marked done at `markedAt`, and what it was for was seen after that. */
+  readonly failed?: true;
   /** The check at which what raises it still stands, where that is not the one that proves it. */
   readonly raisedAt?: StationId;
   /** Open steps that come first. */
@@ -89,7 +91,7 @@ const DEAR = 60;
  * Whether a suspect is ground for its job: over the bar, with its settling look made, and for dear work only where that look
  * shows it. A wrong measurement is measured again as soon as it is likely. Before that the settling look is what is done.
  */
-function established(s: SuspectView): boolean {
+export function established(s: SuspectView): boolean {
   if (!s.raised || s.mended || !s.step) return false;
   if (s.artefact || traitsOf(s.step).phase === 'repeat') return s.chance === 'likely';
   const minutes = isJobId(s.step) ? jobOf(s.step).minutes : 0;
@@ -111,6 +113,12 @@ const untold = (rule: JobRule, was: readonly Finding[], found: readonly Finding[
 function saySuspect(s: SuspectView): string {
   const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
   return `Likely: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}.`;
+}
+
+/** What a job that failed its proof says first: not the same again, but what it may have left or done. */
+function sayFailed(again: readonly SuspectView[]): string {
+  const likely = [...again].sort((a, b) => b.probability - a.probability).slice(0, 2);
+  return `It was done, and what it was for shows again. Not the same once more: look for ${likely.map((s) => s.label).join(', then ')}.`;
 }
 
 /**
@@ -138,14 +146,18 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const met = rule.met?.(c) ?? false;
     if (!now.length && !also && !mark) return [];
     if (mark?.state === 'open' && !now.length && !also) return [];
-    const why = now.length ? now : mark && mark.state !== 'open' ? raisers(rule, foundAt(mark.at)) : [];
+    const raised = now.length ? now : mark && mark.state !== 'open' ? raisers(rule, foundAt(mark.at)) : [];
     const otherwise =
-      why.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'];
-    const done = mark?.state === 'done' || (!mark && met);
+      raised.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'];
+    const again = suspects.filter((s) => s.again && s.step === rule.id);
+    const shown = mark?.state === 'done' && again.length > 0 && now.some((f) => f.station === rule.proof.station);
+    // At another cylinder it is the same kind of work at a new place, and nothing failed.
+    const failed = shown && raisers(rule, foundAt(mark.at)).some((was) => now.some((f) => f.cylinder === was.cylinder));
+    const done = !shown && (mark?.state === 'done' || (!mark && met));
     const after =
       mark?.state === 'done' &&
       now.length === 0 &&
-      !untold(rule, why, found) &&
+      !untold(rule, raised, found) &&
       c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
@@ -154,8 +166,13 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         id: rule.id,
         title: rule.title,
         how: rule.how,
-        why: [...why.map((f) => f.sentence), ...behind.map((s) => `${saySuspect(s)} ${s.cure}`), ...otherwise],
-        found: [...why.map((f) => f.found), ...behind.map(saySuspect), ...otherwise],
+        why: [
+          ...(failed ? [sayFailed(again)] : []),
+          ...raised.map((f) => f.sentence),
+          ...behind.map((s) => `${saySuspect(s)} ${s.cure}`),
+          ...otherwise
+        ],
+        found: [...raised.map((f) => f.found), ...behind.map(saySuspect), ...otherwise],
         tools: rule.tools ?? [],
         parts: rule.parts ?? [],
         consumables: rule.consumables ?? [],
@@ -164,6 +181,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         hazards: rule.hazards ?? [],
         proof: rule.proof,
         state,
+        ...(failed ? { failed: true as const } : {}),
         ...(now[0] && now.every((f) => f.station !== rule.proof.station) ? { raisedAt: now[0].station } : {}),
         after: rule.after ?? [],
         follows: rule.after ?? [],

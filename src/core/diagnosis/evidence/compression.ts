@@ -5,12 +5,13 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { absolute, kindRange } from '../../stations/compression/absolute.ts';
+import { tightOnes } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows } from '../../stations/compression/leakdown.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
-import { leaning, past, seen, type Measure } from './observed.ts';
+import { leaning, past, seen, type Measure, type Observed } from './observed.ts';
 
 const latest = (c: Context): string => compare(c)?.at ?? '';
 
@@ -53,10 +54,14 @@ function againstFigure(c: Context, found: Comparison): readonly [number, number]
   return [ratio, 1];
 }
 
+/** Leak-down has answered what a low needle asked: tight is no worn ring, valve or gasket, and the needle says nothing either way. */
+const answered = (at: string): Observed => leaning(1, 1, at);
+
 const low: Measure = (c, cylinder) => {
   const found = compare(c);
   const row = found?.rows.find((r) => r.cylinder === cylinder);
   if (!found || !row) return undefined;
+  if (tightOnes(c).has(row.cylinder)) return answered(latest(c));
   if (found.rows.length === 1) {
     if (cylindersOf(c).length > 1) return undefined;
     const l = againstFigure(c, found);
@@ -74,6 +79,8 @@ const lowAll: Measure = (c) => {
   const shut = found ? undefined : compareAll(c)?.voided.findLast((v) => v.why === 'throttle');
   if (shut) return leaning(1, 0.35, shut.test.at);
   if (!found || found.rows.length < 2) return undefined;
+  const tight = tightOnes(c);
+  if (found.rows.every((r) => tight.has(r.cylinder))) return answered(latest(c));
   const l = againstFigure(c, found);
   return l && leaning(l[0], l[1], latest(c));
 };

@@ -12,7 +12,7 @@ import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
 import { thermostats } from '../../stations/cooling/thermostat.ts';
 import { DIP_AGREES, dips, markGap } from '../../stations/oil/position.ts';
-import { bankDifference } from '../../stations/run/warming.ts';
+import { bankDifference, BANKS_APART } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
 import { charging, CHARGING } from '../../stations/run/charging.ts';
 import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
@@ -36,10 +36,10 @@ const gearLow: Measure = (c) => {
 const caseLeaks: Measure = (c, _k, found) => {
   const { verdict } = caseResult(c);
   const stages = stageIds.map((s) => found.get(`gear.case-${s}`)).filter((x) => x !== undefined);
-  const at = lastOf(c, 'gear.casePressure', 'gear.pressureTest', 'gear.caseBubbles');
-  const bubbles = c.record.value('gear.caseBubbles');
-  if (verdict === 'leaked' || stages.includes('fault') || (Array.isArray(bubbles) && bubbles.length))
-    return seen(true, at);
+  const at = lastOf(c, 'gear.casePressure', 'gear.pressureTest');
+  if (verdict === 'leaked' || stages.includes('fault')) return seen(true, at);
+  const bubbles = c.record.last('gear.caseBubbles');
+  if (Array.isArray(bubbles?.value) && bubbles.value.length) return seen(true, bubbles.at);
   if (verdict === 'held') return seen(false, at);
   // A stage that cannot tell yet is still under way: nothing is said until it is over.
   if (stages.includes('cannot-tell')) return undefined;
@@ -107,6 +107,7 @@ const dies: Measure = (c) => {
   const w = wordOf(c, 'fuel.dies');
   if (w) return seen(w.value !== 'no', w.at);
   const ran = wordOf(c, 'run.outcome');
+  if (ran?.value === 'died') return seen(true, ran.at);
   return ran?.value === 'ran' && (known(c.record.value('run.minutes')) ?? 0) >= 5 ? seen(false, ran.at) : undefined;
 };
 
@@ -154,9 +155,10 @@ const cold: Measure = (c) => {
   // That it is cold counts only after it has run long enough to be warm.
   return past(-head, -WARM, THERMOMETER, runAt(c), minutes >= 10 ? {} : { most: 0 });
 };
-const banks: Measure = (c, _k, found) => {
-  if (found.has('run.banks')) return seen(true, runAt(c));
-  return runsOf(c).some((r) => bankDifference(r)) ? seen(false, runAt(c)) : undefined;
+const banks: Measure = (c) => {
+  const run = runsOf(c).at(-1);
+  const d = run && bankDifference(run);
+  return d && past(Math.abs(d.port - d.starboard), BANKS_APART, THERMOMETER, runAt(c));
 };
 const coolAgain: Measure = (c) => {
   const w = wordOf(c, 'run.second');
@@ -243,6 +245,10 @@ const charge: Measure = (c) => {
   const last = charging(c).findLast((x) => x.verdict !== 'cannot-tell' && x.rpm !== undefined);
   return last && past(-last.volts, -CHARGING.low, 0.15, last.at);
 };
+const overcharge: Measure = (c) => {
+  const last = charging(c).at(-1);
+  return last && past(last.volts, CHARGING.high, 0.15, last.at);
+};
 
 /** Metal that has been explained points to nothing any more. */
 const gearMetal: Measure = (c) => {
@@ -286,5 +292,6 @@ export const wetEndMeasures: Readonly<Record<string, Measure>> = {
   'oil-below': dipped('below'),
   'dip-moves': dipMoves,
   'oil-fuel': oilFuel,
-  charge
+  charge,
+  overcharge
 };

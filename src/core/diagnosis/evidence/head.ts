@@ -99,6 +99,24 @@ const ofOne =
     if (word === 'weak' && mine.result === 'none') return undefined;
     return seen(mine.result === word, mine.at);
   };
+/** None through the tester on a cylinder whose lead was also held to a bolt. */
+const boltOnly: Measure = (c) => {
+  const tried = sparkSeen(c)
+    .filter((s) => s.result === 'none' && s.path === 'tester')
+    .flatMap((s) => {
+      const bolt = c.record
+        .all('spark.result', { cylinder: s.cylinder })
+        .findLast((r) => r.conditions?.path === 'bolt');
+      return bolt && bolt.value !== 'unknown' ? [{ at: bolt.at, sparks: s.toBolt }] : [];
+    });
+  return tried.length
+    ? seen(
+        tried.some((t) => t.sparks),
+        latestAt(tried)
+      )
+    : undefined;
+};
+
 const inSun: Measure = (c) => {
   const list = sparks(c).filter((s) => s.light === 'sun' || s.light === 'shade');
   const last = list.at(-1);
@@ -172,6 +190,7 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   'none-all': noneAll,
   none: ofOne('none'),
   weak: ofOne('weak'),
+  'bolt-only': boltOnly,
   'in-sun': inSun,
   'points-oxidised': oxidised,
   timing: judged(['spark.timing'], 'spark.timing'),

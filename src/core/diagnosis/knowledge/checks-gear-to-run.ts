@@ -143,6 +143,17 @@ export const gearToRunChecks: readonly Check[] = [
     after: ['run']
   },
   {
+    id: 'drop',
+    title: 'Short the cylinders out one by one',
+    station: 'run',
+    minutes: 5,
+    needs: 'start',
+    setup: 'running',
+    given: ['shakes', 'spits'],
+    made: ['run.drop'],
+    fits: { cylinders: ['many'] }
+  },
+  {
     id: 'charge',
     title: 'Volts at the battery while it runs',
     station: 'run',

@@ -41,6 +41,7 @@ export const sparkChecks: readonly Check[] = [
     given: ['none-all'],
     fits: { ignition: ['digital', 'coil-on-plug'] }
   },
+  { id: 'bolt', title: 'Its lead against a bolt', station: 'spark', minutes: 2, given: noSpark, needs: 'crank' },
   { id: 'ground-wire', title: 'Tester on bright metal', station: 'spark', minutes: 2, given: noSpark, needs: 'crank' },
   {
     id: 'stop-wire',

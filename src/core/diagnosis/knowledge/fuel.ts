@@ -39,7 +39,11 @@ export const fuel = inSystem('fuel', [
     label: 'carburettor gummed, idle or main jet',
     prior: { L: 0.45, D: 0.2, N: 0.15, S: 0.04 },
     years: 0.8,
-    shows: { usually: ['choke-only', 'bowl-gum'], often: ['dies', 'no-start'], sometimes: ['ran-badly', 'plug-white'] },
+    shows: {
+      usually: ['choke-only', 'bowl-gum'],
+      often: ['dies', 'no-start'],
+      sometimes: ['ran-badly', 'plug-white', 'no-drop', 'shakes']
+    },
     cure: 'Strip it, every passage seen through, kit where gaskets are hard.',
     settled: 'bowl',
     step: 'carburettor',

@@ -70,6 +70,7 @@ export const gearCase = inSystem('gear-case', [
     cure: 'A sleeve for a while, a shaft for good.',
     settled: 'soap',
     step: 'reseal',
+    afterWork: 0.08,
     parts: [20, 90, 240],
     minutes: [70, 120, 220],
     stake: 'engine'
@@ -86,6 +87,7 @@ export const gearCase = inSystem('gear-case', [
     cure: 'Redo it; facing and depth noted.',
     settled: 'case-test',
     step: 'reseal',
+    afterWork: 0.12,
     parts: [12, 25, 60],
     minutes: [60, 100, 180],
     stake: 'engine'
@@ -112,6 +114,7 @@ export const gearCase = inSystem('gear-case', [
     cure: 'A carrier.',
     settled: 'soap',
     step: 'reseal',
+    afterWork: 0.04,
     parts: [60, 120, 260],
     minutes: [70, 110, 200],
     stake: 'engine'

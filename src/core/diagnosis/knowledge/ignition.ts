@@ -12,8 +12,8 @@ export const ignition = inSystem('ignition', [
     years: 0.3,
     shows: {
       always: ['moves-with-plug'],
-      often: ['plug-bad', 'weak'],
-      sometimes: ['none', 'plug-black', 'plug-oily', 'plug-fuel'],
+      often: ['plug-bad', 'weak', 'no-drop'],
+      sometimes: ['shakes', 'none', 'plug-black', 'plug-oily', 'plug-fuel'],
       rarely: ['no-start']
     },
     cure: 'A new plug; the right gap.',
@@ -77,8 +77,8 @@ export const ignition = inSystem('ignition', [
     shows: {
       always: ['moves-with-coil'],
       usually: ['none'],
-      often: ['winding-out', 'coil-damaged'],
-      sometimes: ['weak', 'none-all']
+      often: ['winding-out', 'coil-damaged', 'no-drop'],
+      sometimes: ['weak', 'none-all', 'shakes']
     },
     cure: 'Dry it, measure it, renew it.',
     settled: 'coil-swap',
@@ -92,7 +92,12 @@ export const ignition = inSystem('ignition', [
     label: 'plug lead or cap',
     per: 'cylinder',
     prior: { L: 0.03, D: 0.03, N: 0.03, S: 0.006 },
-    shows: { always: ['moves-with-lead'], usually: ['none', 'lead-damaged'], often: ['weak'] },
+    shows: {
+      always: ['moves-with-lead'],
+      usually: ['none', 'lead-damaged'],
+      often: ['weak', 'no-drop'],
+      sometimes: ['shakes']
+    },
     cure: 'A new cap or lead; look in the dark for sparks astray.',
     settled: 'coil-look',
     step: 'lead',
@@ -145,7 +150,7 @@ export const ignition = inSystem('ignition', [
     label: 'one output of the power pack',
     per: 'bank',
     prior: { L: 0.008, D: 0.02, N: 0.008, S: 0.002 },
-    shows: { usually: ['none'], always: ['pack-helps'] },
+    shows: { usually: ['none', 'no-drop'], always: ['pack-helps'], often: ['shakes'] },
     cure: 'A known good pack proves it.',
     settled: 'pack',
     step: 'spark-common',
@@ -172,7 +177,7 @@ export const ignition = inSystem('ignition', [
     prior: { L: 0.05, D: 0.06, N: 0.05, S: 0.01 },
     salt: 1.6,
     shows: {
-      usually: ['ground-helps'],
+      usually: ['ground-helps', 'bolt-only'],
       often: ['weak', 'connectors'],
       sometimes: ['none-all', 'none', 'starter-slow']
     },

@@ -2,6 +2,7 @@ import { fuelChecks } from './checks-fuel.ts';
 import { headChecks } from './checks-head.ts';
 import { gearToRunChecks } from './checks-gear-to-run.ts';
 import { sparkChecks } from './checks-spark.ts';
+import { compressionArtefacts } from './compression-artefacts.ts';
 import { cooling } from './cooling.ts';
 import { fuel } from './fuel.ts';
 import { gearCase } from './gear-case.ts';
@@ -20,6 +21,7 @@ import { turnSigns } from './signs-turn.ts';
 /** Everything known about what can be wrong, how it shows and what settles it: data only, one file a system. */
 export const suspectKinds: readonly SuspectKind[] = [
   ...powerHead,
+  ...compressionArtefacts,
   ...ignition,
   ...fuel,
   ...cooling,

@@ -195,15 +195,28 @@ export const electric = inSystem('electric', [
   },
   {
     id: 'charging',
-    label: 'rectifier or charging coil',
+    label: 'charging fuse, rectifier or coil',
     prior: { L: 0.05, D: 0.1, N: 0.06, S: 0.015 },
     shows: { always: ['no-charge'] },
-    cure: 'Meter at speed; rectifier first.',
+    cure: 'Fuse and connections, rectifier, coil: metered in this order.',
     settled: 'charge',
     step: 'charging',
     parts: [25, 80, 180],
     minutes: [30, 50, 90],
     stake: 'nuisance',
+    fits: starter
+  },
+  {
+    id: 'regulator',
+    label: 'charging regulator or its ground',
+    prior: { L: 0.02, D: 0.04, N: 0.02, S: 0.006 },
+    shows: { always: ['overcharges'], sometimes: ['no-charge'] },
+    cure: 'Its ground first, then another regulator.',
+    settled: 'charge',
+    step: 'charging',
+    parts: [30, 70, 160],
+    minutes: [20, 35, 70],
+    stake: 'strands',
     fits: starter
   },
   {

@@ -72,6 +72,8 @@ export const signSchema = z.strictObject({
   reads: z.optional(
     z.array(z.strictObject({ item: z.enum(itemIds as [string, ...string[]]), present: z.array(z.string()) }))
   ),
+  /** Findings, by their ids without the cylinder, that say the same: what they ask for next is answered once the cause of the sign is established. */
+  findings: z.optional(z.array(z.string())),
   /** Name of the analysis that gives its likelihood, where it is measured. */
   measured: z.optional(name),
   fits: z.optional(fitsSchema)
@@ -111,6 +113,8 @@ export const suspectSchema = z.strictObject({
   settled: name,
   /** The job it becomes. */
   step: z.optional(name),
+  /** Chance that it is there once that job was done: what the work itself may get wrong, or what it leaves behind. */
+  afterWork: z.optional(share),
   /** Parts, cr, and hands-on minutes: low, likely, high. Invented for the demo's currency. */
   parts: three,
   minutes: three,

@@ -12,7 +12,8 @@ export const compressionSigns: readonly SignKind[] = [
     present: 'its compression is low',
     absent: 'its compression is with the best',
     leak: 0.01,
-    measured: 'low'
+    measured: 'low',
+    findings: ['compression.low']
   },
   {
     id: 'low-all',

@@ -19,6 +19,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'the stream is not weak',
     leak: 0.005,
     measured: 'stream-weak',
+    findings: ['cooling.stream', 'cooling.outlet'],
     fits: indicator
   },
   {
@@ -28,6 +29,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'there is a stream',
     leak: 0.005,
     measured: 'stream-none',
+    findings: ['cooling.stream', 'cooling.outlet', 'run.no-water'],
     fits: indicator
   },
   {
@@ -36,7 +38,8 @@ export const coolingSigns: readonly SignKind[] = [
     present: 'it runs hot',
     absent: 'its temperature is normal',
     leak: 0.005,
-    measured: 'hot'
+    measured: 'hot',
+    findings: ['cooling.hot', 'cooling.rising', 'run.heat', 'run.stopped']
   },
   {
     id: 'never-warm',
@@ -54,6 +57,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'the banks run alike',
     leak: 0.02,
     measured: 'banks',
+    findings: ['run.banks'],
     fits: { banks: ['two'] }
   },
   {

@@ -37,6 +37,7 @@ export const fuelSigns: readonly SignKind[] = [
     absent: 'the bulb firms up',
     leak: 0.01,
     reads: [{ item: 'fuel.bulb', present: ['soft'] }],
+    findings: ['fuel.bulb'],
     fits: pump
   },
   {
@@ -46,6 +47,7 @@ export const fuelSigns: readonly SignKind[] = [
     absent: 'the bulb is not sucked flat',
     leak: 0.003,
     reads: [{ item: 'fuel.bulb', present: ['flat'] }],
+    findings: ['fuel.bulb'],
     fits: pump
   },
   {
@@ -140,6 +142,7 @@ export const fuelSigns: readonly SignKind[] = [
     absent: 'it runs without choke',
     leak: 0.02,
     reads: [{ item: 'fuel.chokeOnly', present: ['yes'] }],
+    findings: ['fuel.dies'],
     fits: carburettor
   },
   {
@@ -166,6 +169,7 @@ export const fuelSigns: readonly SignKind[] = [
     absent: 'line vacuum is low',
     leak: 0.02,
     measured: 'vacuum',
+    findings: ['fuel.vacuum'],
     fits: pump
   },
   {

@@ -66,7 +66,8 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it does not start',
     absent: 'it starts',
     leak: 0.02,
-    reads: [{ item: 'run.outcome', present: ['failed'] }]
+    reads: [{ item: 'run.outcome', present: ['failed'] }],
+    findings: ['run.failed']
   },
   {
     id: 'ran-badly',
@@ -74,7 +75,8 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it was stopped early',
     absent: 'it ran and settled',
     leak: 0.06,
-    reads: [{ item: 'run.outcome', present: ['stopped'] }]
+    reads: [{ item: 'run.outcome', present: ['stopped'] }],
+    findings: ['run.stopped']
   },
   {
     id: 'dies',
@@ -82,7 +84,8 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it dies after running a little',
     absent: 'it keeps running',
     leak: 0.02,
-    measured: 'dies'
+    measured: 'dies',
+    findings: ['fuel.dies', 'fuel.starved', 'run.died']
   },
   {
     id: 'lamp',
@@ -90,7 +93,8 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'a lamp or horn came on',
     absent: 'no lamp came on',
     leak: 0.01,
-    reads: [{ item: 'run.lamp', present: ['came'] }]
+    reads: [{ item: 'run.lamp', present: ['came'] }],
+    findings: ['run.lamp']
   },
   {
     id: 'smoke',
@@ -106,7 +110,8 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'water on a plug after the run',
     absent: 'the plug is dry after the run',
     leak: 0.003,
-    reads: [{ item: 'run.plugAfter', present: ['wet'] }]
+    reads: [{ item: 'run.plugAfter', present: ['wet'] }],
+    findings: ['run.plug-wet']
   },
   {
     id: 'leaks-oil',
@@ -131,6 +136,7 @@ export const oilAndRunSigns: readonly SignKind[] = [
     absent: 'it idles evenly',
     leak: 0.02,
     reads: [{ item: 'run.idles', present: ['spits'] }],
+    findings: ['run.spits'],
     fits: two
   },
   {
@@ -139,7 +145,8 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it kicks back',
     absent: 'it does not kick back',
     leak: 0.01,
-    reads: [{ item: 'run.idles', present: ['kicks'] }]
+    reads: [{ item: 'run.idles', present: ['kicks'] }],
+    findings: ['run.kicks']
   },
   {
     id: 'shakes',
@@ -147,7 +154,19 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it shakes',
     absent: 'it does not shake',
     leak: 0.02,
-    reads: [{ item: 'run.idles', present: ['shakes'] }]
+    reads: [{ item: 'run.idles', present: ['shakes'] }],
+    findings: ['run.shakes']
+  },
+  {
+    id: 'no-drop',
+    check: 'drop',
+    per: 'cylinder',
+    present: 'shorted out, it makes no difference',
+    absent: 'shorted out, the speed falls',
+    leak: 0.02,
+    reads: [{ item: 'run.drop', present: ['same'] }],
+    findings: ['run.no-work'],
+    fits: { cylinders: ['many'] }
   },
   {
     id: 'dies-hot',
@@ -155,7 +174,8 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it dies when warm and returns cold',
     absent: 'it does not die when warm',
     leak: 0.01,
-    reads: [{ item: 'run.idles', present: ['hot'] }]
+    reads: [{ item: 'run.idles', present: ['hot'] }],
+    findings: ['run.dies-warm']
   },
   {
     id: 'no-charge',
@@ -164,6 +184,17 @@ export const oilAndRunSigns: readonly SignKind[] = [
     absent: 'the battery is charged',
     leak: 0.02,
     measured: 'charge',
+    findings: ['run.undercharge'],
+    fits: starter
+  },
+  {
+    id: 'overcharges',
+    check: 'charge',
+    present: 'the battery is overcharged',
+    absent: 'the battery is not overcharged',
+    leak: 0.002,
+    measured: 'overcharge',
+    findings: ['run.overcharge'],
     fits: starter
   }
 ];

@@ -11,7 +11,8 @@ export const sparkSigns: readonly SignKind[] = [
     present: 'no spark on any cylinder',
     absent: 'there is spark',
     leak: 0.004,
-    measured: 'none-all'
+    measured: 'none-all',
+    findings: ['spark.all']
   },
   {
     id: 'none',
@@ -21,6 +22,7 @@ export const sparkSigns: readonly SignKind[] = [
     absent: 'spark here',
     leak: 0.004,
     measured: 'none',
+    findings: ['spark.none'],
     fits: many
   },
   {
@@ -30,7 +32,8 @@ export const sparkSigns: readonly SignKind[] = [
     present: 'its spark is weak',
     absent: 'its spark is not weak',
     leak: 0.02,
-    measured: 'weak'
+    measured: 'weak',
+    findings: ['spark.weak', 'spark.colour']
   },
   {
     id: 'lanyard-out',
@@ -71,6 +74,15 @@ export const sparkSigns: readonly SignKind[] = [
     absent: 'still none on bright metal',
     leak: 0.005,
     reads: [{ item: 'spark.groundWire', present: ['returns'] }]
+  },
+  {
+    id: 'bolt-only',
+    check: 'bolt',
+    present: 'it sparks to a bolt and not through the tester',
+    absent: 'none to a bolt either',
+    leak: 0.01,
+    measured: 'bolt-only',
+    findings: ['spark.ground']
   },
   {
     id: 'stop-helps',

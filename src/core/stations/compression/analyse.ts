@@ -96,7 +96,7 @@ function between(c: Context, found: Comparison): TestFact[] {
 }
 
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
-const tightOnes = (c: Context): ReadonlySet<number> => {
+export const tightOnes = (c: Context): ReadonlySet<number> => {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
   return new Set(
     leakDownRows(c).flatMap((r) => (!r.disagree && r.share < bandsOf(limit, r.tester).watch ? [r.cylinder] : []))
@@ -114,7 +114,8 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
       values: { lowest: r.cylinder, best: best.cylinder, gap: best.mean - r.mean },
       limit: found.limit
     };
-  const repeated = r.readings.length > 1 && best.readings.length > 1;
+  // Its own second low reading confirms it, whoever is the best one: what makes a reading wrong makes it low.
+  const repeated = r.readings.filter((p) => p < (1 - found.limit.value) * best.mean).length > 1;
   const doubt =
     found.conditions.throttle !== 'open'
       ? 'throttle'

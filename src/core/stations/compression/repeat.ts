@@ -41,7 +41,7 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   if (overLimit < DOUBT && rows.every((r) => r.readings.length > 0))
     return { kind: 'none', limit: found.limit, doubt: DOUBT };
   if (lowest.readings.length < 2) return { kind: 'lowest', cylinder: lowest.cylinder };
-  if (best.readings.length < 2) return { kind: 'best', cylinder: best.cylinder };
+  if (best.readings.length < 2 && overLimit <= 1 - DOUBT) return { kind: 'best', cylinder: best.cylinder };
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
   const heard = leakDownRows(c).map((r) => r.cylinder);
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => heard.includes(k))) return { kind: 'heard', low };

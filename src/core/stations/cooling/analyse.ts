@@ -6,8 +6,9 @@ import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
-import { streamEarly } from '../run/runs.ts';
-import { warmingOf } from '../run/warming.ts';
+import { runsOf, streamEarly } from '../run/runs.ts';
+import { symptoms } from '../run/symptoms.ts';
+import { bankDifference, BANKS_APART, warmingOf } from '../run/warming.ts';
 import { parts } from './parts.ts';
 import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
 import { lastSeen } from './seen.ts';
@@ -122,6 +123,20 @@ function pump(c: Context, out: Out): void {
 /** A head colder than this has not begun to say anything about its water, K (M: 40 °C). */
 export const HEAD_SPEAKS = 313.15;
 
+/** What the latest run showed that a strong stream does not outweigh; nothing where it showed nothing. */
+function unsettled(c: Context): string | undefined {
+  const run = runsOf(c).at(-1);
+  const apart = run && bankDifference(run);
+  if (apart && Math.abs(apart.port - apart.starboard) > BANKS_APART)
+    return `the ${apart.port > apart.starboard ? 'port' : 'starboard'} bank runs hotter than the other`;
+  const outcome = c.record.last('run.outcome');
+  const reason = c.record.last('run.reason');
+  if (outcome?.value === 'stopped' && (reason?.value === 'temperature' || reason?.value === 'stream'))
+    return `the run was stopped because of ${reason.value === 'temperature' ? 'its temperature' : 'the stream'}`;
+  const last = symptoms(c).find((s) => s.id === 'steam' || s.id === 'no-water');
+  return last && `the run showed ${last.id === 'steam' ? 'steam' : 'no water at the exhaust'}`;
+}
+
 function stream(c: Context, out: Out): void {
   const { record } = c;
   const { stream: seen, head, run } = lastSeen(c);
@@ -208,14 +223,21 @@ function stream(c: Context, out: Out): void {
         why
       );
     else out.add('stream', 'fault', `${word} and it runs hot: the pump is not delivering.`, why);
-  } else if (seen === 'strong')
+  } else if (seen === 'strong' && unsettled(c))
+    out.add(
+      'stream',
+      'cannot-tell',
+      `A strong stream, but ${unsettled(c)}: a stream is a bleed and does not clear the head.`,
+      why
+    );
+  else if (seen === 'strong')
     out.add(
       'stream',
       'sound',
       normal ? `A strong stream and ${say(head, 'temperature', c.units)} at the head.` : 'A strong stream.',
       why
     );
-  else if (fitted === 'not-fitted' && normal)
+  else if (fitted === 'not-fitted' && normal && !unsettled(c))
     out.add(
       'stream',
       'sound',

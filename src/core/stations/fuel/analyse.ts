@@ -125,6 +125,10 @@ function jar(c: Context, out: Out): void {
 /** Step names that existing work hangs on. */
 const kindOf = { tank: 'level', bulb: 'bulb' } as const;
 
+/** An injected engine has a vapour separator where the others have a bowl. */
+const separator = (c: Context, part: string): boolean =>
+  part === 'bowl' && ['electronic', 'direct'].includes(String(c.survey.engine.profile.fuelSystem));
+
 /** What was found along the line, part by part. */
 function along(c: Context, out: Out): void {
   for (const { part, condition, says } of lineState(c)) {
@@ -132,7 +136,7 @@ function along(c: Context, out: Out): void {
     const said = says.filter((s) => s !== 'old fuel in it');
     if (!said.length) continue;
     out.add(
-      kindOf[part.id as keyof typeof kindOf] ?? `part-${part.id}`,
+      kindOf[part.id as keyof typeof kindOf] ?? (separator(c, part.id) ? 'part-separator' : `part-${part.id}`),
       condition,
       part.id === 'tank'
         ? 'The tank is nearly empty: the cheapest fault there is. Fill it before looking further.'
@@ -248,7 +252,7 @@ function starving(c: Context, out: Out): void {
     );
   if (found)
     out.add(
-      'starved',
+      `starved-${found.id}`,
       'fault',
       `It starves: ${found.label}.`,
       practice(

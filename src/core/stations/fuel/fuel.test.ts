@@ -105,7 +105,7 @@ describe('what starves it', () => {
     expect(open()).toEqual(['air', 'filter', 'pump']);
     b.read('fuel.filter', 'clean').read('fuel.couplings', 'tight');
     expect(fuelTree(at(b))!.found).toMatchObject({ id: 'pump', by: 'elimination' });
-    expect(b.ids()).toContain('fuel.starved:fault');
+    expect(b.ids()).toContain('fuel.starved-pump:fault');
   });
   it('sucked flat is upstream of the bulb', () => {
     const b = dying().read('fuel.level', 'full').read('fuel.vent', 'open').read('fuel.bulb', 'flat');

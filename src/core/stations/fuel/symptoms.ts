@@ -99,6 +99,20 @@ const trials: readonly Trial<FuelPart>[] = [
     accuses: { blocked: 'upstream' }
   },
   {
+    item: 'fuel.bowlLook',
+    why: 'Gum in the bowl is gum in its jets.',
+    minutes: 15,
+    clears: {},
+    accuses: { gummed: 'jet' }
+  },
+  {
+    item: 'fuel.jets',
+    why: 'A jet that is seen through is clear; nothing else proves it.',
+    minutes: 20,
+    clears: { clear: ['jet'] },
+    accuses: { gummed: 'jet' }
+  },
+  {
     item: 'fuel.pump',
     why: 'Pump it by hand: it pulses and holds, or its diaphragm is gone.',
     minutes: 10,
@@ -119,7 +133,7 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   const gone = new Set<string>([
     ...(noBulb ? ['bulb', 'pump', 'fuel.bulb', 'fuel.revived', 'fuel.portable', 'fuel.floods', 'fuel.pump'] : []),
     ...(profile.supply === 'pressurised' ? ['vent', 'fuel.vent'] : []),
-    ...(injected ? ['jet', 'needle', 'fuel.chokeOnly', 'fuel.floods'] : [])
+    ...(injected ? ['jet', 'needle', 'fuel.chokeOnly', 'fuel.floods', 'fuel.bowlLook', 'fuel.jets'] : [])
   ]);
   return eliminate(
     parts.filter((p) => !gone.has(p.id)),

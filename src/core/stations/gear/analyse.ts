@@ -2,13 +2,14 @@ import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
-import type { Finding } from '../../findings/finding.ts';
+import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { caseFindings, caseResult, caseStages, sayOpenStages, stageIds } from './case-test.ts';
+import { caseEmpty, leakPlace, type LeakPlace } from './case-state.ts';
 import { pourOf } from '../oil/changes.ts';
 import { frost } from './frost.ts';
-import { washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
+import { drainedShare, washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
 
 /** Share by which drained oil may differ from capacity before it means something (M: what clings, and the jug). */
 const DRAIN_TOLERANCE = 0.1;
@@ -41,13 +42,7 @@ export function analyse(c: Context): Finding[] {
       'low pressure first, since a lip seal can leak low and hold high; then high, then vacuum; shafts turned at each.'
     );
     if (test.verdict === 'held') out.add('test', 'sound', 'The case held its test, every stage of it.', why);
-    else if (test.verdict === 'leaked')
-      out.add(
-        'test',
-        'fault',
-        'The case leaked in its test. Find the place with soapy water; reseal; test again before oil goes in.',
-        why
-      );
+    else if (test.verdict === 'leaked') leaked(c, out, why);
     else
       out.add(
         'test-open',
@@ -92,6 +87,25 @@ export function analyse(c: Context): Finding[] {
       practice(said, 'clear or dark oil without water first.')
     );
   return out.list;
+}
+
+const leakedAt: Readonly<Record<Exclude<LeakPlace, 'unknown'>, string>> = {
+  seals: 'It leaked at a seal: reseal it, and test again before oil goes in.',
+  plugs: 'It leaked at a plug: a fresh washer for each, then the same stage again; no seal is touched for that.',
+  housing: 'It leaked through the housing: a crack. No seal mends that: how deep it goes, then a weld or another case.'
+};
+
+/** The case leaked in its test: what is done about it depends on where it bubbled. */
+function leaked(c: Context, out: ReturnType<typeof findingsOf>, why: Because): void {
+  const place = leakPlace(c);
+  out.add(
+    place === 'unknown' ? 'test' : `test-${place}`,
+    'fault',
+    place === 'unknown'
+      ? 'The case leaked in its test. Soapy water finds the place, turning the shafts; then reseal it, and test again before oil goes in.'
+      : leakedAt[place],
+    why
+  );
 }
 
 /** What the pour tally says about the fill. */
@@ -161,6 +175,8 @@ function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): 
       school: schoolSaid(c.rules, 'gearWater')
     }
   );
+  // What was drained whole and left empty does not freeze; where less came out, nobody knows what stayed.
+  if (caseEmpty(c) && (drainedShare(c) ?? 0) >= 1 - DRAIN_TOLERANCE) return;
   const f = frost(c);
   if (!f) {
     out.add(

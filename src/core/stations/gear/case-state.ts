@@ -16,12 +16,21 @@ const filled = (c: Context): Reading | undefined => {
 };
 
 /** Drained, or found without oil, and not filled since. */
-function empty(c: Context): boolean {
+export function caseEmpty(c: Context): boolean {
   const drained = c.record.all('gear.drained').findLast((r) => r.value !== 'unknown');
   const dry = c.record.all('gear.look').findLast((r) => r.value === 'none');
   const nothing = c.record.all('gear.first').findLast((r) => r.value === 'nothing');
   const last = latestOf([drained, dry, nothing].filter((r) => r !== undefined));
   return last !== undefined && isAfter(last.at, filled(c)?.at);
+}
+
+/** Where the bubbles of a case that leaked in its test stood: shafts and their carriers, a plug, the case itself, or nobody looked. */
+export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'unknown';
+export function leakPlace(c: Context): LeakPlace {
+  const at = c.record.value('gear.caseBubbles');
+  if (!Array.isArray(at) || !at.length) return 'unknown';
+  if (at.some((p) => p !== 'plugs' && p !== 'housing')) return 'seals';
+  return at.includes('housing') ? 'housing' : 'plugs';
 }
 
 /** Air, or a vacuum, was put on the case and nobody said that it was let off; opening or filling it lets it off. */
@@ -51,5 +60,5 @@ function cracked(c: Context): boolean {
 export const caseDangers = (c: Context): CaseDanger[] => [
   ...(cracked(c) ? (['cracked'] as const) : []),
   ...(underPressure(c) ? (['pressure'] as const) : []),
-  ...(empty(c) ? (['empty'] as const) : [])
+  ...(caseEmpty(c) ? (['empty'] as const) : [])
 ];

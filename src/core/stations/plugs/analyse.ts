@@ -125,7 +125,8 @@ function gaps(c: Context, out: Out): void {
 /** The house's school on oil before the first spin. */
 function dryBores(c: Context, out: Out, years: number): void {
   const rule = school(c.rules, 'boreOil');
-  if (rule === 'never' || boreOil(c) !== undefined || c.record.last('compression.pressure')) return;
+  const soaked = c.record.value('turn.soaked') === 'yes';
+  if (rule === 'never' || soaked || boreOil(c) !== undefined || c.record.last('compression.pressure')) return;
   const due = rule === 'always' || years > ruleNumber(c.rules, 'boreOilYears');
   if (!due) return;
   out.add(
@@ -136,6 +137,17 @@ function dryBores(c: Context, out: Out, years: number): void {
       school: schoolSaid(c.rules, 'boreOil')
     })
   );
+}
+
+/** Where the volts end, if somebody followed them; else what may be at fault. */
+function voltsEndAt(c: Context): string {
+  const end = c.record.value('plugs.voltsEnd');
+  if (end === 'fuse') return ', and the volts end at the fuse or a connector: find why it blew before a new one';
+  if (end === 'switch')
+    return ', and the volts end at the key or neutral switch: lever in neutral, then its switch, then the key';
+  if (end === 'solenoid') return ', and the volts end at solenoid or cable';
+  if (end === 'through') return ', though the volts reach it: what is lost under load, in cable and ground';
+  return ': cable, solenoid, neutral switch or key';
 }
 
 function cranking(c: Context, out: Out): void {
@@ -159,7 +171,7 @@ function cranking(c: Context, out: Out): void {
     out.add(
       'starter',
       'fault',
-      'The starter turns well from the battery but not through its circuit: cable, solenoid, neutral switch or key.',
+      `The starter turns well from the battery but not through its circuit${voltsEndAt(c)}.`,
       why
     );
   else if (poor && (direct === 'slow' || direct === 'nothing'))

@@ -1,5 +1,5 @@
 import { ZERO_CELSIUS } from '../../units/factors.ts';
-import type { Context } from '../../findings/context.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { known } from '../../engine/profile.ts';
@@ -7,13 +7,14 @@ import type { Condition } from '../../findings/finding.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { compareRuns } from './compare.ts';
 import { charging, CHARGING, CHARGING_RPM } from './charging.ts';
+import { fuelTree } from '../fuel/symptoms.ts';
 import { sources, speedCap } from '../cooling/source.ts';
 import { aloneAt } from './odd.ts';
 import { items } from './readings.ts';
 import { causeAt, symptoms, symptomWords } from './symptoms.ts';
 import { sayValue } from '../../items/check-entry.ts';
 import { mainTrack, runsOf } from './runs.ts';
-import { bankDifference, clock, warmingOf, type WarmState } from './warming.ts';
+import { bankDifference, BANKS_APART, clock, warmingOf, type WarmState } from './warming.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
@@ -26,9 +27,6 @@ const gravity: Readonly<Record<WarmState, Condition>> = {
   settles: 'sound',
   steady: 'sound'
 };
-/** Banks of one engine further apart than this are looked into, K (M). */
-const BANKS = 8;
-
 type Out = ReturnType<typeof findingsOf>;
 
 /** A run that was stopped, or whose entries ceased, and nobody said how it went. */
@@ -84,12 +82,12 @@ function heat(c: Context, out: Out): void {
       { ...base, provenance: 'M', source: 'From memory: no head jumps 25 K within a minute and back' }
     );
   const banks = bankDifference(run);
-  if (banks && Math.abs(banks.port - banks.starboard) > BANKS)
+  if (banks && Math.abs(banks.port - banks.starboard) > BANKS_APART)
     out.add(
       'banks',
       'watch',
       `The ${banks.port > banks.starboard ? 'port' : 'starboard'} bank runs ${say(Math.abs(banks.port - banks.starboard) + ZERO_CELSIUS, 'temperature', 'metric').replace(' °C', ' K')} hotter: strainer, passages or thermostat of that bank. One cured fault does not clear the other.`,
-      { ...base, limit: `${BANKS} K between banks (from memory)`, provenance: 'M', source: 'From memory' }
+      { ...base, limit: `${BANKS_APART} K between banks (from memory)`, provenance: 'M', source: 'From memory' }
     );
   const earlier = runs.slice(0, -1).findLast((r) => mainTrack(r));
   if (earlier) {
@@ -266,6 +264,15 @@ export function analyse(c: Context): Finding[] {
       )
     );
   }
+  for (const k of cylindersOf(c))
+    if (c.record.value('run.drop', k) === 'same')
+      out.add(
+        'no-work',
+        'fault',
+        `Cylinder ${k} does no work: shorted out, the speed stays the same. Its spark, its compression, then its fuel.`,
+        practice([`cylinder ${k} shorted out: the speed stays the same`], 'what does no work is not missed.'),
+        k
+      );
   tooFast(c, out);
   started(c, out);
   idling(c, out);
@@ -279,7 +286,15 @@ export function analyse(c: Context): Finding[] {
       'Water on a plug after running: it is getting in. Gasket, exhaust cover or jacket; no more running.',
       practice(['a plug after running: water on it'], 'a plug that went in dry and comes out wet.')
     );
-  if (outcome === 'ran' && out.list.every((f) => f.condition === 'sound'))
+  // What it did after it had run well stands at the fuel check, and is no run that settled.
+  if (outcome === 'ran' && fuelTree(c))
+    out.add(
+      'short-of-fuel',
+      'watch',
+      'It ran, and what it runs short of is still looked for at the fuel check: the run is made again once that is found.',
+      why
+    );
+  else if (outcome === 'ran' && out.list.every((f) => f.condition === 'sound'))
     out.add(
       'ran',
       'sound',

@@ -90,6 +90,14 @@ export const items = {
       hot: ['died when warm', 'and returned cold']
     }
   }),
+  drop: choice({
+    label: 'Shorted out, the speed',
+    ask: 'Short each cylinder out in turn, at a fast idle, by an insulated tool or tester: does the speed fall?',
+    perCylinder: true,
+    repeated: true,
+    options: { falls: 'falls', same: ['stays the same', 'that cylinder does no work'] },
+    when: (p) => p.cylinders !== 1
+  }),
   second: choice({
     label: 'A second thermometer, same spot',
     options: { same: 'agrees', normal: 'reads normal' }

@@ -41,8 +41,8 @@ export function warmingOf(c: Context, run: Run): Warming | undefined {
     );
 }
 
-/** Temperatures are read this often, s: by the next reading it must not have passed its limit. */
-const NEXT = 30;
+/** The next reading comes as long after the last as that came after the one before, s, between these: by then it must not have passed its limit. */
+const NEXT = { least: 30, most: 60 };
 /** No head climbs faster than this and has water, K/s (M: 20 K a minute). */
 const FASTEST = 20 / 60;
 
@@ -51,7 +51,8 @@ function racing(track: Track, limit: number): { readonly by: number; readonly ra
   const [a, b] = withoutOutliers(track.samples).slice(-2);
   if (!a || !b || b.seconds <= a.seconds) return undefined;
   const rate = (b.temperature - a.temperature) / (b.seconds - a.seconds);
-  const by = b.temperature + rate * NEXT;
+  const next = Math.min(NEXT.most, Math.max(NEXT.least, b.seconds - a.seconds));
+  const by = b.temperature + rate * next;
   // A cold engine warms fast for its first minutes: the rate alone counts where it is warm already.
   return by >= limit || (rate > FASTEST && b.temperature > WARM) ? { by, rate } : undefined;
 }
@@ -149,6 +150,9 @@ export const clock = (seconds: number): string => {
   const rest = `${String(Math.floor((s % 3600) / 60)).padStart(h ? 2 : 1, '0')}:${String(s % 60).padStart(2, '0')}`;
   return h ? `${h}:${rest}` : rest;
 };
+
+/** Banks of one engine further apart than this are looked into, K (M). */
+export const BANKS_APART = 8;
 
 /** Both banks at their latest, where both were read in the last minutes of a run, K apart. */
 export function bankDifference(run: Run): { readonly port: number; readonly starboard: number } | undefined {

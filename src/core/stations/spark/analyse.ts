@@ -3,10 +3,11 @@ import { ownLimits } from '../../engine/limits.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import type { Seen, SparkAnalysed, SparkFact, SparkFacts } from './facts.ts';
+import { isAfter } from '../../units/instant.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { damagedPart, type Damaged } from './damage.ts';
 import { isolation } from './isolation.ts';
-import { sparks } from './measure.ts';
+import { sparks, sparkWork } from './measure.ts';
 import { sparkSeen } from './seen.ts';
 import { timingFacts, voltageFacts, windingFacts } from './measured.ts';
 
@@ -145,23 +146,29 @@ const damage = (c: Context): SparkFact[] =>
     ];
   });
 
+/** What a look at the spark itself says now: one made before the work, while the spark was looked at again since, is of how it was. */
+function asItIs<I extends 'spark.colour' | 'spark.steady' | 'spark.gap'>(c: Context, item: I, cylinder: number) {
+  const r = c.record.last(item, cylinder);
+  const seen = c.record.last('spark.result', cylinder);
+  const old = r && seen && sparkWork(c).some((at) => isAfter(at, r.at) && isAfter(seen.at, at));
+  return old ? undefined : c.record.value(item, cylinder);
+}
+
 /** Colour and steadiness, as far as shade and speed let them count. */
 const looks = (c: Context): SparkFact[] =>
   cylindersOf(c).flatMap((cylinder): SparkFact[] => {
-    const colour = c.record.value('spark.colour', cylinder);
+    const colour = asItIs(c, 'spark.colour', cylinder);
     const common = { cylinder, condition: 'watch' } as const;
     return [
       ...(colour === 'orange' || colour === 'red' ? [{ ...common, kind: 'colour', values: { colour } } as const] : []),
-      ...(c.record.value('spark.steady', cylinder) === 'misses'
-        ? [{ ...common, kind: 'misses', values: {} } as const]
-        : [])
+      ...(asItIs(c, 'spark.steady', cylinder) === 'misses' ? [{ ...common, kind: 'misses', values: {} } as const] : [])
     ];
   });
 
 function gaps(c: Context, electronic: boolean): SparkFact[] {
   const limit = judgedBy(c, 'spark.gap', electronic ? ownLimits.gapElectronic : ownLimits.gapPoints, 'common practice');
   return cylindersOf(c).flatMap((cylinder): SparkFact[] => {
-    const gap = c.record.value('spark.gap', cylinder);
+    const gap = asItIs(c, 'spark.gap', cylinder);
     return typeof gap === 'number' && gap < limit.value
       ? [{ kind: 'gap', cylinder, condition: 'watch', values: { gap }, limit }]
       : [];

@@ -3,7 +3,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
 import { measure, type Measured, type MeasureRule } from '../../measurements/measure.ts';
 import type { ReadingOf } from '../../record/current.ts';
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
 
 export type SparkReading = ReadingOf<'spark.result'>;
 
@@ -56,6 +56,18 @@ const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
   voided: (r) => (r.value !== 'good' && lanyardOut(c, r.at) ? 'lanyard' : undefined)
 });
 
+/** When points were cleaned or their condenser changed as a trial: what was seen before it is how it was. */
+const pointsCleaned = (c: Context): Instant[] =>
+  (['spark.pointsClean', 'spark.condenserSwap'] as const).flatMap((item) =>
+    c.record.all(item).flatMap((r) => (r.value === 'unknown' ? [] : [r.at]))
+  );
+
+/** A lead or a plug renewed at another check changes the spark as well, and so does a trial that is work on the part itself. */
+export const sparkWork = (c: Context): Instant[] => [
+  ...(['spark', 'look', 'plugs'] as const).flatMap((s) => c.worked(s)),
+  ...pointsCleaned(c)
+];
+
 type Sparks = Map<string, Measured<SparkReading, 'lanyard'>>;
 
 /** What was seen at each cylinder since the last work, by its best method first. */
@@ -66,7 +78,5 @@ function measureSparks(c: Context): Sparks {
   const results = c.record
     .all('spark.result')
     .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && cylinders.has(r.cylinder));
-  // A lead or a plug renewed at another check changes the spark as well.
-  const worked = (['spark', 'look', 'plugs'] as const).flatMap((s) => c.worked(s));
-  return measure(results, rule(c), worked);
+  return measure(results, rule(c), sparkWork(c));
 }

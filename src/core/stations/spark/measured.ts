@@ -4,6 +4,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import type { SparkFact } from './facts.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { voltages } from './voltage.ts';
 import { BETWEEN, METER_SHARE, windingIds, windingRows, type WindingRow } from './windings.ts';
 
@@ -67,12 +68,21 @@ export function windingFacts(c: Context): SparkFact[] {
 export function timingFacts(c: Context): SparkFact[] {
   const out: SparkFact[] = [];
   const limit = judgedBy(c, 'spark.pointsGap', ownLimits.pointsGap, 'common practice on older magnetos');
+  const cleaned = latestAt(c.record.all('spark.pointsClean').filter((r) => r.value !== 'unknown'));
+  const sinceCleaned = (item: 'spark.pointsOhms' | 'spark.pointsLook', cylinder: number): boolean => {
+    const r = c.record.last(item, cylinder);
+    return r !== undefined && (!cleaned || isAfter(r.at, cleaned));
+  };
   for (const cylinder of cylindersOf(c)) {
     const gap = known(ofThisPart(c, 'spark.pointsGap', cylinder));
     if (gap !== undefined && Math.abs(gap / limit.value - 1) > POINTS_GAP_SHARE)
       out.push({ kind: 'points-gap', cylinder, condition: 'watch', values: { gap }, limit });
-    const ohms = known(ofThisPart(c, 'spark.pointsOhms', cylinder));
-    const look = ofThisPart(c, 'spark.pointsLook', cylinder);
+    const ohms = sinceCleaned('spark.pointsOhms', cylinder)
+      ? known(ofThisPart(c, 'spark.pointsOhms', cylinder))
+      : undefined;
+    // Cleaning takes the grey off; a pit it leaves.
+    const seen = ofThisPart(c, 'spark.pointsLook', cylinder);
+    const look = seen === 'pitted' || sinceCleaned('spark.pointsLook', cylinder) ? seen : undefined;
     if ((ohms !== undefined && ohms > POINTS_OHMS) || (look !== undefined && look !== 'clean'))
       out.push({ kind: 'points', cylinder, condition: 'watch', values: { ohms, look } });
   }

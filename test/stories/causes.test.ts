@@ -1,0 +1,223 @@
+import { describe } from 'vitest';
+import type { Profile } from '../../src/core/engine/profile.ts';
+import { Bench } from '../case.ts';
+import { story } from './story.ts';
+
+const two: Profile = {
+  strokes: 'two',
+  cylinders: 3,
+  layout: 'inline',
+  displacement: 700e-6,
+  ignition: 'cdi',
+  starting: 'electric',
+  fuelSystem: 'carburettor',
+  supply: 'bulb',
+  shift: 'shift',
+  indicator: 'fitted',
+  thermostat: 'fitted',
+  gearCapacity: 500e-6
+};
+const v6: Profile = { ...two, cylinders: 6, layout: 'v', displacement: 2.5e-3 };
+const four: Profile = { ...two, strokes: 'four', cylinders: 4, displacement: 1e-3, ignition: 'digital' };
+const magneto: Profile = { strokes: 'two', cylinders: 1, displacement: 120e-6, ignition: 'points', starting: 'rope' };
+const tester = { conditions: { path: 'tester', light: 'shade' } } as const;
+const open = { conditions: { throttle: 'open', bores: 'dry', engine: 'cold' } } as const;
+
+describe('one bank of a V runs hot under a strong stream', () => {
+  const both = (port: number, starboard: number) => (b: Bench) =>
+    b
+      .read('run.temperature', 273.15 + port, { conditions: { spot: 'head-port' } })
+      .read('run.temperature', 273.15 + starboard, { conditions: { spot: 'head-starboard' } });
+  story(
+    () => new Bench(v6).read('run.event', 'start').read('run.stream', 'strong'),
+    [
+      { entered: '65 and 60 °C', by: both(65, 60), is: { cooling: 'sound' }, notFinds: ['run.banks'] },
+      {
+        entered: '85 and 62 °C two minutes later: by the next reading it is past its limit',
+        by: both(85, 62),
+        is: { cooling: 'cannot-tell', run: 'fault' },
+        finds: ['run.banks:watch'],
+        says: /the port bank runs hotter than the other: a stream is a bleed/,
+        now: /^Stop it now/
+      },
+      {
+        entered: 'stopped for its temperature: what heats one bank is looked at before a cause is written down',
+        by: (b) => b.read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'temperature'),
+        is: { cooling: 'cannot-tell' },
+        now: /screens|strainer|both banks/i,
+        notNow: /write it down/
+      },
+      {
+        entered: 'the port thermostat never opens: that is the work, and nothing else is looked for',
+        by: (b) => b.read('cooling.thermostatPan', 'shut', { conditions: { bank: 'port' } }),
+        now: /^Renew the thermostat/,
+        jobs: ['thermostat'],
+        notJobs: ['hot', 'descale', 'pump']
+      }
+    ]
+  );
+});
+
+describe('it kicks back, and the key is sheared', () => {
+  story(
+    () => new Bench(two).read('run.outcome', 'failed').read('run.idles', 'kicks'),
+    [
+      { entered: 'the first start', by: (b) => b, now: /^Flywheel mark against the crank/ },
+      {
+        entered: 'the mark is off: the key, and no timing light before it',
+        by: (b) => b.read('spark.keyLook', 'sheared'),
+        now: /^Renew the flywheel key/,
+        notNow: /Timing/,
+        jobs: ['flywheel-key']
+      }
+    ]
+  );
+});
+
+describe('low, read again alone, and no lash', () => {
+  story(
+    () => new Bench(four),
+    [
+      {
+        entered: 'all four',
+        by: (b) =>
+          b.psi(
+            [
+              [1, 190],
+              [2, 192],
+              [3, 120],
+              [4, 188]
+            ],
+            open
+          ),
+        finds: ['compression.low.3:watch'],
+        now: /^Compression again of cylinder 3/
+      },
+      {
+        entered: 'cylinder 3 alone: 122',
+        by: (b) => b.psi([[3, 122]], open),
+        finds: ['compression.low.3:fault'],
+        notSays: /before believing it/,
+        now: /^Valve lash of cylinder 3/
+      },
+      {
+        entered: 'no lash at its exhaust valve: it is set before oil, air or the head',
+        by: (b) => b.read('compression.lashIn', 0.2e-3, { cylinder: 3 }).read('compression.lashEx', 0, { cylinder: 3 }),
+        now: /^Set the valve lash/,
+        notNow: /Wet test|Leak-down/,
+        jobs: ['lash'],
+        notJobs: ['valves', 'overhaul', 'head-gasket']
+      }
+    ]
+  );
+});
+
+describe('low once, and high when it is read again', () => {
+  story(
+    () => new Bench(four),
+    [
+      {
+        entered: '120, then 186 at the same cylinder',
+        by: (b) =>
+          b.psi(
+            [
+              [1, 190],
+              [2, 192],
+              [3, 120],
+              [4, 188],
+              [3, 186]
+            ],
+            open
+          ),
+        notFinds: ['compression.low.3:fault'],
+        notJobs: ['leak-down', 'overhaul']
+      }
+    ]
+  );
+});
+
+describe('weak spark of a magneto, its points cleaned', () => {
+  story(
+    () => new Bench(magneto).read('spark.lanyard', 'yes'),
+    [
+      {
+        entered: 'weak and orange',
+        by: (b) =>
+          b.read('spark.result', 'weak', { cylinder: 1, ...tester }).read('spark.colour', 'orange', { cylinder: 1 }),
+        finds: ['spark.weak.1:watch'],
+        now: /Look at the points of cylinder 1/
+      },
+      {
+        entered: 'grey points, cleaned: spark returns, good and 8 mm',
+        by: (b) =>
+          b
+            .read('spark.pointsLook', 'grey', { cylinder: 1 })
+            .read('spark.pointsClean', 'returns')
+            .read('spark.result', 'good', { cylinder: 1, ...tester })
+            .read('spark.gap', 8e-3, { cylinder: 1 }),
+        is: { spark: 'sound' },
+        notFinds: ['spark.unsteady', 'spark.weak', 'spark.colour', 'spark.points'],
+        notSays: /sometimes|loose connector/
+      }
+    ]
+  );
+});
+
+describe('it shakes, and runs on choke only', () => {
+  story(
+    () =>
+      new Bench(two, 'neglected').psi(
+        [
+          [1, 120],
+          [2, 122],
+          [3, 119]
+        ],
+        open
+      ),
+    [
+      {
+        entered: 'after the run',
+        by: (b) => b.read('run.outcome', 'ran').read('run.idles', 'shakes').read('fuel.chokeOnly', 'yes'),
+        is: { run: 'fault' },
+        notFinds: ['run.ran'],
+        now: /Hose and couplings|Spark, every cylinder/,
+        notNow: /Look into the tank|Tank vent|Propeller/
+      },
+      {
+        entered: 'good spark, cylinder 2 makes no difference when it is shorted out',
+        by: (b) =>
+          [1, 2, 3].reduce(
+            (x, k) =>
+              x
+                .read('spark.result', 'good', { cylinder: k, ...tester })
+                .read('run.drop', k === 2 ? 'same' : 'falls', { cylinder: k }),
+            b.read('spark.lanyard', 'yes')
+          ),
+        finds: ['run.no-work.2:fault'],
+        notFinds: ['run.no-work.1', 'run.no-work.3']
+      },
+      {
+        entered: 'gum in the bowl: the carburettor, once, and not the line',
+        by: (b) => b.read('fuel.bowlLook', 'gummed'),
+        finds: ['fuel.starved-jet:fault'],
+        jobs: ['carburettor'],
+        notJobs: ['fuel-line', 'bowl']
+      }
+    ]
+  );
+});
+
+describe('it ran, and dies after minutes', () => {
+  story(
+    () => new Bench(two),
+    [
+      {
+        entered: 'ran, dies after minutes: that is no run that settled',
+        by: (b) => b.read('run.outcome', 'ran').read('run.minutes', 12).read('fuel.dies', 'minutes'),
+        notFinds: ['run.ran'],
+        is: { run: 'watch' },
+        now: /Look into the tank/
+      }
+    ]
+  );
+});

@@ -1,0 +1,138 @@
+import { describe } from 'vitest';
+import type { Profile } from '../../src/core/engine/profile.ts';
+import { PSI } from '../../src/core/units/factors.ts';
+import { Bench } from '../case.ts';
+import { story } from './story.ts';
+
+const two: Profile = {
+  strokes: 'two',
+  cylinders: 3,
+  layout: 'inline',
+  displacement: 700e-6,
+  ignition: 'cdi',
+  starting: 'electric',
+  fuelSystem: 'carburettor',
+  supply: 'bulb',
+  shift: 'shift',
+  indicator: 'fitted',
+  thermostat: 'fitted',
+  gearCapacity: 500e-6
+};
+const four: Profile = { ...two, strokes: 'four', cylinders: 4, displacement: 1e-3, ignition: 'digital' };
+const tester = { conditions: { path: 'tester', light: 'shade' } } as const;
+const open = { conditions: { throttle: 'open', bores: 'dry', engine: 'cold' } } as const;
+
+describe('where the gear case leaks', () => {
+  const leaks =
+    (...places: ('plugs' | 'housing' | 'propshaft')[]) =>
+    (b: Bench) =>
+      b
+        .read('gear.casePressure', 10 * PSI, { conditions: { stage: 'high' } })
+        .wait(0.25)
+        .read('gear.casePressure', 7 * PSI, { conditions: { stage: 'high' } })
+        .read('gear.caseBubbles', places);
+  const start = (): Bench => new Bench(two).read('gear.look', 'milky').read('gear.drained', 470e-6);
+  story(start, [
+    {
+      entered: 'at a plug: fresh washers, and no seal',
+      by: leaks('plugs'),
+      finds: ['gear.test-plugs:fault'],
+      notJobs: ['reseal', 'crack'],
+      now: /fresh washer/,
+      // Drained and open it does not freeze.
+      notFinds: ['gear.forecast', 'gear.frost']
+    }
+  ]);
+  story(start, [
+    {
+      entered: 'through the housing: a crack, and no seal mends it',
+      by: leaks('housing'),
+      finds: ['gear.test-housing:fault'],
+      jobs: ['crack'],
+      notJobs: ['reseal']
+    }
+  ]);
+  story(start, [
+    { entered: 'at the propeller shaft', by: leaks('propshaft'), finds: ['gear.test-seals:fault'], jobs: ['reseal'] }
+  ]);
+});
+
+describe('charging', () => {
+  const run = (volts: number) => (b: Bench) =>
+    b.read('run.event', 'start').read('run.rpm', 2500).read('run.volts', volts).read('run.outcome', 'ran');
+  const start = (): Bench => new Bench(four);
+  story(start, [
+    {
+      entered: '15.9 V: the regulator, and it has a job',
+      by: run(15.9),
+      finds: ['run.overcharge:fault'],
+      jobs: ['charging'],
+      now: /^Charging circuit/
+    }
+  ]);
+  story(start, [
+    {
+      entered: '12.3 V: leads and fuse are looked at before parts',
+      by: run(12.3),
+      finds: ['run.undercharge:fault'],
+      jobs: ['charging'],
+      now: /Battery and charging leads/
+    }
+  ]);
+});
+
+describe('a belt that is cracked, a starter that clicks, a low single with a decompressor', () => {
+  story(
+    () => new Bench({ ...four, camDrive: 'belt', interference: 'yes' }),
+    [
+      { entered: 'the belt is work', by: (b) => b.read('turn.belt', 'cracked'), jobs: ['belt'], holds: ['belt'] },
+      { entered: 'renewed', by: (b) => b.read('turn.belt', 'renewed').done('belt'), notJobs: ['belt'] }
+    ]
+  );
+  story(
+    () => new Bench(four),
+    [
+      {
+        entered: 'nothing through its circuit, good straight from the battery; the volts end at the switch',
+        by: (b) =>
+          b
+            .read('plugs.starterCircuit', 'nothing')
+            .read('plugs.starterDirect', 'turns')
+            .read('plugs.voltsEnd', 'switch'),
+        says: /the volts end at the key or neutral switch: lever in neutral/,
+        notSays: /solenoid/
+      }
+    ]
+  );
+  story(
+    () => new Bench({ strokes: 'four', cylinders: 1, displacement: 130e-6, decompression: 'fitted', starting: 'rope' }),
+    [
+      { entered: '62 psi: leak-down is what tells', by: (b) => b.psi([[1, 62]], open), now: /Leak-down/ },
+      {
+        entered: 'leak-down tight: nothing is measured again',
+        by: (b) => b.read('compression.leakdown', 0.08, { cylinder: 1 }),
+        is: { compression: 'sound' },
+        notNow: /again/i
+      }
+    ]
+  );
+});
+
+describe('none through the tester, good to a bolt', () => {
+  story(
+    () => new Bench({ ...two, cylinders: 2 }).read('spark.lanyard', 'yes'),
+    [
+      {
+        entered: 'the ground, and neither lead nor coil',
+        by: (b) =>
+          b
+            .read('spark.result', 'good', { cylinder: 1, ...tester })
+            .read('spark.result', 'none', { cylinder: 2, ...tester })
+            .read('spark.result', 'good', { cylinder: 2, conditions: { path: 'bolt' } }),
+        finds: ['spark.ground.2:fault'],
+        jobs: ['ground'],
+        notJobs: ['lead', 'coil', 'spark-own']
+      }
+    ]
+  );
+});

@@ -1,6 +1,8 @@
 import { addMonths, differenceInCalendarDays, parseISO, format } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import { contextOf } from '../findings/context.ts';
+import { doBy, type DoBy } from '../jobs/do-by.ts';
+import { contextWithWork } from '../jobs/work.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { firstOil, intervalsOf, type CareId, type Interval } from './intervals.ts';
@@ -30,9 +32,12 @@ const FAR = 600;
 const MONTH = (365.2425 / 12) * 864e5;
 const iso = (d: Date): string => format(d, 'yyyy-MM-dd');
 
+/** Something with a date or hours on it, whether it comes round or comes once. */
+type Dated = Omit<Interval, 'id'> & { readonly id: string; readonly once?: true };
+
 /** When an interval is due after it was last done; hours count from there at the usage rate, unknown stays unknown. */
 function dueOf(
-  i: Interval,
+  i: Dated,
   last: Done | undefined,
   engineHours: number | undefined,
   rate: number | undefined,
@@ -70,7 +75,7 @@ function dueOf(
   };
 }
 
-function sayWhy(i: Interval, last: Done | undefined, rate: number | undefined): string {
+function sayWhy(i: Dated, last: Done | undefined, rate: number | undefined): string {
   const every = [
     i.hours && `${i.hours} h`,
     i.months &&
@@ -88,10 +93,17 @@ function sayWhy(i: Interval, last: Done | undefined, rate: number | undefined): 
     i.id === 'first-oil'
       ? `new ${last ? format(parseISO(last.on), 'd MMM yyyy') : ''}`
       : last
-        ? `last ${format(parseISO(last.on), 'd MMM yyyy')}${last.hours === undefined ? '' : ` at ${last.hours} h`}`
+        ? `${i.once ? 'since' : 'last'} ${format(parseISO(last.on), 'd MMM yyyy')}${last.hours === undefined ? '' : ` at ${last.hours} h`}`
         : 'never recorded here';
   const unknown = i.hours !== undefined && last?.hours !== undefined && rate === undefined;
-  return `${i.id === 'first-oil' ? 'After' : 'Every'} ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
+  return `${i.id === 'first-oil' || i.once ? 'After' : 'Every'} ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
+}
+
+/** What was put off with a date, each from the latest assessment that says anything of it; with the engine hours of then. */
+function datedOf(surveys: readonly SurveyFile[], now: Date): (DoBy & { readonly then: number | undefined })[] {
+  const latest = surveys.at(-1);
+  if (!latest) return [];
+  return doBy(contextWithWork(latest, now, 'metric')).map((d) => ({ ...d, then: known(latest.engine.history.hours) }));
 }
 
 /** Everything that falls due on an engine, the next one first; unknown ones after those with a day. */
@@ -115,6 +127,27 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
     ...intervalsOf(contextOf({ ...latest, houseRules: rules }, now, 'metric'), stored)
   ];
   const list = intervals.map((i) => dueOf(i, done.get(i.id) ?? start[i.id], hours, rate, now));
+  const later = datedOf(surveys, now).map((d) =>
+    dueOf(
+      {
+        id: d.id,
+        title: d.title,
+        once: true,
+        ...(d.months === undefined ? {} : { months: d.months }),
+        ...(d.hours === undefined ? {} : { hours: d.hours }),
+        because: d.because,
+        school: 'dated at the release'
+      },
+      {
+        on: d.from.slice(0, 10),
+        what: d.id,
+        ...((d.engineHours ?? d.then) === undefined ? {} : { hours: (d.engineHours ?? d.then)! })
+      },
+      hours,
+      rate,
+      now
+    )
+  );
   const temporary = surveys.flatMap((s) =>
     (s.jobs ?? []).flatMap((j): Due[] => {
       if (!j.temporary) return [];
@@ -132,7 +165,7 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
       ];
     })
   );
-  return [...list, ...temporary].sort((a, b) =>
+  return [...list, ...later, ...temporary].sort((a, b) =>
     (a.day ?? '9') < (b.day ?? '9') ? -1 : (a.day ?? '9') > (b.day ?? '9') ? 1 : 0
   );
 }

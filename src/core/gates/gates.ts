@@ -1,6 +1,7 @@
 import { latestOf } from '../units/instant.ts';
 import { against, type Hold } from '../holds/index.ts';
 import type { Context } from '../findings/context.ts';
+import { doBy, sayDoBy, type DoBy } from '../jobs/do-by.ts';
 import type { Step } from '../plan/plan.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
@@ -16,6 +17,8 @@ export interface Gate {
   readonly passes: boolean;
   /** Whether a reason can open it. */
   readonly reasonOpens: boolean;
+  /** What may wait, each with its date: it opens the gate and stands in the care of the engine. */
+  readonly later?: readonly string[];
   readonly reason?: { readonly text: string; readonly at: string; readonly by?: string };
   readonly station?: StationId;
 }
@@ -92,18 +95,23 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
       true
     )
   ];
+  const dates = new Map(doBy(c).flatMap((d) => (d.finding ? [[d.finding, d] as const] : [])));
   for (const s of stationsFor(c.survey.engine.profile)) {
     const mine = found.filter((f) => f.station === s);
     const condition = gravest(mine.map((f) => f.condition));
     const worst = mine.filter((f) => f.condition === condition);
     const opens =
       condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !mustBeSeen(s));
+    // Watched, and every one of them has a date: that opens it, with the dates on it.
+    const dated = condition === 'watch' ? worst.map((f) => dates.get(kindOf(f))) : [];
+    const later = dated.length && dated.every((d) => d !== undefined) ? dated.map((d) => sayLater(c, d)) : undefined;
     const sentence = worst.length
       ? worst.map((f) => f.sentence).join(' ')
       : mustBeSeen(s)
         ? 'Not looked at; it must be before the engine goes back.'
         : 'Not looked at.';
-    list.push(gate(c, `station.${s}`, stations[s].title, condition, sentence, opens, s));
+    const made = gate(c, `station.${s}`, stations[s].title, condition, sentence, opens, s);
+    list.push(later ? { ...made, passes: true, later, sentence: `${sentence} ${later.join(' ')}` } : made);
   }
   const release = against(holds, 'release');
   const overridden = holds.filter((h) => h.override && h.blocks.includes('release'));
@@ -137,7 +145,7 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
       false
     )
   );
-  const open = steps.filter((s) => s.state === 'open');
+  const open = steps.filter((s) => s.state === 'open' && s.by === undefined);
   const unproved = steps.filter((s) => s.state === 'done');
   // A fault that no job stands for yet is still looked for: nothing is done and proved then.
   const searched = !open.length && !unproved.length ? found.filter((f) => f.condition === 'fault') : [];
@@ -152,5 +160,8 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   list.push(gate(c, 'jobs', 'Job list', jobs, said, true));
   return list;
 }
+
+const kindOf = (f: Finding): string => f.id.split('.', 2).join('.');
+const sayLater = (c: Context, d: DoBy): string => `${d.title}: ${sayDoBy(c, d)}.`;
 
 export const ready = (gates: readonly Gate[]): boolean => gates.every((g) => g.passes);

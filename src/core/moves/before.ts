@@ -76,5 +76,11 @@ export function before(p: Position): Move[] {
       minutes: 2,
       because: 'Every gate passes.'
     });
+  // What may wait stands behind the signature, with its date.
+  out.push(
+    ...p.steps
+      .filter((s) => s.state === 'open' && s.by)
+      .map((s) => ({ ...jobMove(s, 9), title: `${s.title}, ${s.by}` }))
+  );
   return out;
 }

@@ -58,7 +58,7 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */
 function work(p: Position): Move[] {
-  const open = p.steps.filter((s) => s.state === 'open' && !s.failed && traitsOf(s.id).phase !== 'repeat');
+  const open = p.steps.filter((s) => s.state === 'open' && !s.failed && !s.by && traitsOf(s.id).phase !== 'repeat');
   const ready = open.filter((s) => !s.after.length && traitsOf(s.id).phase !== 'today');
   const [running, still] = [
     ready.filter((s) => traitsOf(s.id).phase === 'running'),

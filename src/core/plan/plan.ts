@@ -7,6 +7,7 @@ import type { StationId } from '../stations/items.ts';
 import type { Finding } from '../findings/finding.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
+import { doBy, sayDoBy } from '../jobs/do-by.ts';
 import type { JobRule } from '../jobs/job.ts';
 import { isJobId, jobOf, jobs, traitsOf } from '../jobs/register.ts';
 
@@ -39,6 +40,8 @@ export interface Step {
   readonly note?: string;
   readonly markedAt?: string;
   readonly markedBy?: string;
+  /** It may wait beyond the release: by when, in words. */
+  readonly by?: string;
   /** Added by hand, or changed by hand. */
   readonly own?: true;
   readonly edited?: true;
@@ -136,6 +139,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     return list;
   };
   const edits = editsOf(c.survey);
+  const later = new Map(doBy(c).flatMap((d) => (d.job ? [[d.job as string, d] as const] : [])));
   const ruled = jobs.flatMap((rule): Step[] => {
     const mark = marks.get(rule.id);
     const behind = likely.get(rule.id) ?? [];
@@ -181,6 +185,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         hazards: rule.hazards ?? [],
         proof: rule.proof,
         state,
+        ...(state === 'open' && later.has(rule.id) ? { by: sayDoBy(c, later.get(rule.id)!) } : {}),
         ...(failed ? { failed: true as const } : {}),
         ...(now[0] && now.every((f) => f.station !== rule.proof.station) ? { raisedAt: now[0].station } : {}),
         after: rule.after ?? [],

@@ -15,6 +15,7 @@ import type { DecisionEntry, Reading } from '../record/reading.ts';
 import { partSaid, trayOf } from '../tray/tray.ts';
 import { trayStates } from '../record/work.ts';
 import { dueList } from '../care/due.ts';
+import { doBy, sayDoBy } from '../jobs/do-by.ts';
 import { figuresOf, type Figure } from './figures.ts';
 import { spots } from '../stations/run/runs.ts';
 import { beforeAfter, type BeforeAfter } from '../history/before-after.ts';
@@ -204,8 +205,9 @@ function ownerPage(a: Assessment): OwnerPage {
     );
   const left = [
     ...temporary,
+    ...doBy(a.context).map((d) => `${d.title}: ${sayDoBy(a.context, d)}. ${d.because}`),
     ...a.gates.filter((g) => g.reason && g.condition !== 'sound').map((g) => `${g.title}: ${g.reason?.text}`),
-    ...a.steps.filter((s) => s.state === 'open').map((s) => s.title)
+    ...a.steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.title)
   ];
   return {
     greeting: `${name}${identity.tag ? ` (tag ${identity.tag})` : ''} has been gone over${sound.length ? `. Looked at and good as they are: ${listed(sound)}` : ''}.`,

@@ -109,7 +109,7 @@ export const places = {
     absent: true,
     sights: {
       good: sound('good'),
-      half: watch('half gone', 'The anodes are half gone: renew them with the next haul-out.'),
+      half: watch('half gone', 'The anodes are half gone: renew them at the next haul-out.'),
       gone: watch('gone', 'The anodes are gone, and the case pays for it: renew them and look at the case.'),
       painted: watch('painted over', 'Painted anodes protect nothing: clean to bright metal or renew.')
     }

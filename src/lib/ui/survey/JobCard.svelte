@@ -67,6 +67,8 @@
     </p>
   </div>
   <p class="mt-1">{step.why.join(' ')}</p>
+  {#if step.failed}<p class="mt-1 text-sm font-medium text-warning">Open again: it failed its proof.</p>{/if}
+  {#if step.by}<p class="mt-1 text-sm font-medium">May wait beyond the release, {step.by}; it stands in Care.</p>{/if}
   {#if step.after.length}<p class="mt-1 text-sm font-medium text-warning">
       First: {step.after.map((a) => titles[a] ?? a).join('; ')}.
     </p>{/if}

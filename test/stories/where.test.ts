@@ -136,3 +136,41 @@ describe('none through the tester, good to a bolt', () => {
     ]
   );
 });
+
+describe('the pump is put back, and nothing comes', () => {
+  story(
+    () => new Bench(two, 'long-stored', { yearsIdle: 5 }).read('cooling.opened', 'yes').read('cooling.set', 32),
+    [
+      { entered: 'vanes set by 32°: the kit, now that it is open', by: (b) => b, now: /^Renew the water pump/ },
+      {
+        entered: 'renewed, and the drill test brings nothing',
+        by: (b) => b.done('pump').read('cooling.drill', 'nothing'),
+        finds: ['cooling.drill:fault'],
+        jobs: ['leg-water'],
+        notNow: /impeller set or torn/
+      },
+      {
+        entered: 'it was turned backward: the vanes, and not the key',
+        by: (b) => b.read('cooling.drill', 'backward'),
+        says: /turned backward/
+      }
+    ]
+  );
+});
+
+describe('it slips in gear, and the hub slips', () => {
+  story(
+    () => new Bench(two).read('turn.neutral', 'spins').read('turn.forward', 'slips').read('turn.reverse', 'follows'),
+    [
+      { entered: 'forward slips when turned by hand', by: (b) => b, finds: ['turn.dog:fault'], jobs: ['linkage'] },
+      {
+        entered: 'the hub slips: that explains it, and no linkage is set for it',
+        by: (b) => b.read('look.twist', 'slips'),
+        finds: ['turn.dog:cannot-tell', 'look.twist:fault'],
+        jobs: ['propeller'],
+        notJobs: ['linkage', 'gears'],
+        notNow: /linkage/
+      }
+    ]
+  );
+});

@@ -30,6 +30,8 @@ export interface AskRule {
   readonly job?: JobId;
   /** Work that decides nothing: it waits until what decides has been looked at. */
   readonly late?: true;
+  /** To be written down, not found out: behind whatever else is asked for. */
+  readonly last?: true;
   /** In these conditions of the finding only. */
   readonly only?: readonly Finding['condition'][];
 }

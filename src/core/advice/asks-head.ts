@@ -112,7 +112,7 @@ export const headAsks: Asks = {
   'turn.depths': [repeat('Piston depths again', 'turn', 10)],
   'turn.shift': [job('linkage')],
   'turn.gear': [job('linkage')],
-  'turn.dog': [job('linkage')],
+  'turn.dog': [job('propeller', { only: ['cannot-tell'] }), job('linkage', { only: ['fault'] })],
   'turn.reverse-lock': [job('linkage')],
   'turn.belt': [job('belt')],
 

@@ -258,6 +258,9 @@ export const wetEndAsks: Asks = {
   'cooling.thermostat-other': [
     look('The other bank’s thermostat in the pan', ['cooling.thermostatPan'], 15, { open: () => true })
   ],
+  'cooling.pump': [job('pump', { only: ['fault'] })],
+  'cooling.drill': [job('leg-water', { only: ['fault'] })],
+  'cooling.tube': [job('leg-water', { only: ['fault'] })],
   'cooling.pieces': [job('pieces')],
 
   'oil.level': [dip(': upright, level, waited')],
@@ -335,6 +338,6 @@ export const wetEndAsks: Asks = {
     ...heat.map((r): AskRule => stoppedFor(['temperature', 'lamp'], r)),
     ...[screens, outlet, pumpOpen].map((r): AskRule => stoppedFor(['stream'], r)),
     ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),
-    look('Find the cause, write it down', ['run.cause'], 10, { only: ['fault'] })
+    look('Find the cause, write it down', ['run.cause'], 10, { only: ['fault'], last: true })
   ]
 };

@@ -16,6 +16,7 @@ export interface Ask {
   readonly needs?: Action;
   readonly job?: JobId;
   readonly late?: true;
+  readonly last?: true;
   readonly cylinder?: number;
 }
 
@@ -49,6 +50,7 @@ export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
     .filter((g) => g.length > 0)
     .sort(
       ([a], [b]) =>
+        Number(a!.last ?? false) - Number(b!.last ?? false) ||
         weight[a!.finding.condition] - weight[b!.finding.condition] ||
         orderOf(a!) - orderOf(b!) ||
         a!.minutes - b!.minutes
@@ -75,6 +77,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       ...(r.needs ? { needs: r.needs } : {}),
       ...(r.job ? { job: r.job } : {}),
       ...(r.late ? { late: true as const } : {}),
+      ...(r.last ? { last: true as const } : {}),
       ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })
     });
   }

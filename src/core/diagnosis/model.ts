@@ -86,7 +86,7 @@ function strengthOf(c: Context, suspect: string, sign: string, name: string): nu
 }
 
 /** Lays the knowledge out for one engine: what it does not have is left out, what it has several of is repeated. */
-export function modelOf(c: Context, mended: ReadonlySet<string> = new Set()): Model {
+export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Model {
   const cylinders = cylinderList(c);
   const signs: SignAt[] = signKinds
     .filter((s) => fits(c, s.fits, cylinders))
@@ -101,7 +101,7 @@ export function modelOf(c: Context, mended: ReadonlySet<string> = new Set()): Mo
   const causes: { id: string; prior: number }[] = [];
   for (const kind of suspectKinds) {
     if (!fits(c, kind.fits, cylinders)) continue;
-    const prior = priorOf(c, kind, mended.has(kind.step ?? ''));
+    const prior = priorOf(c, kind, done);
     for (const place of placesOf(kind, c, cylinders)) {
       const cause = suspects.length;
       const id = `${kind.id}${place.id}`;

@@ -30,8 +30,10 @@ function kindOf(c: Context, suspect: SuspectKind): Letter {
 }
 
 /** Probability of a suspect before anything was looked at: kind of case, years, salt, how it was laid up. M throughout. */
-export function priorOf(c: Context, suspect: SuspectKind, mended: boolean): number {
-  if (mended && suspect.afterWork !== undefined) return suspect.afterWork;
+export function priorOf(c: Context, suspect: SuspectKind, done: ReadonlySet<string>): number {
+  const mended = done.has(suspect.step ?? '');
+  const after = Math.max(0, ...Object.entries(suspect.afterWork ?? {}).map(([job, p]) => (done.has(job) ? p : 0)));
+  if (after) return after;
   const own = c.rules.knowledge?.priors?.[suspect.id];
   const letter = kindOf(c, suspect);
   const base = Math.min(0.999, Math.max(0.0001, own ?? suspect.prior[letter]));

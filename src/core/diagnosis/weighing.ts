@@ -2,6 +2,7 @@ import type { Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { doneAt, mendedSteps } from '../jobs/done.ts';
 import { Belief } from './belief.ts';
+import { strengths } from './knowledge/shape.ts';
 import { TooClose } from './component.ts';
 import { isAfter } from '../units/instant.ts';
 import { evidenceOf } from './evidence/index.ts';
@@ -52,7 +53,7 @@ function weigh(c: Context, found: readonly Finding[]): Weighing {
 /** From this likelihood ratio a sign seen after the work counts as seen again (M). */
 const SHOWN = 3;
 
-/** Suspects with a sign that was seen after the job that should have cured them. */
+/** Suspects with a sign of theirs, one that they often show, that was seen after the job that should have cured them. */
 function seenAgain(
   model: Model,
   seen: ReadonlyMap<number, Observed>,
@@ -62,7 +63,8 @@ function seenAgain(
   if (!done.size) return again;
   for (const [sign, { likelihood, at }] of seen) {
     if (likelihood.present < SHOWN * likelihood.absent) continue;
-    for (const { cause } of model.network.signs[sign]!.causes) {
+    for (const { cause, strength } of model.network.signs[sign]!.causes) {
+      if (strength < strengths.often) continue;
       const { id, kind } = model.suspects[cause]!;
       const marked = done.get(kind.step ?? '');
       if (marked && isAfter(at, marked)) again.add(id);

@@ -41,7 +41,7 @@ export const gearCase = {
   },
   linkage: {
     title: 'Set the shift linkage',
-    raisedBy: ['turn.shift', 'turn.gear', 'turn.dog', 'turn.reverse-lock'],
+    raisedBy: ['turn.shift', 'turn.gear', only('turn.dog', 'fault'), 'turn.reverse-lock'],
     how: 'Neutral in the middle of its travel, full engagement both ways; the joint of the shift rod; only then the clutch dog.',
     tools: ['spanners'],
     minutes: 40,

@@ -4,6 +4,7 @@ import { traitsOf } from '../jobs/register.ts';
 import { drowned } from '../record/drowned.ts';
 import { runningWaits, sayLeft } from '../record/wait.ts';
 import { stations } from '../stations/register.ts';
+import { isAfter } from '../units/instant.ts';
 import type { Move } from './move.ts';
 import { jobMove, type Position } from './position.ts';
 
@@ -50,9 +51,12 @@ export function begun({ context: c, steps }: Position): Move[] {
     .filter((s) => s.state === 'done' && s.markedAt && !s.busyUntil && s.proof.station !== 'run')
     .map((s): Move => {
       const station = s.raisedAt ?? s.proof.station;
+      // Looked at since, and something else is wrong there: that is mended before this can be proved.
+      const since = c.survey.readings.some((r) => isAfter(r.at, s.markedAt!) && r.what.startsWith(`${station}.`));
+      const more = since && steps.some((x) => x.state === 'open' && !x.by && x.proof.station === station);
       return {
         kind: 'repeat',
-        class: 3,
+        class: more ? 8 : 3,
         id: `proof:${s.id}`,
         title: `Prove it: ${stations[station].title.toLowerCase()} again`,
         station,

@@ -13,12 +13,12 @@ import { fromHolds, jobMove, type Position } from './position.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 
-/** Work from this length on is money: what decides comes before it, minutes (C: an hour). */
+/** Work over this is money: what decides comes before it, minutes (C: an hour). */
 const DEAR = 60;
 
 /** The class of what a finding asks for: dear work, and work that decides nothing, waits for the decisive looks. */
 const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 =>
-  a.kind === 'job' && minutes >= DEAR ? 8 : a.late ? 7 : askClass[a.kind];
+  a.kind === 'job' && minutes > DEAR ? 8 : a.late ? 7 : askClass[a.kind];
 
 /** Findings whose cause is established, with the open job that cures it: nothing more is looked for on their account. */
 function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
@@ -37,7 +37,7 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
   const cured = curedBy(p);
   return asks.flatMap((a): Move[] => {
     const cure = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
-    if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes >= DEAR ? 8 : 5, because: a.finding.sentence }];
+    if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5, because: a.finding.sentence }];
     const step = a.job && steps.find((s) => s.id === a.job);
     if (a.job && (!step || step.state !== 'open')) return [];
     return [

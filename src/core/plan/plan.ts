@@ -119,8 +119,13 @@ function saySuspect(s: SuspectView): string {
 }
 
 /** What a job that failed its proof says first: not the same again, but what it may have left or done. */
-function sayFailed(again: readonly SuspectView[]): string {
-  const likely = [...again].sort((a, b) => b.probability - a.probability).slice(0, 2);
+function sayFailed(again: readonly SuspectView[], suspects: readonly SuspectView[]): string {
+  const signs = new Set(again.flatMap((s) => s.evidence.map((w) => w.sign)));
+  const likely = suspects
+    .filter((s) => s.raised && !s.mended && (s.again || s.evidence.some((w) => w.weight > 0 && signs.has(w.sign))))
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, 2);
+  if (!likely.length) return 'It was done, and what it was for shows again: look for why before the same once more.';
   return `It was done, and what it was for shows again. Not the same once more: look for ${likely.map((s) => s.label).join(', then ')}.`;
 }
 
@@ -171,7 +176,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         title: rule.title,
         how: rule.how,
         why: [
-          ...(failed ? [sayFailed(again)] : []),
+          ...(failed ? [sayFailed(again, suspects)] : []),
           ...raised.map((f) => f.sentence),
           ...behind.map((s) => `${saySuspect(s)} ${s.cure}`),
           ...otherwise

@@ -48,6 +48,23 @@ export const cooling = inSystem('cooling', [
     stake: 'engine'
   },
   {
+    id: 'vanes-reversed',
+    label: 'vanes laid the wrong way when it was put together',
+    prior: { L: 0.01, D: 0.01, N: 0.02, S: 0.004 },
+    shows: {
+      always: ['vanes-backward'],
+      often: ['drill-nothing', 'stream-weak', 'stream-none'],
+      sometimes: ['hot', 'traces']
+    },
+    afterWork: { pump: 0.08 },
+    cure: 'Housing off, turned in as the engine turns; renewed where they ran so under load.',
+    settled: 'drill',
+    step: 'leg-water',
+    parts: [0, 5, 60],
+    minutes: [40, 60, 90],
+    stake: 'engine'
+  },
+  {
     id: 'cover-lip',
     label: 'lip of the seal cover under the pump',
     prior: { L: 0.05, D: 0.03, N: 0.05, S: 0.01 },
@@ -77,10 +94,11 @@ export const cooling = inSystem('cooling', [
   },
   {
     id: 'pump-key',
-    label: 'impeller key missing, or vanes put in reversed',
+    label: 'impeller key missing or sheared',
     prior: { L: 0.008, D: 0.006, N: 0.015, S: 0.004 },
     shows: { always: ['key-gone'], usually: ['stream-none', 'drill-nothing'], often: ['hot'], sometimes: ['traces'] },
     cure: 'The right key; vanes in the engine’s direction.',
+    afterWork: { pump: 0.06 },
     settled: 'pump',
     step: 'leg-water',
     parts: [2, 6, 20],
@@ -145,6 +163,7 @@ export const cooling = inSystem('cooling', [
     prior: { L: 0.02, D: 0.02, N: 0.03, S: 0.008 },
     shows: { always: ['tube-leaks'], usually: ['stream-weak', 'hot'], often: ['drill-nothing'] },
     cure: 'Tube into its grommet, leg up with care.',
+    afterWork: { pump: 0.08 },
     settled: 'pump',
     step: 'leg-water',
     parts: [3, 8, 20],

@@ -70,7 +70,7 @@ export const gearCase = inSystem('gear-case', [
     cure: 'A sleeve for a while, a shaft for good.',
     settled: 'soap',
     step: 'reseal',
-    afterWork: 0.08,
+    afterWork: { reseal: 0.08 },
     parts: [20, 90, 240],
     minutes: [70, 120, 220],
     stake: 'engine'
@@ -87,7 +87,7 @@ export const gearCase = inSystem('gear-case', [
     cure: 'Redo it; facing and depth noted.',
     settled: 'case-test',
     step: 'reseal',
-    afterWork: 0.12,
+    afterWork: { reseal: 0.12 },
     parts: [12, 25, 60],
     minutes: [60, 100, 180],
     stake: 'engine'
@@ -114,7 +114,7 @@ export const gearCase = inSystem('gear-case', [
     cure: 'A carrier.',
     settled: 'soap',
     step: 'reseal',
-    afterWork: 0.04,
+    afterWork: { reseal: 0.04 },
     parts: [60, 120, 260],
     minutes: [70, 110, 200],
     stake: 'engine'
@@ -167,6 +167,7 @@ export const gearCase = inSystem('gear-case', [
     prior: { L: 0.05, D: 0.03, N: 0.08, S: 0.015 },
     shows: { often: ['gear-missing', 'neutral-drags', 'gear-slips'], sometimes: ['linkage-bad'] },
     cure: 'Neutral in the middle of its travel, full engagement both ways.',
+    afterWork: { pump: 0.08, 'leg-water': 0.08, reseal: 0.08 },
     settled: 'shift',
     step: 'linkage',
     parts: [0, 3, 20],
@@ -203,7 +204,7 @@ export const gearCase = inSystem('gear-case', [
     id: 'shear-pin',
     label: 'propeller hub slipping, or shear pin gone',
     prior: { L: 0.03, D: 0.03, N: 0.05, S: 0.01 },
-    shows: { always: ['hub-slips'] },
+    shows: { always: ['hub-slips'], often: ['gear-slips'] },
     cure: 'Mark and pull; hub or pin.',
     settled: 'hub-twist',
     step: 'propeller',

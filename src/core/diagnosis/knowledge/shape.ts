@@ -113,8 +113,8 @@ export const suspectSchema = z.strictObject({
   settled: name,
   /** The job it becomes. */
   step: z.optional(name),
-  /** Chance that it is there once that job was done: what the work itself may get wrong, or what it leaves behind. */
-  afterWork: z.optional(share),
+  /** Chance that it is there once a job was done, by the job: what the work may get wrong, disturb, or leave behind. */
+  afterWork: z.optional(z.record(name, share)),
   /** Parts, cr, and hands-on minutes: low, likely, high. Invented for the demo's currency. */
   parts: three,
   minutes: three,

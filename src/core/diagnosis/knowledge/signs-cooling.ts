@@ -119,6 +119,14 @@ export const coolingSigns: readonly SignKind[] = [
     reads: [{ item: 'cooling.bush', present: ['spins', 'seized'] }]
   },
   {
+    id: 'vanes-backward',
+    check: 'drill',
+    present: 'it was turned backward, the vanes bent the wrong way',
+    absent: 'the vanes lie as the engine turns',
+    leak: 0.005,
+    reads: [{ item: 'cooling.drill', present: ['backward'] }]
+  },
+  {
     id: 'key-gone',
     check: 'pump',
     present: 'the impeller key is missing, or the vanes lie reversed',

@@ -1,16 +1,14 @@
 import { isAfter } from '../../units/instant.ts';
-import { school } from '../../house-rules/rules.ts';
 import { cylindersOf, listed, type Context } from '../../findings/context.ts';
 import { known } from '../../engine/profile.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
-import { say } from '../../units/index.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
-import { lossFromLowPiston, pistonDepths } from './depths.ts';
+import { depthsFound } from './depths-found.ts';
 import { exposure } from './exposure.ts';
 import { lockTree } from './lock.ts';
+import { shifting } from './shifting.ts';
 import { roughTree } from './rough.ts';
-import { sayLimit } from '../../findings/limit.ts';
 
 /**
  * Compression bumps over two full turns: a two-stroke compresses each cylinder every turn, a four-stroke every other.
@@ -243,108 +241,3 @@ export function analyse(c: Context): Finding[] {
 }
 
 type Out = ReturnType<typeof findingsOf>;
-
-/** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */
-function shifting(c: Context, out: Out): void {
-  const { record } = c;
-  const [neutral, forward, reverse, lock] = [
-    record.value('turn.neutral'),
-    record.value('turn.forward'),
-    record.value('turn.reverse'),
-    record.value('turn.reverseLock')
-  ];
-  const inputs = [
-    `neutral ${neutral ?? '–'}, forward ${forward ?? '–'}, reverse ${reverse ?? '–'}, reverse lock ${lock ?? '–'}`
-  ];
-  const why = practice(
-    inputs,
-    'neutral spins freely, forward and reverse follow; on a manual tilt the lock rises in reverse.'
-  );
-  if (neutral === 'drives')
-    out.add('shift', 'fault', 'It stays in gear in neutral: linkage or shift rod. Nobody starts it like this.', why);
-  else if (neutral === 'drags')
-    out.add(
-      'shift',
-      'watch',
-      'The propeller drags in neutral: linkage out of adjustment, or thick oil in the cold.',
-      why
-    );
-  const missing = [forward === 'no' && 'forward', reverse === 'no' && 'reverse'].filter(Boolean);
-  if (missing.length)
-    out.add(
-      'gear',
-      'fault',
-      `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`,
-      why
-    );
-  if (forward === 'slips' || reverse === 'slips')
-    out.add('dog', 'fault', 'It jumps out of gear when turned by hand: linkage first, then a worn clutch dog.', why);
-  if (lock === 'no')
-    out.add(
-      'reverse-lock',
-      'fault',
-      'The reverse lock does not rise: the leg kicks up in reverse. Free and adjust it.',
-      why
-    );
-}
-
-/** Piston depths, and what a low piston would have looked like to a compression gauge. */
-function depthsFound(c: Context, out: Out): void {
-  const depths = pistonDepths(c);
-  if (depths.rows.length < 2) return;
-  const reach = 2 * Math.max(...depths.rows.map((r) => r.u));
-  const why = {
-    inputs: depths.rows.map((r) => `cylinder ${r.cylinder}: ${say(r.depth, 'length', c.units)} (${r.n} taken)`),
-    limit: sayLimit(depths.limit, c.units),
-    uncertainty: `${say(reach, 'length', c.units)} on a depth (two deviations, ${say(depths.deviation, 'length', c.units)} each from the repeats)`,
-    formula: 'depth − shallowest depth − its interval > tolerance',
-    provenance: 'M' as const,
-    source: 'From memory: a rod bent by water stands lower at top; compression can look normal.'
-  };
-  const least = Math.min(...depths.rows.map((r) => r.depth));
-  for (const k of depths.low) {
-    const by = depths.rows.find((r) => r.cylinder === k)!.depth - least;
-    out.add(
-      'depth',
-      'fault',
-      `Piston ${k} stands low at top, by ${say(by, 'length', c.units)}. A rod bent by water shows like this even when compression is good: specialist or parts.`,
-      why,
-      k
-    );
-    const loss = lossFromLowPiston(c, by);
-    const limit = Number(school(c.rules, 'spread'));
-    if (loss !== undefined && loss < limit + 0.05)
-      out.add(
-        'depth-compression',
-        'watch',
-        `A gauge would not have found it: standing ${say(by, 'length', c.units)} low takes about ${Math.round(100 * loss)} % off the compression of cylinder ${k}, and up to ${Math.round(100 * limit)} % between cylinders passes.`,
-        {
-          inputs: [...why.inputs, 'displacement and ratio of the profile'],
-          value: `${Math.round(100 * loss)} % lower`,
-          uncertainty: 'ratio known to ±1, bore taken as square where it is not in the profile',
-          limit: `${Math.round(100 * limit)} % spread (house rule)`,
-          formula: 'r′ = (V + A·Δ)/(V_c + A·Δ), p ∝ r′^1.3',
-          provenance: 'P',
-          source: 'Polytropic law (P), exponent and square bore from memory (M)'
-        },
-        k
-      );
-  }
-  if (!depths.low.length && depths.agree) out.add('depths', 'sound', 'Every piston’s depth at top agrees.', why);
-  else if (!depths.low.length && depths.scattered.length)
-    out.add(
-      'depths',
-      'cannot-tell',
-      `Depths of piston ${listed(depths.scattered)} lie further apart than the tolerance: one of them is wrong. Measure again, and take the slip back.`,
-      why
-    );
-  else if (!depths.low.length && depths.rows.length < cylindersOf(c).length)
-    out.add('depths', 'cannot-tell', 'Not every piston’s depth is taken yet.', why);
-  else if (!depths.low.length)
-    out.add(
-      'depths',
-      'cannot-tell',
-      `The depths lie too close to the tolerance to tell: ${say(Math.max(...depths.rows.map((r) => r.depth)) - least, 'length', c.units)} between them. Take each of them again; more readings narrow it.`,
-      why
-    );
-}

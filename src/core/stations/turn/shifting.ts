@@ -1,0 +1,57 @@
+import type { Context } from '../../findings/context.ts';
+import { practice, type findingsOf } from '../../findings/collect.ts';
+
+type Out = ReturnType<typeof findingsOf>;
+
+/** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */
+export function shifting(c: Context, out: Out): void {
+  const { record } = c;
+  const [neutral, forward, reverse, lock] = [
+    record.value('turn.neutral'),
+    record.value('turn.forward'),
+    record.value('turn.reverse'),
+    record.value('turn.reverseLock')
+  ];
+  const inputs = [
+    `neutral ${neutral ?? '–'}, forward ${forward ?? '–'}, reverse ${reverse ?? '–'}, reverse lock ${lock ?? '–'}`
+  ];
+  const why = practice(
+    inputs,
+    'neutral spins freely, forward and reverse follow; on a manual tilt the lock rises in reverse.'
+  );
+  if (neutral === 'drives')
+    out.add('shift', 'fault', 'It stays in gear in neutral: linkage or shift rod. Nobody starts it like this.', why);
+  else if (neutral === 'drags')
+    out.add(
+      'shift',
+      'watch',
+      'The propeller drags in neutral: linkage out of adjustment, or thick oil in the cold.',
+      why
+    );
+  const missing = [forward === 'no' && 'forward', reverse === 'no' && 'reverse'].filter(Boolean);
+  if (missing.length)
+    out.add(
+      'gear',
+      'fault',
+      `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`,
+      why
+    );
+  const slips = forward === 'slips' || reverse === 'slips';
+  // What the propeller does says nothing of the gears where it slips on its own hub.
+  if (slips && record.value('look.twist') === 'slips')
+    out.add(
+      'dog',
+      'cannot-tell',
+      'It slips in gear, but the propeller slips on its hub: that alone looks like this. Hub first, then try the gears again at the shaft.',
+      why
+    );
+  else if (slips)
+    out.add('dog', 'fault', 'It jumps out of gear when turned by hand: linkage first, then a worn clutch dog.', why);
+  if (lock === 'no')
+    out.add(
+      'reverse-lock',
+      'fault',
+      'The reverse lock does not rise: the leg kicks up in reverse. Free and adjust it.',
+      why
+    );
+}

@@ -174,3 +174,95 @@ describe('it slips in gear, and the hub slips', () => {
     ]
   );
 });
+
+describe('what the plugs, the lamp and the smoke say after a run', () => {
+  story(
+    () =>
+      [1, 2, 3].reduce(
+        (b, k) => b.read('spark.result', 'good', { cylinder: k }),
+        new Bench(two).read('spark.lanyard', 'yes')
+      ),
+    [
+      {
+        entered: 'it would not start; its plugs are dry',
+        by: (b) =>
+          [1, 2, 3].reduce((x, k) => x.read('plugs.read', ['dry'], { cylinder: k }), b.read('run.outcome', 'failed')),
+        finds: ['plugs.no-fuel:watch'],
+        notFinds: ['plugs.good'],
+        now: /Look into the tank|Tap or shut-off/,
+        notNow: /Spark|vent/
+      }
+    ]
+  );
+  story(
+    () => new Bench(four),
+    [
+      {
+        entered: 'a lamp, the second thermometer normal: oil before heat',
+        by: (b) => b.read('run.lamp', 'came').read('run.second', 'normal'),
+        now: /Dip the engine oil/,
+        notNow: /screens|strainer|pan/i
+      }
+    ]
+  );
+  story(
+    () => new Bench(two),
+    [
+      {
+        entered: 'smoke that keeps coming',
+        by: (b) => b.read('run.outcome', 'ran').read('run.smoke', 'keeps'),
+        now: /A plug out after the run/
+      },
+      { entered: 'mixed at 100:1', by: (b) => b.read('fuel.mix', 100), finds: ['run.smoke:fault'] }
+    ]
+  );
+  story(
+    () => new Bench(two).read('gear.look', 'metallic').read('gear.magnet', 'pieces'),
+    [
+      {
+        entered: 'the metal is explained',
+        by: (b) => b.read('gear.explained', 'yes'),
+        is: { gear: 'sound' },
+        notJobs: ['metal', 'gears']
+      }
+    ]
+  );
+});
+
+describe('dry from standing, and all of them rise with oil', () => {
+  const dry = { conditions: { throttle: 'open', bores: 'dry', engine: 'cold' } } as const;
+  story(
+    () => new Bench({ ...two, cylinders: 2, displacement: 300e-6 }, 'long-stored', { yearsIdle: 8 }),
+    [
+      {
+        entered: '72 and 74',
+        by: (b) =>
+          b.psi(
+            [
+              [1, 72],
+              [2, 74]
+            ],
+            dry
+          ),
+        now: /^Oil every bore alike/,
+        notSays: /rings/
+      },
+      {
+        entered: '110 and 113 with oil',
+        by: (b) =>
+          b.psi(
+            [
+              [1, 110],
+              [2, 113]
+            ],
+            { conditions: { ...dry.conditions, bores: 'oiled', dose: 3e-6 } }
+          ),
+        finds: ['compression.wet-all:cannot-tell'],
+        notFinds: ['compression.wet.'],
+        notSays: /rings or bore/,
+        notJobs: ['overhaul', 'soak'],
+        notNow: /Measure the compression again/
+      }
+    ]
+  );
+});

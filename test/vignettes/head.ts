@@ -110,7 +110,7 @@ export const headCases: readonly Vignette[] = [
       .psi([[4, 128]], { instrument: gauge, conditions: { throttle: 'open', bores: 'dry', volts: 9.6 } }),
     // Two of them were cranked on a battery under 10.5 V: not tiring alone, the battery itself.
     suspect: 'battery',
-    next: /Compression again, under like conditions/,
+    next: /Compression again, on a charged battery/,
     decision: ['hold', 'repair-under']
   },
   {

@@ -66,37 +66,20 @@ export const look = (
   ...more
 });
 
-/** A repeat that closes a doubt: open for as long as the finding stands. */
-export const repeat = (
-  title: Title,
-  station: AskRule['station'],
-  minutes: number,
-  more: Partial<AskRule> = {}
-): AskRule => ({
-  kind: 'repeat',
-  title,
-  station,
-  minutes,
-  open: () => true,
-  ...needing(stations[station].act),
-  ...more
-});
-
-/** A test that is half done. */
-export const goOn = (
-  title: Title,
-  station: AskRule['station'],
-  minutes: AskRule['minutes'],
-  more: Partial<AskRule> = {}
-): AskRule => ({
-  kind: 'continue',
-  title,
-  station,
-  minutes,
-  open: () => true,
-  ...needing(stations[station].act),
-  ...more
-});
+/** Open for as long as the finding stands: a repeat that closes a doubt, a test that is half done. */
+const whileItStands =
+  (kind: 'repeat' | 'continue') =>
+  (title: Title, station: AskRule['station'], minutes: AskRule['minutes'], more: Partial<AskRule> = {}): AskRule => ({
+    kind,
+    title,
+    station,
+    minutes,
+    open: () => true,
+    ...needing(stations[station].act),
+    ...more
+  });
+export const repeat = whileItStands('repeat');
+export const goOn = whileItStands('continue');
 
 /** The work that a finding has established. Marked done, it is proved next, not done again. */
 export const job = (id: JobId, more: Partial<AskRule> = {}): AskRule => ({

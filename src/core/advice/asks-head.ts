@@ -1,4 +1,5 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
+import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
 import { isolation } from '../stations/spark/isolation.ts';
@@ -22,6 +23,14 @@ const wet: AskRule = {
   ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5),
   open: (c, f) => !wetTaken(c, f) && !asked(c, 'compression.leakdown', f.cylinder)
 };
+/** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
+const oilAll: AskRule = {
+  ...look('Oil every bore alike, a measured dose, and repeat', ['compression.pressure'], 10),
+  only: ['cannot-tell'],
+  open: (c) => (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && several(c) && !compareAll(c)?.wet.length
+};
+const isOfBattery = ({ values }: Finding): boolean =>
+  ((values as { differs?: readonly { of: string }[] } | undefined)?.differs ?? []).some((d) => d.of === 'battery');
 const leakDown = look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12);
 const whereOut: AskRule = {
   ...look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3),
@@ -169,7 +178,11 @@ export const headAsks: Asks = {
   'spark.points': [job('points')],
   'spark.points-gap': [job('points')],
 
-  'compression.unlike': [again(', under like conditions')],
+  'compression.unlike': [
+    again('', {
+      title: (_, f) => `Compression again, ${isOfBattery(f) ? 'on a charged battery' : 'under like conditions'}`
+    })
+  ],
   'compression.throttle': [again(', throttle wide open', { minutes: 2 })],
   'compression.throttle-unknown': [again(', throttle wide open', { minutes: 2 })],
   'compression.range': [again(', with a gauge that reaches')],
@@ -190,7 +203,7 @@ export const headAsks: Asks = {
   'compression.spread': [again(', in the reverse order')],
   'compression.neighbours': [leakDown],
   'compression.wet': [lashIfValves, leakDown],
-  'compression.figure': [leakDown],
+  'compression.figure': [oilAll, leakDown],
   'compression.nofigure': [leakDown],
   'compression.leakdown': [
     repeat('Leak-down again, piston at top, the tester’s own zero first', 'compression', 5, {

@@ -5,6 +5,9 @@ import { jobs, type JobId } from '../jobs/register.ts';
 import type { StationId } from '../stations/items.ts';
 import type { AskKind, AskRule } from './ask.ts';
 import { headAsks } from './asks-head.ts';
+import { coolingAsks } from './asks-cooling.ts';
+import { fuelAsks } from './asks-fuel.ts';
+import { runAsks } from './asks-run.ts';
 import { wetEndAsks } from './asks-wet-end.ts';
 
 export interface Ask {
@@ -20,7 +23,9 @@ export interface Ask {
   readonly cylinder?: number;
 }
 
-const table: ReadonlyMap<string, readonly AskRule[]> = new Map(Object.entries({ ...headAsks, ...wetEndAsks }));
+const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
+  Object.entries({ ...headAsks, ...wetEndAsks, ...coolingAsks, ...fuelAsks, ...runAsks })
+);
 
 /** Every kind of finding that asks for something, for the test that each of them exists. */
 export const askingKinds: readonly string[] = [...table.keys()];

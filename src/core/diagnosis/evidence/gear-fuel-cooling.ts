@@ -258,11 +258,19 @@ const gearMetal: Measure = (c) => {
   return metal && c.record.value('gear.explained') === 'yes' ? undefined : seen(metal, w.at);
 };
 
+/** Burnt, or full of metal that nobody has explained yet. */
+const gearBurnt: Measure = (c) => {
+  const w = wordOf(c, 'gear.look');
+  if (!w || (w.value === 'metallic' && c.record.value('gear.explained') === 'yes')) return undefined;
+  return seen(w.value === 'burnt' || w.value === 'metallic', w.at);
+};
+
 export const wetEndMeasures: Readonly<Record<string, Measure>> = {
   'odd-leg': list((c) => c.survey.engine.identity.legSigns),
   traces: list((c) => c.survey.engine.profile.traces),
   'gear-low': gearLow,
   'gear-metal': gearMetal,
+  'gear-burnt': gearBurnt,
   case: caseLeaks,
   'case-drifts': caseDrifts,
   ...Object.fromEntries(

@@ -3,6 +3,7 @@ import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
+import { dryAfterStart } from '../../stations/plugs/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { damagedPart, type Damaged } from '../../stations/spark/damage.ts';
@@ -173,6 +174,12 @@ const damaged =
     return ofThisPart(c, item, cylinder) === 'whole' ? seen(false, at) : undefined;
   };
 
+/** Fuel that reached the plugs of a start that failed, or did not. */
+const noFuel: Measure = (c) => {
+  const d = dryAfterStart(c);
+  return d && seen(d.dry, d.at);
+};
+
 export const headMeasures: Readonly<Record<string, Measure>> = {
   'turn-locked': turned('locked'),
   'turn-stiff': turned('stiff'),
@@ -185,6 +192,7 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   'felt-tight': feel('tight'),
   bumps,
   depth,
+  'no-fuel': noFuel,
   volts,
   'crank-speed': crankSpeed,
   'none-all': noneAll,

@@ -100,7 +100,7 @@ export const compressionArtefacts = inSystem('power-head', [
     years: 0.5,
     shows: { usually: ['bores-dry', 'all-rise-wet'], often: ['low-all'], rarely: ['low'], sometimes: ['wet-rises'] },
     cure: 'Oil all bores alike, turn, and repeat.',
-    settled: 'compression-again',
+    settled: 'wet',
     parts: [0, 0, 0],
     minutes: [4, 8, 12],
     stake: 'nuisance'

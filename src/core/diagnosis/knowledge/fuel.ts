@@ -41,7 +41,7 @@ export const fuel = inSystem('fuel', [
     years: 0.8,
     shows: {
       usually: ['choke-only', 'bowl-gum'],
-      often: ['dies', 'no-start'],
+      often: ['dies', 'no-start', 'no-fuel'],
       sometimes: ['ran-badly', 'plug-white', 'no-drop', 'shakes']
     },
     cure: 'Strip it, every passage seen through, kit where gaskets are hard.',
@@ -57,7 +57,11 @@ export const fuel = inSystem('fuel', [
     label: 'float or needle stuck',
     prior: { L: 0.1, D: 0.08, N: 0.05, S: 0.02 },
     years: 0.4,
-    shows: { usually: ['floods'], often: ['leaks-fuel', 'plug-fuel'], sometimes: ['bulb-soft', 'plug-black', 'dies'] },
+    shows: {
+      usually: ['floods'],
+      often: ['leaks-fuel', 'plug-fuel', 'no-fuel'],
+      sometimes: ['bulb-soft', 'plug-black', 'dies']
+    },
     cure: 'Bowl off, needle and seat cleaned or renewed.',
     settled: 'floods',
     step: 'bowl',
@@ -70,7 +74,12 @@ export const fuel = inSystem('fuel', [
     id: 'pick-up-bare',
     label: 'tank nearly empty, pick-up bare',
     prior: { L: 0.1, D: 0.1, N: 0.12, S: 0.08 },
-    shows: { always: ['tank-empty'], often: ['dies', 'bubbles'], sometimes: ['bulb-soft', 'no-start'] },
+    shows: {
+      usually: ['no-fuel'],
+      always: ['tank-empty'],
+      often: ['dies', 'bubbles'],
+      sometimes: ['bulb-soft', 'no-start']
+    },
     cure: 'Fill it.',
     settled: 'tank',
     step: 'fuel-fill',
@@ -82,7 +91,11 @@ export const fuel = inSystem('fuel', [
     id: 'upstream',
     label: 'anti-siphon valve or pick-up screen blocked',
     prior: { L: 0.05, D: 0.05, N: 0.05, S: 0.01 },
-    shows: { always: ['pickup-blocked'], usually: ['bulb-flat', 'vacuum-high', 'portable-fine', 'dies'] },
+    shows: {
+      often: ['no-fuel'],
+      always: ['pickup-blocked'],
+      usually: ['bulb-flat', 'vacuum-high', 'portable-fine', 'dies']
+    },
     cure: 'Clean or renew it.',
     settled: 'pickup',
     step: 'fuel-line',
@@ -111,7 +124,7 @@ export const fuel = inSystem('fuel', [
     id: 'tap',
     label: 'shut-off under the cowl closed',
     prior: { L: 0.06, D: 0.04, N: 0.04, S: 0.03 },
-    shows: { always: ['tap-shut'], often: ['no-start', 'dies'] },
+    shows: { usually: ['no-fuel'], always: ['tap-shut'], often: ['no-start', 'dies'] },
     cure: 'Open it.',
     settled: 'vent',
     step: 'fuel-line',
@@ -123,7 +136,7 @@ export const fuel = inSystem('fuel', [
     id: 'choke',
     label: 'choke plate, solenoid or primer stuck or leaking',
     prior: { L: 0.08, D: 0.05, N: 0.05, S: 0.015 },
-    shows: { always: ['choke-stuck'], sometimes: ['no-start', 'plug-black', 'plug-fuel'] },
+    shows: { always: ['choke-stuck'], sometimes: ['no-start', 'plug-black', 'plug-fuel', 'no-fuel'] },
     cure: 'Move it by hand, free or renew it.',
     settled: 'choke',
     step: 'fuel-line',
@@ -137,7 +150,12 @@ export const fuel = inSystem('fuel', [
     label: 'fuel pump diaphragm',
     prior: { L: 0.1, D: 0.06, N: 0.06, S: 0.015 },
     years: 0.3,
-    shows: { always: ['pump-weak'], usually: ['revived', 'dies'], rarely: ['leaks-fuel', 'portable-fine'] },
+    shows: {
+      often: ['no-fuel'],
+      always: ['pump-weak'],
+      usually: ['revived', 'dies'],
+      rarely: ['leaks-fuel', 'portable-fine']
+    },
     cure: 'A pump kit.',
     settled: 'fuel-pump',
     step: 'fuel-line',
@@ -180,7 +198,7 @@ export const fuel = inSystem('fuel', [
     id: 'filter',
     label: 'filter or screen clogged',
     prior: { L: 0.12, D: 0.12, N: 0.12, S: 0.02 },
-    shows: { always: ['filter-clogged'], often: ['vacuum-high', 'ran-badly'], sometimes: ['dies'] },
+    shows: { always: ['filter-clogged'], often: ['vacuum-high', 'ran-badly'], sometimes: ['dies', 'no-fuel'] },
     cure: 'Clean or renew it; then look into the tank.',
     settled: 'fuel-line',
     step: 'fuel-line',
@@ -206,7 +224,7 @@ export const fuel = inSystem('fuel', [
     label: 'vapour-separator pump or injector stuck',
     prior: { L: 0.2, D: 0.12, N: 0.05, S: 0.04 },
     years: 0.6,
-    shows: { usually: ['bowl-gum'], often: ['no-start', 'ran-badly'], sometimes: ['dies', 'bowl-water'] },
+    shows: { usually: ['bowl-gum'], often: ['no-start', 'ran-badly', 'no-fuel'], sometimes: ['dies', 'bowl-water'] },
     cure: 'Rail pressure, listen to each injector; clean or renew.',
     settled: 'bowl',
     step: 'bowl',

@@ -7,6 +7,14 @@ const carburettor = { fuelSystem: ['carburettor'] };
 /** What is seen along the fuel line. Leaks are estimates, from memory (M). */
 export const fuelSigns: readonly SignKind[] = [
   {
+    id: 'no-fuel',
+    check: 'plugs',
+    present: 'the plugs stay dry though it was cranked',
+    absent: 'fuel reaches the plugs',
+    leak: 0.05,
+    measured: 'no-fuel'
+  },
+  {
     id: 'tank-empty',
     check: 'tank',
     present: 'the tank is nearly empty',

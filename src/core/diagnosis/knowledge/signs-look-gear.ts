@@ -207,7 +207,7 @@ export const lookAndGearSigns: readonly SignKind[] = [
     present: 'the gear oil is burnt or full of metal',
     absent: 'the gear oil is not burnt',
     leak: 0.01,
-    reads: [{ item: 'gear.look', present: ['burnt', 'metallic'] }]
+    measured: 'gear-burnt'
   },
   {
     id: 'gear-metal',

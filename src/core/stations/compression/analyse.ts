@@ -20,6 +20,8 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
   if (!found) return undefined;
   // Nothing is said of readings that say nothing, but that they do.
   if (!found.rows.length) return { basis: found, facts: artefacts(c, found) };
+  // Read under other conditions is read: it is asked for again, not for the first time.
+  const unread = found.missing.filter((k) => ![...found.unlike, ...found.voided].some((x) => x.cylinder === k));
   return {
     basis: found,
     facts: [
@@ -27,11 +29,7 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
       ...between(c, found),
       ...wetFacts(c, found),
       ...against(c, found),
-      ...when(found.missing.length > 0, {
-        kind: 'missing',
-        condition: 'cannot-tell',
-        values: { cylinders: found.missing }
-      })
+      ...when(unread.length > 0, { kind: 'missing', condition: 'cannot-tell', values: { cylinders: unread } })
     ]
   };
 }

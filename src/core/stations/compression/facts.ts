@@ -69,6 +69,8 @@ export interface TestFacts {
     readonly dose?: number;
     readonly oil?: NonNullable<ReturnType<typeof withOilInterval>>;
   };
+  /** Every cylinder rose alike, and none is low beside the others. */
+  'wet-all': { readonly rises: readonly number[]; readonly stood: boolean };
   nofigure: Pick<AgainstFloor, 'best' | 'lowest' | 'gauge' | 'ambient' | 'altitudeKnown'>;
   figure: AgainstFloor & { readonly reached: boolean };
   adapter: AgainstFloor & { readonly without: WithoutAdapter & { readonly dead: number } };

@@ -7,7 +7,8 @@ import type { Figure } from './figures.ts';
 import type { NotIdentifiable } from './leak.ts';
 import type { PressureVoid } from './measure.ts';
 import type { Unlike } from './reference.ts';
-import { pressureSaid, sayDifferences, sayModel } from './words.ts';
+import { pressureSaid } from './pressure-said.ts';
+import { sayDifferences, sayModel } from './words.ts';
 
 /** A computed figure: its name and the sentence beside it. */
 export function sayFigure(

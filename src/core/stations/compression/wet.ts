@@ -1,3 +1,4 @@
+import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
 import type { Comparison } from './compare.ts';
@@ -32,7 +33,29 @@ export function judgeWet(c: Context, dry: Comparison['rows'][number], wet: Compa
  * The wet test: how far oil lifted a cylinder, less what the oil's own volume explains. What remains is rings or bore;
  * nothing remaining is valve, gasket or crown (C). Without the dose, or without the engine's volume, it cannot tell.
  */
-export const wetFacts = (c: Context, found: Comparison): TestFact[] =>
+export const wetFacts = (c: Context, found: Comparison): TestFact[] => {
+  const alike = risenAlike(c, found);
+  return alike ? [alike] : eachWet(c, found);
+};
+
+/** Rises that differ by no more than this share of the largest are alike (M: twice what two tests scatter). */
+const ALIKE = 0.35;
+
+/** Every cylinder read wet, none low beside the others, and all of them sealed by oil to the same degree. */
+function risenAlike(c: Context, found: Comparison): TestFact | undefined {
+  if (found.rows.length < 2 || found.missing.length || found.rows.some((r) => r.low)) return undefined;
+  const judged = found.rows.map((dry) => {
+    const wet = found.wet.find((w) => w.cylinder === dry.cylinder);
+    return wet && judgeWet(c, dry, wet);
+  });
+  if (!judged.every((j) => j?.verdict === 'rings')) return undefined;
+  const rises = judged.map((j) => j!.rise);
+  if (Math.min(...rises) < (1 - ALIKE) * Math.max(...rises)) return undefined;
+  const stood = (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1;
+  return { kind: 'wet-all', condition: 'cannot-tell', values: { rises, stood } };
+}
+
+const eachWet = (c: Context, found: Comparison): TestFact[] =>
   found.wet.flatMap((wet): TestFact[] => {
     const dry = found.rows.find((r) => r.cylinder === wet.cylinder);
     if (!dry) return [];

@@ -86,6 +86,11 @@ const ofTest: Examples<TestFacts> = {
     { kind: 'wet', cylinder: 2, condition: 'watch', values: { ...wet, verdict: 'valve', dose: 2e-6, oil } },
     { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'open', dose: 2e-6, oil } }
   ],
+  'wet-all': [true, false].map((stood) => ({
+    kind: 'wet-all',
+    condition: doubt,
+    values: { rises: [36 * PSI, 39 * PSI], stood }
+  })),
   nofigure: [{ kind: 'nofigure', condition: doubt, values: floor }],
   figure: [floor, byModel, byKind].flatMap((v) => [
     { kind: 'figure' as const, condition: 'sound' as const, values: { ...v, reached: true } },

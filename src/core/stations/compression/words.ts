@@ -7,18 +7,13 @@ import { sayLimit } from '../../findings/limit.ts';
 import { saySchool } from '../../house-rules/rules.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say, type System } from '../../units/index.ts';
-import { stepOf } from './analyse.ts';
+import { pressureSaid } from './pressure-said.ts';
 import type { Comparison, Difference } from './compare.ts';
 import type { AgainstFloor, LowDoubt, TestFacts } from './facts.ts';
 import type { Expected } from './expected.ts';
+import { wetWords } from './wet-words.ts';
 
 const percent = (x: number): string => `${Math.round(100 * x)} %`;
-
-/** Says pressures to the step of the gauge they were read on. */
-export const pressureSaid =
-  (found: Comparison, units: System) =>
-  (pa: number): string =>
-    say(pa, 'pressure', units, stepOf(found));
 
 /** "throttle shut, another gauge or adapter". */
 export const sayDifferences = (differs: readonly Difference[]): string =>
@@ -127,6 +122,10 @@ function floorBecause(
 const dryAdvice = 'Bores dry from standing also read low: oil them all alike and repeat.';
 const sentences = (...list: (string | false | undefined)[]): string => list.filter(Boolean).join(' ');
 
+/** Whom a comparison speaks of: all of them, or the ones that were read alike. */
+const compared = (found: Comparison): string =>
+  found.missing.length ? CylindersSaid(found.rows.map((r) => r.cylinder)) : 'The cylinders';
+
 /** What is said of one round of compression readings. */
 export const testWords: WordsOf<TestFacts, Comparison> = {
   unlike: ({ cylinder, values }, found, units) => ({
@@ -186,8 +185,8 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
   }),
   alike: ({ values }, found, units) => ({
     found: values.told
-      ? `The cylinders are within the limit: spread ${percent(found.spread!.value)} of ${sayLimit(found.limit, units)}.`
-      : `The cylinders are alike: ${pressureSaid(found, units)(values.gap)} between them is no more than this gauge can tell.`,
+      ? `${compared(found)} are within the limit: spread ${percent(found.spread!.value)} of ${sayLimit(found.limit, units)}.`
+      : `${compared(found)} are alike: ${pressureSaid(found, units)(values.gap)} between them is no more than this gauge can tell.`,
     because: spreadBecause(found, units)
   }),
   order: ({ values }, found, units) => {
@@ -225,59 +224,7 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     found: `Cylinders ${listed(values.pair)} are neighbours and both low: suspect the gasket between them.`,
     because: spreadBecause(found, units)
   }),
-  wet: ({ cylinder, values }, found, units) => {
-    const p = pressureSaid(found, units);
-    const { verdict, rise, oil, dose } = values;
-    const fine = (m3: number): string => say(m3, 'volume', units, 1e-7);
-    const share = oil && {
-      best: p(oil.best - values.dry),
-      low: p(oil.low - values.dry),
-      high: p(oil.high - values.dry)
-    };
-    const said: Readonly<Record<typeof verdict, readonly [string, string]>> = {
-      lower: [`${p(-rise)} lower than dry, which oil does not do.`, 'Repeat both with the same gauge and battery.'],
-      flooded: [
-        `the dose of ${fine(dose ?? 0)} would nearly fill the chamber.`,
-        'Blow it out and dose about 1 mL per 100 mL.'
-      ],
-      unmeasured: [
-        `${p(rise)} over dry.`,
-        `Oil is volume and lifts every reading: without ${dose === undefined ? 'the dose' : 'the engine’s displacement'} nobody can say how much of it is sealing.`
-      ],
-      rings: [
-        `${p(rise)} over dry, ${oil ? p(values.wet - oil.best) : ''} more than the oil’s own volume explains: rings or bore.`,
-        'Soak overnight and repeat before condemning.'
-      ],
-      valve: [
-        'it rises no more than the oil’s own volume explains: valve, gasket or crown rather than rings.',
-        'Leak-down says which.'
-      ],
-      open: [
-        `${p(rise)} over dry, and the oil’s own volume explains between ${share?.low} and ${share?.high} of it.`,
-        'Leak-down decides.'
-      ]
-    };
-    const [words, advice] = said[verdict];
-    return {
-      found: `Cylinder ${cylinder} wet: ${words}`,
-      advice,
-      because: practice(
-        [
-          `cylinder ${cylinder} dry: ${p(values.dry)}`,
-          `wet: ${p(values.wet)}`,
-          `dose: ${dose === undefined ? 'not noted' : fine(dose)}`
-        ],
-        'a measured dose, about 1 mL per 100 mL swept, at most 5; plug holes up, turned several times.',
-        share && verdict !== 'lower'
-          ? {
-              value: `rise ${p(rise)}, of which the oil alone ${share.best} (${share.low} to ${share.high})`,
-              uncertainty: `± ${p(values.reach)} from the readings, ratio known to ±1`,
-              formula: 'oil alone: r′ = (V − v)/(V_c − v), p ∝ r′^1.3'
-            }
-          : {}
-      )
-    };
-  },
+  ...wetWords,
   nofigure: ({ values }, found, units) => ({
     found: `The best cylinder reads ${pressureSaid(found, units)(values.best)} at sea level.`,
     advice: 'Without this engine’s figure, or its strokes, nobody can say whether that is right.',

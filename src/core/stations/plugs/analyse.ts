@@ -1,3 +1,4 @@
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { boreOil } from './oil-in-bores.ts';
 import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
@@ -50,6 +51,14 @@ export function analyse(c: Context): Finding[] {
       'The plugs were mixed up, so none of them speaks for its cylinder.',
       practice([`read: ${listed([...read.keys()])}`], 'kept in cylinder order.')
     );
+  const dry = dryAfterStart(c);
+  if (dry?.dry)
+    out.add(
+      'no-fuel',
+      'watch',
+      'The plugs are dry after a start that failed: no fuel reaches the cylinders. Tank, tap, bulb and bowl, before spark is blamed.',
+      practice(['plugs: dry', 'the start before them: failed'], 'an engine that was cranked with fuel wets its plugs.')
+    );
   dryBores(c, out, Number(known(history.yearsIdle) ?? 0));
   const missing = cylinders.filter((k) => c.record.last('plugs.read', k) === undefined);
   if (missing.length && read.size)
@@ -67,6 +76,15 @@ export function analyse(c: Context): Finding[] {
       practice([`read: ${listed([...read.keys()])}`], 'tan and dry.')
     );
   return out.list;
+}
+
+/** Every plug read after a start that failed, and dry; nothing where they were read before it. */
+export function dryAfterStart(c: Context): { readonly at: string; readonly dry: boolean } | undefined {
+  const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
+  const read = c.record.all('plugs.read').filter((r) => failed && isAfter(r.at, failed.at) && Array.isArray(r.value));
+  if (!read.length) return undefined;
+  const dry = read.every((r) => (r.value as readonly string[]).every((s) => s === 'dry' || s === 'normal'));
+  return { at: latestAt(read), dry };
 }
 
 type Out = ReturnType<typeof findingsOf>;

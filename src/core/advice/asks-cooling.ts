@@ -1,0 +1,71 @@
+import type { Context } from '../findings/context.ts';
+import { pumpWear } from '../stations/cooling/pump.ts';
+import { lastSeen } from '../stations/cooling/seen.ts';
+import { thermostats } from '../stations/cooling/thermostat.ts';
+import { asked, goOn, job, look, type Asks, type AskRule } from './ask.ts';
+
+export const screens = look('Intake screens', ['cooling.screen'], 2);
+export const outlet = look('Probe the stream outlet and its line', ['cooling.outlet'], 3);
+const head = look('Temperature at the head', ['cooling.head', 'run.temperature'], 5, {
+  open: (c) => lastSeen(c).head === undefined && !asked(c, 'cooling.head')
+});
+const pan = look('Thermostat in a pan', ['cooling.thermostatPan', 'cooling.thermostatOpens'], 25);
+export const panIfFitted: AskRule = {
+  ...pan,
+  open: (c, f) => c.survey.engine.profile.thermostat !== 'not-fitted' && pan.open(c, f)
+};
+/** A cause of the heat that is found already: it is mended before anything else is looked for. */
+export const heatExplained = (c: Context): boolean =>
+  c.record.value('cooling.screen') === 'blocked' ||
+  c.record.value('cooling.strainer') === 'blocked' ||
+  c.record.value('cooling.outlet') === 'shut' ||
+  c.record.value('cooling.outlet') === 'blocked' ||
+  c.record.value('cooling.tube') === 'leaking' ||
+  pumpWear(c).marks.length > 0 ||
+  thermostats(c).some((t) => t.is === 'shut' || t.is === 'late');
+
+export const pumpOpen = look(
+  'Open the water pump',
+  ['cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.housing'],
+  40
+);
+export const heat: readonly AskRule[] = (
+  [
+    screens,
+    look('Small strainer under the cowl', ['cooling.strainer'], 2),
+    outlet,
+    panIfFitted,
+    pumpOpen
+  ] as readonly AskRule[]
+).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && r.open(c, f) }));
+
+/** What the cooling check asks for, in the trade's order. C: common practice. */
+export const coolingAsks: Asks = {
+  'cooling.early': [goOn('Look for the stream again at thirty seconds', 'run', 1)],
+  'cooling.stream': [
+    screens,
+    outlet,
+    head,
+    look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
+    { ...pumpOpen, only: ['fault'] }
+  ],
+  'cooling.outlet': [
+    { ...outlet, only: ['cannot-tell'] },
+    { ...screens, only: ['cannot-tell'] },
+    { ...head, only: ['cannot-tell'] },
+    job('outlet', { only: ['fault'] })
+  ],
+  'cooling.hot': heat,
+  'cooling.rising': heat,
+  'cooling.thermostat': [
+    look('The stamp on the thermostat', ['cooling.thermostatStamp'], 1, { only: ['cannot-tell'] }),
+    job('thermostat', { only: ['fault', 'watch'] })
+  ],
+  'cooling.thermostat-other': [
+    look('The other bank’s thermostat in the pan', ['cooling.thermostatPan'], 15, { open: () => true })
+  ],
+  'cooling.pump': [job('pump', { only: ['fault'] })],
+  'cooling.drill': [job('leg-water', { only: ['fault'] })],
+  'cooling.tube': [job('leg-water', { only: ['fault'] })],
+  'cooling.pieces': [job('pieces')]
+};

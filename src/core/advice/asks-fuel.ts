@@ -1,0 +1,105 @@
+import type { Context } from '../findings/context.ts';
+import { lineState } from '../stations/fuel/line.ts';
+import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
+import { job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+
+const portable = look('Line vacuum on a portable tank', ['fuel.vacuumPortable', 'fuel.portable'], 8, {
+  needs: 'start'
+});
+const capOpen = look('Line vacuum with the fill cap open', ['fuel.vacuumOpen', 'fuel.vent'], 2);
+export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
+export const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
+export const carburetted = (c: Context): boolean =>
+  !['electronic', 'direct'].includes(String(c.survey.engine.profile.fuelSystem));
+export const hasBulb = (c: Context): boolean =>
+  !['gravity', 'pressurised'].includes(String(c.survey.engine.profile.supply));
+/** A part of the line that was found blocked, closed or drawing air: it is mended, and the bulb squeezed again, before the search goes on. */
+const lineFault = (c: Context): boolean =>
+  lineState(c).some(
+    ({ part, condition }) =>
+      ['vent', 'pickup', 'hose', 'couplings', 'tap', 'filter'].includes(part.id) &&
+      (condition === 'fault' || (condition === 'watch' && part.id !== 'hose'))
+  );
+
+/** As long as the search along the line has not found it. */
+const notFound = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => fuelTree(c)?.found === undefined && !lineFault(c) && r.open(c, f)
+});
+
+const onChokeOnly = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => c.record.value('fuel.chokeOnly') === 'yes' && r.open(c, f)
+});
+
+/** As long as no answer has taken the part away that the look is for. */
+const whilePossible = (part: FuelPart, r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => (fuelTree(c)?.parts.find((p) => p.id === part)?.state ?? 'open') === 'open' && r.open(c, f)
+});
+
+export const starved: readonly AskRule[] = [
+  whilePossible('empty', look('Look into the tank', ['fuel.level'], 1)),
+  whilePossible(
+    'vent',
+    look('Tank vent', ['fuel.vent'], 1, {
+      open: (c, f) => c.survey.engine.profile.supply !== 'pressurised' && look('', ['fuel.vent'], 1).open(c, f)
+    })
+  ),
+  // On choke only it is lean behind the tank: where air gets in, then what is gummed.
+  onChokeOnly(look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)),
+  onChokeOnly(look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)),
+  look('Squeeze the bulb', ['fuel.bulb'], 2, { open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f) }),
+  look('Squeeze the bulb while it dies', ['fuel.revived'], 5, {
+    needs: 'start',
+    open: (c, f) => hasBulb(c) && look('', ['fuel.revived'], 2).open(c, f)
+  }),
+  look('Line vacuum at the pump, at speed', ['fuel.vacuumSpeed'], 8, {
+    needs: 'start',
+    open: (c, f) => hasBulb(c) && look('', ['fuel.vacuumSpeed'], 2).open(c, f)
+  }),
+  trial(fuelTree, { station: 'fuel' })
+];
+
+/** The work that each part found to starve it asks for. */
+const starvedJobs = {
+  empty: 'fuel-fill',
+  vent: 'fuel-line',
+  upstream: 'fuel-line',
+  air: 'fuel-line',
+  bulb: 'hoses',
+  filter: 'fuel-line',
+  pump: 'fuel-line',
+  needle: 'bowl',
+  jet: 'carburettor'
+} as const;
+
+/** What the fuel check asks for, in the trade's order. C: common practice. */
+export const fuelAsks: Asks = {
+  ...Object.fromEntries(
+    Object.entries(starvedJobs).map(([part, id]): [string, readonly AskRule[]] => [`fuel.starved-${part}`, [job(id)]])
+  ),
+  'fuel.age': [
+    { ...jar, only: ['cannot-tell', 'watch'] },
+    job('fuel-drain', { only: ['cannot-tell', 'fault'], late: true })
+  ],
+  'fuel.jar': [job('fuel-drain', { only: ['fault', 'watch'], late: true })],
+  'fuel.level': [job('fuel-fill')],
+  'fuel.bulb': (
+    [
+      look('Tank vent', ['fuel.vent'], 1),
+      look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
+      look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15),
+      trial(fuelTree, { station: 'fuel' })
+    ] as readonly AskRule[]
+  ).map(notFound),
+  'fuel.vacuum': [
+    repeat('Line vacuum again, at speed', 'fuel', 5, { only: ['cannot-tell'], needs: 'start' }),
+    { ...capOpen, only: ['fault'] },
+    { ...portable, only: ['fault'] }
+  ],
+  'fuel.part-vent': [job('fuel-line')],
+  'fuel.part-tap': [job('fuel-line')],
+  'fuel.dies': starved,
+  'fuel.mix': [job('mix', { only: ['fault'] })]
+};

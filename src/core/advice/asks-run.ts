@@ -1,0 +1,116 @@
+import { cylindersOf } from '../findings/context.ts';
+import { windingRows } from '../stations/spark/windings.ts';
+import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
+import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
+
+/** A coil that dies warm is told by two readings of one winding, cold and warm; either alone says nothing of that. */
+const coldAndWarm: AskRule = {
+  ...look('Coil resistance, cold and warm', ['spark.primary'], 10),
+  title: (c) =>
+    asked(c, 'spark.primary') ? 'Coil resistance again, warm, as soon as it dies' : 'Coil resistance, cold and warm',
+  open: (c) =>
+    !windingRows(c).some((w) => w.warmOverCold !== undefined) && c.record.last('spark.primary')?.value !== 'unknown'
+};
+
+const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
+  ...r,
+  only: ['fault'],
+  open: (c, f) => reasons.includes(String(c.record.value('run.reason'))) && !heatExplained(c) && r.open(c, f)
+});
+
+/** What a run asks for, in the trade's order. C: common practice. */
+export const runAsks: Asks = {
+  // One bank hotter: the same spot again, then what that bank has to itself.
+  'run.banks': [
+    look('Temperatures of both banks again, the same spots', ['run.second'], 3, { needs: 'start' }),
+    look('Small strainer under the cowl', ['cooling.strainer'], 2),
+    { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
+    pumpOpen
+  ],
+  'run.undercharge': [
+    look('Battery and charging leads, main fuse', ['look.wiring'], 5, { only: ['fault'] }),
+    job('charging')
+  ],
+  'run.overcharge': [job('charging')],
+  'run.end': [goOn('Say how the run ended, and why', 'run', 1)],
+  'run.heat': [...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] }))],
+  'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
+  'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2)],
+  'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
+  // A lamp is heat or oil: which, before what heats it.
+  'run.lamp': [
+    look('A second thermometer, same spot', ['run.second'], 3),
+    {
+      ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
+      open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
+    },
+    ...heat.map((r): AskRule => ({ ...r, open: (c, f) => c.record.value('run.second') !== 'normal' && r.open(c, f) })),
+    {
+      ...job('oil-pressure'),
+      open: (c, f) => c.record.value('run.second') === 'normal' && job('oil-pressure').open(c, f)
+    }
+  ],
+  'run.smoke': [
+    look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
+    {
+      ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
+      open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
+    },
+    look('Mixture in use, oil in the fuel', ['fuel.mix', 'fuel.tankOil'], 3, {
+      open: (c, f) => !four(c) && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
+    }),
+    look('Leak-down, the water jacket watched', ['compression.leakdown'], 12)
+  ],
+  'run.dies-warm': [coldAndWarm, look('Tank vent', ['fuel.vent'], 1)],
+  'run.kicks': [
+    look('Flywheel mark against the crank', ['spark.keyLook'], 5),
+    look('Timing at idle by the marks', ['spark.timing'], 5)
+  ],
+  'run.died': starved,
+  'run.spits': [
+    look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20),
+    look('Compression, every cylinder', ['compression.pressure'], 10)
+  ],
+  'run.shakes': [
+    look('Spark, every cylinder', ['spark.result'], 6),
+    look('Short the cylinders out one by one', ['run.drop'], 5, {
+      needs: 'start',
+      open: (c, f) => cylindersOf(c).length > 1 && look('', ['run.drop'], 5).open(c, f)
+    }),
+    look('Propeller', ['look.propeller'], 1),
+    look('Mounts and clamp', ['look.mounts'], 1)
+  ],
+  'run.no-work': [
+    look((_, f) => `Spark of cylinder ${f.cylinder}`, ['spark.result'], 2, { needs: 'crank' }),
+    look((_, f) => `Compression of cylinder ${f.cylinder}`, ['compression.pressure'], 5, { needs: 'crank' }),
+    look((_, f) => `Plug of cylinder ${f.cylinder}: wet or dry, its colour`, ['plugs.read'], 4),
+    look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)
+  ],
+  'run.steam': heat,
+  'run.no-water': [screens, outlet, pumpOpen],
+  'run.plug-wet': [look('Leak-down, the water jacket watched', ['compression.leakdown'], 12), job('water-in')],
+  'run.failed': [
+    look('Spark, every cylinder', ['spark.result'], 6),
+    look('Plugs out: wet or dry', ['plugs.read'], 8),
+    look('Look into the tank', ['fuel.level'], 1),
+    look('Tap or shut-off under the cowl', ['fuel.shutoff'], 1),
+    {
+      ...look('Squeeze the bulb', ['fuel.bulb'], 2),
+      open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f)
+    },
+    look('Fuel into a clear jar', ['fuel.jar'], 4),
+    {
+      ...look('Move choke and primer by hand', ['fuel.choke'], 3),
+      open: (c, f) => carburetted(c) && look('', ['fuel.choke'], 3).open(c, f)
+    },
+    look('Bowl or vapour separator off', ['fuel.bowlLook'], 15)
+  ],
+  // What it was stopped for is looked into; written down is what came of that.
+  'run.stopped': [
+    ...heat.map((r): AskRule => stoppedFor(['temperature'], r)),
+    ...[screens, outlet, pumpOpen].map((r): AskRule => stoppedFor(['stream'], r)),
+    ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),
+    look('Find the cause, write it down', ['run.cause'], 10, { only: ['fault'], last: true })
+  ]
+};

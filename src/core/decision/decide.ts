@@ -310,7 +310,7 @@ export function decide(
     before,
     sums,
     listed: new Set(steps.filter((x) => x.state === 'open').map((x) => x.id)),
-    open: steps.filter((x) => x.state === 'open' && traitsOf(x.id).phase !== 'repeat').length
+    open: steps.filter((x) => x.state === 'open' && !x.by && traitsOf(x.id).phase !== 'repeat').length
   };
   const views = optionViews(state);
   const chosen = choose(state, views);

@@ -6,7 +6,7 @@ import { Bench } from '../../../test/case.ts';
 import { decide } from './decide.ts';
 import { drawCosts, histogram, quantile, shareOver, type Job } from './monte-carlo.ts';
 import { pertDraw, pertMean, pertShape, pertVariance, type Three } from '../physics/pert.ts';
-import { ownersQuestion } from './question.ts';
+import { answerBy, ownersQuestion } from './question.ts';
 
 const { jStat } = jstat as unknown as {
   jStat: {
@@ -188,10 +188,29 @@ describe('the decision', () => {
   it('asks the owner in one paragraph: found, sum, worst case, question', () => {
     const b = gasket({ worth: 3600, salvage: 600, ceiling: 700 });
     const j = b.assessed();
-    const text = ownersQuestion(b.survey, decide(j), j.advice);
+    const now = new Date('2026-05-04T12:00:00.000Z');
+    const text = ownersQuestion(b.survey, decide(j), j.advice, now);
     expect(text).toMatch(/^Test: it is head gasket between cylinders 2 and 3/);
     expect(text).toMatch(/What is certain costs about \d+ cr.*; nine times in ten the whole stays under \d+ cr\./);
     expect(text).toMatch(/[?.]$/);
+  });
+  it('an answer is asked for by a day: before the promised one by the work, tomorrow at the earliest, today under water', () => {
+    const now = new Date('2026-05-04T12:00:00.000Z');
+    const b = gasket({ worth: 3600, salvage: 600, ceiling: 700 });
+    const d = { ...decide(b.assessed()), recommended: 'repair', minutes: { median: 300, high: 700 } } as const;
+    const day = (history: object, kind = b.survey.assessment.kind): string | undefined =>
+      answerBy(
+        { ...b.survey, assessment: { ...b.survey.assessment, kind }, engine: { ...b.survey.engine, history } },
+        d,
+        now
+      )
+        ?.toISOString()
+        .slice(0, 10);
+    expect(day({})).toBe('2026-05-11');
+    expect(day({ promised: '2026-05-20T12:00:00.000Z' })).toBe('2026-05-17');
+    expect(day({ promised: '2026-05-05T12:00:00.000Z' })).toBe('2026-05-05');
+    expect(day({}, 'drowned')).toBe('2026-05-04');
+    expect(answerBy(b.survey, { ...d, recommended: 'hold' }, now)).toBeUndefined();
   });
   it('a recorded decision is an entry like any other', async () => {
     const { entriesOf, withEntries } = await import('../record/entries.ts');

@@ -1,3 +1,4 @@
+import { addDays, format, max, parseISO } from 'date-fns';
 import type { Advice } from '../advice/advice.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { Decision } from './decide.ts';
@@ -6,8 +7,25 @@ const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;
 const few = (list: readonly string[]): string =>
   list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} and ${list.at(-1)}`;
 
+/** Hands at an engine in a day of the yard, minutes, and days that an answer may take where nothing presses (M). */
+const HANDS = 300;
+const ANSWER = 7;
+
+/**
+ * The day by which an answer is needed: today where water is at work; the promised day less the work, tomorrow at the earliest; else
+ * a week. Nothing where nothing is asked.
+ */
+export function answerBy(survey: SurveyFile, d: Decision, now: Date): Date | undefined {
+  if (d.recommended === 'hold' || d.recommended === 'service') return undefined;
+  if (survey.assessment.kind === 'drowned') return now;
+  const { promised } = survey.engine.history;
+  if (typeof promised !== 'string' || promised === 'unknown') return addDays(now, ANSWER);
+  const day = addDays(parseISO(promised), -Math.ceil(d.minutes.high / HANDS));
+  return max([addDays(now, 1), day]);
+}
+
 /** The owner's question in one paragraph: what was found, the sum, the worst case, what is asked and by when. */
-export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice | undefined): string {
+export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice | undefined, now: Date): string {
   const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
   const tag = survey.engine.identity.tag ?? 'Your engine';
   const sure = likely.every((s) => s.settling === 'shows');
@@ -23,5 +41,7 @@ export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice |
     parts: 'By these sums it is worth more in parts. How do you want it?',
     hold: `We do not know enough yet: ${few(d.open.slice(0, 2).map((x) => x.charAt(0).toLowerCase() + x.slice(1))) || 'one more look'} first. We order nothing before it and call you then.`
   };
-  return `${found} ${sum} ${asks[d.recommended]}${survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : ''}`;
+  const by = answerBy(survey, d, now);
+  const day = by ? ` Please answer by ${format(by, 'EEEE, d MMMM')}.` : '';
+  return `${found} ${sum} ${asks[d.recommended]}${survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : day}`;
 }

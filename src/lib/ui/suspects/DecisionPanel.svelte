@@ -31,7 +31,7 @@
     ['Reserve', d.sums.reserve, 'what such engines usually still hide']
   ] as const);
   const money = ['worth', 'salvage', 'ceiling'] as const;
-  const question = $derived(ownersQuestion(session.survey, d, session.advice));
+  const question = $derived(ownersQuestion(session.survey, d, session.advice, new Date()));
 
   onMount(() => {
     reason = readDraft(`${key}:reason`) ?? '';

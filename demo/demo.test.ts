@@ -76,11 +76,11 @@ describe('what a good technician concludes at each demo engine', () => {
   });
   it('Plover: water in the gear oil, and frost makes it today', () => {
     expect(sentences('plover')).toMatch(/Frost is coming/);
-    expect(steps('plover')).toEqual(['frost', 'anodes', 'case-test', 'gear-refill', 'leg-identity']);
+    expect(steps('plover')).toEqual(['frost', 'case-test', 'gear-refill', 'leg-identity', 'anodes']);
     expect(holds('plover')).toEqual(['gear-case', 'gear-water']);
   });
   it('Dunlin: weak stream with a cool head points to the outlet, not to the pump', () => {
-    expect(steps('dunlin')).toEqual(['anodes', 'outlet']);
+    expect(steps('dunlin')).toEqual(['outlet', 'anodes']);
     expect(suspects('dunlin')).toEqual(['outlet', 'anodes']);
     expect(
       of('dunlin')

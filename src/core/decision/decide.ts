@@ -76,6 +76,7 @@ interface State {
 }
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+const upper = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** Mean price of one work, there for certain, cr. */
 const priceOf = (x: Work, rate: number): number => pertMean(x.parts) + (pertMean(x.minutes) / 60) * rate;
@@ -202,7 +203,7 @@ function choose(s: State, views: readonly OptionView[]): { id: OptionId; because
     const rest = s.before.length - named.length;
     return {
       id: 'hold',
-      because: `${listed(rest > 0 ? [...named, `${rest} more`] : named)} ${s.before.length > 1 ? 'are' : 'is'} open. The least it costs is about ${cr(s.sums.established)}; at worst ${cr(worst)} are possible.`
+      because: `${upper(listed(rest > 0 ? [...named, `${rest} more`] : named))} ${s.before.length > 1 ? 'are' : 'is'} open. The least it costs is about ${cr(s.sums.established)}; at worst ${cr(worst)} are possible.`
     };
   }
   const turning = advice.checks.find((c) => c.worthIt && !c.waits && (c.ends >= 0.05 || c.turns >= 0.05));

@@ -173,7 +173,7 @@ describe('the decision', () => {
       new Bench({ strokes: 'two', cylinders: 2, absent: ['controls', 'propeller'] }, 'neglected').judged()
     );
     expect(fresh.recommended).toBe('hold');
-    expect(fresh.because).toMatch(/look it over, cowl to skeg, turn it by hand/);
+    expect(fresh.because).toMatch(/Look it over, cowl to skeg, turn it by hand/);
     expect(fresh.options.find((o) => o.id === 'service')!.closed).toMatch(/^Not looked at enough/);
     // Missing controls and a propeller are certain; what such engines usually hide is reserve.
     const whole = decide(new Bench({ strokes: 'two', cylinders: 2 }, 'neglected').judged());

@@ -1,6 +1,7 @@
 import { addDays, format, max, parseISO } from 'date-fns';
 import type { Advice } from '../advice/advice.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
+import { SURE } from '../plan/plan.ts';
 import type { Decision } from './decide.ts';
 
 const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;
@@ -28,7 +29,7 @@ export function answerBy(survey: SurveyFile, d: Decision, now: Date): Date | und
 export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice | undefined, now: Date): string {
   const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
   const tag = survey.engine.identity.tag ?? 'Your engine';
-  const sure = likely.every((s) => s.settling === 'shows');
+  const sure = likely.every((s) => s.settling === 'shows' && s.probability > SURE);
   const found = likely.length
     ? `${tag}: ${sure ? 'it is' : 'we think it is'} ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length === 4 ? 'one thing' : `${likely.length - 3} things`} more` : ''}.`
     : `${tag}: nothing we have seen so far asks for a repair.`;

@@ -86,7 +86,7 @@ export const asOf = (c: Context, at: string): Context =>
   );
 
 /** From this chance a suspect whose settling look was made is worked on (C; the figure M). */
-const SURE = 0.8;
+export const SURE = 0.8;
 /** Work over this stands on no belief alone: its settling look must show the fault, minutes (C). */
 const DEAR = 60;
 
@@ -205,7 +205,9 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     withWaitRunning(s, c.now)
   );
   const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
-  return inOrder(steps).map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
+  // What may wait stands last.
+  const [waits, now] = [steps.filter((s) => s.by), steps.filter((s) => !s.by)];
+  return [...inOrder(now), ...waits].map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
 }
 
 /** Done, and what it set going is not over yet. */

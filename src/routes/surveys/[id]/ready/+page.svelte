@@ -51,7 +51,8 @@
   <section aria-labelledby="ready-title">
     <h2 id="ready-title" class="text-2xl">Ready for service</h2>
     <p class="text-sm">
-      A fault or a hold closes a gate until it is cured. What is only doubtful may stay open with a reason.
+      A fault or a hold closes a gate until it is cured. What is only doubtful may stay open with a reason, and what may
+      wait has its date.
     </p>
     <ol class="mt-2">
       {#each gates as g (g.id)}
@@ -70,7 +71,13 @@
                   : g.condition === 'held'
                     ? 'text-hold'
                     : 'text-error'}"
-                >{g.passes ? (g.condition === 'sound' ? 'through' : 'through, with a reason') : 'closed'}</span
+                >{!g.passes
+                  ? 'closed'
+                  : g.condition === 'sound'
+                    ? 'through'
+                    : g.later
+                      ? 'through, with a date'
+                      : 'through, with a reason'}</span
               >
             </div>
             <p class="text-[0.95rem]">{g.sentence}</p>

@@ -1,19 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
+import type { Conditions } from '../../src/core/record/reading.ts';
 import { PSI } from '../../src/core/units/factors.ts';
 import { Bench } from '../case.ts';
+import { direct, hose } from '../gauges.ts';
 
 const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'electric' } as const;
 const four = { ...twin, strokes: 'four', cylinders: 4, layout: 'inline', displacement: 1e-3 } as const;
-const direct: Instrument = {
-  name: 'shop',
-  range: 300 * PSI,
-  accuracy: 0.02,
-  resolution: PSI,
-  valve: 'plug end',
-  adapterVolume: 0
-};
-const hose: Instrument = { ...direct, name: 'hose', valve: 'gauge end', adapterVolume: 8e-6 };
 const proper: Conditions = { throttle: 'open', bores: 'dry', engine: 'cold', volts: 12.4, rpm: 320 };
 
 const psi =

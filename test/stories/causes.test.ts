@@ -1,27 +1,7 @@
 import { describe } from 'vitest';
-import type { Profile } from '../../src/core/engine/profile.ts';
 import { Bench } from '../case.ts';
+import { four, magneto, open, tester, two, v6 } from './engines.ts';
 import { story } from './story.ts';
-
-const two: Profile = {
-  strokes: 'two',
-  cylinders: 3,
-  layout: 'inline',
-  displacement: 700e-6,
-  ignition: 'cdi',
-  starting: 'electric',
-  fuelSystem: 'carburettor',
-  supply: 'bulb',
-  shift: 'shift',
-  indicator: 'fitted',
-  thermostat: 'fitted',
-  gearCapacity: 500e-6
-};
-const v6: Profile = { ...two, cylinders: 6, layout: 'v', displacement: 2.5e-3 };
-const four: Profile = { ...two, strokes: 'four', cylinders: 4, displacement: 1e-3, ignition: 'digital' };
-const magneto: Profile = { strokes: 'two', cylinders: 1, displacement: 120e-6, ignition: 'points', starting: 'rope' };
-const tester = { conditions: { path: 'tester', light: 'shade' } } as const;
-const open = { conditions: { throttle: 'open', bores: 'dry', engine: 'cold' } } as const;
 
 describe('one bank of a V runs hot under a strong stream', () => {
   const both = (port: number, starboard: number) => (b: Bench) =>

@@ -1,18 +1,10 @@
 import { describe } from 'vitest';
 import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
-import { PSI } from '../../src/core/units/factors.ts';
 import { Bench } from '../case.ts';
+import { direct } from '../gauges.ts';
 import { story } from './story.ts';
 
 const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'rope' } as const;
-const direct = {
-  name: 'shop',
-  range: 300 * PSI,
-  accuracy: 0.02,
-  resolution: PSI,
-  valve: 'plug end',
-  adapterVolume: 0
-} as const;
 const open: Conditions = { throttle: 'open', bores: 'dry', engine: 'cold' };
 
 const psi =

@@ -1,26 +1,8 @@
 import { describe } from 'vitest';
-import type { Profile } from '../../src/core/engine/profile.ts';
 import { PSI } from '../../src/core/units/factors.ts';
 import { Bench } from '../case.ts';
+import { four, open, tester, two } from './engines.ts';
 import { story } from './story.ts';
-
-const two: Profile = {
-  strokes: 'two',
-  cylinders: 3,
-  layout: 'inline',
-  displacement: 700e-6,
-  ignition: 'cdi',
-  starting: 'electric',
-  fuelSystem: 'carburettor',
-  supply: 'bulb',
-  shift: 'shift',
-  indicator: 'fitted',
-  thermostat: 'fitted',
-  gearCapacity: 500e-6
-};
-const four: Profile = { ...two, strokes: 'four', cylinders: 4, displacement: 1e-3, ignition: 'digital' };
-const tester = { conditions: { path: 'tester', light: 'shade' } } as const;
-const open = { conditions: { throttle: 'open', bores: 'dry', engine: 'cold' } } as const;
 
 describe('where the gear case leaks', () => {
   const leaks =
@@ -230,7 +212,7 @@ describe('what the plugs, the lamp and the smoke say after a run', () => {
 });
 
 describe('dry from standing, and all of them rise with oil', () => {
-  const dry = { conditions: { throttle: 'open', bores: 'dry', engine: 'cold' } } as const;
+  const dry = open;
   story(
     () => new Bench({ ...two, cylinders: 2, displacement: 300e-6 }, 'long-stored', { yearsIdle: 8 }),
     [

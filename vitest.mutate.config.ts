@@ -4,10 +4,11 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: [
-      'src/core/{holds,gates,drowned,jobs}/**/*.test.ts',
+      'src/core/{holds,gates,drowned,jobs,plan}/**/*.test.ts',
       'src/core/stations/stations.test.ts',
       'src/core/stations/{gear,oil,fuel,run}/*.test.ts',
-      'test/laws/courses.test.ts'
+      'test/laws/courses.test.ts',
+      'test/stories/{causes,where,leg-and-run,told}.test.ts'
     ],
     environment: 'node',
     isolate: false,

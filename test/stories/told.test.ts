@@ -9,7 +9,7 @@ const expected: Readonly<Record<string, readonly { says?: RegExp; not?: RegExp; 
     { says: /Repeat it before believing it/, not: /rings|overhaul/i, now: /Compression again of cylinder 2/ },
     { says: /It repeats: it is low/, not: /overhaul/i, now: /Wet test of cylinder 2/ },
     { says: /more than the oil’s own volume explains/, not: /cylinders are alike/, now: /Leak-down of cylinder 2/ },
-    { says: /rings or bore/, now: /Follow the air to its part/ }
+    { says: /rings or bore/, now: /^Soak the bores/ }
   ],
   adapter: [
     { says: /The cylinders are alike/, now: /Look it over/ },

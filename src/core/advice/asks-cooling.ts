@@ -1,4 +1,5 @@
 import type { Context } from '../findings/context.ts';
+import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
@@ -39,16 +40,27 @@ export const heat: readonly AskRule[] = (
   ] as readonly AskRule[]
 ).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && r.open(c, f) }));
 
+/** A stream that was seen before the last work on the water is looked at again on the next run, not looked into. */
+const untilWorkedOn = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => {
+    const at = latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')]);
+    return !c.worked('cooling').some((w) => isAfter(w, at)) && r.open(c, f);
+  }
+});
+
 /** What the cooling check asks for, in the trade's order. C: common practice. */
 export const coolingAsks: Asks = {
   'cooling.early': [goOn('Look for the stream again at thirty seconds', 'run', 1)],
-  'cooling.stream': [
-    screens,
-    outlet,
-    head,
-    look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
-    { ...pumpOpen, only: ['fault'] }
-  ],
+  'cooling.stream': (
+    [
+      screens,
+      outlet,
+      head,
+      look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
+      { ...pumpOpen, only: ['fault'] }
+    ] as readonly AskRule[]
+  ).map(untilWorkedOn),
   'cooling.outlet': [
     { ...outlet, only: ['cannot-tell'] },
     { ...screens, only: ['cannot-tell'] },

@@ -54,10 +54,13 @@ export const starved: readonly AskRule[] = [
     needs: 'start',
     open: (c, f) => hasBulb(c) && look('', ['fuel.revived'], 2).open(c, f)
   }),
-  look('Line vacuum at the pump, at speed', ['fuel.vacuumSpeed'], 8, {
-    needs: 'start',
-    open: (c, f) => hasBulb(c) && look('', ['fuel.vacuumSpeed'], 2).open(c, f)
-  }),
+  whilePossible(
+    'upstream',
+    look('Line vacuum at the pump, at speed', ['fuel.vacuumSpeed'], 8, {
+      needs: 'start',
+      open: (c, f) => hasBulb(c) && look('', ['fuel.vacuumSpeed'], 2).open(c, f)
+    })
+  ),
   trial(fuelTree, { station: 'fuel' })
 ];
 

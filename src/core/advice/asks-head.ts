@@ -2,6 +2,9 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
+import { boreWork } from '../stations/compression/measure.ts';
+import type { ItemId } from '../items/register.ts';
+import { isAfter } from '../units/instant.ts';
 import { isolation } from '../stations/spark/isolation.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { roughTree } from '../stations/turn/rough.ts';
@@ -16,12 +19,17 @@ const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
 const wetTaken = (c: Context, f: Finding): boolean =>
   Boolean(compareAll(c)?.wet.some((w) => f.cylinder === undefined || w.cylinder === f.cylinder));
 
+/** Taken since the last work on the cylinders, a soak among it. */
+const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean =>
+  c.record
+    .all(item, cylinder === undefined ? {} : { cylinder })
+    .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)));
 /** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
 const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
 const lashIfValves: AskRule = { ...lash, open: (c, f) => four(c) && lash.open(c, f) };
 const wet: AskRule = {
   ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5),
-  open: (c, f) => !wetTaken(c, f) && !asked(c, 'compression.leakdown', f.cylinder)
+  open: (c, f) => !wetTaken(c, f) && !taken(c, 'compression.leakdown', f.cylinder)
 };
 /** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
 const oilAll: AskRule = {
@@ -31,10 +39,13 @@ const oilAll: AskRule = {
 };
 const isOfBattery = ({ values }: Finding): boolean =>
   ((values as { differs?: readonly { of: string }[] } | undefined)?.differs ?? []).some((d) => d.of === 'battery');
-const leakDown = look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12);
+const leakDown: AskRule = {
+  ...look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12),
+  open: (c, f) => !taken(c, 'compression.leakdown', f.cylinder)
+};
 const whereOut: AskRule = {
   ...look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3),
-  open: (c, f) => asked(c, 'compression.leakdown', f.cylinder) && !asked(c, 'compression.escape', f.cylinder)
+  open: (c, f) => taken(c, 'compression.leakdown', f.cylinder) && !taken(c, 'compression.escape', f.cylinder)
 };
 
 const spark = (how: string, minutes = 3): AskRule => repeat(`Spark again${how}`, 'spark', minutes);
@@ -213,6 +224,12 @@ export const headAsks: Asks = {
     whereOut,
     lashIfValves,
     job('air-cause', { only: ['fault'] })
+  ],
+  'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
+  'compression.leakdown-bore': [
+    look((_, f) => `Light into the bore${at(f)}`, ['plugs.hole'], 5, {
+      open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
+    })
   ],
   'compression.leakdown-gasket': [job('head-gasket', { only: ['fault'] })],
   'compression.lash-intake': [job('lash', { only: ['fault', 'watch'] })],

@@ -1,4 +1,5 @@
 import { cylindersOf } from '../findings/context.ts';
+import { isAfter } from '../units/instant.ts';
 import { windingRows } from '../stations/spark/windings.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
@@ -13,10 +14,16 @@ const coldAndWarm: AskRule = {
     !windingRows(c).some((w) => w.warmOverCold !== undefined) && c.record.last('spark.primary')?.value !== 'unknown'
 };
 
+/** What a run was stopped for is looked into until a cause of it is found, or work was done on it since: then it is run again. */
 const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
   ...r,
   only: ['fault'],
-  open: (c, f) => reasons.includes(String(c.record.value('run.reason'))) && !heatExplained(c) && r.open(c, f)
+  open: (c, f) => {
+    const stop = c.record.last('run.reason');
+    const worked = (['cooling', 'fuel'] as const).flatMap((s) => c.worked(s));
+    if (!stop || !reasons.includes(String(stop.value)) || heatExplained(c)) return false;
+    return !worked.some((at) => isAfter(at, stop.at)) && r.open(c, f);
+  }
 });
 
 /** What a run asks for, in the trade's order. C: common practice. */

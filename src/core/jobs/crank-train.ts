@@ -5,20 +5,24 @@ import type { JobRule } from './job.ts';
 export const crankTrain = {
   soak: {
     title: 'Soak the bores, wait a day, turn it again',
-    raisedBy: ['turn.locked', 'turn.stiff', 'turn.gritty', 'turn.again', 'plugs.hole-rust'],
+    renews: ['turn.soaked'],
+    raisedBy: [
+      'turn.locked',
+      'turn.stiff',
+      'turn.gritty',
+      'turn.again',
+      'plugs.hole-rust',
+      'compression.leakdown-rings'
+    ],
     how: 'Penetrating oil through the plug holes; neutral and starter pinion free; no force. Turned again the next day before it counts.',
     tools: ['plug wrench'],
     consumables: ['penetrating oil'],
-    // Soaked already, and it turns since: what is left is to turn it again the next day.
+    // Soaked already, and not found stuck since: what is left is to turn it again the next day.
     met: (c) => {
       const soaked = c.record.last('turn.soaked');
       const turned = c.record.last('turn.result');
-      return (
-        soaked?.value === 'yes' &&
-        turned !== undefined &&
-        isAfter(turned.at, soaked.at) &&
-        (turned.value === 'bumps' || turned.value === 'free')
-      );
+      const bad = turned !== undefined && !['bumps', 'free', 'unknown'].includes(String(turned.value));
+      return soaked?.value === 'yes' && !(bad && isAfter(turned.at, soaked.at));
     },
     minutes: 10,
     wait: 1440,

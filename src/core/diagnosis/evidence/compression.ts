@@ -1,4 +1,4 @@
-import { latestAt } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
@@ -9,6 +9,7 @@ import { tightOnes } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows } from '../../stations/compression/leakdown.ts';
+import { soakedAt } from '../../stations/compression/measure.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
 import { leaning, past, seen, type Measure, type Observed } from './observed.ts';
@@ -189,6 +190,14 @@ const air =
     return o.likelihood.present < 1 ? o : undefined;
   };
 
+/** Leak-down taken after a soak: as much as before, or sealed. */
+const soakNoHelp: Measure = (c, cylinder) => {
+  const r = row(c, cylinder);
+  const at = latestAt(c.record.all('compression.leakdown', cylinder === undefined ? {} : { cylinder }));
+  if (!r || r.disagree || !soakedAt(c).some((s) => isAfter(at, s))) return undefined;
+  return leakPast(c, r.share, r.tester);
+};
+
 const lash: Measure = (c, cylinder) => {
   const values = (['lashIn', 'lashEx'] as const).map((k) => known(ofThisPart(c, `compression.${k}`, cylinder)));
   if (values.every((v) => v === undefined)) return undefined;
@@ -210,6 +219,7 @@ export const compressionMeasures: Readonly<Record<string, Measure>> = {
   wet,
   'wet-all': wetAll,
   leakdown,
+  'soak-no-help': soakNoHelp,
   'air-valve': air('intake', 'exhaust'),
   'air-crankcase': air('crankcase'),
   'air-gasket': air('neighbour', 'edge'),

@@ -10,7 +10,12 @@ export const powerHead = inSystem('power-head', [
     per: 'cylinder',
     prior: { L: 0.07, D: 0.08, N: 0.03, S: 0.004 },
     years: 0.6,
-    shows: { usually: ['low', 'leaks', 'low-again'], often: ['wet-rises', 'air-crankcase'], rarely: ['stiff'] },
+    shows: {
+      usually: ['low', 'leaks', 'low-again'],
+      often: ['wet-rises', 'air-crankcase'],
+      rarely: ['stiff'],
+      sometimes: ['soak-no-help']
+    },
     cure: 'Soak overnight with penetrating oil, run with oil, measure again.',
     settled: 'leak-down',
     step: 'soak',
@@ -24,12 +29,12 @@ export const powerHead = inSystem('power-head', [
     per: 'cylinder',
     prior: { L: 0.012, D: 0.012, N: 0.03, S: 0.005 },
     shows: {
-      usually: ['low', 'wet-rises', 'air-crankcase', 'leaks', 'low-again'],
+      usually: ['low', 'wet-rises', 'air-crankcase', 'leaks', 'low-again', 'soak-no-help'],
       often: ['hole-scored'],
       sometimes: ['plug-oily', 'no-drop']
     },
     cure: 'Overhaul: bore, piston and rings; a specialist measures it.',
-    settled: 'leak-down',
+    settled: 'bore-light',
     step: 'overhaul',
     parts: [250, 450, 900],
     minutes: [480, 720, 1200],
@@ -76,7 +81,7 @@ export const powerHead = inSystem('power-head', [
     per: 'cylinder',
     prior: { L: 0.003, D: 0.003, N: 0.008, S: 0.001 },
     shows: {
-      always: ['low', 'low-again'],
+      always: ['low', 'low-again', 'soak-no-help'],
       usually: ['air-crankcase', 'leaks', 'hole-scored'],
       often: ['plug-white', 'no-drop'],
       sometimes: ['shakes']
@@ -96,7 +101,7 @@ export const powerHead = inSystem('power-head', [
     prior: { L: 0.03, D: 0.03, N: 0.02, S: 0.003 },
     years: 0.4,
     shows: {
-      always: ['air-valve'],
+      always: ['air-valve', 'soak-no-help'],
       usually: ['low', 'leaks', 'low-again'],
       often: ['no-drop'],
       sometimes: ['shakes'],

@@ -83,6 +83,15 @@ export const compressionSigns: readonly SignKind[] = [
     measured: 'wet'
   },
   {
+    id: 'soak-no-help',
+    check: 'leak-down',
+    per: 'cylinder',
+    present: 'it leaks as before after a soak',
+    absent: 'a soak has sealed it',
+    leak: 0.05,
+    measured: 'soak-no-help'
+  },
+  {
     id: 'all-rise-wet',
     check: 'wet',
     present: 'all rise together with oil',

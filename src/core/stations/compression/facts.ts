@@ -94,6 +94,8 @@ interface LeakDownValues {
   readonly tester: string;
   readonly bands: LeakBands;
   readonly strokes: 'two' | 'other';
+  /** Air past the rings alone: whether the bores were soaked before it. */
+  readonly soaked?: boolean;
 }
 interface LashValues {
   readonly valve: 'intake' | 'exhaust';

@@ -37,10 +37,19 @@ const leakDown: WordsOf<LeakDownFacts, object>['leakdown'] = ({ cylinder, condit
   const where = escapes.length
     ? `It comes out at ${listed(escapes.map((e) => air([e])))}: ${listed(escapes.map((e) => behind(e, values.strokes === 'two')))}.`
     : 'Listen where the air comes out: that names the part.';
+  const then =
+    values.soaked === undefined
+      ? ''
+      : values.soaked
+        ? ' It was soaked, and still leaks: a light into the bore, then the price of an overhaul.'
+        : ' Rings that stood often come free: soak overnight and repeat before condemning.';
   return {
     ...(condition === 'sound'
       ? { found: `Leak-down of cylinder ${cylinder} is ${said}: tight.` }
-      : { found: `Leak-down of cylinder ${cylinder} is ${said}, like a hole of ${mm(hole)}.`, advice: where }),
+      : {
+          found: `Leak-down of cylinder ${cylinder} is ${said}, like a hole of ${mm(hole)}.`,
+          advice: `${where}${then}`
+        }),
     because: {
       inputs: [
         `leak-down: ${said}`,

@@ -6,6 +6,8 @@ import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../physics/leak-down.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { measure } from '../../measurements/measure.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { boreWork, soakedAt } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
 
@@ -48,13 +50,21 @@ export function leakDownRows(c: Context): LeakDownRow[] {
       rank: () => 0,
       voided: () => undefined
     },
-    c.worked('compression')
+    boreWork(c)
   );
   return cylindersOf(c).flatMap((cylinder) => {
     const readings = taken.get(String(cylinder))?.groups[0]?.readings ?? [];
     const values = readings.map((r) => r.value as number);
     if (!values.length) return [];
-    const escape = c.record.value('compression.escape', cylinder);
+    // Where the air came out before the last work, or soak, is where it came out then.
+    const heard = c.record.last('compression.escape', cylinder);
+    const since = latestAt(
+      boreWork(c)
+        .filter((at) => isAfter(readings[0]!.at, at))
+        .map((at) => ({ at }))
+    );
+    const escape =
+      heard && (!since || isAfter(heard.at, since)) ? c.record.value('compression.escape', cylinder) : undefined;
     const apart = (list: readonly number[]): boolean => Math.max(...list) - Math.min(...list) > DISAGREE;
     // Three in a row that agree have closed the doubt: what was read before them was not at top, or a valve that had not shut.
     const settled = values.slice(-SETTLES);
@@ -87,6 +97,8 @@ export const bandsOf = (limit: Judged, tester: LeakTester): LeakBands =>
 export const leakBands = (c: Context, tester: LeakTester): LeakBands =>
   bandsOf(judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch), tester);
 
+const takenAt = (c: Context, cylinder: number): Instant => latestAt(c.record.all('compression.leakdown', { cylinder }));
+
 /** Percent by this instrument's own bands, where the air comes out, and lash. */
 export function analyseLeakDown(c: Context): LeakDownAnalysed {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
@@ -104,11 +116,15 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
     const bands = bandsOf(limit, tester);
     const condition = share >= bands.fault ? 'fault' : share >= bands.watch ? 'watch' : 'sound';
     const gasket = escapes.includes('neighbour') || escapes.includes('edge');
+    // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
+    const rings = escapes.length === 1 && escapes[0] === 'crankcase' && condition === 'fault';
+    const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
     return {
       kind: gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
+      ...(rings ? { id: soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
       cylinder,
       condition,
-      values: { share, hole, escapes, bands, strokes, tester: tester.name },
+      values: { share, hole, escapes, bands, strokes, tester: tester.name, ...(rings ? { soaked } : {}) },
       limit
     };
   });

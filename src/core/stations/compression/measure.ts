@@ -1,3 +1,4 @@
+import type { Instant } from '../../units/instant.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
 import { measure, type Measured, type MeasureRule } from '../../measurements/measure.ts';
@@ -64,6 +65,15 @@ function completed(tests: readonly PressureTest[]): readonly PressureTest[] {
   );
 }
 
+/** When the bores were soaked: by the answer at the hand turn, or by the job. */
+export const soakedAt = (c: Context): readonly Instant[] => [
+  ...c.record.all('turn.soaked').flatMap((r) => (r.value === 'yes' ? [r.at] : [])),
+  ...c.renewed('turn.soaked')
+];
+
+/** Work that changes what a cylinder holds: what is proved at this check, and a soak. What was read before it is how it was. */
+export const boreWork = (c: Context): readonly Instant[] => [...c.worked('compression'), ...soakedAt(c)];
+
 /** What was measured at each cylinder, and what of it counts. */
 export const pressures = (c: Context): Map<string, Measured<PressureTest, PressureVoid>> =>
-  measure(completed(pressureTests(c)), rule, c.worked('compression'));
+  measure(completed(pressureTests(c)), rule, boreWork(c));

@@ -64,18 +64,18 @@ const trials: readonly Trial<FuelPart>[] = [
     accuses: {}
   },
   {
-    item: 'fuel.portable',
-    why: 'A portable tank straight to the engine separates the boat from the engine in one move.',
-    minutes: 10,
-    clears: { fine: ['pump', 'needle', 'jet'], same: ['vent', 'upstream', 'empty', 'bulb'] },
-    accuses: {}
-  },
-  {
     item: 'fuel.filter',
     why: 'Filters are seen in a minute, and a clogged one starves it at speed only.',
     minutes: 5,
     clears: { clean: ['filter'], 'not-fitted': ['filter'] },
     accuses: { clogged: 'filter', water: 'filter' }
+  },
+  {
+    item: 'fuel.portable',
+    why: 'A portable tank straight to the engine separates the boat from the engine in one move.',
+    minutes: 10,
+    clears: { fine: ['pump', 'needle', 'jet'], same: ['vent', 'upstream', 'empty', 'bulb'] },
+    accuses: {}
   },
   {
     item: 'fuel.hose',
@@ -133,6 +133,8 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   const gone = new Set<string>([
     ...(noBulb ? ['bulb', 'pump', 'fuel.bulb', 'fuel.revived', 'fuel.portable', 'fuel.floods', 'fuel.pump'] : []),
     ...(profile.supply === 'pressurised' ? ['vent', 'fuel.vent'] : []),
+    // What squeezing revives is no jet: whether it runs on choke only tells nothing then.
+    ...(c.record.value('fuel.revived') === 'yes' && !choke ? ['fuel.chokeOnly'] : []),
     ...(injected ? ['jet', 'needle', 'fuel.chokeOnly', 'fuel.floods', 'fuel.bowlLook', 'fuel.jets'] : [])
   ]);
   return eliminate(

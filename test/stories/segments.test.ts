@@ -159,3 +159,95 @@ describe('a coil that dies warm', () => {
     ]
   );
 });
+
+describe('locked by liquid, and nothing else', () => {
+  story(
+    () => new Bench(twin).read('turn.plugs', 'in').read('turn.result', 'locked'),
+    [
+      { entered: 'locked with the plugs in', by: (b) => b, holds: ['locked'], now: /plugs/i },
+      {
+        entered: 'plugs out, it turns, and water comes: that was the lock; it is turned dry, not soaked for rust',
+        by: (b) => b.read('turn.plugs', 'out').read('turn.result', 'bumps').read('turn.water', 'some'),
+        holds: ['liquid'],
+        finds: ['turn.free:sound', 'turn.water:fault'],
+        notFinds: ['turn.again'],
+        notSays: /turns running/,
+        notJobs: ['soak'],
+        now: /until no more water comes/
+      },
+      { entered: 'turned dry', by: (b) => b.read('turn.water', 'none'), holds: [], notFinds: ['turn.again'] }
+    ]
+  );
+  story(
+    () => new Bench(twin).read('turn.plugs', 'in').read('turn.result', 'locked'),
+    [
+      {
+        entered: 'plugs out it turns, and nothing came out: nobody knows what held it, it is turned again tomorrow',
+        by: (b) => b.read('turn.plugs', 'out').read('turn.result', 'bumps').read('turn.water', 'none'),
+        finds: ['turn.again:watch'],
+        holds: ['locked']
+      }
+    ]
+  );
+});
+
+describe('charging mended, a gasket renewed: what was measured before is how it was', () => {
+  const run = (volts: number) => (b: Bench) =>
+    b
+      .read('run.event', 'start')
+      .read('run.rpm', 2500)
+      .read('run.volts', volts)
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran');
+  story(
+    () => new Bench({ ...two, starting: 'electric' }),
+    [
+      { entered: '12.2 V at speed', by: run(12.2), finds: ['run.undercharge:fault'] },
+      {
+        entered: 'mended, and 14.1 V',
+        by: (b) => run(14.1)(b.done('charging')),
+        is: { run: 'sound' },
+        notJobs: ['charging']
+      }
+    ]
+  );
+  story(
+    () => new Bench({ ...two, strokes: 'four', cylinders: 4 }),
+    [
+      {
+        entered: 'two neighbours low, air between them',
+        by: (b) =>
+          b
+            .psi(
+              [
+                [1, 188],
+                [2, 120],
+                [3, 118],
+                [4, 190],
+                [2, 121],
+                [3, 119]
+              ],
+              open
+            )
+            .read('compression.leakdown', 0.45, { cylinder: 2 })
+            .read('compression.escape', ['neighbour'], { cylinder: 2 }),
+        jobs: ['head-gasket']
+      },
+      {
+        entered: 'renewed, all alike: the air between them is not found a second time',
+        by: (b) =>
+          b.done('head-gasket').psi(
+            [
+              [1, 187],
+              [2, 186],
+              [3, 185],
+              [4, 189]
+            ],
+            open
+          ),
+        is: { compression: 'sound' },
+        notFinds: ['compression.leakdown-gasket']
+      }
+    ]
+  );
+});

@@ -7,7 +7,7 @@ import { caseDangers } from '../stations/gear/case-state.ts';
 import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { smooth, turning } from '../stations/turn/analyse.ts';
-import { oilShutIn, plugsAt, waterIn } from '../stations/turn/plugs-out.ts';
+import { oilShutIn, plugsAt, waterComes, waterIn } from '../stations/turn/plugs-out.ts';
 import { isAfter } from '../units/instant.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { school } from '../house-rules/rules.ts';
@@ -159,14 +159,13 @@ export const holdRules: readonly HoldRule[] = [
     raised: (c) => {
       if (drowned(c)) return undefined;
       const wet = waterIn(c);
-      return wet.length
-        ? `There is water in ${cylindersSaid(wet)}: it does not compress, and bends the rod.`
-        : undefined;
+      if (!wet.length && !waterComes(c)) return undefined;
+      return `${wet.length ? `There is water in ${cylindersSaid(wet)}` : 'Water still comes out of the plug holes'}: it does not compress, and bends the rod.`;
     },
     needs: (c) => [
       {
         text: 'plugs out, turned by hand with the holes lowest, and every hole looked into and dry',
-        done: waterIn(c).length === 0,
+        done: waterIn(c).length === 0 && !waterComes(c),
         station: 'plugs'
       }
     ]

@@ -28,6 +28,7 @@ export const electrics = {
   charging: {
     title: 'Charging circuit, from the battery to the stator',
     raisedBy: ['run.undercharge', 'run.overcharge'],
+    renews: ['run.volts'],
     how: 'Battery and connections first, then its fuse, regulator and ground, rectifier, the coils last: each measured before it is renewed. Too much: the regulator and its ground.',
     tools: ['meter'],
     parts: ['what the meter condemns'],

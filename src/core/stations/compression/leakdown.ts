@@ -40,6 +40,15 @@ const DISAGREE = 0.15;
 /** So many that agree in a row close the doubt about those before them (C). */
 const SETTLES = 3;
 
+/** Work was done on the cylinders after a leak-down, and their compression read after that: the leak-down is what was cured. */
+function curedSince(c: Context, cylinder: number, at: Instant): boolean {
+  const pressed = latestAt([
+    ...c.record.all('compression.pressure', { cylinder }),
+    ...c.record.all('compression.pulls', { cylinder })
+  ]);
+  return boreWork(c).some((w) => isAfter(w, at) && isAfter(pressed, w));
+}
+
 /** Leak-down of each cylinder as it stands now. */
 export function leakDownRows(c: Context): LeakDownRow[] {
   const taken = measure(
@@ -55,7 +64,7 @@ export function leakDownRows(c: Context): LeakDownRow[] {
   return cylindersOf(c).flatMap((cylinder) => {
     const readings = taken.get(String(cylinder))?.groups[0]?.readings ?? [];
     const values = readings.map((r) => r.value as number);
-    if (!values.length) return [];
+    if (!values.length || curedSince(c, cylinder, readings.at(-1)!.at)) return [];
     // Where the air came out before the last work, or soak, is where it came out then.
     const heard = c.record.last('compression.escape', cylinder);
     const since = latestAt(

@@ -68,8 +68,12 @@ const causesAt: Readonly<Record<SymptomId, readonly StationId[]>> = {
 };
 
 /** A cause written down, or work done where its causes lie, at or after an instant. */
-const explainedSince = (c: Context, id: SymptomId, at: Instant): boolean =>
-  [causeAt(c), ...causesAt[id].flatMap((s) => c.worked(s))].some((x) => x !== '' && !isAfter(at, x));
+const explainedSince = (c: Context, id: SymptomId, at: Instant): boolean => {
+  // What charges it is mended by a job of its own, whose proof is the run.
+  const charger = id === 'undercharge' || id === 'overcharge' ? c.renewed('run.volts') : [];
+  const worked = causesAt[id].flatMap((s) => c.worked(s));
+  return [causeAt(c), ...charger, ...worked].some((x) => x !== '' && !isAfter(at, x));
+};
 
 /** Everything that a run showed and that is not closed: explained, and the same run made again without it. */
 export function symptoms(c: Context): Symptom[] {

@@ -7,6 +7,7 @@ import { findingsOf, practice } from '../../findings/collect.ts';
 import { depthsFound } from './depths-found.ts';
 import { exposure } from './exposure.ts';
 import { lockTree } from './lock.ts';
+import { plugsAt } from './plugs-out.ts';
 import { shifting } from './shifting.ts';
 import { roughTree } from './rough.ts';
 
@@ -23,8 +24,13 @@ export function expectedBumps(strokes: string | undefined, cylinders: number | u
 /** Turned smoothly: with bumps, or without them while the plugs were out. */
 export const smooth: ReadonlySet<string> = new Set(['bumps', 'free']);
 
+interface Turn {
+  readonly result: string;
+  readonly at: string;
+}
+
 export interface Turning {
-  readonly turns: readonly { readonly result: string; readonly at: string }[];
+  readonly turns: readonly Turn[];
   /** Smooth turns since the last one that was not. */
   readonly smoothSince: number;
   readonly everBad: boolean;
@@ -32,21 +38,33 @@ export interface Turning {
   readonly provedNextDay: boolean;
 }
 
+/** Locked with the plugs in, smooth with them out, and liquid seen to come out: that was the lock, and no rust. */
+const liquidLock = (c: Context, t: Turn, next: Turn | undefined): boolean =>
+  t.result === 'locked' &&
+  plugsAt(c, t.at) === 'in' &&
+  next !== undefined &&
+  smooth.has(next.result) &&
+  plugsAt(c, next.at) === 'out' &&
+  c.record.all('turn.water').some((r) => isAfter(r.at, t.at) && ['some', 'much', 'oil'].includes(String(r.value)));
+
 /** The history of hand turns, as the holds need it. */
 export function turning(c: Context): Turning {
   const turns = c.record
     .all('turn.result')
     .filter((r) => r.value !== 'unknown')
     .map((r) => ({ result: r.value as string, at: r.at }));
-  const lastBad = turns.findLastIndex((t) => !smooth.has(t.result));
+  const lastBad = turns.findLastIndex((t, k) => !smooth.has(t.result) && !liquidLock(c, t, turns[k + 1]));
   const soak = c.record.last('turn.soaked');
-  const since = turns.slice(lastBad + 1).filter((t) => soak?.value !== 'yes' || isAfter(t.at, soak.at));
+  const since = turns
+    .slice(lastBad + 1)
+    .filter((t) => smooth.has(t.result))
+    .filter((t) => soak?.value !== 'yes' || isAfter(t.at, soak.at));
   const first = since[0];
   const last = since[since.length - 1];
   const hours = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / 3.6e6 : 0;
   return {
     turns,
-    smoothSince: turns.length - 1 - lastBad,
+    smoothSince: turns.slice(lastBad + 1).filter((t) => smooth.has(t.result)).length,
     everBad: lastBad >= 0,
     provedNextDay: since.length > 0 && hours >= ruleNumber(c.rules, 'nextDay')
   };

@@ -23,6 +23,12 @@ export function oilShutIn(c: Context): boolean {
   return c.record.value('turn.plugs') === 'in';
 }
 
+/** Water came out of the plug holes when it was turned, and nobody has turned it dry since. */
+export const waterComes = (c: Context): boolean => {
+  const said = c.record.value('turn.water');
+  return said === 'some' || said === 'much';
+};
+
 /** Cylinders with water in them, or on their plug, that nobody has seen empty since. */
 export function waterIn(c: Context): number[] {
   const dry = latestAt(c.record.all('turn.water').filter((r) => r.value === 'none' || r.value === 'oil'));

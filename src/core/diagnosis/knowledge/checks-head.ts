@@ -124,6 +124,14 @@ export const headChecks: readonly Check[] = [
     given: ['low', 'air-valve']
   },
   {
+    id: 'belt',
+    title: 'Look at the timing belt and its marks',
+    station: 'turn',
+    minutes: 5,
+    made: ['turn.belt'],
+    fits: { camDrive: ['belt!'] }
+  },
+  {
     id: 'bore-light',
     title: 'Light into the bores',
     station: 'plugs',

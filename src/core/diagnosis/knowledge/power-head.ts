@@ -218,7 +218,7 @@ export const powerHead = inSystem('power-head', [
     id: 'belt',
     label: 'timing belt off or old',
     prior: { L: 0.015, D: 0.01, N: 0.02, S: 0.005 },
-    shows: { usually: ['low-all', 'no-start'], often: ['timing-off', 'bumps-few', 'no-bumps'] },
+    shows: { always: ['belt-bad'], usually: ['low-all', 'no-start'], often: ['timing-off', 'bumps-few', 'no-bumps'] },
     cure: 'Marks checked before it is cranked; new belt and tensioner.',
     settled: 'timing',
     step: 'belt',

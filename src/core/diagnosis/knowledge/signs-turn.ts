@@ -168,6 +168,16 @@ export const turnSigns: readonly SignKind[] = [
     reads: [{ item: 'plugs.hole', present: ['scored', 'debris'] }]
   },
   {
+    id: 'belt-bad',
+    check: 'belt',
+    present: 'the timing belt is cracked, slack or oily',
+    absent: 'the timing belt is sound',
+    leak: 0.005,
+    reads: [{ item: 'turn.belt', present: ['cracked', 'slack', 'oily'] }],
+    findings: ['turn.belt'],
+    fits: { camDrive: ['belt!'] }
+  },
+  {
     id: 'starter-slow',
     check: 'starter',
     present: 'it cranks slowly',

@@ -251,3 +251,62 @@ describe('charging mended, a gasket renewed: what was measured before is how it 
     ]
   );
 });
+
+describe('fresh fuel, and then a jar with two layers', () => {
+  const fresh = (b: Bench) =>
+    b.read('fuel.tank', 'fresh').read('fuel.line', 'fresh').read('fuel.bowl', 'fresh').read('fuel.age', 1);
+  story(
+    () => new Bench(twin),
+    [
+      { entered: 'called fresh', by: fresh, finds: ['fuel.fresh:sound'], holds: [] },
+      {
+        entered: 'the jar says otherwise: what was called fresh before it is not',
+        by: (b) => b.read('fuel.jar', 'layers'),
+        finds: ['fuel.jar:fault'],
+        notFinds: ['fuel.fresh'],
+        holds: ['fuel'],
+        jobs: ['fuel-drain']
+      },
+      {
+        entered: 'drained and filled again',
+        by: (b) => fresh(b.done('fuel-drain')),
+        holds: []
+      },
+      { entered: 'the jar is clear now', by: (b) => b.read('fuel.jar', 'clear'), is: { fuel: 'sound' }, holds: [] }
+    ]
+  );
+});
+
+describe('bubbles though every stage was read as held', () => {
+  story(
+    () => new Bench(twin).read('gear.look', 'milky'),
+    [
+      {
+        entered: 'soap bubbles at the propeller shaft, no stage falls: the stage is read again there',
+        by: (b) =>
+          b
+            .read('gear.casePressure', 27_000, { conditions: { stage: 'low' } })
+            .wait(0.3)
+            .read('gear.casePressure', 27_000, { conditions: { stage: 'low' } })
+            .read('gear.caseBubbles', ['propshaft']),
+        finds: ['gear.bubbles:fault'],
+        now: /the stage again at which it bubbles/
+      }
+    ]
+  );
+});
+
+describe('a scratched bore', () => {
+  story(
+    () => new Bench(twin).read('plugs.hole', 'scored', { cylinder: 2 }),
+    [
+      { entered: 'seen by a light', by: (b) => b, finds: ['plugs.hole-scored.2:fault'], notJobs: ['overhaul'] },
+      {
+        entered: 'it holds its air: it is lived with',
+        by: (b) => b.read('compression.leakdown', 0.06, { cylinder: 2 }),
+        finds: ['plugs.hole-scored.2:watch'],
+        notJobs: ['overhaul']
+      }
+    ]
+  );
+});

@@ -77,7 +77,10 @@ export const coolingAsks: Asks = {
     look('The other bank’s thermostat in the pan', ['cooling.thermostatPan'], 15, { open: () => true })
   ],
   'cooling.pump': [job('pump', { only: ['fault'] })],
-  'cooling.drill': [job('leg-water', { only: ['fault'] })],
+  'cooling.drill': [
+    job('leg-water', { only: ['fault'] }),
+    goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, { only: ['watch'] })
+  ],
   'cooling.tube': [job('leg-water', { only: ['fault'] })],
   'cooling.pieces': [job('pieces')]
 };

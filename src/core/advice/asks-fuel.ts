@@ -61,7 +61,12 @@ export const starved: readonly AskRule[] = [
       open: (c, f) => hasBulb(c) && look('', ['fuel.vacuumSpeed'], 2).open(c, f)
     })
   ),
-  trial(fuelTree, { station: 'fuel' })
+  trial(fuelTree, { station: 'fuel' }),
+  // Everything that was asked about is answered: which it lacks is seen while it dies.
+  {
+    ...repeat('Let it die again, a tester on one lead: fuel or spark?', 'run', 15, { needs: 'start' }),
+    open: (c) => fuelTree(c) !== undefined && fuelTree(c)?.next === undefined && fuelTree(c)?.found === undefined
+  }
 ];
 
 /** The work that each part found to starve it asks for. */

@@ -126,7 +126,12 @@ export const headAsks: Asks = {
   'turn.stiff': [job('soak'), repeat('Turn it by hand again, a day later', 'turn', 2)],
   'turn.again': [repeat('Turn it by hand again, a day later', 'turn', 2)],
   'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10)],
-  'turn.nobumps': [look('Say whether the plugs were in', ['turn.plugs'], 1)],
+  'turn.nobumps': [
+    look('Say whether the plugs were in', ['turn.plugs'], 1),
+    repeat('Turn it by hand again, plugs in, and count the bumps', 'turn', 2, {
+      open: (c) => c.record.value('turn.plugs') === 'in'
+    })
+  ],
   'turn.bumps': [look('Compression, every cylinder', ['compression.pressure'], 10)],
   'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5)],
   'turn.depths': [repeat('Piston depths again', 'turn', 10)],

@@ -67,6 +67,7 @@ export const wetEndAsks: Asks = {
     { ...stage, only: ['cannot-tell'] }
   ],
   'gear.test': [look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'] })],
+  'gear.bubbles': [repeat('Case test: the stage again at which it bubbles, shafts turned', 'gear', 15)],
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
   'gear.test-plugs': [
     goOn('A fresh washer for each gear plug, then the same stage again', 'gear', 15, { only: ['fault'] })

@@ -76,7 +76,7 @@ export const gearCase = {
       ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
     ],
     // Once it has leaked and the place is named, resealing is what is left; that is proved by the next test.
-    unless: (c) => washersFirst(c) || placed(c) || caseResult(c).verdict === 'held',
+    unless: (c) => washersFirst(c) || placed(c) || (caseResult(c).verdict === 'held' && leakPlace(c) === 'unknown'),
     how: 'Drained. 3 to 5 psi first, then about 10, turning both shafts and moving the shift at each; soapy water; then vacuum. Never above the manual’s figure.',
     tools: ['regulator and gauge', 'adapter for the plug thread', 'soapy water'],
     minutes: 20,

@@ -1,3 +1,4 @@
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
@@ -52,9 +53,16 @@ export function fuelAge(c: Context): AgedFuel {
 /** Everything that holds fuel has been emptied or filled fresh, or is not there. */
 export function fuelCleared(c: Context): { readonly open: string[]; readonly cleared: boolean } {
   const places = { tank: 'tank', line: 'line and filter', bowl: 'bowl or vapour separator' } as const;
-  const open = (Object.keys(places) as (keyof typeof places)[])
-    .filter((k) => !['drained', 'fresh', 'not-fitted'].includes(String(c.record.value(`fuel.${k}`))))
-    .map((k) => places[k]);
+  // A bad jar is of what was in there then: what was called fresh or drained before it is so no more.
+  const bad = latestAt(c.record.all('fuel.jar').filter((r) => r.value === 'layers' || r.value === 'dark'));
+  const good = latestAt(c.record.all('fuel.jar').filter((r) => r.value === 'clear'));
+  const doubted = bad !== '' && !isAfter(good, bad);
+  const cleared = (k: keyof typeof places): boolean => {
+    const r = c.record.last(`fuel.${k}`);
+    if (r?.value === 'not-fitted') return true;
+    return (r?.value === 'drained' || r?.value === 'fresh') && !(doubted && !isAfter(r.at, bad));
+  };
+  const open = (Object.keys(places) as (keyof typeof places)[]).filter((k) => !cleared(k)).map((k) => places[k]);
   return { open, cleared: open.length === 0 };
 }
 

@@ -1,4 +1,5 @@
 import { isAfter, latestAt } from '../../units/instant.ts';
+import { tightOnes } from '../compression/analyse.ts';
 import { boreOil } from './oil-in-bores.ts';
 import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
@@ -105,10 +106,12 @@ function holes(c: Context, out: Out): void {
   for (const k of cylindersOf(c)) {
     const hole = c.record.value('plugs.hole', k);
     if (hole === undefined || hole === 'clean') continue;
+    // A scratch that holds its pressure is lived with, and looked at again.
+    const holds = hole === 'scored' && tightOnes(c).has(k);
     out.add(
       `hole-${hole}`,
-      says[hole][0],
-      `${says[hole][1]} ${k}. ${then[hole]}`,
+      holds ? 'watch' : says[hole][0],
+      `${says[hole][1]} ${k}. ${holds ? 'Leak-down finds it tight: it is lived with, and looked at again next season.' : then[hole]}`,
       practice([`into hole ${k}: ${hole}`], 'look into the hole before anything spins.'),
       k
     );

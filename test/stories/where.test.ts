@@ -1,6 +1,7 @@
 import { describe } from 'vitest';
 import { PSI } from '../../src/core/units/factors.ts';
 import { Bench } from '../case.ts';
+import { caseTest } from '../case-test.ts';
 import { four, open, tester, two } from './engines.ts';
 import { story } from './story.ts';
 
@@ -244,6 +245,70 @@ describe('dry from standing, and all of them rise with oil', () => {
         notSays: /rings or bore/,
         notJobs: ['overhaul', 'soak'],
         notNow: /Measure the compression again/
+      }
+    ]
+  );
+});
+
+describe('water again, after the case held its test and was filled', () => {
+  const held = (b: Bench) =>
+    caseTest(b.read('gear.first', 'milky').read('gear.look', 'milky'))
+      .read('gear.look', 'clear')
+      .read('gear.washers', 'yes')
+      .read('gear.refill', 'service');
+  story(
+    () => new Bench(two),
+    [
+      { entered: 'held, filled for service', by: held, notFinds: ['gear.water'], holds: [] },
+      {
+        entered: 'thirty millilitres of water at the next look: it came in since',
+        by: (b) => b.read('gear.water', 30e-6),
+        finds: ['gear.water:watch'],
+        holds: ['gear-water'],
+        jobs: ['gear-refill']
+      }
+    ]
+  );
+});
+
+describe('three per cent of water in a jar of fuel that was called fresh', () => {
+  story(
+    () =>
+      new Bench(two)
+        .read('fuel.tank', 'fresh')
+        .read('fuel.line', 'fresh')
+        .read('fuel.bowl', 'fresh')
+        .read('fuel.age', 1),
+    [
+      {
+        entered: 'measured in the jar',
+        by: (b) => b.read('fuel.jarWater', 0.03),
+        finds: ['fuel.jar:fault'],
+        holds: ['fuel'],
+        jobs: ['fuel-drain']
+      }
+    ]
+  );
+});
+
+describe('hot, and every look at its water was good', () => {
+  story(
+    () => new Bench(two),
+    [
+      {
+        entered: '95 °C: why is looked for before anything runs again',
+        by: (b) =>
+          b
+            .read('cooling.screen', 'clear')
+            .read('cooling.strainer', 'clear')
+            .read('cooling.outlet', 'clear')
+            .read('cooling.thermostatPan', 'good')
+            .read('cooling.opened', 'yes')
+            .read('cooling.set', 0)
+            .read('cooling.housing', 'good')
+            .read('cooling.head', 368),
+        finds: ['cooling.hot:fault'],
+        now: /^Find why it ran hot/
       }
     ]
   );

@@ -67,8 +67,8 @@ export const coolingAsks: Asks = {
     { ...head, only: ['cannot-tell'] },
     job('outlet', { only: ['fault'] })
   ],
-  'cooling.hot': heat,
-  'cooling.rising': heat,
+  'cooling.hot': [...heat, job('hot')],
+  'cooling.rising': [...heat, job('hot')],
   'cooling.thermostat': [
     look('The stamp on the thermostat', ['cooling.thermostatStamp'], 1, { only: ['cannot-tell'] }),
     job('thermostat', { only: ['fault', 'watch'] })

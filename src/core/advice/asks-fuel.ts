@@ -106,6 +106,10 @@ export const fuelAsks: Asks = {
     { ...capOpen, only: ['fault'] },
     { ...portable, only: ['fault'] }
   ],
+  'fuel.vacuum-vent': [job('fuel-line')],
+  'fuel.vacuum-tank-side': [job('fuel-line')],
+  'fuel.vacuum-engine-side': [job('fuel-line')],
+  'fuel.tank-pressure': [job('fuel-line')],
   'fuel.part-vent': [job('fuel-line')],
   'fuel.part-tap': [job('fuel-line')],
   'fuel.dies': starved,

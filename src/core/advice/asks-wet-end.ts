@@ -100,7 +100,8 @@ export const wetEndAsks: Asks = {
   'oil.thin': [job('oil-level')],
   'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],
   'oil.laboratory': [
-    look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] })
+    look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] }),
+    job('oil-level', { only: ['fault'] })
   ],
   'oil.poured': [goOn('Wait, dip twice', 'oil', 5)],
   'oil.milky': [job('sump-water')]

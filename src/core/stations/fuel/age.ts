@@ -54,7 +54,10 @@ export function fuelAge(c: Context): AgedFuel {
 export function fuelCleared(c: Context): { readonly open: string[]; readonly cleared: boolean } {
   const places = { tank: 'tank', line: 'line and filter', bowl: 'bowl or vapour separator' } as const;
   // A bad jar is of what was in there then: what was called fresh or drained before it is so no more.
-  const bad = latestAt(c.record.all('fuel.jar').filter((r) => r.value === 'layers' || r.value === 'dark'));
+  const bad = latestAt([
+    ...c.record.all('fuel.jar').filter((r) => r.value === 'layers' || r.value === 'dark'),
+    ...c.record.all('fuel.jarWater').filter((r) => typeof r.value === 'number' && r.value > E10_HOLDS)
+  ]);
   const good = latestAt(c.record.all('fuel.jar').filter((r) => r.value === 'clear'));
   const doubted = bad !== '' && !isAfter(good, bad);
   const cleared = (k: keyof typeof places): boolean => {

@@ -1,3 +1,4 @@
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
@@ -63,9 +64,20 @@ export function oilLowEver(c: Context): boolean {
   });
 }
 
+/** When water was last seen in it, an empty text where it never was. */
+const lastWater = (c: Context): Instant =>
+  latestAt([
+    ...c.record.all('gear.first').filter((r) => wetFirst.has(r.value)),
+    ...c.record.all('gear.look').filter((r) => wetLook.has(r.value)),
+    ...c.record.all('gear.water').filter((r) => typeof r.value === 'number' && r.value > 0)
+  ]);
+
 /** The way in is dealt with: by a held case test, or by the house's rule with fresh washers and a later clean look. */
 export function waterCured(c: Context): boolean {
-  if (c.record.value('gear.refill') !== 'service') return false;
+  const filled = c.record.last('gear.refill');
+  if (filled?.value !== 'service') return false;
+  // Water seen again after the fill came in since.
+  if (isAfter(lastWater(c), filled.at)) return false;
   if (caseResult(c).verdict === 'held') return true;
   return washersFirst(c) && c.record.value('gear.washers') === 'yes' && !waterSeen(c) && !oilLow(c);
 }

@@ -14,7 +14,10 @@ describe('the register of jobs', () => {
     expect(traitsOf('__proto__')).toEqual({});
   });
   it('lists every job of every system once', async () => {
-    const files = import.meta.glob(['./*.ts', '!./*.test.ts'], { eager: true }) as Record<string, Record<string, unknown>>;
+    const files = import.meta.glob(['./*.ts', '!./*.test.ts'], { eager: true }) as Record<
+      string,
+      Record<string, unknown>
+    >;
     const defined = Object.entries(files)
       .filter(([, m]) => m !== (register as unknown))
       .flatMap(([, m]) => Object.values(m))

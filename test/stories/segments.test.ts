@@ -310,3 +310,27 @@ describe('a scratched bore', () => {
     ]
   );
 });
+
+describe('gritty after salt water: no overhaul before it is known where', () => {
+  story(
+    () =>
+      new Bench({ ...two, strokes: 'four', cylinders: 4 }, 'drowned', { submerged: 'yes', water: 'salt' }).read(
+        'turn.plugs',
+        'out'
+      ),
+    [
+      {
+        entered: 'it turns gritty',
+        by: (b) => b.read('turn.result', 'gritty'),
+        finds: ['turn.gritty:fault'],
+        notJobs: ['overhaul']
+      },
+      {
+        entered: 'smooth in neutral: the gears, and not the power head',
+        by: (b) => b.read('turn.roughNeutral', 'smooth'),
+        notJobs: ['overhaul'],
+        notFinds: ['turn.gritty']
+      }
+    ]
+  );
+});

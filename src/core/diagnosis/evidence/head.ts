@@ -163,6 +163,15 @@ const roughLeg: Measure = (c) => {
   return c.record.value('turn.roughNeutral') === 'still' ? leaning(0.4, 1, at) : undefined;
 };
 
+/** What is left once gears, pinion and leg were taken out of it: found by elimination, or cleared by one of them. */
+const roughHead: Measure = (c) => {
+  const found = roughTree(c)?.found;
+  const at = latestAt(
+    (['turn.roughNeutral', 'turn.roughPinion', 'turn.roughLeg'] as const).flatMap((i) => c.record.all(i))
+  );
+  return found && at ? seen(found.id === 'head', at) : undefined;
+};
+
 /** A part of a cylinder that the eye found damaged, or whole. */
 const damaged =
   (part: Damaged): Measure =>
@@ -185,6 +194,7 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   'turn-stiff': turned('stiff'),
   'turn-gritty': (c, k, found) => (roughOutside(c) ? undefined : turned('gritty')(c, k, found)),
   'rough-leg': roughLeg,
+  'rough-head': roughHead,
   'lead-damaged': damaged('lead'),
   'coil-damaged': damaged('coil'),
   'turn-bumps': felt,

@@ -20,6 +20,14 @@ export const turnSigns: readonly SignKind[] = [
     measured: 'turn-gritty'
   },
   {
+    id: 'rough-head',
+    check: 'rough',
+    present: 'it is rough with gears, pinion and leg out of it: the power head',
+    absent: 'what is rough is not the power head',
+    leak: 0.02,
+    measured: 'rough-head'
+  },
+  {
     id: 'rough-leg',
     check: 'rough',
     present: 'it is smooth with gears or leg out of it',

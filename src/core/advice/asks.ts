@@ -1,6 +1,6 @@
 import type { Action } from '../holds/hold.ts';
 import type { Context } from '../findings/context.ts';
-import type { Finding } from '../findings/finding.ts';
+import { kindOf, type Finding } from '../findings/finding.ts';
 import { jobs, type JobId } from '../jobs/register.ts';
 import type { StationId } from '../stations/items.ts';
 import type { AskKind, AskRule } from './ask.ts';
@@ -30,7 +30,7 @@ const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
 /** Every kind of finding that asks for something, for the test that each of them exists. */
 export const askingKinds: readonly string[] = [...table.keys()];
 
-export const kindOfFinding = (f: Finding): string => f.id.split('.', 2).join('.');
+export const kindOfFinding = (f: Finding): string => kindOf(f.id);
 
 const weight: Readonly<Record<Finding['condition'], number>> = {
   held: 0,

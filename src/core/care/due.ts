@@ -1,7 +1,7 @@
 import { addMonths, differenceInCalendarDays, parseISO, format } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import { contextOf } from '../findings/context.ts';
-import { doBy, type DoBy } from '../jobs/do-by.ts';
+import { doBy, hoursThen } from '../jobs/do-by.ts';
 import { contextWithWork } from '../jobs/work.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
@@ -99,13 +99,6 @@ function sayWhy(i: Dated, last: Done | undefined, rate: number | undefined): str
   return `${i.id === 'first-oil' || i.once ? 'After' : 'Every'} ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
 }
 
-/** What was put off with a date, each from the latest assessment that says anything of it; with the engine hours of then. */
-function datedOf(surveys: readonly SurveyFile[], now: Date): (DoBy & { readonly then: number | undefined })[] {
-  const latest = surveys.at(-1);
-  if (!latest) return [];
-  return doBy(contextWithWork(latest, now, 'metric')).map((d) => ({ ...d, then: known(latest.engine.history.hours) }));
-}
-
 /** Everything that falls due on an engine, the next one first; unknown ones after those with a day. */
 export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: Date): Due[] {
   const latest = surveys.at(-1);
@@ -127,8 +120,10 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
     ...intervalsOf(contextOf({ ...latest, houseRules: rules }, now, 'metric'), stored)
   ];
   const list = intervals.map((i) => dueOf(i, done.get(i.id) ?? start[i.id], hours, rate, now));
-  const later = datedOf(surveys, now).map((d) =>
-    dueOf(
+  const put = contextWithWork(latest, now, 'metric');
+  const later = doBy(put).map((d) => {
+    const then = hoursThen(put, d);
+    return dueOf(
       {
         id: d.id,
         title: d.title,
@@ -141,13 +136,13 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
       {
         on: d.from.slice(0, 10),
         what: d.id,
-        ...((d.engineHours ?? d.then) === undefined ? {} : { hours: (d.engineHours ?? d.then)! })
+        ...(then === undefined ? {} : { hours: then })
       },
       hours,
       rate,
       now
-    )
-  );
+    );
+  });
   const temporary = surveys.flatMap((s) =>
     (s.jobs ?? []).flatMap((j): Due[] => {
       if (!j.temporary) return [];

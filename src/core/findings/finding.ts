@@ -44,6 +44,9 @@ export interface Finding {
   readonly values?: object;
 }
 
+/** The kind of a finding, by its id: "compression.low" of "compression.low.2". */
+export const kindOf = (id: string): string => id.split('.', 2).join('.');
+
 const weight: Readonly<{ [C in Condition]: number }> = {
   held: 5,
   fault: 4,

@@ -6,7 +6,7 @@ import type { Step } from '../plan/plan.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
 import { trayLeft, trayOf } from '../tray/tray.ts';
-import { gravest, type Condition, type Finding } from '../findings/finding.ts';
+import { gravest, kindOf, type Condition, type Finding } from '../findings/finding.ts';
 
 export interface Gate {
   readonly id: string;
@@ -103,7 +103,7 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
     const opens =
       condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !mustBeSeen(s));
     // Watched, and every one of them has a date: that opens it, with the dates on it.
-    const dated = condition === 'watch' ? worst.map((f) => dates.get(kindOf(f))) : [];
+    const dated = condition === 'watch' ? worst.map((f) => dates.get(kindOf(f.id))) : [];
     const later = dated.length && dated.every((d) => d !== undefined) ? dated.map((d) => sayLater(c, d)) : undefined;
     const sentence = worst.length
       ? worst.map((f) => f.sentence).join(' ')
@@ -161,7 +161,6 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   return list;
 }
 
-const kindOf = (f: Finding): string => f.id.split('.', 2).join('.');
 const sayLater = (c: Context, d: DoBy): string => `${d.title}: ${sayDoBy(c, d)}.`;
 
 export const ready = (gates: readonly Gate[]): boolean => gates.every((g) => g.passes);

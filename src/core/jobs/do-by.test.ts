@@ -52,6 +52,10 @@ describe('what may wait beyond the release', () => {
       .read('gear.refill', 'service');
     expect(due(b).find((d) => d.id === 'by-gear-oil')).toMatchObject({ atHours: 45 });
     expect(b.holds()).not.toContain('gear-water');
+    // Water seen after that fill came in since: it is a hold again, and no date opens its gate.
+    b.read('gear.water', 30e-6);
+    expect(due(b).map((d) => d.id)).not.toContain('by-gear-oil');
+    expect(b.assessed().gates.find((g) => g.id === 'station.gear')!.passes).toBe(false);
   });
   it('an engine that nothing was put off on has no dates of that kind', () => {
     expect(due(new Bench(four)).filter((d) => d.id.startsWith('by-'))).toEqual([]);

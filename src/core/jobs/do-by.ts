@@ -2,7 +2,7 @@ import { addMonths, format, parseISO } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
-import { waterEver } from '../stations/gear/water.ts';
+import { waterCured, waterEver } from '../stations/gear/water.ts';
 import { isAfter, type Instant } from '../units/instant.ts';
 import { lastMarks } from './done.ts';
 import type { JobId } from './register.ts';
@@ -65,23 +65,26 @@ function lash(c: Context): DoBy | undefined {
 
 function gearOil(c: Context): DoBy | undefined {
   const filled = c.record.last('gear.refill');
-  if (filled?.value !== 'service' || !waterEver(c) || caseResult(c).verdict !== 'held') return undefined;
+  if (!filled || !waterEver(c) || !waterCured(c) || caseResult(c).verdict !== 'held') return undefined;
   return {
     id: 'by-gear-oil',
     title: 'Lower gear plug a crack open: water again?',
     from: filled.at,
     hours: SETTLING,
-    because: 'There was water in it, and the case held its test.',
-    finding: 'gear.water'
+    because: 'There was water in it, and the case held its test.'
   };
 }
 
 /** What of this engine may wait with a date. Order of the trade's urgency. */
 export const doBy = (c: Context): DoBy[] => [anodes(c), lash(c), gearOil(c)].filter((d) => d !== undefined);
 
+/** Engine hours when it was found or done; those of the engine where nobody noted them then. */
+export const hoursThen = (c: Context, d: DoBy): number | undefined =>
+  d.engineHours ?? known(c.survey.engine.history.hours);
+
 /** "by 1 November 2026", "after 5 h, at 17 engine hours". */
 export function sayDoBy(c: Context, d: DoBy): string {
-  const hours = d.engineHours ?? known(c.survey.engine.history.hours);
+  const hours = hoursThen(c, d);
   const day = d.months === undefined ? '' : `by ${format(addMonths(parseISO(d.from), d.months), 'd MMMM yyyy')}`;
   const at =
     d.hours === undefined

@@ -1,5 +1,6 @@
 import { drowned } from '../record/drowned.ts';
 import { against } from '../holds/index.ts';
+import { kindOf } from '../findings/finding.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';
 import { stations } from '../stations/register.ts';
 import { runningRun, streamEarly } from '../stations/run/runs.ts';
@@ -18,7 +19,6 @@ const STOPS: ReadonlySet<string> = new Set([
   'cooling.rising',
   'cooling.outlet'
 ]);
-const kindOf = (id: string): string => id.split('.', 2).join('.');
 
 /** 1: it runs and must not, or something stands that hurts whoever touches it. */
 export function dangers({ context: c, findings, holds }: Position): Move[] {

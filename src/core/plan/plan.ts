@@ -4,7 +4,7 @@ import { findingsFor } from '../judge.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
 import { contextOf, type Context } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
-import type { Finding } from '../findings/finding.ts';
+import { kindOf, type Finding } from '../findings/finding.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { doBy, sayDoBy } from '../jobs/do-by.ts';
@@ -49,15 +49,13 @@ export interface Step {
   readonly temporary?: { readonly until: string; readonly why: string };
 }
 
-const kindOf = (f: Finding): string => f.id.split('.', 2).join('.');
-
 /** Findings that can raise a step, by their kind: every rule asks for a few kinds, and there are many rules. */
 const kinds = new WeakMap<readonly Finding[], Map<string, Finding[]>>();
 function byKind(found: readonly Finding[]): Map<string, Finding[]> {
   const kept = kinds.get(found);
   if (kept) return kept;
   const map = new Map<string, Finding[]>();
-  for (const f of found) if (f.condition !== 'sound') map.set(kindOf(f), [...(map.get(kindOf(f)) ?? []), f]);
+  for (const f of found) if (f.condition !== 'sound') map.set(kindOf(f.id), [...(map.get(kindOf(f.id)) ?? []), f]);
   kinds.set(found, map);
   return map;
 }
@@ -102,14 +100,14 @@ export function established(s: SuspectView): boolean {
   return s.probability > SURE && (s.settling === 'shows' || (s.settling === 'made' && !dear));
 }
 
-/** Whether the check that proves a job cannot tell yet of the very cylinder it was for: a look in the sun proves no spark. */
+/** Whether the check that proves a job cannot tell yet of the very cylinder it was for, or of any where nothing found had asked for it. */
 const untold = (rule: JobRule, was: readonly Finding[], found: readonly Finding[]): boolean =>
   found.some(
     (f) =>
       f.station === rule.proof.station &&
       (f.condition === 'cannot-tell' || f.condition === 'fault') &&
       f.cylinder !== undefined &&
-      was.some((w) => w.cylinder === f.cylinder)
+      (!was.length || was.some((w) => w.cylinder === f.cylinder))
   );
 
 /** "Likely: head gasket (the case leaks under test; …)." */

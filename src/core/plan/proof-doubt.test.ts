@@ -24,3 +24,18 @@ it('an inline engine has one thermostat, whatever bank its reading names', () =>
       .join(' ')
   ).not.toMatch(/port/);
 });
+
+it('a job ticked by hand is not proved by a reading that cannot tell', () => {
+  const open = { conditions: { throttle: 'open', bores: 'dry' } } as const;
+  const b = new Bench({ ...triple, cylinders: 2 })
+    .psi(
+      [
+        [1, 160],
+        [2, 110]
+      ],
+      open
+    )
+    .done('lash');
+  b.psi([[2, 158]], { conditions: { bores: 'dry' } });
+  expect(b.assessed().steps.find((s) => s.id === 'lash')?.state).toBe('done');
+});

@@ -1,5 +1,5 @@
 import type { Context } from '../findings/context.ts';
-import type { StationId } from '../items/register.ts';
+import type { ItemId, StationId } from '../items/register.ts';
 import type { Action } from '../stations/station.ts';
 
 export { actions, type Action } from '../stations/station.ts';
@@ -8,6 +8,8 @@ export interface Need {
   readonly text: string;
   readonly done: boolean;
   readonly station?: StationId;
+  /** What it reads, where that is more definite than the whole check. */
+  readonly items?: readonly ItemId[];
   /** Nothing the yard can do lifts it. */
   readonly never?: true;
 }

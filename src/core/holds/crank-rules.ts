@@ -1,0 +1,197 @@
+import { drowned } from '../record/drowned.ts';
+import type { Context } from '../findings/context.ts';
+import { cylindersSaid } from '../findings/context.ts';
+import { school } from '../house-rules/rules.ts';
+import { pistonDepths } from '../stations/turn/depths.ts';
+import { oilShutIn, plugsAt, waterComes, waterIn } from '../stations/turn/plugs-out.ts';
+import { smooth, turning } from '../stations/turn/analyse.ts';
+import type { HoldRule } from './hold.ts';
+import { fourStroke, fuelNeeds } from './needs.ts';
+
+const smoothTurns = (c: Context): number => turning(c).smoothSince;
+
+/** Turned smoothly with the plugs out: that they went back in later takes nothing away. */
+const turnedOpen = (c: Context): boolean =>
+  turning(c).turns.some((t) => smooth.has(t.result) && plugsAt(c, t.at) === 'out') && smoothTurns(c) >= 1;
+
+/** Passes of water-displacing oil until nothing but oil comes. */
+const dried = (c: Context): boolean =>
+  c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
+
+/** What forbids turning it by starter or rope, most dangerous first. */
+export const crankRules: readonly HoldRule[] = [
+  {
+    id: 'drowned-running',
+    title: 'Drowned while running: no spin at all',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) =>
+      drowned(c) && c.survey.engine.history.runningWhenSunk === 'yes'
+        ? 'A rod bent by water passes a compression test and then comes through the side.'
+        : undefined,
+    needs: (c) => {
+      const depths = pistonDepths(c);
+      return [
+        {
+          text: 'two slow, smooth hand turns recorded',
+          done: smoothTurns(c) >= 2,
+          station: 'turn',
+          items: ['turn.result']
+        },
+        depths.low.length
+          ? {
+              text: `piston ${depths.low.join(', ')} stands low: this hold does not lift, it goes to a specialist`,
+              done: false,
+              never: true as const
+            }
+          : {
+              text: 'every piston’s depth at top recorded and agreeing',
+              done: depths.agree === true,
+              station: 'turn',
+              items: ['turn.depth']
+            }
+      ];
+    }
+  },
+  {
+    id: 'drowned',
+    title: 'Drowned: no cranking with plugs in, no start',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => (drowned(c) ? 'Starting a drowned engine first is what kills it.' : undefined),
+    needs: (c) => [
+      {
+        text: 'plugs out',
+        done: c.record.value('turn.plugs') === 'out' || turnedOpen(c),
+        station: 'turn',
+        items: ['turn.plugs']
+      },
+      { text: 'turned by hand, smooth', done: smoothTurns(c) >= 1, station: 'turn', items: ['turn.result'] },
+      {
+        text: 'no more water from the plug holes',
+        done: ['none', 'oil'].includes(String(c.record.value('turn.water'))),
+        station: 'turn',
+        items: ['turn.water']
+      },
+      ...(!fourStroke(c)
+        ? [
+            {
+              text: 'water displaced with oil until clear',
+              done: dried(c),
+              station: 'turn' as const,
+              items: ['turn.dried', 'turn.pass'] as const
+            }
+          ]
+        : school(c.rules, 'drownedSpin') === 'after'
+          ? [
+              {
+                text: 'sump drained and changed before it spins',
+                done: c.record.value('oil.sump') === 'drained',
+                station: 'oil' as const,
+                items: ['oil.sump'] as const
+              }
+            ]
+          : []),
+      ...fuelNeeds(c)
+    ]
+  },
+  {
+    id: 'locked',
+    title: 'Locked, gritty or noisy: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => {
+      const t = turning(c);
+      const feel = c.record.last('turn.feel')?.value;
+      if (Array.isArray(feel) && feel.some((f) => f === 'noise' || f === 'play'))
+        return 'It turned with noise or play.';
+      return t.everBad && !t.provedNextDay
+        ? `It was ${t.turns.findLast((x) => x.result !== 'bumps' && x.result !== 'free')?.result} when turned by hand.`
+        : undefined;
+    },
+    needs: (c) => {
+      const t = turning(c);
+      const feel = c.record.last('turn.feel')?.value;
+      return [
+        {
+          text: 'free without grit, noise or play',
+          done: t.smoothSince > 0 && !(Array.isArray(feel) && feel.some((f) => f !== 'tight')),
+          station: 'turn',
+          items: ['turn.result', 'turn.feel']
+        },
+        {
+          text: 'free again the next day: oil hides grit',
+          done: t.provedNextDay,
+          station: 'turn',
+          items: ['turn.result']
+        }
+      ];
+    }
+  },
+  {
+    id: 'assembled',
+    title: 'Binds since it was put together: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) =>
+      c.record.value('turn.assembled') === 'binds' ? 'What binds by hand breaks under the starter.' : undefined,
+    needs: () => [
+      {
+        text: 'taken apart again, and turned by hand as easily as before',
+        done: false,
+        station: 'turn',
+        items: ['turn.assembled']
+      }
+    ]
+  },
+  {
+    id: 'liquid',
+    title: 'Water in a cylinder: no cranking with it inside',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => {
+      if (drowned(c)) return undefined;
+      const wet = waterIn(c);
+      if (!wet.length && !waterComes(c)) return undefined;
+      return `${wet.length ? `There is water in ${cylindersSaid(wet)}` : 'Water still comes out of the plug holes'}: it does not compress, and bends the rod.`;
+    },
+    needs: (c) => [
+      {
+        text: 'plugs out, turned by hand with the holes lowest, and every hole looked into and dry',
+        done: waterIn(c).length === 0 && !waterComes(c),
+        station: 'plugs',
+        items: ['turn.water', 'plugs.hole']
+      }
+    ]
+  },
+  {
+    id: 'bore-oil',
+    title: 'Oil in the bores with the plugs in: no cranking',
+    blocks: ['crank', 'start'],
+    raised: (c) =>
+      oilShutIn(c) ? 'Oil does not compress: what was put into the bores must come out first.' : undefined,
+    needs: () => [
+      {
+        text: 'plugs out, turned by hand until no more oil comes',
+        done: false,
+        station: 'turn',
+        items: ['turn.plugs', 'turn.result']
+      }
+    ]
+  },
+  {
+    id: 'belt',
+    title: 'Timing belt suspect: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => {
+      const { profile } = c.survey.engine;
+      const belt = c.record.value('turn.belt');
+      return belt && belt !== 'sound' && belt !== 'renewed' && profile.interference !== 'no'
+        ? 'If it slips, pistons meet valves.'
+        : undefined;
+    },
+    needs: () => [
+      {
+        text: 'belt renewed, turned two turns by hand, marks in line',
+        done: false,
+        station: 'turn',
+        items: ['turn.belt']
+      }
+    ]
+  }
+];

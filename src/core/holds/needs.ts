@@ -1,0 +1,26 @@
+import { drowned } from '../record/drowned.ts';
+import type { Context } from '../findings/context.ts';
+import { school } from '../house-rules/rules.ts';
+import { fuelCleared } from '../stations/fuel/age.ts';
+import type { Need } from './hold.ts';
+
+export const fourStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
+
+/** What old or watered fuel waits for; a drowned engine waits for the same. */
+export const fuelNeeds = (c: Context): Need[] => {
+  const { open } = fuelCleared(c);
+  const fresh = (['tank', 'line', 'bowl'] as const).some((k) => c.record.value(`fuel.${k}`) === 'fresh');
+  return [
+    {
+      text: open.length ? `${open.join(', ')}: drained or not fitted` : 'tank, line and bowl drained',
+      done: open.length === 0,
+      station: 'fuel',
+      items: ['fuel.tank', 'fuel.line', 'fuel.bowl']
+    },
+    { text: 'fresh fuel recorded', done: fresh, station: 'fuel', items: ['fuel.tank', 'fuel.line', 'fuel.bowl'] }
+  ];
+};
+
+/** By the house's rule it may be spun with its old oil, but not started on it. */
+export const spunFirst = (c: Context): boolean =>
+  drowned(c) && school(c.rules, 'drownedSpin') === 'before' && c.record.value('oil.sump') !== 'drained';

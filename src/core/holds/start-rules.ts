@@ -1,0 +1,194 @@
+import type { Context } from '../findings/context.ts';
+import { sources } from '../stations/cooling/source.ts';
+import { fuelAge, watered } from '../stations/fuel/age.ts';
+import { caseDangers } from '../stations/gear/case-state.ts';
+import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
+import { dips } from '../stations/oil/position.ts';
+import { isAfter } from '../units/instant.ts';
+import type { HoldRule } from './hold.ts';
+import { fourStroke, fuelNeeds, spunFirst } from './needs.ts';
+import { runTrouble, unexplained } from './run-trouble.ts';
+
+const caseWords = {
+  cracked: {
+    because: 'The case may be cracked: its oil goes out and water in.',
+    need: 'case test held at every stage',
+    items: ['gear.casePressure']
+  },
+  pressure: {
+    because: 'The case stands under test pressure: turning it blows a seal.',
+    need: 'pressure let off, the fitting out',
+    items: ['gear.caseOpen']
+  },
+  empty: {
+    because: 'The gear case is drained: gears and bearings would run dry.',
+    need: 'refilled, for a stand run or for service',
+    items: ['gear.refill']
+  }
+} as const;
+
+/** Drained, and neither poured nor dipped since. */
+function sumpEmpty(c: Context): boolean {
+  const drained = c.record.all('oil.drained').findLast((r) => r.value !== 'unknown');
+  if (!drained) return false;
+  const since = (['oil.poured', 'oil.dip', 'oil.dipAt'] as const).some((what) =>
+    c.record.all(what).some((r) => r.value !== 'unknown' && r.value !== 'none' && isAfter(r.at, drained.at))
+  );
+  return !since;
+}
+
+/** What forbids starting it, running it in gear or giving it back, most dangerous first. */
+export const startRules: readonly HoldRule[] = [
+  {
+    id: 'water',
+    title: 'No cooling water: no start of any length',
+    blocks: ['start'],
+    raised: (c) => {
+      const source = c.record.value('cooling.source');
+      if (source && sources[source].start) return undefined;
+      return source
+        ? `${source === 'port' ? 'A hose port leaves the pump dry' : 'No water is ready'}; a dry impeller fails in seconds.`
+        : 'No source of cooling water is recorded; a dry impeller fails in seconds.';
+    },
+    needs: () => [
+      {
+        text: 'muffs, tank or afloat recorded as the water for running',
+        done: false,
+        station: 'cooling',
+        items: ['cooling.source']
+      }
+    ],
+    standing: (c) => c.record.value('cooling.source') === undefined
+  },
+  {
+    id: 'fuel',
+    title: 'Old or watered fuel aboard',
+    blocks: ['start', 'release'],
+    raised: (c) => {
+      if (fuelNeeds(c).every((n) => n.done)) return undefined;
+      const jar = c.record.value('fuel.jar');
+      if (watered(c)) return 'There is water in the fuel.';
+      if (jar === 'dark') return 'The fuel has turned to varnish.';
+      return c.record.touched('fuel') && fuelAge(c).verdict === 'drain'
+        ? 'The fuel is past the age at which it is drained.'
+        : undefined;
+    },
+    needs: fuelNeeds
+  },
+  {
+    id: 'oil',
+    title: 'Engine oil out of range',
+    blocks: ['start', 'release'],
+    raised: (c) => {
+      if (!fourStroke(c)) return undefined;
+      if (c.record.value('oil.look') === 'milky' && c.record.value('oil.sump') !== 'drained')
+        return 'The engine oil is milky.';
+      const d = dips(c);
+      if (sumpEmpty(c)) return 'The sump is drained, and nothing was poured in since.';
+      if (spunFirst(c)) return 'The oil has not been changed since the water.';
+      if (d.useless === 'tilted') return 'It was not level when it was dipped.';
+      if (d.useless === 'early') return 'It was dipped before the oil had settled.';
+      if (d.position === 'between') return undefined;
+      return d.last.length ? 'No two dips agree between the marks.' : 'No dip is recorded.';
+    },
+    needs: (c) => [
+      ...(spunFirst(c)
+        ? [
+            {
+              text: 'oil changed since the water',
+              done: false,
+              station: 'oil' as const,
+              items: ['oil.drained', 'oil.poured'] as const
+            }
+          ]
+        : []),
+      {
+        text: 'two agreeing dips between the marks, engine level',
+        done: dips(c).position === 'between',
+        station: 'oil',
+        items: ['oil.dip']
+      }
+    ],
+    standing: (c) =>
+      !spunFirst(c) &&
+      !sumpEmpty(c) &&
+      dips(c).last.length === 0 &&
+      dips(c).useless === undefined &&
+      (c.record.value('oil.look') !== 'milky' || c.record.value('oil.sump') === 'drained')
+  },
+  {
+    id: 'gear-case',
+    title: 'Gear case empty, cracked or under pressure',
+    blocks: ['start', 'gear', 'release'],
+    raised: (c) => caseDangers(c).map((d) => caseWords[d].because)[0],
+    needs: (c) =>
+      caseDangers(c).map((d) => ({ text: caseWords[d].need, done: false, station: 'gear', items: caseWords[d].items }))
+  },
+  {
+    id: 'gear-chips',
+    title: 'Metal in the gear case',
+    blocks: ['gear', 'release'],
+    raised: (c) => {
+      const m = c.record.value('gear.magnet');
+      return (m === 'slivers' || m === 'pieces') && c.record.value('gear.explained') !== 'yes'
+        ? `${m === 'pieces' ? 'Pieces' : 'Slivers'} on the magnet.`
+        : undefined;
+    },
+    needs: () => [
+      { text: 'case opened and the metal explained', done: false, station: 'gear', items: ['gear.explained'] }
+    ]
+  },
+  {
+    id: 'gear-water',
+    title: 'Gear oil: water or low',
+    blocks: ['gear', 'release'],
+    raised: (c) => {
+      if (waterEver(c)) return waterCured(c) ? undefined : 'There is, or was, water in the gear oil.';
+      if (!oilLowEver(c) || waterCured(c)) return undefined;
+      const share = drainedShare(c);
+      return share === undefined || share >= FAR_UNDER
+        ? 'There is, or was, little or no oil in the case: what is missing went somewhere.'
+        : `Only ${Math.round(100 * share)} % of its oil was in the case: what is missing went somewhere.`;
+    },
+    needs: (c) => {
+      const refill = c.record.value('gear.refill');
+      return [
+        {
+          text: 'refilled for a stand run, out of gear',
+          done: refill === 'stand' || refill === 'service',
+          station: 'gear',
+          items: ['gear.refill']
+        },
+        {
+          text: washersFirst(c)
+            ? 'fresh washers, refilled for service, and clean and full at a later look'
+            : 'resealed and case-tested, every stage of it, then refilled for service',
+          done: waterCured(c),
+          station: 'gear'
+        }
+      ];
+    }
+  },
+  {
+    id: 'run',
+    title: 'First run stopped by lamp, stream or heat',
+    blocks: ['release'],
+    raised: (c) => runTrouble(c) ?? unexplained(c),
+    needs: (c) => [
+      { text: 'cause recorded', done: unexplained(c) === undefined, station: 'run', items: ['run.cause'] },
+      { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run' }
+    ]
+  },
+  {
+    id: 'indoors',
+    title: 'Indoors: no start',
+    blocks: ['start'],
+    raised: (c) => {
+      const place = c.record.value('safe.place');
+      if (place === 'indoors') return 'Carbon monoxide kills within minutes.';
+      return place === undefined ? 'Where it will run is not recorded.' : undefined;
+    },
+    needs: () => [{ text: 'an outdoor place recorded', done: false, station: 'safe', items: ['safe.place'] }],
+    standing: (c) => c.record.value('safe.place') === undefined
+  }
+];

@@ -29,7 +29,7 @@ const floors = {
     ['moves'],
     ['stages.ts', 'schedule'],
     ['assess.ts'],
-    ['report']
+    ['report', 'practice']
   ],
   'src/lib/ui': [
     ['bench', 'form', 'history', 'marks', 'parts', 'record', 'session'],

@@ -6,6 +6,7 @@ import { actionOf } from '../holds/index.ts';
 import { jobOf } from '../jobs/register.ts';
 import { lastMarks } from '../jobs/done.ts';
 import type { Action } from '../holds/hold.ts';
+import type { Conditions } from '../record/reading.ts';
 import { allItems, stationOf, type ItemId, type StationId } from '../stations/items.ts';
 import { checkById, signKinds } from '../diagnosis/knowledge/index.ts';
 import { stations } from '../stations/register.ts';
@@ -25,11 +26,15 @@ export interface AskRule {
   readonly minutes: number | ((c: Context, f: Finding) => number);
   /** Whether it is still to be made; a look that was asked for and could not be told counts as made, so that the next one comes. */
   readonly open: (c: Context, f: Finding) => boolean;
+  /** What it reads, where that is more definite than the whole check. */
+  readonly items?: readonly ItemId[] | ((c: Context) => readonly ItemId[]);
+  /** Under which conditions it is read, where they are what makes it another measurement. */
+  readonly conditions?: Conditions;
   /** What making it does to the engine. */
   readonly needs?: Action;
   readonly job?: JobId;
-  /** Work that decides nothing: it waits until what decides has been looked at. */
-  readonly late?: true;
+  /** What decides nothing waits until what decides has been looked at, or until the engine is about to go back. */
+  readonly late?: true | 'release';
   /** To be written down, not found out: behind whatever else is asked for. */
   readonly last?: true;
   /** In these conditions of the finding only. */
@@ -62,6 +67,7 @@ export const look = (
   station: stationOf(items[0]!),
   minutes,
   open: (c: Context, f: Finding) => !items.some((i) => asked(c, i, f.cylinder)),
+  items,
   ...needing(actionOf(items[0]!)),
   ...more
 });
@@ -112,5 +118,9 @@ export const trial = (tree: (c: Context) => Elimination | undefined, more: Parti
   station: 'turn',
   minutes: (c) => tree(c)?.next?.minutes ?? 1,
   open: (c) => tree(c)?.next !== undefined,
+  items: (c) => {
+    const next = tree(c)?.next;
+    return next ? [next.item] : [];
+  },
   ...more
 });

@@ -79,7 +79,10 @@ export const coolingAsks: Asks = {
   'cooling.pump': [job('pump', { only: ['fault'] })],
   'cooling.drill': [
     job('leg-water', { only: ['fault'] }),
-    goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, { only: ['watch'] })
+    goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, {
+      only: ['watch'],
+      items: ['cooling.assembled']
+    })
   ],
   'cooling.tube': [job('leg-water', { only: ['fault'] })],
   'cooling.pieces': [job('pieces')]

@@ -1,4 +1,5 @@
 import type { Context } from '../findings/context.ts';
+import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
 import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
@@ -65,7 +66,13 @@ export const starved: readonly AskRule[] = [
   // Everything that was asked about is answered: which it lacks is seen while it dies.
   {
     ...repeat('Let it die again, a tester on one lead: fuel or spark?', 'run', 15, { needs: 'start' }),
-    open: (c) => fuelTree(c) !== undefined && fuelTree(c)?.next === undefined && fuelTree(c)?.found === undefined
+    // Once: what dies again with everything answered is a question for somebody else.
+    open: (c) => {
+      const tree = fuelTree(c);
+      if (!tree || tree.next || tree.found) return false;
+      const answered = latestAt(tree.trials.flatMap((t) => c.record.all(t.item)));
+      return !c.record.all('run.outcome').some((r) => isAfter(r.at, answered));
+    }
   }
 ];
 

@@ -2,6 +2,7 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
+import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { boreWork } from '../stations/compression/measure.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter } from '../units/instant.ts';
@@ -16,6 +17,8 @@ const at = (f: Finding): string => (f.cylinder === undefined ? '' : ` of cylinde
 
 const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
   repeat(`Compression again${how}`, 'compression', 5, more);
+/** What makes a wet test of it. */
+const oiled = { conditions: { bores: 'oiled' } } as const;
 const wetTaken = (c: Context, f: Finding): boolean =>
   Boolean(compareAll(c)?.wet.some((w) => f.cylinder === undefined || w.cylinder === f.cylinder));
 
@@ -28,15 +31,26 @@ const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean 
 const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
 const lashIfValves: AskRule = { ...lash, open: (c, f) => four(c) && lash.open(c, f) };
 const wet: AskRule = {
-  ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5),
+  ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5, oiled),
   open: (c, f) => !wetTaken(c, f) && !taken(c, 'compression.leakdown', f.cylinder)
 };
 /** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
 const oilAll: AskRule = {
-  ...look('Oil every bore alike, a measured dose, and repeat', ['compression.pressure'], 10),
+  ...look('Oil every bore alike, a measured dose, and repeat', ['compression.pressure'], 10, oiled),
   only: ['cannot-tell'],
-  open: (c) => (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && several(c) && !compareAll(c)?.wet.length
+  open: (c) =>
+    (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && several(c) && !oiledOnly(c) && !compareAll(c)?.wet.length
 };
+/** Read with oil in the bores, and never dry. */
+const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
+/** Oil hides what rings do until it has burnt off: the first run takes it out. */
+const dryAfterRun = again(', the oil burnt off by the run', {
+  // No doubt that holds anything up: what the run itself showed comes first.
+  kind: 'look',
+  late: true,
+  items: ['compression.pressure'],
+  open: (c) => oiledOnly(c) && oilBurntOff(c, compareAll(c)?.at ?? '')
+});
 const isOfBattery = ({ values }: Finding): boolean =>
   ((values as { differs?: readonly { of: string }[] } | undefined)?.differs ?? []).some((d) => d.of === 'battery');
 const leakDown: AskRule = {
@@ -59,7 +73,10 @@ const swaps: readonly AskRule[] = (
   [
     coilLook,
     {
-      ...look((_, f) => `Its lead against a bolt${at(f)}: does it spark?`, ['spark.result'], 2, { needs: 'crank' }),
+      ...look((_, f) => `Its lead against a bolt${at(f)}: does it spark?`, ['spark.result'], 2, {
+        needs: 'crank',
+        conditions: { path: 'bolt' }
+      }),
       open: (c, f) =>
         !c.record
           .all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder })
@@ -108,7 +125,9 @@ export const headAsks: Asks = {
     trial(lockTree),
     job('soak', { open: (c, f) => lockTree(c)?.found?.id === 'head' && job('soak').open(c, f) })
   ],
-  'turn.locked-liquid': [goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5)],
+  'turn.locked-liquid': [
+    goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5, { items: ['turn.plugs', 'turn.result'] })
+  ],
   'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2)],
   'turn.locked-pinion': [job('starter'), goOn('Free the pinion, then turn it again by hand', 'turn', 10)],
   'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('linkage')],
@@ -125,29 +144,33 @@ export const headAsks: Asks = {
   ],
   'turn.stiff': [job('soak'), repeat('Turn it by hand again, a day later', 'turn', 2)],
   'turn.again': [repeat('Turn it by hand again, a day later', 'turn', 2)],
-  'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10)],
+  'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
   'turn.nobumps': [
     look('Say whether the plugs were in', ['turn.plugs'], 1),
     repeat('Turn it by hand again, plugs in, and count the bumps', 'turn', 2, {
+      items: ['turn.bumps'],
       open: (c) => c.record.value('turn.plugs') === 'in'
     })
   ],
   'turn.bumps': [look('Compression, every cylinder', ['compression.pressure'], 10)],
-  'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5)],
-  'turn.depths': [repeat('Piston depths again', 'turn', 10)],
+  'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5, { items: ['turn.water'] })],
+  'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
   'turn.shift': [job('linkage')],
   'turn.gear': [job('linkage')],
   'turn.dog': [job('propeller', { only: ['cannot-tell'] }), job('linkage', { only: ['fault'] })],
   'turn.reverse-lock': [job('linkage')],
   'turn.belt': [job('belt')],
 
-  'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3)],
-  'plugs.hole-water': [goOn('Holes lowest, turn by hand until dry, look in again', 'plugs', 5)],
-  'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5)],
+  'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3, { items: ['plugs.read'] })],
+  'plugs.hole-water': [
+    goOn('Holes lowest, turn by hand until dry, look in again', 'plugs', 5, { items: ['turn.water', 'plugs.hole'] })
+  ],
+  'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5, { items: ['plugs.hole'] })],
   'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
   'plugs.hole-rust': [job('soak')],
   'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
-  'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3)],
+  'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'] })],
+  'plugs.starter-fuse': [job('wiring')],
   'plugs.starter': [
     look('Starter straight from the battery', ['plugs.starterDirect'], 3),
     look('Volts in four places', ['plugs.voltsEnd'], 8, { only: ['fault'] }),
@@ -182,13 +205,19 @@ export const headAsks: Asks = {
   ],
   'spark.stray-lead': [job('lead')],
   'spark.stray-cap': [job('lead')],
-  'spark.unsteady': [repeat('Spark again, watched for a minute', 'spark', 3)],
+  'spark.unsteady': [repeat('Spark again, watched for a minute', 'spark', 3, { items: ['spark.steady'] })],
   'spark.primary': [
-    repeat('Coil resistance again, leads touched together first', 'spark', 3, { only: ['cannot-tell'] }),
+    repeat('Coil resistance again, leads touched together first', 'spark', 3, {
+      only: ['cannot-tell'],
+      items: ['spark.primary', 'spark.secondary']
+    }),
     job('coil', { only: ['fault'] })
   ],
   'spark.secondary': [
-    repeat('Coil resistance again, leads touched together first', 'spark', 3, { only: ['cannot-tell'] }),
+    repeat('Coil resistance again, leads touched together first', 'spark', 3, {
+      only: ['cannot-tell'],
+      items: ['spark.primary', 'spark.secondary']
+    }),
     job('coil', { only: ['fault'] })
   ],
   'spark.points': [job('points')],
@@ -220,9 +249,11 @@ export const headAsks: Asks = {
   'compression.neighbours': [leakDown],
   'compression.wet': [lashIfValves, leakDown],
   'compression.figure': [oilAll, leakDown],
+  'compression.oiled': [dryAfterRun],
   'compression.nofigure': [leakDown],
   'compression.leakdown': [
     repeat('Leak-down again, piston at top, the tester’s own zero first', 'compression', 5, {
+      items: ['compression.leakdown'],
       only: ['cannot-tell'],
       open: (c, f) => f.condition === 'cannot-tell'
     }),

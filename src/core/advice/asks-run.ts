@@ -2,6 +2,7 @@ import { cylindersOf } from '../findings/context.ts';
 import { isAfter } from '../units/instant.ts';
 import { windingRows } from '../stations/spark/windings.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
 
@@ -42,6 +43,7 @@ export const runAsks: Asks = {
   'run.overcharge': [job('charging')],
   'run.end': [goOn('Say how the run ended, and why', 'run', 1)],
   'run.heat': [...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] }))],
+  'run.cold': [panIfFitted],
   'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
   'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2)],
   'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
@@ -99,7 +101,8 @@ export const runAsks: Asks = {
   'run.plug-wet': [look('Leak-down, the water jacket watched', ['compression.leakdown'], 12), job('water-in')],
   'run.failed': [
     look('Spark, every cylinder', ['spark.result'], 6),
-    look('Plugs out: wet or dry', ['plugs.read'], 8),
+    // As they are after the start that failed: what was read before it tells nothing of that.
+    look('Plugs out: wet or dry', ['plugs.read'], 8, { open: (c) => dryAfterStart(c) === undefined }),
     look('Look into the tank', ['fuel.level'], 1),
     look('Tap or shut-off under the cowl', ['fuel.shutoff'], 1),
     {

@@ -1,4 +1,6 @@
 import type { Context } from '../findings/context.ts';
+import { placeIds } from '../stations/look/places.ts';
+import type { ItemId } from '../stations/items.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
 import { caseEmpty } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
@@ -47,8 +49,19 @@ const capacity = goOn('Enter the gear case’s oil capacity, from the manual', '
 const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
   (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3);
 
+/** Places of the look-over that nobody has been asked about. */
+const unlooked = (c: Context): readonly ItemId[] =>
+  placeIds.map((p) => `look.${p}` as const).filter((item) => c.record.asked(item) === undefined);
+
 /** What the look at the leg, the gear case and the engine oil ask for, in the trade's order. C: common practice. */
 export const wetEndAsks: Asks = {
+  'look.left': [
+    goOn('Look at what is left of the look-over', 'look', 2, {
+      late: 'release',
+      items: unlooked,
+      open: (c) => unlooked(c).length > 0
+    })
+  ],
   'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain],
   'look.case': [look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] })],
   'gear.forecast': [look('Enter the coldest night of the forecast', ['safe.forecast'], 1)],
@@ -67,6 +80,13 @@ export const wetEndAsks: Asks = {
     { ...stage, only: ['cannot-tell'] }
   ],
   'gear.test': [look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'] })],
+  // Enough for a stand run; before it goes back the oil is seen and measured.
+  'gear.crack': [
+    look('Drain and measure the gear oil, look at the magnet', ['gear.drained', 'gear.look', 'gear.magnet'], 20, {
+      late: 'release',
+      open: (c) => c.record.value('run.outcome') === 'ran'
+    })
+  ],
   'gear.bubbles': [repeat('Case test: the stage again at which it bubbles, shafts turned', 'gear', 15)],
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
   'gear.test-plugs': [
@@ -80,12 +100,18 @@ export const wetEndAsks: Asks = {
       only: ['watch', 'fault']
     },
     goOn('Let it drain longer, tilted a little at the end', 'gear', 15, {
+      items: ['gear.drained'],
       only: ['watch'],
       open: (c) => (drainedShare(c) ?? 1) >= FAR_UNDER && !asked(c, 'gear.refill') && !asked(c, 'gear.casePressure')
     })
   ],
   'gear.metal': [look('Wipe the magnet and name what is on it', ['gear.magnet'], 3), job('metal', { only: ['fault'] })],
-  'gear.poured': [goOn('Go on filling from the lowest plug, bubble-free', 'gear', 5, { only: ['cannot-tell'] })],
+  'gear.poured': [
+    goOn('Go on filling from the lowest plug, bubble-free', 'gear', 5, {
+      only: ['cannot-tell'],
+      items: ['gear.poured']
+    })
+  ],
   'oil.level': [dip(': upright, level, waited')],
   'oil.early': [dip(', when it has settled')],
   'oil.dip': [

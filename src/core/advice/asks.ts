@@ -1,8 +1,9 @@
+import type { Conditions } from '../record/reading.ts';
 import type { Action } from '../holds/hold.ts';
 import type { Context } from '../findings/context.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
 import { jobs, type JobId } from '../jobs/register.ts';
-import type { StationId } from '../stations/items.ts';
+import type { ItemId, StationId } from '../stations/items.ts';
 import type { AskKind, AskRule } from './ask.ts';
 import { headAsks } from './asks-head.ts';
 import { coolingAsks } from './asks-cooling.ts';
@@ -16,9 +17,13 @@ export interface Ask {
   readonly title: string;
   readonly station: StationId;
   readonly minutes: number;
+  /** What it reads, where that is more definite than the whole check. */
+  readonly items?: readonly ItemId[];
+  /** Under which conditions, where they are what makes it another measurement. */
+  readonly conditions?: Conditions;
   readonly needs?: Action;
   readonly job?: JobId;
-  readonly late?: true;
+  readonly late?: true | 'release';
   readonly last?: true;
   readonly cylinder?: number;
 }
@@ -79,9 +84,11 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       title,
       station: r.station,
       minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),
+      ...(r.items ? { items: typeof r.items === 'function' ? r.items(c) : r.items } : {}),
+      ...(r.conditions ? { conditions: r.conditions } : {}),
       ...(r.needs ? { needs: r.needs } : {}),
       ...(r.job ? { job: r.job } : {}),
-      ...(r.late ? { late: true as const } : {}),
+      ...(r.late ? { late: r.late } : {}),
       ...(r.last ? { last: true as const } : {}),
       ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })
     });

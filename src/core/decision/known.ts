@@ -6,7 +6,13 @@ import type { Judgement } from '../judge.ts';
 /** What is still open before anything can be decided, each by its name, those that decide first. */
 export function openBefore(j: Judgement): string[] {
   const doubts = asksOf(j.context, j.findings)
-    .filter((a) => a.kind !== 'job' && (a.finding.condition === 'fault' || a.finding.condition === 'cannot-tell'))
+    // What is only looked at before it goes back decides nothing.
+    .filter(
+      (a) =>
+        a.kind !== 'job' &&
+        a.late !== 'release' &&
+        (a.finding.condition === 'fault' || a.finding.condition === 'cannot-tell')
+    )
     .map((a) => a.title);
   return [...new Set([...decisiveChecks(j).map((d) => d.title), ...doubts])];
 }

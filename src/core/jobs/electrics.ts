@@ -4,7 +4,7 @@ import type { JobRule } from './job.ts';
 export const electrics = {
   wiring: {
     title: 'Mend wires and connectors',
-    raisedBy: ['look.wiring', 'spark.part-fuse'],
+    raisedBy: ['look.wiring', 'spark.part-fuse', 'plugs.starter-fuse'],
     how: 'Stop wire first. Crimp and sleeve, no twisted joints; connectors opened, cleaned, protected.',
     tools: ['meter', 'crimp tool'],
     parts: ['wire', 'sleeve', 'fuse if blown'],

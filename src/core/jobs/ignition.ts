@@ -50,7 +50,8 @@ export const ignition = {
     opens: ['cowl']
   },
   'spark-own': {
-    title: 'Swap plug and lead with a good cylinder',
+    title: 'Plug, lead, coil: a good one in the place of each',
+    after: ['plugs'],
     yieldsTo: ['plugs', 'coil'],
     raisedBy: [
       'spark.none',
@@ -61,7 +62,7 @@ export const ignition = {
       'spark.misses',
       only('spark.voltage', 'watch')
     ],
-    how: 'The fault that moves with the part is the part. New plug if older than two seasons or wet with water.',
+    how: 'On several cylinders swap with a good one: the fault that moves with the part is the part. On a single a known good part in its place. New plug if older than two seasons or wet with water.',
     tools: ['plug wrench', 'spark tester'],
     parts: ['spark plug', 'cap or lead if it moves'],
     minutes: 15,
@@ -120,6 +121,7 @@ export const ignition = {
   },
   plugs: {
     title: 'Clean or renew the plugs',
+    renews: ['spark.result'],
     raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water', 'spark.own-plug'],
     how: 'Renewed when older than two seasons, cracked, or wet with water; else cleaned and gapped to the manual. Torque where known.',
     tools: ['plug wrench', 'gap gauge'],

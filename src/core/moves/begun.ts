@@ -53,7 +53,7 @@ export function begun({ context: c, steps }: Position): Move[] {
       const station = s.raisedAt ?? s.proof.station;
       // Looked at since, and something else is wrong there: that is mended before this can be proved.
       const since = c.survey.readings.some((r) => isAfter(r.at, s.markedAt!) && r.what.startsWith(`${station}.`));
-      const more = since && steps.some((x) => x.state === 'open' && !x.by && x.proof.station === station);
+      const more = since && steps.find((x) => x.state === 'open' && !x.by && x.proof.station === station);
       return {
         kind: 'repeat',
         class: more ? 8 : 3,
@@ -62,7 +62,8 @@ export function begun({ context: c, steps }: Position): Move[] {
         station,
         job: s.id,
         minutes: stations[station].minutes,
-        because: `“${s.title}” is done and not proved: ${s.proof.text}.`
+        because: `“${s.title}” is done and not proved: ${s.proof.text}.`,
+        ...(more ? { waits: `First: ${more.title.charAt(0).toLowerCase()}${more.title.slice(1)}.` } : {})
       };
     });
   return [...over, ...proofs];

@@ -1,5 +1,6 @@
+import type { Conditions } from '../record/reading.ts';
 import type { JobId } from '../jobs/register.ts';
-import type { StationId } from '../stations/items.ts';
+import type { ItemId, StationId } from '../stations/items.ts';
 
 export type MoveKind =
   'stop' | 'make-safe' | 'look' | 'repeat' | 'continue' | 'job' | 'wait' | 'ask' | 'decide' | 'release';
@@ -33,6 +34,10 @@ export interface Move {
   readonly station?: StationId;
   readonly job?: JobId | string;
   readonly cylinder?: number;
+  /** What it reads, where that is more definite than the whole check. */
+  readonly items?: readonly ItemId[];
+  /** Under which conditions, where they are what makes it another measurement. */
+  readonly conditions?: Conditions;
   readonly minutes: number;
   /** Why now, one sentence or two. */
   readonly because: string;

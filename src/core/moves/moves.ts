@@ -17,8 +17,8 @@ const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 const DEAR = 60;
 
 /** The class of what a finding asks for: dear work, and work that decides nothing, waits for the decisive looks. */
-const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 =>
-  a.kind === 'job' && minutes > DEAR ? 8 : a.late ? 7 : askClass[a.kind];
+const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 | 9 =>
+  a.kind === 'job' && minutes > DEAR ? 8 : a.late === 'release' ? 9 : a.late ? 7 : askClass[a.kind];
 
 /** Findings whose cause is established, with the open job that cures it: nothing more is looked for on their account. */
 function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
@@ -49,6 +49,8 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
         station: a.station,
         ...(a.job ? { job: a.job } : {}),
         ...(a.cylinder === undefined ? {} : { cylinder: a.cylinder }),
+        ...(a.items ? { items: a.items } : {}),
+        ...(a.conditions ? { conditions: a.conditions } : {}),
         minutes: step ? step.minutes : a.minutes,
         because: a.finding.sentence
       }

@@ -42,6 +42,7 @@ export function fromHolds(holds: readonly Hold[], cls: 5 | 8 | 9, standing: bool
               id: `hold:${h.id}`,
               title: `${need.text.charAt(0).toUpperCase()}${need.text.slice(1)}`,
               station: need.station,
+              ...(need.items ? { items: need.items } : {}),
               minutes: stations[need.station].minutes,
               because: `${h.title}. ${h.because}`
             }

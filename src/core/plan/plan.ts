@@ -83,6 +83,21 @@ export const asOf = (c: Context, at: string): Context =>
     true
   );
 
+/** What the readings taken after a moment show by themselves. */
+const since = (c: Context, at: string): Context =>
+  contextOf(
+    { ...c.survey, readings: c.survey.readings.filter((r) => isAfter(r.at, at)) },
+    c.now,
+    c.units,
+    c.fitLeaks,
+    { worked: () => [], renewed: () => [] },
+    true
+  );
+
+/** How grave a finding is where work is proved: what came out better than it was is proved, and watched. */
+const grave = (f: Finding): number =>
+  ['sound', 'not-looked-at', 'cannot-tell', 'watch', 'fault', 'held'].indexOf(f.condition);
+
 /** From this chance a suspect whose settling look was made is worked on (C; the figure M). */
 export const SURE = 0.8;
 /** Work over this stands on no belief alone: its settling look must show the fault, minutes (C). */
@@ -141,6 +156,14 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     earlier.set(at, list);
     return list;
   };
+  const afterwards = new Map<string, Finding[]>();
+  /** Findings of a check that was read after a moment, from what was read then alone. */
+  const rereadAt = (at: string, station: string | undefined): Finding[] => {
+    if (!station || !c.survey.readings.some((r) => isAfter(r.at, at) && r.what.startsWith(`${station}.`))) return [];
+    const list = afterwards.get(at) ?? findingsFor(since(c, at));
+    afterwards.set(at, list);
+    return list.filter((f) => f.station === station);
+  };
   const edits = editsOf(c.survey);
   const later = new Map(doBy(c).flatMap((d) => (d.job ? [[d.job as string, d] as const] : [])));
   const ruled = jobs.flatMap((rule): Step[] => {
@@ -157,7 +180,15 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const otherwise =
       raised.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'];
     const again = suspects.filter((s) => s.again && s.step === rule.id);
-    const shown = mark?.state === 'done' && again.length > 0 && now.some((f) => f.station === rule.proof.station);
+    // Read again after the work, and no better: by a suspect's own sign, or by the finding that had asked for it.
+    const reread = mark?.state === 'done' && now.length > 0 ? rereadAt(mark.at, raised[0]?.station) : [];
+    const worse = raisers(rule, reread).filter((f) => now.some((n) => n.id === f.id && n.condition === f.condition));
+    const before = worse.length ? raisers(rule, foundAt(mark!.at)) : [];
+    const asBad = before.some((was) =>
+      worse.some((f) => f.cylinder === was.cylinder && grave(f) >= Math.max(3, grave(was)))
+    );
+    const shown =
+      mark?.state === 'done' && ((again.length > 0 && now.some((f) => f.station === rule.proof.station)) || asBad);
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed = shown && raisers(rule, foundAt(mark.at)).some((was) => now.some((f) => f.cylinder === was.cylinder));
     const done = !shown && (mark?.state === 'done' || (!mark && met));

@@ -12,7 +12,7 @@ import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
 import { thermostats } from '../../stations/cooling/thermostat.ts';
 import { DIP_AGREES, dips, markGap } from '../../stations/oil/position.ts';
-import { bankDifference, BANKS_APART } from '../../stations/run/warming.ts';
+import { bankDifference, BANKS_APART, NEVER_WARM } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
 import { charging, CHARGING } from '../../stations/run/charging.ts';
 import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
@@ -146,14 +146,12 @@ const impellerOld: Measure = (c) => {
   if (!r || typeof r.value !== 'number') return undefined;
   return past(r.value, judgedBy(c, 'cooling.impeller', IMPELLER_YEARS).value, 0.75, r.at);
 };
-/** A thermostat that works brings the head over this within ten minutes, K (M: 45 °C). */
-const WARM = 318;
 const cold: Measure = (c) => {
   const { head } = lastSeen(c);
   const minutes = Math.max(0, ...runsOf(c).map((r) => r.minutes), known(c.record.value('run.minutes')) ?? 0);
   if (head === undefined) return undefined;
   // That it is cold counts only after it has run long enough to be warm.
-  return past(-head, -WARM, THERMOMETER, runAt(c), minutes >= 10 ? {} : { most: 0 });
+  return past(-head, -NEVER_WARM.under, THERMOMETER, runAt(c), minutes >= NEVER_WARM.minutes ? {} : { most: 0 });
 };
 const banks: Measure = (c) => {
   const run = runsOf(c).at(-1);

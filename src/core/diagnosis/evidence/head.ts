@@ -5,6 +5,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
 import { dryAfterStart } from '../../stations/plugs/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
+import { plugsWhenTurned } from '../../stations/turn/plugs-out.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { damagedPart, type Damaged } from '../../stations/spark/damage.ts';
 import { roughOutside, roughTree } from '../../stations/turn/rough.ts';
@@ -24,7 +25,7 @@ const felt: Measure = (c) => {
   const w = wordOf(c, 'turn.result');
   if (!w) return undefined;
   if (w.value === 'bumps') return seen(false, w.at);
-  return w.value === 'free' && wordOf(c, 'turn.plugs')?.value === 'in' ? seen(true, w.at) : undefined;
+  return w.value === 'free' && plugsWhenTurned(c, w.at) === 'in' ? seen(true, w.at) : undefined;
 };
 
 const feel =

@@ -50,6 +50,13 @@ export const headChecks: readonly Check[] = [
   { id: 'shift', title: 'Shift through by hand', station: 'turn', minutes: 5, fits: shifts },
   { id: 'plugs', title: 'Plugs out and read', station: 'plugs', minutes: 8 },
   {
+    id: 'plug-wet',
+    title: 'Plugs out after the failed start: wet or dry',
+    station: 'plugs',
+    minutes: 4,
+    given: ['no-start']
+  },
+  {
     id: 'starter',
     title: 'Battery and starter under load',
     station: 'plugs',

@@ -48,6 +48,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'it gets warm',
     leak: 0.01,
     measured: 'cold',
+    findings: ['run.cold'],
     fits: thermostat
   },
   {

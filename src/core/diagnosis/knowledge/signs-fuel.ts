@@ -8,7 +8,7 @@ const carburettor = { fuelSystem: ['carburettor'] };
 export const fuelSigns: readonly SignKind[] = [
   {
     id: 'no-fuel',
-    check: 'plugs',
+    check: 'plug-wet',
     present: 'the plugs stay dry though it was cranked',
     absent: 'fuel reaches the plugs',
     leak: 0.05,

@@ -42,7 +42,7 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
   const adapter = deadVolume(instrument);
   const cylinder = cylinderOf(c);
   const chamber = cylinder && cylinder.volume / cylinder.ratio;
-  const oil = boreOil(c);
+  const oil = boreOil(c, found.at);
   const weak = found.volts.filter((v) => v < ownLimits.weakVolts);
   return [
     ...unlike.map((u): TestFact => ({
@@ -181,8 +181,7 @@ function against(c: Context, found: Comparison): TestFact[] {
   };
   if (judged + gauge >= asked.floor) {
     // Oil seals and takes up room: what an oiled bore reaches, the dry one may not.
-    if (found.conditions.bores === 'oiled')
-      return [{ kind: 'figure', repeat: true, condition: 'cannot-tell', values: { ...values, reached: true } }];
+    if (found.conditions.bores === 'oiled') return [{ kind: 'oiled', condition: 'cannot-tell', values }];
     const all = !found.missing.length && (figure || found.rows.length === 1);
     return all ? [{ kind: 'figure', condition: 'sound', values: { ...values, reached: true } }] : [];
   }

@@ -10,6 +10,7 @@ import { keep } from '../../findings/keep.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { judgeSpread, pooledDeviation, type Estimate, type Spread } from '../../physics/spread.ts';
 import type { Conditions, Instrument } from '../../record/reading.ts';
+import { oilGone } from '../plugs/oil-in-bores.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
 import { deadVolume, isWeak, pressures, type PressureVoid } from './measure.ts';
 import { cylinderOf } from './shape.ts';
@@ -240,9 +241,14 @@ function compareOnce(c: Context): Comparison | undefined {
       ...tired.filter((r) => r.value < (1 - limit.value) * best && isWeak(r)).map((r) => r.cylinder!)
     ])
   ];
+  // Read with the oil of the first spin, which had burnt off or run off before the dry reading: no wet test beside it.
+  const spent = (list: readonly Pressure[]): boolean =>
+    list[0]!.conditions?.bores === 'oiled' &&
+    first.conditions?.bores === 'dry' &&
+    list.every((r) => oilGone(c, r.at, [...chosen.readings].sort(byTime)[0]!.at));
   const others = [...measured.values()].flatMap((m) =>
     m.groups
-      .filter((g) => g.key !== chosen.key)
+      .filter((g) => g.key !== chosen.key && !spent(g.readings))
       .map((g) => ({ cylinder: g.readings[0]!.cylinder!, readings: g.readings }))
   );
   const isWet = (r: Pressure): boolean =>

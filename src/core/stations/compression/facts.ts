@@ -72,6 +72,8 @@ export interface TestFacts {
   /** Every cylinder rose alike, and none is low beside the others. */
   'wet-all': { readonly rises: readonly number[]; readonly stood: boolean };
   nofigure: Pick<AgainstFloor, 'best' | 'lowest' | 'gauge' | 'ambient' | 'altitudeKnown'>;
+  /** Reached with oil in the bores only. */
+  oiled: AgainstFloor;
   figure: AgainstFloor & { readonly reached: boolean };
   adapter: AgainstFloor & { readonly without: WithoutAdapter & { readonly dead: number } };
   missing: { readonly cylinders: readonly number[] };

@@ -5,9 +5,9 @@ const oiled = { conditions: { throttle: 'open', bores: 'oiled', dose: 3e-6 } } a
 
 it('one reading with oil in the bore clears nothing: it asks for a dry one', () => {
   const b = new Bench({ strokes: 'four', cylinders: 1, displacement: 250e-6 }).psi([[1, 150]], oiled);
-  expect(b.ids()).toContain('compression.figure:cannot-tell');
+  expect(b.ids()).toContain('compression.oiled:cannot-tell');
   expect(b.ids().filter((id) => id.endsWith(':sound'))).toEqual([]);
-  expect(b.said('compression.figure')).toMatch(/proves nothing of the dry bore/);
+  expect(b.said('compression.oiled')).toMatch(/proves nothing of the dry bore/);
 });
 
 it('a dry reading after it is judged on its own', () => {

@@ -46,7 +46,7 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   const heard = leakDownRows(c).map((r) => r.cylinder);
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => heard.includes(k))) return { kind: 'heard', low };
   if (overLimit > 1 - DOUBT) {
-    const oiled = boreOil(c) !== undefined || conditions.bores === 'oiled';
+    const oiled = boreOil(c, found.at) !== undefined || conditions.bores === 'oiled';
     const wet = oiled || found.wet.some((w) => w.cylinder === lowest.cylinder);
     return { kind: wet ? 'leak-down' : 'wet-test', cylinder: lowest.cylinder };
   }

@@ -30,7 +30,7 @@ export const station = {
   looksAt: 'engine',
   coloursCylinders: true,
   usualConditions: (c) => {
-    const oil = boreOil(c);
+    const oil = boreOil(c, c.now.toISOString());
     return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) };
   },
   analyse: (c) => {

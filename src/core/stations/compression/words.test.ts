@@ -91,6 +91,7 @@ const ofTest: Examples<TestFacts> = {
     condition: doubt,
     values: { rises: [36 * PSI, 39 * PSI], stood }
   })),
+  oiled: [{ kind: 'oiled', condition: doubt, values: floor }],
   nofigure: [{ kind: 'nofigure', condition: doubt, values: floor }],
   figure: [floor, byModel, byKind].flatMap((v) => [
     { kind: 'figure' as const, condition: 'sound' as const, values: { ...v, reached: true } },

@@ -238,10 +238,6 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     if (v.reached)
       return {
         found: `${several ? 'Every cylinder reaches' : 'It reaches'} ${floorReached[v.by.of]}: ${p(v.judged)} at sea level.`,
-        ...(found.conditions.bores === 'oiled' && {
-          found: `With oil in the bore it reads ${p(v.judged)} at sea level, which proves nothing of the dry bore.`,
-          advice: 'Oil seals the rings and lifts the reading: read it again dry.'
-        }),
         because
       };
     return {
@@ -258,6 +254,11 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       because
     };
   },
+  oiled: ({ values: v }, found, units) => ({
+    found: `With oil in the bore it reads ${pressureSaid(found, units)(v.judged)} at sea level, which proves nothing of the dry bore.`,
+    advice: 'Oil seals the rings and lifts the reading: read it again dry, when it has burnt off in the first run.',
+    because: floorBecause(v, found, units)
+  }),
   adapter: ({ values: v }, found, units) => {
     const p = pressureSaid(found, units);
     const { dead, best, low, high } = v.without;

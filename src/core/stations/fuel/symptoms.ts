@@ -1,4 +1,6 @@
 import type { Context } from '../../findings/context.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
+import { lineVacuum } from './vacuum.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 
 export type FuelPart = 'empty' | 'vent' | 'upstream' | 'air' | 'bulb' | 'filter' | 'pump' | 'needle' | 'jet';
@@ -53,7 +55,8 @@ const trials: readonly Trial<FuelPart>[] = [
     item: 'fuel.chokeOnly',
     why: 'Running on choke only is lean: a jet is blocked, or air gets in behind the carburettor.',
     minutes: 5,
-    clears: { yes: ['empty', 'vent', 'upstream', 'bulb', 'filter', 'needle', 'pump'], no: ['jet'] },
+    // That it runs without choke as badly as with it clears no jet: only one that is seen through is clear.
+    clears: { yes: ['empty', 'vent', 'upstream', 'bulb', 'filter', 'needle', 'pump'] },
     accuses: {}
   },
   {
@@ -92,6 +95,13 @@ const trials: readonly Trial<FuelPart>[] = [
     accuses: { leak: 'air' }
   },
   {
+    item: 'fuel.vacuumSpeed',
+    why: 'Line vacuum at speed tells whether anything holds the fuel back before the pump.',
+    minutes: 8,
+    clears: { low: ['vent', 'upstream', 'filter'], high: ['air', 'needle', 'jet', 'pump'] },
+    accuses: {}
+  },
+  {
     item: 'fuel.pickup',
     why: 'The screen and the anti-siphon valve are the last thing upstream.',
     minutes: 15,
@@ -121,17 +131,32 @@ const trials: readonly Trial<FuelPart>[] = [
   }
 ];
 
+/** Line vacuum as an answer: high or low past the gauge’s own error, else it could not be told. */
+function vacuumAnswer(c: Context, round: number): string | undefined {
+  if (!c.record.all('fuel.vacuumSpeed', { round }).length) return undefined;
+  const verdict = lineVacuum(c)?.verdict;
+  return verdict === 'low' || verdict === 'high' ? verdict : 'unknown';
+}
+
 /** Which part starves it, where somebody said that it dies; nothing before. */
 export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   const dies = c.record.value('fuel.dies');
   const { profile } = c.survey.engine;
   const choke = c.record.value('fuel.chokeOnly') === 'yes';
   if (dies !== 'minutes' && dies !== 'seconds' && !choke) return undefined;
+  // Something was mended since it died: the same run comes next, and what is left is no cause by elimination.
+  const said = latestAt([
+    ...c.record.all('fuel.dies').filter((r) => r.value === 'minutes' || r.value === 'seconds'),
+    ...c.record.all('fuel.chokeOnly').filter((r) => r.value === 'yes')
+  ]);
+  if (c.worked('fuel').some((at) => isAfter(at, said))) return undefined;
   const round = c.record.round('fuel.dies');
   const noBulb = profile.supply === 'gravity' || profile.supply === 'pressurised';
   const injected = profile.fuelSystem === 'electronic' || profile.fuelSystem === 'direct';
   const gone = new Set<string>([
-    ...(noBulb ? ['bulb', 'pump', 'fuel.bulb', 'fuel.revived', 'fuel.portable', 'fuel.floods', 'fuel.pump'] : []),
+    ...(noBulb
+      ? ['bulb', 'pump', 'fuel.bulb', 'fuel.vacuumSpeed', 'fuel.revived', 'fuel.portable', 'fuel.floods', 'fuel.pump']
+      : []),
     ...(profile.supply === 'pressurised' ? ['vent', 'fuel.vent'] : []),
     // What squeezing revives is no jet: whether it runs on choke only tells nothing then.
     ...(c.record.value('fuel.revived') === 'yes' && !choke ? ['fuel.chokeOnly'] : []),
@@ -140,6 +165,9 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   return eliminate(
     parts.filter((p) => !gone.has(p.id)),
     trials.filter((t) => !gone.has(t.item)),
-    (item) => answerOf(c, item, round) ?? (round > 1 ? undefined : answerOf(c, item, 1))
+    (item) =>
+      item === 'fuel.vacuumSpeed'
+        ? vacuumAnswer(c, round)
+        : (answerOf(c, item, round) ?? (round > 1 ? undefined : answerOf(c, item, 1)))
   );
 }

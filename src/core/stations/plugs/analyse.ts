@@ -190,7 +190,7 @@ function cranking(c: Context, out: Out): void {
     );
   else if (poor && direct === 'turns')
     out.add(
-      'starter',
+      c.record.value('plugs.voltsEnd') === 'fuse' ? 'starter-fuse' : 'starter',
       'fault',
       `The starter turns well from the battery but not through its circuit${voltsEndAt(c)}.`,
       why

@@ -14,7 +14,7 @@ import { items } from './readings.ts';
 import { causeAt, symptoms, symptomWords } from './symptoms.ts';
 import { sayValue } from '../../items/check-entry.ts';
 import { mainTrack, runsOf } from './runs.ts';
-import { bankDifference, BANKS_APART, clock, warmingOf, type WarmState } from './warming.ts';
+import { bankDifference, BANKS_APART, clock, NEVER_WARM, warmingOf, type WarmState } from './warming.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
@@ -88,6 +88,24 @@ function heat(c: Context, out: Out): void {
       'watch',
       `The ${banks.port > banks.starboard ? 'port' : 'starboard'} bank runs ${say(Math.abs(banks.port - banks.starboard) + ZERO_CELSIUS, 'temperature', 'metric').replace(' °C', ' K')} hotter: strainer, passages or thermostat of that bank. One cured fault does not clear the other.`,
       { ...base, limit: `${BANKS_APART} K between banks (from memory)`, provenance: 'M', source: 'From memory' }
+    );
+  const hottest = run.hottest?.temperature;
+  if (
+    c.survey.engine.profile.thermostat === 'fitted' &&
+    hottest !== undefined &&
+    hottest < NEVER_WARM.under &&
+    run.minutes >= NEVER_WARM.minutes
+  )
+    out.add(
+      'cold',
+      'watch',
+      `After ${run.minutes.toFixed(0)} minutes it is only ${t(hottest)}: it never got warm. A thermostat that stays open, or none in it; run cold it fouls its plugs, and a four-stroke thins its oil.`,
+      {
+        ...base,
+        limit: `${t(NEVER_WARM.under)} within ${NEVER_WARM.minutes} min (from memory)`,
+        provenance: 'M',
+        source: 'From memory'
+      }
     );
   const earlier = runs.slice(0, -1).findLast((r) => mainTrack(r));
   if (earlier) {

@@ -57,6 +57,9 @@ function racing(track: Track, limit: number): { readonly by: number; readonly ra
   return by >= limit || (rate > FASTEST && b.temperature > WARM) ? { by, rate } : undefined;
 }
 
+/** A thermostat that works brings every head over this, K, within so many minutes (M: 45 °C in ten minutes). */
+export const NEVER_WARM = { under: 318, minutes: 10 } as const;
+
 /** From here a head is warm: the thermostat is about to open, K (C). */
 export const WARM = 323.15;
 

@@ -7,7 +7,7 @@ import { findingsOf, practice } from '../../findings/collect.ts';
 import { depthsFound } from './depths-found.ts';
 import { exposure } from './exposure.ts';
 import { lockTree } from './lock.ts';
-import { plugsAt } from './plugs-out.ts';
+import { plugsAt, plugsWhenTurned } from './plugs-out.ts';
 import { shifting } from './shifting.ts';
 import { roughTree } from './rough.ts';
 
@@ -155,7 +155,7 @@ export function analyse(c: Context): Finding[] {
     } else if (last.result === 'gritty') rough(c, out, why);
     else if (last.result === 'stiff')
       out.add('stiff', 'watch', 'It turns stiff. Oil the bores, soak, and turn it again tomorrow; no force.', why);
-    else if (last.result === 'free' && plugs !== 'out')
+    else if (last.result === 'free' && plugsWhenTurned(c, last.at) !== 'out')
       out.add(
         'nobumps',
         'cannot-tell',
@@ -190,8 +190,9 @@ export function analyse(c: Context): Finding[] {
   }
 
   const expected = expectedBumps(c.survey.engine.profile.strokes, cylindersOf(c).length || undefined);
-  const bumps = record.value('turn.bumps');
-  if (typeof bumps === 'number' && expected !== undefined && plugs === 'in') {
+  const counted = record.last('turn.bumps');
+  const bumps = counted?.value;
+  if (counted && typeof bumps === 'number' && expected !== undefined && plugsWhenTurned(c, counted.at) === 'in') {
     const why = practice(
       [`bumps counted: ${bumps}`, `expected: ${expected}`],
       'each cylinder of a two-stroke compresses every turn, of a four-stroke every second turn; cylinders that rise together are felt as one.'

@@ -7,6 +7,18 @@ export const plugsAt = (c: Context, at: string): 'in' | 'out' | undefined =>
   c.record.all('turn.plugs').findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at))?.value as
     'in' | 'out' | undefined;
 
+/**
+ * Where the plugs were when it was turned, for what the hand feels: plugs that were read after the last word "in" had come out,
+ * and are taken as out until somebody says that they are in again. Holds go by the word alone.
+ */
+export function plugsWhenTurned(c: Context, at: string): 'in' | 'out' | undefined {
+  const word = c.record.all('turn.plugs').findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at));
+  const read = (['plugs.read', 'plugs.hole'] as const).some((what) =>
+    c.record.all(what).some((r) => !isAfter(r.at, at) && (!word || isAfter(r.at, word.at)))
+  );
+  return read ? 'out' : (word?.value as 'in' | 'out' | undefined);
+}
+
 /** The engine was turned smoothly by hand with the plugs out, or cranked for its compression: what lay in the bores is out. */
 const thrownOut = (c: Context, since: string): boolean =>
   c.record

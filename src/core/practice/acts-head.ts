@@ -1,0 +1,159 @@
+import { expectedBumps } from '../stations/turn/analyse.ts';
+import { plain, type Act } from './act.ts';
+import type { Eye } from './eye.ts';
+
+const routine = { routine: true } as const;
+
+/** Piston depths scatter by this much between repeats, m (M: a vernier in a plug hole). */
+const DEPTH_SCATTER = 0.03e-3;
+
+function turn(eye: Eye): void {
+  const out = eye.last('turn.plugs') === 'out' || eye.read('plugs.read');
+  if (eye.last('turn.plugs') !== (out ? 'out' : 'in')) eye.note('turn.plugs', out ? 'out' : 'in');
+  const smooth = out || eye.shows('no-bumps') ? 'free' : 'bumps';
+  const result = eye.shows('locked')
+    ? 'locked'
+    : eye.shows('gritty')
+      ? 'gritty'
+      : eye.shows('stiff')
+        ? 'stiff'
+        : smooth;
+  for (let k = 0; k < 2; k++) eye.note('turn.result', result);
+  eye.note(
+    'turn.feel',
+    (['noise', 'tight'] as const).filter((x) => eye.shows(x))
+  );
+}
+
+function bumps(eye: Eye): void {
+  const expected = expectedBumps(eye.survey.engine.profile.strokes, eye.cylinders.length);
+  eye.note('turn.plugs', 'in');
+  eye.note('turn.result', eye.shows('no-bumps') ? 'free' : 'bumps');
+  if (expected !== undefined) eye.note('turn.bumps', Math.max(0, expected - (eye.shows('bumps-few') ? 1 : 0)));
+}
+
+/** What is taken out of it, one after the other, until it comes free or smooth. */
+function outOfIt(eye: Eye, ask: 'lock' | 'rough'): void {
+  const [was, is] = ask === 'lock' ? (['still', 'free'] as const) : (['still', 'smooth'] as const);
+  const leg = eye.shows(ask === 'lock' ? 'leg-frees' : 'rough-leg');
+  const gears = leg && eye.truth.draws.level(`${ask}|gears`) < 0.3;
+  const pinion = ask === 'lock' && eye.shows('pinion-frees');
+  const items = ask === 'lock' ? (['turn.lockNeutral', 'turn.lockPinion', 'turn.lockLeg'] as const) : roughItems;
+  eye.note(items[0], gears ? is : was);
+  if (gears) return;
+  eye.note(items[1], pinion ? is : was);
+  if (!pinion) eye.note(items[2], leg ? is : was);
+}
+const roughItems = ['turn.roughNeutral', 'turn.roughPinion', 'turn.roughLeg'] as const;
+
+function depths(eye: Eye): void {
+  for (let n = 0; n < 3; n++)
+    for (const cylinder of eye.cylinders) {
+      const low = eye.shows('depth-low', cylinder) ? eye.truth.draws.between(`bent|${cylinder}`, 0.8e-3, 3e-3) : 0;
+      const slip = eye.truth.draws.normal(`depth|${cylinder}|${eye.survey.readings.length}|${n}`, DEPTH_SCATTER);
+      eye.note('turn.depth', 0.06 + low + slip, { cylinder });
+    }
+}
+
+function plugs(eye: Eye): void {
+  eye.look(['plugs.order']);
+  const failed = eye.last('run.outcome') === 'failed';
+  for (const cylinder of eye.cylinders) {
+    // New or cleaned plugs tell nothing of the engine until it has run on them.
+    const fresh = eye.doneSince('plugs', 'run.event');
+    const seen = fresh
+      ? []
+      : (['oily', 'fuel', 'water', 'white', 'black'] as const).filter((x) => eye.shows(`plug-${x}`, cylinder));
+    const bad = eye.shows('plug-bad', cylinder)
+      ? [eye.truth.draws.pick(`bad|${cylinder}`, ['cracked', 'bridged'])]
+      : [];
+    // After a start that failed the plugs tell whether fuel came.
+    const usual = failed ? (eye.shows('no-fuel') ? 'dry' : 'fuel') : 'normal';
+    const read = [...seen, ...bad];
+    eye.note('plugs.read', read.length ? read : [usual], { cylinder });
+  }
+}
+
+/** Volts under the starter, and its speed, 1/min. */
+function starter(eye: Eye): void {
+  const { draws } = eye.truth;
+  const slow = eye.shows('starter-slow');
+  eye.note(
+    'plugs.volts',
+    eye.shows('volts-low') ? draws.between('volts', 8.4, 9.2) : draws.between('volts', 10.6, 11.6)
+  );
+  eye.note('plugs.starterCircuit', eye.shows('starter-dead') ? 'nothing' : slow ? 'slow' : 'turns');
+  eye.look(['plugs.starterDirect']);
+  if (!eye.shows('starter-dead'))
+    eye.note('plugs.rpm', slow ? draws.between('rpm', 90, 150) : draws.between('rpm', 260, 420));
+}
+
+export const headActs: readonly Act[] = [
+  plain(
+    'safe',
+    'safe',
+    [
+      'safe.lanyard',
+      'safe.battery',
+      'safe.propeller',
+      'safe.secured',
+      'safe.place',
+      'safe.rinsed',
+      'safe.forecast',
+      'safe.altitude'
+    ],
+    routine
+  ),
+  plain(
+    'look',
+    'look',
+    [
+      'look.cowl',
+      'look.wiring',
+      'look.hoses',
+      'look.bulb',
+      'look.strainer',
+      'look.mounts',
+      'look.swivel',
+      'look.linkage',
+      'look.anodes',
+      'look.propeller',
+      'look.hub',
+      'look.skeg',
+      'look.case'
+    ],
+    routine
+  ),
+  plain('hub-twist', 'look', ['look.twist'], routine),
+  { id: 'turn', station: 'turn', items: ['turn.plugs', 'turn.result', 'turn.feel'], take: turn, ...routine },
+  { id: 'bumps', station: 'turn', items: ['turn.bumps'], take: bumps },
+  plain('holes', 'turn', ['turn.water']),
+  plain('dried', 'turn', ['turn.dried', 'turn.pass']),
+  plain('assembled', 'turn', ['turn.assembled']),
+  {
+    id: 'lock',
+    station: 'turn',
+    items: ['turn.lockNeutral', 'turn.lockPinion', 'turn.lockLeg'],
+    take: (eye) => outOfIt(eye, 'lock')
+  },
+  { id: 'rough', station: 'turn', items: roughItems, take: (eye) => outOfIt(eye, 'rough') },
+  { id: 'depth', station: 'turn', items: ['turn.depth'], take: depths },
+  plain('shift', 'turn', ['turn.neutral', 'turn.forward', 'turn.reverse', 'turn.reverseLock'], routine),
+  plain('belt', 'turn', ['turn.belt']),
+  { id: 'plugs', station: 'plugs', items: ['plugs.order', 'plugs.read'], take: plugs, ...routine },
+  { id: 'plug-wet', station: 'plugs', items: [], take: plugs },
+  {
+    id: 'bore-light',
+    station: 'plugs',
+    items: ['plugs.hole'],
+    take: (eye) => eye.cylinders.forEach((k) => eye.look(['plugs.hole'], k))
+  },
+  {
+    id: 'starter',
+    station: 'plugs',
+    items: ['plugs.volts', 'plugs.starterCircuit', 'plugs.starterDirect', 'plugs.rpm'],
+    take: starter
+  },
+  plain('volts-walk', 'plugs', ['plugs.voltsEnd']),
+  plain('rope', 'plugs', ['plugs.rope'])
+];

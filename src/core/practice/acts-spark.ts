@@ -1,0 +1,105 @@
+import type { Conditions } from '../record/reading.ts';
+import type { ItemId } from '../stations/items.ts';
+import { plain, type Act } from './act.ts';
+import type { Eye } from './eye.ts';
+
+const routine = { routine: true } as const;
+
+/** Out when the first spark was tried, and put in once somebody has asked. */
+const lanyardOut = (eye: Eye): boolean => eye.has('lanyard') && eye.last('spark.lanyard') === undefined;
+
+/** What a cylinder truly gives, through the tester, in the shade, with the lanyard in. */
+const trueSpark = (eye: Eye, cylinder: number): 'good' | 'weak' | 'none' =>
+  eye.truly('none-all') || eye.truly(`none.${cylinder}`) ? 'none' : eye.truly(`weak.${cylinder}`) ? 'weak' : 'good';
+
+function spark(eye: Eye): void {
+  const out = lanyardOut(eye);
+  if (eye.last('spark.lanyard') === 'no' || (eye.read('spark.result') && !out)) eye.note('spark.lanyard', 'yes');
+  // The first look may be in the sun; whoever repeats it does so in the shade.
+  const sun = eye.has('sunlight') && !eye.read('spark.result');
+  const conditions: Conditions = { path: 'tester', light: sun ? 'sun' : 'shade', ...eye.crank() };
+  for (const cylinder of eye.cylinders) {
+    const is = trueSpark(eye, cylinder);
+    const seen = out ? 'none' : sun && is === 'good' && eye.shows('weak', cylinder) ? 'weak' : is;
+    eye.note('spark.result', seen, { cylinder, conditions });
+  }
+}
+
+function lanyard(eye: Eye): void {
+  if (lanyardOut(eye)) {
+    eye.note('spark.lanyard', 'no');
+    spark(eye);
+  } else eye.note('spark.lanyard', 'yes');
+}
+
+const bolt = (eye: Eye): void =>
+  eye.cylinders.forEach((cylinder) => {
+    if (trueSpark(eye, cylinder) !== 'none') return;
+    eye.note('spark.result', eye.shows('bolt-only') ? 'good' : 'none', {
+      cylinder,
+      conditions: { path: 'bolt', light: 'shade' }
+    });
+  });
+
+const each =
+  (...items: readonly ItemId[]) =>
+  (eye: Eye): void =>
+    eye.cylinders.forEach((k) => eye.look(items, k));
+
+function coilLook(eye: Eye): void {
+  for (const cylinder of eye.cylinders) {
+    eye.note('spark.leadLook', eye.shows('lead-damaged', cylinder) ? 'damaged' : 'whole', { cylinder });
+    eye.note('spark.coilLook', eye.shows('coil-damaged', cylinder) ? 'cracked' : 'whole', { cylinder });
+    eye.note('spark.stray', 'none', { cylinder });
+  }
+}
+
+function pointsLook(eye: Eye): void {
+  for (const cylinder of eye.cylinders) {
+    const grey = eye.shows('points-oxidised', cylinder);
+    const look = eye.shows('points-pitted', cylinder) ? 'pitted' : grey ? 'grey' : 'clean';
+    eye.note('spark.pointsLook', look, { cylinder });
+  }
+  eye.look(['spark.rubBlock']);
+}
+
+/** Resistances of the coils at bench temperature; one that is out stands a good third off its like, Ω. */
+function windings(eye: Eye): void {
+  const { draws } = eye.truth;
+  const faulty = eye.cylinders.find((k) => eye.has('coil', k));
+  for (const cylinder of eye.cylinders) {
+    const off = eye.shows('winding-out') && cylinder === (faulty ?? 1) ? 1.45 : 1;
+    const value = 0.52 * off * (1 + draws.normal(`primary|${cylinder}`, 0.01));
+    eye.note('spark.primary', value, { cylinder, conditions: { temperature: 293 } });
+  }
+}
+
+export const sparkActs: readonly Act[] = [
+  { id: 'spark', station: 'spark', items: ['spark.result'], take: spark, ...routine },
+  { id: 'lanyard', station: 'spark', items: ['spark.lanyard'], take: lanyard },
+  plain('brisk', 'spark', ['spark.brisk']),
+  { id: 'shade', station: 'spark', items: [], take: spark },
+  plain('supply', 'spark', ['spark.supply']),
+  { id: 'bolt', station: 'spark', items: [], take: bolt },
+  plain('ground-wire', 'spark', ['spark.groundWire']),
+  plain('stop-wire', 'spark', ['spark.stopWire']),
+  plain('plug-swap', 'spark', ['spark.plugSwap']),
+  { id: 'coil-look', station: 'spark', items: ['spark.leadLook', 'spark.coilLook', 'spark.stray'], take: coilLook },
+  plain('lead-swap', 'spark', ['spark.leadSwap']),
+  plain('coil-swap', 'spark', ['spark.coilSwap']),
+  plain('points-clean', 'spark', ['spark.pointsClean']),
+  { id: 'points-look', station: 'spark', items: ['spark.pointsLook', 'spark.rubBlock'], take: pointsLook },
+  plain('condenser', 'spark', ['spark.condenserSwap']),
+  plain('key', 'spark', ['spark.keyLook']),
+  {
+    id: 'timing',
+    station: 'spark',
+    items: ['spark.timing'],
+    take: (eye) => eye.note('spark.timing', eye.shows('timing-off') ? 14 : 5)
+  },
+  { id: 'windings', station: 'spark', items: ['spark.primary'], take: windings },
+  plain('peak-volts', 'spark', ['spark.chargeTest', 'spark.triggerTest']),
+  plain('pack', 'spark', ['spark.packSwap']),
+  { id: 'steady', station: 'spark', items: ['spark.steady'], take: each('spark.steady') },
+  { id: 'colour', station: 'spark', items: ['spark.colour'], take: each('spark.colour') }
+];

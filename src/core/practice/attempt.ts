@@ -1,0 +1,132 @@
+import { assess, type Assessment } from '../assess.ts';
+import { suspectKinds } from '../diagnosis/knowledge/index.ts';
+import type { Move } from '../moves/move.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
+import { stationOf, type StationId } from '../stations/items.ts';
+import { plain, type Act } from './act.ts';
+import { compressionActs } from './acts-compression.ts';
+import { headActs } from './acts-head.ts';
+import { runActs } from './acts-run.ts';
+import { sparkActs } from './acts-spark.ts';
+import { wetEndActs } from './acts-wet-end.ts';
+import { Eye } from './eye.ts';
+import { faultsNow, type Truth } from './truth.ts';
+
+export const acts: readonly Act[] = [...headActs, ...sparkActs, ...compressionActs, ...wetEndActs, ...runActs];
+const actById = new Map(acts.map((a) => [a.id, a]));
+
+/** The act that repeats or continues a check where nothing more definite was asked for. */
+const main: Readonly<Record<StationId, string>> = {
+  safe: 'safe',
+  look: 'look',
+  turn: 'turn',
+  plugs: 'plugs',
+  spark: 'spark',
+  compression: 'compression',
+  gear: 'case-test',
+  fuel: 'jar',
+  cooling: 'run',
+  oil: 'dip',
+  run: 'run'
+};
+
+/** One way through a drawn engine, move by move. Holds the survey as it grows, the clock, and what it cost. */
+export class Attempt {
+  survey: SurveyFile;
+  /** Minutes of hands so far. */
+  minutes = 0;
+  readonly jobs: string[] = [];
+  private at: number;
+  private n = 0;
+
+  constructor(readonly truth: Truth) {
+    this.survey = truth.intake;
+    this.at = Date.parse(truth.intake.assessment.startedAt) + 60_000;
+  }
+
+  get now(): Date {
+    return new Date(this.at);
+  }
+  assessed = (): Assessment => assess(this.survey, this.now, 'metric');
+  faults = (): ReadonlySet<string> => faultsNow(this.truth, this.survey);
+
+  /** Makes some acts, one after the other, and keeps what they showed. */
+  make(list: readonly Act[]): void {
+    for (const act of list) {
+      const eye = new Eye(this.truth, this.survey, this.at);
+      act.take(eye);
+      this.at = eye.ended + 1000;
+      this.survey = { ...this.survey, readings: [...this.survey.readings, ...eye.out] };
+    }
+  }
+
+  private mark(step: string): void {
+    this.at += 60_000;
+    this.survey = {
+      ...this.survey,
+      steps: [...(this.survey.steps ?? []), { id: `m${this.n++}`, at: this.now.toISOString(), step, state: 'done' }]
+    };
+    this.jobs.push(step);
+  }
+
+  /** Does what a move asks for. Says false where it was the end. */
+  follow(move: Move): boolean {
+    if (move.kind === 'release' || move.kind === 'ask' || (move.kind === 'decide' && !move.id.startsWith('gate:')))
+      return false;
+    this.minutes += move.kind === 'wait' ? 0 : move.minutes;
+    if (move.kind === 'wait') this.at = Math.max(this.at, Date.parse(move.from ?? this.now.toISOString())) + 60_000;
+    else if (move.kind === 'job') {
+      this.mark(move.job!);
+      this.at += move.minutes * 60_000;
+    } else if (move.id.startsWith('gate:')) this.gate(move);
+    else this.make(actsFor(move, this.survey));
+    return true;
+  }
+
+  private gate(move: Move): void {
+    if (move.id === 'gate:handover') this.make([actById.get('hand-over')!]);
+    else
+      this.survey = {
+        ...this.survey,
+        reasons: [
+          ...(this.survey.reasons ?? []),
+          {
+            id: `m${this.n++}`,
+            at: this.now.toISOString(),
+            gate: move.id.slice(5),
+            reason: 'Looked at, and it may stay.'
+          }
+        ]
+      };
+    this.at += 60_000;
+  }
+}
+
+/** What proves a job: the check that settles what it cures, what was read there before, and the refill of a gear case. */
+function proofOf(move: Move, survey: SurveyFile): readonly Act[] {
+  const settles = new Set(suspectKinds.filter((s) => s.step === move.job).map((s) => s.settled));
+  const before = (a: Act): boolean => a.items.some((i) => survey.readings.some((r) => r.what === i));
+  const list = acts.filter(
+    (a) => a.station === move.station && (settles.has(a.id) || before(a) || a.routine || a.id === 'gear-refill')
+  );
+  return list.length ? list : acts.filter((a) => settles.has(a.id));
+}
+
+/** What is looked at for a move: what it names, else the check it names, else the whole check of its station. */
+export function actsFor(move: Move, survey: SurveyFile): readonly Act[] {
+  if (move.id.startsWith('look:')) {
+    const named = actById.get(move.id.slice('look:'.length));
+    if (named) return [named];
+  }
+  const { items, station, conditions } = move;
+  if (conditions?.path === 'bolt') return [actById.get('bolt')!];
+  if (conditions?.bores === 'oiled') return [actById.get('wet')!];
+  if (items?.length) {
+    const mine = acts.filter((a) => a.items.some((i) => items.includes(i)));
+    return mine.length ? mine : [plain('asked', stationOf(items[0]!), items)];
+  }
+  if (!station) return [];
+  if (move.id.startsWith('proof:')) return proofOf(move, survey);
+  if (move.kind === 'repeat' || move.kind === 'continue') return [actById.get(main[station])!];
+  return acts.filter((a) => a.station === station && a.routine);
+}

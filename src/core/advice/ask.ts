@@ -37,6 +37,8 @@ export interface AskRule {
   readonly late?: true | 'release';
   /** To be written down, not found out: behind whatever else is asked for. */
   readonly last?: true;
+  /** The moment before which it says nothing, ms since 1970. */
+  readonly from?: (c: Context) => number | undefined;
   /** In these conditions of the finding only. */
   readonly only?: readonly Finding['condition'][];
 }

@@ -8,7 +8,8 @@ import { asked, goOn, job, look, type Asks, type AskRule } from './ask.ts';
 export const screens = look('Intake screens', ['cooling.screen'], 2);
 export const outlet = look('Probe the stream outlet and its line', ['cooling.outlet'], 3);
 const head = look('Temperature at the head', ['cooling.head', 'run.temperature'], 5, {
-  open: (c) => lastSeen(c).head === undefined && !asked(c, 'cooling.head')
+  // Without any stream it is not run again to see how hot it gets.
+  open: (c) => lastSeen(c).stream !== 'none' && lastSeen(c).head === undefined && !asked(c, 'cooling.head')
 });
 const pan = look('Thermostat in a pan', ['cooling.thermostatPan', 'cooling.thermostatOpens'], 25);
 export const panIfFitted: AskRule = {
@@ -58,7 +59,7 @@ export const coolingAsks: Asks = {
       outlet,
       head,
       look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
-      { ...pumpOpen, only: ['fault'] }
+      { ...pumpOpen, only: ['fault', 'watch'] }
     ] as readonly AskRule[]
   ).map(untilWorkedOn),
   'cooling.outlet': [

@@ -4,6 +4,7 @@ import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { boreWork } from '../stations/compression/measure.ts';
+import { ruleNumber } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter } from '../units/instant.ts';
 import { isolation } from '../stations/spark/isolation.ts';
@@ -17,6 +18,14 @@ const at = (f: Finding): string => (f.cylinder === undefined ? '' : ` of cylinde
 
 const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
   repeat(`Compression again${how}`, 'compression', 5, more);
+/** Oil hides grit: what turns smoothly today is turned again tomorrow. */
+const nextDay = repeat('Turn it by hand again, a day later', 'turn', 2, {
+  from: (c) => {
+    const last = c.record.last('turn.result');
+    return last && Date.parse(last.at) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
+  }
+});
+
 /** What makes a wet test of it. */
 const oiled = { conditions: { bores: 'oiled' } } as const;
 const wetTaken = (c: Context, f: Finding): boolean =>
@@ -30,9 +39,12 @@ const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean 
 /** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
 const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
 const lashIfValves: AskRule = { ...lash, open: (c, f) => four(c) && lash.open(c, f) };
+/** Read with oil in the bores, and never dry. */
+const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
 const wet: AskRule = {
   ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5, oiled),
-  open: (c, f) => !wetTaken(c, f) && !taken(c, 'compression.leakdown', f.cylinder)
+  // Bores that hold oil already tell nothing by more of it.
+  open: (c, f) => !oiledOnly(c) && !wetTaken(c, f) && !taken(c, 'compression.leakdown', f.cylinder)
 };
 /** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
 const oilAll: AskRule = {
@@ -41,8 +53,6 @@ const oilAll: AskRule = {
   open: (c) =>
     (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && several(c) && !oiledOnly(c) && !compareAll(c)?.wet.length
 };
-/** Read with oil in the bores, and never dry. */
-const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
 /** Oil hides what rings do until it has burnt off: the first run takes it out. */
 const dryAfterRun = again(', the oil burnt off by the run', {
   // No doubt that holds anything up: what the run itself showed comes first.
@@ -142,8 +152,8 @@ export const headAsks: Asks = {
     look('Lower gear plug a crack open', ['gear.first'], 4),
     look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
   ],
-  'turn.stiff': [job('soak'), repeat('Turn it by hand again, a day later', 'turn', 2)],
-  'turn.again': [repeat('Turn it by hand again, a day later', 'turn', 2)],
+  'turn.stiff': [job('soak'), nextDay],
+  'turn.again': [nextDay],
   'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
   'turn.nobumps': [
     look('Say whether the plugs were in', ['turn.plugs'], 1),
@@ -158,6 +168,7 @@ export const headAsks: Asks = {
   'turn.shift': [job('linkage')],
   'turn.gear': [job('linkage')],
   'turn.dog': [job('propeller', { only: ['cannot-tell'] }), job('linkage', { only: ['fault'] })],
+  'turn.dog-worn': [job('clutch-dog')],
   'turn.reverse-lock': [job('linkage')],
   'turn.belt': [job('belt')],
 
@@ -262,6 +273,7 @@ export const headAsks: Asks = {
     job('air-cause', { only: ['fault'] })
   ],
   'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
+  'compression.leakdown-overhaul': [job('overhaul', { only: ['fault'] })],
   'compression.leakdown-bore': [
     look((_, f) => `Light into the bore${at(f)}`, ['plugs.hole'], 5, {
       open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)

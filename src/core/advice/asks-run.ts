@@ -1,3 +1,4 @@
+import type { Context } from '../findings/context.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter } from '../units/instant.ts';
 import { windingRows } from '../stations/spark/windings.ts';
@@ -25,6 +26,13 @@ const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
     if (!stop || !reasons.includes(String(stop.value)) || heatExplained(c)) return false;
     return !worked.some((at) => isAfter(at, stop.at)) && r.open(c, f);
   }
+});
+
+const leaks = (c: Context, what: string): boolean => c.record.value('run.leaks') === what;
+/** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */
+const whenDry = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => dryAfterStart(c)?.dry !== false && r.open(c, f)
 });
 
 /** What a run asks for, in the trade's order. C: common practice. */
@@ -103,11 +111,17 @@ export const runAsks: Asks = {
     look('Spark, every cylinder', ['spark.result'], 6),
     // As they are after the start that failed: what was read before it tells nothing of that.
     look('Plugs out: wet or dry', ['plugs.read'], 8, { open: (c) => dryAfterStart(c) === undefined }),
-    look('Look into the tank', ['fuel.level'], 1),
-    look('Tap or shut-off under the cowl', ['fuel.shutoff'], 1),
-    {
+    // Dry plugs: fuel does not get there. Wet ones: too much of it, or fuel that does not burn.
+    whenDry(look('Look into the tank', ['fuel.level'], 1)),
+    whenDry(look('Tap or shut-off under the cowl', ['fuel.shutoff'], 1)),
+    whenDry({
       ...look('Squeeze the bulb', ['fuel.bulb'], 2),
       open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f)
+    }),
+    {
+      ...look('Bulb firm: does it flood?', ['fuel.floods'], 3),
+      open: (c, f) =>
+        dryAfterStart(c)?.dry === false && hasBulb(c) && carburetted(c) && look('', ['fuel.floods'], 3).open(c, f)
     },
     look('Fuel into a clear jar', ['fuel.jar'], 4),
     {
@@ -115,6 +129,22 @@ export const runAsks: Asks = {
       open: (c, f) => carburetted(c) && look('', ['fuel.choke'], 3).open(c, f)
     },
     look('Bowl or vapour separator off', ['fuel.bowlLook'], 15)
+  ],
+  'run.dog-worn': [job('clutch-dog')],
+  // Fuel that drips is found before it runs again: from the tank to the carburettor.
+  'run.leaks': [
+    {
+      ...look('Hoses and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5),
+      open: (c, f) => leaks(c, 'fuel') && look('', ['fuel.hose', 'fuel.couplings'], 5).open(c, f)
+    },
+    {
+      ...look('Bulb firm: does it flood?', ['fuel.floods'], 3),
+      open: (c, f) => leaks(c, 'fuel') && hasBulb(c) && carburetted(c) && look('', ['fuel.floods'], 3).open(c, f)
+    },
+    {
+      ...look('Fuel pump: does it weep?', ['fuel.pump'], 5),
+      open: (c, f) => leaks(c, 'fuel') && hasBulb(c) && look('', ['fuel.pump'], 5).open(c, f)
+    }
   ],
   // What it was stopped for is looked into; written down is what came of that.
   'run.stopped': [

@@ -25,6 +25,8 @@ export interface Ask {
   readonly job?: JobId;
   readonly late?: true | 'release';
   readonly last?: true;
+  /** ISO instant before which it says nothing, where that is still to come. */
+  readonly from?: string;
   readonly cylinder?: number;
 }
 
@@ -78,6 +80,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       continue;
     const title = typeof r.title === 'string' ? r.title : r.title(c, finding);
     if (title === undefined || !r.open(c, finding)) continue;
+    const from = r.from?.(c);
     out.push({
       finding,
       kind: r.kind,
@@ -90,6 +93,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       ...(r.job ? { job: r.job } : {}),
       ...(r.late ? { late: r.late } : {}),
       ...(r.last ? { last: true as const } : {}),
+      ...(from !== undefined && !c.past(from) ? { from: new Date(from).toISOString() } : {}),
       ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })
     });
   }

@@ -97,6 +97,7 @@ export const crankRules: readonly HoldRule[] = [
     id: 'locked',
     title: 'Locked, gritty or noisy: no cranking',
     blocks: ['crank', 'start', 'release'],
+    curedBy: ['soak', 'metal', 'feel', 'starter', 'linkage', 'overhaul'],
     raised: (c) => {
       const t = turning(c);
       const feel = c.record.last('turn.feel')?.value;
@@ -178,6 +179,7 @@ export const crankRules: readonly HoldRule[] = [
     id: 'belt',
     title: 'Timing belt suspect: no cranking',
     blocks: ['crank', 'start', 'release'],
+    curedBy: ['belt'],
     raised: (c) => {
       const { profile } = c.survey.engine;
       const belt = c.record.value('turn.belt');

@@ -21,6 +21,8 @@ export interface HoldRule {
   /** Why it is raised, or nothing when it is not. */
   readonly raised: (c: Context) => string | undefined;
   readonly needs: (c: Context) => readonly Need[];
+  /** Jobs that cure what raises it: while one of them is open, it comes before another look at the hold. */
+  readonly curedBy?: readonly string[];
   /** Raised only because something is not recorded yet: shown at the step it blocks, not across every view. */
   readonly standing?: (c: Context) => boolean;
 }
@@ -32,6 +34,7 @@ export interface Hold {
   readonly blocks: readonly Action[];
   readonly needs: readonly Need[];
   readonly standing: boolean;
+  readonly curedBy?: readonly string[];
   /** The reason somebody gave to go on all the same. */
   readonly override?: { readonly reason: string; readonly at: string; readonly by?: string };
 }

@@ -30,6 +30,7 @@ export function holdsOf(c: Context): Hold[] {
         blocks: rule.blocks,
         needs,
         standing: rule.standing?.(c) ?? false,
+        ...(rule.curedBy ? { curedBy: rule.curedBy } : {}),
         ...(override ? { override } : {})
       }
     ];

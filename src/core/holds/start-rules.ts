@@ -64,6 +64,7 @@ export const startRules: readonly HoldRule[] = [
     id: 'fuel',
     title: 'Old or watered fuel aboard',
     blocks: ['start', 'release'],
+    curedBy: ['fuel-drain'],
     raised: (c) => {
       if (fuelNeeds(c).every((n) => n.done)) return undefined;
       const jar = c.record.value('fuel.jar');
@@ -79,6 +80,7 @@ export const startRules: readonly HoldRule[] = [
     id: 'oil',
     title: 'Engine oil out of range',
     blocks: ['start', 'release'],
+    curedBy: ['oil-level', 'oil-changes', 'water-in'],
     raised: (c) => {
       if (!fourStroke(c)) return undefined;
       if (c.record.value('oil.look') === 'milky' && c.record.value('oil.sump') !== 'drained')
@@ -128,6 +130,7 @@ export const startRules: readonly HoldRule[] = [
     id: 'gear-chips',
     title: 'Metal in the gear case',
     blocks: ['gear', 'release'],
+    curedBy: ['metal'],
     raised: (c) => {
       const m = c.record.value('gear.magnet');
       return (m === 'slivers' || m === 'pieces') && c.record.value('gear.explained') !== 'yes'
@@ -142,6 +145,7 @@ export const startRules: readonly HoldRule[] = [
     id: 'gear-water',
     title: 'Gear oil: water or low',
     blocks: ['gear', 'release'],
+    curedBy: ['case-test', 'reseal', 'gear-refill', 'crack'],
     raised: (c) => {
       if (waterEver(c)) return waterCured(c) ? undefined : 'There is, or was, water in the gear oil.';
       if (!oilLowEver(c) || waterCured(c)) return undefined;
@@ -173,6 +177,18 @@ export const startRules: readonly HoldRule[] = [
     id: 'run',
     title: 'First run stopped by lamp, stream or heat',
     blocks: ['release'],
+    curedBy: [
+      'pump',
+      'leg-water',
+      'thermostat',
+      'screen',
+      'strainer',
+      'descale',
+      'outlet',
+      'hot',
+      'oil-pressure',
+      'pieces'
+    ],
     raised: (c) => runTrouble(c) ?? unexplained(c),
     needs: (c) => [
       { text: 'cause recorded', done: unexplained(c) === undefined, station: 'run', items: ['run.cause'] },

@@ -46,11 +46,25 @@ export const gearCase = {
     tools: ['spanners'],
     minutes: 40,
     hazards: ['propeller'],
-    proof: { station: 'turn', text: 'neutral free, forward and reverse follow, reverse lock rises' }
+    proof: { station: 'turn', text: 'neutral free, forward and reverse follow, reverse lock rises' },
+    renews: ['turn.neutral', 'turn.forward', 'turn.reverse']
+  },
+  'clutch-dog': {
+    title: 'Gear case open: clutch dog and its gear',
+    raisedBy: ['turn.dog-worn', 'run.dog-worn'],
+    how: 'Carrier out; dog and gear lugs looked at for round edges, renewed together; shift rod and cradle while it is open.',
+    tools: ['carrier puller', 'circlip pliers'],
+    parts: ['clutch dog', 'gear', 'carrier O-rings', 'seals that are exposed'],
+    minutes: 280,
+    hazards: ['eyes', 'propeller'],
+    proof: { station: 'turn', text: 'both gears hold when turned by hand' },
+    after: ['linkage'],
+    renews: ['turn.neutral', 'turn.forward', 'turn.reverse'],
+    opens: ['case', 'propeller', 'carrier']
   },
   metal: {
     title: 'Open the gear case and explain the metal',
-    raisedBy: ['gear.metal'],
+    raisedBy: ['gear.metal', only('turn.rough-gears', 'fault'), only('turn.rough-leg', 'fault')],
     how: 'Carrier out, gears and bearings looked at; the piece found or the wear named.',
     tools: ['carrier puller', 'circlip pliers'],
     parts: ['carrier O-rings', 'seals that are exposed'],
@@ -131,6 +145,7 @@ export const gearCase = {
     minutes: 40,
     hazards: ['propeller'],
     proof: { station: 'run', text: 'forward, neutral and reverse' },
+    renews: ['run.gears', 'turn.neutral', 'turn.forward', 'turn.reverse'],
     uses: ['tank'],
     noisy: true,
     phase: 'running'

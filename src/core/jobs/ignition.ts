@@ -122,6 +122,7 @@ export const ignition = {
   plugs: {
     title: 'Clean or renew the plugs',
     renews: ['spark.result'],
+    tellsOfOthers: true,
     raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water', 'spark.own-plug'],
     how: 'Renewed when older than two seasons, cracked, or wet with water; else cleaned and gapped to the manual. Torque where known.',
     tools: ['plug wrench', 'gap gauge'],

@@ -84,6 +84,8 @@ export interface JobRule extends JobTraits {
   readonly hazards?: readonly HazardId[];
   /** Items that describe what it renews: what was seen of them before is of the old part. */
   readonly renews?: readonly ItemId[];
+  /** What is read at its proof later speaks of the engine, not of this work: the same sight again is no failed proof. */
+  readonly tellsOfOthers?: true;
   /** The check that proves it, and what it should show. */
   readonly proof: { readonly station: StationId; readonly text: string };
   /** Steps that come before it when both are open. */

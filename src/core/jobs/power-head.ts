@@ -102,6 +102,7 @@ export const powerHead = {
   },
   overhaul: {
     title: 'Overhaul of the power head: ask a specialist for a price',
+    raisedBy: [only('compression.leakdown-overhaul', 'fault')],
     how: 'Measured before anything is bought: bore, piston, crank. The owner is asked first; parts may be worth more.',
     minutes: 30,
     wait: 14_400,

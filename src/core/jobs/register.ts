@@ -83,6 +83,7 @@ const order = [
   'oil-level',
   'run-again',
   'gears',
+  'clutch-dog',
   'fuel-line',
   'bowl',
   'thermostat',

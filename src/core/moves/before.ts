@@ -1,7 +1,33 @@
+import { isAfter } from '../units/instant.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
+
+/** It was run again and ended as before, with nothing done or looked at in between: not the same once more. */
+function inVain({ context: c }: Position): Move | undefined {
+  const ends = c.record.all('run.outcome').filter((r) => r.value !== 'unknown');
+  const [before, last] = ends.slice(-2);
+  if (!before || !last || last.value === 'ran' || last.value !== before.value) return undefined;
+  const between = (at: string): boolean => isAfter(at, before.at) && isAfter(last.at, at);
+  const done =
+    (c.survey.steps ?? []).some((s) => s.state === 'done' && (between(s.at) || isAfter(s.at, last.at))) ||
+    c.survey.readings.some(
+      (r) =>
+        !['run.', 'safe.', 'cooling.source', 'fuel.dies'].some((x) => r.what.startsWith(x)) &&
+        (between(r.at) || isAfter(r.at, last.at))
+    );
+  if (done) return undefined;
+  return {
+    kind: 'ask',
+    class: 9,
+    id: 'ask:run-in-vain',
+    title: 'Stop: it ends as before, and everything here was looked at. Ask the owner, or a specialist',
+    station: 'run',
+    minutes: 5,
+    because: 'It was run again with nothing done in between, and ended the same way.'
+  };
+}
 
 /** 9: checks nobody has made, what the run needs, the run, the gates, release. */
 export function before(p: Position): Move[] {
@@ -23,7 +49,9 @@ export function before(p: Position): Move[] {
   out.push(...fromHolds(holds, 9, true));
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
   const ran = p.context.record.value('run.outcome') === 'ran';
-  if (!ran)
+  const vain = inVain(p);
+  if (vain) out.push(vain);
+  else if (!ran)
     out.push({
       kind: 'look',
       class: 9,

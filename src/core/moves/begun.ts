@@ -1,3 +1,4 @@
+import type { Step } from '../plan/plan.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
 import { traitsOf } from '../jobs/register.ts';
@@ -69,20 +70,38 @@ export function begun({ context: c, steps }: Position): Move[] {
   return [...over, ...proofs];
 }
 
-/** 5: work that was done and failed its proof, before anything else that its findings ask for. */
-export const failed = ({ steps }: Position): Move[] =>
+/** From so many times done and failed, the same work is no answer any more. */
+const OFTEN = 2;
+
+/**
+ * Work that was done and failed its proof. 5: before anything else that its findings ask for, where a sign of its suspect shows again;
+ * 8: behind the looks for why and the other work, where only its finding does. Done twice in vain, it is a question for somebody else.
+ */
+export const failed = ({ context: c, steps }: Position, by: NonNullable<Step['failed']>): Move[] =>
   steps
-    .filter((s) => s.failed)
-    .map((s): Move => ({
-      kind: 'job',
-      class: 5,
-      id: `job:${s.id}`,
-      title: `Once more: ${s.title.charAt(0).toLowerCase()}${s.title.slice(1)}`,
-      station: s.proof.station,
-      job: s.id,
-      minutes: s.minutes,
-      because: s.why[0] ?? s.how
-    }));
+    .filter((s) => s.failed === by)
+    .map((s): Move => {
+      const times = (c.survey.steps ?? []).filter((m) => m.step === s.id && m.state === 'done').length;
+      const title = `${s.title.charAt(0).toLowerCase()}${s.title.slice(1)}`;
+      const what = { station: s.proof.station, minutes: s.minutes, because: s.why[0] ?? s.how };
+      return times >= OFTEN
+        ? {
+            ...what,
+            kind: 'ask',
+            class: 8,
+            id: `ask:failed:${s.id}`,
+            title: `Stop: done ${times} times and not cured: ${title}. Ask the owner, or a specialist`,
+            minutes: 5
+          }
+        : {
+            ...what,
+            kind: 'job',
+            class: by === 'sign' ? 5 : 8,
+            id: `job:${s.id}`,
+            title: `Once more: ${title}`,
+            job: s.id
+          };
+    });
 
 /** What runs by itself and is not over: said where nothing else can be done meanwhile. */
 export const waiting = ({ context: c, steps }: Position): Move[] => [

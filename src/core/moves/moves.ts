@@ -42,8 +42,10 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
     if (a.job && (!step || step.state !== 'open')) return [];
     return [
       {
-        kind: a.kind === 'job' ? 'job' : a.kind,
-        class: classOf(a, step ? step.minutes : a.minutes),
+        // Too early it says nothing: other work goes on meanwhile.
+        kind: a.from ? 'wait' : a.kind,
+        class: a.from ? 9 : classOf(a, step ? step.minutes : a.minutes),
+        ...(a.from ? { from: a.from } : {}),
         id: a.job ? `job:${a.job}` : `ask:${kindOfFinding(a.finding)}:${a.title}`,
         title: step ? step.title : a.title,
         station: a.station,
@@ -66,7 +68,9 @@ function work(p: Position): Move[] {
     ready.filter((s) => traitsOf(s.id).phase === 'running'),
     ready.filter((s) => traitsOf(s.id).phase !== 'running')
   ];
-  const list = still.length ? still : running;
+  // What sends it to a specialist decides whether the rest is worth doing.
+  const away = (x: Step): number => Number(traitsOf(x.id).phase !== 'away');
+  const list = (still.length ? still : running).toSorted((a, b) => away(a) - away(b));
   const ask = list.length ? askOwner(p) : undefined;
   return [...(ask ? [ask] : []), ...list.map((s) => jobMove(s, 8))];
 }
@@ -113,6 +117,8 @@ function ending(p: Position): Move | undefined {
   return undefined;
 }
 
+/** A look that costs no more than this is made while one stands there, minutes (C). */
+const CHEAP = 5;
 /** Chance from which a look that nothing points to may turn the whole plan (M). */
 const TURNS = 0.02;
 
@@ -177,6 +183,7 @@ export function moves(p: Position): Move[] {
         }
       ]
     : [];
+  const cheap = worth.filter((m) => m.class === 9 && m.kind === 'look' && m.minutes <= CHEAP && !m.waits);
   const all: Move[] = [
     ...(end ? [end] : []),
     ...dangers(p),
@@ -184,15 +191,18 @@ export function moves(p: Position): Move[] {
     ...clocks(p),
     ...begun(p),
     ...hopeless,
-    ...failed(p),
+    ...failed(p, 'sign'),
     ...fromHolds(
       p.holds.filter((h) => h.id !== 'drowned' && h.id !== 'drowned-running'),
       5,
-      false
+      false,
+      p.steps
     )
       .filter((m) => !p.holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank')))
       // What a finding of that check asks for is the next step towards it.
-      .filter((m) => !asks.some((a) => a.station === m.station && a.kind !== 'job')),
+      .filter(
+        (m) => !asks.some((a) => (a.station === m.station || a.finding.station === m.station) && a.kind !== 'job')
+      ),
     ...asked(p, asks),
     ...decisive,
     ...worth.filter((m) => m.class !== 9),
@@ -200,11 +210,15 @@ export function moves(p: Position): Move[] {
     ...fromHolds(
       p.holds.filter((h) => !h.blocks.includes('crank')),
       8,
-      false
+      false,
+      p.steps
     ),
     ...work(p),
+    ...failed(p, 'finding'),
+    // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
+    ...cheap,
     ...before(p),
-    ...worth.filter((m) => m.class === 9)
+    ...worth.filter((m) => m.class === 9 && !cheap.includes(m))
   ];
   const blocked = all.map((m): Move => {
     // Where it has ended, only what keeps it from getting worse still counts.

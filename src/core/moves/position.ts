@@ -27,10 +27,16 @@ export const jobMove = (s: Step, cls: 2 | 8 | 9): Move => ({
 });
 
 /** 5: what a raised hold waits for, those against cranking first; what is only not recorded yet comes before the run. */
-export function fromHolds(holds: readonly Hold[], cls: 5 | 8 | 9, standing: boolean): Move[] {
+export function fromHolds(
+  holds: readonly Hold[],
+  cls: 5 | 8 | 9,
+  standing: boolean,
+  steps: readonly Step[] = []
+): Move[] {
+  const open = new Set(steps.filter((s) => s.state === 'open' && !s.by && !s.failed).map((s) => s.id));
   const rank = (h: Hold): number => (h.blocks.includes('crank') ? 0 : h.blocks.includes('start') ? 1 : 2);
   return holds
-    .filter((h) => !h.override && h.standing === standing)
+    .filter((h) => !h.override && h.standing === standing && !h.curedBy?.some((id) => open.has(id)))
     .sort((a, b) => rank(a) - rank(b))
     .flatMap((h): Move[] => {
       const need = h.needs.find((n) => !n.done && n.station);

@@ -32,7 +32,7 @@ describe('a job whose proof failed', () => {
   });
   it('is open again, and is not the same work once more', () => {
     const b = leaks(before().done('reseal'));
-    expect(step(b, 'reseal')).toMatchObject({ state: 'open', failed: true });
+    expect(step(b, 'reseal')).toMatchObject({ state: 'open', failed: 'sign' });
     expect(step(b, 'reseal')!.why[0]).toMatch(/shows again.*Not the same once more.*reversed or cocked/);
     expect(b.assessed().moves.find((m) => !m.waits)).toMatchObject({
       kind: 'job',

@@ -28,7 +28,7 @@ export interface Step {
   readonly proof: { readonly station: StationId; readonly text: string };
   readonly state: 'open' | 'done' | 'proved' | 'not-needed';
   /** Open again: it was marked done at `markedAt`, and what it was for was seen after that. */
-  readonly failed?: true;
+  readonly failed?: 'sign' | 'finding';
   /** The check at which what raises it still stands, where that is not the one that proves it. */
   readonly raisedAt?: StationId;
   /** Open steps that come first. */
@@ -181,7 +181,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       raised.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'];
     const again = suspects.filter((s) => s.again && s.step === rule.id);
     // Read again after the work, and no better: by a suspect's own sign, or by the finding that had asked for it.
-    const reread = mark?.state === 'done' && now.length > 0 ? rereadAt(mark.at, raised[0]?.station) : [];
+    const reread =
+      mark?.state === 'done' && now.length > 0 && !rule.tellsOfOthers ? rereadAt(mark.at, raised[0]?.station) : [];
     const worse = raisers(rule, reread).filter((f) => now.some((n) => n.id === f.id && n.condition === f.condition));
     const before = worse.length ? raisers(rule, foundAt(mark!.at)) : [];
     const asBad = before.some((was) =>
@@ -192,9 +193,14 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed = shown && raisers(rule, foundAt(mark.at)).some((was) => now.some((f) => f.cylinder === was.cylinder));
     const done = !shown && (mark?.state === 'done' || (!mark && met));
+    // Better than it was, or a sight that speaks of something else: it is watched, and the work is through.
+    const was = mark?.state === 'done' && now.length > 0 ? raisers(rule, foundAt(mark.at)) : [];
+    const watched = now.every(
+      (f) => f.condition === 'watch' && (rule.tellsOfOthers || was.some((x) => x.id === f.id && grave(x) > grave(f)))
+    );
     const after =
       mark?.state === 'done' &&
-      now.length === 0 &&
+      watched &&
       !untold(rule, raised, found) &&
       c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
     const state =
@@ -220,7 +226,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         proof: rule.proof,
         state,
         ...(state === 'open' && later.has(rule.id) ? { by: sayDoBy(c, later.get(rule.id)!) } : {}),
-        ...(failed ? { failed: true as const } : {}),
+        ...(failed ? { failed: again.length ? ('sign' as const) : ('finding' as const) } : {}),
         ...(now[0] && now.every((f) => f.station !== rule.proof.station) ? { raisedAt: now[0].station } : {}),
         after: rule.after ?? [],
         follows: rule.after ?? [],

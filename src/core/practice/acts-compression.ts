@@ -64,7 +64,7 @@ function pressure(eye: Eye): void {
   const adapter = !proper && eye.has('adapter');
   // Low all over by something that belongs to the engine stays; by how it was measured it goes.
   const low = eye.shows('low-all') && (proper ? eye.has('dry-bores') : true) ? 0.66 : 1;
-  const cranked = eye.crank();
+  const cranked = eye.crank(proper);
   const list = before % 2 ? [...eye.cylinders].reverse() : eye.cylinders;
   list.forEach((cylinder, k) => {
     const sag = tired ? k / Math.max(1, list.length - 1) : 0;

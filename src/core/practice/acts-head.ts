@@ -4,6 +4,13 @@ import type { Eye } from './eye.ts';
 
 const routine = { routine: true } as const;
 
+/** Water runs out the first time, and no more comes the next. */
+function holes(eye: Eye): void {
+  const wet = eye.waterInside();
+  eye.note('turn.water', wet ? 'some' : 'none');
+  if (wet) eye.note('turn.water', 'none');
+}
+
 /** Piston depths scatter by this much between repeats, m (M: a vernier in a plug hole). */
 const DEPTH_SCATTER = 0.03e-3;
 
@@ -32,17 +39,22 @@ function bumps(eye: Eye): void {
   if (expected !== undefined) eye.note('turn.bumps', Math.max(0, expected - (eye.shows('bumps-few') ? 1 : 0)));
 }
 
+/** Faults that sit in the gears, or anywhere in the leg: with these out of it, it comes free or smooth. */
+const inGears = ['gears-worn', 'dog'];
+const inLeg = [...inGears, 'leg-locked', 'splines', 'seal-driveshaft'];
+
 /** What is taken out of it, one after the other, until it comes free or smooth. */
 function outOfIt(eye: Eye, ask: 'lock' | 'rough'): void {
   const [was, is] = ask === 'lock' ? (['still', 'free'] as const) : (['still', 'smooth'] as const);
-  const leg = eye.shows(ask === 'lock' ? 'leg-frees' : 'rough-leg');
-  const gears = leg && eye.truth.draws.level(`${ask}|gears`) < 0.3;
-  const pinion = ask === 'lock' && eye.shows('pinion-frees');
+  const there = (list: readonly string[]): boolean => list.some((x) => eye.has(x));
+  const head = ask === 'rough' && there(['bearings', 'rod-bent']);
+  const gears = !head && there(inGears);
+  const pinion = ask === 'lock' && eye.has('pinion');
   const items = ask === 'lock' ? (['turn.lockNeutral', 'turn.lockPinion', 'turn.lockLeg'] as const) : roughItems;
   eye.note(items[0], gears ? is : was);
   if (gears) return;
   eye.note(items[1], pinion ? is : was);
-  if (!pinion) eye.note(items[2], leg ? is : was);
+  if (!pinion) eye.note(items[2], !head && there(inLeg) ? is : was);
 }
 const roughItems = ['turn.roughNeutral', 'turn.roughPinion', 'turn.roughLeg'] as const;
 
@@ -71,6 +83,14 @@ function plugs(eye: Eye): void {
     const usual = failed ? (eye.shows('no-fuel') ? 'dry' : 'fuel') : 'normal';
     const read = [...seen, ...bad];
     eye.note('plugs.read', read.length ? read : [usual], { cylinder });
+  }
+}
+
+function boreLight(eye: Eye): void {
+  for (const cylinder of eye.cylinders) {
+    const seen = eye.answer('plugs.hole', cylinder);
+    const dry = seen === 'water' && !eye.waterInside(cylinder);
+    eye.note('plugs.hole', dry ? 'clean' : seen, { cylinder });
   }
 }
 
@@ -127,7 +147,7 @@ export const headActs: readonly Act[] = [
   plain('hub-twist', 'look', ['look.twist'], routine),
   { id: 'turn', station: 'turn', items: ['turn.plugs', 'turn.result', 'turn.feel'], take: turn, ...routine },
   { id: 'bumps', station: 'turn', items: ['turn.bumps'], take: bumps },
-  plain('holes', 'turn', ['turn.water']),
+  { id: 'holes', station: 'turn', items: ['turn.water'], take: holes },
   plain('dried', 'turn', ['turn.dried', 'turn.pass']),
   plain('assembled', 'turn', ['turn.assembled']),
   {
@@ -146,7 +166,7 @@ export const headActs: readonly Act[] = [
     id: 'bore-light',
     station: 'plugs',
     items: ['plugs.hole'],
-    take: (eye) => eye.cylinders.forEach((k) => eye.look(['plugs.hole'], k))
+    take: boreLight
   },
   {
     id: 'starter',

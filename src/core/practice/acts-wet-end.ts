@@ -29,10 +29,13 @@ function gearDrain(eye: Eye): void {
 const takeMagnet = (eye: Eye): void =>
   eye.note('gear.magnet', eye.shows('gear-metal') ? eye.truth.draws.pick('metal', ['slivers', 'pieces']) : 'paste');
 
+const bubblesAt = (eye: Eye): readonly string[] =>
+  ['propshaft', 'carrier', 'driveshaft', 'cover', 'shift', 'plugs', 'housing'].filter((p) => eye.shows(`bubbles-${p}`));
+
 /** Every stage over its minutes, shafts turned; a case that leaks loses at one stage or at all of them. */
 function caseTest(eye: Eye): void {
   const { draws } = eye.truth;
-  const leaks = eye.truly('case-leaks');
+  const leaks = eye.truly('case-leaks') || bubblesAt(eye).length > 0;
   const where = draws.pick('stage', ['low', 'high', 'vacuum', 'all'] as const);
   for (const [stage, p] of [
     ['low', 4 * PSI],
@@ -58,13 +61,7 @@ function caseTest(eye: Eye): void {
   eye.note('gear.caseOpen', 'yes');
 }
 
-const soap = (eye: Eye): void =>
-  eye.note(
-    'gear.caseBubbles',
-    (['propshaft', 'carrier', 'driveshaft', 'cover', 'shift', 'plugs', 'housing'] as const).filter((p) =>
-      eye.shows(`bubbles-${p}`)
-    )
-  );
+const soap = (eye: Eye): void => eye.note('gear.caseBubbles', bubblesAt(eye));
 
 function tank(eye: Eye): void {
   eye.look(['fuel.level', 'fuel.kind']);

@@ -55,6 +55,8 @@ export class Attempt {
     for (const act of list) {
       const eye = new Eye(this.truth, this.survey, this.at);
       act.take(eye);
+      // What was looked at and showed nothing that could be told is written down as that.
+      if (!eye.out.length && act.items[0]) eye.note(act.items[0], 'unknown');
       this.at = eye.ended + 1000;
       this.survey = { ...this.survey, readings: [...this.survey.readings, ...eye.out] };
     }
@@ -107,7 +109,10 @@ function proofOf(move: Move, survey: SurveyFile): readonly Act[] {
   const settles = new Set(suspectKinds.filter((s) => s.step === move.job).map((s) => s.settled));
   const before = (a: Act): boolean => a.items.some((i) => survey.readings.some((r) => r.what === i));
   const list = acts.filter(
-    (a) => a.station === move.station && (settles.has(a.id) || before(a) || a.routine || a.id === 'gear-refill')
+    (a) =>
+      settles.has(a.id) ||
+      (move.job === 'hot' && a.id === 'run') ||
+      (a.station === move.station && (before(a) || a.routine || a.id === 'gear-refill'))
   );
   return list.length ? list : acts.filter((a) => settles.has(a.id));
 }

@@ -99,16 +99,30 @@ export class Eye {
     });
   }
 
+  /** Whether water still lies inside: once it was turned out it is gone, but for a gasket that lets in more. */
+  waterInside(cylinder?: number): boolean {
+    if (this.last('turn.water') === 'none') return false;
+    return cylinder === undefined
+      ? this.shows('water-out') || this.cylinders.some((k) => this.shows('plug-water', k))
+      : this.shows('plug-water', cylinder);
+  }
+
   /** Who cranks it by its starter sees how it cranks: volts and speed, or that nothing happens and it takes a rope or a drill. */
-  crank(): Conditions {
+  crank(charged = false): Conditions {
     if (this.survey.engine.profile.starting === 'rope') return {};
     if (this.shows('starter-dead')) {
       if (!this.read('plugs.starterCircuit')) this.note('plugs.starterCircuit', 'nothing');
       return {};
     }
     return {
-      volts: this.shows('volts-low') ? 9 : 11.3,
-      rpm: this.shows('starter-slow') ? 140 : 330
+      volts: this.shows('volts-low') && !charged ? 9 : 11.3,
+      rpm: charged
+        ? this.has('starter-motor') || this.has('starter-cable')
+          ? 150
+          : 320
+        : this.shows('starter-slow')
+          ? 140
+          : 330
     };
   }
 

@@ -123,7 +123,9 @@ const alsoCures: Readonly<
   nest: { signs: ['nest'] },
   hot: { suspects: ['passages', 'strainer', 'screen'] },
   'spark-own': { suspects: ['plug', 'lead', 'coil'] },
-  'leak-down': {}
+  gears: { suspects: ['linkage', 'shift-joint'] },
+  carburettor: { suspects: ['float'] },
+  bulb: { signs: ['bulb-soft'], suspects: ['bulb-valve'] }
 };
 
 /** What is wrong with it now: jobs that were done cure what they cure, and may leave something behind. */

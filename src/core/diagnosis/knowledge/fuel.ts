@@ -185,7 +185,8 @@ export const fuel = inSystem('fuel', [
     id: 'bulb-valve',
     label: 'valve of the primer bulb',
     prior: { L: 0.1, D: 0.05, N: 0.06, S: 0.02 },
-    shows: { usually: ['bulb-soft'], often: ['bulb-old'], sometimes: ['dies', 'portable-fine'] },
+    // Another tank comes with another bulb.
+    shows: { usually: ['bulb-soft', 'portable-fine'], often: ['bulb-old'], sometimes: ['dies'] },
     cure: 'A new bulb, its arrow towards the engine.',
     settled: 'bulb',
     step: 'hoses',
@@ -210,7 +211,7 @@ export const fuel = inSystem('fuel', [
     id: 'vent',
     label: 'tank vent closed',
     prior: { L: 0.08, D: 0.06, N: 0.05, S: 0.05 },
-    shows: { always: ['vent-shut'], usually: ['dies'], often: ['bulb-flat', 'portable-fine'] },
+    shows: { always: ['vent-shut'], usually: ['dies', 'portable-fine'], often: ['bulb-flat'] },
     cure: 'Open it.',
     settled: 'vent',
     step: 'fuel-line',

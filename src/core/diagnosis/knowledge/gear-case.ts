@@ -155,7 +155,7 @@ export const gearCase = inSystem('gear-case', [
     shows: { usually: ['gear-slips'], sometimes: ['gear-metal'] },
     cure: 'Dog and gear together.',
     settled: 'shift',
-    step: 'gears',
+    step: 'clutch-dog',
     parts: [90, 180, 380],
     minutes: [180, 280, 420],
     stake: 'strands',

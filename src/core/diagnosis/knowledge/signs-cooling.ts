@@ -29,7 +29,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'there is a stream',
     leak: 0.005,
     measured: 'stream-none',
-    findings: ['cooling.stream', 'cooling.outlet', 'run.no-water'],
+    findings: ['cooling.stream', 'cooling.outlet', 'run.no-water', 'run.stopped'],
     fits: indicator
   },
   {

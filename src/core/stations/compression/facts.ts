@@ -98,6 +98,8 @@ interface LeakDownValues {
   readonly strokes: 'two' | 'other';
   /** Air past the rings alone: whether the bores were soaked before it. */
   readonly soaked?: boolean;
+  /** And whether a light into the bore was asked of it. */
+  readonly lit?: boolean;
 }
 interface LashValues {
   readonly valve: 'intake' | 'exhaust';

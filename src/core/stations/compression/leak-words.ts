@@ -41,7 +41,9 @@ const leakDown: WordsOf<LeakDownFacts, object>['leakdown'] = ({ cylinder, condit
     values.soaked === undefined
       ? ''
       : values.soaked
-        ? ' It was soaked, and still leaks: a light into the bore, then the price of an overhaul.'
+        ? values.lit
+          ? ' It was soaked, its bore was looked into, and it still leaks: the price of an overhaul before anything more.'
+          : ' It was soaked, and still leaks: a light into the bore, then the price of an overhaul.'
         : ' Rings that stood often come free: soak overnight and repeat before condemning.';
   return {
     ...(condition === 'sound'

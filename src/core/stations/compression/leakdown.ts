@@ -128,12 +128,14 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
     // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
     const rings = escapes.length === 1 && escapes[0] === 'crankcase' && condition === 'fault';
     const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
+    // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
+    const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;
     return {
       kind: gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
-      ...(rings ? { id: soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
+      ...(rings ? { id: lit ? 'leakdown-overhaul' : soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
       cylinder,
       condition,
-      values: { share, hole, escapes, bands, strokes, tester: tester.name, ...(rings ? { soaked } : {}) },
+      values: { share, hole, escapes, bands, strokes, tester: tester.name, ...(rings ? { soaked, lit } : {}) },
       limit
     };
   });

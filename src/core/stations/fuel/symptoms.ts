@@ -39,7 +39,8 @@ const trials: readonly Trial<FuelPart>[] = [
     minutes: 2,
     clears: {
       flat: ['air', 'bulb', 'needle', 'filter', 'pump', 'jet'],
-      firm: ['bulb', 'needle', 'vent'],
+      // A needle that is stuck shut leaves it firm as well.
+      firm: ['bulb', 'vent'],
       soft: ['upstream', 'vent']
     },
     accuses: {}

@@ -3,6 +3,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { known } from '../../engine/profile.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { Condition } from '../../findings/finding.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { compareRuns } from './compare.ts';
@@ -265,8 +266,15 @@ export function analyse(c: Context): Finding[] {
     );
   if (leaks && leaks !== 'none')
     out.add('leaks', 'fault', `It leaks ${leaks}: find the place before it runs again.`, why);
-  if (gears === 'fails')
-    out.add('gears', 'fault', 'A gear is missing or jumps out: linkage or a worn clutch dog.', why);
+  const failed = gears === 'fails' ? c.record.last('run.gears') : undefined;
+  if (failed && c.renewed('run.gears').some((at) => isAfter(failed.at, at)))
+    out.add(
+      'dog-worn',
+      'fault',
+      'A gear is still missing or jumps out with the linkage set: the shift rod’s joint, then the clutch dog.',
+      why
+    );
+  else if (failed) out.add('gears', 'fault', 'A gear is missing or jumps out: linkage or a worn clutch dog.', why);
   for (const s of symptoms(c)) {
     const { is, first } = symptomWords[s.id];
     out.add(

@@ -1,7 +1,15 @@
 import type { Context } from '../../findings/context.ts';
+import { isAfter } from '../../units/instant.ts';
 import { practice, type findingsOf } from '../../findings/collect.ts';
 
 type Out = ReturnType<typeof findingsOf>;
+
+/** It jumped out of gear after somebody had set the linkage. */
+const slipsAfterSetting = (c: Context): boolean =>
+  (['turn.forward', 'turn.reverse'] as const).some((item) => {
+    const last = c.record.last(item);
+    return last?.value === 'slips' && c.renewed(item).some((at) => isAfter(last.at, at));
+  });
 
 /** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */
 export function shifting(c: Context, out: Out): void {
@@ -43,6 +51,13 @@ export function shifting(c: Context, out: Out): void {
       'dog',
       'cannot-tell',
       'It slips in gear, but the propeller slips on its hub: that alone looks like this. Hub first, then try the gears again at the shaft.',
+      why
+    );
+  else if (slips && slipsAfterSetting(c))
+    out.add(
+      'dog-worn',
+      'fault',
+      'It still jumps out of gear with the linkage set: the clutch dog is worn. It comes out with the gear it runs on.',
       why
     );
   else if (slips)

@@ -53,6 +53,13 @@ const oilAll: AskRule = {
   open: (c) =>
     (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && several(c) && !oiledOnly(c) && !compareAll(c)?.wet.length
 };
+/** From so many readings of the lowest cylinder on, one more settles nothing (M: the interval shrinks by a sixth and less). */
+const ENOUGH = 4;
+function repeatedEnough(c: Context): boolean {
+  const rows = compareAll(c)?.rows ?? [];
+  const lowest = rows.reduce<(typeof rows)[number] | undefined>((a, r) => (!a || r.mean < a.mean ? r : a), undefined);
+  return (lowest?.readings.length ?? 0) >= ENOUGH;
+}
 /** Oil hides what rings do until it has burnt off: the first run takes it out. */
 const dryAfterRun = again(', the oil burnt off by the run', {
   // No doubt that holds anything up: what the run itself showed comes first.
@@ -256,7 +263,8 @@ export const headAsks: Asks = {
     leakDown,
     whereOut
   ],
-  'compression.spread': [again(', in the reverse order')],
+  // Repeated a few times and still on the limit: the needle tells no more, air does.
+  'compression.spread': [again(', in the reverse order', { open: (c) => !repeatedEnough(c) }), leakDown],
   'compression.neighbours': [leakDown],
   'compression.wet': [lashIfValves, leakDown],
   'compression.figure': [oilAll, leakDown],

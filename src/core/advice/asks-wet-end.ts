@@ -90,7 +90,10 @@ export const wetEndAsks: Asks = {
   'gear.bubbles': [repeat('Case test: the stage again at which it bubbles, shafts turned', 'gear', 15)],
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
   'gear.test-plugs': [
-    goOn('A fresh washer for each gear plug, then the same stage again', 'gear', 15, { only: ['fault'] })
+    goOn('A fresh washer for each gear plug, then the same stage again', 'gear', 15, {
+      only: ['fault'],
+      items: ['gear.washers', 'gear.casePressure', 'gear.caseBubbles']
+    })
   ],
   'gear.test-housing': [job('crack', { only: ['fault'] })],
   'gear.amount': [

@@ -62,6 +62,7 @@ export const body = {
     minutes: 40,
     hazards: ['air', 'chemicals'],
     proof: { station: 'look', text: 'no crack, or mended and tested' },
+    alters: ['gear'],
     dirty: true,
     daylight: true,
     special: ['case tester']

@@ -71,6 +71,7 @@ export const gearCase = {
     minutes: 120,
     hazards: ['eyes', 'propeller'],
     proof: { station: 'gear', text: 'metal explained' },
+    alters: ['turn'],
     opens: ['case', 'propeller', 'carrier'],
     uses: ['stand'],
     dirty: true,
@@ -81,6 +82,7 @@ export const gearCase = {
   },
   'case-test': {
     title: 'Case test: find where the water gets in',
+    finds: true,
     raisedBy: [
       'gear.water',
       'gear.test',

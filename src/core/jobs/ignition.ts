@@ -22,6 +22,7 @@ export const ignition = {
     minutes: 40,
     hazards: ['high-voltage'],
     proof: { station: 'spark', text: 'good spark on every cylinder with the stop wire on' },
+    spoiledBy: ['spark.all'],
     opens: ['cowl']
   },
   'spark-common': {
@@ -34,6 +35,7 @@ export const ignition = {
     minutes: 40,
     hazards: ['high-voltage'],
     proof: { station: 'spark', text: 'good spark on every cylinder' },
+    spoiledBy: ['spark.all'],
     opens: ['cowl'],
     special: ['a known good pack']
   },
@@ -106,6 +108,7 @@ export const ignition = {
     minutes: 45,
     hazards: ['flywheel', 'high-voltage'],
     proof: { station: 'spark', text: 'gap, resistance and timing as asked' },
+    spoiledBy: ['spark.all'],
     opens: ['cowl', 'flywheel'],
     torque: ['torque.flywheel'],
     special: ['flywheel puller', 'timing light']
@@ -117,6 +120,7 @@ export const ignition = {
     tools: ['wire brush', 'spanners'],
     minutes: 20,
     proof: { station: 'spark', text: 'good through the tester' },
+    spoiledBy: ['spark.all'],
     opens: ['cowl']
   },
   plugs: {
@@ -150,6 +154,7 @@ export const ignition = {
     minutes: 50,
     hazards: ['flywheel'],
     proof: { station: 'spark', text: 'the mark where it belongs, timing as asked' },
+    spoiledBy: ['spark.all'],
     opens: ['cowl', 'flywheel'],
     torque: ['torque.flywheel'],
     special: ['flywheel puller']

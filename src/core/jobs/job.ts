@@ -84,6 +84,12 @@ export interface JobRule extends JobTraits {
   readonly hazards?: readonly HazardId[];
   /** Items that describe what it renews: what was seen of them before is of the old part. */
   readonly renews?: readonly ItemId[];
+  /** A look that is written as a job: it finds out, and is through once it was made, whatever it showed. */
+  readonly finds?: true;
+  /** Checks whose earlier readings it makes old beside the one that proves it. */
+  readonly alters?: readonly StationId[];
+  /** Findings that, still there at its proof, say that it was not this: the work failed though nothing else asks for it. */
+  readonly spoiledBy?: readonly string[];
   /** What is read at its proof later speaks of the engine, not of this work: the same sight again is no failed proof. */
   readonly tellsOfOthers?: true;
   /** The check that proves it, and what it should show. */

@@ -28,6 +28,7 @@ export const powerHead = {
   },
   'leak-down': {
     title: 'Wet test, then leak-down',
+    finds: true,
     yieldsTo: ['head-gasket', 'overhaul', 'valves', 'lash'],
     raisedBy: [only('compression.low', 'fault'), 'compression.figure', 'compression.neighbours'],
     met: (c) => c.record.all('compression.leakdown').length > 0,
@@ -108,6 +109,7 @@ export const powerHead = {
     wait: 14_400,
     hazards: ['lift'],
     proof: { station: 'compression', text: 'cylinders alike after the overhaul' },
+    alters: ['turn'],
     phase: 'away'
   },
   valves: {

@@ -14,7 +14,8 @@ export function workOf(survey: SurveyFile): Work {
     return stands && isJobId(m.step) ? [{ at: m.at, job: jobOf(m.step) }] : [];
   });
   return {
-    worked: (station) => done.filter(({ job }) => job.proof.station === station).map(({ at }) => at),
+    worked: (station) =>
+      done.filter(({ job }) => job.proof.station === station || job.alters?.includes(station)).map(({ at }) => at),
     renewed: (item) => done.filter(({ job }) => job.renews?.includes(item)).map(({ at }) => at)
   };
 }

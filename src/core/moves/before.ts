@@ -5,7 +5,7 @@ import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
 
 /** It was run again and ended as before, with nothing done or looked at in between: not the same once more. */
-function inVain({ context: c }: Position): Move | undefined {
+export function inVain({ context: c }: Position): Move | undefined {
   const ends = c.record.all('run.outcome').filter((r) => r.value !== 'unknown');
   const [before, last] = ends.slice(-2);
   if (!before || !last || last.value === 'ran' || last.value !== before.value) return undefined;
@@ -49,9 +49,18 @@ export function before(p: Position): Move[] {
   out.push(...fromHolds(holds, 9, true));
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
   const ran = p.context.record.value('run.outcome') === 'ran';
-  const vain = inVain(p);
-  if (vain) out.push(vain);
-  else if (!ran)
+  const dead = p.findings.find((f) => f.id === 'spark.all' && f.condition === 'fault');
+  if (dead)
+    out.push({
+      kind: 'ask',
+      class: 9,
+      id: 'ask:spark',
+      title: 'Stop: no spark, and nothing here separates what is left. A specialist, or known good parts',
+      station: 'spark',
+      minutes: 5,
+      because: dead.sentence
+    });
+  else if (!ran && !inVain(p))
     out.push({
       kind: 'look',
       class: 9,

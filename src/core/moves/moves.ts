@@ -5,7 +5,7 @@ import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { established, type Step } from '../plan/plan.ts';
 import { establishedCost } from './authority.ts';
-import { before } from './before.ts';
+import { before, inVain } from './before.ts';
 import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
@@ -61,18 +61,18 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
 }
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */
-function work(p: Position): Move[] {
+function work(p: Position): { readonly still: readonly Move[]; readonly running: readonly Move[] } {
   const open = p.steps.filter((s) => s.state === 'open' && !s.failed && !s.by && traitsOf(s.id).phase !== 'repeat');
   const ready = open.filter((s) => !s.after.length && traitsOf(s.id).phase !== 'today');
-  const [running, still] = [
-    ready.filter((s) => traitsOf(s.id).phase === 'running'),
-    ready.filter((s) => traitsOf(s.id).phase !== 'running')
-  ];
+  const runs = (x: Step): boolean => traitsOf(x.id).phase === 'running';
   // What sends it to a specialist decides whether the rest is worth doing.
   const away = (x: Step): number => Number(traitsOf(x.id).phase !== 'away');
-  const list = (still.length ? still : running).toSorted((a, b) => away(a) - away(b));
-  const ask = list.length ? askOwner(p) : undefined;
-  return [...(ask ? [ask] : []), ...list.map((s) => jobMove(s, 8))];
+  const still = ready.filter((s) => !runs(s)).toSorted((a, b) => away(a) - away(b));
+  const ask = ready.length ? askOwner(p) : undefined;
+  return {
+    still: [...(ask ? [ask] : []), ...still.map((s) => jobMove(s, 8))],
+    running: still.length ? [] : ready.filter(runs).map((s) => jobMove(s, 8))
+  };
 }
 
 /** The owner is asked where what is established costs more than the authority given. */
@@ -184,6 +184,7 @@ export function moves(p: Position): Move[] {
       ]
     : [];
   const cheap = worth.filter((m) => m.class === 9 && m.kind === 'look' && m.minutes <= CHEAP && !m.waits);
+  const vain = inVain(p);
   const all: Move[] = [
     ...(end ? [end] : []),
     ...dangers(p),
@@ -206,14 +207,16 @@ export function moves(p: Position): Move[] {
     ...asked(p, asks),
     ...decisive,
     ...worth.filter((m) => m.class !== 9),
+    ...work(p).still,
     // What holds the start or the release, where nothing found asks for it already.
     ...fromHolds(
       p.holds.filter((h) => !h.blocks.includes('crank')),
       8,
       false,
       p.steps
-    ),
-    ...work(p),
+    ).filter((m) => !(vain && m.id === 'hold:run')),
+    ...(vain ? [vain] : []),
+    ...(vain ? [] : work(p).running),
     ...failed(p, 'finding'),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
     ...cheap,

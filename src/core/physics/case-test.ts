@@ -57,20 +57,59 @@ export interface DropRate {
   readonly consistent: boolean;
 }
 
-/**
- * The rates of fall, Pa/min, that pass inside the rounding band (± step/2) of every reading: for each pair the difference
- * over the time between, ± one step. Least squares would cover the truth only a third of the time for slow leaks.
- * Readings are brought to the first one's temperature before. Throws RangeError under two moments.
- */
-export function dropRate(list: readonly CaseReading[], step: number, ambient = SEA_LEVEL_PRESSURE): DropRate {
+/** Readings brought to the temperature of the first that has one. */
+function atOneTemperature(list: readonly CaseReading[], ambient: number): { minutes: number; pressure: number }[] {
   const base = list.find((r) => r.temperature !== undefined)?.temperature;
-  const flat = list.map((r) => ({
+  return list.map((r) => ({
     minutes: r.minutes,
     pressure:
       base !== undefined && r.temperature !== undefined
         ? cooledPressure(r.pressure, r.temperature, base, ambient)
         : r.pressure
   }));
+}
+
+/** A leak loses in proportion to what is above the outside air through a fine gap, to its root through a hole (P: laminar and turbulent flow). */
+const LAWS = [1, 0.75, 0.5] as const;
+
+/**
+ * The rate at which a case began to lose, Pa/min, where it loses so much that the loss itself grows less: as for `dropRate`, but the
+ * rate follows what is left, to a power between a half and one. Pressure or vacuum, by what stands off the outside air. A case that
+ * fell once and then stood still is no such leak. Throws RangeError under two moments.
+ */
+export function fadingRate(list: readonly CaseReading[], step: number, ambient = SEA_LEVEL_PRESSURE): DropRate {
+  const flat = atOneTemperature(list, ambient).map((r) => ({ ...r, pressure: Math.abs(r.pressure) }));
+  if (flat.length < 2 || flat.at(-1)!.minutes <= flat[0]!.minutes)
+    throw new RangeError('a rate needs two readings at two moments');
+  const start = flat[0]!.pressure;
+  const fits = LAWS.flatMap((law) => {
+    let [low, high] = [-Infinity, Infinity];
+    for (const [i, a] of flat.slice(0, -1).entries()) {
+      const b = flat[i + 1]!;
+      const t = b.minutes - a.minutes;
+      const left = (a.pressure + b.pressure) / 2;
+      if (t <= 0 || left <= step) continue;
+      const scale = (start / left) ** law / t;
+      low = Math.max(low, (a.pressure - b.pressure - step) * scale);
+      high = Math.min(high, (a.pressure - b.pressure + step) * scale);
+    }
+    return Number.isFinite(low) && low <= high ? [{ low, high }] : [];
+  });
+  if (!fits.length) return { low: 0, high: 0, consistent: false };
+  return {
+    low: Math.min(...fits.map((f) => f.low)),
+    high: Math.max(...fits.map((f) => f.high)),
+    consistent: true
+  };
+}
+
+/**
+ * The rates of fall, Pa/min, that pass inside the rounding band (± step/2) of every reading: for each pair the difference
+ * over the time between, ± one step. Least squares would cover the truth only a third of the time for slow leaks.
+ * Readings are brought to the first one's temperature before. Throws RangeError under two moments.
+ */
+export function dropRate(list: readonly CaseReading[], step: number, ambient = SEA_LEVEL_PRESSURE): DropRate {
+  const flat = atOneTemperature(list, ambient);
   let [low, high] = [-Infinity, Infinity];
   for (const [i, a] of flat.entries())
     for (const b of flat.slice(i + 1)) {

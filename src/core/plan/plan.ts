@@ -94,6 +94,9 @@ const since = (c: Context, at: string): Context =>
     true
   );
 
+/** A look that is written as a job: it finds out, and has nothing to fail. */
+const looksOnly = (rule: JobRule): boolean => rule.phase === 'repeat' || rule.finds === true;
+
 /** How grave a finding is where work is proved: what came out better than it was is proved, and watched. */
 const grave = (f: Finding): number =>
   ['sound', 'not-looked-at', 'cannot-tell', 'watch', 'fault', 'held'].indexOf(f.condition);
@@ -182,26 +185,35 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const again = suspects.filter((s) => s.again && s.step === rule.id);
     // Read again after the work, and no better: by a suspect's own sign, or by the finding that had asked for it.
     const reread =
-      mark?.state === 'done' && now.length > 0 && !rule.tellsOfOthers ? rereadAt(mark.at, raised[0]?.station) : [];
+      mark?.state === 'done' && now.length > 0 && !rule.tellsOfOthers && !looksOnly(rule)
+        ? rereadAt(mark.at, raised[0]?.station)
+        : [];
     const worse = raisers(rule, reread).filter((f) => now.some((n) => n.id === f.id && n.condition === f.condition));
     const before = worse.length ? raisers(rule, foundAt(mark!.at)) : [];
     const asBad = before.some((was) =>
       worse.some((f) => f.cylinder === was.cylinder && grave(f) >= Math.max(3, grave(was)))
     );
+    const spoiled =
+      mark?.state === 'done' &&
+      rule.spoiledBy !== undefined &&
+      rereadAt(mark.at, rule.proof.station).some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault');
     const shown =
       mark?.state === 'done' && ((again.length > 0 && now.some((f) => f.station === rule.proof.station)) || asBad);
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
-    const failed = shown && raisers(rule, foundAt(mark.at)).some((was) => now.some((f) => f.cylinder === was.cylinder));
+    const failed =
+      shown && (spoiled || raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));
     const done = !shown && (mark?.state === 'done' || (!mark && met));
     // Better than it was, or a sight that speaks of something else: it is watched, and the work is through.
     const was = mark?.state === 'done' && now.length > 0 ? raisers(rule, foundAt(mark.at)) : [];
-    const watched = now.every(
-      (f) => f.condition === 'watch' && (rule.tellsOfOthers || was.some((x) => x.id === f.id && grave(x) > grave(f)))
-    );
+    const watched =
+      (rule.finds ?? false) ||
+      now.every(
+        (f) => f.condition === 'watch' && (rule.tellsOfOthers || was.some((x) => x.id === f.id && grave(x) > grave(f)))
+      );
     const after =
       mark?.state === 'done' &&
       watched &&
-      !untold(rule, raised, found) &&
+      (rule.finds || !untold(rule, raised, found)) &&
       c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';

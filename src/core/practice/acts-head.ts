@@ -14,17 +14,17 @@ function holes(eye: Eye): void {
 /** Piston depths scatter by this much between repeats, m (M: a vernier in a plug hole). */
 const DEPTH_SCATTER = 0.03e-3;
 
+/** How it turns by hand; what only liquid held comes free once that is out. */
+function turnsLike(eye: Eye, smooth: 'free' | 'bumps'): string {
+  const there = (sign: string): boolean => (eye.waterInside() ? eye.shows(sign) : eye.besides(sign, 'liquid'));
+  return (['locked', 'gritty', 'stiff'] as const).find(there) ?? smooth;
+}
+
 function turn(eye: Eye): void {
   const out = eye.last('turn.plugs') === 'out' || eye.read('plugs.read');
   if (eye.last('turn.plugs') !== (out ? 'out' : 'in')) eye.note('turn.plugs', out ? 'out' : 'in');
   const smooth = out || eye.shows('no-bumps') ? 'free' : 'bumps';
-  const result = eye.shows('locked')
-    ? 'locked'
-    : eye.shows('gritty')
-      ? 'gritty'
-      : eye.shows('stiff')
-        ? 'stiff'
-        : smooth;
+  const result = turnsLike(eye, smooth);
   for (let k = 0; k < 2; k++) eye.note('turn.result', result);
   eye.note(
     'turn.feel',
@@ -97,15 +97,24 @@ function boreLight(eye: Eye): void {
 /** Volts under the starter, and its speed, 1/min. */
 function starter(eye: Eye): void {
   const { draws } = eye.truth;
-  const slow = eye.shows('starter-slow');
-  eye.note(
-    'plugs.volts',
-    eye.shows('volts-low') ? draws.between('volts', 8.4, 9.2) : draws.between('volts', 10.6, 11.6)
-  );
-  eye.note('plugs.starterCircuit', eye.shows('starter-dead') ? 'nothing' : slow ? 'slow' : 'turns');
-  eye.look(['plugs.starterDirect']);
-  if (!eye.shows('starter-dead'))
-    eye.note('plugs.rpm', slow ? draws.between('rpm', 90, 150) : draws.between('rpm', 260, 420));
+  // Whoever repeats it takes another battery, charged.
+  const charged = eye.read('plugs.volts');
+  const dead = eye.shows('starter-dead') && !(charged && eye.has('battery') && !eye.has('starter-motor'));
+  const motor = eye.has('starter-motor') || eye.has('starter-cable');
+  const slow = charged ? motor && eye.shows('starter-slow') : eye.shows('starter-slow');
+  const low = eye.shows('volts-low') && !charged;
+  eye.note('plugs.volts', low ? draws.between('volts', 8.4, 9.2) : draws.between('volts', 10.6, 11.6));
+  eye.note('plugs.starterCircuit', dead ? 'nothing' : slow ? 'slow' : 'turns');
+  const direct = eye.shows('direct-dead') && !(charged && !eye.has('starter-motor'));
+  eye.note('plugs.starterDirect', direct ? 'nothing' : 'turns');
+  if (!dead) eye.note('plugs.rpm', slow ? draws.between('rpm', 90, 150) : draws.between('rpm', 260, 420));
+}
+
+/** Plugs out where they were in, and turned again: what the hand feels then. */
+function plugsOut(eye: Eye): void {
+  eye.note('turn.plugs', 'out');
+  const result = turnsLike(eye, 'free');
+  eye.note('turn.result', result);
 }
 
 export const headActs: readonly Act[] = [
@@ -145,7 +154,8 @@ export const headActs: readonly Act[] = [
     routine
   ),
   plain('hub-twist', 'look', ['look.twist'], routine),
-  { id: 'turn', station: 'turn', items: ['turn.plugs', 'turn.result', 'turn.feel'], take: turn, ...routine },
+  { id: 'turn', station: 'turn', items: ['turn.result', 'turn.feel'], take: turn, ...routine },
+  { id: 'plugs-out', station: 'turn', items: ['turn.plugs'], take: plugsOut },
   { id: 'bumps', station: 'turn', items: ['turn.bumps'], take: bumps },
   { id: 'holes', station: 'turn', items: ['turn.water'], take: holes },
   plain('dried', 'turn', ['turn.dried', 'turn.pass']),

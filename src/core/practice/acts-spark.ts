@@ -8,7 +8,7 @@ const routine = { routine: true } as const;
 /** Out when the first spark was tried, and put in once somebody has asked. */
 const lanyardOut = (eye: Eye): boolean => eye.has('lanyard') && eye.last('spark.lanyard') === undefined;
 
-/** What a cylinder truly gives, through the tester, in the shade, with the lanyard in. */
+/** What a cylinder truly gives, through the tester at its lead, where its plug has no part, in the shade, with the lanyard in. */
 const trueSpark = (eye: Eye, cylinder: number): 'good' | 'weak' | 'none' =>
   eye.truly('none-all') || eye.truly(`none.${cylinder}`) ? 'none' : eye.truly(`weak.${cylinder}`) ? 'weak' : 'good';
 
@@ -17,7 +17,11 @@ function spark(eye: Eye): void {
   if (eye.last('spark.lanyard') === 'no' || (eye.read('spark.result') && !out)) eye.note('spark.lanyard', 'yes');
   // The first look may be in the sun; whoever repeats it does so in the shade.
   const sun = eye.has('sunlight') && !eye.read('spark.result');
-  const conditions: Conditions = { path: 'tester', light: sun ? 'sun' : 'shade', ...eye.crank() };
+  const conditions: Conditions = {
+    path: 'tester',
+    light: sun ? 'sun' : 'shade',
+    ...eye.crank(eye.read('spark.result'))
+  };
   for (const cylinder of eye.cylinders) {
     const is = trueSpark(eye, cylinder);
     const seen = out ? 'none' : sun && is === 'good' && eye.shows('weak', cylinder) ? 'weak' : is;
@@ -34,8 +38,9 @@ function lanyard(eye: Eye): void {
 
 const bolt = (eye: Eye): void =>
   eye.cylinders.forEach((cylinder) => {
-    if (trueSpark(eye, cylinder) !== 'none') return;
-    eye.note('spark.result', eye.shows('bolt-only') ? 'good' : 'none', {
+    const is = trueSpark(eye, cylinder);
+    if (is === 'good') return;
+    eye.note('spark.result', eye.shows('bolt-only') ? 'good' : is, {
       cylinder,
       conditions: { path: 'bolt', light: 'shade' }
     });
@@ -67,10 +72,16 @@ function pointsLook(eye: Eye): void {
 function windings(eye: Eye): void {
   const { draws } = eye.truth;
   const faulty = eye.cylinders.find((k) => eye.has('coil', k));
+  // Cold first; whoever measures again does so warm, as soon as it dies.
+  const warm = eye.read('spark.primary');
+  const temperature = warm ? 343 : 293;
   for (const cylinder of eye.cylinders) {
     const off = eye.shows('winding-out') && cylinder === (faulty ?? 1) ? 1.45 : 1;
-    const value = 0.52 * off * (1 + draws.normal(`primary|${cylinder}`, 0.01));
-    eye.note('spark.primary', value, { cylinder, conditions: { temperature: 293 } });
+    // Copper rises by 0.39 % a kelvin (P: IEC 60028); a winding that fails warm rises by far more.
+    const copper = 1 + 0.0039 * (temperature - 293);
+    const fails = warm && eye.shows('winding-hot') && cylinder === 1 ? 1.3 : 1;
+    const value = 0.52 * off * copper * fails * (1 + draws.normal(`primary|${cylinder}`, 0.01));
+    eye.note('spark.primary', value, { cylinder, conditions: { temperature } });
   }
 }
 

@@ -47,12 +47,13 @@ function caseTest(eye: Eye): void {
     const rate = there ? draws.between(`case|${stage}`, 0.01, 0.04) : 0;
     const at = (minutes: number): void =>
       eye.note('gear.casePressure', Math.round((p * Math.exp(-rate * minutes)) / STEP) * STEP, {
-        conditions: { stage, temperature: 290 }
+        conditions: { stage, temperature: 290 },
+        instrument: { name: 'Case gauge', resolution: STEP }
       });
     const start = eye.ended;
     const passed = (): number => (eye.ended - start) / 60_000;
     at(0);
-    for (const wait of [5, 10, 10]) {
+    for (const wait of [5, 15, 20, 20]) {
       eye.wait(wait);
       at(passed());
       if (wait === 5) eye.note('gear.caseTurned', 'yes', { conditions: { stage } });

@@ -127,7 +127,9 @@ export function actsFor(move: Move, survey: SurveyFile): readonly Act[] {
   if (conditions?.path === 'bolt') return [actById.get('bolt')!];
   if (conditions?.bores === 'oiled') return [actById.get('wet')!];
   if (items?.length) {
-    const mine = acts.filter((a) => a.items.some((i) => items.includes(i)));
+    // In the order in which they were asked for.
+    const place = (a: Act): number => Math.min(...a.items.map((i) => items.indexOf(i)).filter((k) => k >= 0));
+    const mine = acts.filter((a) => a.items.some((i) => items.includes(i))).toSorted((a, b) => place(a) - place(b));
     return mine.length ? mine : [plain('asked', stationOf(items[0]!), items)];
   }
   if (!station) return [];

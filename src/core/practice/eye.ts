@@ -59,9 +59,11 @@ export class Eye {
     const link = model.network.signs[k]?.causes.find((c) => c.cause === cause);
     return link !== undefined && showsBy(draws, sign, suspect.id, link.strength);
   }
-  /** Whether a sign is there by something that is truly wrong, and not by how it was looked at alone. */
-  truly = (sign: string): boolean =>
-    this.truth.model.suspects.some((s) => !s.kind.artefact && this.faults.has(s.id) && this.by(sign, s));
+  /** Whether a sign is there by something that is truly wrong, and not by how it was looked at, nor by one kind of fault, alone. */
+  truly = (sign: string, but?: string): boolean =>
+    this.truth.model.suspects.some(
+      (s) => !s.kind.artefact && s.kind.id !== but && this.faults.has(s.id) && this.by(sign, s)
+    );
   /** Whether a sign is there by anything but one way of looking at it wrongly. */
   besides = (sign: string, artefact: string): boolean =>
     this.truth.model.suspects.some((s) => s.id !== artefact && this.faults.has(s.id) && this.by(sign, s));

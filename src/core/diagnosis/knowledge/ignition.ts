@@ -78,7 +78,7 @@ export const ignition = inSystem('ignition', [
       always: ['moves-with-coil'],
       usually: ['none'],
       often: ['winding-out', 'coil-damaged', 'no-drop'],
-      sometimes: ['weak', 'none-all', 'shakes']
+      sometimes: ['weak', 'shakes']
     },
     cure: 'Dry it, measure it, renew it.',
     settled: 'coil-swap',

@@ -10,6 +10,7 @@ import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import {
   detectableDrop,
   dropRate,
+  fadingRate,
   leakRate,
   minutesToShow,
   smallestLeak,
@@ -156,7 +157,9 @@ function attemptTest(c: Context, stage: CaseStage, list: readonly PressureReadin
   if (readings.length < 2 || minutes <= 0) return { ...base, verdict: 'begun' };
   const found = dropRate(readings, step);
   // Under vacuum air comes in: the loss is a rise towards ambient.
-  const rate = stage === 'vacuum' ? { ...found, low: -found.high, high: -found.low } : found;
+  const steady = stage === 'vacuum' ? { ...found, low: -found.high, high: -found.low } : found;
+  // A large leak empties the case: what it loses grows less with what is left.
+  const rate = steady.consistent ? steady : fadingRate(readings, step);
   if (!rate.consistent || rate.high < 0) return { ...base, rate, verdict: 'odd' };
   if (volume === undefined) return { ...base, rate, verdict: rate.low > 0 ? 'leaks' : 'hold' };
   const leak = { low: leakRate(volume, Math.max(0, rate.low), 1), high: leakRate(volume, Math.max(0, rate.high), 1) };

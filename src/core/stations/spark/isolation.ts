@@ -226,13 +226,20 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
   return typeof value === 'string' ? value : undefined;
 }
 
-const partsOf = (p: Profile, pattern: SparkPattern): readonly Part[] =>
-  pattern === 'all' ? (shared[p.ignition ?? ''] ?? sharedUnknown) : (own[p.ignition ?? ''] ?? own.cdi!);
+/** On a single every cylinder is dead when one is: what it has to itself is as likely, and cheaper to try. */
+function partsOf(p: Profile, pattern: SparkPattern, single: boolean): readonly Part[] {
+  const mine = own[p.ignition ?? ''] ?? own.cdi!;
+  if (pattern === 'one') return mine;
+  const all = shared[p.ignition ?? ''] ?? sharedUnknown;
+  const alone = (x: Part): boolean => (x.id === 'lead' || x.id === 'coil') && !all.some((y) => y.id === x.id);
+  return single && p.ignition !== 'points' ? [...all, ...mine.filter(alone)] : all;
+}
 
 /** The isolation as it stands: what is cleared, what is left, and what to try next; nothing while there is spark. */
 export function isolation(c: Context): Elimination<SparkPart> | undefined {
   const pattern = sparkPattern(c);
   if (!pattern) return undefined;
   const dead = sparkSeen(c).flatMap((s) => (s.result === 'none' ? [s.cylinder] : []));
-  return eliminate(partsOf(c.survey.engine.profile, pattern), trials, (item) => trialAnswer(c, item, dead));
+  const single = cylindersOf(c).length === 1;
+  return eliminate(partsOf(c.survey.engine.profile, pattern, single), trials, (item) => trialAnswer(c, item, dead));
 }

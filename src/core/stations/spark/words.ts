@@ -89,7 +89,9 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     const { left, cleared, next } = values;
     return {
       found: `${noSpark(values)}: a common part.`,
-      advice: `Left: ${listed(left)}. ${next ? 'The isolation below says what to try next.' : 'Nothing here separates them further: known good parts, or a specialist.'}`,
+      advice: !left.length
+        ? 'Everything that they share was cleared: one of the answers is wrong, or it is none of these. Known good parts, or a specialist.'
+        : `Left: ${listed(left)}. ${next ? 'The isolation below says what to try next.' : 'Nothing here separates them further: known good parts, or a specialist.'}`,
       because: pattern(
         basis,
         `none on all points to what they share; ${cleared.length ? `cleared so far: ${listed(cleared)}` : 'the stop circuit comes early because it costs one connector'}.`

@@ -7,6 +7,7 @@ import { boreWork } from '../stations/compression/measure.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter } from '../units/instant.ts';
+import { isSlow } from '../stations/spark/measure.ts';
 import { isolation } from '../stations/spark/isolation.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { roughTree } from '../stations/turn/rough.ts';
@@ -80,6 +81,9 @@ const whereOut: AskRule = {
 };
 
 const spark = (how: string, minutes = 3): AskRule => repeat(`Spark again${how}`, 'spark', minutes);
+/** Cranked slowly at two looks at the same cylinder. */
+const slowTwice = (c: Context): boolean =>
+  cylindersOf(c).some((cylinder) => c.record.all('spark.result', { cylinder }).filter(isSlow).length > 1);
 const coilLook = look(
   (_, f) => `Look at lead, cap and coil${at(f)}; arcs in the dark`,
   ['spark.leadLook', 'spark.coilLook', 'spark.stray'],
@@ -196,7 +200,13 @@ export const headAsks: Asks = {
   ],
 
   'spark.lanyard': [spark(': lanyard in, switch on run', 2)],
-  'spark.slow': [spark(', plugs out, on a charged battery')],
+  // Slow on a charged battery as well: it is the starter, its cables or the engine, and not the spark.
+  'spark.slow': [
+    { ...spark(', plugs out, on a charged battery'), open: (c) => slowTwice(c) === false },
+    look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
+      needs: 'crank'
+    })
+  ],
   'spark.sun': [spark(', in the shade', 2)],
   'spark.missing': [goOn('Spark of the other cylinders', 'spark', 2)],
   'spark.stop': [job('stop-circuit')],

@@ -89,6 +89,12 @@ export const wetEndAsks: Asks = {
   ],
   'gear.bubbles': [repeat('Case test: the stage again at which it bubbles, shafts turned', 'gear', 15)],
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
+  'gear.test-inwards': [job('reseal', { only: ['fault'] })],
+  'gear.test-nowhere': [
+    goOn('The tester’s fitting, a fresh washer for each plug, then the same stage again', 'gear', 15, {
+      items: ['gear.washers', 'gear.casePressure', 'gear.caseBubbles']
+    })
+  ],
   'gear.test-plugs': [
     goOn('A fresh washer for each gear plug, then the same stage again', 'gear', 15, {
       only: ['fault'],

@@ -6,7 +6,7 @@ import { only, type JobRule } from './job.ts';
 
 /** The case leaked in its test, and bubbles showed where. */
 function placed(c: Context): boolean {
-  return caseResult(c).verdict === 'leaked' && ['seals', 'housing'].includes(leakPlace(c));
+  return caseResult(c).verdict === 'leaked' && ['seals', 'housing', 'inwards'].includes(leakPlace(c));
 }
 
 /** Gear case and shift. */
@@ -87,6 +87,7 @@ export const gearCase = {
       'gear.water',
       'gear.test',
       'gear.test-plugs',
+      'gear.test-nowhere',
       'gear.bubbles',
       'gear.case-over',
       ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
@@ -106,7 +107,7 @@ export const gearCase = {
   },
   reseal: {
     title: 'Reseal what the test names, and all that the opened section exposes',
-    raisedBy: ['gear.test-seals'],
+    raisedBy: ['gear.test-seals', 'gear.test-inwards'],
     how: 'Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
     tools: ['seal driver', 'seal puller'],
     parts: ['shaft seals', 'carrier O-rings'],
@@ -114,6 +115,12 @@ export const gearCase = {
     minutes: 90,
     hazards: ['eyes', 'propeller'],
     proof: { station: 'gear', text: 'the case holds its test' },
+    spoiledBy: [
+      'gear.test',
+      'gear.test-nowhere',
+      'gear.test-inwards',
+      ...['low', 'high', 'vacuum'].map((stage) => `gear.case-${stage}`)
+    ],
     after: ['case-test', 'metal'],
     opens: ['case', 'propeller', 'carrier', 'leg'],
     uses: ['stand'],
@@ -124,6 +131,8 @@ export const gearCase = {
   },
   'gear-refill': {
     title: 'Refill the gear case, one fresh washer for each plug',
+    // No oil for service into a case that leaks: what it leaks at comes first.
+    unless: (c) => caseResult(c).verdict === 'leaked' && !washersFirst(c) && leakPlace(c) !== 'plugs',
     raisedBy: ['gear.water', 'gear.test-plugs', 'gear.washers', 'gear.amount', 'gear.frost', 'gear.burnt'],
     how: 'From the lowest plug, upright, bubble-free to the level hole. Upper plug in first, then the pump out and the lower plug in quickly.',
     tools: ['hand pump with thread adapter'],

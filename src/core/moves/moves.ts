@@ -185,6 +185,7 @@ export function moves(p: Position): Move[] {
     : [];
   const cheap = worth.filter((m) => m.class === 9 && m.kind === 'look' && m.minutes <= CHEAP && !m.waits);
   const vain = inVain(p);
+  const again = failed(p, 'sign');
   const all: Move[] = [
     ...(end ? [end] : []),
     ...dangers(p),
@@ -192,7 +193,7 @@ export function moves(p: Position): Move[] {
     ...clocks(p),
     ...begun(p),
     ...hopeless,
-    ...failed(p, 'sign'),
+    ...again.filter((m) => m.kind === 'job'),
     ...fromHolds(
       p.holds.filter((h) => h.id !== 'drowned' && h.id !== 'drowned-running'),
       5,
@@ -208,6 +209,8 @@ export function moves(p: Position): Move[] {
     ...decisive,
     ...worth.filter((m) => m.class !== 9),
     ...work(p).still,
+    // In vain twice: what else is established is done first, then somebody is asked.
+    ...again.filter((m) => m.kind === 'ask'),
     // What holds the start or the release, where nothing found asks for it already.
     ...fromHolds(
       p.holds.filter((h) => !h.blocks.includes('crank')),

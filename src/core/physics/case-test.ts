@@ -82,18 +82,22 @@ export function fadingRate(list: readonly CaseReading[], step: number, ambient =
   if (flat.length < 2 || flat.at(-1)!.minutes <= flat[0]!.minutes)
     throw new RangeError('a rate needs two readings at two moments');
   const start = flat[0]!.pressure;
+  const half = step / 2;
   const fits = LAWS.flatMap((law) => {
-    let [low, high] = [-Infinity, Infinity];
-    for (const [i, a] of flat.slice(0, -1).entries()) {
-      const b = flat[i + 1]!;
-      const t = b.minutes - a.minutes;
-      const left = (a.pressure + b.pressure) / 2;
-      if (t <= 0 || left <= step) continue;
-      const scale = (start / left) ** law / t;
-      low = Math.max(low, (a.pressure - b.pressure - step) * scale);
-      high = Math.min(high, (a.pressure - b.pressure + step) * scale);
-    }
-    return Number.isFinite(low) && low <= high ? [{ low, high }] : [];
+    // Time to fall from a to b where dp/dt = −c·pⁿ, times c.
+    const passed = (a: number, b: number): number =>
+      a <= b ? 0 : law === 1 ? Math.log(a / b) : (a ** (1 - law) - b ** (1 - law)) / (1 - law);
+    let [low, high] = [0, Infinity];
+    for (const [i, a] of flat.entries())
+      for (const b of flat.slice(i + 1)) {
+        const t = b.minutes - a.minutes;
+        if (t <= 0 || a.pressure <= step) continue;
+        const bottom = b.pressure - half;
+        low = Math.max(low, passed(a.pressure - half, b.pressure + half) / t);
+        // Empty by the second reading: it may have been so long before.
+        if (bottom > 0) high = Math.min(high, passed(a.pressure + half, bottom) / t);
+      }
+    return low <= high ? [{ low: low * start ** law, high: (Number.isFinite(high) ? high : low) * start ** law }] : [];
   });
   if (!fits.length) return { low: 0, high: 0, consistent: false };
   return {

@@ -4,6 +4,7 @@ import {
   cooledPressure,
   detectableDrop,
   dropRate,
+  fadingRate,
   holeOfLeak,
   leakRate,
   minutesToShow,
@@ -93,6 +94,41 @@ describe('case test (ideal gas)', () => {
     expect(dropRate(jump, 0.1 * psi).consistent).toBe(false);
     expect(() => dropRate([{ minutes: 1, pressure: 1 }], 1)).toThrow(RangeError);
     expect(() => leakRate(0, 1, 1)).toThrow(RangeError);
+  });
+});
+
+describe('a case that loses most of what was put on it', () => {
+  it('the true first rate lies inside, for a fine gap and for a hole, as the gauge rounds it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(1, 0.5),
+        fc.double({ min: 0.01, max: 0.08, noNaN: true }),
+        fc.double({ min: 20e3, max: 70e3, noNaN: true }),
+        (law, share, start) => {
+          // dp/dt = −c·pⁿ in closed form.
+          const rate = share * start;
+          const c = rate / start ** law;
+          const at = (t: number): number =>
+            law === 1 ? start * Math.exp(-c * t) : Math.max(0, Math.sqrt(start) - (c * t) / 2) ** 2;
+          const step = 0.25 * psi;
+          const list = [0, 5, 10, 20, 30].map((minutes) => ({
+            minutes,
+            pressure: Math.round(at(minutes) / step) * step
+          }));
+          const found = fadingRate(list, step);
+          expect(found.consistent).toBe(true);
+          expect(found.low).toBeLessThanOrEqual(1.02 * rate);
+          expect(found.high).toBeGreaterThanOrEqual(0.98 * rate);
+        }
+      )
+    );
+  });
+  it('one that fell once and then stood still is no such leak; a vacuum counts as what stands off the outside air', () => {
+    const fell = [10, 10, 6, 6, 6].map((p, k) => ({ minutes: 5 * k, pressure: p * psi }));
+    expect(fadingRate(fell, 0.1 * psi).consistent).toBe(false);
+    const vacuum = [0, 5, 10, 20].map((minutes) => ({ minutes, pressure: -25e3 * Math.exp(-0.05 * minutes) }));
+    expect(fadingRate(vacuum, 100).low).toBeGreaterThan(1000);
+    expect(() => fadingRate([{ minutes: 1, pressure: 1 }], 1)).toThrow(RangeError);
   });
 });
 

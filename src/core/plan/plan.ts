@@ -198,7 +198,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       rule.spoiledBy !== undefined &&
       rereadAt(mark.at, rule.proof.station).some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault');
     const shown =
-      mark?.state === 'done' && ((again.length > 0 && now.some((f) => f.station === rule.proof.station)) || asBad);
+      mark?.state === 'done' &&
+      ((again.length > 0 && now.some((f) => f.station === rule.proof.station)) || asBad || spoiled);
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed =
       shown && (spoiled || raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));
@@ -206,14 +207,13 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     // Better than it was, or a sight that speaks of something else: it is watched, and the work is through.
     const was = mark?.state === 'done' && now.length > 0 ? raisers(rule, foundAt(mark.at)) : [];
     const watched =
-      (rule.finds ?? false) ||
-      now.every(
-        (f) => f.condition === 'watch' && (rule.tellsOfOthers || was.some((x) => x.id === f.id && grave(x) > grave(f)))
-      );
+      rule.finds === true ||
+      rule.tellsOfOthers === true ||
+      now.every((f) => f.condition === 'watch' && was.some((x) => x.id === f.id && grave(x) > grave(f)));
     const after =
       mark?.state === 'done' &&
       watched &&
-      (rule.finds || !untold(rule, raised, found)) &&
+      (rule.finds || rule.tellsOfOthers || !untold(rule, raised, found)) &&
       c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';

@@ -91,7 +91,9 @@ function wet(eye: Eye): void {
   const volume = (swept * ratio) / (ratio - 1);
   const dose = Math.min(DOSE, 0.2 * (volume / ratio));
   eye.cylinders.forEach((cylinder, k) => {
-    if (!trulyLow(eye, cylinder) && !eye.shows('all-rise-wet')) return;
+    // The low ones, where some are; else every one of them.
+    const some = eye.cylinders.some((x) => trulyLow(eye, x)) && !eye.shows('all-rise-wet');
+    if (some && !trulyLow(eye, cylinder)) return;
     const dry = needle(eye, cylinder, true, 1, 900 + k);
     const rings = leaksAt(eye, cylinder).some((s) => eye.by(`wet-rises.${cylinder}`, s));
     const sealed = rings || eye.shows('all-rise-wet');

@@ -76,9 +76,10 @@ function plugs(eye: Eye): void {
     const seen = fresh
       ? []
       : (['oily', 'fuel', 'water', 'white', 'black'] as const).filter((x) => eye.shows(`plug-${x}`, cylinder));
-    const bad = eye.shows('plug-bad', cylinder)
-      ? [eye.truth.draws.pick(`bad|${cylinder}`, ['cracked', 'bridged'])]
-      : [];
+    const bad =
+      !fresh && eye.shows('plug-bad', cylinder)
+        ? [eye.truth.draws.pick(`bad|${cylinder}`, ['cracked', 'bridged'])]
+        : [];
     // After a start that failed the plugs tell whether fuel came.
     const usual = failed ? (eye.shows('no-fuel') ? 'dry' : 'fuel') : 'normal';
     const read = [...seen, ...bad];
@@ -88,7 +89,7 @@ function plugs(eye: Eye): void {
 
 function boreLight(eye: Eye): void {
   for (const cylinder of eye.cylinders) {
-    const seen = eye.answer('plugs.hole', cylinder);
+    const seen = eye.shows('hole-scored', cylinder) ? 'scored' : eye.answer('plugs.hole', cylinder);
     const dry = seen === 'water' && !eye.waterInside(cylinder);
     eye.note('plugs.hole', dry ? 'clean' : seen, { cylinder });
   }

@@ -6,7 +6,8 @@ import type { Eye } from './eye.ts';
 const routine = { routine: true } as const;
 
 /** Out when the first spark was tried, and put in once somebody has asked. */
-const lanyardOut = (eye: Eye): boolean => eye.has('lanyard') && eye.last('spark.lanyard') === undefined;
+const lanyardOut = (eye: Eye): boolean =>
+  eye.has('lanyard') && eye.last('spark.lanyard') === undefined && !eye.read('spark.result');
 
 /** What a cylinder truly gives, through the tester at its lead, where its plug has no part, in the shade, with the lanyard in. */
 const trueSpark = (eye: Eye, cylinder: number): 'good' | 'weak' | 'none' =>
@@ -30,7 +31,7 @@ function spark(eye: Eye): void {
 }
 
 function lanyard(eye: Eye): void {
-  if (lanyardOut(eye)) {
+  if (eye.has('lanyard') && eye.last('spark.lanyard') === undefined) {
     eye.note('spark.lanyard', 'no');
     spark(eye);
   } else eye.note('spark.lanyard', 'yes');
@@ -85,6 +86,17 @@ function windings(eye: Eye): void {
   }
 }
 
+/** A part changed with a good one: the fault moves with it where the part of a poor cylinder is to blame. Behind the tester no plug is. */
+const swap = (id: string, item: ItemId, part: 'lead' | 'coil' | undefined): Act => ({
+  id,
+  station: 'spark',
+  items: [item],
+  take: (eye) => {
+    const poor = eye.cylinders.filter((k) => trueSpark(eye, k) !== 'good');
+    eye.note(item, part && poor.some((k) => eye.has(part, k)) ? 'moves' : 'stays');
+  }
+});
+
 export const sparkActs: readonly Act[] = [
   { id: 'spark', station: 'spark', items: ['spark.result'], take: spark, ...routine },
   { id: 'lanyard', station: 'spark', items: ['spark.lanyard'], take: lanyard },
@@ -94,10 +106,10 @@ export const sparkActs: readonly Act[] = [
   { id: 'bolt', station: 'spark', items: [], take: bolt },
   plain('ground-wire', 'spark', ['spark.groundWire']),
   plain('stop-wire', 'spark', ['spark.stopWire']),
-  plain('plug-swap', 'spark', ['spark.plugSwap']),
+  swap('plug-swap', 'spark.plugSwap', undefined),
   { id: 'coil-look', station: 'spark', items: ['spark.leadLook', 'spark.coilLook', 'spark.stray'], take: coilLook },
-  plain('lead-swap', 'spark', ['spark.leadSwap']),
-  plain('coil-swap', 'spark', ['spark.coilSwap']),
+  swap('lead-swap', 'spark.leadSwap', 'lead'),
+  swap('coil-swap', 'spark.coilSwap', 'coil'),
   plain('points-clean', 'spark', ['spark.pointsClean']),
   { id: 'points-look', station: 'spark', items: ['spark.pointsLook', 'spark.rubBlock'], take: pointsLook },
   plain('condenser', 'spark', ['spark.condenserSwap']),

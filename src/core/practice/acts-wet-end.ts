@@ -44,7 +44,7 @@ function caseTest(eye: Eye): void {
   ] as const) {
     const there = leaks && (where === 'all' || where === stage);
     // What is above the outside air leaks away by the same share each minute.
-    const rate = there ? draws.between(`case|${stage}`, 0.01, 0.04) : 0;
+    const rate = there ? draws.between(`case|${stage}`, 0.02, 0.08) : 0;
     const at = (minutes: number): void =>
       eye.note('gear.casePressure', Math.round((p * Math.exp(-rate * minutes)) / STEP) * STEP, {
         conditions: { stage, temperature: 290 },

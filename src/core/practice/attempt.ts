@@ -2,7 +2,7 @@ import { assess, type Assessment } from '../assess.ts';
 import { suspectKinds } from '../diagnosis/knowledge/index.ts';
 import type { Move } from '../moves/move.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
-import { stationOf, type StationId } from '../stations/items.ts';
+import { stationOf, type ItemId, type StationId } from '../stations/items.ts';
 import { plain, type Act } from './act.ts';
 import { compressionActs } from './acts-compression.ts';
 import { headActs } from './acts-head.ts';
@@ -81,8 +81,17 @@ export class Attempt {
       this.mark(move.job!);
       this.at += move.minutes * 60_000;
     } else if (move.id.startsWith('gate:')) this.gate(move);
-    else this.make(actsFor(move, this.survey));
+    else this.look(move);
     return true;
+  }
+
+  private look(move: Move): void {
+    const before = this.survey.readings.length;
+    this.make(actsFor(move, this.survey));
+    // What was asked for and could not be read is written down as that.
+    const read = this.survey.readings.slice(before);
+    const [first] = move.items ?? [];
+    if (first && !read.some((r) => move.items!.includes(r.what))) this.make([unread(first, move.cylinder)]);
   }
 
   private gate(move: Move): void {
@@ -103,6 +112,14 @@ export class Attempt {
     this.at += 60_000;
   }
 }
+
+/** An item that could not be told. */
+const unread = (item: ItemId, cylinder: number | undefined): Act => ({
+  id: 'unread',
+  station: stationOf(item),
+  items: [item],
+  take: (eye) => eye.note(item, 'unknown', cylinder === undefined ? {} : { cylinder })
+});
 
 /** What proves a job: the check that settles what it cures, what was read there before, and the refill of a gear case. */
 function proofOf(move: Move, survey: SurveyFile): readonly Act[] {

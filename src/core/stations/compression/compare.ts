@@ -270,11 +270,17 @@ function compareOnce(c: Context): Comparison | undefined {
       ...(dose === undefined ? {} : { dose })
     };
   });
+  const measuredAt = new Map(
+    rows.map((r) => [r.cylinder, latestAt(chosen.readings.filter((x) => x.cylinder === r.cylinder))])
+  );
   const unlike = others
     .filter((o) => !wets.includes(o))
     .filter((o) => {
       const row = rows.find((r) => r.cylinder === o.cylinder);
-      return !row || (!row.converted && !explained(c, o.readings, row, first));
+      // Read like the others since, and repeated: the doubt is closed, whatever the other way had shown.
+      const since = (row && measuredAt.get(o.cylinder)) ?? '';
+      const closed = row && row.readings.length > 1 && isAfter(since, latestAt(o.readings));
+      return !row || (!row.converted && !closed && !explained(c, o.readings, row, first));
     })
     .map((o) => ({ cylinder: o.cylinder, differs: differences(o.readings[0]!, first) }));
   return {

@@ -24,11 +24,22 @@ export function caseEmpty(c: Context): boolean {
   return last !== undefined && isAfter(last.at, filled(c)?.at);
 }
 
-/** Where the bubbles of a case that leaked in its test stood: shafts and their carriers, a plug, the case itself, or nobody looked. */
-export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'unknown';
+/**
+ * Where the bubbles of a case that leaked in its test stood: shafts and their carriers, a plug, the case itself; nowhere, though soap
+ * was used; or nobody looked. With fresh washers and still no bubbles it is a lip that lets in and not out.
+ */
+export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'nowhere' | 'inwards' | 'unknown';
 export function leakPlace(c: Context): LeakPlace {
-  const at = c.record.value('gear.caseBubbles');
-  if (!Array.isArray(at) || !at.length) return 'unknown';
+  const last = c.record.last('gear.caseBubbles');
+  const at = last?.value;
+  if (!last || !Array.isArray(at)) return 'unknown';
+  if (!at.length) {
+    const read = c.record.all('gear.casePressure').at(-1);
+    // Soaped before this test, or in another round: it says nothing of this leak.
+    if (read && c.worked('gear').some((w) => isAfter(w, last.at))) return 'unknown';
+    const washers = c.record.all('gear.washers').findLast((r) => r.value === 'yes');
+    return washers && read && isAfter(read.at, washers.at) ? 'inwards' : 'nowhere';
+  }
   if (at.some((p) => p !== 'plugs' && p !== 'housing')) return 'seals';
   return at.includes('housing') ? 'housing' : 'plugs';
 }

@@ -3,6 +3,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
+import { isSlow, type SparkReading } from './measure.ts';
 import { sparkSeen } from './seen.ts';
 
 export type SparkPart =
@@ -222,7 +223,13 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
     const then = deadAt(c, r.at);
     return then.length === 0 || then.join() === dead.join();
   });
-  const value = (mine.findLast((r) => r.value !== 'unknown') ?? mine.at(-1))?.value;
+  const last = mine.findLast((r) => r.value !== 'unknown') ?? mine.at(-1);
+  const value = last?.value;
+  // Cranked slowly then; with its speed noted since, and fast enough, it is not the speed.
+  if (item === 'spark.brisk' && value === 'no' && last) {
+    const brisk = (r: SparkReading): boolean => r.conditions?.rpm !== undefined && !isSlow(r) && isAfter(r.at, last.at);
+    if (c.record.all('spark.result').some((r) => brisk(r as SparkReading))) return 'yes';
+  }
   return typeof value === 'string' ? value : undefined;
 }
 

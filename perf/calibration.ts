@@ -108,7 +108,9 @@ const invented = none.filter((w) => {
   const left = w.attempt.jobs.filter((j) => !service.has(j));
   // What the work itself had left behind is no invention.
   const after = new Set(w.truth.model.suspects.filter((s) => s.kind.afterWork).map((s) => s.kind.step));
-  return left.some((j) => !after.has(j) && j !== 'gears');
+  // A battery that tires is drawn as a wrong way of measuring; to charge or renew it is no invention.
+  const tired = w.truth.faults.has('slow-crank') || w.truth.faults.has('tiring');
+  return left.some((j) => !after.has(j) && j !== 'gears' && !(tired && j === 'starter'));
 });
 
 const stated = usual.flatMap((w) => w.stated);

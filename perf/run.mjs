@@ -7,8 +7,11 @@ import path from 'node:path';
 import zlib from 'node:zlib';
 import { largeYard, median, time, up } from './large-yard.mjs';
 import { bin, root, run, start } from '../scripts/tools.mjs';
+import { calibration } from './calibration-table.mjs';
 
 const json = process.argv.includes('--json');
+
+if (process.argv.includes('--calibration')) process.exit(calibration(json) ? 0 : 1);
 const port = 4331;
 const origin = `http://127.0.0.1:${port}`;
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-bench-'));

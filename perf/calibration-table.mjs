@@ -1,0 +1,38 @@
+import { spawnSync } from 'node:child_process';
+import { bin } from '../scripts/tools.mjs';
+
+/** npm run bench -- --calibration [--n 600] [--list]: the advice followed over drawn engines, instead of the times. Says whether all limits hold. */
+export function calibration(json) {
+  const at = process.argv.indexOf('--n');
+  const n = at < 0 ? [] : ['--n', process.argv[at + 1]];
+  const list = process.argv.includes('--list') ? ['--list'] : [];
+  const drawn = spawnSync(bin('tsx'), ['perf/calibration.ts', ...n, ...list], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit']
+  });
+  const c = JSON.parse(drawn.stdout);
+  const line = (name, value, unit, way, limit) => ({
+    name,
+    value,
+    unit,
+    limit: `${way} ${limit}`,
+    ok: way === '≥' ? value >= limit : value <= limit
+  });
+  const lines = [
+    line('true-fault-first', c.first, `of ${c.shown} engines with one fault that some look made could show`, '≥', 0.9),
+    line('holds-broken', c.broken, `by following the first move, ${c.n} engines`, '≤', 0),
+    line('unsafe-cleared', c.unsafe, 'released with a grave fault that a look made could show', '≤', 0),
+    line('invented-repairs', c.invented, 'of sound engines with a repair done', '≤', 0.02),
+    line('calibration-error', c.calibrationError, 'of the stated chances, ten bins', '≤', 0.05),
+    line('circles', c.circles, 'engines whose first move came back more than six times', '≤', 0)
+  ];
+  if (json) console.log(JSON.stringify({ lines, bins: c.bins, minutes: c.minutes }, null, 2));
+  else {
+    console.table(Object.fromEntries(lines.map(({ name, ...rest }) => [name, rest])));
+    console.table(c.bins.map(([from, count, is]) => ({ stated: `${from} to ${(from + 0.1).toFixed(1)}`, count, is })));
+    console.log(
+      `minutes of hands to the first repair or the end, mean: ${c.minutes} (no best fixed order beside it yet)`
+    );
+  }
+  return lines.every((l) => l.ok);
+}

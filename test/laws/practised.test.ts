@@ -140,7 +140,11 @@ describe('work and its proof', () => {
   it('a gear that jumps with the linkage set is the dog', () => {
     const b = new Bench({ ...twin, shift: 'shift' }).read('turn.forward', 'slips');
     expect(open(b)).toContain('linkage');
-    expect(open(b.done('linkage').read('turn.forward', 'slips'))).toContain('clutch-dog');
+    b.done('linkage').read('turn.forward', 'slips');
+    // Two minutes at the hub before a case is opened.
+    expect(open(b)).not.toContain('clutch-dog');
+    expect(b.assessed().moves.map((m) => m.title)).toContain('Twist the propeller against the flywheel');
+    expect(open(b.read('look.twist', 'holds'))).toContain('clutch-dog');
   });
 });
 
@@ -219,6 +223,16 @@ describe('what was seen decides what is looked for', () => {
       .read('plugs.voltsEnd', 'fuse');
     expect(open(b)).toContain('wiring');
     expect(open(b)).not.toContain('starter');
+  });
+  it('a starter that turns it slowly, as noted beside the compression, asks for battery and starter', () => {
+    const b = new Bench({ ...twin, starting: 'electric' }).read('plugs.order', 'yes').psi(
+      [
+        [1, 120],
+        [2, 119]
+      ],
+      { conditions: { throttle: 'open', bores: 'dry', rpm: 140 } }
+    );
+    expect(b.assessed().moves.map((m) => m.title)).toContain('Battery and starter under load');
   });
   it('a run that never got warm asks for the thermostat', () => {
     const b = new Bench({ ...twin, thermostat: 'fitted' }).read('run.event', 'start');

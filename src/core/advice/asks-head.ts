@@ -19,6 +19,9 @@ const at = (f: Finding): string => (f.cylinder === undefined ? '' : ` of cylinde
 
 const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
   repeat(`Compression again${how}`, 'compression', 5, more);
+/** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
+export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
+
 /** Oil hides grit: what turns smoothly today is turned again tomorrow. */
 const nextDay = repeat('Turn it by hand again, a day later', 'turn', 2, {
   from: (c) => {
@@ -178,8 +181,8 @@ export const headAsks: Asks = {
   'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
   'turn.shift': [job('linkage')],
   'turn.gear': [job('linkage')],
-  'turn.dog': [job('propeller', { only: ['cannot-tell'] }), job('linkage', { only: ['fault'] })],
-  'turn.dog-worn': [job('clutch-dog')],
+  'turn.dog': [twist, job('propeller', { only: ['cannot-tell'] }), job('linkage', { only: ['fault'] })],
+  'turn.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
   'turn.reverse-lock': [job('linkage')],
   'turn.belt': [job('belt')],
 
@@ -192,6 +195,11 @@ export const headAsks: Asks = {
   'plugs.hole-rust': [job('soak')],
   'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
   'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'] })],
+  'plugs.slow': [
+    look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
+      needs: 'crank'
+    })
+  ],
   'plugs.starter-fuse': [job('wiring')],
   'plugs.starter': [
     look('Starter straight from the battery', ['plugs.starterDirect'], 3),

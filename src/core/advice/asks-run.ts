@@ -4,6 +4,7 @@ import { isAfter } from '../units/instant.ts';
 import { windingRows } from '../stations/spark/windings.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
+import { twist } from './asks-head.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
 
@@ -130,7 +131,13 @@ export const runAsks: Asks = {
     },
     look('Bowl or vapour separator off', ['fuel.bowlLook'], 15)
   ],
-  'run.dog-worn': [job('clutch-dog')],
+  'run.gears': [
+    twist,
+    look('Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, {
+      open: (c) => !c.record.all('turn.forward').some((r) => isAfter(r.at, c.record.last('run.gears')?.at))
+    })
+  ],
+  'run.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
   // Fuel that drips is found before it runs again: from the tank to the carburettor.
   'run.leaks': [
     {

@@ -51,7 +51,7 @@ export const gearCase = {
   },
   'clutch-dog': {
     title: 'Gear case open: clutch dog and its gear',
-    raisedBy: ['turn.dog-worn', 'run.dog-worn'],
+    raisedBy: [only('turn.dog-worn', 'fault'), only('run.dog-worn', 'fault')],
     how: 'Carrier out; dog and gear lugs looked at for round edges, renewed together; shift rod and cradle while it is open.',
     tools: ['carrier puller', 'circlip pliers'],
     parts: ['clutch dog', 'gear', 'carrier O-rings', 'seals that are exposed'],

@@ -3,6 +3,7 @@ import { decisiveChecks } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { traitsOf } from '../jobs/register.ts';
+import { stations } from '../stations/register.ts';
 import { established, type Step } from '../plan/plan.ts';
 import { establishedCost } from './authority.ts';
 import { before, inVain } from './before.ts';
@@ -99,6 +100,10 @@ function heldAgainst(holds: readonly Hold[], needs: Action | undefined): string 
   const hold = against(holds, needs).find((h) => !h.standing);
   return hold && `First: ${hold.needs.find((n) => !n.done)?.text ?? hold.title}.`;
 }
+
+/** What proving a job does to the engine: a starter is proved by cranking, the rest by what its check does. */
+const provedBy = (m: Move): Action | undefined =>
+  !m.id.startsWith('proof:') || !m.station ? undefined : m.job === 'starter' ? 'crank' : stations[m.station].act;
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -232,7 +237,10 @@ export function moves(p: Position): Move[] {
       return { ...m, waits: `First: ${end.title.charAt(0).toLowerCase()}${end.title.slice(1)}.` };
     const waits =
       m.waits ??
-      heldAgainst(p.holds, needed.get(m.id) ?? decisiveNeeds.get(m.id) ?? (m.id === 'look:run' ? 'start' : undefined));
+      heldAgainst(
+        p.holds,
+        needed.get(m.id) ?? decisiveNeeds.get(m.id) ?? provedBy(m) ?? (m.id === 'look:run' ? 'start' : undefined)
+      );
     return waits ? { ...m, waits } : m;
   });
   // One thing stands once, where it is most urgent; what waits stands behind what can be done.

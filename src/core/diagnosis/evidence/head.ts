@@ -3,7 +3,7 @@ import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
-import { dryAfterStart } from '../../stations/plugs/analyse.ts';
+import { crankedAt, dryAfterStart, SLOW_CRANKING } from '../../stations/plugs/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
 import { plugsWhenTurned } from '../../stations/turn/plugs-out.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
@@ -68,15 +68,14 @@ const volts: Measure = (c) => {
   return past(-Math.min(...all.map((x) => x.v)), -ownLimits.weakVolts, 0.15, latestAt(all));
 };
 
-/** Cranking under this is slow for arm and starter alike, 1/min (M). */
-const SLOW = 190;
 const crankSpeed: Measure = (c) => {
   const w = wordOf(c, 'plugs.starterCircuit');
   const r = c.record.last('plugs.rpm');
   const rpm = known(r?.value as number | undefined);
-  if (rpm !== undefined) return past(-rpm, -SLOW, 15, r!.at);
-  if (!w || w.value === 'nothing') return undefined;
-  return seen(w.value === 'slow', w.at);
+  if (rpm !== undefined) return past(-rpm, -SLOW_CRANKING, 15, r!.at);
+  if (w && w.value !== 'nothing') return seen(w.value === 'slow', w.at);
+  const noted = crankedAt(c);
+  return noted && past(-noted.rpm, -SLOW_CRANKING, 15, noted.at);
 };
 
 /** What speaks for the spark of each cylinder: by the best method, not by the last look. */

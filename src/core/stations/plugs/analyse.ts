@@ -1,4 +1,4 @@
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { isAfter, latestAt, latestOf } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
 import { boreOil } from './oil-in-bores.ts';
 import { known } from '../../engine/profile.ts';
@@ -171,7 +171,34 @@ function voltsEndAt(c: Context): string {
   return ': cable, solenoid, neutral switch or key';
 }
 
+/** Cranking under this is slow for arm and starter alike, 1/min (M). */
+export const SLOW_CRANKING = 190;
+
+/** The speed noted last beside a reading that was cranked for, where a starter does it; nothing once the starter itself was looked at. */
+export function crankedAt(c: Context): { readonly rpm: number; readonly at: string } | undefined {
+  const { starting } = c.survey.engine.profile;
+  if (starting !== 'electric' && starting !== 'both') return undefined;
+  const noted = (['compression.pressure', 'compression.pulls', 'spark.result'] as const)
+    .flatMap((what) => c.record.all(what))
+    .flatMap((r) => (r.conditions?.rpm === undefined ? [] : [{ rpm: r.conditions.rpm, at: r.at }]));
+  return latestOf(noted);
+}
+
 function cranking(c: Context, out: Out): void {
+  const last = crankedAt(c);
+  if (last && last.rpm < SLOW_CRANKING && c.record.asked('plugs.starterCircuit') === undefined)
+    out.add(
+      'slow',
+      'watch',
+      `Its starter turned it at ${Math.round(last.rpm)} rpm only. Battery and starter under load, before anything else that was cranked for is believed.`,
+      practice(
+        [`speed noted while cranking: ${Math.round(last.rpm)} rpm`],
+        'a good battery turns it well over 200 rpm, plugs out.',
+        {
+          limit: `${SLOW_CRANKING} rpm (from memory)`
+        }
+      )
+    );
   const [circuit, direct] = [c.record.value('plugs.starterCircuit'), c.record.value('plugs.starterDirect')];
   const volts = known(c.record.value('plugs.volts'));
   const inputs = [

@@ -270,8 +270,8 @@ export function analyse(c: Context): Finding[] {
   if (failed && c.renewed('run.gears').some((at) => isAfter(failed.at, at)))
     out.add(
       'dog-worn',
-      'fault',
-      'A gear is still missing or jumps out with the linkage set: the shift rod’s joint, then the clutch dog.',
+      c.record.asked('look.twist') ? 'fault' : 'cannot-tell',
+      'A gear is still missing or jumps out with the linkage set: hub or shear pin, the shift rod’s joint, then the clutch dog.',
       why
     );
   else if (failed) out.add('gears', 'fault', 'A gear is missing or jumps out: linkage or a worn clutch dog.', why);

@@ -56,8 +56,9 @@ export function shifting(c: Context, out: Out): void {
   else if (slips && slipsAfterSetting(c))
     out.add(
       'dog-worn',
-      'fault',
-      'It still jumps out of gear with the linkage set: the clutch dog is worn. It comes out with the gear it runs on.',
+      // A hub or a shear pin that slips looks like this: two minutes before a case is opened.
+      record.asked('look.twist') ? 'fault' : 'cannot-tell',
+      'It still jumps out of gear with the linkage set: the clutch dog is worn, if the propeller holds on its hub. It comes out with the gear it runs on.',
       why
     );
   else if (slips)

@@ -1,6 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, watered } from '../stations/fuel/age.ts';
+import { caseResult } from '../stations/gear/case-test.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';
 import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
@@ -168,7 +169,8 @@ export const startRules: readonly HoldRule[] = [
             ? 'fresh washers, refilled for service, and clean and full at a later look'
             : 'resealed and case-tested, every stage of it, then refilled for service',
           done: waterCured(c),
-          station: 'gear'
+          station: 'gear',
+          items: washersFirst(c) || caseResult(c).verdict === 'held' ? ['gear.refill'] : ['gear.casePressure']
         }
       ];
     }

@@ -97,6 +97,8 @@ export const cooling = {
     minutes: 60,
     hazards: ['leg', 'eyes'],
     proof: { station: 'cooling', text: 'it pumps in the drill test' },
+    // The lip of the cover under the pump keeps the case's oil in.
+    alters: ['gear'],
     opens: ['leg'],
     uses: ['stand'],
     dirty: true,

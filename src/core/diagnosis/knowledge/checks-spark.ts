@@ -22,6 +22,7 @@ export const sparkChecks: readonly Check[] = [
     minutes: 3,
     given: noSpark,
     needs: 'crank',
+    fits: { ignition: ['cdi', 'digital', 'coil-on-plug'] },
     again: true
   },
   {

@@ -223,7 +223,8 @@ export const lookAndGearSigns: readonly SignKind[] = [
     present: 'the case leaks under test',
     absent: 'the case holds its test',
     leak: 0.01,
-    measured: 'case'
+    measured: 'case',
+    findings: ['gear.test', 'gear.test-nowhere', 'gear.test-inwards']
   },
   {
     id: 'bubbles-propshaft',

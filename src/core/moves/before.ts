@@ -1,5 +1,6 @@
 import { isAfter } from '../units/instant.ts';
 import { traitsOf } from '../jobs/register.ts';
+import { isolation } from '../stations/spark/isolation.ts';
 import { stations } from '../stations/register.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
@@ -50,7 +51,8 @@ export function before(p: Position): Move[] {
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
   const ran = p.context.record.value('run.outcome') === 'ran';
   const dead = p.findings.find((f) => f.id === 'spark.all' && f.condition === 'fault');
-  if (dead)
+  // While a trial is left it is the next thing; with none left nobody runs an engine without spark.
+  if (dead && !isolation(p.context)?.next)
     out.push({
       kind: 'ask',
       class: 9,
@@ -60,7 +62,7 @@ export function before(p: Position): Move[] {
       minutes: 5,
       because: dead.sentence
     });
-  else if (!ran && !inVain(p))
+  else if (!dead && !ran && !inVain(p))
     out.push({
       kind: 'look',
       class: 9,

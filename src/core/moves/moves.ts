@@ -142,7 +142,8 @@ export function moves(p: Position): Move[] {
   const needed = new Map<string, Action | undefined>(
     asks.map((a) => [`ask:${kindOfFinding(a.finding)}:${a.title}`, a.needs])
   );
-  const decisive = decisiveChecks(p).map((d): Move => ({
+  const checksLeft = decisiveChecks(p);
+  const decisive = checksLeft.map((d): Move => ({
     kind: 'look',
     class: 6,
     id: `look:${d.check}`,
@@ -151,7 +152,7 @@ export function moves(p: Position): Move[] {
     minutes: d.minutes,
     because: d.because
   }));
-  const decisiveNeeds = new Map<string, Action | undefined>(decisiveChecks(p).map((d) => [`look:${d.check}`, d.needs]));
+  const decisiveNeeds = new Map<string, Action | undefined>(checksLeft.map((d) => [`look:${d.check}`, d.needs]));
   const dispensable = p.steps.some((s) => s.state === 'open' && traitsOf(s.id).phase === undefined);
   const pointed = new Set(
     p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely').map((x) => x.id)
@@ -191,6 +192,7 @@ export function moves(p: Position): Move[] {
   const cheap = worth.filter((m) => m.class === 9 && m.kind === 'look' && m.minutes <= CHEAP && !m.waits);
   const vain = inVain(p);
   const again = failed(p, 'sign');
+  const list = work(p);
   const all: Move[] = [
     ...(end ? [end] : []),
     ...dangers(p),
@@ -213,7 +215,7 @@ export function moves(p: Position): Move[] {
     ...asked(p, asks),
     ...decisive,
     ...worth.filter((m) => m.class !== 9),
-    ...work(p).still,
+    ...list.still,
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
     // What holds the start or the release, where nothing found asks for it already.
@@ -224,7 +226,7 @@ export function moves(p: Position): Move[] {
       p.steps
     ).filter((m) => !(vain && m.id === 'hold:run')),
     ...(vain ? [vain] : []),
-    ...(vain ? [] : work(p).running),
+    ...(vain ? [] : list.running),
     ...failed(p, 'finding'),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
     ...cheap,

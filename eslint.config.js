@@ -21,7 +21,7 @@ const floors = {
     ['findings', 'sources', 'tray'],
     ['measurements'],
     ['stations'],
-    ['holds', 'survey', 'history', 'jobs'],
+    ['holds', 'survey', 'history', 'jobs', 'instruments'],
     ['judge.ts', 'care', 'drowned'],
     ['diagnosis'],
     ['advice', 'plan'],

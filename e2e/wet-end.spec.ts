@@ -99,6 +99,12 @@ test('a logger’s file: decimal commas, columns chosen, cancelled and read, sav
   ];
   const choose = page.getByLabel('Choose a logger’s file');
   await choose.setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(long.join('\r\n')) });
+  // What the file does not say is asked, and until then nothing is read.
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByRole('alert')).toContainText('does not say what');
+  await page.getByLabel('It counts').selectOption('s');
+  await page.getByLabel('Where “Temp °C” was').selectOption('head');
+  await expect(page.getByText(/It would be read as: head .* 400000 rows/)).toBeVisible();
   await page.getByRole('button', { name: 'Read it' }).click();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText(/rows read/)).toHaveCount(0);
@@ -112,6 +118,8 @@ test('a logger’s file: decimal commas, columns chosen, cancelled and read, sav
   ];
   await choose.setInputFiles({ name: 'deck.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\r\n')) });
   await expect(page.getByLabel('Decimal sign')).toHaveValue(',');
+  await page.getByLabel('It counts').selectOption('s');
+  await page.getByLabel('Where “Temp °C” was').selectOption('head');
   await page.getByRole('button', { name: 'Read it' }).click();
   await expect(page.getByText('deck.csv: 120 rows read, kept as 120.')).toBeVisible();
   await expect(page.getByRole('heading', { name: /logger, deck\.csv/ })).toBeVisible();

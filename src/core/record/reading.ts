@@ -50,6 +50,8 @@ const baseSchema = z.strictObject({
   instrument: z.optional(instrumentSchema),
   /** What the person typed, word for word. */
   typed: z.optional(z.string().check(z.maxLength(200))),
+  /** What the instrument sent, word for word; of a series its last sentence. */
+  sentence: z.optional(z.string().check(z.maxLength(200))),
   /** The reading this one corrects; that one stays in the record. */
   supersedes: z.optional(idSchema),
   /** Taken back: the superseded reading no longer counts, and nothing takes its place. */

@@ -1,61 +1,69 @@
-import { guessPlan, headerAt, LogReader, type LogPlan } from '$core/stations/run/log-csv.ts';
+import type { LogPlan } from '$core/instruments/logger/plan.ts';
+import { LogReader, type LogResult } from '$core/instruments/logger/reader.ts';
+import { LogScan, type LogTable } from '$core/instruments/logger/scan.ts';
+import { delimiterOf, encodingOf, headOf } from '$core/instruments/logger/table.ts';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 
-/** Rows shown before a file is read. */
-const PREVIEW = 8;
 const CHUNK = 512 * 1024;
+/** Bytes from which encoding, delimiter and header are told. */
+const LOOKED = 64 * 1024;
 
-export interface LogHead {
-  readonly header: string[];
-  readonly rows: string[][];
-  readonly plan: LogPlan;
+/** How the bytes of a file become rows. */
+export interface LogCut {
+  readonly encoding: string;
   readonly delimiter: string;
   /** Rows above the first row of figures. */
   readonly skip: number;
 }
+export interface LookedAt {
+  readonly table: LogTable;
+  readonly cut: LogCut;
+}
+type Progress = (share: number, rows: number) => void;
 
-const head = (file: File): Promise<LogHead> =>
-  new Promise((resolve, reject) =>
-    Papa.parse<string[]>(file, {
-      preview: PREVIEW + 20,
-      skipEmptyLines: 'greedy',
-      complete: ({ data, meta }) => {
-        const at = headerAt(data);
-        const rows = at === undefined ? [] : data.slice(at + 1, at + 1 + PREVIEW);
-        const width = Math.max(0, ...rows.map((r) => r.length));
-        const header =
-          at !== undefined && at >= 0 ? data[at]! : Array.from({ length: width }, (_, k) => `column ${k + 1}`);
-        const delimiter = meta.delimiter;
-        resolve({ header, rows, delimiter, skip: (at ?? -1) + 1, plan: guessPlan(header, rows, delimiter) });
-      },
-      error: (e) => reject(new Error(e.message))
-    })
-  );
-
-const read = (
-  file: File,
-  plan: LogPlan,
-  how: Pick<LogHead, 'delimiter' | 'skip'>,
-  progress: (share: number, rows: number) => void
-): Promise<ReturnType<LogReader['finish']>> =>
+/** Every row of figures of a file, a chunk at a time. */
+const rowsOf = (file: File, cut: LogCut, row: (cells: string[]) => void, progress: Progress): Promise<void> =>
   new Promise((resolve, reject) => {
-    const reader = new LogReader(plan);
     let seen = 0;
     Papa.parse<string[]>(file, {
-      delimiter: how.delimiter,
+      delimiter: cut.delimiter,
+      encoding: cut.encoding,
       skipEmptyLines: 'greedy',
       chunkSize: CHUNK,
       chunk: ({ data, meta }) => {
-        for (const row of data) if (seen++ >= how.skip) reader.push(row);
+        for (const cells of data) if (seen++ >= cut.skip) row(cells);
         progress(Math.min(1, meta.cursor / Math.max(1, file.size)), seen);
       },
-      complete: () => resolve(reader.finish(file.name)),
+      complete: () => resolve(),
       error: (e) => reject(new Error(e.message))
     });
   });
 
-/** Loggers' files on a thread of their own: a look at the first rows, then the whole file with its progress. */
-const api = { head, read };
+async function look(file: File, progress: Progress): Promise<LookedAt | undefined> {
+  const bytes = new Uint8Array(await file.slice(0, LOOKED).arrayBuffer());
+  const encoding = encodingOf(bytes);
+  const text = new TextDecoder(encoding).decode(bytes);
+  // The last line of what was looked at may be cut in two.
+  const whole = file.size > LOOKED ? text.slice(0, Math.max(text.lastIndexOf('\n'), text.lastIndexOf('\r'))) : text;
+  const delimiter = delimiterOf(whole);
+  if (!delimiter) return undefined;
+  const { data } = Papa.parse<string[]>(whole, { delimiter, preview: 60, skipEmptyLines: 'greedy' });
+  const head = headOf(data);
+  if (!head) return undefined;
+  const cut = { encoding, delimiter, skip: head.skip };
+  const scan = new LogScan(head.header, head.preface);
+  await rowsOf(file, cut, (row) => scan.push(row), progress);
+  return { table: scan.finish(), cut };
+}
+
+async function read(file: File, plan: LogPlan, cut: LogCut, progress: Progress): Promise<LogResult> {
+  const reader = new LogReader(plan);
+  await rowsOf(file, cut, (row) => reader.push(row), progress);
+  return reader.finish(file.name);
+}
+
+/** Loggers' files on a thread of their own: every row looked at once, then read as was confirmed, both with progress. */
+const api = { look, read };
 export type LogWorker = typeof api;
 expose(api);

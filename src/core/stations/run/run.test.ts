@@ -84,6 +84,33 @@ describe('runs in the record', () => {
     expect(runs[1]!.hottest).toMatchObject({ temperature: C(61), seconds: 390 });
     expect(runs[0]!.gap).toBe(8610);
   });
+  it('the places of one file are tracks of one run, whichever was entered first; the hotter one speaks', () => {
+    const log = (from: number, hot: number) => ({
+      file: 'deck.csv',
+      rows: 40,
+      seconds: [...Array(20).keys()].map((k) => from + k * 10),
+      temperature: [...Array(20).keys()].map((k) => C(towards(15, hot)(from + k * 10)))
+    });
+    for (const order of [
+      ['head-port', 'head-starboard'],
+      ['head-starboard', 'head-port']
+    ] as const) {
+      const b = new Bench();
+      const moment = '2026-06-01T10:00:00Z';
+      for (const spot of order)
+        b.read('run.log', spot === 'head-port' ? log(0, 60) : log(30, 110), { at: moment, conditions: { spot } });
+      const runs = runsOf(at(b));
+      expect(runs).toHaveLength(1);
+      expect(new Set(runs[0]!.tracks.map((t) => t.spot))).toEqual(new Set(order));
+      expect(runs[0]!.hottest!.spot).toBe('head-starboard');
+      expect(runs[0]!.hottest!.seconds).toBe(220);
+      expect(runs[0]!.minutes).toBeCloseTo(220 / 60, 9);
+    }
+    const apart = new Bench();
+    for (const day of ['01', '02'])
+      apart.read('run.log', log(0, 60), { at: `2026-06-${day}T10:00:00Z`, conditions: { spot: 'head' } });
+    expect(runsOf(at(apart))).toHaveLength(2);
+  });
 });
 
 describe('where a run heads for', () => {

@@ -3,9 +3,10 @@ import { keep } from '../../findings/keep.ts';
 import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
 import { known } from '../../engine/profile.ts';
+import { hottestOf } from './hottest.ts';
 import { withoutOutliers } from './odd.ts';
+import { loggedRuns } from './logged-runs.ts';
 import { STREAM_COMES } from './stream.ts';
-import type { RunLog } from '../../items/item.ts';
 import type { Reading } from '../../record/reading.ts';
 import { byTime } from '../../units/instant.ts';
 
@@ -23,8 +24,6 @@ export const spotIds = Object.keys(spots) as Spot[];
 
 /** Without an entry for this long a run is over, whether or not somebody said so, ms. */
 const SILENT = 3_600_000;
-/** A logger that was silent for this long recorded two runs, s. */
-const LOG_GAP = 900;
 
 export interface Track {
   readonly spot: Spot;
@@ -39,6 +38,8 @@ export interface Run {
   readonly stoppedAt?: Date;
   /** From a logger's file, not from entries. */
   readonly logged?: true;
+  /** When the logger's file was entered. */
+  readonly entered?: string;
   /** Nobody tapped its start: it had been running for nobody knows how long when the first entry was made. */
   readonly untimed?: true;
   /** Nobody ended it; the entries ceased. */
@@ -86,66 +87,6 @@ function handRun(label: string, list: readonly Reading[], start: number, stop?: 
   };
 }
 
-function hottestOf(tracks: readonly Track[]): Pick<Run, 'hottest'> {
-  let hottest: Run['hottest'];
-  // Water from the stream is not the metal; it is compared with itself only.
-  for (const t of tracks.filter((x) => x.spot !== 'stream'))
-    for (const s of withoutOutliers(t.samples))
-      if (!hottest || s.temperature > hottest.temperature) hottest = { ...s, spot: t.spot };
-  return hottest ? { hottest } : {};
-}
-
-const fromLog = new WeakMap<RunLog, Run[]>();
-
-function loggedRuns(r: Reading): Run[] {
-  const old = fromLog.get(r.value as RunLog);
-  if (old) return old;
-  const found = splitLog(r);
-  fromLog.set(r.value as RunLog, found);
-  return found;
-}
-
-function splitLog(r: Reading): Run[] {
-  const log = r.value as RunLog;
-  const spot = r.conditions?.spot ?? 'head';
-  const parts: number[][] = [[]];
-  log.seconds.forEach((s, k) => {
-    const before = log.seconds[k - 1];
-    if (before !== undefined && s - before > LOG_GAP) parts.push([]);
-    parts.at(-1)!.push(k);
-  });
-  return parts.map((rows, part): Run => {
-    const zero = log.seconds[rows[0]!]!;
-    const samples = rows.flatMap((k) => {
-      const t = log.temperature[k];
-      return t === null || t === undefined ? [] : [{ seconds: log.seconds[k]! - zero, temperature: t }];
-    });
-    const rpm = rows.flatMap((k) => {
-      const v = log.rpm?.[k];
-      return v === null || v === undefined ? [] : [{ seconds: log.seconds[k]! - zero, rpm: v }];
-    });
-    const tracks: Track[] = samples.length ? [{ spot, samples }] : [];
-    const length = log.seconds[rows.at(-1)!]! - zero;
-    const peak =
-      log.hottest && log.hottest.seconds >= zero && log.hottest.seconds <= zero + length ? log.hottest : undefined;
-    return {
-      id: `${r.id}.${part}`,
-      label: `logger${log.file ? `, ${log.file}` : ''}${parts.length > 1 ? `, part ${part + 1}` : ''}`,
-      startedAt: new Date(ms(r) + zero * 1000),
-      stoppedAt: new Date(ms(r) + (zero + length) * 1000),
-      tracks,
-      rpm,
-      streams: [],
-      logged: true,
-      minutes: length / 60,
-      ...(peak && spot !== 'stream'
-        ? { hottest: { temperature: peak.temperature, seconds: peak.seconds - zero, spot } }
-        : hottestOf(tracks)),
-      ...(log.gap ? { gap: log.gap } : {})
-    };
-  });
-}
-
 /** Every run of the record, oldest first: by its start and stop, cut where entries ceased, and from loggers. */
 export const runsOf = (c: Context): Run[] => keep(c, findRuns);
 
@@ -174,13 +115,9 @@ function findRuns(c: Context): Run[] {
       }
     ];
   });
-  return [
-    ...out,
-    ...c.record
-      .all('run.log')
-      .filter((r) => typeof r.value === 'object')
-      .flatMap(loggedRuns)
-  ].sort((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
+  return [...out, ...loggedRuns(c.record.all('run.log').filter((r) => typeof r.value === 'object'))].sort(
+    (a, b) => a.startedAt.getTime() - b.startedAt.getTime()
+  );
 }
 
 /** The run under way: started, not stopped, entries still coming. */

@@ -35,11 +35,15 @@ export interface SessionData {
 }
 
 type Undo = { readonly label: string; readonly run: () => void };
-type ReadMore = {
+export type ReadMore = {
+  /** When it was measured, where that is not now. */
+  at?: string;
   cylinder?: number;
   conditions?: Conditions;
   instrument?: Instrument;
   typed?: string;
+  /** What the instrument sent, word for word. */
+  sentence?: string;
   supersedes?: string;
 };
 

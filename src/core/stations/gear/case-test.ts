@@ -1,3 +1,4 @@
+import { SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import { PSI } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
@@ -46,6 +47,8 @@ export const stageIds = Object.keys(caseStages) as CaseStage[];
 
 /** An ordinary gauge of case testers: divisions of half a psi (C). */
 const STEP = 0.5 * PSI;
+/** Division of a thermometer laid on a case, K (C). */
+const THERMOMETER = 0.5;
 /** Two readings this far apart in temperature are a slip of the pen, K (M). */
 const JUMP = 25;
 
@@ -145,7 +148,12 @@ function testStage(c: Context, stage: CaseStage): StageTest | undefined {
 
 function attemptTest(c: Context, stage: CaseStage, list: readonly PressureReading[]): StageTest {
   const first = list[0]!;
-  const step = list.at(-1)!.instrument?.resolution ?? STEP;
+  const temperatures = list.flatMap((r) => r.conditions?.temperature ?? []);
+  const [coldest, warmest] = [Math.min(...temperatures), Math.max(...temperatures)];
+  // Readings brought to one temperature carry the thermometer's division beside the gauge's.
+  const step =
+    (list.at(-1)!.instrument?.resolution ?? STEP) +
+    (warmest > coldest ? (SEA_LEVEL_PRESSURE * THERMOMETER) / warmest : 0);
   const readings = list.map((r) => ({
     at: r.at,
     minutes: (Date.parse(r.at) - Date.parse(first.at)) / 60_000,
@@ -155,9 +163,7 @@ function attemptTest(c: Context, stage: CaseStage, list: readonly PressureReadin
   const minutes = readings.at(-1)!.minutes;
   const volume = caseAir(c);
   const base = { stage, readings, minutes, step, ...(volume === undefined ? {} : { volume }) };
-  const temperatures = readings.flatMap((r) => r.temperature ?? []);
-  if (temperatures.length > 1 && Math.max(...temperatures) - Math.min(...temperatures) > JUMP)
-    return { ...base, verdict: 'odd' };
+  if (temperatures.length > 1 && warmest - coldest > JUMP) return { ...base, verdict: 'odd' };
   if (readings.length < 2 || minutes <= 0) return { ...base, verdict: 'begun' };
   const found = dropRate(readings, step);
   // Under vacuum air comes in: the loss is a rise towards ambient.

@@ -28,6 +28,7 @@ export class Server {
         HOST: '127.0.0.1',
         INDAGA_DATA: this.data,
         INDAGA_DEMO: '1',
+        INDAGA_INSTRUMENTS: `udp:127.0.0.1:${this.port + 6000},tcp:127.0.0.1:${this.port + 6000}`,
         LOG_LEVEL: 'error'
       }
     });

@@ -8,7 +8,7 @@ import { PSI } from '../units/factors.ts';
 import { Capture, type Arm, type CaptureEvent, type Taken } from './capture.ts';
 import { NeedleReader, type NeedleState } from './needle.ts';
 import { sentenceOf, type SignalName } from './signals.ts';
-import { SourceReader } from './lines.ts';
+import { badOf, SourceReader } from './lines.ts';
 import { StandIns } from './stand-ins/bench.ts';
 import { standInCases, type StandInCase, type StandInCaseName } from './stand-ins/cases.ts';
 
@@ -197,10 +197,12 @@ it('every signal that a stand-in sends is known', () => {
   const names = new Set<SignalName>();
   for (const name of ['run-settles', 'run-bank'] as const) {
     const c: StandInCase = standInCases[name];
-    const [stand, reader] = [new StandIns(c.engine, () => 0), new SourceReader()];
-    for (let k = 0; k < 100; k++)
-      for (const line of stand.step(c.hands(k * 0.05), 0.05)) for (const s of reader.read(line)) names.add(s.name);
+    let k = 0;
+    const [stand, reader] = [new StandIns(c.engine, () => (k++ % 2 ? 3 : -3)), new SourceReader()];
+    for (let n = 0; n < 100; n++)
+      for (const line of stand.step(c.hands(n * 0.05), 0.05)) for (const s of reader.read(line)) names.add(s.name);
     expect(reader.counts.other).toBe(0);
+    expect(badOf(reader.counts)).toBe(0);
   }
   expect(names).toContain('gauge');
 });

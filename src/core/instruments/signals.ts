@@ -5,9 +5,9 @@ import { parseSentence, writeSentence, type BadSentence, type Sentence } from '.
 /** What an instrument measures, by the name it sends: SI range that its kind can show, type and unit on the line. */
 export interface SignalKind {
   readonly label: string;
-  readonly dimension: DimensionName | 'flow' | 'length' | 'switch';
+  readonly dimension: DimensionName;
   /** Type letter of the transducer sentence. */
-  readonly type: 'P' | 'C' | 'T' | 'U' | 'R' | 'D' | 'S';
+  readonly type: 'P' | 'C' | 'T' | 'U' | 'R' | 'D';
   readonly min: number;
   readonly max: number;
 }
@@ -24,8 +24,7 @@ export const signals = {
   batt: { label: 'Battery', dimension: 'voltage', type: 'U', min: 0, max: 60 },
   tach: { label: 'Engine speed', dimension: 'speed', type: 'T', min: 0, max: 12_000 },
   bucket: { label: 'Bucket', dimension: 'flow', type: 'R', min: 0, max: 2e-3 },
-  depth: { label: 'Depth gauge', dimension: 'length', type: 'D', min: -0.05, max: 0.5 },
-  stream: { label: 'Indicator stream', dimension: 'switch', type: 'S', min: 0, max: 1 }
+  depth: { label: 'Depth gauge', dimension: 'length', type: 'D', min: -0.05, max: 0.5 }
 } as const satisfies Record<string, SignalKind>;
 export type SignalName = keyof typeof signals;
 export const signalNames = Object.keys(signals) as SignalName[];
@@ -51,8 +50,7 @@ const units: Readonly<Record<SignalKind['type'], ReadonlyMap<string, (v: number)
   T: new Map([['R', (v) => v]]),
   U: new Map([['V', (v) => v]]),
   R: new Map([['l', (v) => v / 1000]]),
-  D: new Map([['M', (v) => v]]),
-  S: new Map([['', (v) => v]])
+  D: new Map([['M', (v) => v]])
 };
 const number = /^[+-]?(\d+(\.\d*)?|\.\d+)$/;
 
@@ -121,8 +119,7 @@ const write: Readonly<Record<SignalKind['type'], readonly [unit: string, of: (si
   T: ['R', (v) => v.toFixed(0)],
   U: ['V', (v) => v.toFixed(2)],
   R: ['l', (v) => (v * 1000).toFixed(4)],
-  D: ['M', (v) => v.toFixed(5)],
-  S: ['', (v) => v.toFixed(0)]
+  D: ['M', (v) => v.toFixed(5)]
 };
 
 /** A value as the sentence that its instrument would send. */

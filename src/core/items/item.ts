@@ -32,6 +32,8 @@ interface Common {
   readonly state?: true;
   /** The word by which the quick line knows it: "dip 6 mm 6 mm". */
   readonly quick?: string;
+  /** The instrument that can send it, by the name it sends (`instruments/signals.ts`). */
+  readonly sent?: string;
   /** What is shown in the empty field, where the dimension's usual example would mislead. */
   readonly example?: string;
   /** The id of the limit shown beside this item, with the place for the manual's own value. */

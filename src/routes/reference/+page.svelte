@@ -11,6 +11,11 @@
     ],
     ['/reference/house-rules', 'House rules', 'Where good technicians differ: one choice each, with its reason.'],
     ['/reference/instruments', 'Instruments', 'Gauges and testers, entered once and picked at the engine.'],
+    [
+      '/instruments',
+      'Stand-in instruments',
+      'A lever, a throttle, a valve and needles that send their readings: try it without a device.'
+    ],
     ['/reference/sources', 'Sources', 'Every limit and constant, and whether it is published, practice or from memory.']
   ];
 </script>

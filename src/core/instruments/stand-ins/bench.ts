@@ -1,7 +1,7 @@
 import { crank, USUAL_VALVE } from '../../physics/cranking.ts';
 import type { CylinderShape } from '../../physics/slider-crank.ts';
 import { ZERO_CELSIUS } from '../../units/factors.ts';
-import { sentenceOf, type SignalName } from '../signals.ts';
+import { sentenceOf, signals, type SignalName } from '../signals.ts';
 
 /** A made-up engine on the bench, as far as instruments see it. */
 export interface StandInEngine {
@@ -176,7 +176,7 @@ export class StandIns {
       if (this.seconds + 1e-9 < due) continue;
       this.due.set(name, due + 1 / meter.rate);
       const read = Math.round((now + meter.noise * this.normal()) / meter.step) * meter.step;
-      lines.push(sentenceOf(name, Math.min(meter.top ?? Infinity, read)));
+      lines.push(sentenceOf(name, Math.max(signals[name].min, Math.min(meter.top ?? Infinity, read))));
     }
     return lines;
   }

@@ -97,6 +97,7 @@ export const items = {
     when: (p) => p.thermostat !== 'not-fitted'
   }),
   bucket: quantity({
+    sent: 'bucket',
     quick: 'bucket',
     label: 'Indicator stream, timed',
     dimension: 'flow',
@@ -118,6 +119,7 @@ export const items = {
     absent: true
   }),
   head: quantity({
+    sent: 'head',
     quick: 'head',
     label: 'Hottest at the head, running',
     example: '65 °C',

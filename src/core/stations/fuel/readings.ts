@@ -84,6 +84,7 @@ export const items = {
     when: carburettor
   }),
   vacuumIdle: quantity({
+    sent: 'line',
     quick: 'idlevac',
     label: 'Line vacuum at the pump, idle',
     dimension: 'vacuum',
@@ -92,6 +93,7 @@ export const items = {
     when: withPump
   }),
   vacuumSpeed: quantity({
+    sent: 'line',
     quick: 'vac',
     label: 'Line vacuum at the pump, at speed',
     dimension: 'vacuum',
@@ -101,6 +103,7 @@ export const items = {
     when: withPump
   }),
   vacuumPortable: quantity({
+    sent: 'line',
     label: 'The same on a portable tank',
     ask: 'Line vacuum at the same speed, a portable tank straight to the engine’s coupling',
     dimension: 'vacuum',
@@ -109,6 +112,7 @@ export const items = {
     when: withPump
   }),
   vacuumOpen: quantity({
+    sent: 'line',
     label: 'The same with the fill cap open',
     ask: 'Line vacuum at the same speed, fill cap open',
     dimension: 'vacuum',

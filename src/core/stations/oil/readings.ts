@@ -14,6 +14,7 @@ export const items = {
     }
   }),
   dipAt: quantity({
+    sent: 'depth',
     quick: 'dip',
     label: 'Oil on the stick, over the low mark',
     dimension: 'level',

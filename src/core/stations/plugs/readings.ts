@@ -43,13 +43,14 @@ export const items = {
     max: 50e-6
   }),
   volts: quantity({
+    sent: 'batt',
     quick: 'crankvolts',
     label: 'Battery while cranking',
     dimension: 'voltage',
     min: 0,
     max: 60
   }),
-  rpm: quantity({ label: 'Cranking speed', dimension: 'speed', min: 0, max: 3000 }),
+  rpm: quantity({ sent: 'tach', label: 'Cranking speed', dimension: 'speed', min: 0, max: 3000 }),
   starterCircuit: choice({
     label: 'Starter through its own circuit',
     options: { turns: 'turns well', slow: 'slow', nothing: 'nothing' },

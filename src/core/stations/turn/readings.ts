@@ -118,6 +118,7 @@ export const items = {
     when: (p) => p.tilt !== 'hydraulic'
   }),
   depth: quantity({
+    sent: 'depth',
     quick: 'depth',
     drowned: true,
     label: 'Piston depth at top',

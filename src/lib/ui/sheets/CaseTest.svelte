@@ -1,5 +1,9 @@
 <script lang="ts">
   import { PSI } from '$core/units/factors.ts';
+  import { refusal } from '$core/holds/index.ts';
+  import { liveInstruments } from '../instruments/live.svelte.ts';
+  import { Recorder } from '../instruments/recorder.svelte.ts';
+  import Strip from '../instruments/Strip.svelte';
   import Fold from '../marks/Fold.svelte';
   import {
     caseStages,
@@ -26,6 +30,7 @@
   const session = useSession();
   const item = allItems['gear.casePressure'];
   let stage = $state<CaseStage>('low');
+  const recorder = new Recorder(session, liveInstruments());
   let reading = $state('');
   let temperature = $state('');
   let complaint = $state('');
@@ -44,6 +49,8 @@
     odd: 'cannot-tell',
     begun: 'cannot-tell'
   } as const;
+  /** A stage begins at this share of its target at least. */
+  const LEAST = 0.7;
   /** Moments at which the sheet asks for the next reading, minutes into the stage. */
   const MARKS = [5, 10, 15, 20, 30, 45, 60];
   const since = $derived(t ? Math.max(0, (now.getTime() - Date.parse(t.readings[0]!.at)) / 60_000) : 0);
@@ -133,6 +140,22 @@
     {/if}
   </form>
   {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}
+  <Strip
+    {recorder}
+    units={session.units}
+    names={['case', 'casetemp']}
+    stop={refusal(session.judgement.holds, 'gear.casePressure')}
+    arms={[
+      {
+        label: `Valve shut: log the ${caseStages[stage].label.toLowerCase()} stage`,
+        arm: { kind: 'case', stage, least: LEAST * Math.min(...caseStages[stage].target) }
+      }
+    ]}
+    armed={(a) =>
+      a.kind === 'case'
+        ? `${caseStages[a.stage].label.toLowerCase()} stage. It begins once the gauge stands still`
+        : ''}
+  />
   <div class="mt-2 min-h-14" aria-live="polite">
     {#if t}<p class="flex items-start gap-2 text-lg">
         <span class="pt-1"><Shape condition={shape[t.verdict]} /></span>

@@ -26,9 +26,10 @@
     references: readonly ReferenceTest[];
     settings: Snippet;
     quick: Snippet;
+    strip: Snippet;
     fitting: LeakFitting;
   }
-  let { conditions, instrument, testers, references, settings, quick, fitting }: Props = $props();
+  let { conditions, instrument, testers, references, settings, quick, strip, fitting }: Props = $props();
   const session = useSession();
   const c = $derived(session.judgement.context);
   const cylinders = $derived(
@@ -69,6 +70,7 @@
   <p class="text-sm">{tests && !held ? `Because ${repeat.because}.` : repeat.because}</p>
 </section>
 {@render settings()}
+{@render strip()}
 <Entry {conditions} {instrument} />
 {@render quick()}
 {#if comparison}

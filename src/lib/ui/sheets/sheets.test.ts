@@ -137,6 +137,7 @@ describe('compression', () => {
     references: [],
     settings: nothing,
     quick: nothing,
+    strip: nothing,
     fitting: new LeakFitting()
   });
   it('asks for every cylinder before there is a reading, and says why', () => {

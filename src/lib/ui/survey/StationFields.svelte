@@ -9,6 +9,7 @@
   import type { Conditions } from '$core/record/reading.ts';
   import type { Item } from '$core/items/item.ts';
   import ItemInput from '../form/ItemInput.svelte';
+  import Take from '../instruments/Take.svelte';
   import LimitLine from './LimitLine.svelte';
   import RepeatedChoice from './RepeatedChoice.svelte';
   import { useSession } from '../session/session.svelte.ts';
@@ -59,6 +60,18 @@
             ? item
             : { ...item, ask: undefined, label: `${item.label}, cylinder ${cylinder}` }}
         <div class="mb-2">
+          {#if item.sent && item.kind === 'quantity' && !stop}
+            <Take
+              item={label as Extract<Item, { kind: 'quantity' }>}
+              units={session.units}
+              ontake={(value, more) =>
+                session.read(what, value, {
+                  ...(cylinder === undefined ? {} : { cylinder }),
+                  ...(conditions ? { conditions } : {}),
+                  ...more
+                })}
+            />
+          {/if}
           {#if item.repeated && item.kind === 'choice'}
             <RepeatedChoice {what} {item} disabled={Boolean(stop)} />
           {:else}

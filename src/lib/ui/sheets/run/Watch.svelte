@@ -9,11 +9,15 @@
   import type { Item } from '$core/items/item.ts';
   import { onMount } from 'svelte';
   import { useSession } from '../../session/session.svelte.ts';
+  import { liveInstruments } from '../../instruments/live.svelte.ts';
+  import { Recorder } from '../../instruments/recorder.svelte.ts';
+  import Strip from '../../instruments/Strip.svelte';
   import Stepper from './Stepper.svelte';
 
   /** The run under way: the clock, what is due now, entries by one thumb, and Stop. */
   let { run, onstop }: { run: Run; onstop: () => void } = $props();
   const session = useSession();
+  const recorder = new Recorder(session, liveInstruments());
   let now = $state.raw(session.now);
   let spot = $state<Spot>('head');
   let remark = $state('');
@@ -94,6 +98,13 @@
   >
 </div>
 
+<Strip
+  {recorder}
+  units={session.units}
+  names={['head', 'headp', 'heads', 'tach', 'batt']}
+  arms={[{ label: 'Log this run', arm: { kind: 'run' } }]}
+  armed={() => 'temperatures once a second, speed and volts as they change'}
+/>
 <div class="mt-3 grid gap-3 md:grid-cols-2">
   <div>
     <div class="mb-1 flex flex-wrap gap-1" role="group" aria-label="Where the temperature is taken">

@@ -1,0 +1,91 @@
+import { expect, type Page } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import net from 'node:net';
+import path from 'node:path';
+import { noViolations, open, prefer, ready, saved } from './helpers.ts';
+import { test } from './test.ts';
+
+test.use({ spec: 'instruments' });
+
+/** Switches the strip of the sheet on, and the first way in, which is the UDP port. */
+async function listen(page: Page): Promise<void> {
+  await page.getByLabel('Instruments enter their own readings').check();
+  await page.getByText('Ways in', { exact: true }).click();
+  await page.getByLabel(/^UDP port/).check();
+  await expect(page.getByLabel(/^UDP port/)).toBeChecked();
+}
+/** Stand-ins at the command line, several times as fast. */
+function play(name: string, port: string, speed: number): Promise<number | null> {
+  const tsx = path.resolve('node_modules/.bin/tsx');
+  const child = spawn(tsx, ['src/cli/instruments-main.ts', '--case', name, '--udp', port, '--speed', String(speed)]);
+  return new Promise((resolve) => child.on('exit', resolve));
+}
+const portOf = async (page: Page): Promise<string> =>
+  (await page
+    .getByText(/^UDP port \d+/)
+    .first()
+    .textContent())!.replace(/\D/g, '');
+
+test('compression of six cylinders is recorded without typing a figure', async ({ page }) => {
+  await prefer(page, { units: 'us' });
+  await open(page, 'Gannet', '/compression');
+  await page.getByRole('button', { name: 'Start a re-check' }).click();
+  await listen(page);
+  await page.getByRole('button', { name: 'Arm cylinder 1 and on' }).click();
+  await expect(page.getByText('Armed: cylinder 1')).toBeVisible();
+  expect(await play('compression-six', await portOf(page), 1.4)).toBe(0);
+  await expect(page.getByText('Every cylinder is read.')).toBeVisible();
+  await expect(page.getByText(/\b12\d psi/).first()).toBeVisible();
+  await expect(page.getByText('no reading yet')).toHaveCount(0);
+  await saved(page);
+  await noViolations(page);
+  // What came in can be taken back like any entry.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('no reading yet')).toHaveCount(1);
+});
+
+test('the stand-in page: a lever pulled in one window is a reading in another', async ({ page, context }) => {
+  await prefer(page, { units: 'us' });
+  await open(page, 'Dunlin', '/compression');
+  await page.getByLabel('Instruments enter their own readings').check();
+  const bench = await context.newPage();
+  await bench.goto('/instruments');
+  await ready(bench);
+  await expect(bench.getByRole('img', { name: /Compression gauge: 0 psi/ })).toBeVisible();
+  await noViolations(bench);
+  await expect(page.getByLabel('Live instruments').getByText('Compression gauge (stand-in)')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Arm cylinder/ })
+    .first()
+    .click();
+  const lever = bench.getByRole('button', { name: 'Lever: hold to crank' });
+  await lever.focus();
+  await bench.keyboard.down(' ');
+  await bench.waitForTimeout(2500);
+  await bench.keyboard.up(' ');
+  await expect(page.getByText(/· 1 recorded|Every cylinder is read/)).toBeVisible({ timeout: 15_000 });
+  await saved(page);
+});
+
+test('a port that is taken, and a recording that is none, are said beside it', async ({ page }) => {
+  await open(page, 'Dunlin', '/compression');
+  await page.getByLabel('Instruments enter their own readings').check();
+  await page.getByText('Ways in', { exact: true }).click();
+  const label = page.getByLabel(/^TCP port/);
+  const port = Number(
+    (await page
+      .getByText(/^TCP port \d+/)
+      .first()
+      .textContent())!.replace(/\D/g, '')
+  );
+  const other = net.createServer();
+  await new Promise<void>((r) => other.listen(port, '127.0.0.1', r));
+  await label.click();
+  await expect(page.getByText(`TCP port ${port} is taken by another program.`)).toBeVisible();
+  await expect(label).not.toBeChecked();
+  other.close();
+  await page
+    .getByLabel('Play a recording')
+    .setInputFiles({ name: 'words.txt', mimeType: 'text/plain', buffer: Buffer.from('no sentence here\n') });
+  await expect(page.getByText('words.txt holds no sentences.')).toBeVisible();
+});

@@ -1,0 +1,3 @@
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals }) => ({ units: locals.prefs.units });

@@ -15,10 +15,14 @@ async function listen(page: Page): Promise<void> {
   await expect(page.getByLabel(/^UDP port/)).toBeChecked();
 }
 /** Stand-ins at the command line, several times as fast. */
-function play(name: string, port: string, speed: number): Promise<number | null> {
+function play(
+  name: string,
+  port: string,
+  speed: number
+): { readonly ended: Promise<number | null>; readonly stop: () => void } {
   const tsx = path.resolve('node_modules/.bin/tsx');
   const child = spawn(tsx, ['src/cli/instruments-main.ts', '--case', name, '--udp', port, '--speed', String(speed)]);
-  return new Promise((resolve) => child.on('exit', resolve));
+  return { ended: new Promise((resolve) => child.on('exit', resolve)), stop: () => void child.kill() };
 }
 const portOf = async (page: Page): Promise<string> =>
   (await page
@@ -33,7 +37,7 @@ test('compression of six cylinders is recorded without typing a figure', async (
   await listen(page);
   await page.getByRole('button', { name: 'Arm cylinder 1 and on' }).click();
   await expect(page.getByText('Armed: cylinder 1')).toBeVisible();
-  expect(await play('compression-six', await portOf(page), 1.4)).toBe(0);
+  expect(await play('compression-six', await portOf(page), 1.4).ended).toBe(0);
   await expect(page.getByText('Every cylinder is read.')).toBeVisible();
   await expect(page.getByText(/\b12\d psi/).first()).toBeVisible();
   await expect(page.getByText('no reading yet')).toHaveCount(0);
@@ -88,4 +92,37 @@ test('a port that is taken, and a recording that is none, are said beside it', a
     .getByLabel('Play a recording')
     .setInputFiles({ name: 'words.txt', mimeType: 'text/plain', buffer: Buffer.from('no sentence here\n') });
   await expect(page.getByText('words.txt holds no sentences.')).toBeVisible();
+});
+
+test('a first run that logs itself is told to stop before its limit', async ({ page }) => {
+  await prefer(page, { units: 'metric' });
+  await open(page, 'Dunlin', '/run');
+  await page.getByRole('button', { name: /^It runs/ }).click();
+  await listen(page);
+  await page.getByRole('button', { name: 'Log this run' }).click();
+  const played = play('run-hot', await portOf(page), 8);
+  await expect(page.getByRole('alert').filter({ hasText: /^Stop/i })).toBeVisible({ timeout: 60_000 });
+  // Of the head itself: it is still under the limit of 90 °C.
+  const head = page.getByLabel('Live instruments').getByText(/^\d+(\.\d+)? °C$/);
+  expect(Number.parseFloat((await head.textContent())!)).toBeLessThan(90);
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByText('Stopped. How did it end?')).toBeVisible();
+  await saved(page);
+  played.stop();
+});
+
+test('a case test that logs itself finds the leak', async ({ page }) => {
+  await prefer(page, { units: 'us' });
+  await open(page, 'Plover', '/gear');
+  await page.getByRole('button', { name: 'Start a re-check' }).click();
+  const stages = page.getByRole('group', { name: 'Stage of the case test' });
+  if (!(await stages.isVisible())) await page.getByText('Case test', { exact: true }).click();
+  await stages.getByText('High').click();
+  await listen(page);
+  await page.getByRole('button', { name: 'Valve shut: log the high stage' }).click();
+  const played = play('case-leaks', await portOf(page), 4);
+  await expect(page.getByText(/· [6-9] recorded/)).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText(/High stage: it leaks/).first()).toBeVisible();
+  await saved(page);
+  played.stop();
 });

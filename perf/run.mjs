@@ -8,6 +8,7 @@ import zlib from 'node:zlib';
 import { largeYard, median, time, up } from './large-yard.mjs';
 import { bin, root, run, start } from '../scripts/tools.mjs';
 import { calibration } from './calibration-table.mjs';
+import { instruments } from './instruments.mjs';
 
 const json = process.argv.includes('--json');
 
@@ -298,6 +299,7 @@ try {
     unit: `ms, 200,000 rows read in the worker (99 of 100 frames meanwhile ${[...long.frames].sort((a, b) => a - b)[Math.floor(0.99 * long.frames.length)].toFixed(0)} ms)`,
     limit: 3000
   });
+  rows.push(...(await instruments({ page, url: `${origin}${tag('Dunlin')}/compression` })));
   await browser.close();
 } finally {
   server.kill('SIGKILL');

@@ -39,19 +39,45 @@ export class Attempt {
   private at: number;
   private n = 0;
 
-  constructor(readonly truth: Truth) {
+  constructor(private drawn: Truth) {
+    const truth = drawn;
     this.survey = truth.intake;
     this.at = Date.parse(truth.intake.assessment.startedAt) + 60_000;
   }
 
+  get truth(): Truth {
+    return this.drawn;
+  }
   get now(): Date {
     return new Date(this.at);
   }
   assessed = (): Assessment => assess(this.survey, this.now, 'metric');
   faults = (): ReadonlySet<string> => faultsNow(this.truth, this.survey);
 
-  /** Makes some acts, one after the other, and keeps what they showed. */
-  make(list: readonly Act[]): void {
+  /** What is done to it breaks something: one more fault, by its id. */
+  break(fault: string): void {
+    this.drawn = { ...this.drawn, faults: new Set([...this.drawn.faults, fault]) };
+  }
+
+  /** Time passes without hands. */
+  pass(minutes: number): void {
+    this.at += minutes * 60_000;
+  }
+
+  /** Does a job that takes so many minutes. */
+  work(job: string, minutes: number): void {
+    this.minutes += minutes;
+    this.mark(job);
+    this.at += minutes * 60_000;
+  }
+
+  /** What is looked at for a move, as it stands. */
+  actsOf = (move: Move): readonly Act[] => actsFor(move, this.survey);
+
+  /** Makes some acts, one after the other, in so many minutes of hands, and keeps what they showed. */
+  make(list: readonly Act[], minutes = 0): void {
+    this.minutes += minutes;
+    this.at += minutes * 60_000;
     for (const act of list) {
       const eye = new Eye(this.truth, this.survey, this.at);
       act.take(eye);

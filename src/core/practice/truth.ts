@@ -3,6 +3,7 @@ import type { History, Profile } from '../engine/profile.ts';
 import { contextOf } from '../findings/context.ts';
 import { modelOf, type Model, type Suspect } from '../diagnosis/model.ts';
 import { compareInstants, isAfter } from '../units/instant.ts';
+import type { SystemId } from '../diagnosis/knowledge/shape.ts';
 import { emptySurvey, type SurveyFile } from '../record/survey-file.ts';
 import { practiceEngines } from './engines.ts';
 import { Draws } from './random.ts';
@@ -32,6 +33,10 @@ export interface Wishes {
   readonly leaks?: boolean;
   /** Whether measurements may be taken wrongly, as often as the knowledge says. */
   readonly artefacts?: boolean;
+  /** The one fault is of this system. */
+  readonly system?: SystemId;
+  /** Exactly these suspects, and no others; a name that this engine has not is refused. */
+  readonly only?: readonly string[];
 }
 
 const kinds = ['long-stored', 'neglected', 'spring-return'] as const satisfies readonly CaseKind[];
@@ -84,19 +89,28 @@ export function drawTruth(seed: string, wishes: Wishes = {}): Truth {
   const faults = new Set<string>();
   const prior = (k: number): number => model.network.causes[k]!.prior;
   const count = wishes.faults ?? 'usual';
+  if (wishes.only) {
+    const unknown = wishes.only.find((id) => !model.suspects.some((s) => s.id === id));
+    if (unknown !== undefined) throw new RangeError(`unknown fault of this engine: ${unknown}`);
+    const faults = new Set(wishes.only);
+    return { seed, engine, intake, model, faults, leaks: wishes.leaks ?? false, draws };
+  }
   model.suspects.forEach(({ id, kind: k }, i) => {
     const may = k.artefact ? (wishes.artefacts ?? true) : count === 'usual';
     if (may && draws.level(`fault|${id}`) < prior(i)) faults.add(id);
   });
-  if (count === 'one') faults.add(oneOf(model, draws));
+  if (count === 'one') faults.add(oneOf(model, draws, wishes.system));
   return { seed, engine, intake, model, faults, leaks: wishes.leaks ?? true, draws };
 }
 
-function oneOf(model: Model, draws: Draws): string {
+function oneOf(model: Model, draws: Draws, system: SystemId | undefined): string {
   const list = model.suspects.flatMap((s, i) => {
     const p = model.network.causes[i]!.prior;
-    return s.kind.artefact || !signsOf(draws, model, i).length ? [] : [{ s, odds: p / (1 - p) }];
+    const of = system === undefined || s.kind.system === system;
+    return s.kind.artefact || !of || !signsOf(draws, model, i).length ? [] : [{ s, odds: p / (1 - p) }];
   });
+  // An engine that has no such system has a fault of another.
+  if (!list.length && system !== undefined) return oneOf(model, draws, undefined);
   let left = draws.level('one') * list.reduce((sum, x) => sum + x.odds, 0);
   for (const { s, odds } of list) if ((left -= odds) <= 0) return s.id;
   return list.at(-1)!.s.id;

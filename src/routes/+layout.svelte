@@ -14,6 +14,7 @@
     ['/bench', 'Bench', 'Bench'],
     ['/care', 'Care', 'Care'],
     ['/engines/new', 'Take in an engine', 'Take in'],
+    ['/practice', 'Practice', 'Practice'],
     ['/reference', 'Reference', 'Reference']
   ] as const;
   const here = $derived(page.url.pathname);
@@ -39,7 +40,7 @@
 <header class="no-print">
   <div class="mx-auto flex max-w-[1360px] flex-wrap items-center gap-x-3 px-3 py-1 sm:gap-x-5">
     <a href="/" class="tap font-label text-2xl font-semibold tracking-wide">Indaga</a>
-    <nav aria-label="Places" class="flex flex-1 gap-x-1">
+    <nav aria-label="Places" class="flex flex-1 flex-wrap gap-x-1">
       {#each places as [href, label, short] (href)}
         <a
           {href}

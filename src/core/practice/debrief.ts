@@ -26,6 +26,8 @@ export interface PathStep {
   readonly title: string;
   readonly minutes: number;
   readonly kind: 'look' | 'work' | 'wait';
+  /** It put something right that was truly wrong. */
+  readonly mends?: true;
 }
 /** A choice that cost more than it had to. */
 export interface Regret {
@@ -44,6 +46,7 @@ export interface Debrief {
   readonly minutes: number;
   readonly money: number;
   readonly advised: readonly PathStep[];
+  /** Minutes of the advised path to its last mend; all of it where it mended nothing. */
   readonly advisedMinutes: number;
   readonly regrets: readonly Regret[];
   /** Minutes beyond what was needed, all choices together. */
@@ -61,24 +64,27 @@ export interface Debrief {
 const MOST = 60;
 
 /** The way of the advice's first move from intake, for the same engine; it ends at a release, a question, or what comes round again. */
-export function advisedPath(setup: Setup): PathStep[] {
+export const advisedPath = (setup: Setup): PathStep[] => [...advisedSteps(setup)];
+
+/** The same, a step at a time: each takes a judgement, and between them others may have the processor. */
+export function* advisedSteps(setup: Setup): Generator<PathStep> {
   const attempt = new Attempt(drawTruth(setup.seed, setup.wishes));
-  const path: PathStep[] = [];
   const seen = new Map<string, number>();
   for (let k = 0; k < MOST; k++) {
     const { moves } = attempt.assessed();
     const move = moves.find((m) => !m.waits) ?? moves[0];
+    const before = attempt.faults().size;
     if (!move || !attempt.follow(move)) break;
     const times = (seen.get(move.id) ?? 0) + 1;
     seen.set(move.id, times);
     if (times > 6) break;
-    path.push({
+    yield {
       title: move.title,
       minutes: move.kind === 'wait' ? 0 : move.minutes,
-      kind: move.kind === 'job' ? 'work' : move.kind === 'wait' ? 'wait' : 'look'
-    });
+      kind: move.kind === 'job' ? 'work' : move.kind === 'wait' ? 'wait' : 'look',
+      ...(attempt.faults().size < before ? { mends: true as const } : {})
+    };
   }
-  return path;
 }
 
 const kindOf = (s: Stride): PathStep['kind'] =>
@@ -126,6 +132,10 @@ function artefactsOf(e: Exercise, truth: Truth, statement: Statement): Debrief['
   });
 }
 
+/** A path up to its last mend; all of it where it mended nothing. What comes after is service, proof and hand-over. */
+export const toLastMend = (path: readonly PathStep[]): readonly PathStep[] =>
+  path.slice(0, path.findLastIndex((p) => p.mends) + 1 || path.length);
+
 /** What each choice cost beyond the advice's own first move of that moment, dearest first. */
 function regretsOf(e: Exercise): Regret[] {
   return e.strides
@@ -165,7 +175,7 @@ export function debriefOf(e: Exercise, statement: Statement, advised: readonly P
     minutes: e.minutes,
     money: e.money,
     advised,
-    advisedMinutes: advised.reduce((sum, p) => sum + p.minutes, 0),
+    advisedMinutes: toLastMend(advised).reduce((sum, p) => sum + p.minutes, 0),
     regrets,
     regret: regrets.reduce((sum, r) => sum + r.more, 0),
     dearest: regrets.slice(0, 3),

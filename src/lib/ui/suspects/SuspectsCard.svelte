@@ -7,7 +7,7 @@
     advice,
     weighing,
     base
-  }: { advice: Advice | undefined; weighing: 'done' | 'weighing' | 'failed'; base: string } = $props();
+  }: { advice: Advice | undefined; weighing: 'done' | 'weighing' | 'failed'; base?: string } = $props();
   const top = $derived(
     (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && s.chance !== 'unlikely').slice(0, 3)
   );
@@ -33,5 +33,5 @@
   {#each advice?.contradictions ?? [] as c (c.sentence)}
     <p class="mt-1 border-l-4 border-warning pl-2 text-sm">{c.sentence}</p>
   {/each}
-  <a class="plain-link tap text-sm" href="{base}/suspects">Why, and what to do</a>
+  {#if base !== undefined}<a class="plain-link tap text-sm" href="{base}/suspects">Why, and what to do</a>{/if}
 </section>

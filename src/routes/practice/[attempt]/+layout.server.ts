@@ -1,0 +1,43 @@
+import type { Weighed } from '$core/assess.ts';
+import type { SurveyFile } from '$core/record/survey-file.ts';
+import { open } from '$lib/server/practice/store.ts';
+import { error } from '@sveltejs/kit';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = ({ params, locals }) => {
+  const opened = open(params.attempt);
+  if (!opened) error(404, 'There is no such exercise.');
+  const { row, subject, exercise } = opened;
+  const mode = subject.setup.advice;
+  const { advice, moves } = exercise.assessed();
+  return {
+    attempt: {
+      id: row.id,
+      title: subject.title,
+      told: subject.told,
+      mode,
+      minutes: exercise.minutes,
+      money: exercise.money,
+      asked: exercise.asked,
+      ended: exercise.ended,
+      over: row.statement !== null,
+      strides: exercise.strides.map((s) => ({ title: s.title, minutes: s.minutes, broke: s.broke?.happened }))
+    },
+    session: {
+      surveyId: `practice-${row.id}`,
+      engineId: '',
+      // The serial number is what it was drawn from.
+      survey: JSON.stringify({
+        ...exercise.survey,
+        engine: { ...exercise.survey.engine, identity: { tag: 'Practice' } }
+      } satisfies SurveyFile),
+      seq: 0,
+      factSeq: 0,
+      units: locals.prefs.units,
+      who: locals.prefs.who,
+      now: exercise.now.toISOString(),
+      // What the advice thinks is sent only where it is open: nobody reads it from the page's own text.
+      ...(mode === 'open' ? { weighed: JSON.stringify({ advice, moves } satisfies Weighed) } : {})
+    }
+  };
+};

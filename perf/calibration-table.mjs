@@ -24,15 +24,20 @@ export function calibration(json) {
     line('unsafe-cleared', c.unsafe, 'released with a grave fault that a look made could show', '≤', 0),
     line('invented-repairs', c.invented, 'of sound engines with a repair done', '≤', 0.02),
     line('calibration-error', c.calibrationError, 'of the stated chances, ten bins', '≤', 0.05),
-    line('circles', c.circles, 'engines whose first move came back more than six times', '≤', 0)
+    line('circles', c.circles, 'engines whose first move came back more than six times', '≤', 0),
+    line(
+      'minutes-to-decision',
+      c.beside.ratio,
+      `of the best fixed order: ${c.beside.advice} min until the cure stands on the list (${c.beside.decided} of ${c.beside.engines} engines), ${c.beside.best.minutes} min by “${c.beside.best.name}” (${c.beside.best.decided})`,
+      '≤',
+      0.9
+    )
   ];
   if (json) console.log(JSON.stringify({ lines, bins: c.bins, minutes: c.minutes }, null, 2));
   else {
     console.table(Object.fromEntries(lines.map(({ name, ...rest }) => [name, rest])));
     console.table(c.bins.map(([from, count, is]) => ({ stated: `${from} to ${(from + 0.1).toFixed(1)}`, count, is })));
-    console.log(
-      `minutes of hands to the first repair or the end, mean: ${c.minutes} (no best fixed order beside it yet)`
-    );
+    console.log(`minutes of hands to the first repair or the end, mean: ${c.minutes}`);
   }
   return lines.every((l) => l.ok);
 }

@@ -3,6 +3,7 @@ import { against } from '../src/core/holds/index.ts';
 import { actionOf } from '../src/core/holds/index.ts';
 import { Attempt } from '../src/core/practice/attempt.ts';
 import { drawTruth, signsOf, type Truth } from '../src/core/practice/truth.ts';
+import { byAdvice, byOrder, fixedOrders } from './fixed-order.ts';
 
 /**
  * For `npm run bench -- --calibration`: follows the advice's first move over drawn engines, and prints what came of it. One-fault
@@ -70,6 +71,8 @@ function walk(truth: Truth): Walk {
   return { truth, attempt, end, called: called ?? [], broken, minutes: minutes || attempt.minutes, stated };
 }
 
+const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);
+
 const graves = new Set(['engine', 'danger']);
 const kindOf = (t: Truth, id: string) => t.model.suspects.find((s) => s.id === id)!;
 
@@ -121,8 +124,16 @@ const calibrationError = bins.reduce((sum, b) => {
   const is = b.filter((s) => s.true).length / b.length;
   return sum + (b.length / stated.length) * Math.abs(p - is);
 }, 0);
+// The same engines by an order that does not look at what was found; each to where the cure stands on the list.
+const BESIDE = 60;
+const beside = shown.slice(0, BESIDE).map((w) => w.truth);
+const advisedMinutes = beside.map(byAdvice);
+const orders = Object.entries(fixedOrders).map(([name, order]) => {
+  const list = beside.map((t) => byOrder(t, order));
+  return { name, minutes: mean(list.map((d) => d.minutes)), decided: list.filter((d) => d.decided).length };
+});
+const bestOrder = orders.reduce((a, b) => (a.minutes <= b.minutes ? a : b));
 const circles = all.filter((w) => w.end.startsWith('circle') || w.end === 'too long');
-const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);
 
 console.log(
   JSON.stringify({
@@ -135,7 +146,14 @@ console.log(
     calibrationError: +calibrationError.toFixed(3),
     bins: bins.map((b, k) => [k / 10, b.length, +(b.filter((s) => s.true).length / Math.max(1, b.length)).toFixed(2)]),
     circles: circles.length,
-    minutes: Math.round(mean(one.map((w) => w.minutes)))
+    minutes: Math.round(mean(one.map((w) => w.minutes))),
+    beside: {
+      engines: beside.length,
+      advice: Math.round(mean(advisedMinutes.map((d) => d.minutes))),
+      decided: advisedMinutes.filter((d) => d.decided).length,
+      best: { ...bestOrder, minutes: Math.round(bestOrder.minutes) },
+      ratio: +(mean(advisedMinutes.map((d) => d.minutes)) / Math.max(1, bestOrder.minutes)).toFixed(2)
+    }
   })
 );
 if (process.argv.includes('--list')) {

@@ -95,6 +95,15 @@ rows.push({
   limit: 150
 });
 
+const practised = JSON.parse(spawnSync(bin('tsx'), ['perf/practice.ts'], { encoding: 'utf8' }).stdout);
+rows.push({ name: 'practice-draw', value: practised.draw, unit: 'ms, an engine drawn, median of 60', limit: 20 });
+rows.push({
+  name: 'practice-debrief',
+  value: practised.debrief,
+  unit: `ms, worst of six exercises; ${practised.whole} ms with the advised path, which is made while the exercise goes on`,
+  limit: 1000
+});
+
 const planned = JSON.parse(spawnSync(bin('tsx'), ['perf/schedule.ts'], { encoding: 'utf8' }).stdout);
 rows.push({
   name: 'schedule-40',

@@ -26,18 +26,56 @@ const views = [
   ['parts', () => '/parts', { scroll: 'Gannet' }],
   ['care', () => '/care'],
   ['tray-phone', (s) => `${s.Knot}/tray`, { width: 390, height: 844 }],
-  ['short-job', (s) => `${s.Fulmar}/flow/break-in`],
   ['check-compression', (s) => `${s.Gannet}/compression`],
   ['check-gear-oil', (s) => `${s.Plover}/gear`],
   ['first-run', (s) => `${s.Knot}/run`, { scroll: 'run 1' }],
   ['drowned', (s) => `${s.Eel}/drowned`],
   ['check-drowned-night', (s) => `${s.Heron}/turn`, { theme: 'night' }],
-  ['check-look-over', (s) => `${s.Bittern}/look`],
   ['suspects', (s) => `${s.Gannet}/suspects`],
   ['decision-night', (s) => `${s.Gannet}/suspects`, { theme: 'night', scroll: 'Is it worth it?' }],
   ['check-phone', (s) => `${s.Gannet}/compression`, { width: 390, height: 844 }],
   ['job-list', (s) => `${s.Plover}/jobs`],
   ['ready-for-service', (s) => `${s.Dunlin}/ready`],
+  [
+    'instruments',
+    () => '/instruments',
+    {
+      // It sends all the time: the network is never idle.
+      wait: 'load',
+      act: async (page) => {
+        await page.getByRole('button', { name: 'Lever: hold to crank' }).focus();
+        await page.keyboard.down(' ');
+        await page.waitForTimeout(1600);
+      }
+    }
+  ],
+  [
+    'debrief',
+    () => '/practice',
+    {
+      act: async (page) => {
+        await page.getByRole('button', { name: /: One of two$/ }).click();
+        await page.waitForURL('**/safe');
+        for (const [station, look] of [
+          ['safe', /^Make it safe/],
+          ['spark', /^Spark, every cylinder/],
+          ['compression', /^Leak-down/]
+        ]) {
+          await page.goto(page.url().replace(/[a-z]+$/, station), { waitUntil: 'networkidle' });
+          await page.getByRole('button', { name: look }).first().click();
+          await page.getByRole('status').filter({ hasText: 'Last:' }).waitFor();
+          await page.waitForTimeout(700);
+        }
+        await page.goto(page.url().replace(/[a-z]+$/, 'statement'), { waitUntil: 'networkidle' });
+        await page.getByLabel('Find', { exact: true }).fill('plug lead');
+        await page.getByRole('radiogroup', { name: 'Plug lead or cap, cylinder 1' }).getByText('likely').click();
+        await page.getByLabel('What its faults cost in all, cr').fill('40');
+        await page.getByRole('button', { name: 'Say it, and see' }).click();
+        await page.waitForURL('**/debrief');
+        await page.waitForTimeout(500);
+      }
+    }
+  ],
   ['record', (s) => `${s.Curlew}/record`]
 ];
 const browser = await chromium.launch({
@@ -58,7 +96,11 @@ try {
   const html = await (await fetch(origin)).text();
   const known = { engine: html.match(/\/engines\/[0-9a-f-]{36}/)[0] };
   for (const m of html.matchAll(/href="(\/surveys\/[0-9a-f-]{36})"[^>]*>([^<]+)</g)) known[m[2].trim()] = m[1];
-  for (const [name, address, { theme = 'chart', width = 1280, height = 800, scroll } = {}] of views) {
+  for (const [
+    name,
+    address,
+    { theme = 'chart', width = 1280, height = 800, scroll, wait = 'networkidle', act } = {}
+  ] of views) {
     const context = await browser.newContext({ viewport: { width, height } });
     await context.addCookies([
       {
@@ -68,9 +110,9 @@ try {
       }
     ]);
     const page = await context.newPage();
-    await page.goto(origin + address(known), { waitUntil: 'networkidle' });
+    await page.goto(origin + address(known), { waitUntil: wait });
     // Fonts are optional on the first visit; the second has them.
-    await page.reload({ waitUntil: 'networkidle' });
+    await page.reload({ waitUntil: wait });
     if (scroll) {
       await page
         .getByText(scroll, { exact: false })
@@ -78,6 +120,7 @@ try {
         .evaluate((e) => e.scrollIntoView());
       await page.waitForTimeout(200);
     }
+    if (act) await act(page);
     await page.screenshot({ path: path.join(root, 'docs', 'screenshots', `${name}.png`) });
     await context.close();
     console.log(name);

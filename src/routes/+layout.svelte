@@ -40,11 +40,11 @@
 <header class="no-print">
   <div class="mx-auto flex max-w-[1360px] flex-wrap items-center gap-x-3 px-3 py-1 sm:gap-x-5">
     <a href="/" class="tap font-label text-2xl font-semibold tracking-wide">Indaga</a>
-    <nav aria-label="Places" class="flex flex-1 flex-wrap gap-x-1">
+    <nav aria-label="Places" class="flex w-full flex-wrap gap-x-0.5 sm:w-auto sm:flex-1 sm:gap-x-1">
       {#each places as [href, label, short] (href)}
         <a
           {href}
-          class="tap border-b-2 px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
+          class="tap border-b-2 px-1 sm:px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
           aria-current={current(href) ? 'page' : undefined}
           ><span class="hidden sm:inline">{label}</span><span class="sm:hidden">{short}</span></a
         >

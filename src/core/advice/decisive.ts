@@ -100,8 +100,8 @@ const rules: readonly Rule[] = [
     station: 'fuel',
     minutes: 1,
     because: 'Nearly empty or old is the cheapest fault there is.',
-    made: [],
-    touched: true
+    // A choke moved or a bulb squeezed says nothing of what is in the tank.
+    made: ['fuel.level', 'fuel.age', 'fuel.kind', 'fuel.jar', 'fuel.tank']
   },
   {
     check: 'dip',

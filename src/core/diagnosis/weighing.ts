@@ -3,6 +3,7 @@ import type { Finding } from '../findings/finding.ts';
 import { doneAt, mendedSteps } from '../jobs/done.ts';
 import { Belief } from './belief.ts';
 import { strengths } from './knowledge/shape.ts';
+import { metByReading } from './met.ts';
 import { TooClose } from './component.ts';
 import { isAfter } from '../units/instant.ts';
 import { evidenceOf } from './evidence/index.ts';
@@ -43,7 +44,9 @@ function weigh(c: Context, found: readonly Finding[]): Weighing {
   const seen = evidenceOf(c, model, found, done);
   const again = seenAgain(model, seen, done);
   const mended = new Set(
-    model.suspects.filter((s) => steps.has(s.kind.step ?? '') && !again.has(s.id)).map((s) => s.id)
+    model.suspects
+      .filter((s) => (metByReading(c, s.kind) || steps.has(s.kind.step ?? '')) && !again.has(s.id))
+      .map((s) => s.id)
   );
   const money = moneyOf(c);
   const { belief, passedOver } = believe(model, new Map([...seen].map(([k, o]) => [k, o.likelihood])));

@@ -12,6 +12,8 @@ export interface Work {
   readonly worked: (station: StationId) => readonly Instant[];
   /** When the thing that an item describes was renewed: what was seen of it before is of the old one. */
   readonly renewed: (item: ItemId) => readonly Instant[];
+  /** When what an item tells of the engine was wiped off by work: read after that, it tells again once the engine has fired or been tried. */
+  readonly wiped: (item: ItemId) => readonly { readonly at: Instant; readonly clean: readonly string[] }[];
 }
 
 /** What every analysis is given: the record, the rules of the house, the clock and the reader's units. */
@@ -27,7 +29,7 @@ export interface Context extends Work {
   readonly past: (moment: number) => boolean;
 }
 
-const none: Work = { worked: () => [], renewed: () => [] };
+const none: Work = { worked: () => [], renewed: () => [], wiped: () => [] };
 
 /**
  * The context of a survey. `aside` is one that is looked at beside the survey at hand, as it stood at an earlier moment: the next

@@ -126,6 +126,7 @@ export const ignition = {
   plugs: {
     title: 'Clean or renew the plugs',
     renews: ['spark.result'],
+    wipes: [{ item: 'plugs.read', clean: ['normal', 'dry'] }],
     tellsOfOthers: true,
     raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water', 'spark.own-plug'],
     how: 'Renewed when older than two seasons, cracked, or wet with water; else cleaned and gapped to the manual. Torque where known.',

@@ -84,6 +84,8 @@ export interface JobRule extends JobTraits {
   readonly hazards?: readonly HazardId[];
   /** Items that describe what it renews: what was seen of them before is of the old part. */
   readonly renews?: readonly ItemId[];
+  /** Items that tell of the engine and not of the part, as what burnt on a plug: what reads as clean after it tells nothing until the next run. */
+  readonly wipes?: readonly { readonly item: ItemId; readonly clean: readonly string[] }[];
   /** A look that is written as a job: it finds out, and is through once it was made, whatever it showed. */
   readonly finds?: true;
   /** Checks whose earlier readings it makes old beside the one that proves it. */

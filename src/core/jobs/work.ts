@@ -16,7 +16,9 @@ export function workOf(survey: SurveyFile): Work {
   return {
     worked: (station) =>
       done.filter(({ job }) => job.proof.station === station || job.alters?.includes(station)).map(({ at }) => at),
-    renewed: (item) => done.filter(({ job }) => job.renews?.includes(item)).map(({ at }) => at)
+    renewed: (item) => done.filter(({ job }) => job.renews?.includes(item)).map(({ at }) => at),
+    wiped: (item) =>
+      done.flatMap(({ at, job }) => (job.wipes ?? []).flatMap((w) => (w.item === item ? [{ at, clean: w.clean }] : [])))
   };
 }
 

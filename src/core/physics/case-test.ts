@@ -97,7 +97,10 @@ export function fadingRate(list: readonly CaseReading[], step: number, ambient =
         // Empty by the second reading: it may have been so long before.
         if (bottom > 0) high = Math.min(high, passed(a.pressure + half, bottom) / t);
       }
-    return low <= high ? [{ low: low * start ** law, high: (Number.isFinite(high) ? high : low) * start ** law }] : [];
+    if (low > high) return [];
+    // What stood there at first is known to half a division, too.
+    const [least, most] = [Math.max(0, start - half) ** law, (start + half) ** law];
+    return [{ low: low * least, high: (Number.isFinite(high) ? high : low) * most }];
   });
   if (!fits.length) return { low: 0, high: 0, consistent: false };
   return {

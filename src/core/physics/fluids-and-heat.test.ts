@@ -117,10 +117,12 @@ describe('a case that loses most of what was put on it', () => {
           }));
           const found = fadingRate(list, step);
           expect(found.consistent).toBe(true);
-          expect(found.low).toBeLessThanOrEqual(1.02 * rate);
-          expect(found.high).toBeGreaterThanOrEqual(0.98 * rate);
+          expect(found.low).toBeLessThanOrEqual(1.001 * rate);
+          expect(found.high).toBeGreaterThanOrEqual(0.999 * rate);
         }
-      )
+      ),
+      // The start itself is read to a division: seen wrong where it was taken as exact.
+      { examples: [[1, 0.03269632337033321, 21546.115625]], numRuns: 300 }
     );
   });
   it('one that fell once and then stood still is no such leak; a vacuum counts as what stands off the outside air', () => {

@@ -78,7 +78,8 @@ export const asOf = (c: Context, at: string): Context =>
     c.fitLeaks,
     {
       worked: (s) => c.worked(s).filter((w) => isAfter(at, w)),
-      renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w))
+      renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w)),
+      wiped: (i) => c.wiped(i).filter((w) => isAfter(at, w.at))
     },
     true
   );
@@ -90,7 +91,7 @@ const since = (c: Context, at: string): Context =>
     c.now,
     c.units,
     c.fitLeaks,
-    { worked: () => [], renewed: () => [] },
+    { worked: () => [], renewed: () => [], wiped: () => [] },
     true
   );
 

@@ -1,6 +1,7 @@
 import { isAfter } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Finding } from '../../findings/finding.ts';
+import type { ItemId } from '../../stations/items.ts';
 import type { Model } from '../model.ts';
 import { compressionMeasures } from './compression.ts';
 import { headMeasures } from './head.ts';
@@ -26,11 +27,17 @@ export function evidenceOf(
   const byId: Findings = new Map(found.map((f) => [f.id, f.condition]));
   const out = new Map<number, Observed>();
   model.signs.forEach(({ kind, cylinder }, k) => {
+    // Cleaning what tells of the engine mends nothing behind it.
+    const wiped = kind.reads?.flatMap(({ item }) => c.wiped(item as ItemId).map((w) => w.at)) ?? [];
+    const curedAt = (step: string | undefined): string | undefined => {
+      const done = doneAt.get(step ?? '');
+      return done && wiped.includes(done) ? undefined : done;
+    };
     const measured = kind.measured ? measures[kind.measured]?.(c, cylinder, byId) : undefined;
     const o = measured ?? (kind.reads ? fromWords(c, kind.reads, cylinder) : undefined);
     if (!o) return;
     const cured = model.network.signs[k]!.causes.map(({ cause }) =>
-      doneAt.get(model.suspects[cause]!.kind.step ?? '')
+      curedAt(model.suspects[cause]!.kind.step)
     ).reduce<string>((a, at) => (at && isAfter(at, a) ? at : a), '');
     if (cured && !isAfter(o.at, cured) && o.likelihood.present > 0) return;
     out.set(k, o);

@@ -1,5 +1,6 @@
 import { isAfter, latestAt } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
+import { lastTelling } from '../../findings/renewed.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { ABSENT, PRESENT, type Likelihood } from '../network.ts';
 
@@ -54,7 +55,7 @@ export function wordOf(
   what: ItemId,
   cylinder?: number
 ): { value: string | readonly string[]; at: string } | undefined {
-  const r = c.record.last(what, cylinder);
+  const r = lastTelling(c, what, cylinder);
   // What was seen of a part before it was renewed or set is of the old one.
   if (r && c.renewed(what).some((at) => isAfter(at, r.at))) return undefined;
   const value: unknown = r?.value;

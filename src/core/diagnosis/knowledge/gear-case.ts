@@ -49,6 +49,7 @@ export const gearCase = inSystem('gear-case', [
   },
   {
     id: 'plug-washers',
+    metBy: { item: 'gear.washers', value: 'yes' },
     label: 'plug washer missing, doubled or old',
     prior: { L: 0.1, D: 0.08, N: 0.15, S: 0.03 },
     shows: { often: ['bubbles-plugs', 'gear-water', 'case-leaks'], sometimes: ['gear-milky', 'traces', 'gear-low'] },

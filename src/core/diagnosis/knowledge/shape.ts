@@ -113,6 +113,8 @@ export const suspectSchema = z.strictObject({
   settled: name,
   /** The job it becomes. */
   step: z.optional(name),
+  /** A reading that says it was put right, whatever the list of work says. */
+  metBy: z.optional(z.strictObject({ item: z.enum(itemIds as [string, ...string[]]), value: z.string() })),
   /** Chance that it is there once a job was done, by the job: what the work may get wrong, disturb, or leave behind. */
   afterWork: z.optional(z.record(name, share)),
   /** Parts, cr, and hands-on minutes: low, likely, high. Invented for the demo's currency. */

@@ -9,6 +9,7 @@
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/record/reading.ts';
   import { type Snippet } from 'svelte';
+  import { liveInstruments } from '../instruments/live.svelte.ts';
   import Beside from './compression/Beside.svelte';
   import Entry from './compression/Entry.svelte';
   import LeakDown from './compression/LeakDown.svelte';
@@ -31,6 +32,8 @@
   }
   let { conditions, instrument, testers, references, settings, quick, strip, fitting }: Props = $props();
   const session = useSession();
+  /** In use it stands where the eye is; else after what is typed. */
+  const live = liveInstruments();
   const c = $derived(session.judgement.context);
   const cylinders = $derived(
     Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
@@ -70,9 +73,10 @@
   <p class="text-sm">{tests && !held ? `Because ${repeat.because}.` : repeat.because}</p>
 </section>
 {@render settings()}
-{@render strip()}
+{#if live.wanted}{@render strip()}{/if}
 <Entry {conditions} {instrument} />
 {@render quick()}
+{#if !live.wanted}{@render strip()}{/if}
 {#if comparison}
   <Beside {comparison} {fitting} {references} />
   {#if pulled}<PullCurves {comparison} fit={fitting.fit} units={session.units} />{/if}

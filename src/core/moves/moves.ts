@@ -11,6 +11,7 @@ import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
+import { askElse, triedEnough } from './tried.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 
@@ -176,7 +177,9 @@ export function moves(p: Position): Move[] {
           ...(r.waits ? { waits: r.waits } : {})
         }
       ];
-    });
+    })
+    // What it could say it has said.
+    .filter((m) => !triedEnough(p.context, m));
   const hopeless: Move[] = p.advice.hopeless
     ? [
         {
@@ -233,7 +236,8 @@ export function moves(p: Position): Move[] {
     ...before(p),
     ...worth.filter((m) => m.class === 9 && !cheap.includes(m))
   ];
-  const blocked = all.map((m): Move => {
+  const blocked = all.map((given): Move => {
+    const m = given.class > 2 && triedEnough(p.context, given) ? askElse(given) : given;
     // Where it has ended, only what keeps it from getting worse still counts.
     if (end && m.id !== end.id && m.class > 2)
       return { ...m, waits: `First: ${end.title.charAt(0).toLowerCase()}${end.title.slice(1)}.` };

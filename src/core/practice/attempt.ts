@@ -107,7 +107,10 @@ export class Attempt {
       this.mark(move.job!);
       this.at += move.minutes * 60_000;
     } else if (move.id.startsWith('gate:')) this.gate(move);
-    else this.look(move);
+    else {
+      this.pass(move.minutes);
+      this.look(move);
+    }
     return true;
   }
 

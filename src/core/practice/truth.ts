@@ -3,7 +3,7 @@ import type { History, Profile } from '../engine/profile.ts';
 import { contextOf } from '../findings/context.ts';
 import { modelOf, type Model, type Suspect } from '../diagnosis/model.ts';
 import { compareInstants, isAfter } from '../units/instant.ts';
-import type { SystemId } from '../diagnosis/knowledge/shape.ts';
+import { strengths, type SystemId } from '../diagnosis/knowledge/shape.ts';
 import { emptySurvey, type SurveyFile } from '../record/survey-file.ts';
 import { practiceEngines } from './engines.ts';
 import { Draws } from './random.ts';
@@ -181,7 +181,11 @@ export function signsNow(truth: Truth, survey: SurveyFile): ReadonlySet<number> 
       const suspect = model.suspects[cause]!.id;
       return faults.has(suspect) && showsBy(draws, id, suspect, strength);
     });
-    const leak = truth.leaks && placed(model, k).length > 0 && draws.level(`leak|${id}`) < kind.leak;
+    // What nobody can explain belongs to the part it is seen at: renewing that part takes it away.
+    const renewed = model.network.signs[k]!.causes.some(
+      ({ cause, strength }) => strength >= strengths.usually && done.has(model.suspects[cause]!.kind.step ?? '')
+    );
+    const leak = truth.leaks && !renewed && placed(model, k).length > 0 && draws.level(`leak|${id}`) < kind.leak;
     if (by || leak) out.add(k);
   });
   return out;

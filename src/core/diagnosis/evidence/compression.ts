@@ -222,7 +222,8 @@ export const compressionMeasures: Readonly<Record<string, Measure>> = {
   'soak-no-help': soakNoHelp,
   'air-valve': air('intake', 'exhaust'),
   'air-crankcase': air('crankcase'),
-  'air-gasket': air('neighbour', 'edge'),
+  'air-gasket': air('neighbour'),
+  'air-edge': air('edge'),
   'air-water': air('water'),
   lash
 };

@@ -65,7 +65,7 @@ export const powerHead = inSystem('power-head', [
     prior: { L: 0.008, D: 0.006, N: 0.01, S: 0.002 },
     shows: {
       usually: ['plug-water', 'plug-wet-after'],
-      often: ['low', 'leaks', 'low-again', 'air-water', 'smoke'],
+      often: ['low', 'leaks', 'low-again', 'air-water', 'air-edge', 'smoke'],
       sometimes: ['hot']
     },
     cure: 'Head off, flatness checked, new gasket.',

@@ -132,10 +132,19 @@ export const compressionSigns: readonly SignKind[] = [
     id: 'air-gasket',
     check: 'leak-down',
     per: 'cylinder',
-    present: 'air comes out at its neighbour or the head’s edge',
+    present: 'air comes out at its neighbour’s plug hole',
     absent: 'no air at its neighbour',
     leak: 0.004,
     measured: 'air-gasket'
+  },
+  {
+    id: 'air-edge',
+    check: 'leak-down',
+    per: 'cylinder',
+    present: 'air comes out at the edge of the head',
+    absent: 'no air at the edge of the head',
+    leak: 0.003,
+    measured: 'air-edge'
   },
   {
     id: 'air-water',

@@ -1,0 +1,58 @@
+import type { Context } from '../findings/context.ts';
+import { allItems, itemIds, stationOf, type ItemId } from '../stations/items.ts';
+import { isAfter } from '../units/instant.ts';
+import type { Move } from './move.ts';
+
+/** A look made so often since the last work on its check, and still asked for, will not be answered by making it once more (M). */
+const OFTEN = 4;
+/** The same for what is read several times anyway. */
+const OFTEN_REPEATED = 7;
+/** Two words on one thing within this are one look, and its correction, ms. */
+const ONE_LOOK = 60_000;
+/** Read over time, or poured in parts: how often says nothing. */
+const streams = new Set<string>([
+  'gear.casePressure',
+  'gear.poured',
+  'oil.poured',
+  'oil.drained',
+  'cooling.bucket',
+  ...itemIds.filter((i) => i.startsWith('run.') && allItems[i].repeated)
+]);
+
+/**
+ * How often what a move reads was read since the last work on its check, as a share of how often is enough; 1 and over is no use
+ * once more. Corrections count as what they correct.
+ */
+export function triedEnough(c: Context, m: Move): boolean {
+  if (!m.station || !['look', 'repeat', 'continue'].includes(m.kind) || m.id.startsWith('gate:')) return false;
+  const mine = m.items ? new Set<ItemId>(m.items) : undefined;
+  const worked = c.worked(m.station);
+  const times = new Map<string, number[]>();
+  for (const r of c.survey.readings) {
+    if (r.withdrawn || streams.has(r.what) || (mine ? !mine.has(r.what) : stationOf(r.what) !== m.station)) continue;
+    if (m.cylinder !== undefined && r.cylinder !== undefined && r.cylinder !== m.cylinder) continue;
+    if (worked.some((at) => isAfter(at, r.at))) continue;
+    const key = `${r.what}|${r.cylinder ?? ''}|${r.conditions?.bank ?? ''}|${r.conditions?.bores ?? ''}|${r.conditions?.path ?? ''}`;
+    const list = times.get(key) ?? [];
+    const at = Date.parse(r.at);
+    if (list.length && at - list.at(-1)! < ONE_LOOK) list[list.length - 1] = at;
+    else list.push(at);
+    times.set(key, list);
+  }
+  for (const [key, list] of times) {
+    const item = allItems[key.slice(0, key.indexOf('|')) as ItemId];
+    if (list.length >= (item.repeated ? OFTEN_REPEATED : OFTEN)) return true;
+  }
+  return false;
+}
+
+/** What is still asked for after so many looks, as a question for somebody else. */
+export const askElse = (m: Move): Move => ({
+  kind: 'ask',
+  class: 9,
+  id: `ask:tried:${m.id}`,
+  title: `Stop: looked at again and again, and still open: ${m.title.charAt(0).toLowerCase()}${m.title.slice(1)}. Ask somebody who has not looked yet, or the owner`,
+  ...(m.station ? { station: m.station } : {}),
+  minutes: 5,
+  because: m.because
+});

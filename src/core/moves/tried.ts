@@ -1,3 +1,4 @@
+import { checks, signKinds } from '../diagnosis/knowledge/index.ts';
 import type { Context } from '../findings/context.ts';
 import { allItems, itemIds, stationOf, type ItemId } from '../stations/items.ts';
 import { isAfter } from '../units/instant.ts';
@@ -19,17 +20,37 @@ const streams = new Set<string>([
   ...itemIds.filter((i) => i.startsWith('run.') && allItems[i].repeated)
 ]);
 
+/** What each look of the knowledge reads. */
+const looks: ReadonlyMap<string, ReadonlySet<string>> = new Map(
+  checks.map((check) => [
+    check.id,
+    new Set([
+      ...(check.tries ?? []),
+      ...signKinds.filter((s) => s.check === check.id).flatMap((s) => (s.reads ?? []).map((r) => r.item))
+    ])
+  ])
+);
+
+/** Whether a move reads an item; nothing where it does not say what it reads. A proof reads its whole check. */
+function itemsOf(m: Move): ((item: ItemId) => boolean) | undefined {
+  if (m.items) return (item) => m.items!.includes(item);
+  if (m.id.startsWith('proof:')) return (item) => stationOf(item) === m.station;
+  const look = m.id.startsWith('look:') ? looks.get(m.id.slice('look:'.length)) : undefined;
+  return look?.size ? (item) => look.has(item) : undefined;
+}
+
 /**
  * How often what a move reads was read since the last work on its check, as a share of how often is enough; 1 and over is no use
  * once more. Corrections count as what they correct.
  */
 export function triedEnough(c: Context, m: Move): boolean {
   if (!m.station || !['look', 'repeat', 'continue'].includes(m.kind) || m.id.startsWith('gate:')) return false;
-  const mine = m.items ? new Set<ItemId>(m.items) : undefined;
+  const mine = itemsOf(m);
+  if (!mine) return false;
   const worked = c.worked(m.station);
   const times = new Map<string, number[]>();
   for (const r of c.survey.readings) {
-    if (r.withdrawn || streams.has(r.what) || (mine ? !mine.has(r.what) : stationOf(r.what) !== m.station)) continue;
+    if (r.withdrawn || streams.has(r.what) || !mine(r.what)) continue;
     if (m.cylinder !== undefined && r.cylinder !== undefined && r.cylinder !== m.cylinder) continue;
     if (worked.some((at) => isAfter(at, r.at))) continue;
     const key = `${r.what}|${r.cylinder ?? ''}|${r.conditions?.bank ?? ''}|${r.conditions?.bores ?? ''}|${r.conditions?.path ?? ''}`;

@@ -94,6 +94,7 @@ export const headChecks: readonly Check[] = [
   },
   {
     id: 'compression-again',
+    tries: ['compression.pressure', 'compression.pulls'],
     title: 'Measure the compression again',
     station: 'compression',
     minutes: 4,
@@ -105,6 +106,7 @@ export const headChecks: readonly Check[] = [
   },
   {
     id: 'wet',
+    tries: ['compression.pressure', 'compression.pulls'],
     title: 'Wet test with a measured dose',
     station: 'compression',
     minutes: 4,

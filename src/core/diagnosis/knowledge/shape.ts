@@ -53,6 +53,8 @@ export const checkSchema = z.strictObject({
   given: z.optional(z.array(name)),
   /** Readings that say it has been made, whatever else it could have shown. */
   made: z.optional(z.array(z.enum(itemIds as [string, ...string[]]))),
+  /** What making it reads, where its signs are measured and do not say so. */
+  tries: z.optional(z.array(z.enum(itemIds as [string, ...string[]]))),
   /** A repeat of another check: "measure again". */
   again: z.optional(z.literal(true)),
   fits: z.optional(fitsSchema)

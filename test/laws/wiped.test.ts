@@ -66,3 +66,18 @@ describe('a gear case that leaks on fresh washers', () => {
     expect(seal(again)).toBeGreaterThan(seal(leaking()));
   });
 });
+
+it('gear oil at the hub is not filled over: the drained case is tested first', () => {
+  const b = new Bench({ ...twin, gearCapacity: 0.4e-3 })
+    .read('look.hub', 'cream')
+    .read('gear.first', 'oil')
+    .read('gear.look', 'clear')
+    .read('gear.drained', 0.4e-3)
+    .read('gear.magnet', 'paste');
+  const titles = b.assessed().moves.flatMap((m) => (m.waits ? [] : [m.title]));
+  const [test, refill] = ['Case test, low stage first, shafts turned', 'Refilled, for a stand run or for service'].map(
+    (t) => titles.indexOf(t)
+  );
+  expect(test).toBeGreaterThanOrEqual(0);
+  expect(refill === -1 || test! < refill!).toBe(true);
+});

@@ -62,7 +62,8 @@ export const wetEndAsks: Asks = {
       open: (c) => unlooked(c).length > 0
     })
   ],
-  'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain],
+  // Drained, it is tested before it is filled: what is at the hub came out at a seal.
+  'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain, capacity, begunStage, caseTest],
   'look.case': [look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] })],
   'gear.forecast': [look('Enter the coldest night of the forecast', ['safe.forecast'], 1)],
   'gear.water': [drain, capacity, begunStage, caseTest, job('gear-refill', { only: ['watch'] })],

@@ -4,6 +4,7 @@ import { against, type Action, type Hold } from '../holds/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
+import { isAfter } from '../units/instant.ts';
 import { established, type Step } from '../plan/plan.ts';
 import { establishedCost } from './authority.ts';
 import { before, inVain } from './before.ts';
@@ -128,6 +129,12 @@ const CHEAP = 5;
 /** Chance from which a look that nothing points to may turn the whole plan (M). */
 const TURNS = 0.02;
 
+/** It would not start, and nothing was done since: what is looked at on a running engine waits. */
+function wouldNotStart({ context: c }: Position): boolean {
+  const last = c.record.last('run.outcome');
+  return last?.value === 'failed' && !(c.survey.steps ?? []).some((s) => s.state === 'done' && isAfter(s.at, last.at));
+}
+
 /** Whether a finding asks for a look that the ranking offers as well, under its own name. */
 const sameLook = (a: Ask, r: RankedCheck): boolean =>
   a.station === r.station &&
@@ -159,7 +166,10 @@ export function moves(p: Position): Move[] {
     p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely').map((x) => x.id)
   );
   const worth = p.advice.checks
-    .filter((r) => r.worthIt && !(r.needs === 'start' && dispensable) && !asks.some((a) => sameLook(a, r)))
+    .filter(
+      (r) =>
+        r.worthIt && !(r.needs === 'start' && (dispensable || wouldNotStart(p))) && !asks.some((a) => sameLook(a, r))
+    )
     .flatMap((r): Move[] => {
       // What only the kind of case suggests shapes no move before the work that is established.
       const changes = r.turns >= TURNS || r.ends >= TURNS || r.suspects.some((id) => pointed.has(id));

@@ -10,9 +10,10 @@ const OFTEN = 4;
 const OFTEN_REPEATED = 7;
 /** Two words on one thing within this are one look, and its correction, ms. */
 const ONE_LOOK = 60_000;
+/** A stage of a case test is read over so long; its next reading after that is another test, ms. */
+const ONE_TEST = 5_400_000;
 /** Read over time, or poured in parts: how often says nothing. */
 const streams = new Set<string>([
-  'gear.casePressure',
   'gear.poured',
   'oil.poured',
   'oil.drained',
@@ -53,16 +54,18 @@ export function triedEnough(c: Context, m: Move): boolean {
     if (r.withdrawn || streams.has(r.what) || !mine(r.what)) continue;
     if (m.cylinder !== undefined && r.cylinder !== undefined && r.cylinder !== m.cylinder) continue;
     if (worked.some((at) => isAfter(at, r.at))) continue;
-    const key = `${r.what}|${r.cylinder ?? ''}|${r.conditions?.bank ?? ''}|${r.conditions?.bores ?? ''}|${r.conditions?.path ?? ''}`;
+    const key = `${r.what}|${r.cylinder ?? ''}|${r.conditions?.bank ?? ''}|${r.conditions?.bores ?? ''}|${r.conditions?.stage ?? ''}|${r.conditions?.path ?? ''}`;
     const list = times.get(key) ?? [];
     const at = Date.parse(r.at);
-    if (list.length && at - list.at(-1)! < ONE_LOOK) list[list.length - 1] = at;
+    const one = r.what === 'gear.casePressure' ? ONE_TEST : ONE_LOOK;
+    if (list.length && at - list.at(-1)! < one) list[list.length - 1] = at;
     else list.push(at);
     times.set(key, list);
   }
   for (const [key, list] of times) {
     const item = allItems[key.slice(0, key.indexOf('|')) as ItemId];
-    if (list.length >= (item.repeated ? OFTEN_REPEATED : OFTEN)) return true;
+    const often = item.repeated && !key.startsWith('gear.casePressure') ? OFTEN_REPEATED : OFTEN;
+    if (list.length >= often) return true;
   }
   return false;
 }

@@ -92,6 +92,12 @@ test('a port that is taken, and a recording that is none, are said beside it', a
     .getByLabel('Play a recording')
     .setInputFiles({ name: 'words.txt', mimeType: 'text/plain', buffer: Buffer.from('no sentence here\n') });
   await expect(page.getByText('words.txt holds no sentences.')).toBeVisible();
+  // Switched on it stays on, and the page comes up without a word of complaint.
+  const wrong: string[] = [];
+  page.on('console', (m) => ['error', 'warning'].includes(m.type()) && wrong.push(m.text()));
+  await open(page, 'Gannet', '/compression');
+  await expect(page.getByText('Ways in', { exact: true })).toBeVisible();
+  expect(wrong).toEqual([]);
 });
 
 test('a first run that logs itself is told to stop before its limit', async ({ page }) => {

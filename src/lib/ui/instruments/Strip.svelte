@@ -25,6 +25,7 @@
   const live = liveInstruments();
   let now = $state(Date.now());
   onMount(() => {
+    live.restore();
     const tick = setInterval(() => (now = Date.now()), 500);
     return () => {
       clearInterval(tick);

@@ -19,6 +19,7 @@
   const name = $derived(signalOf(item));
   let now = $state(Date.now());
   onMount(() => {
+    live.restore();
     const tick = setInterval(() => (now = Date.now()), 500);
     return () => clearInterval(tick);
   });

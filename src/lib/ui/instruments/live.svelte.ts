@@ -41,7 +41,7 @@ const FILE = 'file';
  */
 export class LiveInstruments {
   /** Switched on in this browser; kept for the next visit. */
-  private on = $state(typeof localStorage !== 'undefined' && localStorage.getItem(WANTED) === 'yes');
+  private on = $state(false);
   ways: readonly SourceState[] = $state.raw([]);
   shown: readonly Shown[] = $state.raw([]);
   state: 'off' | 'connecting' | 'on' | 'lost' = $state('off');
@@ -57,6 +57,11 @@ export class LiveInstruments {
   private stopReplay: (() => void) | undefined;
   private stopDevice: (() => Promise<void>) | undefined;
   private users = 0;
+
+  /** Takes up what was switched on at an earlier visit: once the page is there, so that it is first drawn as the server drew it. */
+  restore(): void {
+    if (localStorage.getItem(WANTED) === 'yes') this.on = true;
+  }
 
   get wanted(): boolean {
     return this.on;

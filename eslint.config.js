@@ -33,7 +33,7 @@ const floors = {
   ],
   'src/lib/ui': [
     ['bench', 'form', 'history', 'marks', 'parts', 'record', 'session'],
-    ['care', 'drawing', 'instruments', 'jobs', 'photos', 'suspects', 'tray'],
+    ['care', 'drawing', 'instruments', 'jobs', 'photos', 'practice', 'suspects', 'tray'],
     ['survey'],
     ['sheets']
   ]

@@ -35,6 +35,16 @@ describe('what burnt on a plug tells of the engine', () => {
       .read('plugs.read', ['normal'], { cylinder: 2 });
     expect(suspected(ran)).not.toContain('float');
   });
+  it('cleaned without a look at the choke it still asks for one, and the plugs are not called sound', () => {
+    expect(cleaned().ids()).toContain('plugs.cleaned.2:cannot-tell');
+    expect(cleaned().ids()).not.toContain('plugs.good:sound');
+    const titles = cleaned()
+      .assessed()
+      .moves.map((m) => m.title);
+    expect(titles.slice(0, 2)).toContain('Move choke and primer by hand');
+    const moved = cleaned().read('fuel.choke', 'free');
+    expect(moved.ids().join()).not.toMatch(/plugs\.cleaned/);
+  });
   it('one that reads wet again after its cleaning speaks of choke and float, not of the plug', () => {
     const again = wet().done('plugs').read('plugs.read', ['fuel', 'black'], { cylinder: 2 });
     expect(suspected(again)).toEqual(expect.arrayContaining(['float', 'choke']));

@@ -146,6 +146,17 @@ const hasCarburettor = (c: Context): boolean =>
 const shows = (c: Context, sights: readonly string[]): boolean =>
   c.record.all('plugs.read').some((r) => Array.isArray(r.value) && r.value.some((s) => sights.includes(String(s))));
 
+/** Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned, and though it is clean. */
+const tooMuchFuel: readonly AskRule[] = [
+  look('Move choke and primer by hand', ['fuel.choke'], 3, {
+    open: (c) => hasCarburettor(c) && shows(c, ['fuel', 'black']) && !asked(c, 'fuel.choke')
+  }),
+  look('Bulb firm: does it flood?', ['fuel.floods'], 3, {
+    open: (c) =>
+      hasCarburettor(c) && c.survey.engine.profile.supply === 'bulb' && shows(c, ['fuel']) && !asked(c, 'fuel.floods')
+  })
+];
+
 /** What turning, plugs, spark and compression ask for, in the trade's order. C: common practice. */
 export const headAsks: Asks = {
   'turn.locked': [
@@ -193,16 +204,8 @@ export const headAsks: Asks = {
   'turn.belt': [job('belt')],
 
   'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3, { items: ['plugs.read'] })],
-  // Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned.
-  'plugs.read': [
-    look('Move choke and primer by hand', ['fuel.choke'], 3, {
-      open: (c) => hasCarburettor(c) && shows(c, ['fuel', 'black']) && !asked(c, 'fuel.choke')
-    }),
-    look('Bulb firm: does it flood?', ['fuel.floods'], 3, {
-      open: (c) =>
-        hasCarburettor(c) && c.survey.engine.profile.supply === 'bulb' && shows(c, ['fuel']) && !asked(c, 'fuel.floods')
-    })
-  ],
+  'plugs.read': tooMuchFuel,
+  'plugs.cleaned': tooMuchFuel,
   'plugs.hole-water': [
     goOn('Holes lowest, turn by hand until dry, look in again', 'plugs', 5, { items: ['turn.water', 'plugs.hole'] })
   ],

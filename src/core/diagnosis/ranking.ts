@@ -48,7 +48,7 @@ const MOOT = 0.008;
 const bits = (p: number): number => (p <= 1e-9 || p >= 1 - 1e-9 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
 
 /** What has been set up already: plugs out, leg off, case drained, running. */
-function setupDone(c: Context): Set<Setup> {
+export function setupDone(c: Context): Set<Setup> {
   const done = new Set<Setup>(['none']);
   if (c.record.value('turn.plugs') === 'out' || c.record.all('plugs.read').length || c.record.touched('compression'))
     done.add('plugs-out');

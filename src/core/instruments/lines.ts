@@ -27,6 +27,12 @@ export class LineBuffer {
   }
 }
 
+/** The lines of a text that is whole: a datagram, what a page posted. */
+export function linesOf(text: string): string[] {
+  const buffer = new LineBuffer();
+  return [...buffer.push(text), ...buffer.flush()];
+}
+
 /** What came over a source so far. Bad lines are counted and shown, never guessed at. */
 export interface LineCounts {
   readonly good: number;

@@ -41,8 +41,8 @@ function itemsOf(m: Move): ((item: ItemId) => boolean) | undefined {
 }
 
 /**
- * How often what a move reads was read since the last work on its check, as a share of how often is enough; 1 and over is no use
- * once more. Corrections count as what they correct.
+ * Whether what a move reads was read so often since the last work on its check that once more is no use. Of a move that does not
+ * say what it reads nothing is known: never. Corrections count as what they correct.
  */
 export function triedEnough(c: Context, m: Move): boolean {
   if (!m.station || !['look', 'repeat', 'continue'].includes(m.kind) || m.id.startsWith('gate:')) return false;

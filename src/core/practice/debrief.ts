@@ -1,9 +1,8 @@
 import { cureCost, moneyOf } from '../diagnosis/value.ts';
-import { suspectById } from '../diagnosis/knowledge/index.ts';
+import { checkById, suspectById } from '../diagnosis/knowledge/index.ts';
 import { systems, type SystemId } from '../diagnosis/knowledge/shape.ts';
 import { stationOf } from '../stations/items.ts';
 import type { StationId } from '../stations/items.ts';
-import { checkById } from '../diagnosis/knowledge/index.ts';
 import { acts, Attempt } from './attempt.ts';
 import type { Exercise, Setup, Stride } from './exercise.ts';
 import { scoreOf, type Score, type Statement } from './statement.ts';
@@ -137,13 +136,14 @@ export const toLastMend = (path: readonly PathStep[]): readonly PathStep[] =>
   path.slice(0, path.findLastIndex((p) => p.mends) + 1 || path.length);
 
 /** What each choice cost beyond the advice's own first move of that moment, dearest first. */
-function regretsOf(e: Exercise): Regret[] {
+function regretsOf(e: Exercise, advised: readonly PathStep[]): Regret[] {
+  const asked = new Set(advised.map((p) => p.title));
   return e.strides
     .flatMap((s, k): Regret[] => {
       const { first } = s;
       if (s.asAdvised || s.deed.kind === 'wait' || !first) return [];
       // What the advice comes to itself later was only early; what it never asks for was for nothing.
-      const later = e.strides.slice(k + 1).some((x) => x.first?.title === s.title);
+      const later = asked.has(s.title) || e.strides.slice(k + 1).some((x) => x.first?.title === s.title);
       const more = later ? Math.max(0, s.minutes - first.minutes) / 2 : s.minutes;
       if (more < 1) return [];
       return [
@@ -162,7 +162,7 @@ function regretsOf(e: Exercise): Regret[] {
 /** The debrief of an exercise, with the advised path made before (it takes most of the time). */
 export function debriefOf(e: Exercise, statement: Statement, advised: readonly PathStep[]): Debrief {
   const truth = drawTruth(e.setup.seed, e.setup.wishes);
-  const regrets = regretsOf(e);
+  const regrets = regretsOf(e, advised);
   const money = moneyOf(e.assessed().context);
   const trueCost = [...truth.faults].reduce((sum, id) => {
     const s = truth.model.suspects.find((x) => x.id === id)!;

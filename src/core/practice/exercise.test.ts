@@ -132,6 +132,22 @@ describe('the debrief', () => {
     expect(d.cost.said).toBe(50);
     expect(d.cost.true).toBeGreaterThan(0);
   });
+  it('what the advice makes later itself was only early; plugs that are out are taken out once', () => {
+    const e = did(setup, [
+      { kind: 'look', act: 'plugs' },
+      { kind: 'look', act: 'compression' }
+    ]);
+    const minutes = e.strides.map((s) => s.minutes);
+    expect(minutes[1]).toBe(
+      minutesOfAct(
+        acts.find((a) => a.id === 'compression')!,
+        2
+      ) - 8
+    );
+    const d = debriefOf(e, { marks: {} }, advised);
+    expect(advised.map((p) => p.title)).toContain('Compression, every cylinder');
+    for (const r of d.regrets) expect(r.more).toBeLessThan(r.minutes);
+  });
   it('a reading that was the instrument is said, and whether it was noticed', () => {
     const throttle = ready('throttle');
     const looked: Deed[] = ['safe', 'look', 'turn', 'plugs', 'compression'].map((act) => ({ kind: 'look', act }));

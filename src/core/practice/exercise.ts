@@ -1,3 +1,4 @@
+import { setupDone } from '../diagnosis/ranking.ts';
 import { cureCost, moneyOf } from '../diagnosis/value.ts';
 import { against, actionOf } from '../holds/index.ts';
 import { isJobId, jobOf, type JobId } from '../jobs/register.ts';
@@ -176,7 +177,11 @@ export class Exercise {
           .join('; ')}.`
       };
     const what = hold && consequences.get(hold.id);
-    const minutes = minutesOfAct(act, before.context.survey.engine.profile.cylinders as number);
+    const minutes = minutesOfAct(
+      act,
+      before.context.survey.engine.profile.cylinders as number,
+      setupDone(before.context)
+    );
     if (hold && what?.ends) this.ended = `${what.happened} The exercise ends here.`;
     else {
       const fault = what?.fault && suits(this.truth, what.fault);

@@ -1,5 +1,5 @@
 import { checkById } from '../diagnosis/knowledge/index.ts';
-import { setups } from '../diagnosis/knowledge/shape.ts';
+import { setups, type Setup } from '../diagnosis/knowledge/shape.ts';
 import type { Act } from './act.ts';
 
 /** Acts that are no check of the knowledge: what they are called, and minutes of hands (C). */
@@ -25,10 +25,12 @@ const own: ReadonlyMap<string, readonly [title: string, minutes: number]> = new 
 /** What an act is called. */
 export const titleOfAct = (act: Act): string => own.get(act.id)?.[0] ?? checkById.get(act.id)?.title ?? act.id;
 
-/** Minutes of hands that an act takes, with what has to be set up for it, on an engine of so many cylinders. */
-export function minutesOfAct(act: Act, cylinders: number): number {
+/** Minutes of hands that an act takes on an engine of so many cylinders, with what is not set up for it yet. */
+export function minutesOfAct(act: Act, cylinders: number, ready: ReadonlySet<Setup> = new Set()): number {
   const mine = own.get(act.id);
   if (mine) return mine[1];
   const check = checkById.get(act.id);
-  return check ? check.minutes + (check.perCylinder ?? 0) * cylinders + setups[check.setup ?? 'none'].minutes : 5;
+  if (!check) return 5;
+  const setup = check.setup ?? 'none';
+  return check.minutes + (check.perCylinder ?? 0) * cylinders + (ready.has(setup) ? 0 : setups[setup].minutes);
 }

@@ -10,6 +10,7 @@ import { sayValue } from '../../items/check-entry.ts';
 import { gravest, type Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
+import { lastTelling } from '../../findings/renewed.ts';
 import { items } from './readings.ts';
 import { meaningOf, type PlugSight } from './meaning.ts';
 
@@ -41,6 +42,7 @@ export function analyse(c: Context): Finding[] {
       k
     );
   }
+  cleaned(c, out);
   holes(c, out);
   gaps(c, out);
   cranking(c, out);
@@ -89,6 +91,29 @@ export function dryAfterStart(c: Context): { readonly at: string; readonly dry: 
 }
 
 type Out = ReturnType<typeof findingsOf>;
+
+/** Too much fuel was seen on a plug that is clean now: until choke and primer were moved, or it has fired, that stays open. */
+function cleaned(c: Context, out: Out): void {
+  const { fuelSystem } = c.survey.engine.profile;
+  if (fuelSystem !== undefined && fuelSystem !== 'unknown' && fuelSystem !== 'carburettor') return;
+  if (c.record.asked('fuel.choke') || c.record.last('run.outcome')) return;
+  for (const k of cylindersOf(c)) {
+    const [now, told] = [c.record.last('plugs.read', k), lastTelling(c, 'plugs.read', k)];
+    if (!told || told === now || !Array.isArray(told.value)) continue;
+    const sights = told.value.filter((s) => s === 'fuel' || s === 'black');
+    if (!sights.length) continue;
+    out.add(
+      'cleaned',
+      'cannot-tell',
+      `Plug ${k} was ${listed(sights.map((s) => (s === 'fuel' ? 'fuel-wet' : 'sooty')))} before it was cleaned, and nothing has burnt on it since: a clean plug clears neither choke nor float.`,
+      practice(
+        [`plug ${k} before its cleaning: ${sights.join(', ')}`],
+        'what too much fuel left is wiped off, its cause is not.'
+      ),
+      k
+    );
+  }
+}
 
 function holes(c: Context, out: Out): void {
   const says = {

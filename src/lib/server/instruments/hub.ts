@@ -1,4 +1,4 @@
-import { LineBuffer, SourceReader } from '$core/instruments/lines.ts';
+import { LineBuffer, linesOf, SourceReader } from '$core/instruments/lines.ts';
 import type { LineBatch, SourceState } from '$core/instruments/wire.ts';
 import { log } from '../log.ts';
 import dgram from 'node:dgram';
@@ -83,11 +83,7 @@ export class InstrumentHub {
         reject(e);
       });
       socket.on('message', (data, from) => {
-        const buffer = new LineBuffer();
-        this.take(way, `${way.id} ${from.address}:${from.port}`, [
-          ...buffer.push(data.toString('latin1')),
-          ...buffer.flush()
-        ]);
+        this.take(way, `${way.id} ${from.address}:${from.port}`, linesOf(data.toString('latin1')));
       });
       socket.bind(port, host, () => {
         socket.on('error', (e) => log.warn({ err: e, way: way.id }, 'instrument port'));
@@ -138,9 +134,7 @@ export class InstrumentHub {
 
   /** Lines that the page of stand-in instruments sends. */
   post(text: string): void {
-    const way = this.ways.get('page')!;
-    const buffer = new LineBuffer();
-    this.take(way, 'page', [...buffer.push(text), ...buffer.flush()]);
+    this.take(this.ways.get('page')!, 'page', linesOf(text));
   }
 
   /** Opens or closes a way in. Returns whether there is such a way. */

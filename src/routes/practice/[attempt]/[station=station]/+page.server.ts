@@ -1,4 +1,5 @@
 import { deedSchema } from '$core/practice/exercise.ts';
+import { setupDone } from '$core/diagnosis/ranking.ts';
 import { looksOf } from '$core/practice/debrief.ts';
 import { minutesOfAct, titleOfAct } from '$core/practice/looks.ts';
 import { jobs } from '$core/jobs/register.ts';
@@ -8,12 +9,14 @@ import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {
-  const cylinders = Number(open(params.attempt)?.exercise.survey.engine.profile.cylinders ?? 1);
+  const exercise = open(params.attempt)?.exercise;
+  const cylinders = Number(exercise?.survey.engine.profile.cylinders ?? 1);
+  const ready = exercise ? setupDone(exercise.assessed().context) : undefined;
   return {
     looks: looksOf(params.station as StationId).map((a) => ({
       id: a.id,
       title: titleOfAct(a),
-      minutes: minutesOfAct(a, cylinders)
+      minutes: minutesOfAct(a, cylinders, ready)
     })),
     jobs: jobs.map((j) => ({ id: j.id, title: j.title })).sort((a, b) => a.title.localeCompare(b.title))
   };

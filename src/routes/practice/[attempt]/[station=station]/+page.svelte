@@ -105,11 +105,11 @@
       {#each readings as r (r.id)}
         <li class="flex flex-wrap justify-between gap-x-4 py-1">
           <span
-            >{allItems[r.what].label}{r.cylinder ? `, cylinder ${r.cylinder}` : ''}{r.conditions?.bores === 'oiled'
-              ? ', with oil'
-              : ''}{r.conditions?.stage ? `, ${r.conditions.stage}` : ''}{roundOf(r) > 1
-              ? `, re-check ${roundOf(r) - 1}`
-              : ''}</span
+            >{allItems[r.what].label}{r.cylinder ? `, cylinder ${r.cylinder}` : ''}{r.conditions?.throttle === 'shut'
+              ? ', throttle shut'
+              : ''}{r.conditions?.bores === 'oiled' ? ', with oil' : ''}{r.conditions?.stage
+              ? `, ${r.conditions.stage}`
+              : ''}{roundOf(r) > 1 ? `, re-check ${roundOf(r) - 1}` : ''}</span
           >
           <span class="font-semibold"
             >{sayValue(allItems[r.what], r.value, session.units)}{r.conditions?.volts

@@ -1,8 +1,9 @@
 import type { Context } from '../findings/context.ts';
+import { isAfter } from '../units/instant.ts';
 import { placeIds } from '../stations/look/places.ts';
 import type { ItemId } from '../stations/items.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
-import { caseEmpty } from '../stations/gear/case-state.ts';
+import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -21,6 +22,11 @@ function nextStage(c: Context): { title: string; minutes: number } | undefined {
   const t = stageTest(c, stage);
   const label = caseStages[stage].label.toLowerCase();
   if (!t) return { title: `Case test: the ${label} stage now`, minutes: 10 };
+  // Held long enough, and on the limit: it is looked for by eye; what that shows or does not show ends it.
+  if (t.onLimit)
+    return asked(c, 'gear.caseBubbles')
+      ? undefined
+      : { title: `Soapy water over every seal and plug, the ${label} stage standing`, minutes: 5 };
   if (t.verdict === 'hold' || t.verdict === 'begun') {
     const minutes = Math.max(1, Math.ceil(t.holdFor ?? 10));
     return {
@@ -35,10 +41,16 @@ const stage = goOn(
   (c) => nextStage(c)?.title,
   'gear',
   (c) => nextStage(c)?.minutes ?? 10,
-  { open: (c) => caseResult(c).verdict !== 'leaked' }
+  {
+    open: (c) => caseResult(c).verdict !== 'leaked' && nextStage(c) !== undefined,
+    items: ['gear.casePressure', 'gear.caseTurned', 'gear.caseBubbles']
+  }
 );
 /** A test that was begun; one that nobody began is asked for as a whole. */
-const begunStage: AskRule = { ...stage, open: (c) => ['begun', 'said'].includes(String(caseResult(c).verdict)) };
+const begunStage: AskRule = {
+  ...stage,
+  open: (c) => ['begun', 'said'].includes(String(caseResult(c).verdict)) && nextStage(c) !== undefined
+};
 
 /** What a leak is comes from how far it falls and how much air is in the case. */
 const capacity = goOn('Enter the gear case’s oil capacity, from the manual', 'gear', 1, {
@@ -88,7 +100,20 @@ export const wetEndAsks: Asks = {
       open: (c) => c.record.value('run.outcome') === 'ran'
     })
   ],
-  'gear.bubbles': [repeat('Case test: the stage again at which it bubbles, shafts turned', 'gear', 15)],
+  // Read again once it was seen to bubble, the gauge has said what it can: what was seen stands.
+  'gear.bubbles': [
+    goOn('A fresh washer for each gear plug, then the same stage again', 'gear', 15, {
+      open: (c) => leakPlace(c) === 'plugs' && !asked(c, 'gear.washers'),
+      items: ['gear.washers', 'gear.casePressure', 'gear.caseBubbles']
+    }),
+    repeat('Case test: the stage again at which it bubbles, shafts turned', 'gear', 15, {
+      items: ['gear.casePressure', 'gear.caseTurned'],
+      open: (c) => {
+        const seen = c.record.last('gear.caseBubbles');
+        return !c.record.all('gear.casePressure').some((r) => seen !== undefined && isAfter(r.at, seen.at));
+      }
+    })
+  ],
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
   'gear.test-inwards': [job('reseal', { only: ['fault'] })],
   'gear.test-nowhere': [

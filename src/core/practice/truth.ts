@@ -147,8 +147,11 @@ export function faultsNow(truth: Truth, survey: SurveyFile): ReadonlySet<string>
   const marks = doneMarks(survey);
   const last = (job: string): string | undefined => marks.get(job)?.at(-1);
   const washers = survey.readings.findLast((r) => r.what === 'gear.washers' && r.value === 'yes')?.at;
+  // What was turned out by hand is out.
+  const turnedDry = survey.readings.findLast((r) => r.what === 'turn.water')?.value === 'none';
   const there = ({ id, kind }: Suspect): boolean => {
     if (kind.id === 'plug-washers' && washers) return false;
+    if (kind.id === 'liquid' && turnedDry) return false;
     const steps = [
       ...(kind.step === undefined ? [] : [kind.step]),
       ...Object.keys(alsoCures).filter((job) => alsoCures[job]!.suspects?.includes(kind.id))

@@ -155,6 +155,7 @@ export const headChecks: readonly Check[] = [
     station: 'run',
     minutes: 15,
     fits: two,
+    needs: 'start',
     setup: 'running',
     after: ['run']
   }

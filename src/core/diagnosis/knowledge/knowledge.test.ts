@@ -37,6 +37,9 @@ describe('the knowledge base', () => {
     const without = suspectKinds.filter((s) => !shown(s.id).some((sign) => signById.get(sign)!.check === s.settled));
     expect(ids(without)).toEqual([]);
   });
+  it('a check that is made on a running engine needs a start, so that holds forbid it and a failed start puts it off', () => {
+    expect(ids(checks.filter((c) => c.setup === 'running' && c.needs !== 'start'))).toEqual([]);
+  });
   it('every suspect can be told from every other: no two show the same signs with the same strengths', () => {
     const face = (s: (typeof suspectKinds)[number]): string =>
       JSON.stringify([s.per ?? '', ...Object.entries(s.shows).map(([k, l]) => [k, [...l].sort()])]);

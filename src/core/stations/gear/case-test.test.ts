@@ -89,3 +89,47 @@ describe('the case test', () => {
     expect(stage(new Bench({}), 'high', [10, 8, 6]).ids()).toContain('gear.case-high:fault');
   });
 });
+
+describe('a doubt about a stage has an end', () => {
+  /** A small case that loses its vacuum over an hour: a leak about as large as what counts as held. */
+  const fading = (): Bench => {
+    const b = new Bench({ gearCapacity: 150e-6 });
+    for (const [minutes, p] of [
+      [0, 3.75],
+      [5, 3.25],
+      [15, 2.25],
+      [20, 1.25],
+      [20, 0.75]
+    ] as const) {
+      b.wait((minutes - 1) / 60);
+      b.read('gear.casePressure', p * psi, { conditions: { stage: 'vacuum', temperature: 290 } });
+    }
+    return turned(b);
+  };
+  const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+
+  it('on the limit after long enough, it is looked for by eye instead of held for one minute more', () => {
+    const b = fading();
+    const t = stageTest(at(b), 'vacuum')!;
+    expect(t.verdict).toBe('hold');
+    expect(t.onLimit).toBe(true);
+    expect(b.said('gear.case-vacuum')).toMatch(/on the limit.*does not count as held/);
+    expect(titles(b).join('|')).not.toMatch(/hold the vacuum stage/);
+    expect(b.ids()).not.toContain('gear.case-vacuum:sound');
+    expect(b.ids()).not.toContain('gear.case-vacuum:fault');
+  });
+  it('a stage that only wants time still says how much', () => {
+    expect(titles(stage(bench(), 'low', [4, 4])).join('|')).toMatch(/hold the low stage 2 more minutes/);
+  });
+  it('bubbles seen ask for the stage again once; read again, they stand without another repeat', () => {
+    const seen = turned(stage(bench(), 'low', [4, 4, 4])).read('gear.caseBubbles', ['carrier']);
+    const again = 'Case test: the stage again at which it bubbles, shafts turned';
+    expect(titles(seen)).toContain(again);
+    expect(titles(turned(stage(seen, 'low', [4, 4, 4])))).not.toContain(again);
+    expect(turned(stage(seen, 'low', [4, 4, 4])).ids()).toContain('gear.bubbles:fault');
+  });
+  it('bubbles at the plugs ask for fresh washers before anything else', () => {
+    const seen = turned(stage(bench(), 'low', [4, 4, 4])).read('gear.caseBubbles', ['plugs']);
+    expect(titles(seen)).toContain('A fresh washer for each gear plug, then the same stage again');
+  });
+});

@@ -65,6 +65,8 @@ export interface StageTest {
   readonly smallest?: number;
   readonly holdFor?: number;
   readonly verdict: 'held' | 'leaks' | 'hold' | 'odd' | 'begun';
+  /** Held so long that the house's leak would have shown, and still on either side of it: holding it longer tells no more. */
+  readonly onLimit?: true;
   /** It leaked before in this stage, and nothing was done since. */
   readonly again?: true;
 }
@@ -146,6 +148,9 @@ function testStage(c: Context, stage: CaseStage): StageTest | undefined {
   return leaked && last.verdict !== 'leaks' ? { ...last, verdict: 'odd', again: true } : last;
 }
 
+/** Nobody stands beside one stage for longer than this, min (C). */
+const ENOUGH = 90;
+
 function attemptTest(c: Context, stage: CaseStage, list: readonly PressureReading[]): StageTest {
   const first = list[0]!;
   const temperatures = list.flatMap((r) => r.conditions?.temperature ?? []);
@@ -180,9 +185,12 @@ function attemptTest(c: Context, stage: CaseStage, list: readonly PressureReadin
   const shows = minutesToShow(volume, step, allowed) - minutes;
   const apart = Math.abs((leak.low + leak.high) / 2 - allowed);
   const tells = settled || leak.low > allowed ? 0 : leakRate(volume, step, 1) / Math.max(apart, allowed / 20) - minutes;
-  const holdFor = Math.max(0, shows, tells);
+  // What a leak loses grows less with what is left: a fading fall is not told better by holding it longer.
+  const onLimit =
+    !settled && leak.low <= allowed && shows <= 0 && (!steady.consistent || tells <= 0 || minutes >= ENOUGH);
+  const holdFor = onLimit ? 0 : Math.max(0, shows, tells);
   const verdict = leak.low > allowed ? 'leaks' : holdFor === 0 && settled ? 'held' : 'hold';
-  return { ...base, rate, leak, smallest, holdFor, verdict };
+  return { ...base, rate, leak, smallest, holdFor, verdict, ...(onLimit ? { onLimit } : {}) };
 }
 
 /** Both shafts turned and the shift moved at this stage: an answer belongs to the stage that stood under pressure when it was given. */
@@ -262,6 +270,8 @@ export function saidOf(t: StageTest): string {
     case 'hold':
       if (t.smallest === undefined)
         return `${name}: no fall that this gauge can tell. Enter the case’s oil capacity to know what leak that rules out.`;
+      if (t.onLimit)
+        return `${name}: a leak${range}, on the limit of what counts as held, and holding it longer would not tell. Soapy water over every seal and plug; it does not count as held.`;
       return t.holdFor
         ? `${name}: no fall that counts yet, but only a leak of over ${mL(t.smallest)} mL a minute would have shown. Hold it ${Math.ceil(t.holdFor)} min more.`
         : `${name}: a leak${range}, on either side of what counts as held. Hold it as long again.`;

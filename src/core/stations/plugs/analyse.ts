@@ -1,5 +1,6 @@
 import { isAfter, latestAt, latestOf } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
+import { waterComes, waterIn } from '../turn/plugs-out.ts';
 import { boreOil } from './oil-in-bores.ts';
 import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
@@ -173,6 +174,8 @@ function dryBores(c: Context, out: Out, years: number): void {
   const rule = school(c.rules, 'boreOil');
   const soaked = c.record.value('turn.soaked') === 'yes';
   if (rule === 'never' || soaked || boreOil(c) !== undefined || c.record.last('compression.pressure')) return;
+  // Water comes out before oil goes in.
+  if (waterIn(c).length || waterComes(c)) return;
   const due = rule === 'always' || years > ruleNumber(c.rules, 'boreOilYears');
   if (!due) return;
   out.add(

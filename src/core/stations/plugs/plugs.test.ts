@@ -39,6 +39,12 @@ describe('plugs', () => {
     const oiled = new Bench(pair, 'long-stored', { yearsIdle: 6 }).read('plugs.oil', 3e-6);
     expect(oiled.said('plugs.dry-bores')).toBe('');
   });
+  it('water in a cylinder comes out before oil goes in', () => {
+    const wet = new Bench(pair, 'long-stored', { yearsIdle: 6 }).read('plugs.read', ['water'], { cylinder: 1 });
+    expect(wet.said('plugs.dry-bores')).toBe('');
+    const dry = wet.read('turn.water', 'none').read('plugs.hole', 'clean', { cylinder: 1 });
+    expect(dry.said('plugs.dry-bores')).toMatch(/oil the bores/);
+  });
   it('oil in the bores makes readings marked dry doubtful', () => {
     const b = new Bench(pair).read('plugs.oil', 4e-6).psi([
       [1, 120],

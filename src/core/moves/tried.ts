@@ -33,7 +33,7 @@ const looks: ReadonlyMap<string, ReadonlySet<string>> = new Map(
 );
 
 /** Whether a move reads an item; nothing where it does not say what it reads. A proof reads its whole check. */
-function itemsOf(m: Move): ((item: ItemId) => boolean) | undefined {
+export function readsOf(m: Move): ((item: ItemId) => boolean) | undefined {
   if (m.items) return (item) => m.items!.includes(item);
   if (m.id.startsWith('proof:')) return (item) => stationOf(item) === m.station;
   const look = m.id.startsWith('look:') ? looks.get(m.id.slice('look:'.length)) : undefined;
@@ -46,7 +46,7 @@ function itemsOf(m: Move): ((item: ItemId) => boolean) | undefined {
  */
 export function triedEnough(c: Context, m: Move): boolean {
   if (!m.station || !['look', 'repeat', 'continue'].includes(m.kind) || m.id.startsWith('gate:')) return false;
-  const mine = itemsOf(m);
+  const mine = readsOf(m);
   if (!mine) return false;
   const worked = c.worked(m.station);
   const times = new Map<string, number[]>();

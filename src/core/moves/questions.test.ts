@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../../../test/case.ts';
+import { cylinderCount } from '../engine/profile.ts';
+import { allItems } from '../stations/items.ts';
+import type { Move } from './move.ts';
+import { MOST_QUESTIONS, questionsOf } from './questions.ts';
+
+const twin = { strokes: 'two', cylinders: 2, ignition: 'cdi', displacement: 430e-6 } as const;
+const move = (m: Partial<Move>): Move => ({
+  kind: 'look',
+  class: 6,
+  id: 'x',
+  title: 'x',
+  minutes: 1,
+  because: 'x',
+  ...m
+});
+
+describe('what a move asks for, one field at a time', () => {
+  it('asks of each cylinder what belongs to a cylinder, and of one where the move names it', () => {
+    const m = move({ station: 'compression', items: ['compression.pressure'] });
+    expect(questionsOf(m, twin)).toEqual([
+      { what: 'compression.pressure', cylinder: 1 },
+      { what: 'compression.pressure', cylinder: 2 }
+    ]);
+    expect(questionsOf({ ...m, cylinder: 2 }, twin)).toEqual([{ what: 'compression.pressure', cylinder: 2 }]);
+  });
+  it('a series or the stages of a test are made on their sheet', () => {
+    expect(questionsOf(move({ station: 'gear', items: ['gear.casePressure'] }), twin)).toEqual([]);
+  });
+  it('work, waits and proofs ask nothing here', () => {
+    expect(questionsOf(move({ kind: 'job', station: 'spark', items: ['spark.result'] }), twin)).toEqual([]);
+    expect(questionsOf(move({ id: 'proof:lead', station: 'spark' }), twin)).toEqual([]);
+  });
+  it('a move that does not say what it reads opens its check', () => {
+    expect(questionsOf(move({ station: 'spark' }), twin)).toEqual([]);
+  });
+  it('every question of every first move exists on this engine and is of the check that the move names', () => {
+    for (const profile of [twin, { strokes: 'four', cylinders: 6, ignition: 'cdi', displacement: 2.6e-3 } as const]) {
+      for (const m of new Bench(profile).assessed().moves) {
+        const list = questionsOf(m, profile);
+        expect(list.length).toBeLessThanOrEqual(MOST_QUESTIONS);
+        for (const q of list) {
+          expect(q.what.startsWith(`${m.station}.`)).toBe(true);
+          expect(allItems[q.what].when?.(profile) ?? true).toBe(true);
+          if (q.cylinder !== undefined) expect(q.cylinder).toBeLessThanOrEqual(cylinderCount(profile)!);
+        }
+      }
+    }
+  });
+});

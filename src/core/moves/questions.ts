@@ -1,0 +1,41 @@
+import { cylinderCount, type Profile } from '../engine/profile.ts';
+import { allItems, itemIds, stationOf, type ItemId } from '../stations/items.ts';
+import type { Move } from './move.ts';
+import { readsOf } from './tried.ts';
+
+/** One thing to answer for a move: an item, of one cylinder where it is asked of each. */
+export interface Question {
+  readonly what: ItemId;
+  readonly cylinder?: number;
+}
+
+/** Above so many a move is better made on its sheet than question by question. */
+export const MOST_QUESTIONS = 12;
+
+/** Series and stages have a sheet of their own: one field cannot take them. */
+const needsSheet = (what: ItemId): boolean =>
+  what === 'gear.casePressure' || (what.startsWith('run.') && Boolean(allItems[what].repeated));
+/** The needle at rest says the same in one figure; photographs and logs are no answer to a question. */
+const passed = (what: ItemId): boolean =>
+  what === 'compression.pulls' || ['photo', 'log', 'text'].includes(allItems[what].kind);
+
+/**
+ * What a move asks for, in the order of its check, each a field of its own. Empty where the move says nothing definite, where it
+ * needs its sheet (a series, the stages of a test), or where there would be more than {@link MOST_QUESTIONS}.
+ */
+export function questionsOf(move: Move, profile: Profile): readonly Question[] {
+  if (!move.station || move.kind === 'job' || move.kind === 'wait' || move.id.startsWith('proof:')) return [];
+  const reads = readsOf(move);
+  if (!reads) return [];
+  const items = itemIds.filter((i) => reads(i) && stationOf(i) === move.station);
+  if (items.some(needsSheet)) return [];
+  const count = cylinderCount(profile) ?? 1;
+  const list = items
+    .filter((what) => !passed(what) && (allItems[what].when?.(profile) ?? true))
+    .flatMap((what): Question[] => {
+      if (!allItems[what].perCylinder) return [{ what }];
+      if (move.cylinder !== undefined) return [{ what, cylinder: move.cylinder }];
+      return Array.from({ length: count }, (_, k) => ({ what, cylinder: k + 1 }));
+    });
+  return list.length > MOST_QUESTIONS ? [] : list;
+}

@@ -32,9 +32,9 @@ const floors = {
     ['report', 'practice']
   ],
   'src/lib/ui': [
-    ['bench', 'form', 'history', 'marks', 'parts', 'record', 'session'],
-    ['care', 'drawing', 'instruments', 'jobs', 'photos', 'practice', 'suspects', 'tray'],
-    ['survey'],
+    ['form', 'history', 'marks', 'parts', 'record', 'session'],
+    ['bench', 'care', 'drawing', 'instruments', 'jobs', 'photos', 'practice', 'suspects', 'tray'],
+    ['survey', 'yard'],
     ['sheets']
   ]
 };

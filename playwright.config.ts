@@ -13,6 +13,8 @@ export default defineConfig({
   retries: 0,
   reporter: [['list']],
   use: {
+    // One spec is about the copies a device keeps; everywhere else the server is what is tested.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     // A trace doubles the time of every action; E2E_TRACE=on when one is wanted.
     trace: process.env.E2E_TRACE === 'on' ? 'retain-on-failure' : 'off',

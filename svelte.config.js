@@ -22,6 +22,7 @@ export default {
         'font-src': ['self', 'data:'],
         'connect-src': ['self'],
         'worker-src': ['self'],
+        'manifest-src': ['self'],
         'object-src': ['none'],
         'base-uri': ['self'],
         'form-action': ['self'],

@@ -30,9 +30,9 @@ const send = (tag: string, entries: { type: string; body: object }[]) =>
   appendBatch(idOf(tag), { since: 0, factSince: 0, entries, facts: [] }, { db, now })!;
 
 describe('the yard', () => {
-  it('puts the running clock first and what is back in service last', () => {
+  it('puts the shortest clock first and what is back in service last', () => {
     const tags = yard('us', { db, now }).map((r) => r.tag);
-    expect(tags[0]).toBe('Eel');
+    expect(tags.slice(0, 2)).toEqual(['Heron', 'Eel']);
     expect(tags.at(-1)).toBe('Curlew');
     expect(tags).toHaveLength(13);
   });

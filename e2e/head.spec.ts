@@ -17,7 +17,7 @@ test('the walk around: a place on the drawing, an answer, a note and a photograp
   const base = await takeIn(page, 'Walk');
   await page.goto(`${base}/look`);
   await ready(page);
-  await page.getByRole('button', { name: '2, Wiring and main fuse' }).click();
+  await page.getByRole('button', { name: 'B, Wiring and main fuse' }).click();
   await page.getByRole('group', { name: 'Chafed or chewed wires' }).getByText('chewed or chafed').click();
   await expect(page.getByText('the stop wire first, then the rest of the loom')).toBeVisible();
   await page.getByRole('textbox', { name: 'Note' }).fill('behind the coils');
@@ -34,11 +34,12 @@ test('the walk around: a place on the drawing, an answer, a note and a photograp
   await photo.setInputFiles({ name: 'huge.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(40_000_000) });
   await expect(page.getByRole('alert')).toContainText('40 MB; 20 MB is the most');
   await page.getByRole('button', { name: 'The rest looks sound' }).click();
+  await page.getByRole('button', { name: 'Yes, seen and sound' }).click();
   await expect(page.getByText('Every place is answered.')).toBeVisible();
   await saved(page);
   await page.reload();
   await ready(page);
-  await page.getByRole('button', { name: '2, Wiring and main fuse' }).click();
+  await page.getByRole('button', { name: 'B, Wiring and main fuse' }).click();
   await expect(shown).toBeVisible();
   await page.getByRole('button', { name: 'Take back photograph 1' }).click();
   await expect(shown).toHaveCount(0);

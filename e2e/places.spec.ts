@@ -11,11 +11,12 @@ test('the yard answers what to do now, and search finds by tag, serial and owner
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading') })
     .first();
-  await expect(first).toContainText('Eel');
+  await expect(first).toContainText('Heron');
   await expect(first).toContainText(/left|past/);
-  await expect(
-    first.getByRole('link', { name: /Fuel off, plugs out, holes lowest, water out by hand · 10 min/ })
-  ).toBeVisible();
+  await expect(first.getByRole('link', { name: /Stop here: ask the owner.* 5 min/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Now Heron: Stop here/ })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Show' }).getByRole('link', { name: 'Waiting for parts' }).click();
+  await expect(page.getByRole('status').first()).toContainText(/13\s+engines; \d found/);
   for (const [words, tag] of [
     ['plov', 'Plover'],
     ['TW150', 'Gannet'],
@@ -118,11 +119,12 @@ test('removing a finding changes what is asked next', async ({ page }) => {
 });
 
 test('a name is saved with Enter and signs what is recorded; units and theme stay as they were', async ({ page }) => {
-  await page.goto('/');
-  await page.getByLabel('Who').fill('Bo');
-  await page.getByLabel('Who').press('Enter');
-  await expect(page.getByLabel('Who')).toHaveValue('Bo');
-  await expect(page.getByRole('button', { name: /Units: US/ })).toBeVisible();
+  await page.goto('/settings');
+  await page.getByLabel('Who is working').fill('Bo');
+  await page.getByLabel('Who is working').press('Enter');
+  await page.getByRole('link', { name: 'Settings: Bo' }).click();
+  await expect(page.getByLabel('Who is working')).toHaveValue('Bo');
+  await expect(page.getByRole('radio', { name: /^psi/ })).toBeChecked();
   const base = await takeIn(page, 'Named');
   await page.getByRole('group', { name: 'Where it will run' }).getByText('outdoors').click();
   await saved(page);

@@ -32,7 +32,7 @@ test('a drowned engine is refused a start and a spin, on the page and by the ser
 
 test('an override takes one reason and stays in the record', async ({ page }) => {
   const base = await open(page, 'Tern', '/fuel');
-  await page.getByText('Old or watered fuel aboard', { exact: true }).click();
+  await page.getByText('Old or watered fuel aboard', { exact: true }).first().click();
   await page.getByRole('button', { name: 'Override with a reason' }).first().click();
   await page.getByRole('button', { name: 'Override', exact: true }).click();
   await expect(page.getByText('Say why in a few words')).toBeVisible();
@@ -80,7 +80,7 @@ test('kill -9 during entry loses nothing confirmed, and what was not confirmed i
   await server.kill();
   await page.getByRole('textbox', { name: 'Cylinder 2' }).fill('117');
   await page.getByRole('textbox', { name: 'Cylinder 2' }).press('Enter');
-  await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
+  await expect(page.getByText('Kept here, not sent')).toBeVisible();
   await server.start();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 30_000 });
   await page.goto(`${base}/compression`);
@@ -210,7 +210,7 @@ test('without a connection every check still opens, and what is entered is kept 
   await page.getByRole('heading', { name: 'Compression', exact: true }).click();
   await page.keyboard.press('4');
   await page.getByRole('group', { name: 'Plug 1 reads' }).getByRole('button', { name: 'oily' }).click();
-  await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
+  await expect(page.getByText('Kept here, not sent')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 30_000 });
   const file = (await (await page.request.get(`${base}/file.json`)).json()) as { readings: { what: string }[] };

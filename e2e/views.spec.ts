@@ -12,14 +12,17 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
   const wet = await open(page, 'Eel');
   const base = await open(page, 'Gannet', '/compression');
   await expect(page.getByRole('textbox', { name: /^Cylinder 1/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Engine', exact: true }).click();
+  const faces = page.getByRole('navigation', { name: 'Faces of this engine' });
+  await faces.getByRole('link', { name: 'Engine' }).click();
   await expect(page.getByRole('navigation', { name: 'Checks' })).toBeVisible();
-  await page.getByRole('button', { name: /Points to/ }).click();
+  await faces.getByRole('link', { name: /Points to/ }).click();
   await expect(page.getByRole('heading', { name: 'What it points to' })).toBeVisible();
   await noViolations(page);
   for (const path of [
     '/',
     '/engines/new',
+    '/settings',
+    `${leg}/now`,
     '/reference/mixture',
     `${base}/look`,
     `${base}/turn`,
@@ -55,9 +58,13 @@ test('units and theme are a user’s own and hold across pages', async ({ page }
   await prefer(page, {});
   await open(page, 'Gannet', '/compression');
   await expect(page.getByRole('button', { name: /112 · 114 psi/ }).first()).toBeVisible();
-  await page.getByRole('button', { name: /Units: US/ }).click();
+  await page.getByRole('link', { name: /^Settings/ }).click();
+  await page.getByRole('radio', { name: 'bar, °C, mL, mm' }).check();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: /7\.86 bar/ }).first()).toBeVisible();
-  await page.getByRole('button', { name: /Theme: Chart/ }).click();
+  await page.getByRole('link', { name: /^Settings/ }).click();
+  await page.getByRole('radio', { name: /Night watch/ }).check();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
 });
 

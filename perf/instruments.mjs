@@ -23,7 +23,7 @@ const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.min(list.leng
  * @param {{ page: import('@playwright/test').Page, url: string, seconds?: number }} o
  */
 export async function instruments({ page, url, seconds = SECONDS }) {
-  await page.goto(url, { waitUntil: 'networkidle' });
+  await page.goto(url, { waitUntil: 'load' });
   await page.getByLabel('Instruments enter their own readings').check();
   await page.getByText('Ways in', { exact: true }).click();
   await page.getByLabel(/^UDP port/).check();

@@ -40,8 +40,6 @@ const views = [
     'instruments',
     () => '/instruments',
     {
-      // It sends all the time: the network is never idle.
-      wait: 'load',
       act: async (page) => {
         await page.getByRole('button', { name: 'Lever: hold to crank' }).focus();
         await page.keyboard.down(' ');
@@ -61,12 +59,12 @@ const views = [
           ['spark', /^Spark, every cylinder/],
           ['compression', /^Leak-down/]
         ]) {
-          await page.goto(page.url().replace(/[a-z]+$/, station), { waitUntil: 'networkidle' });
+          await page.goto(page.url().replace(/[a-z]+$/, station), { waitUntil: 'load' });
           await page.getByRole('button', { name: look }).first().click();
           await page.getByRole('status').filter({ hasText: 'Last:' }).waitFor();
           await page.waitForTimeout(700);
         }
-        await page.goto(page.url().replace(/[a-z]+$/, 'statement'), { waitUntil: 'networkidle' });
+        await page.goto(page.url().replace(/[a-z]+$/, 'statement'), { waitUntil: 'load' });
         await page.getByLabel('Find', { exact: true }).fill('plug lead');
         await page.getByRole('radiogroup', { name: 'Plug lead or cap, cylinder 1' }).getByText('likely').click();
         await page.getByLabel('What its faults cost in all, cr').fill('40');
@@ -99,7 +97,7 @@ try {
   for (const [
     name,
     address,
-    { theme = 'chart', width = 1280, height = 800, scroll, wait = 'networkidle', act } = {}
+    { theme = 'chart', width = 1280, height = 800, scroll, wait = 'load', act } = {}
   ] of views) {
     const context = await browser.newContext({ viewport: { width, height } });
     await context.addCookies([
@@ -111,8 +109,9 @@ try {
     ]);
     const page = await context.newPage();
     await page.goto(origin + address(known), { waitUntil: wait });
-    // Fonts are optional on the first visit; the second has them.
-    await page.reload({ waitUntil: wait });
+    // The pages of an engine hear from the server all the time: the network is never idle.
+    await page.locator('html[data-live]').waitFor({ state: 'attached' });
+    await page.waitForTimeout(900);
     if (scroll) {
       await page
         .getByText(scroll, { exact: false })

@@ -1,6 +1,7 @@
 // The built application behind Node's own http server. Unlike the adapter's entry it takes the protocol as http and the
 // host from the request, so that the same installation answers at localhost, at 127.0.0.1 and to a tablet on the network
 // without being told its address; behind a proxy set ORIGIN, or let the proxy send x-forwarded-proto.
+import compression from 'compression';
 import http from 'node:http';
 
 process.env.BODY_SIZE_LIMIT ??= '25M';
@@ -9,12 +10,19 @@ const { handler } = await import('../build/handler.js');
 
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 3000);
+// Pages go out compressed; a stream of events must not wait in a compressor's buffer, and assets are compressed when built.
+const compressed = compression({
+  filter: (request, response) =>
+    !String(response.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(request, response)
+});
 const server = http.createServer((request, response) => {
   request.headers['x-forwarded-proto'] ??= 'http';
-  handler(request, response, () => {
-    response.statusCode = 404;
-    response.end('There is nothing at this address.');
-  });
+  compressed(request, response, () =>
+    handler(request, response, () => {
+      response.statusCode = 404;
+      response.end('There is nothing at this address.');
+    })
+  );
 });
 server.listen(port, host, () => console.log(`Indaga listens on http://${host}:${port}`));
 for (const signal of ['SIGINT', 'SIGTERM'])

@@ -13,7 +13,7 @@ await context.addCookies([
 const page = await context.newPage();
 page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
 page.on('pageerror', (e) => console.log('pageerror:', e.message));
-await page.goto(url, { waitUntil: 'networkidle' });
+await page.goto(url, { waitUntil: 'load' });
 await page.screenshot({ path: out, fullPage: full === 'full' });
 console.log(page.url());
 await browser.close();

@@ -4,7 +4,11 @@ import * as z from 'zod/mini';
 export const preferencesSchema = z.object({
   units: z.catch(z.enum(['metric', 'us']), 'us'),
   theme: z.catch(z.enum(['chart', 'night']), 'chart'),
-  who: z.catch(z.string().check(z.maxLength(80)), '')
+  who: z.catch(z.string().check(z.maxLength(80)), ''),
+  /** How a day is written; `units`: as where these units are used. */
+  dates: z.catch(z.enum(['units', 'day-first', 'month-first', 'iso']), 'units'),
+  /** Whether a reading that was taken is spoken. */
+  speak: z.catch(z.enum(['no', 'yes']), 'no')
 });
 export type Preferences = z.infer<typeof preferencesSchema>;
 

@@ -6,5 +6,5 @@
 <section class="mx-auto max-w-xl py-16">
   <h1>{page.status === 404 ? 'Off the chart' : 'Something went wrong'}</h1>
   <p class="mt-2 text-lg">{page.error?.message}</p>
-  <p class="mt-4"><a class="action" href="/">Back to the yard</a></p>
+  <p class="mt-4"><a class="btn btn-primary" href="/">Back to the yard</a></p>
 </section>

@@ -1,8 +1,18 @@
-import { yardPage } from '$lib/server/store/yard.ts';
+import { isYardFilter, yardFilters, yardPage } from '$lib/server/store/yard.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals, url }) => {
   const search = (url.searchParams.get('q') ?? '').slice(0, 80);
   const page = Math.min(10_000, Math.max(1, Math.floor(Number(url.searchParams.get('page')) || 1)));
-  return { ...yardPage(locals.prefs.units, search, page), search, page, now: new Date().toISOString() };
+  const asked = url.searchParams.get('show');
+  const filter = isYardFilter(asked) ? asked : undefined;
+  const { units, who } = locals.prefs;
+  return {
+    ...yardPage(units, { search, page, who, ...(filter ? { filter } : {}) }),
+    search,
+    page,
+    filter: filter ?? '',
+    filters: Object.entries(yardFilters),
+    at: new Date().toISOString()
+  };
 };

@@ -70,7 +70,7 @@ describe('preferences', () => {
   it.each([undefined, '', 'nonsense', '[]', 'null', '{"units":"furlongs","theme":7}'])(
     'a damaged cookie (%j) gives the defaults',
     (cookie) => {
-      expect(readPreferences(cookie)).toEqual({ units: 'us', theme: 'chart', who: '' });
+      expect(readPreferences(cookie)).toEqual({ units: 'us', theme: 'chart', who: '', dates: 'units', speak: 'no' });
     }
   );
 });

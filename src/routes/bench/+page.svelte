@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { invalidateAll } from '$app/navigation';
   import type { BenchInput, BenchPlan, PlanRow } from '$core/schedule/plan-bench.ts';
   import { waitSaid, type Days } from '$core/schedule/today.ts';
@@ -8,7 +9,7 @@
   import { Planning } from '$lib/ui/bench/planning.svelte.ts';
   import Timeline from '$lib/ui/bench/Timeline.svelte';
   import TodayList from '$lib/ui/bench/TodayList.svelte';
-  import { format } from 'date-fns';
+
   import { onMount } from 'svelte';
 
   let { data, form } = $props();
@@ -43,19 +44,19 @@
 
 <svelte:head><title>Bench · Indaga</title></svelte:head>
 
-<div class="mb-3 flex flex-wrap items-end justify-between gap-3">
+<div class="mb-1 flex flex-wrap items-center justify-between gap-x-3">
   <h1>Bench</h1>
   <div class="flex flex-wrap gap-2">
-    <a class="action quiet" href="/bench/tonight">Leaving tonight</a>
-    <a class="action quiet" href="/parts">Parts order</a>
-    <a class="action quiet" href="/bench/settings">Who works, and with what</a>
+    <a class="btn btn-outline btn-primary" href="/bench/tonight">Leaving tonight</a>
+    <a class="btn btn-outline btn-primary" href="/parts">Parts order</a>
+    <a class="btn btn-outline btn-primary" href="/bench/settings">Who works, and with what</a>
   </div>
 </div>
-<p class="mb-3 min-h-11 text-sm leading-[44px] max-sm:leading-normal" role="status">
+<p class="mb-1 min-h-8 text-sm leading-8 max-sm:leading-normal" role="status">
   {#if !plan.rows.length}Nothing is planned.
   {:else}{input.engines.length}
     {input.engines.length === 1 ? 'engine' : 'engines'}, {plan.rows.length} steps, over by
-    <strong>{finish ? format(finish, 'EEE d MMM') : ''}</strong>. {gapSaid(plan.solution.gap)}{/if}
+    <strong>{finish ? sayDate(finish, 'EEE d MMM') : ''}</strong>. {gapSaid(plan.solution.gap)}{/if}
   {#if planning.state === 'working'}
     <span class="whitespace-nowrap"
       >Looking for a better plan… {Math.round(planning.share * 100)} %
@@ -108,7 +109,7 @@
         <p class="text-sm">
           {row.minutes} min of hands{row.person ? `, ${row.person}` : ''}{row.wait
             ? `, then ${waitSaid(row.wait)} by itself`
-            : ''}{row.uses.length ? `; takes the ${row.uses.join(' and the ')}` : ''}; about {format(
+            : ''}{row.uses.length ? `; takes the ${row.uses.join(' and the ')}` : ''}; about {sayDate(
             row.begins,
             'EEE d MMM HH:mm'
           )}.
@@ -116,7 +117,7 @@
         {#if live}<div class="mt-2 flex flex-wrap items-end gap-2">
             <label
               ><span class="label-caps">Who</span><select
-                class="field"
+                class="select w-full"
                 value={pinned?.person ?? ''}
                 onchange={(e) => {
                   const at = pinned?.at;
@@ -130,11 +131,13 @@
                 {#each input.settings.people as p (p)}<option value={p}>{p}</option>{/each}
               </select></label
             >
-            {#if row.pinned}<button type="button" class="action quiet" onclick={() => void pin(row, { off: '1' })}
-                >Let it go</button
+            {#if row.pinned}<button
+                type="button"
+                class="btn btn-outline btn-primary"
+                onclick={() => void pin(row, { off: '1' })}>Let it go</button
               >{/if}
             <a
-              class="action quiet"
+              class="btn btn-outline btn-primary"
               href="/surveys/{row.engine}{row.step === 'checks'
                 ? ''
                 : row.step === 'run'
@@ -187,7 +190,7 @@
         >
         <tbody>
           {#each plan.rows as r (r.id)}<tr class="border-t border-line"
-              ><td class="p-1 whitespace-nowrap">{format(r.begins, 'EEE d MMM HH:mm')}</td><td class="p-1">{r.tag}</td
+              ><td class="p-1 whitespace-nowrap">{sayDate(r.begins, 'EEE d MMM HH:mm')}</td><td class="p-1">{r.tag}</td
               ><td class="p-1">{r.title}{r.pinned ? ' (pinned)' : ''}</td><td class="p-1">{r.person ?? ''}</td><td
                 class="p-1 text-right">{r.minutes}</td
               ><td class="p-1 text-right">{r.wait ? waitSaid(r.wait) : ''}</td></tr

@@ -18,7 +18,7 @@
     <h1>Care</h1>
     <p class="text-sm">What falls due on {data.engines} engines, by date and by hours, whichever comes first.</p>
   </div>
-  <a class="action quiet" href="/care/care.ics" download>Into a calendar (iCalendar)</a>
+  <a class="btn btn-outline btn-primary" href="/care/care.ics" download>Into a calendar (iCalendar)</a>
 </div>
 {#if !data.lines.length}
   <section class="panel p-6">

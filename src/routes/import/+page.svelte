@@ -9,7 +9,7 @@
   <form method="POST" enctype="multipart/form-data" class="panel mt-4 space-y-3 p-4">
     <label class="block"
       ><span class="label-caps">Survey file (.json)</span><input
-        class="field py-2"
+        class="input w-full py-2"
         type="file"
         name="file"
         accept=".json,application/json"
@@ -23,7 +23,7 @@
         <p class="text-sm">Nothing was imported.</p>
       </div>
     {/if}
-    <button class="action">Import</button>
+    <button class="btn btn-primary">Import</button>
   </form>
   <p class="mt-4 text-sm">
     The format is open: its JSON Schema and examples are in the project’s <span class="font-mono">docs/</span> folder.

@@ -98,7 +98,7 @@
 <div class="mt-3 flex flex-wrap items-end gap-3">
   <label class="grow sm:max-w-xl"
     ><span class="label-caps">Engine</span><select
-      class="field"
+      class="select w-full"
       value={engine}
       onchange={(e) => change(e.currentTarget.value)}
       >{#each standInEngines as e (e.id)}<option value={e.id}>{e.title}</option>{/each}</select
@@ -136,7 +136,7 @@
     </div>
     <button
       type="button"
-      class="action mt-3 min-h-20 w-full touch-none text-xl"
+      class="btn btn-primary mt-3 min-h-20 w-full touch-none text-xl"
       aria-pressed={controls.cranking}
       onpointerdown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
@@ -149,7 +149,7 @@
     >
     <button
       type="button"
-      class="action quiet mt-2 w-full"
+      class="btn btn-outline btn-primary mt-2 w-full"
       onclick={() => {
         set({ release: true });
         setTimeout(() => set({ release: false }), 900);
@@ -194,7 +194,7 @@
     <p class="mt-2 text-sm">In the water; the thermometers follow the head.</p>
     <button
       type="button"
-      class="action mt-3 min-h-14 w-full"
+      class="btn btn-primary mt-3 min-h-14 w-full"
       aria-pressed={controls.running}
       onclick={() => set({ running: !controls.running })}>{controls.running ? 'Stop it' : 'Start it'}</button
     >

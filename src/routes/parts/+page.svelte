@@ -1,9 +1,9 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { partStates } from '$core/record/work.ts';
   import { enhance } from '$app/forms';
   import PartForm from '$lib/ui/parts/PartForm.svelte';
   import { offerSaid } from '$core/parts/choose.ts';
-  import { format, parseISO } from 'date-fns';
 
   let { data, form } = $props();
   const words = { unknown: 'not looked for yet', ...partStates };
@@ -39,10 +39,10 @@
     </p>
   </div>
   <div class="no-print flex flex-wrap gap-2">
-    {#if data.engine}<a class="action quiet" href="/parts">Whole yard</a>{/if}
-    <a class="action quiet" href="/parts/order.csv{query}" download>CSV</a>
-    <button type="button" class="action quiet" onclick={() => window.print()}>Print</button>
-    <a class="action quiet" href="/bench">Bench</a>
+    {#if data.engine}<a class="btn btn-outline btn-primary" href="/parts">Whole yard</a>{/if}
+    <a class="btn btn-outline btn-primary" href="/parts/order.csv{query}" download>CSV</a>
+    <button type="button" class="btn btn-outline btn-primary" onclick={() => window.print()}>Print</button>
+    <a class="btn btn-outline btn-primary" href="/bench">Bench</a>
   </div>
 </div>
 {#if form?.saved !== undefined}<p class="sr-only" role="status">Saved.</p>{/if}
@@ -72,7 +72,7 @@
             <p class="text-sm font-medium {tone[l.state]}">
               {words[l.state]}{l.state === 'ordered'
                 ? l.due
-                  ? `, expected ${format(parseISO(l.due), 'EEE d MMM')}`
+                  ? `, expected ${sayDate(l.due, 'EEE d MMM')}`
                   : ', nobody knows for when'
                 : ''}
             </p>
@@ -82,13 +82,13 @@
               <input type="hidden" name="step" value={l.step ?? ''} />
               <input type="hidden" name="name" value={l.name} />
               {#if l.state !== 'arrived'}<button
-                  class="action quiet px-3"
+                  class="btn btn-outline btn-primary px-3"
                   name="state"
                   value="arrived"
                   aria-label="{l.name} for {o.tag} is here">Here</button
                 >{/if}
               {#if l.state === 'unknown'}<button
-                  class="action quiet px-3"
+                  class="btn btn-outline btn-primary px-3"
                   name="state"
                   value="wanted"
                   aria-label="Order {l.name} for {o.tag}">Order</button

@@ -15,7 +15,7 @@
       cost; then see. Nothing here is ever among the yard’s engines.
     </p>
   </div>
-  <a class="action quiet" href="/practice/five">Five minutes: what now?</a>
+  <a class="btn btn-outline btn-primary" href="/practice/five">Five minutes: what now?</a>
 </div>
 {#if !data.who}<p class="mt-2 border-l-4 border-warning pl-3">
     Put your name in the field above first: exercises are kept by it.
@@ -34,7 +34,9 @@
           </div>
           <form method="POST" action="?/begin">
             <input type="hidden" name="id" value={e.id} />
-            <button class="action {e.open ? '' : 'quiet'}" aria-label="{e.open ? 'Go on with' : 'Begin'}: {e.title}"
+            <button
+              class="btn btn-primary {e.open ? '' : 'btn-outline'}"
+              aria-label="{e.open ? 'Go on with' : 'Begin'}: {e.title}"
               >{e.open ? 'Go on' : e.done ? `Again (${e.done} done)` : 'Begin'}</button
             >
           </form>
@@ -48,7 +50,7 @@
       <form method="POST" action="?/open" class="mt-2 flex items-end gap-2">
         <label class="grow"
           ><span class="label-caps">Its code</span><input
-            class="field uppercase"
+            class="input w-full uppercase"
             name="code"
             placeholder="7K3M-0QDC"
             autocomplete="off"
@@ -56,7 +58,7 @@
             aria-invalid={form?.says ? 'true' : undefined}
             aria-describedby={form?.says ? 'code-error' : undefined}
           /></label
-        ><button class="action">Open it</button>
+        ><button class="btn btn-primary">Open it</button>
       </form>
       {#if form?.says}<p id="code-error" class="mt-1 font-medium text-error" role="alert">{form.says}</p>{/if}
       {#if data.sets.length}<p class="mt-2 text-sm">
@@ -69,29 +71,29 @@
         <form method="POST" action="?/make" class="mt-1 space-y-2">
           <label class="block"
             ><span class="label-caps">Engines</span><input
-              class="field"
+              class="input w-full"
               name="count"
               inputmode="numeric"
               value={form?.count ?? '4'}
             /></label
           >
           <label class="block"
-            ><span class="label-caps">Difficulty</span><select class="field" name="difficulty"
+            ><span class="label-caps">Difficulty</span><select class="select w-full" name="difficulty"
               >{#each data.choices.difficulties as [id, label] (id)}<option value={id}>{label}</option>{/each}</select
             ></label
           >
           <label class="block"
-            ><span class="label-caps">Theme</span><select class="field" name="theme"
+            ><span class="label-caps">Theme</span><select class="select w-full" name="theme"
               >{#each data.choices.themes as [id, label] (id)}<option value={id}>{label}</option>{/each}</select
             ></label
           >
           <label class="block"
-            ><span class="label-caps">Advice</span><select class="field" name="advice"
+            ><span class="label-caps">Advice</span><select class="select w-full" name="advice"
               >{#each data.choices.advice as a (a)}<option value={a}>{adviceWords[a]}</option>{/each}</select
             ></label
           >
           {#if form?.made}<p class="font-medium text-error" role="alert">{form.made}</p>{/if}
-          <button class="action quiet">Make it: its code says everything</button>
+          <button class="btn btn-outline btn-primary">Make it: its code says everything</button>
         </form>
       </details>
     </section>

@@ -14,14 +14,14 @@
 <form method="GET" class="mt-1 flex max-w-xl gap-2" role="search">
   <label class="flex-1"
     ><span class="sr-only">Words in engines, findings, notes, parts and decisions</span><input
-      class="field"
+      class="input w-full"
       name="q"
       value={data.q}
       maxlength="200"
       placeholder="milky, washers, a name, a serial…"
     /></label
   >
-  <button class="action">Search</button>
+  <button class="btn btn-primary">Search</button>
 </form>
 {#if data.q && !data.hits.length}
   <section class="panel mt-4 p-6">

@@ -8,6 +8,7 @@ import type { Reading } from '../../../core/record/reading.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
 import { withEntries, type Entry } from '../../../core/record/entries.ts';
 import type { Batch, BatchAnswer } from '../../../core/survey/wire.ts';
+import { changed } from './changes.ts';
 import { appendFact, factsAfter } from './engines.ts';
 import { dbOf, type StoreOptions } from './context.ts';
 import { appendEntry, entriesAfter, loadSurvey, storedEntry } from './surveys.ts';
@@ -44,11 +45,14 @@ export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}
   if (!loaded) return undefined;
   const { engineId } = loaded.head;
   const refused: { id: string; message: string }[] = [];
+  let added = 0;
   dbOf(o).transaction(() => {
     for (const raw of batch.facts) {
       const fact = factSchema.safeParse(raw);
-      if (fact.success) appendFact(engineId, fact.data, o);
-      else
+      if (fact.success) {
+        appendFact(engineId, fact.data, o);
+        added++;
+      } else
         refused.push({
           id: idOf(raw),
           message: `Not saved: ${fact.error.issues[0]?.message ?? 'it is not well formed'}.`
@@ -73,8 +77,10 @@ export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}
         continue;
       }
       appendEntry(surveyId, entry, o);
+      added++;
       survey = withEntries(survey, [entry]);
     }
   });
+  if (added) changed(surveyId);
   return { entries: entriesAfter(surveyId, batch.since, o), facts: factsAfter(engineId, batch.factSince, o), refused };
 }

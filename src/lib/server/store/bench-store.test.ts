@@ -136,12 +136,12 @@ describe('lists over the yard', () => {
       const id = createEngine([{ path: 'identity.tag', value: `T${String(k).padStart(2, '0')}` }], 'Ada', o());
       createSurvey(id, 'neglected', 'Ada', o());
     }
-    const pages = [1, 2, 3].map((p) => yardPage('us', '', p, o()));
+    const pages = [1, 2, 3].map((p) => yardPage('us', { page: p }, o()));
     expect(pages[0]).toMatchObject({ total: 40, found: 40, pages: 2, waiting: 0 });
     expect(pages.map((p) => p.rows.length)).toEqual([PAGE, PAGE, 0]);
     expect(new Set(pages.flatMap((p) => p.rows.map((r) => r.tag))).size).toBe(40);
-    expect(yardPage('us', 't0', 1, o())).toMatchObject({ found: 10, total: 40 });
-    expect(yardPage('us', "'", 1, o()).found).toBe(0);
+    expect(yardPage('us', { search: 't0' }, o())).toMatchObject({ found: 10, total: 40 });
+    expect(yardPage('us', { search: "'" }, o()).found).toBe(0);
   });
   it('a line is judged anew when something is added, and only then', () => {
     seed(now, o());

@@ -30,7 +30,7 @@ afterEach(() => {
 describe('a yard with hostile surveys', () => {
   it('lists them all', () => {
     for (const name of names) importSurvey(hostile(example('eel'), name), 'Ines', o());
-    expect(yardPage('us', '', 1, o()).rows).toHaveLength(names.length);
+    expect(yardPage('us', {}, o()).rows).toHaveLength(names.length);
     expect(yard('us', o()).filter((r) => r.unjudged)).toEqual([]);
     expect(careOfAll(o())).toHaveLength(names.length);
     expect(ordersOf('us', undefined, o()).length).toBeGreaterThan(0);
@@ -45,7 +45,7 @@ describe('a yard with hostile surveys', () => {
         'update entries set body = \'{"id":"x","what":"turn.result","value":"free","at":null}\' where survey_id = ? and type = \'reading\''
       )
       .run(bad.surveyId);
-    const { rows } = yardPage('us', '', 1, o());
+    const { rows } = yardPage('us', {}, o());
     expect(rows.map((r) => [r.surveyId, r.unjudged !== undefined])).toEqual([
       [bad.surveyId, true],
       [good.surveyId, false]

@@ -3,53 +3,17 @@ import { dueList } from '../../../core/care/due.ts';
 import { singleJob, workOf, type Work } from '../../../core/schedule/work.ts';
 import { partLines, waitSaid } from '../../../core/parts/lines.ts';
 import { lastRelease } from './releases.ts';
-import type { Move } from '../../../core/moves/move.ts';
 import type { Judgement } from '../../../core/judge.ts';
 import { drownedClock, type DrownedClock } from '../../../core/drowned/clock.ts';
-import type { Condition } from '../../../core/findings/finding.ts';
-import type { Profile } from '../../../core/engine/profile.ts';
+import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { runningWaits } from '../../../core/record/wait.ts';
-import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import type { System } from '../../../core/units/index.ts';
+import type { YardRow } from '../../yard-row.ts';
 import type { StoreOptions } from './context.ts';
 import { stations } from '../../../core/stations/register.ts';
 import { assessed } from '../advice.ts';
 import { loadEngine } from './engines.ts';
 import { historyOf, loadSurvey, type SurveyHead } from './surveys.ts';
-
-export interface YardRow {
-  readonly surveyId: string;
-  readonly engineId: string;
-  readonly tag: string;
-  readonly name: string;
-  readonly owner: string;
-  readonly serial: string;
-  readonly kind: CaseKind;
-  readonly startedAt: string;
-  readonly profile: Profile;
-  readonly stations: readonly { readonly id: string; readonly title: string; readonly condition: Condition }[];
-  readonly holds: readonly { readonly title: string; readonly overridden: boolean }[];
-  readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence'> & { readonly until: string };
-  /** What to do now. */
-  readonly next?: Move;
-  /** The likeliest thing that something points to, in a few words. */
-  readonly suspect?: string;
-  readonly waits: readonly { readonly label: string; readonly until: string }[];
-  readonly openJobs: number;
-  /** A job that cannot wait until tomorrow. */
-  readonly today?: string;
-  readonly gravest?: string;
-  readonly releasedAt: string | null;
-  /** Parts that work waits for, in a few words. */
-  readonly parts?: string;
-  /** A single job: its own page. */
-  readonly flow?: { readonly id: string; readonly title: string };
-  /** What falls due next, when it is soon. */
-  readonly care?: { readonly title: string; readonly day: string; readonly overdue: boolean };
-  readonly pressing: number;
-  /** Why this engine could not be judged; everything else of the line is empty then. */
-  readonly unjudged?: string;
-}
 
 export interface Judged {
   readonly row: YardRow;
@@ -108,6 +72,7 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
     ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(waitSaid).join(', ') } : {}),
     ...(job ? { flow: { id: job.flow.id, title: job.flow.title } } : {}),
     ...(dueSoon ? { care: dueSoon } : {}),
+    people: peopleOf(survey),
     pressing: pressing(
       releasedAt,
       clock,
@@ -126,7 +91,12 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   };
 }
 
-/** A clock beats frost, frost beats holds, holds beat faults; what is back in service comes last. */
+/** Who recorded a reading or marked a job of this assessment. */
+const peopleOf = (survey: SurveyFile): string[] => [
+  ...new Set([...survey.readings, ...(survey.steps ?? [])].flatMap((e) => (e.by ? [e.by] : [])))
+];
+
+/** A clock beats frost, the shorter the more, frost beats holds, holds beat faults; what is back in service comes last. */
 function pressing(
   released: string | null,
   clock: DrownedClock | undefined,
@@ -136,7 +106,7 @@ function pressing(
 ): number {
   if (released) return -1;
   return (
-    (clock ? 1000 - Math.min(500, Math.max(-100, clock.hoursLeft)) : 0) +
+    (clock ? 2000 - 10 * Math.min(50, Math.max(-20, clock.hoursLeft)) : 0) +
     (frost ? 300 : 0) +
     20 * Math.min(holds, 5) +
     Math.min(faults, 15)
@@ -165,6 +135,7 @@ export function unjudgedRow(head: SurveyHead, o: StoreOptions = {}): Judged {
     waits: [],
     openJobs: 0,
     releasedAt: null,
+    people: [],
     pressing: UNJUDGED,
     unjudged:
       'Its record holds something that this application cannot judge. Nothing is lost and nothing is cleared: export it, and report what was entered last.'

@@ -1,14 +1,17 @@
-import { and, asc, desc, eq, gt, lt, or, sql } from 'drizzle-orm';
+import { addDays, format } from 'date-fns';
+import { and, asc, desc, eq, gt, lt, or, sql, type SQL } from 'drizzle-orm';
+import type { Move } from '../../../core/moves/move.ts';
 import type { System } from '../../../core/units/index.ts';
 import { summaries } from '../db/schema.ts';
 import { dbOf, type StoreOptions } from './context.ts';
 import { indexSurvey } from './search.ts';
 import { log } from '../log.ts';
 import { openSurveys, surveyHead, type SurveyHead } from './surveys.ts';
+import type { YardRow } from '../../yard-row.ts';
 import type { Work } from '../../../core/schedule/work.ts';
-import { judgedRow, unjudgedRow, type Judged, type YardRow } from './yard-row.ts';
+import { judgedRow, unjudgedRow, type Judged } from './yard-row.ts';
 
-export type { YardRow } from './yard-row.ts';
+export type { YardRow } from '../../yard-row.ts';
 
 export interface Yard {
   readonly rows: YardRow[];
@@ -18,6 +21,32 @@ export interface Yard {
   readonly pages: number;
   /** Engines not judged yet since something changed for all of them. */
   readonly waiting: number;
+  /** The most pressing thing to do in the whole yard, whatever is shown of it. */
+  readonly now?: Pick<YardRow, 'surveyId' | 'tag' | 'clock'> & { readonly move: Move };
+}
+
+/** What of the yard is shown. */
+export const yardFilters = {
+  mine: 'Mine',
+  parts: 'Waiting for parts',
+  held: 'Held',
+  week: 'Promised this week'
+} as const;
+export type YardFilter = keyof typeof yardFilters;
+export const isYardFilter = (x: string | null): x is YardFilter => x !== null && Object.hasOwn(yardFilters, x);
+
+/** The lines that a filter shows, as a condition on the stored line. */
+function shows(filter: YardFilter, who: string, now: Date): SQL {
+  switch (filter) {
+    case 'mine':
+      return sql`exists (select 1 from json_each(${summaries.row}, '$.people') where value = ${who})`;
+    case 'parts':
+      return sql`json_extract(${summaries.row}, '$.parts') is not null`;
+    case 'held':
+      return sql`exists (select 1 from json_each(${summaries.row}, '$.holds') where not json_extract(value, '$.overridden'))`;
+    case 'week':
+      return sql`substr(json_extract(${summaries.work}, '$.promised'), 1, 10) <= ${format(addDays(now, 7), 'yyyy-MM-dd')} and json_extract(${summaries.row}, '$.releasedAt') is null`;
+  }
 }
 
 /** Engines on one page of the yard. */
@@ -138,24 +167,38 @@ export function refresh(units: System, o: StoreOptions = {}, old = false): numbe
 }
 
 /** Every engine under way, most pressing first, a page at a time. */
-export function yardPage(units: System, search = '', page = 1, o: StoreOptions = {}): Yard {
+export function yardPage(
+  units: System,
+  {
+    search = '',
+    page = 1,
+    filter,
+    who = ''
+  }: { search?: string; page?: number; filter?: YardFilter; who?: string } = {},
+  o: StoreOptions = {}
+): Yard {
   const now = o.now ?? new Date();
   const waiting = refresh(units, o);
   const db = dbOf(o);
   const words = search.toLowerCase().trim();
-  const mine = and(eq(summaries.units, units), ...(words ? [sql`instr(${summaries.words}, ${words}) > 0`] : []));
-  const count = (where: typeof mine): number =>
+  const all = eq(summaries.units, units);
+  const wanted = and(
+    all,
+    ...(words ? [sql`instr(${summaries.words}, ${words}) > 0`] : []),
+    ...(filter ? [shows(filter, who, now)] : [])
+  );
+  const count = (where: SQL | undefined): number =>
     db
       .select({ n: sql<number>`count(*)` })
       .from(summaries)
       .where(where)
       .get()?.n ?? 0;
-  const found = count(mine);
+  const found = count(wanted);
   const read = (): (typeof summaries.$inferSelect)[] =>
     db
       .select()
       .from(summaries)
-      .where(mine)
+      .where(wanted)
       .orderBy(desc(summaries.pressing), asc(summaries.engineId))
       .limit(PAGE)
       .offset((Math.max(1, page) - 1) * PAGE)
@@ -169,12 +212,31 @@ export function yardPage(units: System, search = '', page = 1, o: StoreOptions =
     for (const r of old) write({ id: r.surveyId, engineId: r.engineId } as SurveyHead, now, units, o);
     rows = read();
   }
+  const first = db
+    .select({ row: summaries.row })
+    .from(summaries)
+    .where(all)
+    .orderBy(desc(summaries.pressing), asc(summaries.engineId))
+    .limit(PAGE)
+    .all()
+    .map((r) => r.row as YardRow)
+    .find((r) => r.next && !r.next.waits && !r.releasedAt);
   return {
     rows: rows.map((r) => r.row as YardRow),
-    total: words ? count(eq(summaries.units, units)) : found,
+    total: words || filter ? count(all) : found,
     found,
     pages: Math.max(1, Math.ceil(found / PAGE)),
-    waiting
+    waiting,
+    ...(first?.next
+      ? {
+          now: {
+            surveyId: first.surveyId,
+            tag: first.tag,
+            move: first.next,
+            ...(first.clock ? { clock: first.clock } : {})
+          }
+        }
+      : {})
   };
 }
 

@@ -28,15 +28,15 @@
           </p>
           <label
             ><span class="label-caps">Expected</span><input
-              class="field w-40"
+              class="input w-40"
               type="date"
               name="due"
               value={form?.key === d.key ? form.typed : (d.due ?? '')}
               aria-label="{d.name} for {d.tag}, expected"
             /></label
           >
-          <button class="action quiet">Set</button>
-          <button class="action quiet" name="here" value="1" aria-label="{d.name} for {d.tag} is here"
+          <button class="btn btn-outline btn-primary">Set</button>
+          <button class="btn btn-outline btn-primary" name="here" value="1" aria-label="{d.name} for {d.tag} is here"
             >It is here</button
           >
         </form>

@@ -14,7 +14,7 @@
   <form method="GET" action="/bench#pick-title" class="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
     <label
       ><span class="label-caps">Minutes</span><input
-        class="field w-24"
+        class="input w-24"
         name="minutes"
         type="number"
         min="1"
@@ -27,7 +27,7 @@
         ><input type="checkbox" class="checkbox" {name} checked={on} />{label}</label
       >
     {/each}
-    <button class="action">Show</button>
+    <button class="btn btn-primary">Show</button>
   </form>
   {#if asked.minutes && !picks.length}<p class="mt-2">
       Nothing fits: tidy the tray, write up what is open, or take more minutes.

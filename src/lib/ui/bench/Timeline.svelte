@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import type { BenchPlan, PlanRow } from '$core/schedule/plan-bench.ts';
   import { scaleLinear } from 'd3-scale';
-  import { format } from 'date-fns';
+
   import Pin from '@lucide/svelte/icons/pin';
   import { momentOf } from './axis.ts';
 
@@ -14,7 +15,7 @@
     onrelease: (row: PlanRow) => void;
   }
   let { plan, chosen, onchoose, onpin, onrelease }: Props = $props();
-  const PER_HOUR = 96;
+  const PER_HOUR = 190;
   const LANE = 52;
   const STEP = 15;
   const end = $derived(Math.max(60, ...plan.rows.map((r) => r.until)));
@@ -26,8 +27,19 @@
   let moved = $state<{ id: string; by: number }>();
   let from: { x: number; id: string; pointer: number } | undefined;
 
+  /** Hands are told apart by pattern as well as by name. */
+  const people = $derived([...new Set(plan.rows.flatMap((r) => (r.person ? [r.person] : [])))].toSorted());
+  const patterns = [
+    'none',
+    'repeating-linear-gradient(45deg, var(--weave) 0 2px, transparent 2px 9px)',
+    'repeating-linear-gradient(0deg, var(--weave) 0 2px, transparent 2px 7px)',
+    'radial-gradient(var(--weave) 1.4px, transparent 1.6px) 0 0 / 8px 8px',
+    'repeating-linear-gradient(-45deg, var(--weave) 0 2px, transparent 2px 6px)'
+  ];
+  const patternOf = (person: string | undefined): string =>
+    person ? patterns[people.indexOf(person) % patterns.length]! : 'none';
   const at = (r: PlanRow): number => Math.max(0, r.start + (moved?.id === r.id ? moved.by : 0));
-  const when = (r: PlanRow): string => format(momentOf(plan.openings, at(r)), 'EEE d MMM HH:mm');
+  const when = (r: PlanRow): string => sayDate(momentOf(plan.openings, at(r)), 'EEE d MMM HH:mm');
   const said = (r: PlanRow): string =>
     `${r.tag}: ${r.title}, ${r.minutes} min${r.person ? `, ${r.person}` : ''}, about ${when(r)}${r.wait ? `, then ${r.wait} min by itself` : ''}${r.pinned ? ', pinned' : ''}${moved?.id === r.id ? ', moving: Enter pins it here' : ''}`;
 
@@ -59,7 +71,18 @@
   }
 </script>
 
-<div class="relative flex border border-line bg-base-100">
+{#if people.length > 1}
+  <ul class="mb-1 flex flex-wrap gap-x-4 text-sm" aria-label="Hands">
+    {#each people as p (p)}<li class="flex items-center gap-1.5">
+        <span class="weave inline-block h-5 w-8 border border-line bg-base-300" style:background-image={patternOf(p)}
+        ></span>{p}
+      </li>{/each}
+    <li class="flex items-center gap-1.5">
+      <span class="inline-block w-8 border-t-2 border-dashed border-base-content/60"></span>goes on by itself
+    </li>
+  </ul>
+{/if}
+<div class="weave relative flex border border-line bg-base-100">
   <div class="w-24 shrink-0 border-r border-line bg-base-200 pt-8 sm:w-32">
     {#each lanes as [engine, tag] (engine)}
       <p class="flex items-center border-t border-line px-2 font-label font-semibold" style:height="{LANE}px">
@@ -76,7 +99,7 @@
           style:left="{x(d.work)}px"
           style:width="{x(Math.min(end + 13, d.work + d.minutes)) - x(d.work)}px"
         >
-          <p class="truncate px-1.5 pt-1 text-sm">{format(d.wall * 60_000, 'EEE d MMM')}</p>
+          <p class="truncate px-1.5 pt-1 text-sm">{sayDate(d.wall * 60_000, 'EEE d MMM')}</p>
         </div>
       {/each}
       {#each lanes as [engine], lane (engine)}
@@ -91,7 +114,7 @@
             ></span>{/if}
           <button
             type="button"
-            class="absolute flex items-center gap-1 overflow-hidden border px-1 text-left text-sm leading-tight whitespace-nowrap {chosen ===
+            class="absolute flex items-center gap-1 overflow-hidden border px-1 text-left text-sm leading-[1.05] {chosen ===
             r.id
               ? 'border-primary bg-primary text-primary-content'
               : r.minutes
@@ -102,6 +125,7 @@
             style:width="{Math.max(14, x(Math.max(r.end - r.start, 1)) - 1)}px"
             style:top="{32 + lane * LANE + 4}px"
             style:height="{LANE - 8}px"
+            style:background-image={chosen === r.id ? 'none' : patternOf(r.person)}
             style:touch-action="pan-y"
             aria-label={said(r)}
             aria-pressed={chosen === r.id}
@@ -112,10 +136,20 @@
             onpointercancel={() => ((from = undefined), (moved = undefined))}
             onkeydown={(e) => key(e, r)}
             onclick={() => onchoose(r.id)}
-            >{#if r.pinned}<Pin size={14} aria-hidden="true" class="shrink-0" />{/if}{r.title}</button
+            >{#if r.pinned}<Pin size={14} aria-hidden="true" class="shrink-0" />{/if}<span
+              class="line-clamp-2 bg-inherit"
+              >{#if r.person && people.length > 1}<b class="font-label">{r.person.slice(0, 2)}</b>&nbsp;
+              {/if}{r.title}</span
+            ></button
           >
         {/each}
       {/each}
     </div>
   </div>
 </div>
+
+<style>
+  .weave {
+    --weave: color-mix(in oklab, var(--color-base-content) 16%, transparent);
+  }
+</style>

@@ -54,7 +54,7 @@ describe('the bench', () => {
   it('today: in order, minutes and no clock times', () => {
     const said = words(TodayList, { today: todayOf(plan.solution, problem) });
     expect(said).toMatch(/Monday 4 May, in this order/);
-    expect(said).toMatch(/1 Alpha · Refill the case .*2 Beta · Renew the anodes/);
+    expect(said).toMatch(/1 Now Alpha · Refill the case .*2 Beta · Renew the anodes/);
     expect(said).not.toMatch(/\d\d:\d\d/);
   });
   it('the timeline says each step in words, in the list’s order whatever the plan’s', () => {

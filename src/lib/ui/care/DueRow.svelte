@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import type { Due } from '$core/care/due.ts';
   import { format, formatDistanceToNowStrict, parseISO } from 'date-fns';
   import Shape from '../marks/Shape.svelte';
@@ -19,7 +20,7 @@
     <p class="text-sm">{due.because} <span class="opacity-80">Judged by: {due.school}.</span></p>
   </div>
   <p class="col-start-2 sm:col-start-3 sm:text-right">
-    {#if day}<span class="sounding text-lg">{format(day, 'd MMM yyyy')}</span>
+    {#if day}<span class="sounding text-lg">{sayDate(day, 'd MMM yyyy')}</span>
       <span class="text-sm sm:block">{formatDistanceToNowStrict(day, { addSuffix: true })}</span>
     {:else}<span class="text-sm">no day known</span>{/if}
     {#if due.atHours !== undefined}<span class="text-sm sm:block"

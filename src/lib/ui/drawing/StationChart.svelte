@@ -4,6 +4,7 @@
   import { stations as definitions } from '$core/stations/register.ts';
   import type { Condition } from '$core/findings/finding.ts';
   import Shape from '../marks/Shape.svelte';
+  import ShapeMark from '../marks/ShapeMark.svelte';
   import Sounding from '../marks/Sounding.svelte';
   import { stationKeys } from '../marks/station-keys.ts';
   import EngineDrawing from './EngineDrawing.svelte';
@@ -29,7 +30,7 @@
   const lines = $derived(
     stations.map((s, k) => {
       const [x, y] = g.anchors[definitions[s.id].anchor];
-      return { id: s.id, x1: x * scale, y1: y * scale, y2: k * ROW + 22 };
+      return { id: s.id, condition: s.condition, x1: x * scale, y1: y * scale, y2: k * ROW + 22 };
     })
   );
 </script>
@@ -44,30 +45,22 @@
     preserveAspectRatio="none"
     aria-hidden="true"
   >
-    {#each lines as l, k (l.id)}
-      {@const on = l.id === current}
-      {#if on}<path
+    {#each lines as l (l.id)}
+      {#if l.id === current}<path
           d="M{l.x1} {l.y1} L182 {l.y2} H200"
           stroke="var(--color-primary)"
           stroke-width="2"
           fill="none"
+        /><circle
+          cx={l.x1}
+          cy={l.y1}
+          r="12"
+          fill="var(--color-base-100)"
+          stroke="var(--color-primary)"
+          stroke-width="2"
         />{/if}
-      <circle
-        cx={l.x1}
-        cy={l.y1}
-        r="9.5"
-        fill={on ? 'var(--color-primary)' : 'var(--color-base-100)'}
-        stroke={on ? 'var(--color-primary)' : 'var(--color-base-content)'}
-        stroke-width="1"
-      />
-      <text
-        x={l.x1}
-        y={l.y1 + 4.6}
-        text-anchor="middle"
-        font-size="14"
-        font-weight="600"
-        font-family="var(--font-label)"
-        fill={on ? 'var(--color-primary-content)' : 'var(--color-base-content)'}>{stationKeys[k]}</text
+      <svg x={l.x1 - 8} y={l.y1 - 8} width="16" height="16" viewBox="0 0 20 20"
+        ><ShapeMark condition={l.condition} ground="var(--color-base-100)" /></svg
       >
     {/each}
   </svg>

@@ -19,7 +19,7 @@
   <label class="block">
     <span class="sr-only">{item.label}</span>
     <select
-      class="field"
+      class="select w-full"
       {name}
       {disabled}
       {value}

@@ -34,7 +34,7 @@
       {name}
       {disabled}
       type="datetime-local"
-      class="field"
+      class="input w-full"
       value={local}
       aria-invalid={error ? 'true' : undefined}
       aria-describedby={error ? `${id}-error` : undefined}

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { checkEntry, sayValue } from '$core/items/check-entry.ts';
+  import { exampleFor } from '$core/items/example.ts';
   import type { Item } from '$core/items/item.ts';
-  import { exampleOf, type System } from '$core/units/index.ts';
+  import { type System } from '$core/units/index.ts';
   import { onMount } from 'svelte';
   import { clearDraft, readDraft, writeDraft } from './drafts.ts';
 
@@ -96,7 +97,7 @@
     id,
     name,
     disabled,
-    class: 'field',
+    class: long ? 'textarea w-full' : 'input w-full',
     dir: item.kind === 'text' ? ('auto' as const) : undefined,
     'aria-invalid': problem ? ('true' as const) : undefined,
     'aria-describedby': problem ? `${id}-error` : undefined,
@@ -119,7 +120,7 @@
         {...shared}
         type="text"
         inputmode={item.kind === 'quantity' && item.dimension !== 'mixture' ? 'decimal' : 'text'}
-        placeholder={item.example ?? (item.kind === 'quantity' ? exampleOf(item.dimension, units) : '')}
+        placeholder={exampleFor(item, units)}
         value={draft ?? shown}
         oninput={(e) => oninput(e.currentTarget.value)}
         onchange={(e) => commit(e.currentTarget.value)}

@@ -87,10 +87,10 @@
           <strong class="font-semibold text-primary">Armed: {armed(recorder.arm)}</strong>
           {recorder.taken ? `· ${recorder.taken} recorded` : ''}
         </p>
-        <button type="button" class="action quiet" onclick={() => recorder.stop()}>Disarm</button>
+        <button type="button" class="btn btn-outline btn-primary" onclick={() => recorder.stop()}>Disarm</button>
       {:else}
         {#each arms as a (a.label)}
-          <button type="button" class="action" disabled={Boolean(stop)} onclick={() => recorder.start(a.arm)}
+          <button type="button" class="btn btn-primary" disabled={Boolean(stop)} onclick={() => recorder.start(a.arm)}
             >{a.label}</button
           >
         {/each}

@@ -29,10 +29,11 @@
   <li class="flex flex-wrap items-center gap-2 py-1">
     {#if live.device}
       <span class="grow">{live.device} is open</span>
-      <button type="button" class="action quiet" onclick={() => void live.closeDevice()}>Close it</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => void live.closeDevice()}>Close it</button
+      >
     {:else if live.serial}
       <span class="grow">Serial device at this computer</span>
-      <button type="button" class="action quiet" onclick={() => void live.openDevice()}>Open one</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => void live.openDevice()}>Open one</button>
     {:else}
       <span>This browser has no serial port; a device at a UDP or TCP port works in any.</span>
     {/if}
@@ -40,7 +41,7 @@
   <li class="flex flex-wrap items-center gap-2 py-1">
     {#if live.replaying}
       <span class="grow" role="status">Playing {live.replaying}</span>
-      <button type="button" class="action quiet" onclick={() => live.endReplay()}>Stop it</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => live.endReplay()}>Stop it</button>
     {:else}
       <label class="chip soft cursor-pointer"
         ><span>Play a recording</span><input
@@ -55,7 +56,7 @@
         /></label
       >
       <label class="flex items-center gap-2"
-        ><span class="text-sm">Speed</span><select class="field w-24" bind:value={speed}
+        ><span class="text-sm">Speed</span><select class="select w-24" bind:value={speed}
           >{#each ['1', '2', '5', '20'] as s (s)}<option value={s}>{s} ×</option>{/each}</select
         ></label
       >

@@ -88,7 +88,7 @@
         >
         <label class="block"
           ><span class="label-caps">Job</span><input
-            class="field"
+            class="input w-full"
             bind:value={form.title}
             maxlength="120"
             aria-invalid={complaints.title ? 'true' : undefined}
@@ -100,7 +100,7 @@
             <div>
               <label class="block"
                 ><span class="label-caps">{label}</span><input
-                  class="field"
+                  class="input w-full"
                   bind:value={form[key]}
                   maxlength="40"
                   placeholder={example}
@@ -113,14 +113,14 @@
         </div>
         <label class="block"
           ><span class="label-caps">Tools, with commas between</span><input
-            class="field"
+            class="input w-full"
             bind:value={form.tools}
             maxlength="900"
           /></label
         >
         <label class="block"
           ><span class="label-caps">Parts, with commas between</span><input
-            class="field"
+            class="input w-full"
             bind:value={form.parts}
             maxlength="900"
           /></label
@@ -137,7 +137,7 @@
         {/if}
         {#if !step || step.own}
           <label class="block"
-            ><span class="label-caps">Proved by</span><select class="field" bind:value={form.station}>
+            ><span class="label-caps">Proved by</span><select class="select w-full" bind:value={form.station}>
               {#each stationIds as s (s)}<option value={s}>{stations[s].title}</option>{/each}
             </select></label
           >
@@ -149,14 +149,14 @@
           <div class="grid gap-3 sm:grid-cols-[11rem_1fr]">
             <label class="block"
               ><span class="label-caps">Looked at again by</span><input
-                class="field"
+                class="input w-full"
                 type="date"
                 bind:value={form.until}
               /></label
             >
             <label class="block"
               ><span class="label-caps">Why only for now</span><input
-                class="field"
+                class="input w-full"
                 bind:value={form.why}
                 maxlength="120"
                 placeholder="speed sleeve over a grooved shaft"
@@ -173,14 +173,14 @@
         <div class="flex flex-wrap justify-end gap-2">
           {#if step?.own}<button
               type="button"
-              class="action quiet"
+              class="btn btn-outline btn-primary"
               onclick={() => {
                 editJob(session, { step: step.id, dropped: true });
                 onclose();
               }}>Take it off the list</button
             >{/if}
-          <button type="button" class="action quiet" onclick={onclose}>Leave it</button>
-          <button class="action">Keep</button>
+          <button type="button" class="btn btn-outline btn-primary" onclick={onclose}>Leave it</button>
+          <button class="btn btn-primary">Keep</button>
         </div>
       </form>
     </Dialog.Content>

@@ -1,6 +1,7 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { options } from '$core/record/options.ts';
-  import { format, parseISO } from 'date-fns';
+
   import { useSession } from '../session/session.svelte.ts';
 
   /** On whose word the work goes on. */
@@ -15,12 +16,12 @@
     <p class="mt-1"><strong>{options[last.option].label}</strong>: {last.reason}</p>
     {#if last.authority}<blockquote class="mt-1 border-l-2 border-line pl-2" dir="auto">“{last.authority}”</blockquote>
     {:else}<p class="mt-1 text-sm text-warning">No answer of the owner is written down with it.</p>{/if}
-    <p class="mt-1 text-sm">{last.by ? `${last.by}, ` : ''}{format(parseISO(last.at), 'd MMM yyyy HH:mm')}</p>
+    <p class="mt-1 text-sm">{last.by ? `${last.by}, ` : ''}{sayDate(last.at, 'd MMM yyyy HH:mm')}</p>
   {:else}
     <p class="mt-1 text-sm">Nothing is decided yet; nobody has been asked.</p>
   {/if}
   <p class="mt-2">
-    <a class="action quiet w-full" href="{base}/suspects#worth-title"
+    <a class="btn btn-outline btn-primary w-full" href="{base}/suspects#worth-title"
       >{last ? 'Ask again, or decide anew' : 'The question in one paragraph'}</a
     >
   </p>

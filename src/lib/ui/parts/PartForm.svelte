@@ -18,7 +18,7 @@
   <div>
     <label class="block"
       ><span class="label-caps">{label}</span><input
-        class="field"
+        class="input w-full"
         name={key}
         {type}
         value={value(key, now)}
@@ -46,7 +46,7 @@
         {@render field(`from${k}`, `Source ${k + 1}`, offer(k).from)}
         <label class="block"
           ><span class="label-caps">As</span><select
-            class="field"
+            class="select w-full"
             name="what{k}"
             value={value(`what${k}`, offer(k).what ?? 'pieces')}
             ><option value="pieces">pieces</option><option value="kit">kit</option></select
@@ -69,7 +69,7 @@
   <div class="grid gap-3 sm:grid-cols-[1fr_12rem_auto] sm:items-end">
     <label class="block"
       ><span class="label-caps">Where it stands</span><select
-        class="field"
+        class="select w-full"
         name="state"
         value={value('state', line?.state === 'unknown' ? 'wanted' : (line?.state ?? 'wanted'))}
       >
@@ -77,6 +77,6 @@
       </select></label
     >
     {@render field('due', 'Expected on', line?.due, 'date')}
-    <button class="action">Keep</button>
+    <button class="btn btn-primary">Keep</button>
   </div>
 </form>

@@ -6,6 +6,17 @@ export type Queued = { readonly kind: 'entry'; readonly entry: Entry } | { reado
 
 const idOf = (q: Queued): string => (q.kind === 'entry' ? q.entry.body.id : q.fact.id);
 
+const PREFIX = 'indaga-outbox:';
+export const outboxKey = (surveyId: string): string => `${PREFIX}${surveyId}`;
+/** Surveys of which something waits in this browser. */
+export function unsentSurveys(): string[] {
+  try {
+    return Object.keys(localStorage).flatMap((k) => (k.startsWith(PREFIX) ? [k.slice(PREFIX.length)] : []));
+  } catch {
+    return [];
+  }
+}
+
 /**
  * What is recorded here and not yet confirmed by the server. Written to this browser before it is sent, and sent again
  * until it is confirmed; the server knows an id it has seen, so nothing is written twice.
@@ -13,9 +24,13 @@ const idOf = (q: Queued): string => (q.kind === 'entry' ? q.entry.body.id : q.fa
 export class Outbox {
   waiting: readonly Queued[] = $state.raw([]);
   state: 'saved' | 'saving' | 'kept' = $state('saved');
+  /** This browser could not keep what waits: it is lost when the page is closed before it was sent. */
+  unkept = $state(false);
   refusals: readonly { readonly id: string; readonly message: string }[] = $state.raw([]);
   private timer: ReturnType<typeof setTimeout> | undefined;
   private busy = false;
+  /** Asked for while one was under way: what was told meanwhile may not be in its answer. */
+  private again = false;
   private delay = 1000;
 
   constructor(
@@ -26,15 +41,28 @@ export class Outbox {
   ) {}
 
   private get key(): string {
-    return `indaga-outbox:${this.surveyId}`;
+    return outboxKey(this.surveyId);
+  }
+
+  /** Up to where the server has told. */
+  get told(): { readonly seq: number; readonly factSeq: number } {
+    return { seq: this.seq, factSeq: this.factSeq };
+  }
+
+  /** Goes on from where an earlier visit had been told. */
+  goOnFrom(told: { readonly seq: number; readonly factSeq: number }): void {
+    this.seq = Math.max(this.seq, told.seq);
+    this.factSeq = Math.max(this.factSeq, told.factSeq);
   }
 
   private keep(): void {
     try {
       if (this.waiting.length) localStorage.setItem(this.key, JSON.stringify(this.waiting));
       else localStorage.removeItem(this.key);
+      this.unkept = false;
     } catch {
       // Store full or forbidden: the entries still wait in memory and are still sent.
+      this.unkept = this.waiting.length > 0;
     }
   }
 
@@ -58,14 +86,23 @@ export class Outbox {
     void this.flush();
   }
 
+  /** No further attempt is made by itself. */
+  rest(): void {
+    clearTimeout(this.timer);
+  }
+
   dismiss(): void {
     this.refusals = [];
   }
 
   /** Sends what waits and fetches what others added. */
   async flush(): Promise<void> {
-    if (this.busy) return;
+    if (this.busy) {
+      this.again = true;
+      return;
+    }
     this.busy = true;
+    this.again = false;
     clearTimeout(this.timer);
     const sending = this.waiting.slice(0, 200);
     if (sending.length) this.state = 'saving';
@@ -92,7 +129,7 @@ export class Outbox {
       this.delay = 1000;
       this.state = this.waiting.length ? 'saving' : 'saved';
       this.busy = false;
-      if (this.waiting.length) void this.flush();
+      if (this.waiting.length || this.again) void this.flush();
     } catch {
       this.busy = false;
       this.state = this.waiting.length ? 'kept' : 'saved';

@@ -40,6 +40,39 @@ const answering = (answers: (BatchAnswer | 'down')[]) => {
 };
 
 describe('the outbox', () => {
+  it('asks again for what was told while an answer was under way', async () => {
+    let answer = (): void => {};
+    const asked = vi.fn(
+      () => new Promise<Response>((resolve) => (answer = () => resolve(new Response(JSON.stringify(empty)))))
+    );
+    vi.stubGlobal('fetch', asked);
+    const box = new Outbox('s', 0, 0, () => {});
+    void box.flush();
+    void box.flush();
+    expect(asked).toHaveBeenCalledTimes(1);
+    answer();
+    await vi.advanceTimersByTimeAsync(1);
+    expect(asked).toHaveBeenCalledTimes(2);
+    answer();
+    await vi.advanceTimersByTimeAsync(1);
+    expect(asked).toHaveBeenCalledTimes(2);
+  });
+  it('says so when this browser cannot keep what waits', () => {
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => new Promise(() => {}))
+    );
+    vi.stubGlobal('localStorage', {
+      getItem: () => null,
+      setItem: () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      },
+      removeItem: () => {}
+    });
+    const box = new Outbox('s', 0, 0, () => {});
+    box.put(entry('a'));
+    expect(box.unkept).toBe(true);
+  });
   it('writes to the browser before it sends, and forgets only what was confirmed', async () => {
     const sent = answering([empty]);
     const box = new Outbox('s', 0, 0, () => {});

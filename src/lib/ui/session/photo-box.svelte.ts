@@ -16,6 +16,12 @@ let opened: Promise<IDBPDatabase> | undefined;
 const database = async (): Promise<IDBPDatabase> =>
   (opened ??= openDB('indaga-photos', 1, { upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'id' }) }));
 
+/** Every photograph that waits in this browser, of whatever engine. */
+export const photosWaiting = (): Promise<Waiting[]> =>
+  database()
+    .then((db) => db.getAll(STORE) as Promise<Waiting[]>)
+    .catch(() => []);
+
 /**
  * Photographs on their way: kept in this browser until the server has them, so that a lost connection or a reload loses
  * none. `arrived` is told the name under which the server keeps it.
@@ -33,9 +39,7 @@ export class PhotoBox {
 
   /** Takes up what an earlier visit could not send. */
   async restore(): Promise<void> {
-    const all = await database()
-      .then((db) => db.getAll(STORE) as Promise<Waiting[]>)
-      .catch(() => []);
+    const all = await photosWaiting();
     // One taken while the store was read stays in the list.
     const have = new Set(this.waiting.map((w) => w.id));
     this.waiting = [...all.filter((w) => w.surveyId === this.surveyId && !have.has(w.id)), ...this.waiting];
@@ -68,31 +72,39 @@ export class PhotoBox {
       .catch(() => undefined);
   }
 
+  /** Sends one that waits, from a page of another engine; what does not go now goes later. */
+  async sendOne(id: string): Promise<void> {
+    const w = (await photosWaiting()).find((x) => x.id === id);
+    if (w) await this.post(w).catch(() => undefined);
+  }
+
   async flush(): Promise<void> {
     if (this.busy) return;
     this.busy = true;
     clearTimeout(this.timer);
     try {
-      for (const w of this.waiting) {
-        const response = await fetch('/api/photos', {
-          method: 'POST',
-          headers: { 'content-type': 'application/octet-stream' },
-          body: w.blob
-        });
-        if (response.ok) {
-          const { photo } = (await response.json()) as { photo: string };
-          this.arrived(w.what, photo);
-          await this.forget(w);
-        } else if (response.status < 500) {
-          const { message } = (await response.json().catch(() => ({}))) as { message?: string };
-          this.say(w.what, message ?? 'This photograph was not taken.');
-          await this.forget(w);
-        } else throw new Error(`answer ${response.status}`);
-      }
+      for (const w of this.waiting) await this.post(w);
     } catch {
       this.timer = setTimeout(() => void this.flush(), 5000);
     } finally {
       this.busy = false;
     }
+  }
+
+  private async post(w: Waiting): Promise<void> {
+    const response = await fetch('/api/photos', {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: w.blob
+    });
+    if (response.ok) {
+      const { photo } = (await response.json()) as { photo: string };
+      this.arrived(w.what, photo);
+      await this.forget(w);
+    } else if (response.status < 500) {
+      const { message } = (await response.json().catch(() => ({}))) as { message?: string };
+      this.say(w.what, message ?? 'This photograph was not taken.');
+      await this.forget(w);
+    } else throw new Error(`answer ${response.status}`);
   }
 }

@@ -15,6 +15,7 @@ import type { Wait } from '$core/record/wait.ts';
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
 import { LeakFitting } from './leak-fit.svelte.ts';
+import { keepSnapshot, newerSnapshot } from './snapshot.ts';
 import { newId } from './new-id.ts';
 import { PhotoBox } from './photo-box.svelte.ts';
 import type { BatchAnswer } from '$core/survey/wire.ts';
@@ -64,6 +65,10 @@ export class Session {
   advice: Advice | undefined = $state.raw();
   /** What to do now, in order. */
   moves: readonly Move[] = $state.raw([]);
+  /** Moves put off on this visit, by id. */
+  later: ReadonlySet<string> = $state.raw(new Set());
+  /** Told of each reading that is recorded here. */
+  onrecorded: ((r: Reading) => void) | undefined;
   /** What the last entries changed, in sentences. */
   moved: readonly string[] = $state.raw([]);
   /** "weighing" while the advice is older than the readings. */
@@ -103,8 +108,14 @@ export class Session {
     else this.read(what as ItemId, photo);
   }
 
-  /** Takes up what an earlier visit could not send. */
-  resume(): void {
+  /** Takes up what an earlier visit had been told and this page, come from a copy, had not; and what it could not send. */
+  async resume(): Promise<void> {
+    const kept = await newerSnapshot(this.surveyId, this.outbox.told);
+    if (kept) {
+      this.outbox.goOnFrom(kept);
+      this.survey = kept.survey;
+    }
+    this.resumed = true;
     for (const queued of this.outbox.restore()) this.apply(queued);
     void this.outbox.flush();
     void this.photos.restore();
@@ -115,11 +126,18 @@ export class Session {
     else this.setFact(queued.fact.path, queued.fact.value);
   }
 
+  private resumed = false;
+  /** Keeps what is known here, for a page that is opened without a connection. */
+  keep(): void {
+    if (this.resumed) void keepSnapshot({ surveyId: this.surveyId, ...this.outbox.told, survey: this.survey });
+  }
+
   private receive(answer: BatchAnswer): void {
     const entries = answer.entries.map((e) => ({ type: e.type, body: e.body }) as Entry);
     const refused = new Set(answer.refused.map((r) => r.id));
     this.survey = withoutEntries(withEntries(this.survey, entries), refused);
     for (const fact of answer.facts) if (!this.outbox.waitsFor(fact.path)) this.setFact(fact.path, fact.value);
+    if (answer.entries.length || answer.facts.length) this.keep();
   }
 
   private setFact(path: string, value: unknown): void {
@@ -218,6 +236,7 @@ export class Session {
     const reading = this.reading(what, value, more);
     const old = reading.supersedes ? this.survey.readings.find((r) => r.id === reading.supersedes) : undefined;
     this.add({ type: 'reading', body: reading });
+    this.onrecorded?.(reading);
     this.remember(allItems[what].label, () => this.takeBack(reading, old));
   }
 

@@ -110,7 +110,7 @@
   <form onsubmit={take} novalidate class="mt-2 flex flex-wrap items-end gap-2">
     <label class="w-36"
       ><span class="label-caps">{stage === 'vacuum' ? 'Vacuum reads' : 'Gauge reads'}</span><input
-        class="field"
+        class="input w-full"
         placeholder={stage === 'vacuum'
           ? session.units === 'us'
             ? '8 inHg'
@@ -123,13 +123,13 @@
     >
     <label class="w-32"
       ><span class="label-caps">Case’s temperature</span><input
-        class="field"
+        class="input w-full"
         placeholder={session.units === 'us' ? '60 °F' : '15 °C'}
         autocomplete="off"
         bind:value={temperature}
       /></label
     >
-    <button class="action">Take the reading</button>
+    <button class="btn btn-primary">Take the reading</button>
     {#if t}
       <span class="min-h-11 self-center" role="timer" aria-label="Time in this stage: {clock(since)}"
         ><span class="sounding text-2xl">{clock(since)}</span>

@@ -63,19 +63,21 @@
   const pulled = $derived(comparison?.rows.some((r) => r.series.length) ?? false);
 </script>
 
-<CompressionBars {comparison} {without} {expected} {cylinders} units={session.units} />
-<section
-  class="mt-2 min-h-[4.5rem] border-l-4 border-primary bg-base-200 p-3"
-  aria-live="polite"
-  aria-label="What would settle most"
->
-  <p class="text-lg leading-snug font-semibold">{repeat.sentence}</p>
-  <p class="text-sm">{tests && !held ? `Because ${repeat.because}.` : repeat.because}</p>
-</section>
 {@render settings()}
 {#if live.wanted}{@render strip()}{/if}
 <Entry {conditions} {instrument} />
+<section
+  class="mt-2 min-h-[4.25rem] border-l-4 border-primary bg-base-200 px-3 py-1.5"
+  aria-live="polite"
+  aria-label="What would settle most"
+>
+  <p class="leading-snug font-semibold">{repeat.sentence}</p>
+  <p class="text-sm">{tests && !held ? `Because ${repeat.because}.` : repeat.because}</p>
+</section>
 {@render quick()}
+<div class="mt-3">
+  <CompressionBars {comparison} {without} {expected} {cylinders} units={session.units} />
+</div>
 {#if !live.wanted}{@render strip()}{/if}
 {#if comparison}
   <Beside {comparison} {fitting} {references} />

@@ -30,9 +30,14 @@
   const read = (what: `look.${PlaceId}` | `look.${PlaceId}Note`) => (value: unknown, typed: string) =>
     session.read(what, value, { typed });
 
+  /** Places have letters: a number on a drawing of the engine is a cylinder. */
+  const letterOf = (k: number): string => String.fromCharCode(65 + k);
+  let sure = $state(false);
+
   /** One tap for the rest of an engine that looks well: only what nobody has answered. */
   function restSound(): void {
     for (const p of left) session.read(`look.${p}`, Object.keys(places[p].sights)[0]);
+    sure = false;
   }
 </script>
 
@@ -46,7 +51,7 @@
         class="absolute inline-flex h-11 w-11 -translate-x-1/2 -translate-y-1/2 items-center justify-center"
         style:left="{x / 2}%"
         style:top="{(100 * y) / height}%"
-        aria-label="{k + 1}, {places[p].label}"
+        aria-label="{letterOf(k)}, {places[p].label}"
         aria-pressed={at === p}
         onclick={() => (at = p)}
       >
@@ -55,7 +60,7 @@
             ? 'border-primary bg-primary text-primary-content'
             : 'border-base-content bg-base-100'}"
         >
-          <span class="font-label text-sm font-semibold">{k + 1}</span>
+          <span class="font-label text-sm font-semibold">{letterOf(k)}</span>
           {#if at !== p && conditionOf(p) !== 'not-looked-at'}<Shape condition={conditionOf(p)} />{/if}
         </span>
       </button>
@@ -63,14 +68,17 @@
   </div>
   <div class="min-w-0">
     <div class="flex flex-wrap items-center justify-between gap-2">
-      <h3 class="text-xl"><span class="sounding">{step + 1}</span> {place.label}</h3>
+      <h3 class="text-xl"><span class="sounding">{letterOf(step)}</span> {place.label}</h3>
       <div class="flex gap-1.5">
-        <button type="button" class="action quiet" disabled={step === 0} onclick={() => (at = placeIds[step - 1]!)}
-          >Back</button
+        <button
+          type="button"
+          class="btn btn-outline btn-primary"
+          disabled={step === 0}
+          onclick={() => (at = placeIds[step - 1]!)}>Back</button
         >
         <button
           type="button"
-          class="action"
+          class="btn btn-primary"
           disabled={step === placeIds.length - 1}
           onclick={() => (at = placeIds[step + 1]!)}>Next place</button
         >
@@ -98,9 +106,19 @@
     {/key}
     <p class="mt-4 flex flex-wrap items-center gap-3 border-t border-line pt-3" aria-live="polite">
       {left.length ? `${left.length} of ${placeIds.length} places not answered yet.` : 'Every place is answered.'}
-      {#if left.length && left.length < placeIds.length}<button type="button" class="action quiet" onclick={restSound}
-          >The rest looks sound</button
-        >{/if}
+      {#if left.length && left.length < placeIds.length}
+        {#if sure}
+          <span class="font-medium"
+            >Seen all of these: {left.map((p) => places[p].label.toLowerCase()).join(', ')}?</span
+          >
+          <button type="button" class="btn btn-primary" onclick={restSound}>Yes, seen and sound</button>
+          <button type="button" class="btn btn-outline" onclick={() => (sure = false)}>No</button>
+        {:else}
+          <button type="button" class="btn btn-outline btn-primary" onclick={() => (sure = true)}
+            >The rest looks sound</button
+          >
+        {/if}
+      {/if}
     </p>
   </div>
 </div>

@@ -61,7 +61,7 @@
 {:else if asking}
   <section class="panel p-4" aria-label="Why it was stopped">
     <h3 class="text-xl">Stopped. How did it end?</h3>
-    <button type="button" class="action mt-2 min-h-14 w-full" onclick={settled}
+    <button type="button" class="btn btn-primary mt-2 min-h-14 w-full" onclick={settled}
       >It ran and settled; stopped on purpose</button
     >
     <p class="label-caps mt-3">Stopped early because of</p>
@@ -76,12 +76,12 @@
     >
       <label class="grow"
         ><span class="sr-only">Another cause</span><input
-          class="field"
+          class="input w-full"
           placeholder="something else, in a few words"
           bind:value={why}
         /></label
       >
-      <button class="action quiet">Record it</button>
+      <button class="btn btn-outline btn-primary">Record it</button>
     </form>
   </section>
 {:else}
@@ -118,7 +118,7 @@
         >
         <button
           type="button"
-          class="action quiet"
+          class="btn btn-outline btn-primary"
           onclick={() => saveCsv(r, `${session.survey.engine.identity.tag ?? 'engine'} ${r.label}.csv`)}
           >Save as CSV</button
         >

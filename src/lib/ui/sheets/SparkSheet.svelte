@@ -50,12 +50,13 @@
   {/if}
   Never be the path to ground.
 </p>
-<div class="space-y-2">
+<div>
   {#each cylinders as c (c)}
     <RepeatedChoice
       what="spark.result"
       {item}
       cylinder={c}
+      inline
       legend={cylinders.length > 1 ? `Cylinder ${c}` : 'Spark'}
       disabled={Boolean(stop)}
       {conditions}
@@ -101,7 +102,7 @@
   <div class="space-y-3 pb-3">
     <label class="block max-w-64"
       ><span class="label-caps">Winding’s temperature now</span><input
-        class="field"
+        class="input w-full"
         placeholder={session.units === 'us' ? '60 °F' : '15 °C'}
         bind:value={windingText}
         aria-invalid={winding && !winding.ok ? 'true' : undefined}

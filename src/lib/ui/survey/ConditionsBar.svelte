@@ -55,9 +55,10 @@
   }
 </script>
 
-<details class="panel mt-2 px-3">
-  <summary class="flex min-h-[44px] cursor-pointer flex-wrap items-center gap-x-2 py-1 text-sm"
-    ><span class="label-caps">Conditions</span> <span>{summary}</span> <span class="plain-link">change</span></summary
+<details class="panel px-3">
+  <summary class="flex min-h-[44px] cursor-pointer items-center gap-x-2 text-sm"
+    ><span class="sr-only">Conditions:</span> <span class="min-w-0 flex-1 leading-snug">{summary}</span>
+    <span class="plain-link shrink-0">change</span></summary
   >
   <fieldset class="pb-3">
     <legend class="sr-only">Conditions of the next readings</legend>
@@ -65,7 +66,7 @@
       {#if station === 'compression'}
         <label class="col-span-2 block sm:col-span-3"
           ><span class="label-caps">Gauge</span>
-          <select class="field" value={instrumentId} onchange={(e) => oninstrument(e.currentTarget.value)}>
+          <select class="select w-full" value={instrumentId} onchange={(e) => oninstrument(e.currentTarget.value)}>
             {#each instruments as i (i.id)}<option value={i.id}
                 >{i.instrument.name}{i.instrument.adapterVolume
                   ? ` · ${say(i.instrument.adapterVolume, 'volume', units)} before the valve`
@@ -78,7 +79,11 @@
       {#each choices as [key, label, options] (key)}
         <label class="block"
           ><span class="label-caps">{label}</span>
-          <select class="field" value={conditions[key] ?? 'unknown'} onchange={(e) => set(key, e.currentTarget.value)}>
+          <select
+            class="select w-full"
+            value={conditions[key] ?? 'unknown'}
+            onchange={(e) => set(key, e.currentTarget.value)}
+          >
             {#each Object.entries(options) as [value, words] (value)}<option {value}>{words}</option>{/each}
           </select>
         </label>
@@ -86,7 +91,7 @@
       {#if station === 'compression' && conditions.bores === 'oiled'}
         <label class="block"
           ><span class="label-caps">Oil per bore</span><input
-            class="field"
+            class="input w-full"
             placeholder="5 mL"
             value={conditions.dose === undefined ? '' : say(conditions.dose, 'volume', units, 1e-7)}
             onchange={(e) => measured('dose', e.currentTarget.value)}
@@ -95,7 +100,7 @@
       {/if}
       <label class="block"
         ><span class="label-caps">Volts cranking</span><input
-          class="field"
+          class="input w-full"
           inputmode="decimal"
           placeholder="unknown"
           value={conditions.volts ?? ''}
@@ -104,7 +109,7 @@
       >
       <label class="block"
         ><span class="label-caps">Cranking rpm</span><input
-          class="field"
+          class="input w-full"
           inputmode="numeric"
           placeholder="unknown"
           value={conditions.rpm ?? ''}

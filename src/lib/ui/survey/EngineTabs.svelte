@@ -1,10 +1,16 @@
 <script lang="ts">
   import { page } from '$app/state';
 
-  /** The views of one engine. */
-  let { base, engine, drowned = false }: { base: string; engine: string; drowned?: boolean } = $props();
+  /** The views of one engine, side by side or as the list of a menu. */
+  let {
+    base,
+    engine,
+    drowned = false,
+    list = false
+  }: { base: string; engine: string; drowned?: boolean; list?: boolean } = $props();
   const tabs = $derived([
-    [base, 'Checks'],
+    [`${base}/now`, 'Now'],
+    [`${base}/${page.params.station ?? 'safe'}`, 'Checks'],
     ...(drowned ? ([[`${base}/drowned`, 'Drowned']] as const) : []),
     [`${base}/suspects`, 'Suspects'],
     [`${base}/jobs`, 'Job list'],
@@ -12,18 +18,21 @@
     [`${base}/ready`, 'Ready for service'],
     [engine, 'Engine']
   ] as const);
-  const current = (href: string): boolean =>
-    href === base
-      ? /\/surveys\/[^/]+(\/(?!jobs|tray|flow|suspects|ready|record|drowned|labels)[a-z]+)?$/.test(page.url.pathname)
-      : page.url.pathname === href;
+  const current = (href: string): boolean => page.url.pathname === href;
 </script>
 
-<nav aria-label="This engine" class="flex flex-wrap">
-  {#each tabs as [href, label] (href)}
-    <a
-      {href}
-      class="tap border-b-2 px-2.5 {current(href) ? 'border-primary font-semibold' : 'border-transparent'}"
-      aria-current={current(href) ? 'page' : undefined}>{label}</a
-    >
-  {/each}
+<nav aria-label="This engine">
+  <ul class={list ? 'menu w-full p-0' : 'flex flex-wrap'}>
+    {#each tabs as [href, label] (label)}
+      <li>
+        <a
+          {href}
+          class={list
+            ? 'min-h-11 items-center'
+            : `tap border-b-2 px-2 ${current(href) ? 'border-primary font-semibold' : 'border-transparent'}`}
+          aria-current={current(href) ? 'page' : undefined}>{label}</a
+        >
+      </li>
+    {/each}
+  </ul>
 </nav>

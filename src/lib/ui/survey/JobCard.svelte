@@ -1,13 +1,15 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { waitSaid, type OrderLine } from '$core/parts/lines.ts';
   import type { PartLine } from '$core/record/work.ts';
   import type { Step } from '$core/plan/plan.ts';
   import { traitsOf } from '$core/jobs/register.ts';
   import { stations } from '$core/stations/register.ts';
+  import Package from '@lucide/svelte/icons/package';
   import HazardLines from '../marks/HazardLines.svelte';
   import Shape from '../marks/Shape.svelte';
   import LimitLine from './LimitLine.svelte';
-  import { format, parseISO } from 'date-fns';
+
   import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
   import { onMount, untrack } from 'svelte';
 
@@ -22,8 +24,10 @@
     order?: readonly OrderLine[];
     /** Opens the form that changes the job. */
     onedit?: () => void;
+    /** Whether it is drawn open; the others are a line each. */
+    open?: boolean;
   }
-  let { step, number, base, titles, onmark, order = [], onedit }: Props = $props();
+  let { step, number, base, titles, onmark, order = [], onedit, open = false }: Props = $props();
   const traits = $derived(traitsOf(step.id));
   const waits = $derived(order.filter((l) => l.step === step.id && (l.state === 'wanted' || l.state === 'ordered')));
   let note = $state(untrack(() => step.note ?? ''));
@@ -31,6 +35,15 @@
   onMount(() => {
     note = readDraft(draft) ?? note;
   });
+  /** The address of a page may name a job: it opens, and stays as the reader leaves it. */
+  const follows = (node: HTMLDetailsElement): (() => void) => {
+    const look = (): void => {
+      if (location.hash === `#${node.id}`) node.open = true;
+    };
+    look();
+    window.addEventListener('hashchange', look);
+    return () => window.removeEventListener('hashchange', look);
+  };
   function mark(state: 'done' | 'not-needed'): void {
     clearDraft(draft);
     onmark(state, note.trim() || undefined);
@@ -53,19 +66,21 @@
   const kit = $derived([...step.tools, ...step.parts, ...step.consumables].join(', '));
 </script>
 
-<article class="panel scroll-mt-24 p-3" id="job-{step.id}">
-  <div class="flex flex-wrap items-start justify-between gap-x-3">
-    <h3 class="text-lg">
+<details class="panel scroll-mt-24 px-3 open:pb-3" id="job-{step.id}" {open} {@attach follows}>
+  <summary class="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3 py-1">
+    <h3 class="min-w-0 flex-1 text-lg">
       {#if number}<span class="sounding mr-1 text-xl">{number}</span>{/if}
       {step.title}
     </h3>
-    <p class="flex items-center gap-2 text-sm whitespace-nowrap">
+    <span class="flex items-center gap-2 text-sm whitespace-nowrap">
+      {#if waits.length}<Package size={15} aria-hidden="true" /><span class="sr-only">waits for parts;</span>{/if}
+      {#if step.failed}<span class="font-medium text-warning">failed its proof</span>{/if}
       <Shape condition={shape[step.state]} />
       {words[step.state]} · {step.minutes ? `${step.minutes} min` : 'no minutes given'}{step.edited
         ? ' (changed)'
         : ''}{step.wait ? `, then ${waiting} waiting` : ''}
-    </p>
-  </div>
+    </span>
+  </summary>
   <p class="mt-1">{step.why.join(' ')}</p>
   {#if step.failed}<p class="mt-1 text-sm font-medium text-warning">Open again: it failed its proof.</p>{/if}
   {#if step.by}<p class="mt-1 text-sm font-medium">May wait beyond the release, {step.by}; it stands in Care.</p>{/if}
@@ -76,13 +91,10 @@
       Waits for {waits.map((l) => waitSaid(l as PartLine)).join(', ')}.
     </p>{/if}
   {#if step.temporary}<p class="mt-1 border-l-2 border-warning pl-2 text-sm">
-      Temporary, because {step.temporary.why}. Looked at again by {format(
-        parseISO(step.temporary.until),
-        'd MMM yyyy'
-      )}.
+      Temporary, because {step.temporary.why}. Looked at again by {sayDate(step.temporary.until, 'd MMM yyyy')}.
     </p>{/if}
-  <details open={number === 1}>
-    <summary class="plain-link tap cursor-pointer text-sm">How, and with what</summary>
+  {#if step.state === 'open'}<div class="my-1"><HazardLines ids={step.hazards} brief /></div>{/if}
+  <div class="mt-1">
     {#if step.how}<p class="text-[0.95rem]">{step.how}</p>{/if}
     {#if kit}<p class="mt-1 text-sm"><span class="label-caps">Take</span> {kit}</p>{/if}
     {#if traits.special}<p class="mt-1 text-sm">
@@ -94,34 +106,36 @@
         {traits.oneTime.join(', ')}
       </p>{/if}
     {#each traits.torque ?? [] as id (id)}<LimitLine {id} />{/each}
-  </details>
-  {#if step.state === 'open'}<HazardLines ids={step.hazards} footer={number === 1} />{/if}
+  </div>
   <div class="mt-2 flex flex-wrap items-end gap-2">
     {#if step.state === 'open'}
       <label class="min-w-48 flex-1"
         ><span class="label-caps">Note</span><input
-          class="field"
+          class="input w-full"
           value={note}
           oninput={(e) => writeDraft(draft, (note = e.currentTarget.value))}
           maxlength="20000"
           placeholder="what was found, what was fitted"
         /></label
       >
-      <button type="button" class="action" onclick={() => mark('done')}>Done</button>
-      <button type="button" class="action quiet" onclick={() => mark('not-needed')}>Not needed</button>
-      {#if onedit}<button type="button" class="action quiet" onclick={onedit} aria-label="Change {step.title}"
-          >Change</button
+      <button type="button" class="btn btn-primary" onclick={() => mark('done')}>Done</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => mark('not-needed')}>Not needed</button>
+      {#if onedit}<button
+          type="button"
+          class="btn btn-outline btn-primary"
+          onclick={onedit}
+          aria-label="Change {step.title}">Change</button
         >{/if}
     {:else}
       {#if step.note}<p class="flex-1">“{step.note}”</p>{/if}
       {#if step.markedAt}<p class="text-sm">
-          {step.markedBy ? `${step.markedBy}, ` : ''}{format(parseISO(step.markedAt), 'd MMM HH:mm')}
+          {step.markedBy ? `${step.markedBy}, ` : ''}{sayDate(step.markedAt, 'd MMM HH:mm')}
         </p>{/if}
-      {#if step.state === 'done'}<a class="action" href="{base}/{step.proof.station}?recheck={step.id}"
+      {#if step.state === 'done'}<a class="btn btn-primary" href="{base}/{step.proof.station}?recheck={step.id}"
           >Prove it: {proof} again</a
         >{/if}
-      <button type="button" class="action quiet" onclick={() => onmark('open')}>Open again</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => onmark('open')}>Open again</button>
     {/if}
   </div>
   <p class="mt-1 text-sm">Proved by {proof.toLowerCase()}: {step.proof.text}.</p>
-</article>
+</details>

@@ -4,11 +4,13 @@
   let { onclose }: { onclose: () => void } = $props();
   const keys = [
     ['1 – 9, 0, -', 'the checks, in working order, along the top row'],
-    ['n', 'what to do now'],
+    ['n', 'what to do now; there once more: to its place'],
+    ['b', 'big figures, on Now'],
+    ['← →', 'question by question, on Now'],
     ['s', 'suspects and decision'],
     ['j', 'job list'],
-    ['/', 'quick line'],
-    ['r', 'repeat a reading: to the first compression field'],
+    ['/', 'quick line; in the yard: search'],
+    ['r', 'repeat: to the first field of the check'],
     ['↑ ↓ Enter', 'between cylinders'],
     ['u, Ctrl Z', 'undo'],
     ['?', 'this list']
@@ -26,7 +28,9 @@
         {#each keys as [k, what] (k)}<dt><kbd class="font-label font-semibold">{k}</kbd></dt>
           <dd>{what}</dd>{/each}
       </dl>
-      <div class="mt-4 text-right"><button type="button" class="action quiet" onclick={onclose}>Close</button></div>
+      <div class="mt-4 text-right">
+        <button type="button" class="btn btn-outline btn-primary" onclick={onclose}>Close</button>
+      </div>
     </Dialog.Content>
   </Dialog.Portal>
 </Dialog.Root>

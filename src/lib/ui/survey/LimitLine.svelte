@@ -55,7 +55,7 @@
     <div class="flex flex-wrap gap-2">
       <label class="grow"
         ><span class="label-caps">{range ? 'Manual’s range, from' : 'Manual’s value'}</span><input
-          class="field"
+          class="input w-full"
           value={typed ?? (manual ? say(manual.value, limit.dimension, session.units) : '')}
           oninput={(e) => (typed = e.currentTarget.value)}
           aria-invalid={complaint ? 'true' : undefined}
@@ -63,20 +63,20 @@
       >
       {#if range}<label class="grow"
           ><span class="label-caps">to</span><input
-            class="field"
+            class="input w-full"
             value={upper ?? (manual?.to === undefined ? '' : say(manual.to, limit.dimension, session.units))}
             oninput={(e) => (upper = e.currentTarget.value)}
           /></label
         >{/if}
       <label class="w-28"
         ><span class="label-caps">Page</span><input
-          class="field"
+          class="input w-full"
           maxlength="60"
           value={page ?? manual?.page ?? ''}
           oninput={(e) => (page = e.currentTarget.value)}
         /></label
       >
-      <button type="button" class="action quiet self-end" onclick={save}>Use it</button>
+      <button type="button" class="btn btn-outline btn-primary self-end" onclick={save}>Use it</button>
     </div>
     {#if complaint}<p class="font-medium text-error" role="alert">{complaint}</p>{/if}
   </div>

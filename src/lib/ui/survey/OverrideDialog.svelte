@@ -27,7 +27,7 @@
         >
         <label class="block"
           ><span class="label-caps">Reason</span><textarea
-            class="field"
+            class="textarea w-full"
             rows="3"
             maxlength="2000"
             bind:value={reason}
@@ -35,8 +35,8 @@
         >
         {#if complaint}<p class="font-medium text-error" role="alert">{complaint}</p>{/if}
         <div class="flex justify-end gap-2">
-          <button type="button" class="action quiet" onclick={onclose}>Leave it in force</button>
-          <button class="action hold">Override</button>
+          <button type="button" class="btn btn-outline btn-primary" onclick={onclose}>Leave it in force</button>
+          <button class="btn btn-outline btn-secondary">Override</button>
         </div>
       </form>
     </Dialog.Content>

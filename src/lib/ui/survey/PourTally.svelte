@@ -41,7 +41,7 @@
 
 <section class="panel p-3" aria-label="Pour tally">
   <div class="flex flex-wrap items-stretch gap-3">
-    <button type="button" class="action min-h-24 min-w-36 flex-col text-2xl" onclick={add}
+    <button type="button" class="btn btn-primary min-h-24 min-w-36 flex-col text-2xl" onclick={add}
       >+1 {word}<small class="text-base font-normal">{size}</small></button
     >
     <div class="min-w-52 flex-1">
@@ -76,14 +76,16 @@
   <div class="mt-2 flex flex-wrap items-end gap-2">
     <label class="w-32"
       ><span class="label-caps">One {word} is</span><input
-        class="field"
+        class="input w-full"
         autocomplete="off"
         value={size}
         oninput={(e) => (cup = e.currentTarget.value)}
       /></label
     >
-    {#if list.length}<button type="button" class="action quiet" onclick={() => session.correct(list.at(-1)!, undefined)}
-        >Take the last one back</button
+    {#if list.length}<button
+        type="button"
+        class="btn btn-outline btn-primary"
+        onclick={() => session.correct(list.at(-1)!, undefined)}>Take the last one back</button
       >{/if}
   </div>
   {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}

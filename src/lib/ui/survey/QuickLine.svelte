@@ -47,7 +47,7 @@
     <span class="label-caps">Quick line <kbd class="font-label">/</kbd></span>
     <input
       id="quick-line"
-      class="field min-w-0 flex-1 basis-56 font-mono"
+      class="input w-full min-w-0 flex-1 basis-56 font-mono"
       placeholder={example}
       bind:value={line}
       autocomplete="off"

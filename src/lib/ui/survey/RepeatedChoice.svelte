@@ -15,8 +15,10 @@
     legend?: string;
     disabled?: boolean;
     conditions?: Conditions;
+    /** In one line with its legend, for a row a cylinder. */
+    inline?: boolean;
   }
-  let { what, item, cylinder, legend, disabled = false, conditions }: Props = $props();
+  let { what, item, cylinder, legend, disabled = false, conditions, inline = false }: Props = $props();
   const session = useSession();
   const taken = $derived(
     session.record.all(what, {
@@ -26,8 +28,10 @@
   );
 </script>
 
-<fieldset {disabled}>
-  <legend class="label-caps mb-1">{legend ?? item.ask ?? item.label}</legend>
+<fieldset {disabled} class={inline ? 'relative border-b border-line py-[3px] sm:pl-28' : ''}>
+  <legend class="label-caps {inline ? 'sm:absolute sm:top-3.5 sm:left-0' : 'mb-1'}"
+    >{legend ?? item.ask ?? item.label}</legend
+  >
   <div class="flex flex-wrap items-center gap-1.5">
     {#each item.options as option (option.value)}
       <button

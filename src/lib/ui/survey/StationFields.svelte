@@ -1,17 +1,13 @@
 <script lang="ts">
   import type { LimitId } from '$core/engine/limits.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
-  import { refusal } from '$core/holds/index.ts';
   import { allItems, itemsOf, type ItemId, type StationId } from '$core/stations/items.ts';
-  import { sayValue } from '$core/items/check-entry.ts';
   import { drowned } from '$core/record/drowned.ts';
-  import { roundOf } from '$core/record/current.ts';
   import type { Conditions } from '$core/record/reading.ts';
-  import type { Item } from '$core/items/item.ts';
-  import ItemInput from '../form/ItemInput.svelte';
-  import Take from '../instruments/Take.svelte';
+  import ItemField from './ItemField.svelte';
+  import { sayValue } from '$core/items/check-entry.ts';
+  import { tick, untrack } from 'svelte';
   import LimitLine from './LimitLine.svelte';
-  import RepeatedChoice from './RepeatedChoice.svelte';
   import { useSession } from '../session/session.svelte.ts';
 
   /** The fields of a check, as its items define them. `only` picks some, for worksheets with a form of their own. */
@@ -25,14 +21,6 @@
   const cylinders = $derived(
     Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
   );
-  const round = $derived(session.roundOf(station));
-
-  function earlier(what: ItemId, cylinder?: number): string {
-    const list = session.record.all(what, cylinder === undefined ? {} : { cylinder }).filter((r) => roundOf(r) < round);
-    const last = list.at(-1);
-    return last ? `before: ${sayValue(allItems[what], last.value, session.units)}` : '';
-  }
-  const held = (what: ItemId): string => refusal(session.judgement.holds, what) ?? '';
   const wet = $derived(drowned(session));
   const shown = $derived(
     items
@@ -46,73 +34,56 @@
       // Questions that only a drowned engine raises stay out of the way of the others.
       .filter(([k, item]) => only || wet || !item.drowned || session.record.all(`${station}.${k}` as ItemId).length)
   );
+
+  /** So few questions are no long form: nothing folds. */
+  const SHORT = 6;
+  const answer = (what: ItemId): string => {
+    const now = session.current(what);
+    return now ? sayValue(allItems[what], now.value, session.units) : '';
+  };
+  /** What was answered before the sheet was opened is one line; what is answered now stays open under the hand. */
+  let folded = $state<ReadonlySet<string>>(
+    untrack(() => {
+      const answered = only
+        ? []
+        : shown.filter(([k, item]) => {
+            const what = `${station}.${k}` as ItemId;
+            return !item.perCylinder && !item.repeated && !item.perBank && session.current(what) !== undefined;
+          });
+      return new Set(shown.length > SHORT ? answered.map(([k]) => k) : []);
+    })
+  );
+  async function open(key: string): Promise<void> {
+    folded = new Set([...folded].filter((k) => k !== key));
+    await tick();
+    document.getElementById(`question-${key}`)?.querySelector<HTMLElement>('input, button, select, textarea')?.focus();
+  }
 </script>
 
-<div class="space-y-4">
-  {#each shown as [key, item] (key)}
-    {@const what = `${station}.${key}` as ItemId}
-    {@const stop = held(what)}
-    <div>
-      {#each item.perCylinder ? cylinders : [undefined] as cylinder (cylinder ?? 0)}
-        {@const now = session.current(what, cylinder, conditions?.bank)}
-        {@const label =
-          cylinder === undefined || cylinders.length === 1
-            ? item
-            : { ...item, ask: undefined, label: `${item.label}, cylinder ${cylinder}` }}
-        <div class="mb-2">
-          {#if item.sent && item.kind === 'quantity' && !stop}
-            <Take
-              item={label as Extract<Item, { kind: 'quantity' }>}
-              units={session.units}
-              ontake={(value, more) =>
-                session.read(what, value, {
-                  ...(cylinder === undefined ? {} : { cylinder }),
-                  ...(conditions ? { conditions } : {}),
-                  ...more
-                })}
-            />
-          {/if}
-          {#if item.repeated && item.kind === 'choice'}
-            <RepeatedChoice {what} {item} disabled={Boolean(stop)} />
-          {:else}
-            <ItemInput
-              item={label as Item}
-              name={[what, cylinder, conditions?.bank].filter((x) => x !== undefined).join('.')}
-              value={item.repeated ? undefined : now?.value}
-              typed={item.repeated ? '' : now?.typed}
-              units={session.units}
-              note={[
-                item.repeated && now
-                  ? `taken: ${session.record
-                      .all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) })
-                      .map((r) => sayValue(item, r.value, session.units))
-                      .join(', ')}`
-                  : '',
-                now ? '' : earlier(what, cylinder)
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-              draftKey="{session.surveyId}:{what}:{cylinder ?? conditions?.bank ?? ''}"
-              disabled={Boolean(stop)}
-              oncommit={(value, typed) =>
-                session.read(what, value, {
-                  ...(cylinder === undefined ? {} : { cylinder }),
-                  ...(conditions ? { conditions } : {}),
-                  typed
-                })}
-              onpreview={(value) =>
-                (session.preview =
-                  value === undefined
-                    ? undefined
-                    : session.reading(what, value, {
-                        ...(cylinder === undefined ? {} : { cylinder }),
-                        ...(conditions ? { conditions } : {})
-                      }))}
-            />
-          {/if}
+<div class="@container">
+  <div class="grid items-start gap-x-6 gap-y-3 {only ? '' : '@lg:grid-cols-2'}">
+    {#each shown as [key, item] (key)}
+      {@const what = `${station}.${key}` as ItemId}
+      {#if folded.has(key)}
+        <button
+          type="button"
+          class="flex min-h-11 w-full min-w-0 items-center gap-2 border-b border-line text-left hover:bg-base-200"
+          onclick={() => open(key)}
+        >
+          <span class="label-caps min-w-0 flex-1 truncate">{item.label}</span>
+          <span class="max-w-[55%] truncate font-medium">{answer(what)}</span>
+          <span class="plain-link text-sm">change</span>
+        </button>
+      {:else}
+        <div class="min-w-0 space-y-2" id="question-{key}">
+          {#each item.perCylinder ? cylinders : [undefined] as cylinder (cylinder ?? 0)}<ItemField
+              {what}
+              {cylinder}
+              {conditions}
+            />{/each}
+          {#if item.limit}<LimitLine id={item.limit as LimitId} />{/if}
         </div>
-      {/each}
-      {#if item.limit}<LimitLine id={item.limit as LimitId} />{/if}
-    </div>
-  {/each}
+      {/if}
+    {/each}
+  </div>
 </div>

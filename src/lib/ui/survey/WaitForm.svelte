@@ -40,14 +40,16 @@
   <form onsubmit={own} novalidate class="grid grid-cols-[1fr_6.5rem] gap-2">
     <label
       ><span class="label-caps">What waits</span><input
-        class="field"
+        class="input w-full"
         bind:value={label}
         maxlength="120"
         placeholder="battery on charge"
       /></label
     >
-    <label><span class="label-caps">For</span><input class="field" bind:value={time} placeholder="20 min" /></label>
+    <label
+      ><span class="label-caps">For</span><input class="input w-full" bind:value={time} placeholder="20 min" /></label
+    >
     {#if complaint}<p class="col-span-2 font-medium text-error" role="alert">{complaint}</p>{/if}
-    <button class="action col-span-2">Start</button>
+    <button class="btn btn-primary col-span-2">Start</button>
   </form>
 </div>

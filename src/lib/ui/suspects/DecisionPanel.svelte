@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import type { Decision } from '$core/decision/decide.ts';
   import { options, type OptionId } from '$core/record/options.ts';
   import { historyItems } from '$core/engine/profile.ts';
   import { ownersQuestion } from '$core/decision/question.ts';
-  import { format, parseISO } from 'date-fns';
+
   import { onMount } from 'svelte';
   import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
   import ItemInput from '../form/ItemInput.svelte';
@@ -146,7 +147,7 @@
       <h3>Decided: {options[chosen].label.toLowerCase()}</h3>
       <label class="block"
         ><span class="label-caps">Because</span><textarea
-          class="field"
+          class="textarea w-full"
           rows="2"
           maxlength="4000"
           bind:value={reason}
@@ -156,23 +157,21 @@
       {#if complaint}<p class="font-medium text-error" role="alert">{complaint}</p>{/if}
       <label class="block"
         ><span class="label-caps">The owner’s answer, word for word</span><input
-          class="field"
+          class="input w-full"
           maxlength="4000"
           bind:value={authority}
           oninput={() => writeDraft(`${key}:authority`, authority)}
           placeholder="asked by telephone: go ahead up to …"
         /></label
       >
-      <button type="button" class="action" onclick={record}>Record the decision</button>
+      <button type="button" class="btn btn-primary" onclick={record}>Record the decision</button>
     </div>
   </div>
   {#if taken.length}
     <h3 class="mt-4">Decided so far</h3>
     <ul>
       {#each taken as t (t.id)}<li class="border-t border-line py-2">
-          <strong>{options[t.option].label}</strong>, {format(parseISO(t.at), 'd MMM yyyy HH:mm')}{t.by
-            ? `, ${t.by}`
-            : ''}: {t.reason}
+          <strong>{options[t.option].label}</strong>, {sayDate(t.at, 'd MMM yyyy HH:mm')}{t.by ? `, ${t.by}` : ''}: {t.reason}
           {#if t.authority}<span class="block border-l-2 border-primary pl-2 text-sm">The owner: “{t.authority}”</span
             >{/if}
         </li>{/each}

@@ -18,7 +18,9 @@
   {#each shown as c, k (c.id)}
     <li class="border-t border-line py-2 first:border-t-0">
       <div class="flex items-center justify-between gap-3">
-        <a class="{k === 0 ? 'action grow justify-between' : 'plain-link tap'} font-medium" href="{base}/{c.station}"
+        <a
+          class="{k === 0 ? 'btn btn-primary grow justify-between' : 'plain-link tap'} font-medium"
+          href="{base}/{c.station}"
           >{c.title}{#if k === 0}
             <ArrowRight size={18} aria-hidden="true" />{/if}</a
         >

@@ -54,7 +54,7 @@
   <h3 class="text-lg">Off comes number <span class="sounding text-2xl">{number}</span></h3>
   <label class="block"
     ><span class="label-caps">Part</span><input
-      class="field"
+      class="input w-full"
       bind:this={nameField}
       bind:value={form.name}
       maxlength="120"
@@ -70,7 +70,7 @@
   <div class="grid grid-cols-2 gap-2">
     <label class="block"
       ><span class="label-caps">Size</span><input
-        class="field"
+        class="input w-full"
         bind:value={form.size}
         maxlength="60"
         placeholder="M8"
@@ -78,7 +78,7 @@
     >
     <label class="block"
       ><span class="label-caps">Length</span><input
-        class="field"
+        class="input w-full"
         bind:value={form.length}
         maxlength="40"
         inputmode="decimal"
@@ -90,7 +90,7 @@
   {#if complaints.length}<p class="font-medium text-error" role="alert">{complaints.length}</p>{/if}
   <label class="block"
     ><span class="label-caps">Where it sat</span><input
-      class="field"
+      class="input w-full"
       bind:value={form.place}
       maxlength="160"
       placeholder="under the pump, port"
@@ -98,7 +98,7 @@
   >
   {#if steps.length}
     <label class="block"
-      ><span class="label-caps">For the job</span><select class="field" bind:value={form.step} onchange={keep}>
+      ><span class="label-caps">For the job</span><select class="select w-full" bind:value={form.step} onchange={keep}>
         <option value="">not said</option>
         {#each steps as s (s.id)}<option value={s.id}>{s.title}</option>{/each}
       </select></label
@@ -121,6 +121,6 @@
         onchange={(e) => (files = e.currentTarget.files ?? undefined)}
       /></label
     >
-    <button class="action flex-1">It is off</button>
+    <button class="btn btn-primary flex-1">It is off</button>
   </div>
 </form>

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import type { Step } from '$core/plan/plan.ts';
   import { partSaid, type OnTray } from '$core/tray/tray.ts';
   import { trayStates } from '$core/record/work.ts';
-  import { format, parseISO } from 'date-fns';
+
   import Shape from '../marks/Shape.svelte';
   import { useSession } from '../session/session.svelte.ts';
   import { correctPart, markPart } from '../session/work.ts';
@@ -45,7 +46,7 @@
         ? ': it goes on once only'
         : ''}
       {#if on.markedAt && on.state !== 'off'}<span class="opacity-80"
-          >· {on.markedBy ? `${on.markedBy}, ` : ''}{format(parseISO(on.markedAt), 'd MMM HH:mm')}</span
+          >· {on.markedBy ? `${on.markedBy}, ` : ''}{sayDate(on.markedAt, 'd MMM HH:mm')}</span
         >{/if}
     </p>
     {#if on.note}<p class="text-sm">“{on.note}”</p>{/if}
@@ -78,20 +79,29 @@
   <div class="col-span-2 mt-1.5 flex flex-wrap gap-2">
     {#if on.open}
       {#if on.part.oneTime}
-        <button type="button" class="action" onclick={() => markPart(session, on.part.id, 'renewed')}
+        <button type="button" class="btn btn-primary" onclick={() => markPart(session, on.part.id, 'renewed')}
           >New one fitted</button
         >
       {:else}
-        <button type="button" class="action" onclick={() => markPart(session, on.part.id, 'refitted')}>Refitted</button>
-        <button type="button" class="action quiet" onclick={() => markPart(session, on.part.id, 'renewed')}
-          >New one fitted</button
+        <button type="button" class="btn btn-primary" onclick={() => markPart(session, on.part.id, 'refitted')}
+          >Refitted</button
+        >
+        <button
+          type="button"
+          class="btn btn-outline btn-primary"
+          onclick={() => markPart(session, on.part.id, 'renewed')}>New one fitted</button
         >
       {/if}
-      <button type="button" class="action quiet" aria-expanded={explaining} onclick={() => (explaining = !explaining)}
-        >Something else…</button
+      <button
+        type="button"
+        class="btn btn-outline btn-primary"
+        aria-expanded={explaining}
+        onclick={() => (explaining = !explaining)}>Something else…</button
       >
     {:else}
-      <button type="button" class="action quiet" onclick={() => markPart(session, on.part.id, 'off')}>Off again</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => markPart(session, on.part.id, 'off')}
+        >Off again</button
+      >
     {/if}
   </div>
   {#if message}<p class="col-span-2 font-medium text-error" role="alert">{message}</p>{/if}
@@ -99,15 +109,17 @@
     <div class="col-span-2 mt-2 flex flex-wrap items-end gap-2 sm:col-span-3">
       <label class="min-w-52 flex-1"
         ><span class="label-caps">What became of it</span><input
-          class="field"
+          class="input w-full"
           bind:value={why}
           maxlength="2000"
         /></label
       >
-      <button type="button" class="action quiet" onclick={() => explain('replaced')}>Replaced</button>
-      <button type="button" class="action quiet" onclick={() => explain('explained')}>Stays off</button>
-      <button type="button" class="action quiet" onclick={() => correctPart(session, on.part, { withdrawn: true })}
-        >Never came off</button
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => explain('replaced')}>Replaced</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => explain('explained')}>Stays off</button>
+      <button
+        type="button"
+        class="btn btn-outline btn-primary"
+        onclick={() => correctPart(session, on.part, { withdrawn: true })}>Never came off</button
       >
       {#if complaint}<p class="w-full font-medium text-error" role="alert">{complaint}</p>{/if}
     </div>

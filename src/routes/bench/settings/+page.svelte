@@ -23,7 +23,7 @@
 <form method="POST" class="panel max-w-2xl space-y-4 p-4">
   <label class="block"
     ><span class="label-caps">People, one to a line</span><textarea
-      class="field"
+      class="textarea w-full"
       name="people"
       rows="4"
       aria-invalid={errors.people ? 'true' : undefined}>{value('people', b.people.join('\n'))}</textarea
@@ -35,7 +35,7 @@
       <div>
         <label class="block"
           ><span class="label-caps">{label}</span><input
-            class="field"
+            class="input w-full"
             name={key}
             inputmode="numeric"
             value={value(key, String(b[key]))}
@@ -60,7 +60,7 @@
       <div>
         <label class="block"
           ><span class="label-caps">{label}</span><input
-            class="field"
+            class="input w-full"
             name={key}
             value={value(key, hm(now))}
             placeholder="8:30"
@@ -73,7 +73,7 @@
   </div>
   <label class="block"
     ><span class="label-caps">Days off, one to a line (2026-12-24)</span><textarea
-      class="field"
+      class="textarea w-full"
       name="closed"
       rows="2"
       aria-invalid={errors.closed ? 'true' : undefined}>{value('closed', (b.closed ?? []).join('\n'))}</textarea
@@ -81,6 +81,8 @@
   >
   {@render wrong('closed')}
   <div class="flex gap-2">
-    <button class="action">Keep, and plan anew</button><a class="action quiet" href="/bench">Leave it</a>
+    <button class="btn btn-primary">Keep, and plan anew</button><a class="btn btn-outline btn-primary" href="/bench"
+      >Leave it</a
+    >
   </div>
 </form>

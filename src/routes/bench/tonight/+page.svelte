@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { format, parseISO } from 'date-fns';
+  import { sayDate } from '$lib/ui/marks/day.ts';
 
   let { data } = $props();
   const labels = $derived(data.engines.flatMap((e) => e.labels.map((l) => ({ ...l, tag: e.tag, key: e.id + l.id }))));
@@ -11,12 +11,12 @@
   <div>
     <h1>Leaving tonight</h1>
     <p class="text-sm">
-      {format(parseISO(data.now), 'EEEE d MMMM yyyy')}: what is capped, oiled, drained, warmed or chained.
+      {sayDate(data.now, 'EEEE d MMMM yyyy')}: what is capped, oiled, drained, warmed or chained.
     </p>
   </div>
   <div class="no-print flex gap-2">
-    <button type="button" class="action" onclick={() => window.print()}>Print sheet and labels</button>
-    <a class="action quiet" href="/bench">Bench</a>
+    <button type="button" class="btn btn-primary" onclick={() => window.print()}>Print sheet and labels</button>
+    <a class="btn btn-outline btn-primary" href="/bench">Bench</a>
   </div>
 </div>
 {#if !data.engines.length}
@@ -49,7 +49,7 @@
     {#each labels as l (l.key)}
       <section class="break-inside-avoid border-[6px] border-current p-6 text-center" aria-label="{l.text}, {l.tag}">
         <p class="font-label text-[3.2rem] leading-none font-semibold sm:text-[5.5rem]">{l.text}</p>
-        <p class="mt-4 text-2xl">{l.tag} · {format(parseISO(data.now), 'd MMM yyyy')}</p>
+        <p class="mt-4 text-2xl">{l.tag} · {sayDate(data.now, 'd MMM yyyy')}</p>
         <p class="mt-2 text-xl">{l.because}</p>
       </section>
     {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { drowned } from '$core/record/drowned.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { factGroups, factItem, type FactGroup } from '$core/engine/fact.ts';
@@ -11,7 +12,7 @@
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import LimitLine from '$lib/ui/survey/LimitLine.svelte';
   import { provideSession, Session } from '$lib/ui/session/session.svelte.ts';
-  import { format, parseISO } from 'date-fns';
+
   import { onMount } from 'svelte';
 
   let { data, form } = $props();
@@ -68,10 +69,8 @@
         {#each data.surveys as s (s.id)}
           <li>
             <a class="plain-link tap" href="/surveys/{s.id}"
-              >{caseKinds[s.kind].label}, {format(parseISO(s.startedAt), 'd MMM yyyy')}</a
-            >{#if s.released}<span class="block text-sm"
-                >back in service {format(parseISO(s.released), 'd MMM yyyy')}</span
-              >{/if}
+              >{caseKinds[s.kind].label}, {sayDate(s.startedAt, 'd MMM yyyy')}</a
+            >{#if s.released}<span class="block text-sm">back in service {sayDate(s.released, 'd MMM yyyy')}</span>{/if}
           </li>
         {/each}
       </ul>
@@ -79,22 +78,28 @@
         <summary class="plain-link tap cursor-pointer">Begin another</summary>
         <form method="POST" action="?/assess" class="space-y-2">
           <label class="block"
-            ><span class="label-caps">Kind of case</span><select class="field" name="kind"
+            ><span class="label-caps">Kind of case</span><select class="select w-full" name="kind"
               >{#each Object.entries(caseKinds).filter(([v]) => v !== 'single-job') as [value, k] (value)}<option
                   {value}>{k.label}</option
                 >{/each}</select
             ></label
           >
           {#if form?.message}<p class="text-error" role="alert">{form.message}</p>{/if}
-          <button class="action w-full">Begin</button>
+          <button class="btn btn-primary w-full">Begin</button>
         </form>
       </details>
-      <p class="mt-2"><a class="action w-full" href="/engines/{session.engineId}/care">Care and single jobs</a></p>
       <p class="mt-2">
-        <a class="action quiet w-full" href="/engines/{session.engineId}/history">History and trends</a>
+        <a class="btn btn-primary w-full" href="/engines/{session.engineId}/care">Care and single jobs</a>
       </p>
-      <p class="mt-2"><a class="action quiet w-full" href="/engines/{session.engineId}/tag">Tag with its code</a></p>
-      <p class="mt-2"><a class="action quiet w-full" href="{base}/file.json" download>Export the survey file</a></p>
+      <p class="mt-2">
+        <a class="btn btn-outline btn-primary w-full" href="/engines/{session.engineId}/history">History and trends</a>
+      </p>
+      <p class="mt-2">
+        <a class="btn btn-outline btn-primary w-full" href="/engines/{session.engineId}/tag">Tag with its code</a>
+      </p>
+      <p class="mt-2">
+        <a class="btn btn-outline btn-primary w-full" href="{base}/file.json" download>Export the survey file</a>
+      </p>
     </section>
     {#if data.changes.length}
       <section>
@@ -102,7 +107,7 @@
         <ul class="mt-1 text-sm">
           {#each data.changes as c, k (k)}<li class="border-t border-line py-1 break-words">
               {changeSaid(c.path, c.value)}<span class="block opacity-80"
-                >{c.by ? `${c.by}, ` : ''}{format(parseISO(c.at), 'd MMM HH:mm')}</span
+                >{c.by ? `${c.by}, ` : ''}{sayDate(c.at, 'd MMM HH:mm')}</span
               >
             </li>{/each}
         </ul>

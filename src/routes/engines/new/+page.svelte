@@ -128,7 +128,7 @@
         {#each history as k (k)}{@render field('history', k, historyItems[k] as Item)}{/each}
       </div>
     </details>
-    <button class="action w-full sm:w-auto">Take it in and begin</button>
+    <button class="btn btn-primary w-full sm:w-auto">Take it in and begin</button>
   </div>
   <aside class="hidden lg:block" aria-label="Drawing">
     <div class="panel sticky top-4 p-3">

@@ -32,12 +32,13 @@
       </div>{/if}
   </dl>
   <nav aria-label="Exercise" class="flex gap-2">
-    {#if current === 'statement' || current === 'debrief'}<a class="action quiet" href="{base}/safe"
+    {#if current === 'statement' || current === 'debrief'}<a class="btn btn-outline btn-primary" href="{base}/safe"
         >{a.over ? 'The engine' : 'Back to the engine'}</a
       >{/if}
-    {#if a.over && current !== 'debrief'}<a class="action" href="{base}/debrief">Debrief</a>
-    {:else if !a.over && current !== 'statement'}<a class="action" href="{base}/statement">I know enough</a>{/if}
-    <a class="action quiet" href="/practice">All exercises</a>
+    {#if a.over && current !== 'debrief'}<a class="btn btn-primary" href="{base}/debrief">Debrief</a>
+    {:else if !a.over && current !== 'statement'}<a class="btn btn-primary" href="{base}/statement">I know enough</a
+      >{/if}
+    <a class="btn btn-outline btn-primary" href="/practice">All exercises</a>
   </nav>
 </div>
 {@render children()}

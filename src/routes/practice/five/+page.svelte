@@ -14,7 +14,7 @@
     <h1>What now?</h1>
     <p>{data.kind}. This is what was read last, the newest first{data.done ? `; ${data.done} jobs are done` : ''}.</p>
   </div>
-  <a class="action quiet" href="/practice">All exercises</a>
+  <a class="btn btn-outline btn-primary" href="/practice">All exercises</a>
 </div>
 <div class="mt-3 grid gap-4 lg:grid-cols-[11rem_minmax(0,1fr)_24rem]">
   <div class="mx-auto hidden w-36 lg:block"><EngineDrawing profile={data.profile} class="w-full" /></div>
@@ -50,7 +50,7 @@
           {answered.answer === answered.right ? 'That is it.' : `First: ${answered.title}.`}
         </p>
         <p>{answered.because}</p>
-        <a class="action mt-3" href="/practice/five?q={data.next}" data-sveltekit-reload>Another one</a>
+        <a class="btn btn-primary mt-3" href="/practice/five?q={data.next}" data-sveltekit-reload>Another one</a>
       {/if}
     </div>
   </section>

@@ -51,7 +51,7 @@
         <input
           id="sum-{f.id}"
           name={f.id}
-          class="field"
+          class="input w-full"
           autocomplete="off"
           placeholder={f.optional ? 'may stay empty' : f.standard[units]}
           value={typed[f.id] ?? ''}
@@ -67,7 +67,7 @@
         </p>
       </div>
     {/each}
-    <noscript><button class="action">Work it out</button></noscript>
+    <noscript><button class="btn btn-primary">Work it out</button></noscript>
   </form>
   <section aria-labelledby="answer-title">
     <h2 id="answer-title" class="sr-only">Answer</h2>

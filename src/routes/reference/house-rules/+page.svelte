@@ -18,7 +18,7 @@
         is entered.
       </p>
     </div>
-    <button class="action">Save the rules</button>
+    <button class="btn btn-primary">Save the rules</button>
   </div>
   {#if form?.saved}<p class="font-semibold text-success" role="status">
       Saved. Judgements follow from now on; signed records keep theirs.
@@ -31,7 +31,7 @@
       <div class="panel p-3">
         <label
           ><span class="font-label text-lg font-semibold">{topics[id].topic}</span>
-          <select class="field mt-1" name={id} value={school(data.rules, id)}>
+          <select class="select w-full mt-1" name={id} value={school(data.rules, id)}>
             {#each Object.entries(topics[id].choices) as [value, words] (value)}<option {value}
                 >{words}{value === topics[id].standard ? ' (our default)' : ''}</option
               >{/each}
@@ -49,7 +49,7 @@
       <div>
         <label
           ><span class="label-caps">{rule.label}</span><input
-            class="field"
+            class="input w-full"
             name={id}
             value={form && !form.saved
               ? form.typed[id]
@@ -62,5 +62,5 @@
       </div>
     {/each}
   </div>
-  <button class="action">Save the rules</button>
+  <button class="btn btn-primary">Save the rules</button>
 </form>

@@ -45,7 +45,9 @@
         </p>
       </div>
       <form method="POST" action="?/retire">
-        <input type="hidden" name="id" value={id} /><button class="action quiet">Take off the list</button>
+        <input type="hidden" name="id" value={id} /><button class="btn btn-outline btn-primary"
+          >Take off the list</button
+        >
       </form>
     </li>
   {:else}<li>No instrument yet. Readings are then judged as from an ordinary 0–300 psi gauge.</li>{/each}
@@ -58,7 +60,7 @@
       <div>
         <label
           ><span class="label-caps">{label}</span><input
-            class="field"
+            class="input w-full"
             name={key}
             value={typed[key] ?? ''}
             placeholder={hint}
@@ -69,12 +71,12 @@
       </div>
     {/each}
     <label
-      ><span class="label-caps">Check valve sits</span><select class="field" name="valve"
+      ><span class="label-caps">Check valve sits</span><select class="select w-full" name="valve"
         ><option value="unknown">unknown</option><option value="plug end">at the plug end</option><option
           value="gauge end">at the gauge end</option
         ></select
       ></label
     >
   </div>
-  <button class="action mt-3">Add it</button>
+  <button class="btn btn-primary mt-3">Add it</button>
 </form>

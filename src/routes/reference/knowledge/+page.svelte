@@ -16,14 +16,14 @@
   <form method="GET" role="search" class="flex gap-2">
     <label
       ><span class="sr-only">Search suspects, signs and cures</span><input
-        class="field w-64"
+        class="input w-64"
         name="q"
         value={data.search}
         placeholder="gasket, milky, weak stream"
         maxlength="80"
       /></label
     >
-    <button class="action quiet">Search</button>
+    <button class="btn btn-outline btn-primary">Search</button>
   </form>
 </div>
 {#if count === 0}

@@ -53,7 +53,7 @@
     <label class="label-caps mb-1 block" for={id}>{label}</label>
     <input
       {id}
-      class="field"
+      class="input w-full"
       {value}
       placeholder={hint}
       autocomplete="off"

@@ -11,10 +11,17 @@
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import { fetchSheets } from '$lib/ui/sheets/register.ts';
   import { Advising } from '$lib/ui/session/advising.svelte.ts';
+  import EngineDock from '$lib/ui/survey/EngineDock.svelte';
+  import Menu from '$lib/ui/marks/Menu.svelte';
+  import PlaceList from '$lib/ui/marks/PlaceList.svelte';
+  import { clockWords } from '$lib/ui/yard/clock-words.ts';
   import StartWait from '$lib/ui/survey/StartWait.svelte';
   import WaitBar from '$lib/ui/survey/WaitBar.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
+  import { Others } from '$lib/ui/session/others.ts';
   import { provideSession, Session } from '$lib/ui/session/session.svelte.ts';
+  import ChevronLeft from '@lucide/svelte/icons/chevron-left';
+  import MenuIcon from '@lucide/svelte/icons/menu';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import { onMount, untrack } from 'svelte';
 
@@ -55,24 +62,42 @@
   });
 
   onMount(() => {
-    session.resume();
+    void session.resume();
+    if (data.prefs.speak === 'yes')
+      void import('$lib/ui/session/speak.ts').then(({ speak, spoken }) => {
+        session.onrecorded = (r) => speak(spoken(r, session.units));
+      });
     // Well after the first load: the other checks are then there without a connection.
     const ahead = setTimeout(() => {
       void fetchSheets();
       void import('$lib/ui/survey/WaitForm.svelte');
     }, 3000);
-    const tick = setInterval(() => {
-      session.now = new Date();
-      if (document.visibilityState === 'visible') void session.outbox.flush();
-    }, 15_000);
+    // Each page of this engine opens without a connection, once it has been here with one.
+    const copies = setTimeout(() => {
+      const pages = [
+        'now',
+        'jobs',
+        'suspects',
+        'tray',
+        'ready',
+        'record',
+        ...session.judgement.stations.map((s) => s.id)
+      ];
+      navigator.serviceWorker?.controller?.postMessage({ keep: ['/', ...pages.map((p) => `${base}/${p}`)] });
+    }, 6000);
+    const tick = setInterval(() => (session.now = new Date()), 15_000);
+    // What others add is told by the server; asked for every minute besides, where nothing is told.
+    const others = new Others(data.session.surveyId, () => void session.outbox.flush());
     const wake = (): void => void session.outbox.flush();
     window.addEventListener('online', wake);
     document.addEventListener('visibilitychange', wake);
     return () => {
       advising.stop();
       session.leaks.stop();
+      others.end();
       clearInterval(tick);
       clearTimeout(ahead);
+      clearTimeout(copies);
       window.removeEventListener('online', wake);
       document.removeEventListener('visibilitychange', wake);
     };
@@ -102,11 +127,16 @@
     if (document.querySelector('[role="dialog"]')) return;
     const station = session.judgement.stations[stationKeys.indexOf(e.key)];
     if (station) void goto(`${base}/${station.id}`);
-    else if (e.key === 'n' && now) void goto(placeOf(now, base));
+    else if (e.key === 'n' && now) void goto(page.url.pathname === `${base}/now` ? placeOf(now, base) : `${base}/now`);
     else if (e.key === 's') void goto(`${base}/suspects`);
     else if (e.key === 'j') void goto(`${base}/jobs`);
     else if (e.key === 'u') undo();
-    else if (e.key === 'r') document.querySelector<HTMLInputElement>('[id^="compression-"]:not([disabled])')?.focus();
+    else if (e.key === 'r')
+      document
+        .querySelector<HTMLElement>(
+          'main :is([id^="compression-"], input.input, input[type="radio"], fieldset button):not([disabled])'
+        )
+        ?.focus();
     else if (e.key === '/') document.getElementById('quick-line')?.focus();
     else if (e.key === '?') keys = true;
     else return;
@@ -115,57 +145,77 @@
   const states = {
     saved: 'Saved',
     saving: 'Saving…',
-    kept: 'No connection: kept in this browser, will be sent'
+    kept: 'Kept here, not sent'
   } as const;
 </script>
 
 <svelte:window {onkeydown} />
 
-<div class="{alone} mb-2 flex flex-wrap items-end justify-between gap-x-4 gap-y-1">
-  <div class="min-w-0">
-    <h1 class="truncate">{title}</h1>
-    <p class="truncate text-sm">
+<div class="{alone} -mx-3 mb-1 flex items-center gap-x-2 border-line px-3 max-lg:border-b lg:mx-0 lg:gap-x-3 lg:px-0">
+  <a class="btn btn-ghost btn-square lg:hidden" href="/" aria-label="Yard"
+    ><ChevronLeft size={24} aria-hidden="true" /></a
+  >
+  <div class="flex min-w-0 flex-1 items-baseline gap-x-3">
+    <h1 class="truncate max-lg:text-xl">{title}</h1>
+    <p class="truncate text-sm max-lg:hidden">
       {[engine.identity.maker, engine.identity.model].filter(Boolean).join(' ') || 'unknown make'} · {caseKinds[
         session.survey.assessment.kind
       ].label}{engine.identity.owner ? ` · ${engine.identity.owner}` : ''}
     </p>
   </div>
-  <div class="no-print flex flex-wrap items-center gap-x-3">
+  <div class="no-print flex shrink-0 items-center lg:gap-x-2">
     <p class="text-sm" role="status">
       <span class={session.outbox.state === 'kept' ? 'font-semibold text-warning' : ''}
         >{states[session.outbox.state]}</span
       >{undone ? ` · ${undone}` : ''}
     </p>
-    <button type="button" class="tap gap-1 px-2" disabled={!session.undos.length} onclick={undo}
-      ><Undo2 size={18} aria-hidden="true" /> Undo</button
+    <button type="button" class="btn btn-ghost px-2 font-normal" disabled={!session.undos.length} onclick={undo}
+      ><Undo2 size={18} aria-hidden="true" /> <span class="max-sm:sr-only">Undo</span></button
     >
-    <button type="button" class="tap px-2" onclick={() => (keys = true)} aria-label="List of keys"
-      ><kbd class="font-label">?</kbd></button
+    <button
+      type="button"
+      class="btn btn-ghost px-2 max-lg:hidden"
+      onclick={() => (keys = true)}
+      aria-label="List of keys"><kbd class="font-label">?</kbd></button
     >
-    <StartWait {station} />
-    <EngineTabs {base} engine="/engines/{data.session.engineId}" drowned={wasDrowned} />
+    <div class="max-lg:hidden"><StartWait {station} /></div>
+    <div class="max-lg:hidden">
+      <EngineTabs {base} engine="/engines/{data.session.engineId}" drowned={wasDrowned} />
+    </div>
+    <Menu label="This engine and other places" class="lg:hidden">
+      {#snippet face()}<MenuIcon size={24} aria-hidden="true" />{/snippet}
+      <EngineTabs {base} engine="/engines/{data.session.engineId}" drowned={wasDrowned} list />
+      <div class="border-y border-line px-2"><StartWait {station} /></div>
+      <PlaceList />
+    </Menu>
   </div>
 </div>
 {#if clock}
-  <p class="{alone} mb-2 border-l-4 border-hold pl-3">
-    <strong class="sounding text-2xl text-hold"
-      >{clock.hoursLeft > 0
-        ? `${Math.floor(clock.hoursLeft)} h ${Math.floor((clock.hoursLeft % 1) * 60)} min left`
-        : 'time is past'}</strong
+  <p class="{alone} mb-1 border-l-4 border-hold pl-3">
+    <strong class="sounding text-xl text-hold"
+      >{clock.hoursLeft > 0 ? clockWords(clock.hoursLeft) : 'time is past'}</strong
     > <span class="text-sm">{clock.sentence} Judged by: {clock.school}.</span>
   </p>
 {/if}
-<div class="{alone} mb-3" class:hidden={page.params.flow}>
+<div class="{alone} mb-2" class:hidden={page.params.flow}>
   <HoldBanner holds={raised} {base} onoverride={(hold, reason) => session.override(hold, reason)} />
 </div>
 <WaitBar />
+{#if session.outbox.unkept}
+  <p class="mb-2 border-2 border-warning p-2 font-medium text-warning" role="alert">
+    This browser’s store is full: keep this page open until everything is sent, or free some space.
+  </p>
+{/if}
 {#if session.outbox.refusals.length}
   <div class="mb-3 border-2 border-error p-3" role="alert">
     {#each session.outbox.refusals as r (r.id)}<p class="font-medium text-error">{r.message}</p>{/each}
-    <button type="button" class="action quiet mt-2" onclick={() => session.outbox.dismiss()}>I have read it</button>
+    <button type="button" class="btn btn-outline btn-primary mt-2" onclick={() => session.outbox.dismiss()}
+      >I have read it</button
+    >
   </div>
 {/if}
-{@render children()}
+<div class="pb-20 lg:pb-0">{@render children()}</div>
+<EngineDock {base} points={session.judgement.stations.find((s) => s.id === station)?.findings.length ?? 0} />
 {#if keys}
   {#await import('$lib/ui/survey/KeysDialog.svelte') then { default: KeysDialog }}<KeysDialog
       onclose={() => (keys = false)}

@@ -61,7 +61,9 @@
       </p>
     {:else if fitting.state === 'working'}
       <p class="flex items-center gap-3">
-        Fitting the model … <button type="button" class="action quiet" onclick={() => fitting.stop()}>Stop</button>
+        Fitting the model … <button type="button" class="btn btn-outline btn-primary" onclick={() => fitting.stop()}
+          >Stop</button
+        >
       </p>
     {:else}<p>Nothing to fit yet.</p>{/if}
   </div>

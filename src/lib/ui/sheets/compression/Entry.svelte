@@ -102,22 +102,39 @@
       )
     )
   );
+  /** A reading in full, for its title and for those who listen: every pull, the oil, the volts. */
+  const said = (r: Reading): string =>
+    `${sayValue(allItems[r.what], r.value, session.units)}${nothing.has(r.id) ? ` · ${voidWords[nothing.get(r.id)!]}` : ''}${
+      r.conditions?.bores === 'oiled' ? ' oiled' : ''
+    }${r.conditions?.volts ? ` · ${r.conditions.volts} V` : ''}`;
+  /** Where the needle came to rest. */
+  const short = (r: Reading): string =>
+    sayValue(allItems['compression.pressure'], Array.isArray(r.value) ? r.value.at(-1) : r.value, session.units);
   const focus = (node: HTMLInputElement): void => node.focus();
-  const example = $derived(session.units === 'us' ? '95 psi, or 60 80 90 94' : '6.5 bar, or 4.1 5.5 6.2');
+  /** Pull by pull needs a keyboard with a space; the needle at rest is a number. */
+  let pulls = $state(false);
+  const example = $derived(
+    pulls ? (session.units === 'us' ? '60 80 90 94' : '4.1 5.5 6.2') : session.units === 'us' ? '95 psi' : '6.5 bar'
+  );
 </script>
 
-<ol class="mt-2">
+<ol>
   {#each cylinders as c (c)}
     {@const list = taken(c)}
-    <li class="grid grid-cols-[minmax(9rem,13rem)_1fr] items-start gap-x-3 border-t border-line py-1.5">
+    <li
+      class="grid grid-cols-[5.5rem_8.5rem_1fr] items-center gap-x-2 border-b border-line py-[3px] sm:grid-cols-[7rem_10rem_1fr]"
+    >
+      <label class="leading-tight" for="compression-{c}"
+        ><span class="label-caps">Cylinder {c}</span>{#if list.length}<span class="block text-sm"
+            ><span class="sr-only">, </span>repeat {list.length + 1}</span
+          >{/if}</label
+      >
       <div>
-        <label class="label-caps" for="compression-{c}"
-          >Cylinder {c}{list.length ? `, repeat ${list.length + 1}` : ''}</label
-        >
         <input
           id="compression-{c}"
-          class="field"
-          inputmode="text"
+          class="input w-full text-lg"
+          inputmode={pulls ? 'text' : 'decimal'}
+          enterkeyhint={c === count ? 'done' : 'next'}
           autocomplete="off"
           placeholder={example}
           disabled={Boolean(stop)}
@@ -129,11 +146,11 @@
           onkeydown={(e) => onkeydown(e, c)}
         />
       </div>
-      <div class="flex min-h-[44px] flex-wrap items-end gap-1.5 self-end">
+      <div class="flex min-h-[44px] flex-wrap items-center gap-1.5">
         {#each list as r (r.id)}
           {#if fixing?.id === r.id}
             <input
-              class="field w-40"
+              class="input w-40"
               aria-label="Correct this reading; empty takes it back"
               value={fixing.text}
               {@attach focus}
@@ -144,24 +161,27 @@
           {:else}
             <button
               type="button"
-              class="chip"
-              title="Correct or take back"
+              class="chip px-2"
+              title="{said(r)}: correct or take back"
+              aria-label={said(r)}
               onclick={() =>
                 (fixing = { id: r.id, text: r.typed ?? sayValue(allItems[r.what], r.value, session.units) })}
-              >{#if nothing.has(r.id)}<s class="whitespace-nowrap"
-                  >{sayValue(allItems[r.what], r.value, session.units)}</s
-                >
-                · {voidWords[nothing.get(r.id)!]}{:else}{sayValue(allItems[r.what], r.value, session.units)}{/if}{r
-                .conditions?.bores === 'oiled'
-                ? ' oiled'
-                : ''}{r.conditions?.volts ? ` · ${r.conditions.volts} V` : ''}</button
+              >{#if nothing.has(r.id)}<s class="sounding">{short(r)}</s>
+                {voidWords[nothing.get(r.id)!]}{:else}<span class="sounding">{short(r)}</span
+                >{/if}{#if r.conditions?.bores === 'oiled'}<span class="text-sm">oiled</span
+                >{/if}{#if Array.isArray(r.value)}<span class="text-sm">{r.value.length} pulls</span>{/if}</button
             >
           {/if}
-        {:else}<span class="self-center text-sm">no reading yet</span>{/each}
+        {:else}<span class="text-sm">no reading yet</span>{/each}
       </div>
-      {#if complaints[c]}<p id="compression-{c}-error" class="col-span-2 font-medium text-error" role="alert">
+      {#if complaints[c]}<p id="compression-{c}-error" class="col-span-3 font-medium text-error" role="alert">
           {complaints[c]}
         </p>{/if}
     </li>
   {/each}
 </ol>
+<div class="text-sm">
+  <label class="tap gap-2"
+    ><input type="checkbox" class="toggle toggle-primary" bind:checked={pulls} /> pull by pull: the needle after each</label
+  >
+</div>

@@ -40,7 +40,7 @@
   </p>
   <label class="mb-2 block max-w-md"
     ><span class="label-caps">Tester</span>
-    <select class="field" value={testerId} onchange={(e) => (picked = e.currentTarget.value)}>
+    <select class="select w-full" value={testerId} onchange={(e) => (picked = e.currentTarget.value)}>
       {#each testers as t (t.id)}<option value={t.id}>{t.instrument.name}</option>{/each}
       {#if !testers.length}<option value="">published tester: 80 psi through 0.040 in</option>{/if}
     </select></label

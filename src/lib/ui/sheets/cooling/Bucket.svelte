@@ -54,7 +54,7 @@
 <form onsubmit={take} novalidate class="flex flex-wrap items-end gap-2">
   <label class="w-32"
     ><span class="label-caps">Into the bucket</span><input
-      class="field"
+      class="input w-full"
       placeholder={session.units === 'us' ? '1 qt' : '1 L'}
       bind:value={amount}
       autocomplete="off"
@@ -62,17 +62,17 @@
   >
   <label class="w-28"
     ><span class="label-caps">In seconds</span><input
-      class="field"
+      class="input w-full"
       inputmode="decimal"
       placeholder="32"
       bind:value={time}
       autocomplete="off"
     /></label
   >
-  <button type="button" class="action quiet" onclick={watch}
+  <button type="button" class="btn btn-outline btn-primary" onclick={watch}
     >{tick ? `Stop at ${((now - from) / 1000).toFixed(0)} s` : 'Stopwatch'}</button
   >
-  <button class="action">Take it</button>
+  <button class="btn btn-primary">Take it</button>
 </form>
 {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}
 {#if taken.length}

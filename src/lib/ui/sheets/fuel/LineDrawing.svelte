@@ -41,7 +41,7 @@
 <div class="panel mt-2 p-3">
   <div class="mb-2 flex items-center justify-between gap-2">
     <h3 class="text-xl">{open.part.label}</h3>
-    {#if next}<button type="button" class="action quiet" onclick={() => (at = next.part.id)}
+    {#if next}<button type="button" class="btn btn-outline btn-primary" onclick={() => (at = next.part.id)}
         >Next: {next.part.label.split(',')[0]}</button
       >{/if}
   </div>

@@ -56,7 +56,7 @@
         </p>
         <button
           type="button"
-          class="action quiet mt-1"
+          class="btn btn-outline btn-primary mt-1"
           onclick={() => {
             session.read('fuel.oilAdded', fix.pour!.oil);
             session.read('fuel.mix', Math.min(1000, Math.max(1, fix.pour!.ratio)));

@@ -63,7 +63,7 @@
     </p>
     <button
       type="button"
-      class="action mt-2 min-h-14 w-full"
+      class="btn btn-primary mt-2 min-h-14 w-full"
       onclick={() => (session.read('oil.dipAt', now / 1000, { typed: `${now} mm` }), (at = undefined))}
       >Record this dip</button
     >

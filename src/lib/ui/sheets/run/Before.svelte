@@ -58,6 +58,6 @@
     >
   </li>
 </ul>
-<button type="button" class="action mt-3 min-h-16 w-full text-xl" disabled={Boolean(stop)} onclick={onstart}
+<button type="button" class="btn btn-primary mt-3 min-h-16 w-full text-xl" disabled={Boolean(stop)} onclick={onstart}
   >{again ? 'It runs again: start the clock' : 'It runs: start the clock'}</button
 >

@@ -67,7 +67,7 @@
       >{entry.state === 'looking' ? 'Looking at' : 'Reading'}
       {entry.file?.name}: {Math.round(100 * entry.share)} %, {entry.rows} rows</span
     >
-    <button type="button" class="action quiet" onclick={() => entry.cancel()}>Cancel</button>
+    <button type="button" class="btn btn-outline btn-primary" onclick={() => entry.cancel()}>Cancel</button>
   </div>
 {/if}
 {#if entry.state === 'asking' && table && entry.plan}
@@ -101,8 +101,8 @@
     </p>
   {/if}
   <div class="mt-2 flex gap-2">
-    <button type="button" class="action" onclick={take}>Read it</button>
-    <button type="button" class="action quiet" onclick={() => entry.cancel()}>Leave it</button>
+    <button type="button" class="btn btn-primary" onclick={take}>Read it</button>
+    <button type="button" class="btn btn-outline btn-primary" onclick={() => entry.cancel()}>Leave it</button>
   </div>
 {/if}
 {#if entry.message}<p class="mt-2 font-medium text-error" role="alert">{entry.message}</p>{/if}

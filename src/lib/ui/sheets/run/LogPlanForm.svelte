@@ -56,7 +56,7 @@
   <label
     ><span class="label-caps">{label}</span>
     <select
-      class="field"
+      class="select w-full"
       value={value ?? ''}
       aria-invalid={open.has(id)}
       aria-describedby={open.has(id) ? `log-${id}` : undefined}
@@ -95,7 +95,7 @@
     <label
       ><span class="label-caps">Seconds between samples</span>
       <input
-        class="field"
+        class="input w-full"
         inputmode="decimal"
         value={plan.every ?? ''}
         aria-invalid={open.has('every')}
@@ -135,7 +135,7 @@
       <label
         ><span class="label-caps">{i ? 'Another temperature' : 'Temperature'}</span>
         <select
-          class="field"
+          class="select w-full"
           value={t ? String(t.column) : ''}
           aria-invalid={i === 0 && open.has('temperature')}
           onchange={(e) => warm(i, e.currentTarget.value)}
@@ -148,7 +148,7 @@
         <label
           ><span class="label-caps">Where “{table.header[t.column]}” was</span>
           <select
-            class="field"
+            class="select w-full"
             value={t.spot ?? ''}
             aria-invalid={!t.spot && open.has('spot')}
             onchange={(e) => place(i, e.currentTarget.value)}
@@ -164,7 +164,7 @@
     <label
       ><span class="label-caps">“{word}” in “{table.header[plan.places!.column]}” is</span>
       <select
-        class="field"
+        class="select w-full"
         value={Object.hasOwn(plan.places!.spots, word) ? plan.places!.spots[word] : ''}
         onchange={(e) => placeOf(word, e.currentTarget.value)}
       >
@@ -197,7 +197,7 @@
   <label
     ><span class="label-caps">Engine speed</span>
     <select
-      class="field"
+      class="select w-full"
       value={plan.rpm === undefined ? '' : String(plan.rpm)}
       onchange={(e) => set({ rpm: number(e.currentTarget.value) })}
     >

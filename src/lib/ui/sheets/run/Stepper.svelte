@@ -45,7 +45,7 @@
       >{/each}
     <input
       id="step-{label}"
-      class="field sounding min-h-14 w-16 min-w-0 grow px-1 text-center text-2xl"
+      class="input sounding min-h-14 w-16 min-w-0 grow px-1 text-center text-2xl"
       inputmode="decimal"
       autocomplete="off"
       value={text}
@@ -60,7 +60,7 @@
         onclick={() => step(by)}>+{by}</button
       >{/each}
   </div>
-  <button type="button" class="action mt-1 min-h-14 w-full" onclick={take}
+  <button type="button" class="btn btn-primary mt-1 min-h-14 w-full" onclick={take}
     >Take {Number.isFinite(rounded) && typed !== undefined ? '' : 'the same, '}{text} {unit.symbol}</button
   >
   {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}

@@ -152,13 +152,13 @@
 <form class="mt-2 flex gap-1.5" onsubmit={(e) => (e.preventDefault(), say())}>
   <label class="grow"
     ><span class="sr-only">Remark</span><input
-      class="field"
+      class="input w-full"
       placeholder="Remark: noise, vibration, what was done"
       maxlength="200"
       bind:value={remark}
     /></label
   >
-  <button class="action quiet">Note it</button>
+  <button class="btn btn-outline btn-primary">Note it</button>
 </form>
 {#if session.survey.engine.profile.starting !== 'rope'}
   <div class="mt-2 max-w-72">

@@ -20,9 +20,9 @@
     </p>
   </div>
   <div class="flex flex-wrap gap-2">
-    <a class="action quiet" href="{base}/care/care.ics" download>Into a calendar</a>
-    <a class="action quiet" href="{base}/history">History</a>
-    <a class="action quiet" href="{base}/tag">Tag to print</a>
+    <a class="btn btn-outline btn-primary" href="{base}/care/care.ics" download>Into a calendar</a>
+    <a class="btn btn-outline btn-primary" href="{base}/history">History</a>
+    <a class="btn btn-outline btn-primary" href="{base}/tag">Tag to print</a>
   </div>
 </div>
 <div class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
@@ -42,7 +42,9 @@
             <form method="POST" action="?/begin" class="flex items-center justify-between gap-3">
               <input type="hidden" name="flow" value={f.id} />
               <p><strong>{f.title}</strong><span class="block text-sm">{f.means}</span></p>
-              <button class="action quiet whitespace-nowrap" aria-label="Begin: {f.title}">{f.minutes} min</button>
+              <button class="btn btn-outline btn-primary whitespace-nowrap" aria-label="Begin: {f.title}"
+                >{f.minutes} min</button
+              >
             </form>
           </li>
         {/each}
@@ -51,7 +53,7 @@
     <form method="POST" action="?/done" class="panel space-y-2 p-3" aria-labelledby="else-title">
       <h2 id="else-title">Done already, elsewhere or before</h2>
       <label class="block"
-        ><span class="label-caps">What</span><select class="field" name="what" value={typed.what ?? ''}>
+        ><span class="label-caps">What</span><select class="select w-full" name="what" value={typed.what ?? ''}>
           <option value="">choose</option>
           {#each data.care.due.filter((d) => !d.id.startsWith('inspect-')) as d (d.id)}<option value={d.id}
               >{d.title}</option
@@ -62,7 +64,7 @@
       <div class="grid grid-cols-2 gap-2">
         <label class="block"
           ><span class="label-caps">On</span><input
-            class="field"
+            class="input w-full"
             type="date"
             name="on"
             value={typed.on ?? format(new Date(), 'yyyy-MM-dd')}
@@ -70,7 +72,7 @@
         >
         <label class="block"
           ><span class="label-caps">At engine hours</span><input
-            class="field"
+            class="input w-full"
             name="hours"
             value={typed.hours ?? ''}
             placeholder="unknown"
@@ -81,7 +83,7 @@
       {#each ['on', 'hours'] as key (key)}{#if errors[key]}<p class="font-medium text-error" role="alert">
             {errors[key]}
           </p>{/if}{/each}
-      <button class="action">Keep</button>
+      <button class="btn btn-primary">Keep</button>
       {#if form && 'saved' in form}<p class="text-sm" role="status">Kept.</p>{/if}
     </form>
   </div>

@@ -1,11 +1,11 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import TrendChart from '$lib/ui/history/TrendChart.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
-  import { format, parseISO } from 'date-fns';
 
   let { data } = $props();
   const day = (s: { kind: string; startedAt: string }): string =>
-    `${format(parseISO(s.startedAt), 'd MMM yyyy')}, ${s.kind.toLowerCase()}`;
+    `${sayDate(s.startedAt, 'd MMM yyyy')}, ${s.kind.toLowerCase()}`;
 </script>
 
 <svelte:head><title>History · {data.tag} · Indaga</title></svelte:head>
@@ -38,12 +38,12 @@
     <form method="GET" class="mt-1 flex flex-wrap items-end gap-2">
       {#each [['a', 'Earlier', data.compared?.a], ['b', 'Later', data.compared?.b]] as const as [name, label, chosen] (name)}
         <label
-          ><span class="label-caps">{label}</span><select class="field" {name} value={chosen}>
+          ><span class="label-caps">{label}</span><select class="select w-full" {name} value={chosen}>
             {#each data.surveys as s (s.id)}<option value={s.id} selected={s.id === chosen}>{day(s)}</option>{/each}
           </select></label
         >
       {/each}
-      <button class="action quiet">Compare</button>
+      <button class="btn btn-outline btn-primary">Compare</button>
     </form>
     {#if !data.compared}<p class="mt-2">Choose two different assessments.</p>
     {:else if data.compared.rows.length}<div class="mt-2"><BeforeAfterTable rows={data.compared.rows} /></div>

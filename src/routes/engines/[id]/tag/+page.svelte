@@ -7,7 +7,7 @@
 
 <div class="no-print mb-3 flex flex-wrap items-center gap-3">
   <h1>Tag of {data.tag}</h1>
-  <button type="button" class="action" onclick={() => window.print()}>Print</button>
+  <button type="button" class="btn btn-primary" onclick={() => window.print()}>Print</button>
 </div>
 <section
   class="grid max-w-xl grid-cols-[auto_1fr] items-center gap-5 border-[3px] border-current bg-white p-5 text-black"

@@ -76,7 +76,9 @@
         <p class="font-semibold text-hold">{form.says}</p>
         {#if form.refused}<form method="POST" use:enhance={sending} class="mt-2">
             <input type="hidden" name="kind" value="look" /><input type="hidden" name="act" value={form.refused} />
-            <button class="action quiet" name="anyway" value="yes" disabled={busy}>Do it anyway, and see</button>
+            <button class="btn btn-outline btn-primary" name="anyway" value="yes" disabled={busy}
+              >Do it anyway, and see</button
+            >
           </form>{/if}
       </div>
     {/if}
@@ -138,7 +140,7 @@
           <p class="text-lg leading-snug font-semibold">{first.title}</p>
           <p class="text-sm">{first.because}</p>
           <form method="POST" use:enhance={sending} class="mt-2">
-            <button class="action w-full" name="kind" value="follow" disabled={busy}>Do this</button>
+            <button class="btn btn-primary w-full" name="kind" value="follow" disabled={busy}>Do this</button>
           </form>
         {:else if mode === 'on-demand'}
           {#if form && 'advice' in form && form.advice}<p class="text-lg leading-snug font-semibold" role="status">
@@ -146,7 +148,9 @@
             </p>
             <p class="text-sm">{form.advice.because}</p>{/if}
           <form method="POST" use:enhance={sending} class="mt-1">
-            <button class="action quiet w-full" name="kind" value="ask" disabled={busy}>What would you do now?</button>
+            <button class="btn btn-outline btn-primary w-full" name="kind" value="ask" disabled={busy}
+              >What would you do now?</button
+            >
           </form>
         {:else}<p class="text-sm">Your judgement alone; holds still speak.</p>{/if}
       </section>
@@ -155,21 +159,21 @@
         <form method="POST" use:enhance={sending} class="mt-1 space-y-2">
           <input type="hidden" name="kind" value="job" />
           <label class="block"
-            ><span class="sr-only">Work to do</span><select class="field" name="job"
+            ><span class="sr-only">Work to do</span><select class="select w-full" name="job"
               >{#each data.jobs as job (job.id)}<option value={job.id}>{job.title}</option>{/each}</select
             ></label
           >
-          <button class="action quiet w-full" disabled={busy}>Do this work</button>
+          <button class="btn btn-outline btn-primary w-full" disabled={busy}>Do this work</button>
         </form>
         <form method="POST" use:enhance={sending} class="mt-2 flex items-end gap-2">
           <input type="hidden" name="kind" value="wait" />
           <label class="grow"
-            ><span class="label-caps">Wait</span><select class="field" name="minutes"
+            ><span class="label-caps">Wait</span><select class="select w-full" name="minutes"
               ><option value="30">half an hour</option><option value="240">four hours</option><option value="1440"
                 >a day</option
               ></select
             ></label
-          ><button class="action quiet" disabled={busy}>Wait</button>
+          ><button class="btn btn-outline btn-primary" disabled={busy}>Wait</button>
         </form>
       </section>
     {/if}

@@ -117,7 +117,7 @@
   <CalibrationTable calibration={data.calibration} />
 </section>
 <p class="mt-4 flex gap-2">
-  <a class="action" href={data.set ? `/practice/sets/${data.set}` : '/practice'}
+  <a class="btn btn-primary" href={data.set ? `/practice/sets/${data.set}` : '/practice'}
     >{data.set ? 'Back to the set' : 'Another exercise'}</a
   >
 </p>

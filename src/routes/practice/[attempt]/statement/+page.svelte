@@ -19,7 +19,7 @@
     <p>Mark what you think is there. What you leave counts as “no”.</p>
     <label class="mt-2 block max-w-sm"
       ><span class="label-caps">Find</span><input
-        class="field"
+        class="input w-full"
         type="search"
         placeholder="gasket, coil, seal"
         bind:value={find}
@@ -65,7 +65,7 @@
     <p class="text-sm" aria-live="polite">{count} marked as likely or possible.</p>
     <label class="block"
       ><span class="label-caps">What to do with the engine</span><select
-        class="field"
+        class="select w-full"
         name="option"
         value={form?.option ?? ''}
         ><option value="">not said</option>{#each data.options as [id, label] (id)}<option value={id}>{label}</option
@@ -74,7 +74,7 @@
     >
     <label class="block"
       ><span class="label-caps">What its faults cost in all, cr</span><input
-        class="field"
+        class="input w-full"
         name="cost"
         inputmode="decimal"
         value={form?.cost ?? ''}
@@ -84,6 +84,6 @@
     >
     {#if form?.says}<p id="cost-error" class="font-medium text-error" role="alert">{form.says}</p>{/if}
     <p class="text-sm">After this the exercise is over and the truth is shown.</p>
-    <button class="action w-full">Say it, and see</button>
+    <button class="btn btn-primary w-full">Say it, and see</button>
   </section>
 </form>

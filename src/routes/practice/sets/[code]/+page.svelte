@@ -28,7 +28,7 @@
       ]}. Give the code to whoever takes part; it makes the same engines on any installation.
     </p>
   </div>
-  <a class="action quiet" href="/practice">All exercises</a>
+  <a class="btn btn-outline btn-primary" href="/practice">All exercises</a>
 </div>
 {#if !data.who}<p class="mt-2 border-l-4 border-warning pl-3">
     Put your name in the field above first: the board goes by it.
@@ -38,7 +38,7 @@
   {#each numbers as n (n)}
     <li>
       <form method="POST">
-        <button class="action {state(n) === 'over' ? 'quiet' : ''}" name="number" value={n}
+        <button class="btn btn-primary {state(n) === 'over' ? 'btn-outline' : ''}" name="number" value={n}
           >Engine {n}{state(n) === 'open' ? ': go on' : state(n) === 'over' ? ': again' : ''}</button
         >
       </form>
@@ -48,7 +48,7 @@
 <section class="mt-6" aria-labelledby="board-title">
   <div class="flex flex-wrap items-center justify-between gap-2">
     <h2 id="board-title" class="text-xl">The board</h2>
-    <a class="action quiet" href="/practice/sets/{data.code}/board.csv" download>CSV</a>
+    <a class="btn btn-outline btn-primary" href="/practice/sets/{data.code}/board.csv" download>CSV</a>
   </div>
   <div class="overflow-x-auto">
     <table class="mt-2 w-full text-sm">

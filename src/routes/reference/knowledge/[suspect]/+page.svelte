@@ -47,7 +47,7 @@
           class="grid items-center gap-x-4 gap-y-1 border-t border-line py-1.5 first:border-t-0 sm:grid-cols-[1fr_15rem]"
         >
           <span>{l.says}</span>
-          <select class="field" name="sign.{l.sign}" value={nameOf(l.own)}>
+          <select class="select w-full" name="sign.{l.sign}" value={nameOf(l.own)}>
             <option value="ours">{l.strength}, {percent(strengths[l.strength])} (ours)</option>
             {#each strengthNames.filter((n) => n !== l.strength) as n (n)}<option value={n}
                 >{n}, {percent(strengths[n])}</option
@@ -60,7 +60,7 @@
     </div>
     <label class="block max-w-64"
       ><span class="label-caps">In your yard before any look, of a hundred</span><input
-        class="field"
+        class="input w-full"
         name="prior"
         inputmode="decimal"
         value={form && !form.saved ? form.typed : data.ownPrior === undefined ? '' : percent(data.ownPrior)}
@@ -69,7 +69,7 @@
       /></label
     >
     {#if form?.message}<p class="font-medium text-error" role="alert">{form.message}</p>{/if}
-    <button class="action">Save</button>
+    <button class="btn btn-primary">Save</button>
   </form>
   <aside class="panel p-4">
     <dl class="space-y-2">

@@ -9,6 +9,7 @@
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
+  import { paneOf } from '$lib/ui/survey/pane.ts';
   import NowLine from '$lib/ui/survey/NowLine.svelte';
   import NowCard from '$lib/ui/survey/NowCard.svelte';
   import SuspectsCard from '$lib/ui/suspects/SuspectsCard.svelte';
@@ -27,7 +28,7 @@
   const findings = $derived([...(here?.findings ?? [])].sort(byGravity));
   const stop = $derived(refusalOf(j.holds, id));
   const round = $derived(session.roundOf(id));
-  let pane = $state<'check' | 'engine' | 'findings'>('check');
+  const pane = $derived(paneOf(page.url));
 
   onMount(() => {
     if (page.url.searchParams.has('recheck')) session.startRecheck(id);
@@ -38,71 +39,55 @@
 
 <svelte:head><title>{check.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
 
-<div class="grid gap-4 pb-16 lg:grid-cols-[23rem_minmax(0,1fr)_18.5rem] lg:pb-0">
+<div class="grid gap-4 lg:grid-cols-[22.5rem_minmax(0,1fr)_18rem]">
   <aside class="{pane === 'engine' ? '' : 'hidden'} lg:block" aria-label="Engine">
     <StationChart profile={session.survey.engine.profile} stations={j.stations} {base} current={id} {barrels} />
   </aside>
 
   <section class="{pane === 'check' ? '' : 'hidden'} min-w-0 lg:block" aria-labelledby="check-title">
-    <div class="mb-2 lg:hidden"><NowLine moves={session.moves} {base} here="{base}/{id}" /></div>
-    <div class="flex flex-wrap items-center justify-between gap-2">
+    <div class="mb-1 lg:hidden"><NowLine moves={session.moves} {base} here="{base}/{id}" /></div>
+    <div class="flex min-h-11 flex-wrap items-center gap-x-3">
       <h2 id="check-title" class="text-2xl">{check.title}</h2>
-      <div class="flex items-center gap-3 text-sm">
-        <span>{check.minutes} min</span>
-        {#if round > 1}<span class="font-semibold">re-check {round - 1}</span>{/if}
-        {#if here && here.condition !== 'not-looked-at'}<button
-            type="button"
-            class="action quiet"
-            onclick={() => session.startRecheck(id)}>Start a re-check</button
-          >{/if}
-      </div>
+      {#if here}<Shape condition={here.condition} word />{/if}
+      <span class="text-sm max-sm:hidden">{check.minutes} min</span>
+      {#if round > 1}<span class="text-sm font-semibold">re-check {round - 1}</span>{/if}
+      {#if here && here.condition !== 'not-looked-at'}<button
+          type="button"
+          class="btn ml-auto btn-ghost px-2 font-normal text-primary underline"
+          onclick={() => session.startRecheck(id)}>Start a re-check</button
+        >{/if}
     </div>
-    <details class="mb-2">
+    <HazardLines ids={[...check.hazards.before, ...check.hazards.during]} brief />
+    {#if stop}<p class="mt-1 border-2 border-hold p-2 font-semibold text-hold" role="status">{stop}</p>{/if}
+    <div class="mt-2">
+      {#if !fitted}
+        <p class="panel p-4">
+          {check.absent ?? 'This engine has none.'} Press a number for another check.
+        </p>
+      {:else}
+        {#key `${id}${round}`}
+          <Sheet station={id} instruments={data.instruments} references={data.references} earlier={data.earlier} />
+        {/key}
+      {/if}
+    </div>
+    <details class="mt-3">
       <summary class="plain-link tap cursor-pointer text-sm">How it is done</summary>
       <ol class="list-decimal space-y-0.5 pb-2 pl-5 text-sm">
         {#each check.how as line (line)}<li>{line}</li>{/each}
       </ol>
     </details>
-    {#if stop}<p class="mb-3 border-2 border-hold p-3 font-semibold text-hold" role="status">{stop}</p>{/if}
-    {#if !fitted}
-      <p class="panel p-4">
-        {check.absent ?? 'This engine has none.'} Press a number for another check.
-      </p>
-    {:else}
-      {#key `${id}${round}`}
-        <Sheet station={id} instruments={data.instruments} references={data.references} earlier={data.earlier} />
-      {/key}
-    {/if}
-    <div class="mt-4"><HazardLines ids={[...check.hazards.before, ...check.hazards.during]} /></div>
   </section>
 
-  <aside class="{pane === 'findings' ? '' : 'hidden'} lg:block" aria-label="What it points to">
-    <div class="mb-3"><NowCard moves={session.moves} {base} here="{base}/{id}" /></div>
-    <div class="mb-3"><SuspectsCard advice={session.advice} weighing={session.weighing} {base} /></div>
+  <aside class="{pane === 'findings' ? '' : 'hidden'} space-y-3 lg:block" aria-label="What it points to">
+    <NowCard moves={session.moves} {base} here="{base}/{id}" />
     <div class="panel p-3">
-      <div class="flex items-center justify-between">
-        <h2>What it points to</h2>
-        {#if here}<Shape condition={here.condition} word />{/if}
-      </div>
+      <h2>What it points to</h2>
       <div aria-live="polite" class="mt-1 min-h-24">
         {#each findings as f (f.id)}<FindingCard finding={f} />{:else}<p class="text-sm">
             Nothing recorded here yet. Unknown is an answer; leave what you cannot see.
           </p>{/each}
       </div>
     </div>
+    <SuspectsCard advice={session.advice} weighing={session.weighing} {base} />
   </aside>
 </div>
-
-<nav
-  aria-label="Parts of this sheet"
-  class="fixed inset-x-0 bottom-0 z-20 flex border-t border-line bg-base-100 lg:hidden"
->
-  {#each [['engine', 'Engine'], ['check', 'Check'], ['findings', `Points to (${findings.length})`]] as const as [p, label] (p)}
-    <button
-      type="button"
-      class="min-h-[52px] flex-1 border-t-4 {pane === p ? 'border-primary font-semibold' : 'border-transparent'}"
-      aria-pressed={pane === p}
-      onclick={() => (pane = p)}>{label}</button
-    >
-  {/each}
-</nav>

@@ -123,7 +123,7 @@
           ? `Labels it must carry: ${labels.map((l) => l.text).join(', ')}.`
           : 'No label is called for by the record.'}
       </p>
-      <a class="action mt-2 w-full" href="{base}/labels">Print the labels</a>
+      <a class="btn btn-primary mt-2 w-full" href="{base}/labels">Print the labels</a>
     </section>
     <HazardLines ids={['backfire', 'chemicals', 'eyes', 'waste', 'battery']} />
   </aside>

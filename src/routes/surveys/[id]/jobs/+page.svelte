@@ -17,6 +17,8 @@
   const j = $derived(session.judgement);
   const steps = $derived(following(j, session.advice).steps);
   const open = $derived(steps.filter((s) => s.state === 'open'));
+  /** The one that is the next thing to do, else the first. */
+  const atHand = $derived(session.moves.find((m) => m.kind === 'job' && !m.waits)?.job ?? open[0]?.id);
   const closed = $derived(steps.filter((s) => s.state !== 'open'));
   const labels = $derived(labelsOf(j.context, j.holds));
   const rows = $derived(beforeAfter(j.context));
@@ -66,6 +68,7 @@
             <JobCard
               {step}
               number={k + 1}
+              open={step.id === atHand}
               {base}
               {titles}
               {order}
@@ -78,13 +81,19 @@
         <h3 class="mt-5 mb-2">Done</h3>
         <ol class="space-y-2">
           {#each closed as step (step.id)}<li>
-              <JobCard {step} {base} {titles} onmark={(state, note) => session.mark(step.id, state, note)} />
+              <JobCard
+                {step}
+                {base}
+                {titles}
+                open={step.state === 'done'}
+                onmark={(state, note) => session.mark(step.id, state, note)}
+              />
             </li>{/each}
         </ol>
       {/if}
     {/if}
     <p class="mt-3">
-      <button type="button" class="action quiet" onclick={() => (editing = 'new')}>Add a job</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => (editing = 'new')}>Add a job</button>
     </p>
     {#if doors.length}
       <section class="panel mt-5 p-3" aria-labelledby="open-title">
@@ -111,7 +120,7 @@
       <BeforeAfterTable {rows} />
     {/if}
   </section>
-  <aside aria-label="To take to the engine">
+  <aside aria-label="To take to the engine" class="max-lg:order-first">
     <div class="mb-3"><NowCard moves={session.moves} {base} /></div>
     <div class="panel p-3">
       <h2>One walk to the engine</h2>
@@ -126,11 +135,11 @@
         </p>{/if}
       {#if !open.length && !looks.length}<p class="text-sm">Nothing to carry.</p>{/if}
       {#if order.length}<p class="mt-3">
-          <a class="action quiet w-full" href="/parts?engine={session.engineId}"
+          <a class="btn btn-outline btn-primary w-full" href="/parts?engine={session.engineId}"
             >Parts order{wants ? ` · ${wants} open` : ''}</a
           >
         </p>{/if}
-      <p class="mt-2"><a class="action quiet w-full" href="{base}/tray">Tray: what is off</a></p>
+      <p class="mt-2"><a class="btn btn-outline btn-primary w-full" href="{base}/tray">Tray: what is off</a></p>
       {#if labels.length}
         <h3 class="label-caps mt-3">Labels to hang on it</h3>
         <p>{labels.map((l) => l.text).join(', ')}. <a class="plain-link" href="{base}/labels">Print them</a></p>

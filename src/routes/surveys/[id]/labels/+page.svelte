@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { labelsOf } from '$core/drowned/labels.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
-  import { format } from 'date-fns';
 
   const session = $derived(useSession());
   const labels = $derived(labelsOf(session.judgement.context, session.judgement.holds));
@@ -12,7 +12,7 @@
 
 <div class="no-print mb-3 flex flex-wrap items-center gap-3">
   <h2 class="text-2xl">Labels</h2>
-  {#if labels.length}<button type="button" class="action" onclick={() => window.print()}>Print</button>{/if}
+  {#if labels.length}<button type="button" class="btn btn-primary" onclick={() => window.print()}>Print</button>{/if}
 </div>
 {#if !labels.length}
   <p class="panel p-6">
@@ -24,7 +24,7 @@
   {#each labels as l (l.id)}
     <section class="break-inside-avoid border-[6px] border-current p-6 text-center" aria-label={l.text}>
       <p class="font-label text-[3.2rem] leading-none font-semibold sm:text-[5.5rem]">{l.text}</p>
-      <p class="mt-4 text-2xl">{tag} · {format(session.now, 'd MMM yyyy')}{session.who ? ` · ${session.who}` : ''}</p>
+      <p class="mt-4 text-2xl">{tag} · {sayDate(session.now, 'd MMM yyyy')}{session.who ? ` · ${session.who}` : ''}</p>
       <p class="mt-2 text-xl">{l.because}</p>
     </section>
   {/each}

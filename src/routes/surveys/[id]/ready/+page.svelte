@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { following } from '$core/stages.ts';
   import { historyItems } from '$core/engine/profile.ts';
   import { allItems } from '$core/stations/items.ts';
@@ -9,7 +10,7 @@
   import Shape from '$lib/ui/marks/Shape.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
-  import { format, parseISO } from 'date-fns';
+
   import { onMount } from 'svelte';
 
   let { data, form } = $props();
@@ -17,6 +18,8 @@
   const j = $derived(session.judgement);
   const gates = $derived(following(j, session.advice).gates);
   const through = $derived(ready(gates));
+  /** Through without a word more to say. */
+  const clear = $derived(gates.filter((g) => g.passes && !g.reason && !g.later));
   const rows = $derived(beforeAfter(j.context));
   const base = $derived(`/surveys/${session.surveyId}`);
   const unsent = $derived(session.outbox.waiting.length);
@@ -55,8 +58,8 @@
       wait has its date.
     </p>
     <ol class="mt-2">
-      {#each gates as g (g.id)}
-        <li class="grid grid-cols-[1.6rem_1fr] gap-x-2 border-t border-line py-2">
+      {#each gates.filter((g) => !g.passes || g.reason || g.later) as g (g.id)}
+        <li class="grid grid-cols-[1.6rem_1fr] gap-x-2 border-t border-line py-1.5">
           <span class="pt-1"><Shape condition={g.condition} size={20} /></span>
           <div>
             <div class="flex flex-wrap items-baseline justify-between gap-2">
@@ -65,6 +68,11 @@
                   >{:else if g.id === 'jobs'}<a class="hover:underline" href="{base}/jobs">{g.title}</a
                   >{:else}{g.title}{/if}
               </h3>
+              {#if !g.passes && (g.station || g.id === 'jobs' || g.id === 'tray')}<a
+                  class="plain-link ml-auto text-sm"
+                  href="{base}/{g.station ?? g.id}"
+                  >{g.station ? 'Go to the check' : g.id === 'jobs' ? 'To the job list' : 'To the tray'}</a
+                >{/if}
               <span
                 class="text-sm font-semibold {g.passes
                   ? 'text-success'
@@ -105,12 +113,11 @@
                 />
               </div>
             {/if}
-            {#if g.id === 'tray' && !g.passes}<a class="plain-link tap text-sm" href="{base}/tray">To the tray</a>{/if}
             {#if !g.passes && g.reasonOpens}
               <div class="mt-1 flex flex-wrap items-end gap-2">
                 <label class="min-w-52 flex-1"
                   ><span class="label-caps">May stay open, because</span><input
-                    class="field"
+                    class="input w-full"
                     value={reasons[g.id] ?? ''}
                     oninput={(e) => typing(g.id, e.currentTarget.value)}
                     maxlength="2000"
@@ -119,19 +126,32 @@
                 >
                 <button
                   type="button"
-                  class="action quiet"
+                  class="btn btn-outline btn-primary"
                   onclick={() => give(g.id)}
                   aria-label="Leave {g.title} open with this reason">Leave open</button
                 >
               </div>
               {#if complaints[g.id]}<p class="font-medium text-error" role="alert">{complaints[g.id]}</p>{/if}
-            {:else if !g.passes && g.station}
-              <a class="plain-link tap text-sm" href="{base}/{g.station}">Go to the check</a>
             {/if}
           </div>
         </li>
       {/each}
     </ol>
+    {#if clear.length}
+      <h3 class="mt-3">Through</h3>
+      <ul class="grid gap-x-6 md:grid-cols-2">
+        {#each clear as g (g.id)}
+          <li class="flex min-w-0 items-center gap-2 border-t border-line py-1">
+            <Shape condition={g.condition} size={16} />
+            <strong class="shrink-0 font-label"
+              >{#if g.station}<a class="hover:underline" href="{base}/{g.station}">{g.title}</a
+                >{:else}{g.title}{/if}</strong
+            >
+            <span class="truncate text-sm" title={g.sentence}>{g.sentence}</span>
+          </li>
+        {/each}
+      </ul>
+    {/if}
     {#if rows.length}
       <h3 class="mt-4 mb-2">Before and after</h3>
       <BeforeAfterTable {rows} />
@@ -142,13 +162,13 @@
       <h2>Sign-off</h2>
       {#if data.release}
         <p>
-          <Shape condition="sound" word={false} /> Signed by <strong>{data.release.signedBy}</strong>, {format(
-            parseISO(data.release.at),
+          <Shape condition="sound" word={false} /> Signed by <strong>{data.release.signedBy}</strong>, {sayDate(
+            data.release.at,
             'd MMM yyyy HH:mm'
           )}.
         </p>
         <p class="text-sm break-all">Hash of the record: <span class="font-mono">{data.release.hash}</span></p>
-        <p><a class="action w-full" href="{base}/record">Open the record</a></p>
+        <p><a class="btn btn-primary w-full" href="{base}/record">Open the record</a></p>
         <p class="text-sm">Signing again makes a second record; the first one stays.</p>
       {/if}
       <p class="font-semibold {through ? 'text-success' : ''}">
@@ -158,7 +178,7 @@
       </p>
       <label class="block"
         ><span class="label-caps">Your name</span><input
-          class="field"
+          class="input w-full"
           name="name"
           value={form?.name ?? data.prefs.who}
           maxlength="120"
@@ -170,15 +190,15 @@
           {unsent}
           {unsent === 1 ? 'entry is' : 'entries are'} not sent yet; sign when they are.
         </p>{/if}
-      <button class="action w-full" disabled={!through || unsent > 0}>Sign: ready for service</button>
+      <button class="btn btn-primary w-full" disabled={!through || unsent > 0}>Sign: ready for service</button>
       <p class="text-sm">
         The record is frozen with a SHA-256 hash of everything it rests on. The maker’s manual and local rules stand
         above it.
       </p>
     </form>
     <p class="mt-3 flex flex-wrap gap-2">
-      <a class="action quiet" href="{base}/record">Preview the record</a><a
-        class="action quiet"
+      <a class="btn btn-outline btn-primary" href="{base}/record">Preview the record</a><a
+        class="btn btn-outline btn-primary"
         href="{base}/file.json"
         download>Export the survey file</a
       >

@@ -1,12 +1,43 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import type { Report } from '$core/report/report.ts';
   import FigureView from '$lib/ui/record/FigureView.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
-  import { format, parseISO } from 'date-fns';
+
+  import { allItems } from '$core/stations/items.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { page } from '$app/state';
 
   let { data } = $props();
   const r = $derived(JSON.parse(data.report) as Report);
+  const session = $derived(useSession());
+  /** As they stand now: what was signed names them by their hash. */
+  const photos = $derived(
+    session.survey.readings
+      .filter((x) => allItems[x.what].kind === 'photo' && !x.withdrawn && typeof x.value === 'string')
+      .filter((x) => !session.survey.readings.some((y) => y.supersedes === x.id))
+      .map((x) => ({ id: x.id, photo: String(x.value), label: allItems[x.what].label, at: x.at }))
+  );
+  const readings = $derived(
+    [...new Set(r.readings.map((x) => x.station))].map(
+      (check) => [check, r.readings.filter((x) => x.station === check)] as const
+    )
+  );
+  /** What is folded on the screen is printed. */
+  const openToPrint = (node: HTMLDetailsElement): (() => void) => {
+    let was = false;
+    const before = (): void => {
+      was = node.open;
+      node.open = true;
+    };
+    const after = (): void => void (node.open = was);
+    window.addEventListener('beforeprint', before);
+    window.addEventListener('afterprint', after);
+    return () => {
+      window.removeEventListener('beforeprint', before);
+      window.removeEventListener('afterprint', after);
+    };
+  };
   const parts = $derived([
     ['What was found', r.owner.found],
     ['What was done', r.owner.done],
@@ -18,9 +49,9 @@
 <svelte:head><title>Record · {r.tag} · Indaga</title></svelte:head>
 
 <div class="no-print mb-3 flex flex-wrap gap-2">
-  <a class="action" href="/surveys/{page.params.id}/record.pdf">PDF</a>
-  <button type="button" class="action quiet" onclick={() => window.print()}>Print</button>
-  <a class="action quiet" href="/engines/{data.session.engineId}/tag">Tag for the engine</a>
+  <a class="btn btn-primary" href="/surveys/{page.params.id}/record.pdf">PDF</a>
+  <button type="button" class="btn btn-outline btn-primary" onclick={() => window.print()}>Print</button>
+  <a class="btn btn-outline btn-primary" href="/engines/{data.session.engineId}/tag">Tag for the engine</a>
 </div>
 <article class="mx-auto max-w-4xl space-y-5">
   <section aria-labelledby="owner-title" class="panel p-5">
@@ -39,8 +70,8 @@
     <h2 class="text-2xl">Record of the assessment</h2>
     {#if data.release}
       <p>
-        Ready for service, signed by <strong>{data.release.signedBy}</strong> on {format(
-          parseISO(data.release.at),
+        Ready for service, signed by <strong>{data.release.signedBy}</strong> on {sayDate(
+          data.release.at,
           'd MMMM yyyy, HH:mm'
         )}.
       </p>
@@ -64,7 +95,7 @@
       <h3>Decided</h3>
       <ul class="list-disc pl-5">
         {#each r.decisions as d (d.at)}<li>
-            <strong>{d.title}</strong>, {format(parseISO(d.at), 'd MMM yyyy')}{d.by ? `, ${d.by}` : ''}: {d.reason}
+            <strong>{d.title}</strong>, {sayDate(d.at, 'd MMM yyyy')}{d.by ? `, ${d.by}` : ''}: {d.reason}
           </li>{/each}
       </ul>
     </section>
@@ -118,27 +149,41 @@
         {#each r.tray as t, k (k)}<li>{t.part}: {t.state}{t.note ? ` (${t.note})` : ''}</li>{/each}
       </ol>
     </section>{/if}
+  {#if photos.length}<section>
+      <h3 class="mb-1">Photographs</h3>
+      <ul class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {#each photos as p (p.id)}
+          <li class="break-inside-avoid">
+            <a href="/photos/{p.photo}"
+              ><img
+                src="/photos/{p.photo}?size=thumb"
+                alt="{p.label}, {sayDate(p.at, 'd MMM HH:mm')}"
+                class="aspect-[4/3] w-full border border-line object-cover"
+                loading="lazy"
+              /></a
+            >
+            <p class="text-sm">{p.label}, {sayDate(p.at, 'd MMM HH:mm')}</p>
+          </li>
+        {/each}
+      </ul>
+    </section>{/if}
   <section>
     <h3 class="mb-1">Readings</h3>
-    <div class="overflow-x-auto">
-      <table class="w-full text-left text-sm">
-        <thead
-          ><tr class="border-b-2 border-base-content"
-            ><th class="py-1 pr-3">Check</th><th class="py-1 pr-3">Reading</th><th class="py-1 pr-3">Value</th><th
-              class="py-1">Taken</th
-            ></tr
-          ></thead
+    {#each readings as [check, list] (check)}
+      <details class="border-t border-line" {@attach openToPrint}>
+        <summary class="flex min-h-11 cursor-pointer items-center gap-3 print:min-h-0"
+          ><strong class="font-label">{check}</strong>
+          <span class="text-sm">{list.length} {list.length === 1 ? 'reading' : 'readings'}</span></summary
         >
-        <tbody>
-          {#each r.readings as x, k (k)}<tr class="border-b border-line"
-              ><td class="py-1 pr-3">{x.station}</td><td class="py-1 pr-3">{x.label}{x.with ? ` (${x.with})` : ''}</td
-              ><td class="py-1 pr-3 font-medium break-words">{x.value}</td><td class="py-1"
-                >{format(parseISO(x.at), 'd MMM HH:mm')}{x.by ? `, ${x.by}` : ''}</td
-              ></tr
-            >{/each}
-        </tbody>
-      </table>
-    </div>
+        <ul class="columns-1 gap-x-6 pb-2 text-sm sm:columns-2">
+          {#each list as x, k (k)}<li class="flex break-inside-avoid gap-2 border-b border-line py-0.5">
+              <span class="min-w-0 flex-1">{x.label}{x.with ? ` (${x.with})` : ''}</span>
+              <span class="max-w-[50%] font-medium break-words">{x.value}</span>
+              <span class="w-24 shrink-0 text-right">{sayDate(x.at, 'd MMM HH:mm')}{x.by ? `, ${x.by}` : ''}</span>
+            </li>{/each}
+        </ul>
+      </details>
+    {/each}
     {#if r.superseded}<p class="mt-1 text-sm">
         {r.superseded} readings were corrected or taken back; they stay in the survey file.
       </p>{/if}

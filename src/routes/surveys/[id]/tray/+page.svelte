@@ -34,7 +34,7 @@
           {#each [['off', 'As it came off'], ['back', 'As it goes back']] as const as [key, label] (key)}
             <button
               type="button"
-              class="action {order === key ? '' : 'quiet'}"
+              class="btn btn-primary {order === key ? '' : 'btn-outline'}"
               aria-pressed={order === key}
               onclick={() => (order = key)}>{label}</button
             >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import { flowById } from '$core/care/flows.ts';
   import { flowMark, flowState, type FlowStep } from '$core/care/flow.ts';
   import { stageAt } from '$core/care/break-in.ts';
@@ -9,7 +10,6 @@
   import LimitLine from '$lib/ui/survey/LimitLine.svelte';
   import StationFields from '$lib/ui/survey/StationFields.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
-  import { format, parseISO } from 'date-fns';
 
   let { data } = $props();
   const session = $derived(useSession());
@@ -66,7 +66,7 @@
             <div class="mt-2 flex flex-wrap items-center gap-2">
               <button
                 type="button"
-                class="action {at.done.has(s.id) ? 'quiet' : ''}"
+                class="btn btn-primary {at.done.has(s.id) ? 'btn-outline' : ''}"
                 aria-pressed={at.done.has(s.id)}
                 aria-label="Done, step {k + 1}"
                 onclick={() => session.mark(flowMark(flow.id, s.id), at.done.has(s.id) ? 'open' : 'done')}
@@ -76,7 +76,7 @@
               >
               {#if s.wait && !at.done.has(s.id)}<button
                   type="button"
-                  class="action quiet"
+                  class="btn btn-outline btn-primary"
                   onclick={() => session.wait(`${flow.title}, step ${k + 1}`, s.wait!)}>Start {s.wait} min</button
                 >{/if}
             </div>
@@ -90,12 +90,14 @@
       <p>
         <Shape condition="sound" word={false} /> <strong>Finished</strong>{at.finished.by
           ? ` by ${at.finished.by}`
-          : ''}, {format(parseISO(at.finished.at), 'd MMM yyyy HH:mm')}. It stands in the engine’s record.
+          : ''}, {sayDate(at.finished.at, 'd MMM yyyy HH:mm')}. It stands in the engine’s record.
       </p>
       <p class="mt-2 flex flex-wrap gap-2">
-        <a class="action" href="/engines/{session.engineId}/care">Care: what is next</a>
-        <button type="button" class="action quiet" onclick={() => session.mark(flowMark(flow.id), 'open')}
-          >Open again</button
+        <a class="btn btn-primary" href="/engines/{session.engineId}/care">Care: what is next</a>
+        <button
+          type="button"
+          class="btn btn-outline btn-primary"
+          onclick={() => session.mark(flowMark(flow.id), 'open')}>Open again</button
         >
       </p>
     {:else}
@@ -105,9 +107,9 @@
         </p>{/if}
       <p role="status">{left ? `${left} of ${steps.length} steps are not ticked.` : 'Every step is ticked.'}</p>
       <label class="mt-1 block"
-        ><span class="label-caps">Note</span><input class="field" bind:value={note} maxlength="2000" /></label
+        ><span class="label-caps">Note</span><input class="input w-full" bind:value={note} maxlength="2000" /></label
       >
-      <button type="button" class="action mt-2" disabled={at.held.length > 0} onclick={finish}
+      <button type="button" class="btn btn-primary mt-2" disabled={at.held.length > 0} onclick={finish}
         >{left ? 'Finish, with steps left out' : 'Finish'}</button
       >
     {/if}

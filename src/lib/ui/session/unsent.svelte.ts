@@ -1,0 +1,63 @@
+import { newId } from './new-id.ts';
+import { Outbox, unsentSurveys, type Queued } from './outbox.svelte.ts';
+import { PhotoBox, photosWaiting } from './photo-box.svelte.ts';
+
+/**
+ * What waits in this browser for any engine, counted and sent from whatever page is open. The engine whose pages are open sends
+ * its own.
+ */
+export class Unsent {
+  entries = $state(0);
+  photos = $state(0);
+  /** What the server did not take, in sentences. */
+  refused: readonly string[] = $state.raw([]);
+  private busy = false;
+
+  /** Counts what waits, in all. */
+  async count(): Promise<void> {
+    let entries = 0;
+    for (const id of unsentSurveys()) {
+      try {
+        entries += (JSON.parse(localStorage.getItem(`indaga-outbox:${id}`) ?? '[]') as unknown[]).length;
+      } catch {
+        // A damaged list is as good as none here; its own page says so.
+      }
+    }
+    this.entries = entries;
+    this.photos = (await photosWaiting()).length;
+  }
+
+  /** Sends what waits of every engine but the one that is open, which sends for itself. */
+  async send(open: string | undefined): Promise<void> {
+    if (this.busy) return;
+    this.busy = true;
+    try {
+      for (const w of await photosWaiting())
+        if (w.surveyId !== open && !w.what.startsWith('tray:')) await this.photo(w);
+      for (const id of unsentSurveys()) if (id !== open) await this.survey(id);
+      await this.count();
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  private async survey(id: string): Promise<void> {
+    // Only sent: what others added is asked for by the engine's own pages.
+    const box = new Outbox(id, Number.MAX_SAFE_INTEGER, Number.MAX_SAFE_INTEGER, () => {});
+    box.restore();
+    await box.flush();
+    box.rest();
+    if (box.refusals.length) this.refused = [...this.refused, ...box.refusals.map((r) => r.message)];
+  }
+
+  /** A photograph of another engine: sent, and its reading put where that engine's entries wait. */
+  private async photo(w: { readonly id: string; readonly surveyId: string; readonly what: string }): Promise<void> {
+    const box = new PhotoBox(w.surveyId, (what, photo) => {
+      const body = { id: newId(), at: new Date().toISOString(), what, value: photo };
+      const key = `indaga-outbox:${w.surveyId}`;
+      const waiting = JSON.parse(localStorage.getItem(key) ?? '[]') as Queued[];
+      localStorage.setItem(key, JSON.stringify([...waiting, { kind: 'entry', entry: { type: 'reading', body } }]));
+    });
+    await box.sendOne(w.id);
+  }
+}

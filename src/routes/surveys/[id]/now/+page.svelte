@@ -1,0 +1,198 @@
+<script lang="ts">
+  import { questionsOf, type Question } from '$core/moves/questions.ts';
+  import { checkEntry } from '$core/items/check-entry.ts';
+  import { following } from '$core/stages.ts';
+  import { refusal } from '$core/holds/index.ts';
+  import { byGravity } from '$core/findings/finding.ts';
+  import { allItems } from '$core/stations/items.ts';
+  import { stations } from '$core/stations/register.ts';
+  import HazardLines from '$lib/ui/marks/HazardLines.svelte';
+  import { minutesOf, placeOf } from '$lib/ui/marks/move-place.ts';
+  import { sayDate } from '$lib/ui/marks/day.ts';
+  import { useSession } from '$lib/ui/session/session.svelte.ts';
+  import FindingCard from '$lib/ui/survey/FindingCard.svelte';
+  import ItemField from '$lib/ui/survey/ItemField.svelte';
+  import JobCard from '$lib/ui/survey/JobCard.svelte';
+  import { PinnedMove } from '$lib/ui/survey/pinned-move.svelte.ts';
+  import Swipe from '$lib/ui/marks/Swipe.svelte';
+  import ArrowRight from '@lucide/svelte/icons/arrow-right';
+  import Maximize2 from '@lucide/svelte/icons/maximize-2';
+  import { parseISO } from 'date-fns';
+
+  const session = $derived(useSession());
+  const base = $derived(`/surveys/${session.surveyId}`);
+  const pinned = new PinnedMove(() => session);
+  const move = $derived(pinned.move);
+  const questions = $derived(move ? questionsOf(move, session.survey.engine.profile) : []);
+  let at = $state(0);
+  let big = $state(false);
+  const question = $derived(questions[Math.min(at, questions.length - 1)]);
+  const conditions = $derived(
+    move?.station && stations[move.station].usualConditions
+      ? { ...session.conditionsOf(move.station), ...move.conditions }
+      : move?.conditions
+  );
+  const step = $derived(
+    move?.kind === 'job' ? following(session.judgement, session.advice).steps.find((s) => s.id === move.job) : undefined
+  );
+  const hazards = $derived(
+    !step && move?.station ? [...stations[move.station].hazards.before, ...stations[move.station].hazards.during] : []
+  );
+  const here = $derived(session.judgement.stations.find((s) => s.id === move?.station));
+  const findings = $derived([...(here?.findings ?? [])].sort(byGravity).slice(0, 3));
+  const stop = $derived(question ? refusal(session.judgement.holds, question.what) : undefined);
+  const danger = $derived(move?.class === 1);
+  const open = $derived(move && (!questions.length || move.id.startsWith('proof:')) && !step);
+  const openTo = $derived(
+    move && `${placeOf(move, base)}${move.id.startsWith('proof:') && move.job ? `?recheck=${move.job}` : ''}`
+  );
+  const answered = (q: Question): boolean => session.current(q.what, q.cylinder, conditions?.bank) !== undefined;
+
+  $effect(() => {
+    void session.moves;
+    if (session.weighing === 'weighing') return;
+    pinned.pin();
+    pinned.settle();
+  });
+  $effect(() => {
+    void move?.id;
+    at = 0;
+  });
+
+  /** What nobody could tell is written down as that: asked once, it stands further down. */
+  function couldNot(): void {
+    for (const q of questions)
+      if (!answered(q) && checkEntry(allItems[q.what], 'unknown', session.units).ok)
+        session.read(q.what, 'unknown', {
+          ...(q.cylinder === undefined ? {} : { cylinder: q.cylinder }),
+          ...(conditions ? { conditions } : {}),
+          typed: 'unknown'
+        });
+    pinned.done();
+  }
+  const go = (by: number): void => void (at = Math.min(Math.max(0, at + by), Math.max(0, questions.length - 1)));
+  function onkeydown(e: KeyboardEvent): void {
+    if (e.key === 'Escape' && big) big = false;
+    if (e.ctrlKey || e.metaKey || e.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test((e.target as HTMLElement).tagName))
+      return;
+    if (e.key === 'ArrowRight') go(1);
+    else if (e.key === 'ArrowLeft') go(-1);
+    else if (e.key === 'b') big = !big;
+    else return;
+    e.preventDefault();
+  }
+</script>
+
+<svelte:head><title>Now · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
+  <section
+    aria-labelledby="move-title"
+    class="min-w-0 {big ? 'big-figures fixed inset-0 z-50 overflow-auto bg-base-100 p-4' : ''}"
+  >
+    {#if move}
+      <div class="border-l-4 pl-3 {danger ? 'border-hold' : 'border-primary'}">
+        <p class="label-caps flex flex-wrap items-center gap-x-3">
+          Now{#if move.station}<span>{stations[move.station].title}</span>{/if}
+          {#if minutesOf(move)}<span>{minutesOf(move)}</span>{/if}
+          {#if question}<button
+              type="button"
+              class="btn ml-auto btn-ghost px-2 font-normal"
+              aria-pressed={big}
+              onclick={() => (big = !big)}
+              ><Maximize2 size={18} aria-hidden="true" /> {big ? 'Small again' : 'Big figures'}</button
+            >{/if}
+        </p>
+        <h2 id="move-title" class="text-2xl {danger ? 'text-hold' : ''}" aria-live="polite">{move.title}</h2>
+        <p>{move.because}</p>
+        {#if move.deadline}<p class="font-semibold text-hold">By {sayDate(move.deadline, 'EEE d MMM HH:mm')}.</p>{/if}
+        {#if move.from}<p>Not before {sayDate(parseISO(move.from), 'EEE d MMM HH:mm')}.</p>{/if}
+        {#if move.waits}<p class="font-medium">{move.waits}</p>{/if}
+        {#if pinned.still}<p class="font-medium text-warning" role="status">{pinned.still}</p>{/if}
+      </div>
+      <div class="mt-3"><HazardLines ids={hazards} brief /></div>
+      {#if stop && questions.length}<p class="mt-2 border-2 border-hold p-2 font-semibold text-hold" role="status">
+          {stop}
+        </p>{/if}
+      {#if step}
+        <div class="mt-3">
+          {#key step.id}<JobCard
+              {step}
+              open
+              {base}
+              titles={{}}
+              onmark={(state, note) => {
+                session.mark(step.id, state, note);
+                pinned.done();
+              }}
+            />{/key}
+        </div>
+      {:else if question}
+        <Swipe onleft={() => go(1)} onright={() => go(-1)}>
+          <div class="mt-3 min-h-36 border-y border-line py-3">
+            {#if questions.length > 1}<p class="label-caps" role="status">
+                {Math.min(at, questions.length - 1) + 1} of {questions.length}{answered(question) ? ', answered' : ''}
+              </p>{/if}
+            {#key `${question.what}:${question.cylinder ?? ''}`}<ItemField
+                what={question.what}
+                cylinder={question.cylinder}
+                {conditions}
+              />{/key}
+          </div>
+        </Swipe>
+        {#if questions.length > 1}
+          <p class="mt-2 grid grid-cols-2 gap-2 sm:flex">
+            <button type="button" class="btn btn-outline" disabled={at === 0} onclick={() => go(-1)}>Back</button>
+            <button
+              type="button"
+              class="btn btn-outline btn-primary"
+              disabled={at >= questions.length - 1}
+              onclick={() => go(1)}>Next question</button
+            >
+          </p>
+        {/if}
+      {/if}
+      <div class="mt-4 grid gap-2 sm:flex sm:flex-wrap">
+        {#if open}<a class="btn btn-primary" href={openTo}
+            >{move.kind === 'release' || move.kind === 'decide'
+              ? 'To the gates'
+              : move.kind === 'ask'
+                ? 'To the decision'
+                : `Open ${move.station ? stations[move.station].title.toLowerCase() : 'the job list'}`}
+            <ArrowRight size={18} aria-hidden="true" /></a
+          >{/if}
+        {#if !step}<button
+            type="button"
+            class="btn {open ? 'btn-outline btn-primary' : 'btn-primary'}"
+            onclick={() => pinned.done()}>{session.weighing === 'weighing' ? 'Weighing…' : 'Done: what next?'}</button
+          >{/if}
+        {#if questions.length}<button type="button" class="btn btn-outline" onclick={couldNot}>Could not tell</button
+          >{/if}
+        <button type="button" class="btn btn-outline" onclick={() => pinned.later()}>Later</button>
+        {#if !open && move.station}<a class="btn btn-ghost font-normal" href={openTo}>Whole sheet</a>{/if}
+      </div>
+    {:else}
+      <h2 id="move-title" class="text-2xl">Weighing what was recorded…</h2>
+      <p class="mt-2">If nothing comes, <a class="plain-link" href="{base}/safe">begin with the first check</a>.</p>
+    {/if}
+  </section>
+  <aside class="space-y-3" aria-label="Beside it">
+    {#if pinned.then.length}
+      <div>
+        <h2 class="label-caps">Then</h2>
+        <ol>
+          {#each pinned.then as m (m.id)}<li class="border-b border-line py-1.5">
+              {m.title}{#if minutesOf(m)}&nbsp;· {minutesOf(m)}{/if}
+            </li>{/each}
+        </ol>
+      </div>
+    {/if}
+    {#if findings.length && here}
+      <div class="panel p-3" aria-live="polite">
+        <h2>{stations[here.id].title} says</h2>
+        {#each findings as f (f.id)}<FindingCard finding={f} />{/each}
+      </div>
+    {/if}
+  </aside>
+</div>

@@ -109,7 +109,11 @@ export const fuelAsks: Asks = {
     ] as readonly AskRule[]
   ).map(notFound),
   'fuel.vacuum': [
-    repeat('Line vacuum again, at speed', 'fuel', 5, { only: ['cannot-tell'], needs: 'start' }),
+    repeat('Line vacuum again, at speed', 'fuel', 5, {
+      items: ['fuel.vacuumSpeed'],
+      only: ['cannot-tell'],
+      needs: 'start'
+    }),
     { ...capOpen, only: ['fault'] },
     { ...portable, only: ['fault'] }
   ],

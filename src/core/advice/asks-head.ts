@@ -18,12 +18,13 @@ const several = (c: Context): boolean => cylindersOf(c).length > 1;
 const at = (f: Finding): string => (f.cylinder === undefined ? '' : ` of cylinder ${f.cylinder}`);
 
 const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
-  repeat(`Compression again${how}`, 'compression', 5, more);
+  repeat(`Compression again${how}`, 'compression', 5, { items: ['compression.pressure'], ...more });
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
 export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
 
 /** Oil hides grit: what turns smoothly today is turned again tomorrow. */
 const nextDay = repeat('Turn it by hand again, a day later', 'turn', 2, {
+  items: ['turn.result', 'turn.feel'],
   from: (c) => {
     const last = c.record.last('turn.result');
     return last && Date.parse(last.at) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
@@ -83,7 +84,8 @@ const whereOut: AskRule = {
   open: (c, f) => taken(c, 'compression.leakdown', f.cylinder) && !taken(c, 'compression.escape', f.cylinder)
 };
 
-const spark = (how: string, minutes = 3): AskRule => repeat(`Spark again${how}`, 'spark', minutes);
+const spark = (how: string, minutes = 3): AskRule =>
+  repeat(`Spark again${how}`, 'spark', minutes, { items: ['spark.result'] });
 /** Cranked slowly at two looks at the same cylinder. */
 const slowTwice = (c: Context): boolean =>
   cylindersOf(c).some((cylinder) => c.record.all('spark.result', { cylinder }).filter(isSlow).length > 1);
@@ -169,8 +171,11 @@ export const headAsks: Asks = {
   'turn.locked-liquid': [
     goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5, { items: ['turn.plugs', 'turn.result'] })
   ],
-  'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2)],
-  'turn.locked-pinion': [job('starter'), goOn('Free the pinion, then turn it again by hand', 'turn', 10)],
+  'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2, { items: ['turn.result'] })],
+  'turn.locked-pinion': [
+    job('starter'),
+    goOn('Free the pinion, then turn it again by hand', 'turn', 10, { items: ['turn.result'] })
+  ],
   'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('linkage')],
   'turn.gritty': [trial(roughTree), job('soak')],
   'turn.feel': [trial(roughTree), job('feel')],
@@ -235,7 +240,7 @@ export const headAsks: Asks = {
     })
   ],
   'spark.sun': [spark(', in the shade', 2)],
-  'spark.missing': [goOn('Spark of the other cylinders', 'spark', 2)],
+  'spark.missing': [goOn('Spark of the other cylinders', 'spark', 2, { items: ['spark.result'] })],
   'spark.stop': [job('stop-circuit')],
   'spark.all': [isolate, job('spark-common')],
   ...Object.fromEntries(
@@ -292,7 +297,9 @@ export const headAsks: Asks = {
   'compression.falls': [again(', valve and seal of the gauge looked at')],
   'compression.order': [again(', in the reverse order')],
   'compression.bores': [again(', when the oil has run off')],
-  'compression.missing': [goOn('Compression of the other cylinders', 'compression', 3)],
+  'compression.missing': [
+    goOn('Compression of the other cylinders', 'compression', 3, { items: ['compression.pressure'] })
+  ],
   'compression.low': [
     again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),
     lashIfValves,

@@ -50,11 +50,11 @@ export const runAsks: Asks = {
     job('charging')
   ],
   'run.overcharge': [job('charging')],
-  'run.end': [goOn('Say how the run ended, and why', 'run', 1)],
+  'run.end': [goOn('Say how the run ended, and why', 'run', 1, { items: ['run.outcome', 'run.reason'] })],
   'run.heat': [...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] }))],
   'run.cold': [panIfFitted],
   'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
-  'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2)],
+  'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2, { items: ['run.volts'] })],
   'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
   // A lamp is heat or oil: which, before what heats it.
   'run.lamp': [

@@ -59,7 +59,7 @@ const capacity = goOn('Enter the gear case’s oil capacity, from the manual', '
 });
 
 const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
-  (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3);
+  (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3, { items: ['oil.dip', 'oil.dipAt'] });
 
 /** Places of the look-over that nobody has been asked about. */
 const unlooked = (c: Context): readonly ItemId[] =>

@@ -3,6 +3,7 @@
 // without being told its address; behind a proxy set ORIGIN, or let the proxy send x-forwarded-proto.
 import compression from 'compression';
 import http from 'node:http';
+import { constants } from 'node:zlib';
 
 process.env.BODY_SIZE_LIMIT ??= '25M';
 if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER ??= 'x-forwarded-proto';
@@ -12,6 +13,9 @@ const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 3000);
 // Pages go out compressed; a stream of events must not wait in a compressor's buffer, and assets are compressed when built.
 const compressed = compression({
+  // Fast rather than small: a page is made for one reader, and the tightest packing saves a tenth for thrice the time.
+  level: 3,
+  brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 3 } },
   filter: (request, response) =>
     !String(response.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(request, response)
 });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import ShapeSymbols from '$lib/ui/marks/ShapeSymbols.svelte';
   import YardLine from '$lib/ui/yard/YardLine.svelte';
   import { clockWords } from '$lib/ui/yard/clock-words.ts';
   import { minutesOf } from '$lib/ui/marks/move-place.ts';
@@ -126,6 +127,7 @@
   </section>
 {/if}
 
+<ShapeSymbols />
 <ol class="border-t border-line">
   {#each data.rows as row (row.surveyId)}<YardLine {row} {now} />{/each}
 </ol>

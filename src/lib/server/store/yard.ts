@@ -212,17 +212,21 @@ export function yardPage(
     for (const r of old) write({ id: r.surveyId, engineId: r.engineId } as SurveyHead, now, units, o);
     rows = read();
   }
-  const first = db
-    .select({ row: summaries.row })
-    .from(summaries)
-    .where(all)
-    .orderBy(desc(summaries.pressing), asc(summaries.engineId))
-    .limit(PAGE)
-    .all()
-    .map((r) => r.row as YardRow)
-    .find((r) => r.next && !r.next.waits && !r.releasedAt);
+  const shown = rows.map((r) => r.row as YardRow);
+  const mostPressing = (): YardRow[] =>
+    db
+      .select({ row: summaries.row })
+      .from(summaries)
+      .where(all)
+      .orderBy(desc(summaries.pressing), asc(summaries.engineId))
+      .limit(PAGE)
+      .all()
+      .map((r) => r.row as YardRow);
+  const first = (words || filter || page > 1 ? mostPressing() : shown).find(
+    (r) => r.next && !r.next.waits && !r.releasedAt
+  );
   return {
-    rows: rows.map((r) => r.row as YardRow),
+    rows: shown,
     total: words || filter ? count(all) : found,
     found,
     pages: Math.max(1, Math.ceil(found / PAGE)),

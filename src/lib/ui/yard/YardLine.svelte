@@ -57,11 +57,12 @@
   <ol class="flex flex-wrap max-lg:col-start-2" aria-label="Checks of {row.tag}">
     {#each row.stations as s (s.id)}
       <li>
-        <a class="group relative grid h-7 w-[27px] place-items-center hover:bg-base-300" href="{base}/{s.id}"
-          ><span class="sr-only">{s.title}:</span><Shape condition={s.condition} size={16} /><span
-            class="absolute top-full left-0 z-30 hidden bg-neutral px-2 py-0.5 text-sm whitespace-nowrap text-neutral-content group-hover:block group-focus-visible:block"
-            aria-hidden="true">{s.title}: {conditions[s.condition]}</span
-          ></a
+        <a
+          class="grid h-7 w-[27px] place-items-center hover:bg-base-300"
+          href="{base}/{s.id}"
+          aria-label="{s.title}: {conditions[s.condition]}"
+          title="{s.title}: {conditions[s.condition]}"
+          ><svg width="16" height="16" aria-hidden="true"><use href="#shape-{s.condition}" /></svg></a
         >
       </li>
     {/each}

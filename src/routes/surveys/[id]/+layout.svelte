@@ -194,7 +194,7 @@
   <p class="{alone} mb-1 border-l-4 border-hold pl-3">
     <strong class="sounding text-xl text-hold"
       >{clock.hoursLeft > 0 ? clockWords(clock.hoursLeft) : 'time is past'}</strong
-    > <span class="text-sm">{clock.sentence} Judged by: {clock.school}.</span>
+    > <span class="text-sm">{clock.sentence} <span class="max-lg:hidden">Judged by: {clock.school}.</span></span>
   </p>
 {/if}
 <div class="{alone} mb-2" class:hidden={page.params.flow}>

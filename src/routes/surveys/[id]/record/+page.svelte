@@ -53,7 +53,7 @@
   <button type="button" class="btn btn-outline btn-primary" onclick={() => window.print()}>Print</button>
   <a class="btn btn-outline btn-primary" href="/engines/{data.session.engineId}/tag">Tag for the engine</a>
 </div>
-<article class="mx-auto max-w-4xl space-y-5">
+<article class="mx-auto max-w-4xl space-y-5 print:max-w-none print:space-y-3">
   <section aria-labelledby="owner-title" class="panel p-5">
     <h2 id="owner-title" class="text-2xl">For the owner</h2>
     <p class="mt-1 text-lg">{r.owner.greeting}</p>
@@ -83,7 +83,7 @@
   </section>
   <section>
     <h3 class="mb-1">Engine</h3>
-    <dl class="grid grid-cols-1 gap-x-6 sm:grid-cols-2">
+    <dl class="grid grid-cols-1 gap-x-6 sm:grid-cols-2 print:grid-cols-3 print:text-[8pt] print:leading-tight">
       {#each r.engine as [label, value] (label)}<div class="flex justify-between gap-3 border-b border-line py-0.5">
           <dt>{label}</dt>
           <dd class="text-right font-medium break-words">{value}</dd>
@@ -112,8 +112,8 @@
   {/if}
   <section>
     <h3 class="mb-1">Gates</h3>
-    <ul>
-      {#each r.gates as g (g.title)}<li class="border-b border-line py-1">
+    <ul class="print:columns-2 print:text-[8pt] print:leading-tight">
+      {#each r.gates as g (g.title)}<li class="break-inside-avoid border-b border-line py-1 print:py-0.5">
           <strong>{g.title}: {g.word}.</strong>
           {g.sentence}{#if g.reason}
             <em>Left open because: {g.reason}</em>{/if}
@@ -127,8 +127,8 @@
     </section>{/if}
   <section>
     <h3 class="mb-1">Findings</h3>
-    <ul>
-      {#each r.findings as f, k (k)}<li class="border-b border-line py-1">
+    <ul class="print:columns-2 print:text-[8pt] print:leading-tight">
+      {#each r.findings as f, k (k)}<li class="break-inside-avoid border-b border-line py-1 print:py-0.5">
           <span class="label-caps">{f.station}, {f.word}</span>
           {f.sentence}{#if f.limit}
             <span class="text-sm">Judged against {f.limit}.</span>{/if}
@@ -175,7 +175,7 @@
           ><strong class="font-label">{check}</strong>
           <span class="text-sm">{list.length} {list.length === 1 ? 'reading' : 'readings'}</span></summary
         >
-        <ul class="columns-1 gap-x-6 pb-2 text-sm sm:columns-2">
+        <ul class="columns-1 gap-x-6 pb-2 text-sm sm:columns-2 print:text-[7.5pt] print:leading-tight">
           {#each list as x, k (k)}<li class="flex break-inside-avoid gap-2 border-b border-line py-0.5">
               <span class="min-w-0 flex-1">{x.label}{x.with ? ` (${x.with})` : ''}</span>
               <span class="max-w-[50%] font-medium break-words">{x.value}</span>

@@ -14,6 +14,7 @@ import type { Wait } from '$core/record/wait.ts';
 
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
+import { judgementFor, surveyFrom } from './drawn.ts';
 import { LeakFitting } from './leak-fit.svelte.ts';
 import { keepSnapshot, newerSnapshot } from './snapshot.ts';
 import { newId } from './new-id.ts';
@@ -81,14 +82,15 @@ export class Session {
   readonly leaks = new LeakFitting();
 
   readonly record = $derived.by(() => new Readings(this.survey));
-  readonly judgement: Judgement = $derived.by(() =>
-    judge(
+  readonly judgement: Judgement = $derived.by(() => {
+    if (this.drawnOnly) return judgementFor(this.survey, this.now, this.units);
+    return judge(
       this.preview ? withEntries(this.survey, [{ type: 'reading', body: this.preview }]) : this.survey,
       this.now,
       this.units,
       this.leaks.of
-    )
-  );
+    );
+  });
 
   constructor(data: SessionData) {
     this.surveyId = data.surveyId;
@@ -96,7 +98,14 @@ export class Session {
     this.units = data.units;
     this.who = data.who;
     this.now = new Date(data.now);
-    this.survey = typeof data.survey === 'string' ? (JSON.parse(data.survey) as SurveyFile) : data.survey;
+    // The server draws pages and records nothing in them: what it has read and judged it may use again.
+    this.drawnOnly = typeof window === 'undefined' && data.weighed !== undefined;
+    this.survey =
+      typeof data.survey !== 'string'
+        ? data.survey
+        : this.drawnOnly
+          ? surveyFrom(data.survey)
+          : (JSON.parse(data.survey) as SurveyFile);
     if (data.weighed) ({ advice: this.advice, moves: this.moves } = JSON.parse(data.weighed) as Weighed);
     this.photos = new PhotoBox(data.surveyId, (what, photo) => this.photographed(what, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
@@ -126,6 +135,7 @@ export class Session {
     else this.setFact(queued.fact.path, queued.fact.value);
   }
 
+  private readonly drawnOnly: boolean;
   private resumed = false;
   /** Keeps what is known here, for a page that is opened without a connection. */
   keep(): void {

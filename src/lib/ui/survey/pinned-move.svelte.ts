@@ -19,7 +19,8 @@ export class PinnedMove {
     return list.length ? list : s.moves;
   });
   private readonly first = $derived(this.open.find((m) => !m.waits) ?? this.open[0]);
-  readonly move = $derived(this.held ?? this.first);
+  /** Danger waits for nobody: it takes the place of what is in hand, and gives it back when it is over. */
+  readonly move = $derived(this.first?.class === 1 ? this.first : (this.held ?? this.first));
   /** What comes after the one in hand. */
   readonly then = $derived(this.open.filter((m) => m.id !== this.move?.id && !m.waits).slice(0, 3));
 

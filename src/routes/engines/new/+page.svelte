@@ -5,6 +5,8 @@
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import { clearDraft, readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
+  import { enhance } from '$app/forms';
+  import { preloadCode } from '$app/navigation';
   import { onMount, untrack } from 'svelte';
 
   let { data, form } = $props();
@@ -53,6 +55,12 @@
       }
     }
     setTimeout(changed);
+    // The first check is what comes next: its code is there before it is asked for.
+    const ahead = setTimeout(() => {
+      void preloadCode('/surveys/next/safe');
+      void import('$lib/ui/sheets/FieldsSheet.svelte');
+    }, 800);
+    return () => clearTimeout(ahead);
   });
 </script>
 
@@ -67,7 +75,12 @@
   method="POST"
   bind:this={sheet}
   oninput={changed}
-  onsubmit={() => clearDraft(DRAFT)}
+  use:enhance={() =>
+    async ({ result, update }) => {
+      if (result.type === 'redirect') clearDraft(DRAFT);
+      // What was typed stays in its field, taken in or not.
+      await update({ reset: false });
+    }}
   class="grid gap-5 lg:grid-cols-[1fr_15rem]"
   novalidate
 >

@@ -1,3 +1,4 @@
+import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { Weighed } from '$core/assess.ts';
 import { assessed } from '$lib/server/advice.ts';
 import { factsAfter } from '$lib/server/store/engines.ts';
@@ -6,11 +7,22 @@ import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { error } from '@sveltejs/kit';
 import type { LayoutServerLoad } from './$types';
 
+/**
+ * The moment a page is drawn for: the whole minute, so that pages of one minute share what was judged; the very moment where
+ * something was entered within it, since nothing may be judged from before it was read.
+ */
+function minuteFor(survey: SurveyFile): Date {
+  const now = new Date();
+  const minute = Math.floor(now.getTime() / 60_000) * 60_000;
+  const entered = [...survey.readings, ...(survey.steps ?? []), ...(survey.waits ?? [])];
+  return entered.some((e) => Date.parse(e.at) > minute) ? now : new Date(minute);
+}
+
 export const load: LayoutServerLoad = ({ params, locals }) => {
   const loaded = loadSurvey(params.id);
   if (!loaded) error(404, 'There is no such assessment.');
   const release = lastRelease(params.id);
-  const now = new Date();
+  const now = minuteFor(loaded.survey);
   const { advice, moves } = assessed(loaded.survey, now, locals.prefs.units);
   return {
     session: {

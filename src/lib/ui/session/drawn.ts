@@ -1,0 +1,29 @@
+import { judge, type Judgement } from '$core/judge.ts';
+import type { SurveyFile } from '$core/record/survey-file.ts';
+import type { System } from '$core/units/index.ts';
+
+/** Surveys whose text the server has read last. */
+const KEPT = 60;
+const read = new Map<string, SurveyFile>();
+const judged = new WeakMap<SurveyFile, { readonly key: string; readonly judgement: Judgement }>();
+
+/** A survey from its text. Drawn page after page by the server it is the same object, as long as its text is the same. */
+export function surveyFrom(text: string): SurveyFile {
+  const known = read.get(text);
+  // The one used last goes last.
+  read.delete(text);
+  const survey = known ?? (JSON.parse(text) as SurveyFile);
+  read.set(text, survey);
+  if (read.size > KEPT) read.delete(read.keys().next().value!);
+  return survey;
+}
+
+/** What is judged of a survey for a page that is only drawn: once for a moment and a system of units. */
+export function judgementFor(survey: SurveyFile, now: Date, units: System): Judgement {
+  const key = `${units}${now.getTime()}`;
+  const kept = judged.get(survey);
+  if (kept?.key === key) return kept.judgement;
+  const judgement = judge(survey, now, units);
+  judged.set(survey, { key, judgement });
+  return judgement;
+}

@@ -164,6 +164,7 @@ test('plugs read by drawn examples, and the gap gives spark its verdict', async 
 
 test('reference sums can be linked with their inputs, and say what cannot be', async ({ page, browser, baseURL }) => {
   await page.goto('/reference/adapter?swept=211.5+cc&ratio=6.5&dead=8+mL&read=90+psi');
+  await ready(page);
   await expect(page.getByText('8 mL before the valve')).toBeVisible();
   await expect(page.getByRole('row', { name: '8 mL before the valve 122 psi' })).toBeVisible();
   await page.getByLabel('Volume before the check valve').fill('8 mm');

@@ -120,6 +120,7 @@ test('removing a finding changes what is asked next', async ({ page }) => {
 
 test('a name is saved with Enter and signs what is recorded; units and theme stay as they were', async ({ page }) => {
   await page.goto('/settings');
+  await ready(page);
   await page.getByLabel('Who is working').fill('Bo');
   await page.getByLabel('Who is working').press('Enter');
   await page.getByRole('link', { name: 'Settings: Bo' }).click();

@@ -93,7 +93,6 @@ test('the server gone, the page reloaded: readings and photographs are taken, an
   const base = await takeIn(page, 'Far out');
   await page.goto(`${base}/compression`);
   await ready(page);
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   // Each page of this engine is copied a few seconds after one of them was opened.
   const copied = (): Promise<boolean> =>
     page.evaluate(async (path) => (await caches.match(path)) !== undefined, `${base}/run`);

@@ -83,7 +83,10 @@
         'record',
         ...session.judgement.stations.map((s) => s.id)
       ];
-      navigator.serviceWorker?.controller?.postMessage({ keep: ['/', ...pages.map((p) => `${base}/${p}`)] });
+      // Asked of the one that is active: a page that was opened while it came up is not its own yet.
+      void navigator.serviceWorker?.ready.then((r) =>
+        r.active?.postMessage({ keep: ['/', ...pages.map((p) => `${base}/${p}`)] })
+      );
     }, 6000);
     const tick = setInterval(() => (session.now = new Date()), 15_000);
     // What others add is told by the server; asked for every minute besides, where nothing is told.

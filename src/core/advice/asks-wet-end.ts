@@ -3,6 +3,7 @@ import { isAfter } from '../units/instant.ts';
 import { placeIds } from '../stations/look/places.ts';
 import type { ItemId } from '../stations/items.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
+import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
@@ -14,19 +15,21 @@ const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.
 });
 const caseTest = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
 
-/** The stage of a case test that comes next, and what is to be done at it. */
-function nextStage(c: Context): { title: string; minutes: number } | undefined {
-  const { open } = caseResult(c);
-  const stage = open[0];
-  if (!stage) return undefined;
+type NextStep = { readonly title: string; readonly minutes: number };
+
+/** What a stage that does not stand as held asks for; nothing once it has said what it can. */
+function stepAt(c: Context, stage: CaseStage): NextStep | undefined {
   const t = stageTest(c, stage);
   const label = caseStages[stage].label.toLowerCase();
   if (!t) return { title: `Case test: the ${label} stage now`, minutes: 10 };
-  // Held long enough, and on the limit: it is looked for by eye; what that shows or does not show ends it.
-  if (t.onLimit)
-    return asked(c, 'gear.caseBubbles')
-      ? undefined
-      : { title: `Soapy water over every seal and plug, the ${label} stage standing`, minutes: 5 };
+  if (t.onLimit) {
+    // Soap that was put on before this stage says nothing of it.
+    const soaped = c.record.all('gear.caseBubbles').some((r) => isAfter(r.at, t.readings[0]!.at));
+    if (soaped) return undefined;
+    return stage === 'vacuum'
+      ? { title: 'Case test: low pressure on again, soapy water over every seal and plug', minutes: 5 }
+      : { title: `Case test: soapy water over every seal and plug at the ${label} stage`, minutes: 5 };
+  }
   if (t.verdict === 'hold' || t.verdict === 'begun') {
     const minutes = Math.max(1, Math.ceil(t.holdFor ?? 10));
     return {
@@ -36,6 +39,15 @@ function nextStage(c: Context): { title: string; minutes: number } | undefined {
   }
   if (!turnedAt(c, stage)) return { title: `Case test: turn both shafts at the ${label} stage`, minutes: 2 };
   return { title: `Case test: the ${label} stage again`, minutes: 10 };
+}
+
+/** What a case test asks for next: one stage that has said what it can keeps none of the others waiting. */
+function nextStage(c: Context): NextStep | undefined {
+  for (const stage of caseResult(c).open) {
+    const step = stepAt(c, stage);
+    if (step) return step;
+  }
+  return undefined;
 }
 const stage = goOn(
   (c) => nextStage(c)?.title,

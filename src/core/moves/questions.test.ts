@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../test/case.ts';
 import { cylinderCount } from '../engine/profile.ts';
-import { allItems } from '../stations/items.ts';
+import { allItems, itemIds, stationOf } from '../stations/items.ts';
 import type { Move } from './move.ts';
 import { MOST_QUESTIONS, questionsOf } from './questions.ts';
 
@@ -27,6 +27,15 @@ describe('what a move asks for, one field at a time', () => {
   });
   it('a series or the stages of a test are made on their sheet', () => {
     expect(questionsOf(move({ station: 'gear', items: ['gear.casePressure'] }), twin)).toEqual([]);
+  });
+  it('what belongs to a bank is never asked of an engine with two, by its layout or by its number of cylinders', () => {
+    const perBank = itemIds.filter((i) => allItems[i].perBank);
+    expect(perBank.length).toBeGreaterThan(0);
+    for (const what of perBank) {
+      const m = move({ station: stationOf(what), items: [what] });
+      expect(questionsOf(m, { ...twin, layout: 'v' }), what).toEqual([]);
+      expect(questionsOf(m, { ...twin, cylinders: 6 }), what).toEqual([]);
+    }
   });
   it('work, waits and proofs ask nothing here', () => {
     expect(questionsOf(move({ kind: 'job', station: 'spark', items: ['spark.result'] }), twin)).toEqual([]);

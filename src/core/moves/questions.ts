@@ -1,7 +1,8 @@
+import { bankCount } from '../engine/banks.ts';
 import { cylinderCount, type Profile } from '../engine/profile.ts';
 import { allItems, itemIds, stationOf, type ItemId } from '../stations/items.ts';
 import type { Move } from './move.ts';
-import { readsOf } from './tried.ts';
+import { readsOf, streams } from './tried.ts';
 
 /** One thing to answer for a move: an item, of one cylinder where it is asked of each. */
 export interface Question {
@@ -12,23 +13,28 @@ export interface Question {
 /** Above so many a move is better made on its sheet than question by question. */
 export const MOST_QUESTIONS = 12;
 
-/** Series and stages have a sheet of their own: one field cannot take them. */
-const needsSheet = (what: ItemId): boolean =>
-  what === 'gear.casePressure' || (what.startsWith('run.') && Boolean(allItems[what].repeated));
+/**
+ * Series, stages and what belongs to one of two banks are taken on their sheet: one field cannot say which, and an answer is never
+ * taken for another bank's.
+ */
+const needsSheet = (what: ItemId, profile: Profile): boolean =>
+  what === 'gear.casePressure' ||
+  streams.has(what) ||
+  (allItems[what].perBank === true && bankCount(profile, cylinderCount(profile) ?? 1) > 1);
 /** The needle at rest says the same in one figure; photographs and logs are no answer to a question. */
 const passed = (what: ItemId): boolean =>
   what === 'compression.pulls' || ['photo', 'log', 'text'].includes(allItems[what].kind);
 
 /**
  * What a move asks for, in the order of its check, each a field of its own. Empty where the move says nothing definite, where it
- * needs its sheet (a series, the stages of a test), or where there would be more than {@link MOST_QUESTIONS}.
+ * needs its sheet (a series, the stages of a test, one of two banks), or where there would be more than {@link MOST_QUESTIONS}.
  */
 export function questionsOf(move: Move, profile: Profile): readonly Question[] {
   if (!move.station || move.kind === 'job' || move.kind === 'wait' || move.id.startsWith('proof:')) return [];
   const reads = readsOf(move);
   if (!reads) return [];
   const items = itemIds.filter((i) => reads(i) && stationOf(i) === move.station);
-  if (items.some(needsSheet)) return [];
+  if (items.some((what) => needsSheet(what, profile))) return [];
   const count = cylinderCount(profile) ?? 1;
   const list = items
     .filter((what) => !passed(what) && (allItems[what].when?.(profile) ?? true))

@@ -13,7 +13,7 @@ const ONE_LOOK = 60_000;
 /** A stage of a case test is read over so long; its next reading after that is another test, ms. */
 const ONE_TEST = 5_400_000;
 /** Read over time, or poured in parts: how often says nothing. */
-const streams = new Set<string>([
+export const streams: ReadonlySet<string> = new Set<string>([
   'gear.poured',
   'oil.poured',
   'oil.drained',

@@ -92,8 +92,7 @@ describe('the case test', () => {
 
 describe('a doubt about a stage has an end', () => {
   /** A small case that loses its vacuum over an hour: a leak about as large as what counts as held. */
-  const fading = (): Bench => {
-    const b = new Bench({ gearCapacity: 150e-6 });
+  const fading = (b = new Bench({ gearCapacity: 150e-6 }), s: CaseStage = 'vacuum'): Bench => {
     for (const [minutes, p] of [
       [0, 3.75],
       [5, 3.25],
@@ -102,7 +101,7 @@ describe('a doubt about a stage has an end', () => {
       [20, 0.75]
     ] as const) {
       b.wait((minutes - 1) / 60);
-      b.read('gear.casePressure', p * psi, { conditions: { stage: 'vacuum', temperature: 290 } });
+      b.read('gear.casePressure', p * psi, { conditions: { stage: s, temperature: 290 } });
     }
     return turned(b);
   };
@@ -117,6 +116,18 @@ describe('a doubt about a stage has an end', () => {
     expect(titles(b).join('|')).not.toMatch(/hold the vacuum stage/);
     expect(b.ids()).not.toContain('gear.case-vacuum:sound');
     expect(b.ids()).not.toContain('gear.case-vacuum:fault');
+  });
+  it('soap put on before the stage says nothing of it', () => {
+    const soap = 'Case test: soapy water over every seal and plug at the low stage';
+    const before = new Bench({ gearCapacity: 150e-6 }).read('gear.caseBubbles', []);
+    expect(titles(fading(before, 'low'))).toContain(soap);
+    expect(titles(fading(undefined, 'low'))).toContain(soap);
+    expect(titles(fading(undefined, 'low').read('gear.caseBubbles', []))).not.toContain(soap);
+  });
+  it('a stage that has said what it can keeps the next one from waiting', () => {
+    const b = fading(new Bench({ gearCapacity: 150e-6 }), 'low').read('gear.caseBubbles', []);
+    expect(titles(b)).toContain('Case test: the high stage now');
+    expect(b.ids()).not.toContain('gear.case-low:sound');
   });
   it('a stage that only wants time still says how much', () => {
     expect(titles(stage(bench(), 'low', [4, 4])).join('|')).toMatch(/hold the low stage 2 more minutes/);

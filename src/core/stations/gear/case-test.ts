@@ -271,7 +271,7 @@ export function saidOf(t: StageTest): string {
       if (t.smallest === undefined)
         return `${name}: no fall that this gauge can tell. Enter the case’s oil capacity to know what leak that rules out.`;
       if (t.onLimit)
-        return `${name}: a leak${range}, on the limit of what counts as held, and holding it longer would not tell. Soapy water over every seal and plug; it does not count as held.`;
+        return `${name}: a leak${range}, on the limit of what counts as held, and holding it longer would not tell: it does not count as held. ${t.stage === 'vacuum' ? 'Under vacuum nothing bubbles: low pressure on again, then s' : 'S'}oapy water over every seal and plug.`;
       return t.holdFor
         ? `${name}: no fall that counts yet, but only a leak of over ${mL(t.smallest)} mL a minute would have shown. Hold it ${Math.ceil(t.holdFor)} min more.`
         : `${name}: a leak${range}, on either side of what counts as held. Hold it as long again.`;

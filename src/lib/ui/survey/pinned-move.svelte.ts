@@ -8,6 +8,8 @@ import type { Session } from '../session/session.svelte.ts';
 export class PinnedMove {
   private held: Move | undefined = $state.raw();
   private asked = $state(false);
+  /** How many readings stood when it was taken in hand. */
+  private since = $state(0);
   /** Said when the list still asks for the same. */
   still = $state('');
 
@@ -26,7 +28,19 @@ export class PinnedMove {
 
   /** Called once the page is there: from now on the move stays. */
   pin(): void {
-    this.held ??= this.first;
+    if (!this.held) this.hold();
+  }
+
+  private hold(): void {
+    this.held = this.first;
+    this.since = this.session().survey.readings.length;
+  }
+
+  /** Whether a reading was taken for the move in hand: what stood before it does not answer a repeat. */
+  fresh(id: string): boolean {
+    return this.session()
+      .survey.readings.slice(this.since)
+      .some((r) => r.id === id);
   }
 
   /** Goes on to what the list says now; waits for it where it is still being weighed. */
@@ -39,7 +53,7 @@ export class PinnedMove {
     const s = this.session();
     if (this.move) s.later = new Set([...s.later, this.move.id]);
     this.still = '';
-    this.held = this.first;
+    this.hold();
   }
 
   /** Takes the next move once the list is of the last entry. */
@@ -48,6 +62,6 @@ export class PinnedMove {
     this.asked = false;
     const same = this.first && this.first.id === this.held?.id;
     this.still = same ? `Still asked for: ${this.first!.because}` : '';
-    this.held = this.first;
+    this.hold();
   }
 }

@@ -46,7 +46,11 @@
   const openTo = $derived(
     move && `${placeOf(move, base)}${move.id.startsWith('proof:') && move.job ? `?recheck=${move.job}` : ''}`
   );
-  const answered = (q: Question): boolean => session.current(q.what, q.cylinder, conditions?.bank) !== undefined;
+  /** Answered as it is asked now: a repeat by a reading taken for it, anything else by what stands. */
+  const answered = (q: Question): boolean => {
+    const now = session.current(q.what, q.cylinder, conditions?.bank);
+    return now !== undefined && (move?.kind !== 'repeat' || pinned.fresh(now.id));
+  };
 
   $effect(() => {
     void session.moves;
@@ -59,16 +63,24 @@
     at = 0;
   });
 
-  /** What nobody could tell is written down as that: asked once, it stands further down. */
+  /**
+   * What nobody could tell is written down as that: asked once, it stands further down. What was read before stays: a repeat that
+   * could not be made is one for later.
+   */
   function couldNot(): void {
-    for (const q of questions)
-      if (!answered(q) && checkEntry(allItems[q.what], 'unknown', session.units).ok)
-        session.read(q.what, 'unknown', {
-          ...(q.cylinder === undefined ? {} : { cylinder: q.cylinder }),
-          ...(conditions ? { conditions } : {}),
-          typed: 'unknown'
-        });
-    pinned.done();
+    const open = questions.filter(
+      (q) =>
+        session.current(q.what, q.cylinder, conditions?.bank) === undefined &&
+        checkEntry(allItems[q.what], 'unknown', session.units).ok
+    );
+    for (const q of open)
+      session.read(q.what, 'unknown', {
+        ...(q.cylinder === undefined ? {} : { cylinder: q.cylinder }),
+        ...(conditions ? { conditions } : {}),
+        typed: 'unknown'
+      });
+    if (open.length) pinned.done();
+    else pinned.later();
   }
   const go = (by: number): void => void (at = Math.min(Math.max(0, at + by), Math.max(0, questions.length - 1)));
   function onkeydown(e: KeyboardEvent): void {

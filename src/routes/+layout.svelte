@@ -48,7 +48,7 @@
   </div>
   <div class="neatline" aria-hidden="true"></div>
 </header>
-<UnsentLine />
+<UnsentLine who={data.prefs.who} />
 <main id="main" class="mx-auto max-w-[1360px] px-3 py-3">{@render children()}</main>
 {#if data.demo}<footer class="no-print bg-base-200 px-3 py-1 text-center text-sm">
     Demo yard: every engine, maker and person here is made up. It has a database of its own.

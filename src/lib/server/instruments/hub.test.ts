@@ -119,7 +119,7 @@ describe('the stream to the sheets', () => {
   it('tells the ways in, then the lines; it ends with its request', async () => {
     hub = new InstrumentHub('');
     const abort = new AbortController();
-    const reader = liveStream(hub, abort.signal).getReader();
+    const reader = liveStream(hub, abort.signal).body!.getReader();
     const next = async (): Promise<string> => new TextDecoder().decode((await reader.read()).value);
     expect(await next()).toMatch(/^event: ways\ndata: \[\{"id":"page"/);
     hub.post(head);

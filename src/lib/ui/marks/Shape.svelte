@@ -1,19 +1,12 @@
 <script lang="ts">
   import { conditions, type Condition } from '$core/findings/finding.ts';
+  import { conditionColours } from './condition-colours.ts';
   import ShapeMark from './ShapeMark.svelte';
 
   /** The shape of a condition; the word goes with it, visible or for a screen reader. */
   let { condition, size = 18, word = false }: { condition: Condition; size?: number; word?: boolean } = $props();
 
-  const colours = {
-    'not-looked-at': 'var(--color-base-content)',
-    sound: 'var(--color-success)',
-    watch: 'var(--color-warning)',
-    fault: 'var(--color-error)',
-    held: 'var(--color-hold)',
-    'cannot-tell': 'var(--color-base-content)'
-  } as const;
-  const colour = $derived(colours[condition]);
+  const colour = $derived(conditionColours[condition]);
 </script>
 
 <span class="inline-flex items-center gap-1.5 whitespace-nowrap">

@@ -5,6 +5,7 @@
   import { Unsent } from './unsent.svelte.ts';
 
   /** What this browser still has to send, on every page; and that there is no connection. */
+  let { who }: { who: string } = $props();
   const unsent = new Unsent();
   let online = $state(true);
   const said = $derived(
@@ -22,12 +23,12 @@
     online = navigator.onLine;
     const again = (): void => {
       online = navigator.onLine;
-      void unsent.send(open);
+      void unsent.send(open, who);
     };
     again();
     const tick = setInterval(() => {
       void unsent.count();
-      if (document.visibilityState === 'visible' && (unsent.entries || unsent.photos)) void unsent.send(open);
+      if (document.visibilityState === 'visible' && (unsent.entries || unsent.photos)) void unsent.send(open, who);
     }, 4000);
     window.addEventListener('online', again);
     window.addEventListener('offline', again);
@@ -51,7 +52,7 @@
       {#if online}<button
           type="button"
           class="btn btn-sm btn-outline btn-primary"
-          onclick={() => void unsent.send(open)}>Send now</button
+          onclick={() => void unsent.send(open, who)}>Send now</button
         >{/if}{/if}
     {#each unsent.refused as r, k (k)}<span class="font-medium text-error" role="alert">{r}</span>{/each}
   </div>

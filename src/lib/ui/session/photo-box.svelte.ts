@@ -1,5 +1,5 @@
 import { largestPhoto } from '$lib/photo-limits.ts';
-import { openDB, type IDBPDatabase } from 'idb';
+import { browserStore } from './browser-store.ts';
 import { newId } from './new-id.ts';
 
 /** A photograph taken and not yet with the server. */
@@ -11,10 +11,7 @@ export interface Waiting {
 }
 
 const STORE = 'photos';
-let opened: Promise<IDBPDatabase> | undefined;
-/** Asynchronous from the first line: where a browser has no such store, asking for it throws at once. */
-const database = async (): Promise<IDBPDatabase> =>
-  (opened ??= openDB('indaga-photos', 1, { upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'id' }) }));
+const database = browserStore('indaga-photos', STORE, 'id');
 
 /** Every photograph that waits in this browser, of whatever engine. */
 export const photosWaiting = (): Promise<Waiting[]> =>

@@ -1,5 +1,5 @@
-import { openDB, type IDBPDatabase } from 'idb';
 import type { SurveyFile } from '$core/record/survey-file.ts';
+import { browserStore } from './browser-store.ts';
 
 /** A survey as this browser last knew it, and up to where the server had told. */
 export interface Snapshot {
@@ -10,12 +10,7 @@ export interface Snapshot {
 }
 
 const STORE = 'surveys';
-let opened: Promise<IDBPDatabase> | undefined;
-/** Asynchronous from the first line: where a browser has no such store, asking for it throws at once. */
-const database = async (): Promise<IDBPDatabase> =>
-  (opened ??= openDB('indaga-surveys', 1, {
-    upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'surveyId' })
-  }));
+const database = browserStore('indaga-surveys', STORE, 'surveyId');
 
 /**
  * Keeps a survey: a page that is opened without a connection is as old as its copy, and this is newer. A browser without a store

@@ -1,6 +1,7 @@
+import type { Entry } from '$core/record/entries.ts';
 import { newId } from './new-id.ts';
-import { Outbox, unsentSurveys, type Queued } from './outbox.svelte.ts';
-import { PhotoBox, photosWaiting } from './photo-box.svelte.ts';
+import { Outbox, outboxKey, unsentSurveys } from './outbox.svelte.ts';
+import { PhotoBox, photosWaiting, type Waiting } from './photo-box.svelte.ts';
 
 /**
  * What waits in this browser for any engine, counted and sent from whatever page is open. The engine whose pages are open sends
@@ -18,7 +19,7 @@ export class Unsent {
     let entries = 0;
     for (const id of unsentSurveys()) {
       try {
-        entries += (JSON.parse(localStorage.getItem(`indaga-outbox:${id}`) ?? '[]') as unknown[]).length;
+        entries += (JSON.parse(localStorage.getItem(outboxKey(id)) ?? '[]') as unknown[]).length;
       } catch {
         // A damaged list is as good as none here; its own page says so.
       }
@@ -28,12 +29,12 @@ export class Unsent {
   }
 
   /** Sends what waits of every engine but the one that is open, which sends for itself. */
-  async send(open: string | undefined): Promise<void> {
+  async send(open: string | undefined, who = ''): Promise<void> {
     if (this.busy) return;
     this.busy = true;
     try {
       for (const w of await photosWaiting())
-        if (w.surveyId !== open && !w.what.startsWith('tray:')) await this.photo(w);
+        if (w.surveyId !== open && !w.what.startsWith('tray:')) await this.photo(w, who);
       for (const id of unsentSurveys()) if (id !== open) await this.survey(id);
       await this.count();
     } finally {
@@ -41,22 +42,25 @@ export class Unsent {
     }
   }
 
-  private async survey(id: string): Promise<void> {
-    // Only sent: what others added is asked for by the engine's own pages.
-    const box = new Outbox(id, Number.MAX_SAFE_INTEGER, Number.MAX_SAFE_INTEGER, () => {});
+  /** Only sent: what others added is asked for by the engine's own pages. */
+  private of(surveyId: string): Outbox {
+    const box = new Outbox(surveyId, Number.MAX_SAFE_INTEGER, Number.MAX_SAFE_INTEGER, () => {});
     box.restore();
+    return box;
+  }
+
+  private async survey(id: string): Promise<void> {
+    const box = this.of(id);
     await box.flush();
     box.rest();
     if (box.refusals.length) this.refused = [...this.refused, ...box.refusals.map((r) => r.message)];
   }
 
   /** A photograph of another engine: sent, and its reading put where that engine's entries wait. */
-  private async photo(w: { readonly id: string; readonly surveyId: string; readonly what: string }): Promise<void> {
+  private async photo(w: Waiting, who: string): Promise<void> {
     const box = new PhotoBox(w.surveyId, (what, photo) => {
-      const body = { id: newId(), at: new Date().toISOString(), what, value: photo };
-      const key = `indaga-outbox:${w.surveyId}`;
-      const waiting = JSON.parse(localStorage.getItem(key) ?? '[]') as Queued[];
-      localStorage.setItem(key, JSON.stringify([...waiting, { kind: 'entry', entry: { type: 'reading', body } }]));
+      const body = { id: newId(), at: new Date().toISOString(), what, value: photo, ...(who ? { by: who } : {}) };
+      this.of(w.surveyId).put({ kind: 'entry', entry: { type: 'reading', body } as Entry });
     });
     await box.sendOne(w.id);
   }

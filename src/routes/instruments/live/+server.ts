@@ -5,10 +5,7 @@ import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 /** What the instruments send, as server-sent events: batches of lines, and how the ways in stand. */
-export const GET: RequestHandler = ({ request }) =>
-  new Response(liveStream(instrumentHub(), request.signal), {
-    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform' }
-  });
+export const GET: RequestHandler = ({ request }) => liveStream(instrumentHub(), request.signal);
 
 /** Switches a way in on or off. */
 export const POST: RequestHandler = async ({ request }) => {

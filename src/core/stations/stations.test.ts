@@ -66,6 +66,21 @@ describe('spark', () => {
     const b = all(new Bench(triple).read('spark.lanyard', 'yes'), 'good').read('spark.result', 'none', { cylinder: 2 });
     expect(b.said('spark.none')).toMatch(/cylinder 2 alone: its own plug, cap, lead/);
   });
+  it('none on the only one that was looked at is no fault of its own yet, and nothing is swapped', () => {
+    const b = new Bench(triple).read('spark.lanyard', 'yes').read('spark.result', 'none', { cylinder: 2 });
+    expect(b.ids()).toContain('spark.undecided.2:cannot-tell');
+    expect(b.ids().join()).not.toMatch(/spark.none/);
+    const a = b.assessed();
+    expect(a.steps.map((s) => s.id)).not.toContain('spark-own');
+    expect(a.advice.suspects.filter((s) => s.raised && /^(lead|coil)\.2$/.test(s.id))).toEqual([]);
+    expect(a.moves.slice(0, 3).map((m) => m.title)).toContain('Spark of the other cylinders');
+  });
+  it('it is said to be alone only where all the others were seen to spark', () => {
+    const b = new Bench(triple).read('spark.lanyard', 'yes').read('spark.result', 'none', { cylinder: 2 });
+    b.read('spark.result', 'good', { cylinder: 1 });
+    expect(b.said('spark.none')).toMatch(/cylinder 2 while another has it/);
+    expect(b.read('spark.result', 'good', { cylinder: 3 }).said('spark.none')).toMatch(/cylinder 2 alone/);
+  });
   it('a whole bank dead is what feeds the bank; a dead pair is what they share', () => {
     const dead = (profile: object, cylinders: number[]) => {
       const b = new Bench({ strokes: 'two', cylinders: 6, ignition: 'cdi', ...profile }).read('spark.lanyard', 'yes');

@@ -95,8 +95,8 @@ const ofOne =
     const list = sparks(c);
     const mine = list.find((s) => s.cylinder === cylinder);
     if (!mine) return undefined;
-    // Dead everywhere says nothing about this cylinder's own parts.
-    if (list.every((s) => s.result === 'none') && list.length > 1) return undefined;
+    // Dead wherever anybody looked says nothing about this cylinder's own parts.
+    if (list.every((s) => s.result === 'none')) return undefined;
     if (word === 'weak' && mine.result === 'none') return undefined;
     return seen(mine.result === word, mine.at);
   };

@@ -81,7 +81,7 @@ function age(c: Context, out: Out): void {
   const idle = known(c.survey.engine.history.yearsIdle);
   if (c.survey.engine.profile.fuelSystem === 'carburettor' && (a.verdict === 'drain' || a.verdict === 'unknown')) {
     const rule = school(c.rules, 'carburettor');
-    const clean = rule === 'clean' || (rule === 'age' && (idle === undefined || idle > 2));
+    const clean = rule === 'clean' || (rule === 'age' && idle !== undefined && idle > 2);
     if (clean)
       out.add('carburettor', 'watch', 'Clean the carburettor before the first start.', {
         ...practice([`years idle: ${idle ?? 'unknown'}`], 'gum after two seasons is the rule.'),

@@ -76,11 +76,13 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   const everywhere = none.length === list.length && list.length === cylindersOf(c).length;
   if (everywhere && !none.every(onlyToBolt)) return noneAnywhere(c, list, electronic);
   const dead = none.map((s) => s.cylinder);
+  const whole = list.length === cylindersOf(c).length;
+  const sparks = none.length < list.length;
   const shared = sharedPart(c, dead);
   return [
     ...(shared
       ? [{ kind: 'pair', condition: 'fault', values: { dead, shared } } as const]
-      : none.map((s) => noneHere(c, s, dead.length === 1))),
+      : none.map((s) => noneHere(c, s, { alone: dead.length === 1 && whole, sparks }))),
     ...weak.map(({ cylinder, sun, slow }): SparkFact => {
       if (sun || slow) return { kind: sun ? 'sun' : 'slow', cylinder, condition: 'cannot-tell', values: {} };
       const seen = damagedPart(c, cylinder);
@@ -91,16 +93,18 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   ];
 }
 
-/** No spark at one cylinder: ground, what its isolation has found, or its own parts in their order. */
-function noneHere(c: Context, s: Seen, alone: boolean): SparkFact {
+/** No spark at one cylinder: ground, nothing yet where no other sparks, what its isolation has found, or its own parts in their order. */
+function noneHere(c: Context, s: Seen, { alone, sparks }: { alone: boolean; sparks: boolean }): SparkFact {
   const common = { cylinder: s.cylinder, condition: 'fault' } as const;
   if (onlyToBolt(s)) return { ...common, kind: 'ground', values: {} };
   const seen = damagedPart(c, s.cylinder);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };
+  // Nothing that was seen sparks: whether it is this cylinder or all of them nobody knows yet.
+  if (!sparks) return { cylinder: s.cylinder, condition: 'cannot-tell', kind: 'undecided', values: {} };
   const part = alone ? isolation(c)?.found : undefined;
   return part
     ? { ...common, kind: 'own', id: `own-${part.id}`, values: { part } }
-    : { ...common, kind: 'none', values: {} };
+    : { ...common, kind: 'none', values: { alone } };
 }
 
 function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): SparkFact[] {

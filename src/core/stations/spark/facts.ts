@@ -49,7 +49,10 @@ export interface SparkFacts {
   pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil' };
   ground: object;
   own: { readonly part: PartFound };
-  none: object;
+  /** `alone`: every other cylinder was looked at and sparks. */
+  none: { readonly alone: boolean };
+  /** None here, and no cylinder that sparks was seen: its own parts, or what all share. */
+  undecided: object;
   sun: object;
   slow: object;
   weak: object;

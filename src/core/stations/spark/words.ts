@@ -120,9 +120,14 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     found: `Cylinder ${cylinder} has no spark: it is ${values.part.label}${byElimination(values.part)}.`,
     because: pattern(basis, 'the fault that moves with a part is that part.')
   }),
-  none: ({ cylinder }, basis) => ({
-    found: `No spark on cylinder ${cylinder} alone: its own plug, cap, lead, then coil.`,
+  none: ({ cylinder, values }, basis) => ({
+    found: `No spark on cylinder ${cylinder}${values.alone ? ' alone' : ' while another has it'}: its own plug, cap, lead, then coil.`,
     advice: 'Swap the plug and the lead with a good cylinder first.',
+    because: pattern(basis, 'none on one is that cylinder’s own parts; none on all is a common part.')
+  }),
+  undecided: ({ cylinder }, basis) => ({
+    found: `No spark on cylinder ${cylinder}, and none that sparks was seen: its own parts, or what all of them share.`,
+    advice: 'Look at the others before anything is swapped.',
     because: pattern(basis, 'none on one is that cylinder’s own parts; none on all is a common part.')
   }),
   sun: ({ cylinder }, basis) => ({

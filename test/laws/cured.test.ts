@@ -48,7 +48,15 @@ const cures: readonly (readonly [string, readonly Read[], JobId, readonly Read[]
   ['slots chewed', [['gear.slots', 'chewed']], 'gear-plugs', [['gear.slots', 'good']]],
   ['filter clogged', [['fuel.filter', 'clogged']], 'fuel-line', [['fuel.filter', 'clean']]],
   ['vent closed', [['fuel.vent', 'closed']], 'fuel-line', [['fuel.vent', 'open']]],
-  ['tank empty', [['fuel.level', 'empty']], 'fuel-fill', [['fuel.level', 'full']]],
+  [
+    'tank empty',
+    [
+      ['fuel.age', 1],
+      ['fuel.level', 'empty']
+    ],
+    'fuel-fill',
+    [['fuel.level', 'full']]
+  ],
   [
     'bowl gummed',
     [

@@ -1,4 +1,4 @@
-import { fuelCleared } from '../stations/fuel/age.ts';
+import { fuelAge, fuelCleared } from '../stations/fuel/age.ts';
 import { only, underWater, type JobRule } from './job.ts';
 
 /** Fuel, from the tank to the carburettor. */
@@ -16,6 +16,8 @@ export const fuel = {
   'fuel-fill': {
     title: 'Fill the tank',
     raisedBy: ['fuel.level', 'fuel.starved-empty'],
+    // Where what is in it has to come out first, fresh fuel goes in with the same job.
+    unless: (c) => !fuelCleared(c).cleared && ['drain', 'unknown'].includes(fuelAge(c).verdict),
     how: 'Fresh fuel, mixed where it is a premix engine.',
     consumables: ['fresh fuel'],
     minutes: 5,

@@ -18,12 +18,16 @@ const move = (m: Partial<Move>): Move => ({
 
 describe('what a move asks for, one field at a time', () => {
   it('asks of each cylinder what belongs to a cylinder, and of one where the move names it', () => {
-    const m = move({ station: 'compression', items: ['compression.pressure'] });
+    const m = move({ station: 'plugs', items: ['plugs.read'] });
     expect(questionsOf(m, twin)).toEqual([
-      { what: 'compression.pressure', cylinder: 1 },
-      { what: 'compression.pressure', cylinder: 2 }
+      { what: 'plugs.read', cylinder: 1 },
+      { what: 'plugs.read', cylinder: 2 }
     ]);
-    expect(questionsOf({ ...m, cylinder: 2 }, twin)).toEqual([{ what: 'compression.pressure', cylinder: 2 }]);
+    expect(questionsOf({ ...m, cylinder: 2 }, twin)).toEqual([{ what: 'plugs.read', cylinder: 2 }]);
+  });
+  it('what is read under conditions is read where they stand, with its gauge', () => {
+    for (const what of ['compression.pressure', 'spark.result'] as const)
+      expect(questionsOf(move({ station: stationOf(what), items: [what] }), twin), what).toEqual([]);
   });
   it('a series or the stages of a test are made on their sheet', () => {
     expect(questionsOf(move({ station: 'gear', items: ['gear.casePressure'] }), twin)).toEqual([]);

@@ -1,5 +1,6 @@
 import { bankCount } from '../engine/banks.ts';
 import { cylinderCount, type Profile } from '../engine/profile.ts';
+import { stations } from '../stations/register.ts';
 import { allItems, itemIds, stationOf, type ItemId } from '../stations/items.ts';
 import type { Move } from './move.ts';
 import { readsOf, streams } from './tried.ts';
@@ -15,9 +16,10 @@ export const MOST_QUESTIONS = 12;
 
 /**
  * Series, stages and what belongs to one of two banks are taken on their sheet: one field cannot say which, and an answer is never
- * taken for another bank's.
+ * taken for another bank's. So is what is read under conditions and with an instrument of its own: there they stand beside it.
  */
 const needsSheet = (what: ItemId, profile: Profile): boolean =>
+  stations[stationOf(what)].usualConditions !== undefined ||
   what === 'gear.casePressure' ||
   streams.has(what) ||
   (allItems[what].perBank === true && bankCount(profile, cylinderCount(profile) ?? 1) > 1);

@@ -75,6 +75,13 @@ describe('spark', () => {
     expect(a.advice.suspects.filter((s) => s.raised && /^(lead|coil)\.2$/.test(s.id))).toEqual([]);
     expect(a.moves.slice(0, 3).map((m) => m.title)).toContain('Spark of the other cylinders');
   });
+  it('what has to be drained is not filled first: one job brings the fresh fuel', () => {
+    const jobs = (b: Bench): string[] => b.assessed().steps.map((s) => s.id);
+    const unknown = new Bench(triple).read('fuel.level', 'empty');
+    expect(jobs(unknown)).toContain('fuel-drain');
+    expect(jobs(unknown)).not.toContain('fuel-fill');
+    expect(jobs(new Bench(triple).read('fuel.age', 1).read('fuel.level', 'empty'))).toContain('fuel-fill');
+  });
   it('it is said to be alone only where all the others were seen to spark', () => {
     const b = new Bench(triple).read('spark.lanyard', 'yes').read('spark.result', 'none', { cylinder: 2 });
     b.read('spark.result', 'good', { cylinder: 1 });

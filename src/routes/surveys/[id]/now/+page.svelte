@@ -27,11 +27,7 @@
   let at = $state(0);
   let big = $state(false);
   const question = $derived(questions[Math.min(at, questions.length - 1)]);
-  const conditions = $derived(
-    move?.station && stations[move.station].usualConditions
-      ? { ...session.conditionsOf(move.station), ...move.conditions }
-      : move?.conditions
-  );
+  const conditions = $derived(move?.conditions);
   const step = $derived(
     move?.kind === 'job' ? following(session.judgement, session.advice).steps.find((s) => s.id === move.job) : undefined
   );

@@ -172,9 +172,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   const later = new Map(doBy(c).flatMap((d) => (d.job ? [[d.job as string, d] as const] : [])));
   const ruled = jobs.flatMap((rule): Step[] => {
     const mark = marks.get(rule.id);
-    const behind = likely.get(rule.id) ?? [];
+    const excluded = rule.unless?.(c) ?? false;
+    const behind = excluded ? [] : (likely.get(rule.id) ?? []);
     const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
-    const now = rule.unless?.(c) || yields ? [] : raisers(rule, found);
+    const now = excluded || yields ? [] : raisers(rule, found);
     const always = rule.also?.(c);
     const also = always !== undefined || behind.length > 0;
     const met = rule.met?.(c) ?? false;

@@ -149,6 +149,11 @@ export default ts.config(
     }
   },
   forbid(['src/routes/**/*.ts', 'src/routes/**/*.svelte'], [database]),
+  // Matchers are part of the first script of every page.
+  forbid(
+    ['src/params/*.ts'],
+    [{ regex: '^\\$(core|lib)/', message: 'A matcher knows the shape of a name and imports nothing.' }]
+  ),
   ...standing('src/lib/ui', [server]),
   // A test of a component draws it as the server does.
   { ...forbid(['src/lib/workers/**/*.ts'], [server]), ignores: ['**/*.test.ts'] },

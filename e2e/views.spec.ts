@@ -98,6 +98,26 @@ test('the mixture sum is linkable and catches the cup that was meant as 50:1', a
   await expect(page.getByText('This has to be above zero.')).toBeVisible();
 });
 
+test('what is entered before the scripts have taken over is kept, and counts', async ({ page }) => {
+  let release = (): void => {};
+  const held = new Promise<void>((resolve) => (release = resolve));
+  await page.route('**/_app/**/*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await prefer(page, { units: 'metric' });
+  await page.goto('/reference/mixture', { waitUntil: 'commit' });
+  await page.getByLabel('Ratio').fill('0:1');
+  release();
+  await expect(page.getByText('This has to be above zero.')).toBeVisible();
+  await expect(page.getByLabel('Ratio')).toHaveValue('0:1');
+
+  await page.goto('/settings', { waitUntil: 'commit' });
+  await page.getByLabel('Who is working').fill('Ada');
+  await page.locator('html[data-live]').waitFor({ state: 'attached' });
+  await expect(page.getByLabel('Who is working')).toHaveValue('Ada');
+});
+
 test('house rules: a number out of range is refused, a school takes effect', async ({ page }) => {
   await prefer(page, {});
   await page.goto('/reference/house-rules');

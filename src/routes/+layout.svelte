@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { replayEarly } from '$lib/ui/form/early.ts';
   import '../app.css';
   import { page } from '$app/state';
   import UnsentLine from '$lib/ui/session/UnsentLine.svelte';
@@ -11,7 +12,10 @@
   let { data, children } = $props();
   const here = $derived(page.url.pathname);
   // The root mounts last: from here on every field is heard. Says so to whoever drives the page from outside.
-  $effect(() => void (document.documentElement.dataset.live = 'yes'));
+  $effect(() => {
+    replayEarly();
+    document.documentElement.dataset.live = 'yes';
+  });
   /** On a narrow screen the pages of an engine bring a head of their own, of one line. */
   const ownHead = $derived(/^\/surveys\//.test(here));
   const settings = $derived(`/settings?back=${encodeURIComponent(here + page.url.search)}`);

@@ -2,6 +2,7 @@ import { drowned } from '../record/drowned.ts';
 import { against } from '../holds/index.ts';
 import { kindOf } from '../findings/finding.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';
+import { stationOf } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';
 import { runningRun, streamEarly } from '../stations/run/runs.ts';
 import type { Move } from './move.ts';
@@ -71,9 +72,12 @@ function testRuns(c: Position['context']): boolean {
   return last !== undefined && !c.past(Date.parse(last.at) + 3_600_000);
 }
 
-/** Once an engine was turned or cranked, whether it is safe was settled one way or another: the question moves down. */
+/**
+ * Once hands were on the engine, whether it is safe was settled one way or another: the question moves down. What nobody could tell
+ * settles nothing.
+ */
 const beyondLooking = (c: Position['context']): boolean =>
-  ['turn', 'plugs', 'spark', 'compression', 'gear', 'fuel', 'cooling', 'oil', 'run'].some((s) => c.record.touched(s));
+  c.survey.readings.some((r) => !['safe', 'look'].includes(stationOf(r.what)) && r.value !== 'unknown' && !r.withdrawn);
 
 export function makeSafe({ context: c, stations: states }: Position): Move[] {
   const safe = states.find((s) => s.id === 'safe');

@@ -19,5 +19,8 @@ const register = { safe, look, turn, plugs, spark, compression, gear, fuel, cool
 export const stations: { readonly [S in StationId]: Station } = register;
 export const stationIds = Object.keys(register) as StationId[];
 
+/** Whether a name from outside is a station's. */
+export const isStation = (name: string): name is StationId => Object.hasOwn(register, name);
+
 /** The stations that this engine has, in working order. */
 export const stationsFor = (p: Profile): StationId[] => stationIds.filter((s) => stations[s].applies?.(p) ?? true);

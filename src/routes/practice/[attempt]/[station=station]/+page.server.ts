@@ -4,7 +4,8 @@ import { looksOf } from '$core/practice/debrief.ts';
 import { minutesOfAct, titleOfAct } from '$core/practice/looks.ts';
 import { jobs } from '$core/jobs/register.ts';
 import { doDeed, open } from '$lib/server/practice/store.ts';
-import { stationOf, type StationId } from '$core/stations/items.ts';
+import { stationOf } from '$core/stations/items.ts';
+import { checkNamed } from '$lib/ui/sheets/check-named.ts';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,7 +14,7 @@ export const load: PageServerLoad = ({ params }) => {
   const cylinders = Number(exercise?.survey.engine.profile.cylinders ?? 1);
   const ready = exercise ? setupDone(exercise.assessed().context) : undefined;
   return {
-    looks: looksOf(params.station as StationId).map((a) => ({
+    looks: looksOf(checkNamed(params.station)).map((a) => ({
       id: a.id,
       title: titleOfAct(a),
       minutes: minutesOfAct(a, cylinders, ready)

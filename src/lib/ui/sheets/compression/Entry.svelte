@@ -122,7 +122,7 @@
   {#each cylinders as c (c)}
     {@const list = taken(c)}
     <li
-      class="grid grid-cols-[5.5rem_8.5rem_1fr] items-center gap-x-2 border-b border-line py-[3px] sm:grid-cols-[7rem_10rem_1fr]"
+      class="grid grid-cols-[minmax(3.5rem,22%)_minmax(5rem,34%)_minmax(0,1fr)] items-center gap-x-2 border-b border-line py-[3px] sm:grid-cols-[7rem_10rem_1fr]"
     >
       <label class="leading-tight" for="compression-{c}"
         ><span class="label-caps">Cylinder {c}</span>{#if list.length}<span class="block text-sm"
@@ -161,7 +161,7 @@
           {:else}
             <button
               type="button"
-              class="chip px-2"
+              class="chip max-w-full flex-wrap px-2"
               title="{said(r)}: correct or take back"
               aria-label={said(r)}
               onclick={() =>

@@ -22,6 +22,7 @@ const floors = {
     ['measurements'],
     ['stations'],
     ['holds', 'survey', 'history', 'jobs', 'instruments'],
+    ['procedures'],
     ['judge.ts', 'care', 'drowned'],
     ['diagnosis'],
     ['advice', 'plan'],

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { flows } from '../../src/core/care/flows.ts';
+import { procedures } from '../../src/core/procedures/register.ts';
 import { contextOf } from '../../src/core/findings/context.ts';
 import type { HouseRules } from '../../src/core/house-rules/rules.ts';
 import { topicIds, topics } from '../../src/core/house-rules/topics.ts';
@@ -60,7 +61,7 @@ function judgement(make: () => Bench, rules: HouseRules): string {
     a.holds.map((h) => [h.id, h.because, h.needs, h.blocks]),
     a.steps.map((s) => [s.id, s.how, s.parts]),
     a.gates.map((g) => [g.id, g.condition, g.sentence]),
-    flows.map((f) => f.steps(c).map((s) => s.text)),
+    [...flows, ...procedures].map((p) => p.steps(c).map((s) => s.text)),
     protocol(c).map((s) => s.how),
     askedMix(c)?.ratio,
     stabilising(c),

@@ -1,7 +1,8 @@
 import { known } from '../engine/profile.ts';
 import { ruleNumber, school, schoolSaid } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
-import type { Flow, FlowStep } from './flow.ts';
+import type { ProcedureStep } from '../procedures/procedure.ts';
+import type { Flow } from './flow.ts';
 
 export interface Stage {
   readonly id: string;
@@ -39,6 +40,15 @@ export const stageAt = (c: Context): Stage | undefined => {
 /** New engine, or a new or rebuilt head on an old leg. */
 export const breakIn: Flow = {
   id: 'break-in',
+  marks: 'flow',
+  jobs: [],
+  wrong: [
+    'An hour at idle in a tub: rings do not seat.',
+    'Full throttle at once: they seat and scuff.',
+    'The first change forgotten.'
+  ],
+  proof: { station: 'run', text: 'levels kept, no smoke that stays, first change made' },
+  handOver: 'The warranty’s schedule and its workshop come before this one.',
   title: 'Break-in',
   means: 'The right oil, the load pattern, levels each outing, an early first change.',
   minutes: 30,
@@ -52,7 +62,7 @@ export const breakIn: Flow = {
     const { kind } = c.survey.assessment;
     const four = profile.strokes === 'four';
     const mineral = school(c.rules, 'breakIn') === 'load';
-    const stages = stagesOf(c).map((s): FlowStep => ({
+    const stages = stagesOf(c).map((s): ProcedureStep => ({
       id: s.id,
       text: s.text,
       because: `${schoolSaid(c.rules, 'breakIn')}. The manual’s schedule stands above this one.`

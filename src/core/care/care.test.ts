@@ -7,7 +7,8 @@ import { stageAt, stagesOf } from './break-in.ts';
 import { eventsOf } from './calendar-events.ts';
 import { dueList } from './due.ts';
 import { flows, flowById } from './flows.ts';
-import { flowMark, flowOf, flowState } from './flow.ts';
+import { procedureMark } from '../procedures/progress.ts';
+import { flowOf, flowState } from './flow.ts';
 
 const now = new Date('2026-06-01T12:00:00.000Z');
 const due = (b: Bench, at = now) => dueList([b.survey], b.survey.houseRules ?? {}, at);
@@ -130,10 +131,14 @@ describe('short jobs', () => {
   });
   it('are ticked, finished and opened again by marks in the record', () => {
     const flow = flowById('gear-oil')!;
-    const b = serviced(new Bench(), flowMark('gear-oil', 'drain'), '2026-05-02T09:00:00.000Z');
-    expect([...flowState(context(b), flow, []).done]).toEqual(['drain']);
+    const b = serviced(new Bench(), procedureMark(flow, 'drain'), '2026-05-02T09:00:00.000Z');
+    expect(
+      flowState(context(b), flow, [])
+        .steps.filter((s) => s.done)
+        .map((s) => s.step.id)
+    ).toEqual(['drain']);
     expect(flowState(context(b), flow, []).finished).toBeUndefined();
-    serviced(b, flowMark('gear-oil'), '2026-05-02T10:00:00.000Z');
+    serviced(b, procedureMark(flow), '2026-05-02T10:00:00.000Z');
     expect(flowState(context(b), flow, []).finished).toMatchObject({ at: '2026-05-02T10:00:00.000Z' });
     expect(flowOf(b.survey)).toBe('gear-oil');
     expect(flowOf(new Bench().survey)).toBeUndefined();

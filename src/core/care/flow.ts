@@ -1,62 +1,36 @@
-import { lastMarks } from '../jobs/done.ts';
-import type { HazardId } from '../hazards/hazards.ts';
-import type { Hold } from '../holds/hold.ts';
-import type { LimitId } from '../engine/limits.ts';
 import type { Context } from '../findings/context.ts';
-import type { ItemId } from '../stations/items.ts';
-import type { Engine } from '../record/survey-file.ts';
+import type { Hold } from '../holds/hold.ts';
 import type { CareId } from './intervals.ts';
+import { procedureMark, progressOf, type Progress } from '../procedures/progress.ts';
+import type { Procedure } from '../procedures/procedure.ts';
 
-export interface FlowStep {
-  readonly id: string;
-  readonly text: string;
-  /** Why, or where the figure comes from. */
-  readonly because?: string;
-  /** Minutes that it goes on by itself. */
-  readonly wait?: number;
-  /** What is written down with it. */
-  readonly items?: readonly ItemId[];
-  readonly torque?: readonly LimitId[];
-}
-
-/** A short piece of service on one page: its own steps, its own holds, and what it counts as when it is done. */
-export interface Flow {
-  readonly id: string;
-  readonly title: string;
-  readonly means: string;
-  readonly minutes: number;
-  readonly fits?: (e: Engine) => boolean;
-  readonly steps: (c: Context) => readonly FlowStep[];
-  readonly hazards: readonly HazardId[];
+/** A short job on one page: a procedure with holds of its own, and what it counts as when it is done. */
+export interface Flow extends Procedure {
+  readonly marks: 'flow';
   /** Holds that matter to it; the others are not its business. */
   readonly holds: readonly string[];
-  readonly tools: readonly string[];
-  readonly parts: readonly string[];
   readonly counts: readonly CareId[];
 }
 
-/** The mark under which a flow, or one of its steps, stands in the record. */
-export const flowMark = (flow: string, step?: string): string => (step ? `flow.${flow}.${step}` : `flow.${flow}`);
+/** A procedure as a short job, under the name that its marks have always had. */
+export const shortJob = (
+  p: Procedure,
+  as: Pick<Flow, 'holds' | 'counts'> & Partial<Pick<Flow, 'id' | 'title' | 'means'>>
+): Flow => ({ ...p, ...as, marks: 'flow' });
 
-export interface FlowState {
-  readonly done: ReadonlySet<string>;
-  /** Marked as finished. */
-  readonly finished?: { readonly at: string; readonly by?: string };
+/** The mark under which a short job, or one of its steps, stands in the record. */
+export const flowMark = (flow: string, step?: string): string => procedureMark({ id: flow, marks: 'flow' }, step);
+
+export interface FlowState extends Progress {
   /** Its own holds that are raised and not overridden: finished or not, the engine does not go back on it. */
   readonly held: readonly Hold[];
 }
 
-/** Which steps of a flow are ticked, whether it was finished, and what holds it; the latest word counts. */
-export function flowState(c: Context, flow: Flow, holds: readonly Hold[]): FlowState {
-  const last = lastMarks(c.survey);
-  const ticked = flow.steps(c).filter((s) => last.get(flowMark(flow.id, s.id))?.state === 'done');
-  const end = last.get(flowMark(flow.id));
-  return {
-    done: new Set(ticked.map((s) => s.id)),
-    held: holds.filter((h) => flow.holds.includes(h.id) && !h.override && !h.standing),
-    ...(end?.state === 'done' ? { finished: { at: end.at, ...(end.by ? { by: end.by } : {}) } } : {})
-  };
-}
+/** How far a short job has got, and what holds it. */
+export const flowState = (c: Context, flow: Flow, holds: readonly Hold[]): FlowState => ({
+  ...progressOf(c, flow),
+  held: holds.filter((h) => flow.holds.includes(h.id) && !h.override && !h.standing)
+});
 
 /** The flow a single-job assessment was opened for. */
 export const flowOf = (survey: {

@@ -3,12 +3,11 @@ import { treatedAfter } from '../physics/flows.ts';
 import { school, schoolSaid } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { say } from '../units/index.ts';
-import type { Flow, FlowStep } from './flow.ts';
+import { BORE_OIL } from '../procedures/figures.ts';
+import type { ProcedureStep } from '../procedures/procedure.ts';
+import type { Flow } from './flow.ts';
 
-/** Oil for each 100 mL swept where the manual gives no measured dose for storage (M). */
-const DOSE = 0.02;
-
-function stabiliserStep(c: Context): FlowStep {
+function stabiliserStep(c: Context): ProcedureStep {
   const held = c.record.value('fuel.lineVolume');
   const flow = c.record.value('fuel.idleFlow');
   const minutes =
@@ -30,11 +29,11 @@ function stabiliserStep(c: Context): FlowStep {
   };
 }
 
-function boreStep(c: Context): FlowStep {
+function boreStep(c: Context): ProcedureStep {
   const { profile } = c.survey.engine;
   const swept = known(profile.displacement);
   const n = cylinderCount(profile);
-  const dose = swept && n ? (swept / n) * DOSE : undefined;
+  const dose = swept && n ? (swept / n) * BORE_OIL.high : undefined;
   const chosen = school(c.rules, 'boreProtection');
   const injected = profile.fuelSystem === 'electronic' || profile.fuelSystem === 'direct';
   const measured = chosen === 'measured' || (chosen === 'manual' && injected);
@@ -48,7 +47,7 @@ function boreStep(c: Context): FlowStep {
   };
 }
 
-function bowlStep(c: Context): FlowStep[] {
+function bowlStep(c: Context): ProcedureStep[] {
   if (c.survey.engine.profile.fuelSystem !== 'carburettor') return [];
   const chosen = school(c.rules, 'stallOut');
   if (c.survey.engine.profile.supply === 'pressurised')
@@ -72,6 +71,15 @@ function bowlStep(c: Context): FlowStep[] {
 export const seasonFlows: readonly Flow[] = [
   {
     id: 'lay-up',
+    marks: 'flow',
+    jobs: [],
+    wrong: [
+      'Run dry and called drained: a puddle stays.',
+      'Oil in the bores and no label: somebody cranks it.',
+      'Gear oil left until spring: the case cracks in the first frost.'
+    ],
+    proof: { station: 'look', text: 'upright, dry, labelled; each step ticked or left out with its reason' },
+    handOver: 'Injection, catalysts and pressurised tanks follow the manual alone.',
     title: 'Lay-up',
     means: 'So that the next return is easy: fuel, flush, oils, bores, grease, battery, upright.',
     minutes: 90,
@@ -123,6 +131,15 @@ export const seasonFlows: readonly Flow[] = [
   },
   {
     id: 'spring',
+    marks: 'flow',
+    jobs: [],
+    wrong: [
+      'Started first and looked at afterwards.',
+      'A carburettor taken apart because it is spring.',
+      'Old impeller trusted because it pumped last year.'
+    ],
+    proof: { station: 'run', text: 'first run clean: stream, no leaks, each gear' },
+    handOver: 'What is found bad becomes an assessment.',
     title: 'Spring return',
     means: 'Levels, old fuel, first start. A sound engine must come out sound: nothing is invented.',
     minutes: 45,

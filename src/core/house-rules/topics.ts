@@ -127,6 +127,30 @@ export const topics = {
     choices: { manual: 'by the manual’s schedule', load: 'loaded soon, on mineral oil' },
     standard: 'manual',
     why: 'Whoever gives the warranty sets the schedule.'
+  },
+  creamFlush: {
+    topic: 'Creamed gear oil',
+    choices: { thin: 'flushed with thin oil turned by hand', drip: 'drained overnight, not flushed' },
+    standard: 'drip',
+    why: 'Thin oil carries what is loose into bearings; a short first fill does the same and costs less.'
+  },
+  plugTight: {
+    topic: 'Plugs are tightened',
+    choices: { torque: 'by the manual’s torque', angle: 'by angle from finger-tight' },
+    standard: 'torque',
+    why: 'A gasket crushed once needs less; a torque wrench does not feel a crossed thread, fingers do.'
+  },
+  oldPlugs: {
+    topic: 'Old plugs',
+    choices: { clean: 'cleaned and gapped while they are sound', renew: 'renewed whenever they were wet or fouled' },
+    standard: 'renew',
+    why: 'A plug costs less than an hour spent on doubting it.'
+  },
+  oilOut: {
+    topic: 'Engine oil comes out',
+    choices: { drain: 'by the drain plug, warm', suction: 'by suction through the dipstick tube' },
+    standard: 'drain',
+    why: 'What lies in the corner of the sump is what one wants out; a suction pipe leaves it.'
   }
 } as const satisfies Record<string, Topic>;
 

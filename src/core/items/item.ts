@@ -40,6 +40,8 @@ interface Common {
   readonly limit?: string;
   /** Asked of an engine that was under water only. */
   readonly drowned?: true;
+  /** Measured while work is done, where a procedure asks for it: the form of its check leaves it out until it was read. */
+  readonly inWork?: true;
   /** Asked of these engines only; of all where it is left out. What was read is never hidden. */
   readonly when?: (p: AskedEngine) => boolean;
 }

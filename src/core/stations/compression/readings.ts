@@ -61,7 +61,15 @@ export const items = {
     }
   }),
   lashIn: lash('Valve lash, intake', 'compression.lashIn'),
-  lashEx: lash('Valve lash, exhaust', 'compression.lashEx')
+  lashEx: lash('Valve lash, exhaust', 'compression.lashEx'),
+  flatness: quantity({
+    label: 'Feeler under the straight edge, the most',
+    dimension: 'length',
+    example: '0.05 mm',
+    inWork: true,
+    min: 0,
+    max: 2e-3
+  })
 } as const;
 
 declare module '../../items/register.ts' {

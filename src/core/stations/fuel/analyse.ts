@@ -234,7 +234,7 @@ function tankPressure(c: Context, out: Out): void {
 }
 
 /** Weight of petrol, N/m³: 740 kg/m³ (P: handbook) times gravity. */
-const PETROL_WEIGHT = 740 * 9.80665;
+export const PETROL_WEIGHT = 740 * 9.80665;
 
 function starving(c: Context, out: Out): void {
   const tree = fuelTree(c);

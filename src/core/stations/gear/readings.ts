@@ -109,7 +109,56 @@ export const items = {
     ask: 'Slots of drain, vent and level plug: does the driver fill them?',
     options: { good: 'good', chewed: 'chewed', stuck: 'will not move' }
   }),
-  washers: choice({ label: 'One fresh washer for each plug there is', options: { yes: 'yes', no: 'no' } })
+  washers: choice({ label: 'One fresh washer for each plug there is', options: { yes: 'yes', no: 'no' } }),
+  pumpStroke: quantity({
+    label: 'One stroke of the pump gives',
+    ask: 'Ten strokes of the pump into a jug, divided by ten',
+    dimension: 'volume',
+    example: '14 mL',
+    inWork: true,
+    min: 1e-6,
+    max: 200e-6
+  }),
+  sealLip: quantity({
+    label: 'Seal: across its lip',
+    dimension: 'length',
+    example: '17 mm',
+    inWork: true,
+    min: 3e-3,
+    max: 0.1
+  }),
+  sealOuter: quantity({
+    label: 'Seal: across its outside',
+    dimension: 'length',
+    example: '30 mm',
+    inWork: true,
+    min: 5e-3,
+    max: 0.15
+  }),
+  sealDepth: quantity({
+    label: 'Old seal: depth from the face',
+    dimension: 'length',
+    example: '4.5 mm',
+    inWork: true,
+    min: 0,
+    max: 0.1
+  }),
+  sealDepthNew: quantity({
+    label: 'New seal: depth from the face',
+    dimension: 'length',
+    example: '4.5 mm',
+    inWork: true,
+    min: 0,
+    max: 0.1
+  }),
+  shaftGroove: quantity({
+    label: 'Groove in the shaft under the lip',
+    dimension: 'length',
+    example: '0.05 mm',
+    inWork: true,
+    min: 0,
+    max: 5e-3
+  })
 } as const;
 
 declare module '../../items/register.ts' {

@@ -8,6 +8,10 @@
   import Package from '@lucide/svelte/icons/package';
   import HazardLines from '../marks/HazardLines.svelte';
   import Shape from '../marks/Shape.svelte';
+  import { proceduresOf } from '$core/procedures/register.ts';
+  import { progressOf } from '$core/procedures/progress.ts';
+  import { useSession } from '../session/session.svelte.ts';
+  import ListChecks from '@lucide/svelte/icons/list-checks';
   import LimitLine from './LimitLine.svelte';
 
   import { clearDraft, readDraft, writeDraft } from '../form/drafts.ts';
@@ -26,9 +30,16 @@
     onedit?: () => void;
     /** Whether it is drawn open; the others are a line each. */
     open?: boolean;
+    /** Its title and reason stand above it already. */
+    plain?: boolean;
   }
-  let { step, number, base, titles, onmark, order = [], onedit, open = false }: Props = $props();
+  let { step, number, base, titles, onmark, order = [], onedit, open = false, plain = false }: Props = $props();
+  const session = useSession();
   const traits = $derived(traitsOf(step.id));
+  /** Its inside, step by step, and how far that has got. */
+  const insides = $derived(
+    proceduresOf(step.id, session.survey.engine).map((p) => ({ p, at: progressOf(session.judgement.context, p) }))
+  );
   const waits = $derived(order.filter((l) => l.step === step.id && (l.state === 'wanted' || l.state === 'ordered')));
   let note = $state(untrack(() => step.note ?? ''));
   const draft = $derived(`${base}:job:${step.id}`);
@@ -66,22 +77,8 @@
   const kit = $derived([...step.tools, ...step.parts, ...step.consumables].join(', '));
 </script>
 
-<details class="panel scroll-mt-24 px-3 open:pb-3" id="job-{step.id}" {open} {@attach follows}>
-  <summary class="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3 py-1">
-    <h3 class="min-w-0 flex-1 text-lg">
-      {#if number}<span class="sounding mr-1 text-xl">{number}</span>{/if}
-      {step.title}
-    </h3>
-    <span class="flex items-center gap-2 text-sm whitespace-nowrap">
-      {#if waits.length}<Package size={15} aria-hidden="true" /><span class="sr-only">waits for parts;</span>{/if}
-      {#if step.failed}<span class="font-medium text-warning">failed its proof</span>{/if}
-      <Shape condition={shape[step.state]} />
-      {words[step.state]} · {step.minutes ? `${step.minutes} min` : 'no minutes given'}{step.edited
-        ? ' (changed)'
-        : ''}{step.wait ? `, then ${waiting} waiting` : ''}
-    </span>
-  </summary>
-  <p class="mt-1">{step.why.join(' ')}</p>
+{#snippet body()}
+  {#if !plain}<p class="mt-1">{step.why.join(' ')}</p>{/if}
   {#if step.failed}<p class="mt-1 text-sm font-medium text-warning">Open again: it failed its proof.</p>{/if}
   {#if step.by}<p class="mt-1 text-sm font-medium">May wait beyond the release, {step.by}; it stands in Care.</p>{/if}
   {#if step.after.length}<p class="mt-1 text-sm font-medium text-warning">
@@ -106,6 +103,19 @@
         {traits.oneTime.join(', ')}
       </p>{/if}
     {#each traits.torque ?? [] as id (id)}<LimitLine {id} />{/each}
+    {#if insides.length}<ul class="mt-1" aria-label="Step by step">
+        {#each insides as { p, at } (p.id)}<li>
+            <a class="tap plain-link gap-2" href="{base}/work/{p.id}"
+              ><ListChecks size={17} class="shrink-0" aria-hidden="true" /><span
+                >{p.title}: {at.finished
+                  ? 'finished'
+                  : at.began
+                    ? `${at.done} of ${at.steps.length} steps done`
+                    : `step by step, ${at.steps.length}`}</span
+              ></a
+            >
+          </li>{/each}
+      </ul>{/if}
   </div>
   <div class="mt-2 flex flex-wrap items-end gap-2">
     {#if step.state === 'open'}
@@ -138,4 +148,25 @@
     {/if}
   </div>
   <p class="mt-1 text-sm">Proved by {proof.toLowerCase()}: {step.proof.text}.</p>
-</details>
+{/snippet}
+
+{#if plain}<div class="panel p-3">{@render body()}</div>
+{:else}
+  <details class="panel scroll-mt-24 px-3 open:pb-3" id="job-{step.id}" {open} {@attach follows}>
+    <summary class="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3 py-1">
+      <h3 class="min-w-0 flex-1 text-lg">
+        {#if number}<span class="sounding mr-1 text-xl">{number}</span>{/if}
+        {step.title}
+      </h3>
+      <span class="flex items-center gap-2 text-sm whitespace-nowrap">
+        {#if waits.length}<Package size={15} aria-hidden="true" /><span class="sr-only">waits for parts;</span>{/if}
+        {#if step.failed}<span class="font-medium text-warning">failed its proof</span>{/if}
+        <Shape condition={shape[step.state]} />
+        {words[step.state]} · {step.minutes ? `${step.minutes} min` : 'no minutes given'}{step.edited
+          ? ' (changed)'
+          : ''}{step.wait ? `, then ${waiting} waiting` : ''}
+      </span>
+    </summary>
+    {@render body()}
+  </details>
+{/if}

@@ -32,6 +32,7 @@
             session.record.all(`${station}.${k}` as ItemId).length)
       )
       // Questions that only a drowned engine raises stay out of the way of the others.
+      .filter(([k, item]) => only || !item.inWork || session.record.all(`${station}.${k}` as ItemId).length)
       .filter(([k, item]) => only || wet || !item.drowned || session.record.all(`${station}.${k}` as ItemId).length)
   );
 

@@ -19,7 +19,9 @@
     <li class="border-t border-line py-2 first:border-t-0">
       <div class="flex items-center justify-between gap-3">
         <a
-          class="{k === 0 ? 'btn btn-primary h-auto min-w-0 flex-1 justify-between py-1' : 'plain-link tap'} font-medium"
+          class="{k === 0
+            ? 'btn btn-primary h-auto min-w-0 flex-1 justify-between py-1'
+            : 'plain-link tap'} font-medium"
           href="{base}/{c.station}"
           >{c.title}{#if k === 0}
             <ArrowRight size={18} aria-hidden="true" />{/if}</a

@@ -17,7 +17,9 @@
       <p class="label-caps {m.class === 1 ? 'text-hold' : ''}">{moveClasses[m.class]}</p>
       <div class="flex items-center justify-between gap-3">
         <a
-          class="{k === 0 ? 'btn btn-primary h-auto min-w-0 flex-1 justify-between py-1 text-left' : 'plain-link tap'} font-medium"
+          class="{k === 0
+            ? 'btn btn-primary h-auto min-w-0 flex-1 justify-between py-1 text-left'
+            : 'plain-link tap'} font-medium"
           href={placeOf(m, base)}
           ><span>{m.title}</span>{#if k === 0}
             <ArrowRight size={18} class="shrink-0" aria-hidden="true" />{/if}</a

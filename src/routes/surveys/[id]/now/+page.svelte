@@ -127,7 +127,7 @@
         <div class="mt-3">
           {#key step.id}<JobCard
               {step}
-              open
+              plain
               {base}
               titles={{}}
               onmark={(state, note) => {

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../../../test/case.ts';
+import { contextOf } from '../findings/context.ts';
+import { BEGIN, procedureMark, progressOf, type Progress } from './progress.ts';
+import { mirrored } from './procedure.ts';
+import { procedureNamed } from './register.ts';
+
+const oil = procedureNamed('gear-oil')!;
+const at = (minute: number): string => new Date(Date.parse('2026-05-02T09:00:00.000Z') + minute * 60_000).toISOString();
+let marks = 0;
+function mark(b: Bench, step: string | undefined, minute: number, state: 'done' | 'open' = 'done', by = 'Ada'): Bench {
+  const entry = { id: `m${marks++}`, at: at(minute), by, step: procedureMark(oil, step), state };
+  b.survey = { ...b.survey, steps: [...(b.survey.steps ?? []), entry] };
+  return b;
+}
+const read = (b: Bench, minute: number, value: 'oil' | 'unknown'): Bench =>
+  b.read('gear.first', value, { at: at(minute) });
+const progress = (b: Bench): Progress => progressOf(contextOf(b.survey, new Date(at(600)), 'metric'), oil);
+const doneIds = (b: Bench): string[] =>
+  progress(b)
+    .steps.filter((s) => s.done)
+    .map((s) => s.step.id);
+
+describe('progress of a procedure', () => {
+  it('is untouched at first, and its first step is next', () => {
+    const p = progress(new Bench());
+    expect(p).toMatchObject({ done: 0, untouched: true, began: undefined, finished: undefined });
+    expect(p.next!.step.id).toBe('first');
+  });
+  it('ticks a step by what is read after it began, wherever it was read', () => {
+    const b = read(mark(new Bench(), BEGIN, 0), 5, 'oil');
+    expect(progress(b).steps[0]).toMatchObject({ done: true, by: 'reading' });
+    expect(progress(b).next!.step.id).toBe('drain');
+  });
+  it('ticks nothing by what was read before it began, nor by what nobody could tell', () => {
+    expect(doneIds(mark(read(new Bench(), 0, 'oil'), BEGIN, 5))).toEqual([]);
+    expect(doneIds(read(mark(new Bench(), BEGIN, 0), 5, 'unknown'))).toEqual([]);
+    expect(doneIds(read(new Bench(), 5, 'oil'))).toEqual([]);
+  });
+  it('ticks a step of several readings only when all of them are there', () => {
+    const b = mark(new Bench(), BEGIN, 0).read('gear.drained', 250e-6, { at: at(3) });
+    expect(doneIds(b)).toEqual([]);
+    expect(doneIds(b.read('gear.look', 'clear', { at: at(4) }))).toEqual(['drain']);
+  });
+  it('opens a step again, and a reading after that ticks it anew', () => {
+    const b = mark(read(mark(new Bench(), BEGIN, 0), 5, 'oil'), 'first', 8, 'open');
+    expect(doneIds(b)).toEqual([]);
+    expect(doneIds(read(b, 9, 'oil'))).toEqual(['first']);
+  });
+  it('is taken up by somebody else: who ticked what stands beside it', () => {
+    const b = mark(mark(new Bench(), 'first', 1), 'magnet', 30, 'done', 'Ben');
+    expect(doneIds(b)).toEqual(['first', 'magnet']);
+    expect(
+      progress(b)
+        .steps.map((s) => s.mark?.by)
+        .filter(Boolean)
+    ).toEqual(['Ada', 'Ben']);
+    expect(progress(b).next!.step.id).toBe('drain');
+  });
+  it('takes the marks of two people in the order of their times, whichever came in first', () => {
+    const forth = mark(mark(new Bench(), 'first', 1), 'first', 2, 'open', 'Ben');
+    const back = mark(mark(new Bench(), 'first', 2, 'open', 'Ben'), 'first', 1);
+    expect(doneIds(forth)).toEqual(doneIds(back));
+  });
+  it('begins anew on its own word: earlier ticks and its end no longer count', () => {
+    const b = mark(mark(mark(new Bench(), 'first', 1), undefined, 40), BEGIN, 60);
+    expect(progress(b)).toMatchObject({ done: 0, finished: undefined });
+  });
+  it('keeps its ticks when it is only opened again', () => {
+    const b = mark(mark(mark(new Bench(), 'first', 1), undefined, 40), undefined, 41, 'open');
+    expect(progress(b)).toMatchObject({ done: 1, finished: undefined });
+  });
+  it('leaves out the steps of another kind of engine, and keeps their marks', () => {
+    const lash = procedureNamed('valve-leaks')!;
+    const b = new Bench({ strokes: 'four', interference: 'yes' });
+    b.survey = {
+      ...b.survey,
+      steps: [{ id: 'x', at: at(1), step: procedureMark(lash, 'belt'), state: 'done' }]
+    };
+    const now = (): Progress => progressOf(contextOf(b.survey, new Date(at(9)), 'metric'), lash);
+    expect(now().done).toBe(1);
+    b.survey = { ...b.survey, engine: { ...b.survey.engine, profile: { strokes: 'four', interference: 'no' } } };
+    expect(now().done).toBe(0);
+    b.survey = { ...b.survey, engine: { ...b.survey.engine, profile: { strokes: 'four', interference: 'yes' } } };
+    expect(now().done).toBe(1);
+  });
+  it('a name from outside that is none is nothing', () => {
+    for (const name of ['constructor', 'toString', '__proto__', '']) expect(procedureNamed(name)).toBeUndefined();
+  });
+});
+
+describe('the mirror', () => {
+  it('puts on first what came off last', () => {
+    expect(
+      mirrored([
+        { id: 'a', text: 'A.', takesOff: ['screws', 'cover'] },
+        { id: 'b', text: 'B.' },
+        { id: 'c', text: 'C.', takesOff: ['wheel'] }
+      ])
+    ).toEqual(['wheel', 'cover', 'screws']);
+  });
+});

@@ -153,7 +153,8 @@ test('a short job from the care page, on one page, into the record and the next 
     .getByRole('group', { name: /lower plug a crack/ })
     .getByText('oil', { exact: true })
     .click();
-  for (let k = 1; k <= 5; k++) await page.getByRole('button', { name: `Done, step ${k}` }).click();
+  await page.getByRole('button', { name: 'Next open step' }).click();
+  for (let k = 2; k <= 8; k++) await page.getByRole('button', { name: `Done, step ${k}` }).click();
   await page.getByLabel('Note').fill('a little dark');
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
   await expect(page.getByText('It stands in the engine’s record.')).toBeVisible();

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { surveyOf } from '../../demo/build.ts';
 import { scenario } from '../../demo/scenario/index.ts';
 import { stories, told } from '../../demo/stories.ts';
+import { proceduresSaid } from './procedures.ts';
 import { storiesSaid } from './stories.ts';
 import { limits } from '../core/engine/limits.ts';
 import { numberRules, ruleStep } from '../core/house-rules/rules.ts';
@@ -36,6 +37,7 @@ for (const e of scenario) write(`docs/examples/${e.key}.json`, `${JSON.stringify
 
 for (const s of stories) write(`docs/examples/stories/${s.id}.json`, `${JSON.stringify(told(s), null, 2)}\n`);
 write('docs/stories.md', storiesSaid());
+write('docs/procedures.md', proceduresSaid());
 
 const words = { P: 'P', C: 'C', M: 'M' } as const;
 const cell = (s: string): string => s.replace(/\|/g, '\\|');

@@ -1,9 +1,22 @@
+import { PSI } from '../units/factors.ts';
 import { ownLimits } from '../engine/limits.ts';
 import { judgedBy } from '../findings/limit.ts';
 import { about } from './about.ts';
 import { drainStep } from './gear-steps.ts';
 import { gearHandOver } from './hand-over.ts';
 import type { Procedure } from './procedure.ts';
+
+/** Which pressures belong to which stage: under vacuum, up to half way from the low stage to the high one, and above. */
+const BETWEEN = 7.5 * PSI;
+const stage =
+  (belongs: (pressure: number) => boolean) =>
+  (what: string, value: unknown): boolean =>
+    what !== 'gear.casePressure' || (typeof value === 'number' && belongs(value));
+const ofStage = {
+  low: stage((p) => p > 0 && p < BETWEEN),
+  high: stage((p) => p >= BETWEEN),
+  vacuum: stage((p) => p < 0)
+};
 
 /** Case test in its stages (C: common practice; the maker’s manual stands above it). */
 export const caseTest: Procedure = {
@@ -39,6 +52,7 @@ export const caseTest: Procedure = {
         because: 'A lip that is only tired leaks at low pressure and seals at high.',
         careful: ['air'],
         wait: 5,
+        accepts: ofStage.low,
         items: ['gear.casePressure']
       },
       {
@@ -62,6 +76,7 @@ export const caseTest: Procedure = {
           }
         ],
         wait: 10,
+        accepts: ofStage.high,
         items: ['gear.casePressure', 'gear.caseTurned']
       },
       {
@@ -81,6 +96,7 @@ export const caseTest: Procedure = {
         because: 'In use water pushes inward: this is the stage that says whether it gets in.',
         tools: ['hand vacuum pump'],
         wait: 5,
+        accepts: ofStage.vacuum,
         items: ['gear.casePressure']
       },
       {

@@ -41,6 +41,8 @@ export interface ProcedureStep {
   readonly wait?: number;
   /** What is written down with it: read after the work began, wherever it was, the step ticks itself. */
   readonly items?: readonly ItemId[];
+  /** Which readings are of this step, where the same item is read at several: the stages of a case test. */
+  readonly accepts?: (what: ItemId, value: unknown) => boolean;
   readonly torque?: readonly LimitId[];
   /** What comes off here, in this order, onto the tray. */
   readonly takesOff?: readonly string[];

@@ -89,6 +89,61 @@ describe('progress of a procedure', () => {
   });
 });
 
+describe('several steps that read the same', () => {
+  const test = procedureNamed('case-test')!;
+  const begun = (): Bench => {
+    const b = new Bench({ strokes: 'two', cylinders: 2 });
+    b.survey = {
+      ...b.survey,
+      steps: [{ id: 'b', at: at(0), step: procedureMark(test, BEGIN), state: 'done' }]
+    };
+    return b;
+  };
+  const ticked = (b: Bench, p = test): string[] =>
+    progressOf(contextOf(b.survey, new Date(at(600)), 'metric'), p)
+      .steps.filter((s) => s.done)
+      .map((s) => s.step.id);
+  const psi = (b: Bench, minute: number, value: number): Bench =>
+    b.read('gear.casePressure', value * 6894.757, { at: at(minute) });
+  it('are ticked each by the stage that it is: two low readings are no high stage, and no vacuum', () => {
+    const b = psi(psi(begun(), 3, 4), 8, 4);
+    expect(ticked(b)).toEqual(['low']);
+    expect(ticked(psi(b, 12, -2))).toEqual(['low', 'vacuum']);
+  });
+  it('are ticked each by a reading of its own', () => {
+    const again = procedureNamed('rings-soak')!;
+    const b = new Bench({ strokes: 'two', cylinders: 1 });
+    b.survey = { ...b.survey, steps: [{ id: 'b', at: at(0), step: procedureMark(again, BEGIN), state: 'done' }] };
+    const both = (x: Bench, minute: number): Bench =>
+      x
+        .read('compression.pressure', 6e5, { cylinder: 1, at: at(minute) })
+        .read('compression.leakdown', 0.2, { cylinder: 1, at: at(minute + 1) });
+    expect(ticked(both(b, 2), again)).toEqual(['before']);
+    expect(ticked(both(b, 90), again)).toEqual(['before', 'after']);
+  });
+  it('are of every cylinder where it is asked of each', () => {
+    const soak = procedureNamed('rings-soak')!;
+    const b = new Bench({ strokes: 'two', cylinders: 2 });
+    b.survey = { ...b.survey, steps: [{ id: 'b', at: at(0), step: procedureMark(soak, BEGIN), state: 'done' }] };
+    const of = (cylinder: number): Bench =>
+      b
+        .read('compression.pressure', 6e5, { cylinder, at: at(1 + cylinder) })
+        .read('compression.leakdown', 0.2, { cylinder, at: at(5 + cylinder) });
+    of(1);
+    expect(ticked(b, soak)).toEqual([]);
+    of(2);
+    expect(ticked(b, soak)).toEqual(['before']);
+  });
+  it('what was read before a step was ticked by hand belongs to that step', () => {
+    const b = psi(begun(), 3, 12);
+    b.survey = {
+      ...b.survey,
+      steps: [...b.survey.steps!, { id: 'h', at: at(5), step: procedureMark(test, 'high'), state: 'done' }]
+    };
+    expect(ticked(b)).toEqual(['high']);
+  });
+});
+
 describe('the mirror', () => {
   it('puts on first what came off last', () => {
     expect(

@@ -1,8 +1,8 @@
-import type { Context } from '../findings/context.ts';
+import { cylindersOf, type Context } from '../findings/context.ts';
 import { lastMarks } from '../jobs/done.ts';
 import type { StepMark } from '../record/reading.ts';
-import type { ItemId } from '../stations/items.ts';
-import { isAfter } from '../units/instant.ts';
+import { allItems, type ItemId } from '../stations/items.ts';
+import { isAfter, type Instant } from '../units/instant.ts';
 import type { Procedure, ProcedureStep } from './procedure.ts';
 
 /** The name under which a procedure, or one of its steps, is marked in the record. */
@@ -24,7 +24,7 @@ export interface Progress {
   /** The step at hand: the first that is not done. */
   readonly next: StepState | undefined;
   /** When the work was begun; nothing before its first mark. */
-  readonly began: string | undefined;
+  readonly began: Instant | undefined;
   readonly finished: StepMark | undefined;
   /** Nothing was done of it yet: it cannot be called finished. */
   readonly untouched: boolean;
@@ -33,10 +33,32 @@ export interface Progress {
 /** The step whose mark says that the work is begun anew: no procedure has one of this name. */
 export const BEGIN = 'begin';
 
+/** Whether everything that a step records was read after a moment; then when the last of it was. */
+function readOf(c: Context, step: ProcedureStep, after: (what: ItemId, at: Instant) => boolean): Instant | undefined {
+  const items = step.items ?? [];
+  let last: Instant | undefined;
+  for (const what of items) {
+    const taken = c.record
+      .all(what)
+      .filter((r) => r.value !== 'unknown' && after(what, r.at) && (step.accepts?.(what, r.value) ?? true));
+    const subjects = allItems[what].perCylinder ? cylindersOf(c) : [];
+    // Of every cylinder, where it is asked of each; the first reading of each is the one that belongs here.
+    const first = (subjects.length ? subjects : [undefined]).map((n) =>
+      taken.find((r) => n === undefined || r.cylinder === n)
+    );
+    for (const r of first) {
+      if (!r) return undefined;
+      if (last === undefined || isAfter(r.at, last)) last = r.at;
+    }
+  }
+  return last;
+}
+
 /**
  * How far a procedure has got on this engine. A step is done when its last mark says so, or when everything it records was read
- * after the work began, wherever that was; a step opened again after its reading is open. Steps that do not belong to the engine as
- * it is known now are left out, and their marks keep. What was marked before it was begun anew no longer counts.
+ * after the work began, wherever that was: of every cylinder where it is asked of each, and by a reading of its own where several
+ * steps ask for the same. A step opened again after its reading is open. Steps that do not belong to the engine as it is known now
+ * are left out, and their marks keep. What was marked before it was begun anew no longer counts.
  */
 export function progressOf(c: Context, p: Procedure): Progress {
   const own = procedureMark(p);
@@ -46,21 +68,32 @@ export function progressOf(c: Context, p: Procedure): Progress {
   const counts = (m: StepMark): boolean => anew === undefined || m.at === anew || isAfter(m.at, anew);
   const began = (c.survey.steps ?? [])
     .filter((m) => (m.step === own || m.step.startsWith(`${own}.`)) && counts(m))
-    .reduce<string | undefined>((a, m) => (a === undefined || isAfter(a, m.at) ? m.at : a), anew);
+    .reduce<Instant | undefined>((a, m) => (a === undefined || isAfter(a, m.at) ? m.at : a), anew);
   const of = (step?: string): StepMark | undefined => {
     const m = last.get(procedureMark(p, step));
     return m && counts(m) ? m : undefined;
   };
-  const readSince = (what: ItemId, since: string): boolean =>
-    c.record.all(what).some((r) => r.value !== 'unknown' && (r.at === since || isAfter(r.at, since)));
+  /** Until when the readings of an item belong to the steps before. */
+  const claimed = new Map<ItemId, Instant>();
+  const claim = (step: ProcedureStep, until: Instant): void => {
+    for (const what of step.items ?? []) claimed.set(what, until);
+  };
   const steps = p.steps(c).map((step): StepState => {
     const mark = of(step.id);
-    if (mark?.state === 'done') return { step, done: true, by: 'hand', mark };
+    if (mark?.state === 'done') {
+      claim(step, mark.at);
+      return { step, done: true, by: 'hand', mark };
+    }
     const since = mark?.at ?? began;
-    const items = step.items ?? [];
-    return since !== undefined && items.length > 0 && items.every((what) => readSince(what, since))
-      ? { step, done: true, by: 'reading' }
-      : { step, done: false, ...(mark ? { mark } : {}) };
+    const read =
+      since === undefined
+        ? undefined
+        : readOf(c, step, (what, at) => {
+            const floor = claimed.get(what);
+            return !isAfter(since, at) && (floor === undefined || isAfter(at, floor));
+          });
+    if (read !== undefined) claim(step, read);
+    return read !== undefined ? { step, done: true, by: 'reading' } : { step, done: false, ...(mark ? { mark } : {}) };
   });
   const done = steps.filter((s) => s.done).length;
   const whole = of();

@@ -9,6 +9,7 @@
       'What can be wrong',
       'Every suspect: how it shows, what settles it, what cures it; with your own strengths.'
     ],
+    ['/reference/procedures', 'Procedures', 'Work step by step, from the first bolt to its proof.'],
     ['/reference/house-rules', 'House rules', 'Where good technicians differ: one choice each, with its reason.'],
     ['/reference/instruments', 'Instruments', 'Gauges and testers, entered once and picked at the engine.'],
     [

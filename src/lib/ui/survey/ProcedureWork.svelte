@@ -13,7 +13,7 @@
   import { page } from '$app/state';
   import ArrowLeft from '@lucide/svelte/icons/arrow-left';
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
-  import type { Snippet } from 'svelte';
+  import { untrack, type Snippet } from 'svelte';
 
   /** A procedure being worked: the bench first, then step by step; the whole list beside it, each step one tap away. */
   interface Props {
@@ -42,11 +42,10 @@
   );
   const waiting = $derived(waitingOf(steps.map((s) => s.step)));
   const base = $derived(`/surveys/${session.surveyId}`);
-  /** The step in hand: the one that was asked for, else the first that is open. */
-  const asked = $derived(page.url.searchParams.get('step'));
-  const found = $derived(
-    asked === null ? steps.findIndex((s) => !s.done) : steps.findIndex((s) => s.step.id === asked)
-  );
+  /** The step in hand: the one that was asked for, else the one that was open first when the page was. It stays when a reading ticks it. */
+  const first = untrack(() => progressOf(session.judgement.context, procedure).next?.step.id);
+  const asked = $derived(page.url.searchParams.get('step') ?? first);
+  const found = $derived(steps.findIndex((s) => s.step.id === asked));
   const at = $derived(found < 0 ? Math.max(0, steps.length - 1) : found);
   const here = $derived(steps[at]);
   const left = $derived(steps.length - progress.done);
@@ -57,10 +56,10 @@
   const saidWait = (minutes: number): string =>
     minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${Math.round(minutes)} min`;
 
-  /** Ticks the step in hand and goes to the next open one, an earlier one where none is open after it. */
-  function done(): void {
+  /** On to the next open step, an earlier one where none is open after this; ticks this one first where it is open. */
+  function onward(): void {
     if (!here) return;
-    session.mark(procedureMark(procedure, here.step.id), 'done');
+    if (!here.done) session.mark(procedureMark(procedure, here.step.id), 'done');
     const open = progress.steps.map((s, k) => ({ ...s, k })).filter((s) => !s.done);
     const next = open.find((s) => s.k > at) ?? open[0];
     if (next) void goto(`?step=${next.step.id}`, { noScroll: true, keepFocus: true });
@@ -134,6 +133,9 @@
             class="-mx-4 mt-4 flex flex-wrap gap-2 border-t border-line bg-base-200 px-4 pt-2 max-lg:sticky max-lg:bottom-[3.9rem] max-lg:z-10 max-lg:pb-2 lg:border-0"
           >
             {#if here.done}
+              {#if left}<button type="button" class="btn btn-primary grow sm:grow-0 sm:px-8" onclick={onward}
+                  >Next open step</button
+                >{/if}
               <button
                 type="button"
                 class="btn btn-outline btn-primary grow sm:grow-0"
@@ -141,8 +143,11 @@
                 >Open this step again</button
               >
             {:else}
-              <button type="button" class="btn btn-primary grow text-lg sm:grow-0 sm:px-10" onclick={done}
-                >Done<span class="sr-only">, step {at + 1}</span></button
+              <button
+                type="button"
+                class="btn btn-primary grow text-lg sm:grow-0 sm:px-10"
+                aria-label="Done, step {at + 1}"
+                onclick={onward}>Done</button
               >
               {#if here.step.wait}<button
                   type="button"

@@ -1,0 +1,71 @@
+import { noViolations, open, ready, saved } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'procedures' });
+
+test('a pump kit on a phone: the bench, step by step, a reading from elsewhere, handed on, finished', async ({
+  page
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const base = await open(page, 'Knot', '/jobs');
+  await page.getByRole('link', { name: /Water pump: kit or impeller: step by step/ }).click();
+  await expect(page.getByRole('heading', { name: 'On the bench before the first bolt' })).toBeVisible();
+  await ready(page);
+  await noViolations(page);
+  // Nothing is finished with nothing done.
+  await expect(page.getByRole('button', { name: /^Finish/ })).toBeDisabled();
+  await page.getByRole('button', { name: 'All is here: begin' }).click();
+  await expect(page.getByText(/leg straight down/).first()).toBeVisible();
+  await expect(page.getByText('1 shift-rod joint')).toBeVisible();
+  await page.getByRole('button', { name: 'Done, step 1' }).click();
+  await expect(page.getByRole('heading', { name: '2 of 13' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done, step 2' }).click();
+  await saved(page);
+
+  // Read on the check's own sheet: the step is ticked by it.
+  await page.goto(`${base}/cooling`);
+  await ready(page);
+  const fold = page.locator('details', { hasText: 'vanes, housing, bush, assembly' }).first();
+  if (!(await fold.evaluate((d: HTMLDetailsElement) => d.open))) await fold.locator('summary').first().click();
+  await page
+    .getByRole('group', { name: /seal cover/ })
+    .getByText('good', { exact: true })
+    .click();
+  await saved(page);
+
+  await page.goto(`${base}/work/pump-kit`);
+  await ready(page);
+  await expect(page.getByText('3 of 13').last()).toBeVisible();
+  await expect(page.getByRole('heading', { name: '3 of 13' })).toBeVisible();
+
+  // The only way the shaft may be turned is drawn and said.
+  await page.goto(`${base}/work/pump-kit?step=vanes`);
+  await ready(page);
+  await expect(page.getByText(/Only clockwise, seen from above|Only the way its arrow/)).toBeVisible();
+  await noViolations(page);
+
+  // What is left out needs its reason; the job is closed with it, and asks for its proof.
+  await page.getByRole('button', { name: 'Finish, with steps left out' }).click();
+  await expect(page.getByText('Say in a few words why the rest was left out.')).toBeVisible();
+  await page.getByLabel('Why steps are left out').fill('went on by paper');
+  await page.getByRole('button', { name: 'Finish, with steps left out' }).click();
+  await expect(page.getByText('It stands in the engine’s record.')).toBeVisible();
+  await saved(page);
+  await page.goto(`${base}/jobs#job-pump`);
+  await expect(page.getByText('done, not proved yet').first()).toBeVisible();
+});
+
+test('procedures are read in the reference, without scripts too; one that is none is not found', async ({
+  browser,
+  baseURL
+}) => {
+  const context = await browser.newContext({ javaScriptEnabled: false, baseURL: baseURL! });
+  const page = await context.newPage();
+  await page.goto('/reference/procedures?q=reed');
+  await page.getByRole('link', { name: /Reeds and crank seals/ }).click();
+  await expect(page.getByRole('heading', { name: /Reeds and crank seals/ })).toBeVisible();
+  await expect(page.getByText('Pumped to 0.4 bar by hand: falls?')).toBeVisible();
+  const missing = await page.goto('/reference/procedures/constructor');
+  expect(missing!.status()).toBe(404);
+  await context.close();
+});

@@ -123,10 +123,11 @@ export class Log {
     return this;
   }
 
-  /** Parts off, in order: name, size, length in mm, place; a gasket or pin goes back once only. */
+  /** Parts off, in order: name, size, length in mm, place; a gasket or pin goes back once only. `heads`: what turns each size. */
   off(
     step: string,
-    list: readonly (readonly [name: string, size: string, mm: number, place: string, once?: true])[]
+    list: readonly (readonly [name: string, size: string, mm: number, place: string, once?: true])[],
+    heads: Readonly<Record<string, readonly [head: string, tool?: string]>> = {}
   ): this {
     for (const [name, size, mm, place, once] of list)
       this.entries.push({
@@ -136,6 +137,7 @@ export class Log {
           name,
           step,
           ...(size ? { size } : {}),
+          ...(heads[size] ? { head: heads[size][0], ...(heads[size][1] ? { tool: heads[size][1] } : {}) } : {}),
           ...(mm ? { length: mm / 1000 } : {}),
           ...(place ? { place } : {}),
           ...(once ? { oneTime: true as const } : {})

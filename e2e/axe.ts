@@ -20,6 +20,8 @@ export const places = [
   '/reference/knowledge',
   '/reference/knowledge/head-gasket',
   '/reference/instruments',
+  '/reference/procedures',
+  '/reference/procedures/carburettor-strip',
   '/reference/sources',
   '/reference/adapter',
   '/reference/wet-dose?wet=101+psi',
@@ -48,6 +50,8 @@ export const checks = [
   'jobs',
   'tray',
   'flow/lay-up',
+  'work/pump-kit',
+  'work/gear-oil?step=fill',
   'ready',
   'record'
 ];

@@ -7,7 +7,7 @@ test('a pump kit on a phone: the bench, step by step, a reading from elsewhere, 
   page
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  const base = await open(page, 'Knot', '/jobs');
+  const base = await open(page, 'Fulmar', '/jobs');
   await page.getByRole('link', { name: /Water pump: kit or impeller: step by step/ }).click();
   await expect(page.getByRole('heading', { name: 'On the bench before the first bolt' })).toBeVisible();
   await ready(page);

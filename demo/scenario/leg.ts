@@ -282,14 +282,25 @@ export const knot: DemoEngine = {
         ],
         chosen: 0
       })
-      .off('pump', [
-        ['Leg bolt', 'M8', 45, 'port fore'],
-        ['Leg bolt', 'M8', 45, 'starboard fore'],
-        ['Leg bolt', 'M8', 70, 'port aft, the long one'],
-        ['Leg bolt', 'M8', 70, 'starboard aft, the long one'],
-        ['Shift-rod clip', '', 0, 'under the swivel, marked with paint'],
-        ['Pump housing screw', 'M6', 32, 'four of a kind'],
-        ['Housing gasket', '', 0, 'under the housing', true],
-        ['Impeller key', '', 12, 'in the shaft’s flat']
-      ])
+      .done('procedure.pump-kit.begin')
+      .done('procedure.pump-kit.leg-off')
+      .done('procedure.pump-kit.mark')
+      .done('procedure.pump-kit.housing')
+      .off(
+        'pump',
+        [
+          ['Leg bolt', 'M8', 45, 'port fore'],
+          ['Leg bolt', 'M8', 45, 'starboard fore'],
+          ['Leg bolt', 'M8', 70, 'port aft, the long one'],
+          ['Leg bolt', 'M8', 70, 'starboard aft, the long one'],
+          ['Shift-rod clip', '', 0, 'under the swivel, marked with paint'],
+          ['Pump housing screw', 'M6', 32, 'four of a kind'],
+          ['Housing gasket', '', 0, 'under the housing', true],
+          ['Impeller key', '', 12, 'in the shaft’s flat']
+        ],
+        {
+          M8: ['13 mm hexagon', 'socket, 250 mm extension'],
+          M6: ['10 mm hexagon', 'short socket']
+        }
+      )
 };

@@ -7,6 +7,12 @@ import { jobs } from './register.ts';
 /** The latest mark on each step, by its name. */
 export const lastMarks = (survey: SurveyFile): Map<string, StepMark> => latestBy(survey.steps ?? [], (m) => m.step);
 
+/**
+ * Whether a mark says that work was done. The single steps of a procedure or a short job ("procedure.pump-kit.leg-off") say how far
+ * work has got, not that anything was mended.
+ */
+export const isWork = (m: StepMark): boolean => m.state === 'done' && m.step.split('.').length < 3;
+
 /** When each job was last marked done; one opened again is not. */
 export const doneAt = (c: Context): Map<string, string> =>
   new Map([...lastMarks(c.survey)].filter(([, m]) => m.state === 'done').map(([step, m]) => [step, m.at]));

@@ -1,3 +1,4 @@
+import { isWork } from './done.ts';
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../test/case.ts';
 import { itemIds } from '../stations/items.ts';
@@ -62,5 +63,26 @@ describe('a job marked by hand', () => {
       steps: [...b.survey.steps!, { id: 'again', at: '2026-06-01T08:00:00.000Z', step: 'pump', state: 'open' }]
     };
     expect(mendedSteps(b.judged().context)).not.toContain('pump');
+  });
+});
+
+describe('a mark is work', () => {
+  const mark = (step: string, state: 'done' | 'open' = 'done') => ({
+    id: 'm',
+    at: '2026-05-02T08:00:00.000Z',
+    step,
+    state
+  });
+  it('when a job or a whole procedure is done, not when one of its steps is', () => {
+    expect(['pump', 'own-clip', 'procedure.pump-kit', 'flow.gear-oil'].map((s) => isWork(mark(s)))).toEqual([
+      true,
+      true,
+      true,
+      true
+    ]);
+    expect(
+      ['procedure.pump-kit.begin', 'procedure.pump-kit.leg-off', 'flow.gear-oil.drain'].map((s) => isWork(mark(s)))
+    ).toEqual([false, false, false]);
+    expect(isWork(mark('pump', 'open'))).toBe(false);
   });
 });

@@ -1,4 +1,5 @@
 import { isAfter } from '../units/instant.ts';
+import { isWork } from '../jobs/done.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isolation } from '../stations/spark/isolation.ts';
 import { stations } from '../stations/register.ts';
@@ -12,7 +13,7 @@ export function inVain({ context: c }: Position): Move | undefined {
   if (!before || !last || last.value === 'ran' || last.value !== before.value) return undefined;
   const between = (at: string): boolean => isAfter(at, before.at) && isAfter(last.at, at);
   const done =
-    (c.survey.steps ?? []).some((s) => s.state === 'done' && (between(s.at) || isAfter(s.at, last.at))) ||
+    (c.survey.steps ?? []).some((s) => isWork(s) && (between(s.at) || isAfter(s.at, last.at))) ||
     c.survey.readings.some(
       (r) =>
         !['run.', 'safe.', 'cooling.source', 'fuel.dies'].some((x) => r.what.startsWith(x)) &&

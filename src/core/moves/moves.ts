@@ -4,6 +4,7 @@ import { against, type Action, type Hold } from '../holds/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
+import { isWork } from '../jobs/done.ts';
 import { isAfter } from '../units/instant.ts';
 import { established, type Step } from '../plan/plan.ts';
 import { establishedCost } from './authority.ts';
@@ -132,7 +133,7 @@ const TURNS = 0.02;
 /** It would not start, and nothing was done since: what is looked at on a running engine waits. */
 function wouldNotStart({ context: c }: Position): boolean {
   const last = c.record.last('run.outcome');
-  return last?.value === 'failed' && !(c.survey.steps ?? []).some((s) => s.state === 'done' && isAfter(s.at, last.at));
+  return last?.value === 'failed' && !(c.survey.steps ?? []).some((s) => isWork(s) && isAfter(s.at, last.at));
 }
 
 /** Whether a finding asks for a look that the ranking offers as well, under its own name. */

@@ -71,6 +71,12 @@ export const trayPartSchema = z.strictObject({
   size: z.optional(z.string().check(z.maxLength(60))),
   /** Length, m: two bolts that look alike differ by it. */
   length: z.optional(z.number().check(z.gt(0), z.lte(2, 'no bolt is that long'))),
+  /** What turns it: "13 mm hexagon", "cross 2". */
+  head: z.optional(z.string().check(z.maxLength(40))),
+  /** Tool and extension that reached it. */
+  tool: z.optional(z.string().check(z.maxLength(80))),
+  /** How many of them, alike. */
+  count: z.optional(z.int().check(z.gte(1, 'at least one came off'), z.lte(99, 'that many are a list of their own'))),
   place: z.optional(z.string().check(z.maxLength(160))),
   photo: z.optional(z.string().check(z.regex(/^[0-9a-f]{64}$/))),
   /** Gasket, split pin, crush washer: never goes back, a new one does. */

@@ -16,12 +16,17 @@ export interface OnTray {
 
 /** "Head bolt 4, M6 × 40 mm, upper left". */
 export const partSaid = (p: TrayPart): string =>
-  [p.name, [p.size, p.length && `${Math.round(p.length * 1e4) / 10} mm`].filter(Boolean).join(' × '), p.place]
+  [
+    p.count && p.count > 1 ? `${p.count} × ${p.name}` : p.name,
+    [p.size, p.length && `${Math.round(p.length * 1e4) / 10} mm`].filter(Boolean).join(' × '),
+    p.head,
+    p.place
+  ]
     .filter(Boolean)
     .join(', ');
 
 /** What came off, first off first. A correction keeps the place in the order; what was taken back is gone. */
-export function trayOf(survey: SurveyFile): OnTray[] {
+export function trayOf(survey: Pick<SurveyFile, 'tray' | 'trayMarks'>): OnTray[] {
   const all = survey.tray ?? [];
   const next = new Map(all.flatMap((p) => (p.supersedes ? [[p.supersedes, p] as const] : [])));
   const first = all.filter((p) => !p.supersedes).sort(byTime);

@@ -8,9 +8,7 @@
   import Package from '@lucide/svelte/icons/package';
   import HazardLines from '../marks/HazardLines.svelte';
   import Shape from '../marks/Shape.svelte';
-  import { proceduresOf } from '$core/procedures/register.ts';
-  import { progressOf } from '$core/procedures/progress.ts';
-  import { useSession } from '../session/session.svelte.ts';
+  import type { Inside } from './insides.ts';
   import ListChecks from '@lucide/svelte/icons/list-checks';
   import LimitLine from './LimitLine.svelte';
 
@@ -30,16 +28,24 @@
     onedit?: () => void;
     /** Whether it is drawn open; the others are a line each. */
     open?: boolean;
+    /** What it is step by step, and how far that has got. */
+    insides?: readonly Inside[];
     /** Its title and reason stand above it already. */
     plain?: boolean;
   }
-  let { step, number, base, titles, onmark, order = [], onedit, open = false, plain = false }: Props = $props();
-  const session = useSession();
+  let {
+    step,
+    number,
+    base,
+    titles,
+    onmark,
+    order = [],
+    onedit,
+    open = false,
+    insides = [],
+    plain = false
+  }: Props = $props();
   const traits = $derived(traitsOf(step.id));
-  /** Its inside, step by step, and how far that has got. */
-  const insides = $derived(
-    proceduresOf(step.id, session.survey.engine).map((p) => ({ p, at: progressOf(session.judgement.context, p) }))
-  );
   const waits = $derived(order.filter((l) => l.step === step.id && (l.state === 'wanted' || l.state === 'ordered')));
   let note = $state(untrack(() => step.note ?? ''));
   const draft = $derived(`${base}:job:${step.id}`);

@@ -20,6 +20,8 @@
     procedure: Procedure;
     /** What keeps it from being finished. */
     held?: readonly Hold[];
+    /** What is known of its fasteners, on the bench. */
+    fasteners?: Snippet;
     /** Above the steps. */
     head?: Snippet;
     /** What else is closed with it, beside its end. */
@@ -29,7 +31,7 @@
     /** What else is marked when it is finished. */
     onfinish?: (note: string | undefined) => void;
   }
-  let { procedure, held = [], head, closes, after, onfinish }: Props = $props();
+  let { procedure, held = [], fasteners, head, closes, after, onfinish }: Props = $props();
   const session = useSession();
   const c = $derived(session.judgement.context);
   const progress = $derived(progressOf(c, procedure));
@@ -109,6 +111,7 @@
             <dd>{procedure.handOver}</dd>
           </div>
         </dl>
+        {#if fasteners}<div class="mt-2">{@render fasteners()}</div>{/if}
         <button
           type="button"
           class="btn btn-primary mt-3 w-full sm:w-auto"

@@ -10,10 +10,10 @@
   /** One part off: as few taps as a wet hand can do. What is half typed outlives a reload. */
   let { steps, oneTime, number }: { steps: readonly Step[]; oneTime: readonly string[]; number: number } = $props();
   const session = useSession();
-  const blank = { name: '', size: '', length: '', place: '', oneTime: false, step: '' };
+  const blank = { name: '', count: '', size: '', length: '', head: '', tool: '', place: '', oneTime: false, step: '' };
   let form = $state({ ...blank });
   let files = $state.raw<FileList>();
-  let complaints = $state<{ name?: string; length?: string }>({});
+  let complaints = $state<{ name?: string; count?: string; length?: string }>({});
   const key = $derived(`${session.surveyId}:tray`);
   onMount(() => {
     const kept = readDraft(key);
@@ -31,11 +31,18 @@
     if (length && !length.ok) complaints.length = length.message;
     else if (length?.ok && !(length.si > 0 && length.si <= 2))
       complaints.length = 'A length between nothing and two metres.';
-    if (complaints.name || complaints.length) return;
+    const count = form.count.trim() ? Number(form.count) : undefined;
+    if (count !== undefined && !(Number.isInteger(count) && count >= 1 && count <= 99))
+      complaints.count = 'A number from 1 to 99, or nothing.';
+    if (complaints.name || complaints.length || complaints.count) return;
     const [size, place, step] = [text(form.size), text(form.place), text(form.step)];
+    const [head, tool] = [text(form.head), text(form.tool)];
     const id = takeOff(session, {
       name: form.name.trim(),
+      ...(count === undefined || count === 1 ? {} : { count }),
       ...(size ? { size } : {}),
+      ...(head ? { head } : {}),
+      ...(tool ? { tool } : {}),
       ...(length?.ok ? { length: length.si } : {}),
       ...(place ? { place } : {}),
       ...(form.oneTime ? { oneTime: true as const } : {}),
@@ -43,7 +50,7 @@
     });
     for (const file of files ?? []) void session.photos.take(`tray:${id}`, file);
     // The next one is mostly of the same kind: its size stays, its place does not.
-    form = { ...blank, size: form.size, length: form.length, step: form.step };
+    form = { ...blank, size: form.size, length: form.length, head: form.head, tool: form.tool, step: form.step };
     files = undefined;
     clearDraft(key);
     nameField.focus();
@@ -88,6 +95,21 @@
     >
   </div>
   {#if complaints.length}<p class="font-medium text-error" role="alert">{complaints.length}</p>{/if}
+  <div class="grid grid-cols-[1fr_1fr_5rem] gap-2">
+    {#each [['head', 'Head', '13 mm hexagon', 40], ['tool', 'Tool, extension', 'socket, 250 mm', 80], ['count', 'How many', '1', 2]] as const as [id, label, hint, most] (id)}
+      <label class="block"
+        ><span class="label-caps">{label}</span><input
+          class="input w-full"
+          bind:value={form[id]}
+          maxlength={most}
+          inputmode={id === 'count' ? 'numeric' : 'text'}
+          placeholder={hint}
+          aria-invalid={id === 'count' && complaints.count ? 'true' : undefined}
+        /></label
+      >
+    {/each}
+  </div>
+  {#if complaints.count}<p class="font-medium text-error" role="alert">{complaints.count}</p>{/if}
   <label class="block"
     ><span class="label-caps">Where it sat</span><input
       class="input w-full"

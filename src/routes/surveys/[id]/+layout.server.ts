@@ -2,6 +2,7 @@ import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { Weighed } from '$core/assess.ts';
 import { assessed } from '$lib/server/advice.ts';
 import { factsAfter } from '$lib/server/store/engines.ts';
+import { fastenersFor } from '$lib/server/store/fasteners.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { error } from '@sveltejs/kit';
@@ -36,6 +37,8 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
       now: now.toISOString(),
       weighed: JSON.stringify({ advice, moves } satisfies Weighed)
     },
+    // What came off engines of this model before: sockets and extensions are named before the walk.
+    fasteners: fastenersFor(params.id),
     release: release ? { signedBy: release.signedBy, at: release.at, hash: release.hash } : null
   };
 };

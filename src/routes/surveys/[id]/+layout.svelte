@@ -1,7 +1,7 @@
 <script lang="ts">
   import { placeOf } from '$lib/ui/marks/move-place.ts';
   import { leakTask } from '$core/stations/compression/leak.ts';
-  import { goto } from '$app/navigation';
+  import { goto, preloadCode } from '$app/navigation';
   import { page } from '$app/state';
   import type { StationId } from '$core/stations/items.ts';
   import { drowned } from '$core/record/drowned.ts';
@@ -71,6 +71,8 @@
     const ahead = setTimeout(() => {
       void fetchSheets();
       void import('$lib/ui/survey/WaitForm.svelte');
+      void preloadCode(`${base}/work/pump-kit`);
+      void preloadCode(`${base}/jobs`);
     }, 3000);
     // Each page of this engine opens without a connection, once it has been here with one.
     const copies = setTimeout(() => {

@@ -3,16 +3,20 @@
   import { labelsOf } from '$core/drowned/labels.ts';
   import { beforeAfter } from '$core/history/before-after.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
+  import { insidesOf } from '$lib/ui/survey/insides.ts';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
   import { orderOf, partLines } from '$core/parts/lines.ts';
   import { stations } from '$core/stations/register.ts';
   import { walkFor } from '$core/plan/walk.ts';
   import { whileOpen } from '$core/plan/while-open.ts';
+  import FastenerList from '$lib/ui/tray/FastenerList.svelte';
+  import { fastenersOf } from '$core/tray/fasteners.ts';
   import NowCard from '$lib/ui/survey/NowCard.svelte';
   import JobForm from '$lib/ui/jobs/JobForm.svelte';
   import OwnersWord from '$lib/ui/jobs/OwnersWord.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
 
+  let { data } = $props();
   const session = $derived(useSession());
   const j = $derived(session.judgement);
   const steps = $derived(following(j, session.advice).steps);
@@ -42,6 +46,12 @@
     ['New ones: these go on once', carry.oneTime],
     ['Consumables', carry.consumables]
   ] as const);
+  const sockets = $derived(
+    fastenersOf(
+      data.fasteners,
+      open.map((s) => s.id)
+    )
+  );
   const wants = $derived(order.filter((l) => l.state !== 'arrived' && l.state !== 'not-needed').length);
   let editing = $state<string>();
   const edited = $derived(steps.find((s) => s.id === editing));
@@ -67,6 +77,7 @@
         {#each open as step, k (step.id)}<li>
             <JobCard
               {step}
+              insides={insidesOf(j.context, step.id)}
               number={k + 1}
               open={step.id === atHand}
               {base}
@@ -83,6 +94,7 @@
           {#each closed as step (step.id)}<li>
               <JobCard
                 {step}
+                insides={insidesOf(j.context, step.id)}
                 {base}
                 {titles}
                 open={step.state === 'done'}
@@ -130,6 +142,7 @@
             {#each list as item (item)}<li>{item}</li>{/each}
           </ul>{/if}
       {/each}
+      {#if sockets.length}<div class="mt-3"><FastenerList list={sockets} /></div>{/if}
       {#if looks.length}<p class="mt-3 text-sm">
           Tools for the next looks are among them: {looks.map((l) => l.title.toLowerCase()).join(', ')}.
         </p>{/if}

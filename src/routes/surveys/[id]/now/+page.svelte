@@ -12,6 +12,7 @@
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
   import ItemField from '$lib/ui/survey/ItemField.svelte';
+  import { insidesOf } from '$lib/ui/survey/insides.ts';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
   import { PinnedMove } from '$lib/ui/survey/pinned-move.svelte.ts';
   import Swipe from '$lib/ui/marks/Swipe.svelte';
@@ -127,6 +128,7 @@
         <div class="mt-3">
           {#key step.id}<JobCard
               {step}
+              insides={insidesOf(session.judgement.context, step.id)}
               plain
               {base}
               titles={{}}

@@ -2,12 +2,15 @@
   import { procedureNamed } from '$core/procedures/register.ts';
   import { following } from '$core/stages.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
+  import FastenerList from '$lib/ui/tray/FastenerList.svelte';
+  import { fastenersOf } from '$core/tray/fasteners.ts';
   import ProcedureWork from '$lib/ui/survey/ProcedureWork.svelte';
 
   let { data } = $props();
   const session = $derived(useSession());
   const procedure = $derived(procedureNamed(data.procedure)!);
   const base = $derived(`/surveys/${session.surveyId}`);
+  const known = $derived(fastenersOf(data.fasteners, procedure.jobs));
   const fitting = $derived(procedure.fits?.(session.survey.engine) ?? true);
   /** The open jobs of this engine that it is the inside of. The one it is first of all is done with it; another only by a tick. */
   const jobs = $derived(
@@ -29,6 +32,7 @@
     {procedure}
     onfinish={(note) => jobs.filter((j) => picked(j.id)).forEach((j) => session.mark(j.id, 'done', note))}
   >
+    {#snippet fasteners()}<FastenerList list={known} />{/snippet}
     {#snippet head()}
       {#if !fitting}<p class="mt-2 border-l-2 border-warning pl-2 text-sm font-medium text-warning">
           This is no work on an engine like this one, as it is described now.

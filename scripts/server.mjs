@@ -5,7 +5,11 @@ import compression from 'compression';
 import http from 'node:http';
 import { constants } from 'node:zlib';
 
-process.env.BODY_SIZE_LIMIT ??= '25M';
+// A bundle with its photographs is the only thing that is large; everything else is refused by its announced length before it is read.
+process.env.BODY_SIZE_LIMIT ??= '210M';
+const LARGEST = 25 * 1024 * 1024;
+const tooLarge = (request) =>
+  request.url?.split('?')[0] !== '/import' && Number(request.headers['content-length'] ?? 0) > LARGEST;
 if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER ??= 'x-forwarded-proto';
 const { handler } = await import('../build/handler.js');
 
@@ -21,6 +25,12 @@ const compressed = compression({
 });
 const server = http.createServer((request, response) => {
   request.headers['x-forwarded-proto'] ??= 'http';
+  if (tooLarge(request)) {
+    response.statusCode = 413;
+    response.setHeader('connection', 'close');
+    response.end('This is larger than anything that is taken here.');
+    return;
+  }
   compressed(request, response, () =>
     handler(request, response, () => {
       response.statusCode = 404;

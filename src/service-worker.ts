@@ -87,7 +87,7 @@ async function photo(request: Request): Promise<Response> {
 }
 
 /** Streams, downloads and what only the server can make stay with the network. */
-const live = /^\/(api|health|instruments\/(live|lines))|\/live$|\.(pdf|csv|ics|json)$/;
+const live = /^\/(api|health|instruments\/(live|lines))|\/live$|\.(pdf|csv|ics|json|zip)$/;
 
 self.addEventListener('fetch', (e) => {
   const url = new URL(e.request.url);

@@ -59,6 +59,20 @@ export async function keepPhoto(bytes: Buffer): Promise<Kept> {
   }
 }
 
+/** Where the whole picture of a kept photograph lies. */
+export const photoFile = (photo: string): string => fileOf(photo, 'full');
+
+/**
+ * Keeps a photograph that was written by this application before, byte for byte under the name it has, and makes its thumbnail. The
+ * caller has seen that its hash is its name and that it is a picture.
+ */
+export async function keepAsIs(photo: string, bytes: Buffer): Promise<void> {
+  if (!NAME.test(photo)) throw new RangeError('a photograph is named by its hash');
+  const thumb = await sharp(bytes).resize(THUMBNAIL, THUMBNAIL, { fit: 'cover' }).jpeg({ quality: 78 }).toBuffer();
+  await write(fileOf(photo, 'thumb'), thumb);
+  await write(fileOf(photo, 'full'), bytes);
+}
+
 /** The bytes of a kept photograph; nothing where there is none of that name. */
 export async function readPhoto(photo: string, size: 'full' | 'thumb'): Promise<Buffer | undefined> {
   if (!NAME.test(photo)) return undefined;

@@ -3,7 +3,14 @@
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
   /** The cautions of an act. `brief`: one line each, before the field they belong to, with the whole text one tap away. */
-  let { ids, footer = true, brief = false }: { ids: readonly HazardId[]; footer?: boolean; brief?: boolean } = $props();
+  interface Props {
+    ids: readonly HazardId[];
+    footer?: boolean;
+    brief?: boolean;
+    /** Told apart where a page has several. */
+    label?: string;
+  }
+  let { ids, footer = true, brief = false, label = 'Hazards of this act' }: Props = $props();
   const each = $derived([...new Set(ids)]);
 </script>
 
@@ -20,7 +27,7 @@
 {/snippet}
 
 {#if each.length}
-  <section class="border-l-4 border-hold pl-3" aria-label="Hazards of this act">
+  <section class="border-l-4 border-hold pl-3" aria-label={label}>
     {#if brief}
       <ul class="grid gap-x-4 sm:grid-cols-2">
         {#each each as id (id)}

@@ -100,6 +100,9 @@
       <p class="mt-2">
         <a class="btn btn-outline btn-primary w-full" href="{base}/file.json" download>Export the survey file</a>
       </p>
+      <p class="mt-2">
+        <a class="btn btn-outline btn-primary w-full" href="{base}/bundle.zip" download>Export with its photographs</a>
+      </p>
     </section>
     {#if data.changes.length}
       <section>

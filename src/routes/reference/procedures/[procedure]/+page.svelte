@@ -49,7 +49,7 @@
     <li class="grid grid-cols-[2.4rem_1fr] border-b border-line py-3">
       <span class="sounding text-2xl leading-7">{k + 1}</span>
       <div class="min-w-0">
-        {#if s.careful.length}<HazardLines ids={s.careful} brief footer={false} />{/if}
+        {#if s.careful.length}<HazardLines ids={s.careful} brief footer={false} label="Hazards of step {k + 1}" />{/if}
         <p class="text-lg leading-snug">{s.text}</p>
         {#if s.because}<p class="text-sm">{s.because}</p>{/if}
         {#if s.turns}<TurnArrow turns={s.turns} />{/if}

@@ -201,7 +201,7 @@
         class="btn btn-outline btn-primary"
         href="{base}/file.json"
         download>Export the survey file</a
-      >
+      ><a class="btn btn-outline btn-primary" href="{base}/bundle.zip" download>Export with its photographs</a>
     </p>
   </aside>
 </div>

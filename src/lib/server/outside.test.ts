@@ -10,6 +10,7 @@ import { assess } from '../../core/assess.ts';
 import { dueList } from '../../core/care/due.ts';
 import { reportOf } from '../../core/report/report.ts';
 import { calendarText } from './care.ts';
+import sharp from 'sharp';
 import { recordPdf } from './reports/pdf.ts';
 
 const now = new Date('2026-04-18T14:00:00.000Z');
@@ -56,6 +57,27 @@ describe('the report of an engine back in service, read by an independent reader
     expect(all).toContain('cyl 2');
     for (const p of pages) expect(p).toContain(release.hash);
     expect(all).not.toMatch(/undefined|NaN|\[object/);
+  });
+  it('says every reading that the record says, in any script, and shows the photographs', async () => {
+    const base = survey('wren');
+    const report = reportOf(
+      assess({ ...base, engine: { ...base.engine, identity: { tag: 'Λ', owner: 'Борис ≤ Ω' } } }, now, 'us')
+    );
+    const image = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#385' } })
+      .jpeg()
+      .toBuffer();
+    const pictures = [1, 2, 3].map((k) => ({
+      label: `Magnet ${k}`,
+      at: '2026-04-18T10:00:00.000Z',
+      image: `data:image/jpeg;base64,${image.toString('base64')}`
+    }));
+    const pdf = await recordPdf({ report, release: undefined }, { pictures, more: 2 });
+    const all = (await textOf(pdf)).join(' ').replace(/\s/g, '');
+    for (const r of report.readings) expect(all).toContain(r.value.replace(/\s/g, ''));
+    for (const word of ['Λ', 'Борис', '≤', 'Ω', 'Magnet3', '2moreareinthebundle']) expect(all).toContain(word);
+    expect(all).not.toContain('¤');
+    const plain = await recordPdf({ report, release: undefined });
+    expect(pdf.length).toBeGreaterThan(plain.length + 500);
   });
   it('a preview says on every page that nobody signed it', async () => {
     const report = reportOf(assess(survey('wren'), now, 'us'));

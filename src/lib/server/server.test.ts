@@ -85,6 +85,14 @@ describe('the PDF', () => {
       { text: 'ód', font: 'Barlow' },
       { text: 'ź', font: 'BarlowExt' }
     ]);
+    expect(inFonts('5 kΩ ≤ Ωμέγα → Лодка').map((r) => [r.text.trim(), r.font])).toEqual([
+      ['5 k', 'Barlow'],
+      ['Ω', 'Greek'],
+      ['≤', 'Signs'],
+      ['Ωμέγα', 'Greek'],
+      ['→', 'Signs'],
+      ['Лодка', 'Cyrillic']
+    ]);
     expect(inFonts('boat 🚤')).toEqual([{ text: 'boat ¤', font: 'Barlow' }]);
   });
   it('is a PDF for any engine, with names in any script', async () => {

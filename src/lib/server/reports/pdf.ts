@@ -1,12 +1,14 @@
 import type { TDocumentDefinitions, Content } from 'pdfmake/interfaces.js';
 import type { RecordView } from '../record.ts';
 import { figureSvg } from './figure-svg.ts';
+import type { picturesFor } from './pictures.ts';
 import { renderPdf } from './render.ts';
 import { inFonts } from './script-runs.ts';
 
 const heading = (text: string, first = false): Content => ({
   text: inFonts(text),
   style: 'h2',
+  headlineLevel: 1,
   ...(first ? {} : { margin: [0, 12, 0, 4] })
 });
 const list = (lines: readonly string[]): Content => ({
@@ -28,8 +30,14 @@ const table = (
   }
 });
 
+const pairs = <T>(list: readonly T[]): T[][] =>
+  Array.from({ length: Math.ceil(list.length / 2) }, (_, k) => list.slice(2 * k, 2 * k + 2));
+
 /** The printable record: the owner's page first, then the record with its hash on every page. */
-export async function recordPdf({ report: r, release }: RecordView): Promise<Buffer> {
+export async function recordPdf(
+  { report: r, release }: RecordView,
+  { pictures, more }: Awaited<ReturnType<typeof picturesFor>> = { pictures: [], more: 0 }
+): Promise<Buffer> {
   const signed = release
     ? `Ready for service, signed by ${release.signedBy} on ${release.at.slice(0, 16).replace('T', ' ')} UTC.`
     : 'Preview: not signed. This is how it stands now.';
@@ -107,10 +115,42 @@ export async function recordPdf({ report: r, release }: RecordView): Promise<Buf
             [18, '*', 150]
           )
         ]
-      : [])
+      : []),
+    heading(`Readings, ${r.readings.length}${r.superseded ? `; ${r.superseded} corrected or taken back` : ''}`),
+    table(
+      ['Check', 'Reading', 'Value', 'When, by whom, how'],
+      r.readings.map((x) => [
+        x.station,
+        x.label,
+        x.value,
+        [x.at.slice(0, 16).replace('T', ' '), x.by, x.with].filter(Boolean).join(', ')
+      ]),
+      [70, '*', 120, 130]
+    ),
+    ...(pictures.length
+      ? [heading(`Photographs, ${pictures.length}${more ? ` of ${pictures.length + more}` : ''}`)]
+      : []),
+    ...pairs(pictures).map((pair): Content => ({
+      columns: pair.map((p) => ({
+        stack: [
+          { image: p.image, fit: [240, 200] },
+          { text: inFonts(`${p.label}, ${p.at.slice(0, 16).replace('T', ' ')}`), fontSize: 9 }
+        ],
+        margin: [0, 0, 0, 10]
+      })),
+      columnGap: 16,
+      unbreakable: true
+    })),
+    ...(more ? [{ text: inFonts(`${more} more are in the bundle of this assessment.`) }] : [])
   ];
   const definition: TDocumentDefinitions = {
     info: { title: `Record ${r.tag}` },
+    language: 'en',
+    // A heading stays with what it is the heading of.
+    pageBreakBefore: (node, nodes) =>
+      node.headlineLevel === 1 &&
+      nodes.getFollowingNodesOnPage().length === 0 &&
+      nodes.getPreviousNodesOnPage().length > 0,
     pageSize: 'A4',
     pageMargins: [48, 48, 48, 56],
     defaultStyle: { font: 'Barlow', fontSize: 10.5, lineHeight: 1.15, color: '#14273f' },

@@ -18,6 +18,11 @@ function prepare(): void {
   pdfmake.addFonts({
     Barlow: family('barlow/files/barlow-latin-400-normal', 'barlow/files/barlow-latin-600-normal'),
     BarlowExt: family('barlow/files/barlow-latin-ext-400-normal', 'barlow/files/barlow-latin-ext-600-normal'),
+    Greek: family('noto-sans/files/noto-sans-greek-400-normal', 'noto-sans/files/noto-sans-greek-600-normal'),
+    Cyrillic: family('noto-sans/files/noto-sans-cyrillic-400-normal', 'noto-sans/files/noto-sans-cyrillic-600-normal'),
+    CyrillicExt: family('noto-sans/files/noto-sans-cyrillic-ext-400-normal'),
+    Devanagari: family('noto-sans/files/noto-sans-devanagari-400-normal'),
+    Signs: family('noto-sans-math/files/noto-sans-math-latin-400-normal'),
     Hebrew: family('noto-sans-hebrew/files/noto-sans-hebrew-hebrew-400-normal'),
     Arabic: family('noto-sans-arabic/files/noto-sans-arabic-arabic-400-normal')
   });

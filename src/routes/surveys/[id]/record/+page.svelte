@@ -4,7 +4,7 @@
   import FigureView from '$lib/ui/record/FigureView.svelte';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
 
-  import { allItems } from '$core/stations/items.ts';
+  import { namedPhotos } from '$core/survey/photos-of.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { page } from '$app/state';
 
@@ -12,12 +12,7 @@
   const r = $derived(JSON.parse(data.report) as Report);
   const session = $derived(useSession());
   /** As they stand now: what was signed names them by their hash. */
-  const photos = $derived(
-    session.survey.readings
-      .filter((x) => allItems[x.what].kind === 'photo' && !x.withdrawn && typeof x.value === 'string')
-      .filter((x) => !session.survey.readings.some((y) => y.supersedes === x.id))
-      .map((x) => ({ id: x.id, photo: String(x.value), label: allItems[x.what].label, at: x.at }))
-  );
+  const photos = $derived(namedPhotos(session.survey));
   const readings = $derived(
     [...new Set(r.readings.map((x) => x.station))].map(
       (check) => [check, r.readings.filter((x) => x.station === check)] as const
@@ -152,7 +147,7 @@
   {#if photos.length}<section>
       <h3 class="mb-1">Photographs</h3>
       <ul class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-        {#each photos as p (p.id)}
+        {#each photos as p (`${p.photo}${p.at}`)}
           <li class="break-inside-avoid">
             <a href="/photos/{p.photo}"
               ><img

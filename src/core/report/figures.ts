@@ -1,5 +1,7 @@
 import { isAfter } from '../units/instant.ts';
 import type { Assessment } from '../assess.ts';
+import { contextOf } from '../findings/context.ts';
+import { compare } from '../stations/compression/compare.ts';
 import { allItems } from '../stations/items.ts';
 import { roundOf } from '../record/current.ts';
 import { show, shownNumber } from '../units/index.ts';
@@ -23,24 +25,30 @@ export type Figure =
       readonly says: string;
     };
 
-const mean = (v: readonly number[]): number => v.reduce((a, b) => a + b, 0) / v.length;
+/** Compression of each cylinder as it is judged: by the readings that may be compared, never by oiled bores beside dry ones. */
+function comparedBy(a: Assessment, round: number): ReadonlyMap<number, number> {
+  const { context: c } = a;
+  const { survey } = c;
+  const readings = survey.readings.filter((r) => !r.what.startsWith('compression.') || roundOf(r) === round);
+  const work = { worked: c.worked, renewed: c.renewed, wiped: c.wiped };
+  const rows = compare(contextOf({ ...survey, readings }, c.now, c.units, undefined, work, true))?.rows ?? [];
+  return new Map(rows.map((r) => [r.cylinder, shownNumber(r.mean, 'pressure', c.units)]));
+}
 
 /** Compression by cylinder, before and after. */
 function compressionFigure(a: Assessment): Figure[] {
   const { record, units } = a.context;
-  const list = record.all('compression.pressure').filter((r) => typeof r.value === 'number');
-  const cylinders = [...new Set(list.map((r) => r.cylinder ?? 1))].sort((x, y) => x - y);
+  const list = [...record.all('compression.pressure'), ...record.all('compression.pulls')];
+  const rounds = [...new Set(list.filter((r) => r.value !== 'unknown').map(roundOf))].sort((x, y) => x - y);
+  if (!rounds.length) return [];
+  const before = comparedBy(a, rounds[0]!);
+  const after = rounds.length > 1 ? comparedBy(a, rounds.at(-1)!) : new Map<number, number>();
+  const cylinders = [...new Set([...before.keys(), ...after.keys()])].sort((x, y) => x - y);
   if (!cylinders.length) return [];
-  const unit = show(0, 'pressure', units).unit;
-  const value = (pa: number): number => shownNumber(pa, 'pressure', units);
+  const { unit } = show(0, 'pressure', units);
   const bars = cylinders.map((k) => {
-    const mine = list.filter((r) => (r.cylinder ?? 1) === k && r.conditions?.bores !== 'oiled');
-    const used = mine.length ? mine : list.filter((r) => (r.cylinder ?? 1) === k);
-    const rounds = used.map(roundOf);
-    const at = (round: number): number =>
-      value(mean(used.filter((r) => roundOf(r) === round).map((r) => r.value as number)));
-    const [first, last] = [Math.min(...rounds), Math.max(...rounds)];
-    return { label: String(k), first: at(first), ...(last > first ? { last: at(last) } : {}) };
+    const [first, last] = [before.get(k), after.get(k)];
+    return { label: String(k), first: first ?? last!, ...(first !== undefined && last !== undefined ? { last } : {}) };
   });
   const again = bars.some((b) => b.last !== undefined);
   return [

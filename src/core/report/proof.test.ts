@@ -113,6 +113,27 @@ describe('figures of the report', () => {
     expect(b!.h / a!.h).toBeCloseTo(116 / 84, 6);
     expect(b!.x).toBeGreaterThan(a!.x + a!.w);
   });
+  it('draws the readings that are judged: pulls too, and oiled bores never beside dry ones', () => {
+    const dry = { throttle: 'open', bores: 'dry' } as const;
+    const b = new Bench({ strokes: 'two', cylinders: 3 });
+    for (const [cylinder, psi] of [
+      [1, 114],
+      [2, 112],
+      [3, 71]
+    ] as const)
+      b.read(
+        'compression.pulls',
+        [0.6, 0.9, 1].map((x) => x * psi * PSI),
+        { cylinder, conditions: dry }
+      );
+    b.read('compression.pressure', 76 * PSI, { cylinder: 3, conditions: { throttle: 'open', bores: 'oiled' } });
+    const [f] = figuresOf(b.assessed());
+    expect(f?.kind === 'bars' && f.bars.map((x) => [x.label, x.first])).toEqual([
+      ['1', 114],
+      ['2', 112],
+      ['3', 71]
+    ]);
+  });
   it('no figure of nothing, of unknowns, or of two points', () => {
     expect(figuresOf(new Bench().assessed())).toEqual([]);
     expect(figuresOf(new Bench().read('compression.pressure', 'unknown', { cylinder: 1 }).assessed())).toEqual([]);

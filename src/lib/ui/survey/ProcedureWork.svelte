@@ -90,7 +90,9 @@
     {#if progress.began === undefined && !progress.finished}
       <section class="panel mt-3 p-4" aria-labelledby="bench-title">
         <h3 id="bench-title">On the bench before the first bolt</h3>
-        <div class="mt-2"><HazardLines ids={procedure.hazards} brief /></div>
+        <div class="mt-2">
+          <HazardLines ids={[...procedure.hazards, ...steps.flatMap((s) => s.step.careful ?? [])]} brief />
+        </div>
         <dl class="mt-2 space-y-2">
           {#each [['Tools', bench.tools], ['Parts, new ones among them', bench.parts]] as const as [label, list] (label)}
             {#if list.length}<div>

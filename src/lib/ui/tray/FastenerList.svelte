@@ -9,7 +9,7 @@
 {#if list.length}
   <section aria-label="Fasteners of this model">
     <p class="label-caps">Sockets, as this model was found</p>
-    {#if sockets.length}<p class="font-medium">{sockets.join(', ')}</p>{/if}
+    {#if sockets.length}<p class="font-medium">{sockets.join('; ')}</p>{/if}
     <details>
       <summary class="plain-link min-h-6 cursor-pointer text-sm">each of them, {list.length}</summary>
       <ul class="mt-1 text-sm">

@@ -69,3 +69,22 @@ test('procedures are read in the reference, without scripts too; one that is non
   expect(missing!.status()).toBe(404);
   await context.close();
 });
+
+test('an assessment goes out with its photographs and comes in again; a bundle that was altered is refused by name', async ({
+  page
+}) => {
+  const base = await open(page, 'Gannet', '/gear');
+  const bundle = await (await page.request.get(`${base}/bundle.zip`)).body();
+  await page.goto('/import');
+  await ready(page);
+  const file = page.getByLabel(/Survey file/);
+  const altered = Buffer.from(bundle);
+  altered.write('Xannet', altered.lastIndexOf('manifest.json') > 0 ? 60 : 40);
+  await file.setInputFiles({ name: 'altered.zip', mimeType: 'application/zip', buffer: altered });
+  await page.getByRole('button', { name: 'Import' }).click();
+  await expect(page.getByText('Nothing was imported.')).toBeVisible();
+  await file.setInputFiles({ name: 'gannet.zip', mimeType: 'application/zip', buffer: bundle });
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.waitForURL(/\/surveys\/[0-9a-f-]{36}/);
+  await expect(page.getByRole('link', { name: 'Gannet' }).or(page.getByText('Gannet')).first()).toBeVisible();
+});

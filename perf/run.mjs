@@ -6,6 +6,7 @@ import os from 'node:os';
 import path from 'node:path';
 import zlib from 'node:zlib';
 import { firstEntry, htmlWeight, liveToOther } from './screens.mjs';
+import { workRows } from './work-rows.mjs';
 import { largeYard, median, time, up } from './large-yard.mjs';
 import { bin, root, run, start } from '../scripts/tools.mjs';
 import { calibration } from './calibration-table.mjs';
@@ -40,6 +41,7 @@ const bareServer = start(process.execPath, ['build/index.js'], {
 const rows = [];
 const one = spawnSync(bin('tsx'), ['perf/core.ts'], { encoding: 'utf8' });
 const { ms, sum, fit } = JSON.parse(one.stdout);
+rows.push(...workRows());
 rows.push({
   name: 'cranking-simulation',
   value: ms,

@@ -1,4 +1,5 @@
 import { bench } from './bench.ts';
+import { procedureFigures } from './procedures.ts';
 import { thought } from './thought.ts';
 import type { Source } from './source.ts';
 
@@ -302,6 +303,7 @@ export const constants: readonly Source[] = [
     provenance: 'P',
     source: 'FIPS 180-4; key order as RFC 8785'
   },
+  ...procedureFigures,
   ...thought,
   ...bench
 ];

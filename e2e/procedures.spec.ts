@@ -70,6 +70,19 @@ test('procedures are read in the reference, without scripts too; one that is non
   await context.close();
 });
 
+test('a step at which the engine is started is refused while a hold stands', async ({ page }) => {
+  const base = await open(page, 'Eel', '/work/pump-kit');
+  await page.getByRole('button', { name: 'All is here: begin' }).click();
+  await saved(page);
+  await page.goto(`${base}/work/pump-kit?step=stream`);
+  await ready(page);
+  await expect(page.getByText(/^Refused: Drowned/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Done, step/ })).toBeDisabled();
+  await page.goto(`${base}/work/pump-kit?step=impeller`);
+  await ready(page);
+  await expect(page.getByRole('button', { name: /^Done, step/ })).toBeEnabled();
+});
+
 test('an assessment goes out with its photographs and comes in again; a bundle that was altered is refused by name', async ({
   page
 }) => {

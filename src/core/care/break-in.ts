@@ -64,6 +64,7 @@ export const breakIn: Flow = {
     const mineral = school(c.rules, 'breakIn') === 'load';
     const stages = stagesOf(c).map((s): ProcedureStep => ({
       id: s.id,
+      act: 'start',
       text: s.text,
       because: `${schoolSaid(c.rules, 'breakIn')}. The manual’s schedule stands above this one.`
     }));

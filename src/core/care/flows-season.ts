@@ -17,6 +17,7 @@ function stabiliserStep(c: Context): ProcedureStep {
   const fixed = school(c.rules, 'stabiliser') === 'fixed';
   return {
     id: 'treat',
+    act: 'start',
     text: `Stabilised fuel through the system: ${
       minutes === undefined
         ? 'ten minutes at idle, or as long as its volume needs'
@@ -172,6 +173,7 @@ export const seasonFlows: readonly Flow[] = [
         { id: 'water', text: 'Cooling water on before it starts.', items: ['cooling.source', 'cooling.impellerAge'] },
         {
           id: 'run',
+          act: 'start',
           text: 'First run: stream within half a minute, no leaks, each gear.',
           items: ['run.outcome', 'run.stream']
         }

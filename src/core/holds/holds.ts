@@ -72,6 +72,10 @@ export function refusal(holds: readonly Hold[], what: ItemId, value?: unknown): 
   return sayRefusal(action && against(holds, action)[0]);
 }
 
+/** Why an action is refused now, in a sentence; nothing where no hold forbids it. */
+export const refusedAct = (holds: readonly Hold[], action: Action): string | undefined =>
+  sayRefusal(against(holds, action)[0]);
+
 function sayRefusal(hold: Hold | undefined): string | undefined {
   if (!hold) return undefined;
   const open = hold.needs.filter((n) => !n.done).map((n) => n.text);

@@ -34,6 +34,7 @@ export const batteryCharging: Procedure = {
     },
     {
       id: 'crank',
+      act: 'crank',
       text: 'Cranking ten seconds, spark off: at the posts not under 9.6, plugs in.',
       careful: ['vapour', 'propeller'],
       items: ['plugs.volts'],
@@ -43,6 +44,7 @@ export const batteryCharging: Procedure = {
       id: 'idle',
       text: 'On water: volts at idle, then at half speed.',
       careful: ['carbon-monoxide', 'propeller'],
+      act: 'start',
       items: ['run.volts', 'run.rpm'],
       branch: [
         { seen: 'Does not rise', then: 'Fuse, plug of the coil, rectifier; coil measured for each leg to ground.' },

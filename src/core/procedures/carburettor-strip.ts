@@ -144,6 +144,7 @@ export const carburettorStrip: Procedure = {
         id: 'idle',
         text: 'Warm, in gear, on water: idle by the screw in eighths; leaner until it falls, then a quarter richer.',
         careful: ['carbon-monoxide', 'propeller'],
+        act: 'start',
         items: ['run.idle'],
         ...figures(idleFigure(c))
       }

@@ -25,6 +25,7 @@ export const crankSeals: Procedure = {
       id: 'sign',
       text: 'Which cylinder: shorted out in turn, the one that changes nothing; spits back or smokes.',
       careful: ['carbon-monoxide', 'high-voltage'],
+      act: 'start',
       items: ['run.drop']
     },
     {

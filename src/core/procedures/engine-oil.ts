@@ -78,6 +78,7 @@ export const engineOil: Procedure = {
         id: 'warm',
         text: 'Warmed up on water, then off; upright, let the head drain.',
         careful: ['carbon-monoxide', 'hot'],
+        act: 'start',
         wait: 10,
         items: ['cooling.source']
       },
@@ -121,6 +122,7 @@ export const engineOil: Procedure = {
         id: 'run',
         text: 'A minute at idle on water: lamp out, filter and plug dry; off.',
         careful: ['carbon-monoxide', 'propeller'],
+        act: 'start',
         items: ['run.lamp']
       },
       {

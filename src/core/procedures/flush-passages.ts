@@ -72,6 +72,7 @@ export const flushPassages: Procedure = {
             id: 'both',
             text: 'A run to warm: both banks measured at the same spot.',
             careful: ['hot', 'carbon-monoxide'] as const,
+            act: 'start' as const,
             items: ['run.temperature'] as const
           }
         ]
@@ -80,6 +81,7 @@ export const flushPassages: Procedure = {
             id: 'run',
             text: 'A run to warm: head measured until it holds.',
             careful: ['hot', 'carbon-monoxide'] as const,
+            act: 'start' as const,
             items: ['run.temperature'] as const
           }
         ])

@@ -27,6 +27,7 @@ export const flush: Procedure = {
         id: 'safe',
         text: 'Outdoors, propeller off or everyone clear, out of gear.',
         careful: ['propeller', 'carbon-monoxide'],
+        act: 'start',
         items: ['safe.place', 'safe.propeller']
       },
       {
@@ -38,6 +39,7 @@ export const flush: Procedure = {
         id: 'start',
         text: 'Started: the stream within half a minute, or off.',
         careful: ['carbon-monoxide'],
+        act: 'start',
         items: ['cooling.stream'],
         branch: [{ seen: 'None', then: 'Off; intake, outlet, pump.', job: 'screen' }]
       },

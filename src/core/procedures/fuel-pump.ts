@@ -23,6 +23,7 @@ export const fuelPump: Procedure = {
       id: 'bulb',
       text: 'Running weak: squeezing the bulb revives it? Then pump or an air leak; not revived: vent or upstream.',
       careful: ['carbon-monoxide', 'propeller'],
+      act: 'start',
       items: ['fuel.revived']
     },
     {
@@ -65,6 +66,7 @@ export const fuelPump: Procedure = {
       id: 'prove',
       text: 'On water at speed for five minutes, bulb untouched; vacuum again.',
       careful: ['carbon-monoxide', 'propeller'],
+      act: 'start',
       items: ['fuel.vacuumSpeed']
     }
   ]

@@ -59,6 +59,7 @@ export const intakeIndicator: Procedure = {
       id: 'run',
       text: 'On water: stream within half a minute; then a bucket timed for half a minute.',
       careful: ['carbon-monoxide', 'propeller'],
+      act: 'start',
       items: ['cooling.stream', 'cooling.bucket'],
       branch: [{ seen: 'Weak still', then: 'The pump.', job: 'pump' }]
     },

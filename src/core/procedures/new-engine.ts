@@ -72,6 +72,7 @@ export const newEngine: Procedure = {
         id: 'start',
         text: 'On water: start, stream within half a minute, ten minutes at idle and a little above.',
         careful: ['carbon-monoxide', 'propeller'],
+        act: 'start',
         items: ['run.stream']
       },
       { id: 'look', text: 'Off: leaks, levels, bolts; hours noted; break-in begins.', items: ['run.leaks'] }

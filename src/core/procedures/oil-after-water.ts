@@ -75,6 +75,7 @@ export const oilAfterWater: Procedure = {
         id: 'warm',
         text: 'A short run, warmed but not loaded, on water; off while it is hot.',
         careful: ['carbon-monoxide', 'propeller'],
+        act: 'start',
         items: ['run.minutes']
       },
       {
@@ -94,6 +95,7 @@ export const oilAfterWater: Procedure = {
         id: 'dry',
         text: 'Half an hour’s run, warm, to dry what is left; looked at again the next day.',
         careful: ['carbon-monoxide', 'propeller'],
+        act: 'start',
         wait: a.four ? 720 : 60,
         items: ['run.longRun']
       }

@@ -29,6 +29,7 @@ export const portableTank: Procedure = {
       id: 'warm',
       text: 'On water, outdoors, warmed; then the speed at which it had starved, for as long as it had taken and half again.',
       careful: ['carbon-monoxide', 'propeller'],
+      act: 'start',
       items: ['fuel.portable', 'run.rpm']
     },
     {

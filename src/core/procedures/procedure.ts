@@ -4,6 +4,7 @@ import type { Context } from '../findings/context.ts';
 import type { JobId } from '../jobs/register.ts';
 import type { Engine } from '../record/survey-file.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
+import type { Action } from '../stations/station.ts';
 import type { DimensionName } from '../units/dimension.ts';
 
 /** A figure that a step works out, SI, with its range where it is not known to a point. */
@@ -37,6 +38,8 @@ export interface ProcedureStep {
   readonly careful?: readonly HazardId[];
   readonly tools?: readonly string[];
   readonly figures?: readonly Figure[];
+  /** What the engine does at this step: refused while a hold forbids it. */
+  readonly act?: Action;
   /** Minutes that it goes on by itself. */
   readonly wait?: number;
   /** What is written down with it: read after the work began, wherever it was, the step ticks itself. */

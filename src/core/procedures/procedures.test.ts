@@ -65,6 +65,17 @@ describe('every procedure, on every kind of engine it is work on', () => {
         expect(p.handOver, p.id).toMatch(/\.$/);
       }
   });
+  it('says of every step that runs the engine that it does, so that a hold stops it', () => {
+    for (const b of cases)
+      for (const p of every.filter((x) => x.fits?.(b.survey.engine) ?? true))
+        for (const s of p.steps(contextFor(b)))
+          // On the water one is where one is: the card for the way home refuses nothing.
+          if (
+            p.id !== 'way-home' &&
+            (s.careful?.includes('carbon-monoxide') || s.items?.some((i) => i === 'run.stream' || i === 'run.volts'))
+          )
+            expect(s.act, `${p.id} ${s.id}`).toBe('start');
+  });
   it('has tools and parts once each', () => {
     for (const b of cases)
       for (const p of proceduresFor(b.survey.engine)) {

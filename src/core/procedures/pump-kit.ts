@@ -147,6 +147,7 @@ export const pumpKit: Procedure = {
         id: 'stream',
         text: 'On water, first start: the stream within half a minute, or stop.',
         careful: ['carbon-monoxide', 'propeller'],
+        act: 'start',
         items: ['cooling.stream']
       }
     ];

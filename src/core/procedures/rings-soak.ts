@@ -53,13 +53,15 @@ export const ringsSoak: Procedure = {
       { id: 'again', text: 'A second night, where the first changed something.', wait: hours * 60 },
       {
         id: 'blow',
+        act: 'crank',
         text: 'Plugs out, holes lowest, turned until no oil comes; cranked with rags over the holes, nobody before them.',
         careful: ['backfire', 'vapour']
       },
       {
         id: 'run',
         text: 'Where the holds allow: a short run, loaded gently, to burn it off; else a day’s draining.',
-        careful: ['carbon-monoxide']
+        careful: ['carbon-monoxide'],
+        act: 'start'
       },
       {
         id: 'after',

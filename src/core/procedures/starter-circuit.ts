@@ -28,6 +28,7 @@ export const starterCircuit: Procedure = {
     },
     {
       id: 'key',
+      act: 'crank',
       text: 'Key on start: nothing, a click, slow, or spins without the wheel?',
       items: ['plugs.starterCircuit'],
       branch: [
@@ -38,6 +39,7 @@ export const starterCircuit: Procedure = {
     { id: 'fuse', text: 'Main fuse and its holder: green, loose, melted?', items: ['look.wiring'], renew: ['fuse'] },
     {
       id: 'volts',
+      act: 'crank',
       text: 'Key on start, meter’s black on the battery’s negative: battery, relay in, relay out, starter; where do the volts end?',
       tools: ['meter'],
       items: ['plugs.voltsEnd']
@@ -50,6 +52,7 @@ export const starterCircuit: Procedure = {
     },
     {
       id: 'direct',
+      act: 'crank',
       text: 'Fuel away, aired: jump lead from battery to the starter’s post.',
       careful: ['vapour', 'battery', 'flywheel'],
       items: ['plugs.starterDirect'],
@@ -60,11 +63,13 @@ export const starterCircuit: Procedure = {
     },
     {
       id: 'ground',
+      act: 'crank',
       text: 'Battery’s negative to the starter’s housing, cranking: over 0.3 V is a ground.',
       branch: [{ seen: 'Over', then: 'Its joint opened and cleaned.', job: 'ground' }]
     },
     {
       id: 'gear',
+      act: 'crank',
       text: 'At the end: in gear, key on start, nothing.',
       careful: ['propeller'],
       items: ['plugs.volts', 'plugs.rpm']

@@ -21,12 +21,14 @@ export const stopCircuit: Procedure = {
   steps: (c) => [
     {
       id: 'lanyard',
+      act: 'crank',
       text: 'Lanyard in, key or switch on run, lever where it lets it: spark now?',
       items: ['spark.lanyard', 'spark.result'],
       careful: ['high-voltage']
     },
     {
       id: 'speed',
+      act: 'crank',
       text: 'Cranked briskly, plugs out: by volts and turns, not by ear.',
       items: ['spark.brisk', 'plugs.rpm'],
       careful: ['flywheel', 'vapour'],
@@ -34,6 +36,7 @@ export const stopCircuit: Procedure = {
     },
     {
       id: 'wire',
+      act: 'crank',
       text: 'Stop wire off at the box, its end taped, nobody near the propeller: spark now?',
       careful: ['propeller', 'high-voltage'],
       items: ['spark.stopWire'],
@@ -67,6 +70,7 @@ export const stopCircuit: Procedure = {
     },
     {
       id: 'rejoin',
+      act: 'crank',
       text: 'Stop wire joined again; lanyard pulled while cranking: the spark must go.',
       careful: ['high-voltage'],
       items: ['spark.result'],

@@ -22,6 +22,7 @@ export const swapSearch: Procedure = {
   steps: () => [
     {
       id: 'state',
+      act: 'crank',
       text: 'Lanyard in, switch on run, tester at the lead, the others grounded: none at this one and good at another?',
       careful: ['high-voltage'],
       items: ['spark.lanyard', 'spark.result'],
@@ -36,6 +37,7 @@ export const swapSearch: Procedure = {
     { id: 'plug', text: 'The plug with a neighbour’s: does it move?', items: ['spark.plugSwap'] },
     {
       id: 'cap',
+      act: 'crank',
       text: 'Cap off its lead, tester on the bare end held by its clip: spark now? Then the cap.',
       careful: ['high-voltage'],
       items: ['spark.leadSwap']

@@ -78,6 +78,7 @@ export const thermostatPan: Procedure = {
         id: 'run',
         text: 'In the run: the head climbs, then holds near the stamp; no weeping at the cover.',
         careful: ['hot', 'carbon-monoxide'],
+        act: 'start',
         items: ['run.temperature']
       }
     ];

@@ -42,7 +42,8 @@ export const valveLeaks: Procedure = {
     {
       id: 'run',
       text: 'An hour under load, where it runs on the others: seats often clear.',
-      careful: ['carbon-monoxide', 'propeller']
+      careful: ['carbon-monoxide', 'propeller'],
+      act: 'start'
     },
     {
       id: 'again',

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { benchList, waitingOf, type Procedure } from '$core/procedures/procedure.ts';
   import { BEGIN, procedureMark, progressOf } from '$core/procedures/progress.ts';
-  import type { Hold } from '$core/holds/index.ts';
+  import { refusedAct, type Hold } from '$core/holds/index.ts';
   import { stations } from '$core/stations/register.ts';
   import { sayDate } from '../marks/day.ts';
   import HazardLines from '../marks/HazardLines.svelte';
@@ -51,6 +51,10 @@
   const at = $derived(found < 0 ? Math.max(0, steps.length - 1) : found);
   const here = $derived(steps[at]);
   const left = $derived(steps.length - progress.done);
+  /** A step at which the engine is cranked or started is not done while a hold forbids it. */
+  const refused = $derived(
+    here?.step.act && !here.done ? refusedAct(session.judgement.holds, here.step.act) : undefined
+  );
   let note = $state('');
   let complaint = $state('');
 
@@ -133,6 +137,7 @@
                 {here.by === 'reading' ? 'done: it was read' : 'done'}{here.mark?.by ? `, ${here.mark.by}` : ''}</span
               >{/if}
           </h3>
+          {#if refused}<p class="my-2 border-2 border-hold p-2 font-semibold text-hold" role="status">{refused}</p>{/if}
           {#key here.step.id}<StepCard step={here.step} {base} />{/key}
           <div
             class="-mx-4 mt-4 flex flex-wrap gap-2 border-t border-line bg-base-200 px-4 pt-2 max-lg:sticky max-lg:bottom-[3.9rem] max-lg:z-10 max-lg:pb-2 lg:border-0"
@@ -151,6 +156,7 @@
               <button
                 type="button"
                 class="btn btn-primary grow text-lg sm:grow-0 sm:px-10"
+                disabled={Boolean(refused)}
                 aria-label="Done, step {at + 1}"
                 onclick={onward}>Done</button
               >

@@ -90,7 +90,7 @@ export const fuelEmpty: Procedure = {
         fits: ['fuel hose', 'hose clamps'],
         renew: ['hose clamps']
       },
-      ...mixSteps(c),
+      ...mixSteps(c, true),
       {
         id: 'prime',
         text: gravity

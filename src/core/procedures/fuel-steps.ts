@@ -1,55 +1,71 @@
-import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
-import { school, schoolSaid } from '../house-rules/rules.ts';
+import { schoolSaid } from '../house-rules/rules.ts';
 import { leakRate } from '../physics/case-test.ts';
-import { correctTank, oilFor, pourWithCup } from '../physics/premix.ts';
+import { oilFor, pourWithCup } from '../physics/premix.ts';
 import { PETROL_WEIGHT } from '../stations/fuel/analyse.ts';
+import { askedMix, tankFix } from '../stations/fuel/correct.ts';
 import { about, figures, manualFigure } from './about.ts';
 import { floatLevel } from './figures.ts';
 import type { Figure, ProcedureStep } from './procedure.ts';
 
-/** Oil for what goes into this tank, by the cup at hand. */
-export function mixSteps(c: Context): ProcedureStep[] {
-  const a = about(c);
-  if (!a.premix)
+/** Oil for a tank: by what is in it and goes in, or for the fresh fuel alone where it was emptied first. */
+function oilFigures(c: Context, emptied: boolean): Figure[] {
+  const asked = askedMix(c);
+  const fresh = about(c).number('fuel.freshAdd');
+  const cup = about(c).number('fuel.cup');
+  const oil = (label: string, value: number, because: string): Figure => ({
+    label,
+    dimension: 'volume',
+    value,
+    because
+  });
+  if (!asked) return [];
+  const ratio = `${asked.ratio.toFixed(0)}:1${asked.richer ? ', one step more oil: it stood over a year' : ''}`;
+  const marks = (made: number): string => `Rounded up to its marks: ${made.toFixed(1)}:1, the safe side.`;
+  if (emptied) {
+    if (fresh === undefined || fresh <= 0) return [];
+    const pour = cup ? pourWithCup(fresh, asked.ratio, cup) : undefined;
+    return [
+      oil('Oil to pour in', oilFor(fresh, asked.ratio), `For ${ratio} in the fresh fuel.`),
+      ...(pour ? [oil('With this cup', pour.oil, marks(pour.ratio))] : [])
+    ];
+  }
+  const fix = tankFix(c);
+  if (!fix) return [];
+  const unknown = fix.least !== undefined;
+  return [
+    oil(
+      'Oil to pour in',
+      Math.max(0, fix.oil),
+      `For ${ratio} in all that will be in the tank${unknown ? '; what is in it counts as without oil' : ''}.`
+    ),
+    ...(fix.pour && fix.oil > 0 ? [oil('With this cup', fix.pour.oil, marks(fix.pour.ratio))] : []),
+    ...(fix.moreFuel > 0
+      ? [
+          {
+            label: 'Plain fuel besides',
+            dimension: 'tank' as const,
+            value: fix.moreFuel,
+            because: 'There is more oil in it than it needs.'
+          }
+        ]
+      : [])
+  ];
+}
+
+/** Fuel in; for a premix engine with its oil. `emptied`: nothing of what was in the tank is left. */
+export function mixSteps(c: Context, emptied = false): ProcedureStep[] {
+  if (!about(c).premix)
     return [
       { id: 'fill', text: 'Fresh fuel in, of the grade the manual names.', careful: ['vapour'], items: ['fuel.tank'] }
     ];
-  const ratio = known(c.survey.engine.profile.premixRatio);
-  const [fresh, cup, has, mixed] = [
-    a.number('fuel.freshAdd'),
-    a.number('fuel.cup'),
-    a.number('fuel.tankHas'),
-    a.number('fuel.tankMix')
-  ];
-  const none = c.record.value('fuel.tankOil') !== 'mixed';
-  const list: Figure[] = [];
-  if (ratio !== undefined && fresh !== undefined && fresh > 0) {
-    const fix = has ? correctTank(has, none ? Infinity : (mixed ?? Infinity), fresh, ratio) : undefined;
-    const oil = fix ? Math.max(0, fix.oil) : oilFor(fresh, ratio);
-    list.push({
-      label: 'Oil to pour in',
-      dimension: 'volume',
-      value: oil,
-      because: `For ${ratio.toFixed(0)}:1 in all that will be in the tank${has && none ? '; what is in it counts as without oil' : ''}.`
-    });
-    if (cup && !fix) {
-      const pour = pourWithCup(fresh, ratio, cup);
-      list.push({
-        label: 'With this cup',
-        dimension: 'volume',
-        value: pour.oil,
-        because: `Rounded up to its marks: ${pour.ratio.toFixed(1)}:1, the safe side.`
-      });
-    }
-  }
   return [
     {
       id: 'mix',
       text: 'Oil measured and in, before the fuel is on top of it.',
-      because: `${schoolSaid(c.rules, 'firstTank')}${school(c.rules, 'firstTank') === 'richer' ? ' where it stood over a year' : ''}.`,
+      because: `${schoolSaid(c.rules, 'firstTank')}.`,
       items: ['fuel.oilAdded'],
-      ...figures(...list)
+      ...figures(...oilFigures(c, emptied))
     }
   ];
 }

@@ -36,7 +36,7 @@ export const liquidLock: Procedure = {
       turns: { way: about(c).way, from: 'above' },
       careful: ['backfire'],
       items: ['turn.water', 'turn.result'],
-      branch: [{ seen: 'It stops hard', then: 'No force: turned back a little, drained longer, again.' }]
+      branch: [{ seen: 'It stops hard', then: 'No force: drained longer, tilted further, then again.' }]
     },
     {
       id: 'what',

@@ -217,6 +217,23 @@ describe('figures at their step', () => {
     const mixed = b.read('fuel.tankOil', 'mixed').read('fuel.tankMix', 50);
     expect(valueOf(mixed, 'premix', 'mix', 'Oil')).toBeLessThan(125e-6);
   });
+  it('asks for one step more oil after years, as the check does; an emptied tank counts its fresh fuel only', () => {
+    const premix = { strokes: 'two', lubrication: 'premix', premixRatio: 50 } as const;
+    const b = new Bench(premix, 'long-stored', { yearsIdle: 4 })
+      .read('fuel.tankHas', 8e-3)
+      .read('fuel.freshAdd', 10e-3);
+    expect(valueOf(b, 'fuel-empty', 'mix', 'Oil')).toBeGreaterThan(200e-6);
+    expect(valueOf(b, 'fuel-empty', 'mix', 'Oil')).toBeLessThan(300e-6);
+    expect(valueOf(b, 'premix', 'mix', 'Oil')).toBeGreaterThan(400e-6);
+    expect(stepOf(b, 'premix', 'mix').figures![0]!.because).toMatch(/one step more oil/);
+  });
+  it('never turns back: of an engine that is turned by hand only its own way is said', () => {
+    for (const b of kinds.map((k) => new Bench(k)))
+      for (const p of every.filter((x) => x.fits?.(b.survey.engine) ?? true))
+        for (const s of p.steps(contextFor(b)))
+          if (s.turns?.from === 'above')
+            expect(s.text, `${p.id} ${s.id}`).not.toMatch(/each way|the other way|turned back/);
+  });
   it('pours what came out, and says what stayed', () => {
     const b = new Bench({ strokes: 'four', sumpWithFilter: 4e-3 }).read('oil.drained', 3.6e-3).read('oil.bottle', 1e-3);
     expect(valueOf(b, 'engine-oil', 'in', 'Poured first')).toBeCloseTo(3.6e-3, 9);

@@ -44,7 +44,7 @@ export const ringsSoak: Procedure = {
       },
       {
         id: 'rock',
-        text: 'Turned by hand a little each way, then round, only its way; what comes out of the holes is wiped.',
+        text: 'Turned by hand until it gives, then round, only its way; what comes out of the holes is wiped.',
         turns: { way: about(c).way, from: 'above' },
         careful: ['backfire'],
         items: ['turn.result'],

@@ -1,4 +1,4 @@
-import { figures, manualFigure } from './about.ts';
+import { about, figures, manualFigure } from './about.ts';
 import type { Figure, Procedure } from './procedure.ts';
 
 /** Timing, standing and by the light (C: common practice; the maker’s manual stands above it). */
@@ -9,7 +9,7 @@ export const timing: Procedure = {
   minutes: 40,
   jobs: ['advance'],
   hazards: ['flywheel', 'propeller', 'carbon-monoxide'],
-  tools: ['dial gauge or stop for the piston', 'timing light', 'white paint'],
+  tools: ['dial gauge, or rod and calliper', 'timing light', 'white paint'],
   parts: [],
   wrong: [
     'A mark believed: a slipped hub or sheared key moves it.',
@@ -24,8 +24,10 @@ export const timing: Procedure = {
       { id: 'safe', text: 'Plugs out, leads grounded, propeller off.', careful: ['high-voltage', 'propeller'] },
       {
         id: 'top',
-        text: 'Piston stop in cylinder 1: turned gently to it one way, marked; then the other way, marked; the middle is top.',
-        because: 'A depth alone is flat at the top; the middle is sharp.',
+        text: 'Rod or dial gauge in cylinder 1, turned only its way: marked where the piston stands 5 mm before its top, and again 5 mm after it; the middle is top.',
+        because:
+          'A depth alone is flat at the top; the middle of two equal depths is sharp, and nothing is turned backward.',
+        turns: { way: about(c).way, from: 'above' },
         items: ['turn.depth']
       },
       {

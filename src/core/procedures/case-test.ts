@@ -1,22 +1,19 @@
-import { PSI } from '../units/factors.ts';
-import { ownLimits } from '../engine/limits.ts';
-import { judgedBy } from '../findings/limit.ts';
+import type { Context } from '../findings/context.ts';
+import type { Reading } from '../record/reading.ts';
+import { mostPressure, stageTest, type CaseStage } from '../stations/gear/case-test.ts';
 import { about } from './about.ts';
 import { drainStep } from './gear-steps.ts';
 import { gearHandOver } from './hand-over.ts';
 import type { Procedure } from './procedure.ts';
 
-/** Which pressures belong to which stage: under vacuum, up to half way from the low stage to the high one, and above. */
-const BETWEEN = 7.5 * PSI;
-const stage =
-  (belongs: (pressure: number) => boolean) =>
-  (what: string, value: unknown): boolean =>
-    what !== 'gear.casePressure' || (typeof value === 'number' && belongs(value));
-const ofStage = {
-  low: stage((p) => p > 0 && p < BETWEEN),
-  high: stage((p) => p >= BETWEEN),
-  vacuum: stage((p) => p < 0)
-};
+/** A stage is through when the check calls it held or leaking: one reading, or too short a hold, is neither. */
+const judged =
+  (c: Context, stage: CaseStage) =>
+  (r: Reading): boolean => {
+    if (r.what !== 'gear.casePressure') return true;
+    const test = stageTest(c, stage);
+    return (test?.verdict === 'held' || test?.verdict === 'leaks') && test.readings.some((x) => x.at === r.at);
+  };
 
 /** Case test in its stages (C: common practice; the maker’s manual stands above it). */
 export const caseTest: Procedure = {
@@ -37,7 +34,7 @@ export const caseTest: Procedure = {
   handOver: gearHandOver,
   steps: (c) => {
     const { say } = about(c);
-    const most = judgedBy(c, 'gear.casePressure', ownLimits.casePressure, 'common practice').value;
+    const most = mostPressure(c).value;
     return [
       drainStep(c),
       {
@@ -52,7 +49,7 @@ export const caseTest: Procedure = {
         because: 'A lip that is only tired leaks at low pressure and seals at high.',
         careful: ['air'],
         wait: 5,
-        accepts: ofStage.low,
+        accepts: judged(c, 'low'),
         items: ['gear.casePressure']
       },
       {
@@ -76,7 +73,7 @@ export const caseTest: Procedure = {
           }
         ],
         wait: 10,
-        accepts: ofStage.high,
+        accepts: judged(c, 'high'),
         items: ['gear.casePressure', 'gear.caseTurned']
       },
       {
@@ -96,7 +93,7 @@ export const caseTest: Procedure = {
         because: 'In use water pushes inward: this is the stage that says whether it gets in.',
         tools: ['hand vacuum pump'],
         wait: 5,
-        accepts: ofStage.vacuum,
+        accepts: judged(c, 'vacuum'),
         items: ['gear.casePressure']
       },
       {

@@ -2,6 +2,7 @@ import type { LimitId } from '../engine/limits.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import type { Context } from '../findings/context.ts';
 import type { JobId } from '../jobs/register.ts';
+import type { Reading } from '../record/reading.ts';
 import type { Engine } from '../record/survey-file.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import type { Action } from '../stations/station.ts';
@@ -44,8 +45,8 @@ export interface ProcedureStep {
   readonly wait?: number;
   /** What is written down with it: read after the work began, wherever it was, the step ticks itself. */
   readonly items?: readonly ItemId[];
-  /** Which readings are of this step, where the same item is read at several: the stages of a case test. */
-  readonly accepts?: (what: ItemId, value: unknown) => boolean;
+  /** Which readings tick this step, where the check itself says what is enough: a stage of a case test that was judged. */
+  readonly accepts?: (r: Reading) => boolean;
   readonly torque?: readonly LimitId[];
   /** What comes off here, in this order, onto the tray. */
   readonly takesOff?: readonly string[];

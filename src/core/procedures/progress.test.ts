@@ -92,7 +92,7 @@ describe('progress of a procedure', () => {
 describe('several steps that read the same', () => {
   const test = procedureNamed('case-test')!;
   const begun = (): Bench => {
-    const b = new Bench({ strokes: 'two', cylinders: 2 });
+    const b = new Bench({ strokes: 'two', cylinders: 2, gearCapacity: 300e-6 });
     b.survey = {
       ...b.survey,
       steps: [{ id: 'b', at: at(0), step: procedureMark(test, BEGIN), state: 'done' }]
@@ -104,11 +104,15 @@ describe('several steps that read the same', () => {
       .steps.filter((s) => s.done)
       .map((s) => s.step.id);
   const psi = (b: Bench, minute: number, value: number): Bench =>
-    b.read('gear.casePressure', value * 6894.757, { at: at(minute) });
-  it('are ticked each by the stage that it is: two low readings are no high stage, and no vacuum', () => {
-    const b = psi(psi(begun(), 3, 4), 8, 4);
-    expect(ticked(b)).toEqual(['low']);
-    expect(ticked(psi(b, 12, -2))).toEqual(['low', 'vacuum']);
+    b.read('gear.casePressure', value * 6894.757, {
+      at: at(minute),
+      conditions: { stage: value < 7 ? 'low' : 'high' }
+    });
+  it('are ticked by the stage that the check has judged: one reading, or a short hold, ticks none', () => {
+    const b = psi(begun(), 3, 4);
+    expect(ticked(b)).toEqual([]);
+    expect(ticked(psi(b, 4, 4))).toEqual([]);
+    expect(ticked(psi(b, 13, 1.5))).toEqual(['low']);
   });
   it('are ticked each by a reading of its own', () => {
     const again = procedureNamed('rings-soak')!;

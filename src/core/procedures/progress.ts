@@ -40,7 +40,7 @@ function readOf(c: Context, step: ProcedureStep, after: (what: ItemId, at: Insta
   for (const what of items) {
     const taken = c.record
       .all(what)
-      .filter((r) => r.value !== 'unknown' && after(what, r.at) && (step.accepts?.(what, r.value) ?? true));
+      .filter((r) => r.value !== 'unknown' && after(what, r.at) && (step.accepts?.(r) ?? true));
     const subjects = allItems[what].perCylinder ? cylindersOf(c) : [];
     // Of every cylinder, where it is asked of each; the first reading of each is the one that belongs here.
     const first = (subjects.length ? subjects : [undefined]).map((n) =>

@@ -14,7 +14,8 @@ export function surveyOf(e: DemoEngine, now: Date): SurveyFile {
       identity: e.identity,
       profile: e.profile,
       history: e.history(start),
-      ...(e.manual ? { manual: e.manual } : {})
+      ...(e.manual ? { manual: e.manual } : {}),
+      ...(e.card ? { card: e.card } : {})
     }
   };
   return withEntries(base, logOf(e, start));

@@ -1,6 +1,7 @@
 import type { OptionId } from '../src/core/record/options.ts';
 import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
+import type { Card } from '../src/core/engine/card.ts';
 import type { Manual } from '../src/core/engine/limits.ts';
 import type { ItemId, ReadingValue, StationId } from '../src/core/stations/items.ts';
 import { placeIds, places, type PlaceId } from '../src/core/stations/look/places.ts';
@@ -18,6 +19,7 @@ export interface DemoEngine {
   readonly profile: Profile;
   readonly history: (start: Date) => History;
   readonly manual?: Manual;
+  readonly card?: Card;
   readonly log: (l: Log) => void;
   readonly signedBy?: string;
   /** An assessment of the season before. */

@@ -24,7 +24,8 @@ export function seed(now: Date, o: StoreOptions = {}): void {
       identity: engine.identity,
       profile: engine.profile,
       history: engine.history(start),
-      ...(engine.manual ? { manual: engine.manual } : {})
+      ...(engine.manual ? { manual: engine.manual } : {}),
+      ...(engine.card ? { card: engine.card } : {})
     });
     const engineId = createEngine(facts, 'Ines', at);
     if (engine.earlier) {

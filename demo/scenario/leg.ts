@@ -139,6 +139,7 @@ export const dunlin: DemoEngine = {
     boat: 'rescue 1'
   },
   profile: twin,
+  card: { gearOil: { value: 'hypoid 80', source: 'guess' } },
   history: (start) => ({
     promised: daysAfter(start, 4),
     worth: 1500,
@@ -218,6 +219,18 @@ export const knot: DemoEngine = {
     boat: 'rescue 2'
   },
   profile: twin,
+  card: {
+    gearOil: { value: 'hypoid 90', source: 'manual', page: '27' },
+    plugType: { value: 'N7 short', source: 'plate' },
+    plugThread: { value: 'm14', source: 'measured' },
+    plugReach: { value: 0.0127, source: 'measured' },
+    pumpKit: { value: 'PE-20114', source: 'manual', page: '41' },
+    impeller: { value: 'PE-20102', source: 'measured' },
+    plugWashers: { value: 'PE-3307', source: 'manual', page: '41' },
+    headGasket: { value: 'PE-20031', source: 'guess' },
+    thermostatStamp: { value: 333.15, source: 'plate' }
+  },
+  manual: { 'torque.leg': { value: 22, page: '33' } },
   history: () => ({
     worth: 1500,
     salvage: 220,

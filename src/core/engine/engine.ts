@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { cardSchema } from './card.ts';
 import { manualSchema } from './limits.ts';
 import { historySchema, identitySchema, profileSchema } from './profile.ts';
 
@@ -7,6 +8,7 @@ export const engineSchema = z.strictObject({
   identity: identitySchema,
   profile: profileSchema,
   history: historySchema,
-  manual: z.optional(manualSchema)
+  manual: z.optional(manualSchema),
+  card: z.optional(cardSchema)
 });
 export type Engine = z.infer<typeof engineSchema>;

@@ -1,11 +1,15 @@
 import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import type { Item } from '../items/item.ts';
+import { cardEntrySchema } from './card.ts';
 import type { Engine } from './engine.ts';
 import { limits, manualValueOf, type LimitId } from './limits.ts';
 import { historyItems, identityItems, profileItems } from './profile.ts';
 
 export const factGroups = { identity: identityItems, profile: profileItems, history: historyItems } as const;
+/** The parts of an engine, in the order in which they are written. */
+const engineGroups = ['identity', 'profile', 'history', 'manual', 'card'] as const;
+
 export type FactGroup = keyof typeof factGroups;
 
 /** One thing said about an engine: "profile.strokes" is "two"; a null takes it back to not asked. */
@@ -28,6 +32,7 @@ export function factItem(path: string): Item | undefined {
 function valueSchema(path: string): z.ZodMiniType | undefined {
   if (path.startsWith('manual.'))
     return Object.hasOwn(limits, path.slice(7)) ? manualValueOf(path.slice(7) as LimitId) : undefined;
+  if (path.startsWith('card.')) return cardEntrySchema(path.slice(5));
   return factItem(path)?.schema;
 }
 
@@ -53,21 +58,20 @@ export const factSchema = z
 
 /** Folds facts, oldest first, into the engine they describe; the latest word on each field counts. */
 export function engineOf(facts: readonly Pick<Fact, 'path' | 'value'>[]): Engine {
-  const groups: Record<string, Record<string, unknown>> = { identity: {}, profile: {}, history: {}, manual: {} };
+  const groups = new Map<string, Map<string, unknown>>(engineGroups.map((g) => [g, new Map()]));
   for (const fact of facts) {
     const dot = fact.path.indexOf('.');
-    const group = groups[fact.path.slice(0, dot)];
-    if (!group) continue;
-    const key = fact.path.slice(dot + 1);
-    if (fact.value === null) delete group[key];
-    else group[key] = fact.value;
+    const group = groups.get(fact.path.slice(0, dot));
+    if (fact.value === null) group?.delete(fact.path.slice(dot + 1));
+    else group?.set(fact.path.slice(dot + 1), fact.value);
   }
-  return groups as unknown as Engine;
+  const { card, ...rest } = Object.fromEntries([...groups].map(([g, values]) => [g, Object.fromEntries(values)]));
+  return { ...rest, ...(groups.get('card')!.size ? { card } : {}) } as unknown as Engine;
 }
 
 /** The facts that would make this engine, for import. */
 export function factsOf(engine: Engine): { path: string; value: unknown }[] {
-  return (['identity', 'profile', 'history', 'manual'] as const).flatMap((group) =>
+  return engineGroups.flatMap((group) =>
     Object.entries(engine[group] ?? {})
       .filter(([, v]) => v !== undefined)
       .map(([key, value]) => ({ path: `${group}.${key}`, value: value as unknown }))

@@ -188,7 +188,9 @@ const manualValue = (value: z.ZodMiniNumber) =>
     value,
     /** The upper end, where the manual gives a range. */
     to: z.optional(value),
-    page: z.optional(z.string().check(z.maxLength(60)))
+    page: z.optional(z.string().check(z.maxLength(60))),
+    /** The tag of the engine whose card it was taken from. */
+    from: z.optional(z.string().check(z.maxLength(40)))
   });
 export const manualValueSchema = manualValue(z.number().check(z.positive()));
 export type ManualValue = z.infer<typeof manualValueSchema>;

@@ -11,6 +11,9 @@ export const instrumentSchema = z.strictObject({
   accuracy: z.optional(z.number().check(z.gte(0), z.lte(0.5))),
   resolution: z.optional(z.number().check(z.positive())),
   adapterVolume: z.optional(z.number().check(z.gte(0), z.lte(1e-4))),
+  /** Of its adapter: the thread, and how far it reaches into the hole, m. */
+  thread: z.optional(z.enum(['m10', 'm12', 'm14', 'm18'])),
+  reach: z.optional(z.number().check(z.gte(0.003), z.lte(0.06))),
   valve: z.optional(z.enum(['plug end', 'gauge end', 'unknown'])),
   /** Volume behind the check valve, which only slows the build. */
   gaugeVolume: z.optional(z.number().check(z.gte(0), z.lte(1e-3))),

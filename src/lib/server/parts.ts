@@ -1,8 +1,10 @@
+import { partNumbers } from '../../core/engine/card.ts';
 import { traitsOf } from '../../core/jobs/register.ts';
 import { chooseOffer, type Choice } from '../../core/parts/choose.ts';
 import { orderOf, type OrderLine } from '../../core/parts/lines.ts';
 import type { System } from '../../core/units/index.ts';
 import type { StoreOptions } from './store/context.ts';
+import { loadEngine } from './store/engines.ts';
 import { currentRules } from './store/house-rules.ts';
 import { allWork } from './store/yard.ts';
 
@@ -11,7 +13,11 @@ export interface EngineOrder {
   readonly engineId: string;
   readonly tag: string;
   readonly serial: string;
-  readonly lines: readonly (OrderLine & { readonly choice: Choice; readonly job?: string })[];
+  readonly lines: readonly (OrderLine & {
+    readonly choice: Choice;
+    readonly job?: string;
+    readonly numbers: readonly string[];
+  })[];
 }
 
 /** The order of one engine, or of every engine that has work. */
@@ -21,11 +27,14 @@ export function ordersOf(units: System, engineId?: string, o: StoreOptions = {})
     .filter((w) => (engineId ? w.engineId === engineId : !w.idle))
     .flatMap((w): EngineOrder[] => {
       const titles = new Map(w.steps.map((s) => [s.id, s.title]));
-      const lines = orderOf(w.parts, w.steps).map((l) => {
+      const order = orderOf(w.parts, w.steps);
+      const { card } = order.length ? loadEngine(w.engineId, o) : {};
+      const lines = order.map((l) => {
         const job = titles.get(l.step ?? '');
         // A pump's line is judged by the pump's own school.
         const pump = traitsOf(l.step ?? '').kit ? { kit: w.kit } : undefined;
-        return { ...l, choice: chooseOffer(l.offers ?? [], rules, units, pump), ...(job ? { job } : {}) };
+        const numbers = l.number ? [] : partNumbers(card, l.name);
+        return { ...l, numbers, choice: chooseOffer(l.offers ?? [], rules, units, pump), ...(job ? { job } : {}) };
       });
       return lines.length ? [{ surveyId: w.id, engineId: w.engineId, tag: w.tag, serial: w.serial, lines }] : [];
     });

@@ -68,6 +68,7 @@
               <strong>{l.quantity && l.quantity > 1 ? `${l.quantity} × ` : ''}{l.name}</strong>{l.number
                 ? ` · ${l.number}`
                 : ''} <span class="block text-sm sm:inline">{l.job ?? 'by hand'}</span>
+              {#if l.numbers.length}<span class="block text-sm">On its card: {l.numbers.join('; ')}</span>{/if}
             </p>
             <p class="text-sm font-medium {tone[l.state]}">
               {words[l.state]}{l.state === 'ordered'

@@ -4,6 +4,7 @@ import { fastenerMap, type Fastener, type TrayOfModel } from '../../../core/tray
 import { trayOf } from '../../../core/tray/tray.ts';
 import type { Db } from '../db/open.ts';
 import { dbOf, type StoreOptions } from './context.ts';
+import { ofModel } from './models.ts';
 
 interface Row {
   readonly surveyId: string;
@@ -34,22 +35,7 @@ const maps = new WeakMap<Db, { readonly state: string; readonly bySurvey: Map<st
 
 function drawn(surveyId: string, db: Db): Fastener[] {
   const rows = db.all<Row>(sql`
-    with said as (
-      select engine_id, path, lower(trim(json_extract(value, '$'))) as word, json_extract(value, '$') as shown
-      from facts f
-      where path in ('identity.maker', 'identity.model', 'identity.tag')
-        and seq = (select max(seq) from facts g where g.engine_id = f.engine_id and g.path = f.path)
-    ),
-    here as (select engine_id as id from surveys where id = ${surveyId}),
-    alike as (
-      select id from here
-      union
-      select m.engine_id from said m
-      join said own on own.engine_id = (select id from here) and own.path = 'identity.model' and own.word = m.word
-      where m.path = 'identity.model' and m.word <> ''
-        and ifnull((select word from said where engine_id = m.engine_id and path = 'identity.maker'), '')
-          = ifnull((select word from said where engine_id = own.engine_id and path = 'identity.maker'), '')
-    )
+    ${ofModel(sql`select engine_id as id from surveys where id = ${surveyId}`)}
     select s.id as surveyId, s.started_at as startedAt, t.shown as tag, e.body as body
     from surveys s
     join entries e on e.survey_id = s.id and e.type = 'tray'

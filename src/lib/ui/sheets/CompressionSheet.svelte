@@ -1,6 +1,7 @@
 <script lang="ts">
   import { cylinderCount } from '$core/engine/profile.ts';
   import { refusal } from '$core/holds/index.ts';
+  import { adapterFit } from '$core/stations/compression/adapter-fit.ts';
   import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare, compareAll } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
@@ -43,6 +44,8 @@
   const tests = $derived(compareAll(c));
   /** What the adapter alone takes away, where its volume counts and the engine's is known. */
   const without = $derived(comparison ? absolute(c, comparison).adapter : undefined);
+  /** Said before the gauge is screwed in. */
+  const fit = $derived(adapterFit(instrument, session.survey.engine.card, session.units));
   const expected = $derived(expectedRange(c));
   const held = $derived(refusal(session.judgement.holds, 'compression.pressure') !== undefined);
   /** What a low piston would have looked like to the gauge: why a good reading would not clear it either. */
@@ -64,6 +67,14 @@
 </script>
 
 {@render settings()}
+{#each fit as f (f.kind)}
+  <p
+    class="mt-1 border-l-4 py-1 pl-3 text-sm font-medium {f.breaks ? 'border-hold text-hold' : 'border-warning'}"
+    role={f.breaks ? 'alert' : undefined}
+  >
+    {f.said}
+  </p>
+{/each}
 {#if live.wanted}{@render strip()}{/if}
 <Entry {conditions} {instrument} />
 <section

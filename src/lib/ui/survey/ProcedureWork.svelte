@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { partNumbers } from '$core/engine/card.ts';
   import { benchList, waitingOf, type Procedure } from '$core/procedures/procedure.ts';
   import { BEGIN, procedureMark, progressOf } from '$core/procedures/progress.ts';
   import { refusedAct, type Hold } from '$core/holds/index.ts';
@@ -42,6 +43,8 @@
       steps.map((s) => s.step)
     )
   );
+  /** A part with its number, where the engine's card has one. */
+  const numbered = (part: string): string => [part, ...partNumbers(session.survey.engine.card, part)].join(': ');
   const waiting = $derived(waitingOf(steps.map((s) => s.step)));
   const base = $derived(`/surveys/${session.surveyId}`);
   /** The step in hand: the one that was asked for, else the one that was open first when the page was. It stays when a reading ticks it. */
@@ -98,7 +101,7 @@
           <HazardLines ids={[...procedure.hazards, ...steps.flatMap((s) => s.step.careful ?? [])]} brief />
         </div>
         <dl class="mt-2 space-y-2">
-          {#each [['Tools', bench.tools], ['Parts, new ones among them', bench.parts]] as const as [label, list] (label)}
+          {#each [['Tools', bench.tools], ['Parts, new ones among them', bench.parts.map(numbered)]] as const as [label, list] (label)}
             {#if list.length}<div>
                 <dt class="label-caps">{label}</dt>
                 <dd>{list.join(', ')}</dd>

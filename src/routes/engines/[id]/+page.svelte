@@ -3,14 +3,12 @@
   import { drowned } from '$core/record/drowned.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { factGroups, factItem, type FactGroup } from '$core/engine/fact.ts';
-  import { limitIds } from '$core/engine/limits.ts';
   import type { Item } from '$core/items/item.ts';
   import { sayValue } from '$core/items/check-entry.ts';
   import EngineDrawing from '$lib/ui/drawing/EngineDrawing.svelte';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
-  import LimitLine from '$lib/ui/survey/LimitLine.svelte';
   import { provideSession, Session } from '$lib/ui/session/session.svelte.ts';
 
   import { onMount } from 'svelte';
@@ -35,6 +33,7 @@
   const changeSaid = (path: string, value: unknown): string => {
     const item = factItem(path);
     if (path.startsWith('manual.')) return 'manual’s value';
+    if (path.startsWith('card.')) return 'a line of its card';
     return item ? `${item.label}: ${value === null ? 'taken back' : sayValue(item, value, session.units)}` : path;
   };
   onMount(() => session.resume());
@@ -138,14 +137,10 @@
         </div>
       </details>
     {/each}
-    <details class="panel p-3">
-      <summary class="tap cursor-pointer"
-        ><h2 class="inline">The manual’s own values</h2>
-        <span class="ml-3 text-sm">They win over every limit we bring.</span></summary
-      >
-      <div class="mt-2">
-        {#each limitIds as id (id)}<LimitLine {id} />{/each}
-      </div>
-    </details>
+    <a class="panel block p-3 hover:underline" href="/engines/{session.engineId}/card"
+      ><h2 class="inline">The engine’s card</h2>
+      <span class="ml-3 text-sm">Oils, plugs, part numbers, torque, the manual’s own values, each with its source.</span
+      ></a
+    >
   </div>
 </div>

@@ -1,3 +1,4 @@
+import { plugThreads } from '$core/engine/card.ts';
 import type { Instrument } from '$core/record/reading.ts';
 import { parseQuantity, type DimensionName } from '$core/units/index.ts';
 import { addInstrument, listInstruments, retireInstrument } from '$lib/server/store/house-rules.ts';
@@ -13,7 +14,8 @@ const fields: readonly (readonly [keyof Instrument & string, DimensionName, numb
   ['adapterVolume', 'volume', 1e-4],
   ['gaugeVolume', 'volume', 1e-3],
   ['restrictor', 'length', 0.01],
-  ['supply', 'pressure', 2e6]
+  ['supply', 'pressure', 2e6],
+  ['reach', 'length', 0.06]
 ];
 
 export const actions: Actions = {
@@ -35,7 +37,8 @@ export const actions: Actions = {
     }
     if (Object.keys(errors).length) return fail(400, { errors, typed });
     const valve = ['plug end', 'gauge end'].includes(typed.valve ?? '') ? typed.valve : 'unknown';
-    addInstrument({ name: name.slice(0, 120), ...values, valve } as Instrument);
+    const thread = plugThreads.some((t) => t.value === typed.thread) ? { thread: typed.thread } : {};
+    addInstrument({ name: name.slice(0, 120), ...values, ...thread, valve } as Instrument);
     return { errors, typed: {} as Record<string, string> };
   },
   retire: async ({ request }) => {

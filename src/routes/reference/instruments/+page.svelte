@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { plugThreads, threads } from '$core/engine/card.ts';
   import { say } from '$core/units/index.ts';
 
   let { data, form } = $props();
@@ -11,7 +12,8 @@
     ['adapterVolume', 'Volume before the check valve', '8 mL'],
     ['gaugeVolume', 'Volume behind the check valve', '6 mL'],
     ['restrictor', 'Leak-down: restrictor hole', '1.02 mm'],
-    ['supply', 'Leak-down: supply pressure', '80 psi']
+    ['supply', 'Leak-down: supply pressure', '80 psi'],
+    ['reach', 'Adapter reaches into the plug hole', '19 mm']
   ] as const;
   const errors = $derived((form?.errors ?? {}) as Record<string, string>);
   const typed = $derived((form?.typed ?? {}) as Record<string, string>);
@@ -35,6 +37,8 @@
             i.accuracy !== undefined && `±${say(i.accuracy, 'share', units)} of full scale`,
             i.resolution && `divisions of ${say(i.resolution, 'pressure', units, i.resolution)}`,
             i.adapterVolume !== undefined && `${say(i.adapterVolume, 'volume', units)} before the valve`,
+            i.thread && `${threads[i.thread]} adapter`,
+            i.reach !== undefined && `${say(i.reach, 'length', units)} reach`,
             i.gaugeVolume !== undefined && `${say(i.gaugeVolume, 'volume', units)} behind it`,
             i.restrictor !== undefined
               ? `leak-down through ${say(i.restrictor, 'length', units)} at ${i.supply ? say(i.supply, 'pressure', units) : 'unknown pressure'}`
@@ -75,6 +79,12 @@
         ><option value="unknown">unknown</option><option value="plug end">at the plug end</option><option
           value="gauge end">at the gauge end</option
         ></select
+      ></label
+    >
+    <label
+      ><span class="label-caps">Adapter’s thread</span><select class="select w-full" name="thread"
+        ><option value="">unknown</option>{#each plugThreads as t (t.value)}<option value={t.value}>{t.label}</option
+          >{/each}</select
       ></label
     >
   </div>

@@ -1,0 +1,40 @@
+import { noViolations, open, ready } from './helpers.ts';
+import { expect, test } from './test.ts';
+
+test.use({ spec: 'card' });
+
+test('a card is taken over from the sister, with its sources; another kind of engine’s is refused', async ({
+  page
+}) => {
+  await open(page, 'Dunlin', '/jobs');
+  await page
+    .getByRole('navigation', { name: 'This engine' })
+    .first()
+    .getByRole('link', { name: 'Engine', exact: true })
+    .click();
+  await page.getByRole('link', { name: /The engine’s card/ }).click();
+  await ready(page);
+  const sister = page.getByRole('region', { name: 'Same model as Knot: take its card?' });
+  // What differs, and what was only guessed, is left alone.
+  await expect(sister.getByRole('checkbox', { name: /Gear oil: grade/ })).not.toBeChecked();
+  await expect(sister.getByRole('checkbox', { name: /Head gasket/ })).not.toBeChecked();
+  await expect(sister.getByRole('checkbox', { name: /Pump kit/ })).toBeChecked();
+  await noViolations(page);
+  await sister.getByRole('button', { name: 'Take what is ticked' }).click();
+  await expect(page.getByText(/entries were taken over/)).toBeVisible();
+  await expect(page.getByText('PE-20114 · manual, page 41, from the card of Knot')).toBeVisible();
+
+  const card = (entries: object[]) => ({
+    name: 'card.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ format: 'indaga-card', version: 1, maker: 'Petrelle', model: 'P20', entries }))
+  });
+  await page.getByLabel('Card from a file').setInputFiles(card([{ path: 'profile.strokes', value: 'four' }]));
+  await page.getByRole('button', { name: 'Lay it beside' }).click();
+  await expect(page.getByText(/Of another kind of engine, so nothing of it is taken/)).toBeVisible();
+  await page
+    .getByLabel('Card from a file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"') });
+  await page.getByRole('button', { name: 'Lay it beside' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'it is no JSON' })).toBeVisible();
+});

@@ -19,6 +19,8 @@ export interface Fact {
   readonly value: unknown;
   readonly at: string;
   readonly by?: string;
+  /** What was added to the clock of the device that it was said on, ms. */
+  readonly clock?: number;
 }
 
 /** The item behind a path of identity, profile or history. */
@@ -42,7 +44,8 @@ export const factSchema = z
     path: z.string().check(z.maxLength(80)),
     value: z.unknown(),
     at: instantSchema,
-    by: z.optional(z.string().check(z.maxLength(120)))
+    by: z.optional(z.string().check(z.maxLength(120))),
+    clock: z.optional(z.int().check(z.gte(-4e12), z.lte(4e12)))
   })
   .check((ctx) => {
     const fact = ctx.value;

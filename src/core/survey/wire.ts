@@ -11,7 +11,9 @@ export const batchSchema = z.object({
   since: z.int().check(z.gte(0)),
   factSince: z.int().check(z.gte(0)),
   entries: z.array(z.object({ type: z.unknown(), body: z.unknown() })).check(z.maxLength(500)),
-  facts: z.array(z.unknown()).check(z.maxLength(500))
+  facts: z.array(z.unknown()).check(z.maxLength(500)),
+  /** Ids of both, in the order in which they were made. Left out, the order of their times counts. */
+  order: z.optional(z.array(z.string().check(z.maxLength(64))).check(z.maxLength(1000)))
 });
 export type Batch = z.infer<typeof batchSchema>;
 
@@ -30,4 +32,6 @@ export interface BatchAnswer {
   readonly entries: readonly StoredEntry[];
   readonly facts: readonly StoredFact[];
   readonly refused: readonly { readonly id: string; readonly message: string }[];
+  /** The server's clock when it answered. */
+  readonly now?: string;
 }

@@ -16,10 +16,18 @@ const isCanonical = (i: Instant): boolean => i.length === 24 && i.endsWith('Z');
  */
 export const toInstant = (text: string): Instant => (isCanonical(text) ? text : new Date(text).toISOString());
 
+/** Engines, records and promises lie between these years; a clock that says another one is wrong. */
+const FIRST_YEAR = 1950;
+const LAST_YEAR = 2199;
+
 /** An instant from outside: checked, and brought to the one spelling. What is no instant is refused as it was written. */
-export const instantSchema = z.iso
-  .datetime({ offset: true })
-  .check(z.overwrite((text) => (Number.isNaN(Date.parse(text)) ? text : toInstant(text))));
+export const instantSchema = z.iso.datetime({ offset: true }).check(
+  z.overwrite((text) => (Number.isNaN(Date.parse(text)) ? text : toInstant(text))),
+  z.refine((text) => {
+    const year = new Date(text).getUTCFullYear();
+    return year >= FIRST_YEAR && year <= LAST_YEAR;
+  }, `a date before ${FIRST_YEAR} or after ${LAST_YEAR} cannot be right here`)
+);
 
 /** Negative when `a` is before `b`, positive when it is after, 0 at the same moment; for `sort`. */
 export function compareInstants(a: Instant, b: Instant): number {

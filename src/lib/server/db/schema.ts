@@ -1,5 +1,5 @@
 import type { EntryType } from '../../../core/record/entries.ts';
-import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Bodies are JSON checked by the core's Zod schemas before they get here; these tables only keep and order them. */
 export const engines = sqliteTable('engines', {
@@ -19,7 +19,9 @@ export const facts = sqliteTable(
     path: text('path').notNull(),
     value: text('value', { mode: 'json' }),
     at: text('at').notNull(),
-    by: text('by')
+    by: text('by'),
+    /** What was added to the clock of the device that it was said on, ms. */
+    clock: integer('clock')
   },
   (t) => [index('facts_engine').on(t.engineId, t.seq)]
 );
@@ -33,7 +35,9 @@ export const surveys = sqliteTable(
       .references(() => engines.id),
     kind: text('kind').notNull(),
     startedAt: text('started_at').notNull(),
-    by: text('by')
+    by: text('by'),
+    /** The order in which they were begun here, whatever any clock said. */
+    seq: integer('seq')
   },
   (t) => [index('surveys_engine').on(t.engineId)]
 );
@@ -69,18 +73,28 @@ export const houseRules = sqliteTable('house_rules', {
 });
 
 /** What was signed as ready for service: the frozen record and its hash. */
-export const releases = sqliteTable('releases', {
-  id: text('id').primaryKey(),
-  surveyId: text('survey_id')
-    .notNull()
-    .references(() => surveys.id),
-  signedBy: text('signed_by').notNull(),
-  at: text('at').notNull(),
-  hash: text('hash').notNull(),
-  /** Hash over the link before it and this record's own hash: a record taken out or changed breaks the chain. */
-  chain: text('chain'),
-  record: text('record', { mode: 'json' }).notNull()
-});
+export const releases = sqliteTable(
+  'releases',
+  {
+    id: text('id').primaryKey(),
+    surveyId: text('survey_id')
+      .notNull()
+      .references(() => surveys.id),
+    signedBy: text('signed_by').notNull(),
+    at: text('at').notNull(),
+    hash: text('hash').notNull(),
+    /** Hash over the link before it and this record's own hash: a record taken out or changed breaks the chain. */
+    chain: text('chain'),
+    /** Its place in the order of signing, from 1 without a gap. */
+    seq: integer('seq'),
+    /** Which rule its link was made by: 1 over its hash alone, 2 over all that stands beside it too. */
+    version: integer('version').notNull().default(1),
+    /** What stood in the database under it when it was signed: engine, counts, hash of its content, photographs. */
+    seal: text('seal', { mode: 'json' }),
+    record: text('record', { mode: 'json' }).notNull()
+  },
+  (t) => [uniqueIndex('releases_seq').on(t.seq)]
+);
 
 /** What belongs to the shop and to no engine: bench, pins. Appended; the latest word of a kind counts. */
 export const shop = sqliteTable(
@@ -115,4 +129,48 @@ export const summaries = sqliteTable(
     work: text('work', { mode: 'json' }).notNull()
   },
   (t) => [primaryKey({ columns: [t.engineId, t.units] }), index('summaries_pressing').on(t.units, t.pressing)]
+);
+
+/** What the yard's door knows: the passphrase's hash, the head of the chain as last seen. */
+export const access = sqliteTable('access', {
+  key: text('key').primaryKey(),
+  value: text('value', { mode: 'json' }).notNull(),
+  at: text('at').notNull()
+});
+
+export const people = sqliteTable('people', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  role: text('role', { enum: ['technician', 'apprentice', 'teacher'] }).notNull(),
+  /** Salted hash of the PIN. */
+  pin: text('pin').notNull(),
+  createdAt: text('created_at').notNull(),
+  by: text('by'),
+  removedAt: text('removed_at')
+});
+
+/** Devices that the passphrase opened, by the hash of their cookie. */
+export const sessions = sqliteTable('sessions', {
+  id: text('id').primaryKey(),
+  createdAt: text('created_at').notNull(),
+  /** Who signs on it now. */
+  personId: text('person_id').references(() => people.id),
+  /** When it last signed something or its person came, ms: a person left alone is signed off. */
+  personSeen: integer('person_seen')
+});
+
+/** Addresses under which an owner sees his one engine, by the hash of their secret. */
+export const ownerLinks = sqliteTable(
+  'owner_links',
+  {
+    id: text('id').primaryKey(),
+    secret: text('secret').notNull().unique(),
+    engineId: text('engine_id')
+      .notNull()
+      .references(() => engines.id),
+    createdAt: text('created_at').notNull(),
+    by: text('by'),
+    withdrawnAt: text('withdrawn_at')
+  },
+  (t) => [index('owner_links_engine').on(t.engineId)]
 );

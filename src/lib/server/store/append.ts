@@ -8,13 +8,25 @@ import type { Reading } from '../../../core/record/reading.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
 import { withEntries, type Entry } from '../../../core/record/entries.ts';
 import type { Batch, BatchAnswer } from '../../../core/survey/wire.ts';
+import { mayNot, type Actor } from '../access/actor.ts';
 import { changed } from './changes.ts';
-import { appendFact, factsAfter } from './engines.ts';
-import { dbOf, type StoreOptions } from './context.ts';
+import { appendFact, factsAfter, loadEngine, storedFact } from './engines.ts';
+import { dbOf, nowOf, type StoreOptions } from './context.ts';
 import { appendEntry, entriesAfter, loadSurvey, storedEntry } from './surveys.ts';
 
-const idOf = (x: unknown): string =>
-  typeof x === 'object' && x !== null && 'id' in x && typeof x.id === 'string' ? x.id : '';
+/** One thing of a batch as it arrived. */
+interface Sent {
+  readonly kind: 'entry' | 'fact';
+  readonly raw: unknown;
+  readonly id: string;
+  /** ms; of what cannot be read, never. */
+  readonly at: number;
+}
+
+const field = (x: unknown, name: 'id' | 'at'): string => {
+  const value = typeof x === 'object' && x !== null ? (Object.getOwnPropertyDescriptor(x, name)?.value as unknown) : '';
+  return typeof value === 'string' ? value : '';
+};
 
 /** Why a reading is of a cylinder that this engine does not have. What was read before the count was changed is kept. */
 const wrongCylinder = (survey: SurveyFile, reading: Reading): string | undefined =>
@@ -22,65 +34,125 @@ const wrongCylinder = (survey: SurveyFile, reading: Reading): string | undefined
     ? undefined
     : `Not saved: this engine has ${survey.engine.profile.cylinders} cylinders, and there is no cylinder ${reading.cylinder}. Change the number in its profile first.`;
 
-/** Whether an id is free, has this very entry already (a retry), or another one. */
-function idIs(surveyId: string, entry: Entry, o: StoreOptions): 'free' | 'stored' | 'taken' {
-  const old = storedEntry(entry.body.id, o);
+/** What was sent, in the order in which it was made: by the batch's own list, else by its times. */
+function inOrder(batch: Batch): Sent[] {
+  const list: Sent[] = [
+    ...batch.facts.map(
+      (raw) => ({ kind: 'fact', raw, id: field(raw, 'id'), at: Date.parse(field(raw, 'at')) }) as const
+    ),
+    ...batch.entries.map(
+      (raw) => ({ kind: 'entry', raw, id: field(raw.body, 'id'), at: Date.parse(field(raw.body, 'at')) }) as const
+    )
+  ];
+  const place = batch.order && new Map(batch.order.map((id, k) => [id, k]));
+  const key = (s: Sent): number =>
+    place ? (place.get(s.id) ?? Number.MAX_SAFE_INTEGER) : Number.isNaN(s.at) ? Number.MAX_SAFE_INTEGER : s.at;
+  return list
+    .map((s, k) => ({ s, k }))
+    .sort((a, b) => key(a.s) - key(b.s) || a.k - b.k)
+    .map(({ s }) => s);
+}
+
+/** Whether an id is free, has this very entry already (a retry), or another one. Asked before any rule: what was confirmed is never refused later. */
+function entryIs(surveyId: string, sent: Sent, o: StoreOptions): 'free' | 'stored' | 'taken' {
+  const old = storedEntry(sent.id, o);
   if (!old) return 'free';
-  const same = old.surveyId === surveyId && old.type === entry.type && isDeepStrictEqual(old.body, entry.body);
-  return same ? 'stored' : 'taken';
+  const { type, body } = sent.raw as { type: unknown; body: unknown };
+  if (old.surveyId !== surveyId || old.type !== type) return 'taken';
+  if (isDeepStrictEqual(old.body, body)) return 'stored';
+  const checked = checkEntryBody(type, body);
+  return checked.ok && isDeepStrictEqual(old.body, checked.entry.body) ? 'stored' : 'taken';
 }
 
-/** Why an entry may not be taken, in one sentence; nothing when it may. */
-function refusalOf(survey: SurveyFile, entry: Entry, o: StoreOptions): string | undefined {
-  if (entry.type !== 'reading' || entry.body.withdrawn) return undefined;
-  const { what, value } = entry.body;
-  const misplaced = wrongCylinder(survey, entry.body);
-  if (misplaced || !doesSomething(what, value)) return misplaced;
-  return refusal(holdsOf(contextWithWork(survey, o.now ?? new Date(), 'metric')), what, value);
+function factIs(engineId: string, sent: Sent, o: StoreOptions): 'free' | 'stored' | 'taken' {
+  const old = storedFact(sent.id, o);
+  if (!old) return 'free';
+  const { path, value } = sent.raw as { path: unknown; value: unknown };
+  return old.engineId === engineId && old.path === path && isDeepStrictEqual(old.value, value ?? null)
+    ? 'stored'
+    : 'taken';
 }
 
-/** Takes a batch of entries and facts, refusing one by one what is malformed or held, and answers with all that is new. */
-export function appendBatch(surveyId: string, batch: Batch, o: StoreOptions = {}): BatchAnswer | undefined {
+const another = (id: string): string =>
+  `Not saved: another entry has the id "${id}". Send it again with one of its own.`;
+
+/** The survey while a batch goes in: what its holds are is worked out once for as long as nothing was added to it. */
+class Growing {
+  private holds: ReturnType<typeof holdsOf> | undefined;
+  constructor(
+    public survey: SurveyFile,
+    private readonly now: Date
+  ) {}
+
+  add(entry: Entry): void {
+    this.survey = withEntries(this.survey, [entry]);
+    this.holds = undefined;
+  }
+  engine(engine: SurveyFile['engine']): void {
+    this.survey = { ...this.survey, engine };
+    this.holds = undefined;
+  }
+  /** Why an entry may not be taken, in one sentence; nothing when it may. */
+  refusalOf(entry: Entry): string | undefined {
+    if (entry.type !== 'reading' || entry.body.withdrawn) return undefined;
+    const { what, value } = entry.body;
+    const misplaced = wrongCylinder(this.survey, entry.body);
+    if (misplaced || !doesSomething(what, value)) return misplaced;
+    this.holds ??= holdsOf(contextWithWork(this.survey, this.now, 'metric'));
+    return refusal(this.holds, what, value);
+  }
+}
+
+/**
+ * Takes a batch of entries and facts in the order in which they were made, refusing one by one what is malformed, held, or not for the
+ * one who sends it to say, and answers with all that is new. What the store has already is acknowledged before any rule is asked.
+ */
+export function appendBatch(
+  surveyId: string,
+  batch: Batch,
+  o: StoreOptions & { readonly actor?: Actor } = {}
+): BatchAnswer | undefined {
   const loaded = loadSurvey(surveyId, o);
   if (!loaded) return undefined;
   const { engineId } = loaded.head;
   const refused: { id: string; message: string }[] = [];
   let added = 0;
   dbOf(o).transaction(() => {
-    for (const raw of batch.facts) {
-      const fact = factSchema.safeParse(raw);
-      if (fact.success) {
-        appendFact(engineId, fact.data, o);
-        added++;
-      } else
-        refused.push({
-          id: idOf(raw),
-          message: `Not saved: ${fact.error.issues[0]?.message ?? 'it is not well formed'}.`
-        });
-    }
-    let survey = batch.facts.length ? loadSurvey(surveyId, o)!.survey : loaded.survey;
-    for (const raw of batch.entries) {
-      const checked = checkEntryBody(raw.type, raw.body);
-      if (!checked.ok) {
-        refused.push({ id: idOf(raw.body), message: checked.message });
-        continue;
-      }
-      const { entry } = checked;
-      const id = idIs(surveyId, entry, o);
-      if (id === 'stored') continue;
-      const message =
-        id === 'taken'
-          ? `Not saved: another entry has the id "${entry.body.id}". Send it again with one of its own.`
-          : refusalOf(survey, entry, o);
-      if (message) {
-        refused.push({ id: entry.body.id, message });
-        continue;
-      }
-      appendEntry(surveyId, entry, o);
+    const growing = new Growing(loaded.survey, o.now ?? new Date());
+    const takeFact = (sent: Sent): string | undefined => {
+      const is = factIs(engineId, sent, o);
+      if (is !== 'free') return is === 'stored' ? undefined : another(sent.id);
+      const fact = factSchema.safeParse(sent.raw);
+      if (!fact.success) return `Not saved: ${fact.error.issues[0]?.message ?? 'it is not well formed'}.`;
+      appendFact(engineId, fact.data, o);
+      growing.engine(loadEngine(engineId, o));
       added++;
-      survey = withEntries(survey, [entry]);
+      return undefined;
+    };
+    const takeEntry = (sent: Sent): string | undefined => {
+      const is = entryIs(surveyId, sent, o);
+      if (is !== 'free') return is === 'stored' ? undefined : another(sent.id);
+      const { type, body } = sent.raw as { type: unknown; body: unknown };
+      const checked = checkEntryBody(type, body);
+      if (!checked.ok) return checked.message;
+      const { entry } = checked;
+      const no = mayNot(o.actor, entry) ?? growing.refusalOf(entry);
+      if (no) return no;
+      appendEntry(surveyId, entry, o);
+      growing.add(entry);
+      added++;
+      return undefined;
+    };
+    for (const sent of inOrder(batch)) {
+      const message = sent.kind === 'fact' ? takeFact(sent) : takeEntry(sent);
+      if (message) refused.push({ id: sent.id, message });
     }
   });
   if (added) changed(surveyId);
-  return { entries: entriesAfter(surveyId, batch.since, o), facts: factsAfter(engineId, batch.factSince, o), refused };
+  return {
+    entries: entriesAfter(surveyId, batch.since, o),
+    facts: factsAfter(engineId, batch.factSince, o),
+    refused,
+    now: nowOf(o)
+  };
 }

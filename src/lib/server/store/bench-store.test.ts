@@ -3,14 +3,12 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { seed } from '../../../../demo/seed.ts';
-import { assess } from '../../../core/assess.ts';
 import { benchData, firstPlan } from '../bench.ts';
 import { careOf } from '../care.ts';
 import { ordersOf } from '../parts.ts';
 import { openDatabase, type Db } from '../db/open.ts';
 import { appendBatch } from './append.ts';
 import { createEngine } from './engines.ts';
-import { sign, verifyReleases } from './releases.ts';
 import { queryOf, searchAll } from './search.ts';
 import { addPin, currentBench, currentPins, saveBench } from './shop.ts';
 import { createSurvey, historyOf, loadSurvey, openSurveys } from './surveys.ts';
@@ -36,35 +34,6 @@ const put = (surveyId: string, type: string, body: object) =>
     { since: 0, factSince: 0, entries: [{ type, body: { at: now.toISOString(), ...body } }], facts: [] },
     o()
   )!;
-
-describe('the chain of records', () => {
-  const signAll = () => {
-    for (const tag of ['Swift', 'Curlew']) {
-      const { survey } = loadSurvey(row(tag).surveyId, o())!;
-      sign(row(tag).surveyId, assess(survey, now, 'us'), 'Maud', o());
-    }
-  };
-  it('holds as long as nobody touches a record', () => {
-    seed(now, o());
-    signAll();
-    const { records, head } = verifyReleases(o());
-    expect(records.map((r) => r.wrong)).toEqual([undefined, undefined, undefined]);
-    expect(head).toMatch(/^[0-9a-f]{64}$/);
-  });
-  it('names a record that was changed, and one that was taken out', () => {
-    seed(now, o());
-    signAll();
-    const ids = db.$client.prepare('select id from releases order by rowid').all() as { id: string }[];
-    db.$client
-      .prepare("update releases set record = replace(record, 'pump', 'wishful thinking') where id = ?")
-      .run(ids[0]!.id);
-    expect(verifyReleases(o()).records[0]!.wrong).toMatch(/changed after it was signed/);
-    db.$client.prepare('delete from releases where id = ?').run(ids[1]!.id);
-    expect(verifyReleases(o()).records[1]!.wrong).toMatch(/does not follow the record before it/);
-    db.$client.prepare("update releases set record = 'no JSON'").run();
-    expect(verifyReleases(o()).records[0]).toMatchObject({ tag: 'unreadable', wrong: expect.any(String) });
-  });
-});
 
 describe('the bench of the demo yard', () => {
   it('today’s list begins with what runs out: drowned, frost; drains and soaks are used', () => {

@@ -37,8 +37,19 @@ const toFact = (row: typeof facts.$inferSelect): StoredFact => ({
   path: row.path,
   value: row.value,
   at: row.at,
-  ...(row.by ? { by: row.by } : {})
+  ...(row.by ? { by: row.by } : {}),
+  ...(row.clock === null ? {} : { clock: row.clock })
 });
+
+/** The fact that has an id, of whatever engine. */
+export const storedFact = (id: string, o: StoreOptions = {}): typeof facts.$inferSelect | undefined =>
+  prepared(o, 'fact', (db) =>
+    db
+      .select()
+      .from(facts)
+      .where(eq(facts.id, sql.placeholder('id')))
+      .prepare()
+  ).get({ id });
 
 /** Facts of an engine in the order they came, after `since`. */
 export function factsAfter(engineId: string, since = 0, o: StoreOptions = {}): StoredFact[] {

@@ -23,13 +23,19 @@ export function createSurvey(engineId: string, kind: CaseKind, by: string, o: St
   const id = randomUUID();
   dbOf(o)
     .insert(surveys)
-    .values({ id, engineId, kind: caseKindSchema.parse(kind), startedAt: nowOf(o), by: by || null })
+    .values({ id, engineId, kind: caseKindSchema.parse(kind), startedAt: nowOf(o), by: by || null, seq: nextSeq })
     .run();
   forgetEngine(engineId, o);
   return id;
 }
 
-const toHead = (row: typeof surveys.$inferSelect): SurveyHead => ({ ...row, kind: row.kind as CaseKind });
+/** The next place in the order of assessments: the order counts, whatever a clock said when one was begun. */
+const nextSeq = sql`(select ifnull(max(seq), 0) + 1 from surveys)`;
+
+const toHead = ({ seq: _, ...row }: typeof surveys.$inferSelect): SurveyHead => ({
+  ...row,
+  kind: row.kind as CaseKind
+});
 
 export function surveyHead(id: string, o: StoreOptions = {}): SurveyHead | undefined {
   const row = prepared(o, 'survey', (db) =>
@@ -43,18 +49,12 @@ export function surveyHead(id: string, o: StoreOptions = {}): SurveyHead | undef
 }
 
 export const surveysOf = (engineId: string, o: StoreOptions = {}): SurveyHead[] =>
-  dbOf(o)
-    .select()
-    .from(surveys)
-    .where(eq(surveys.engineId, engineId))
-    .orderBy(desc(surveys.startedAt))
-    .all()
-    .map(toHead);
+  dbOf(o).select().from(surveys).where(eq(surveys.engineId, engineId)).orderBy(desc(surveys.seq)).all().map(toHead);
 
 /** The latest survey of every engine. */
 export function openSurveys(o: StoreOptions = {}): SurveyHead[] {
   const latest = new Map<string, SurveyHead>();
-  for (const row of dbOf(o).select().from(surveys).orderBy(asc(surveys.startedAt)).all())
+  for (const row of dbOf(o).select().from(surveys).orderBy(asc(surveys.seq)).all())
     latest.set(row.engineId, toHead(row));
   return [...latest.values()];
 }
@@ -156,7 +156,8 @@ export function importSurvey(
         engineId,
         kind: survey.assessment.kind,
         startedAt: survey.assessment.startedAt,
-        by: survey.assessment.by ?? null
+        by: survey.assessment.by ?? null,
+        seq: nextSeq
       })
       .run();
     for (const e of withFreshIds(entriesOf(survey), randomUUID)) appendEntry(surveyId, e, o);

@@ -1,15 +1,15 @@
 import { createHash } from 'node:crypto';
 import fs from 'node:fs/promises';
 import type { Readable } from 'node:stream';
-import { promisify } from 'node:util';
 import sharp from 'sharp';
-import yauzl from 'yauzl';
+import type yauzl from 'yauzl';
 import yazl from 'yazl';
 import { z } from 'zod';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { photosOf } from '../../../core/survey/photos-of.ts';
 import { readSurveyFile } from '../../../core/survey/read-file.ts';
 import { keepAsIs, photoFile } from './photos.ts';
+import { eachEntry, openZip, streamOf } from './zip.ts';
 
 /**
  * A survey with its photographs in one file, to be sent or kept: a zip archive of `survey.json`, `photos/<sha256>.jpg` and
@@ -80,8 +80,6 @@ class Refused extends Error {
   }
 }
 
-const openZip = promisify<string, yauzl.Options, yauzl.ZipFile>(yauzl.open as never);
-
 /** The entries of an archive by name; sizes are those that its directory states, and are held to when it is unpacked. */
 async function entriesOf(zip: yauzl.ZipFile): Promise<Map<string, yauzl.Entry>> {
   const entries = new Map<string, yauzl.Entry>();
@@ -97,29 +95,10 @@ async function entriesOf(zip: yauzl.ZipFile): Promise<Map<string, yauzl.Entry>> 
   return entries;
 }
 
-async function* eachEntry(zip: yauzl.ZipFile): AsyncGenerator<yauzl.Entry> {
-  for (;;) {
-    const entry = await new Promise<yauzl.Entry | undefined>((resolve, reject) => {
-      const off = (): void => {
-        zip.removeListener('entry', found);
-        zip.removeListener('end', end);
-        zip.removeListener('error', failed);
-      };
-      const found = (e: yauzl.Entry): void => (off(), resolve(e));
-      const end = (): void => (off(), resolve(undefined));
-      const failed = (e: Error): void => (off(), reject(e));
-      zip.once('entry', found).once('end', end).once('error', failed);
-      zip.readEntry();
-    });
-    if (!entry) return;
-    yield entry;
-  }
-}
-
 /** One entry unpacked, never more than `most` bytes whatever its head says. */
 async function unpacked(zip: yauzl.ZipFile, entry: yauzl.Entry, most: number): Promise<Buffer> {
   if (entry.uncompressedSize > most) throw new Refused(entry.fileName, 'It is larger than such a file can be.');
-  const stream = await promisify<yauzl.Entry, Readable>(zip.openReadStream.bind(zip) as never)(entry);
+  const stream = await streamOf(zip, entry);
   const chunks: Buffer[] = [];
   let sum = 0;
   for await (const chunk of stream as AsyncIterable<Buffer>) {
@@ -150,7 +129,7 @@ async function isOurs(bytes: Buffer): Promise<boolean> {
 export async function readBundle(file: string): Promise<ReadBundle> {
   let zip: yauzl.ZipFile;
   try {
-    zip = await openZip(file, { lazyEntries: true, autoClose: false, validateEntrySizes: true, strictFileNames: true });
+    zip = await openZip(file);
   } catch {
     return { ok: false, path: '', message: 'This is no zip archive, or it was cut off on the way. Fetch it again.' };
   }

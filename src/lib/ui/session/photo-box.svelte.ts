@@ -98,10 +98,12 @@ export class PhotoBox {
       const { photo } = (await response.json()) as { photo: string };
       this.arrived(w.what, photo);
       await this.forget(w);
-    } else if (response.status < 500) {
-      const { message } = (await response.json().catch(() => ({}))) as { message?: string };
-      this.say(w.what, message ?? 'This photograph was not taken.');
-      await this.forget(w);
-    } else throw new Error(`answer ${response.status}`);
+      return;
+    }
+    const { message, verdict } = (await response.json().catch(() => ({}))) as { message?: string; verdict?: string };
+    if (message) this.say(w.what, message);
+    // Only what is wrong with the picture itself lets it go; a closed door or a full disk does not.
+    if (verdict === 'picture') await this.forget(w);
+    else throw new Error(`answer ${response.status}`);
   }
 }

@@ -54,9 +54,18 @@ describe('photographs on their way', () => {
     await Promise.all([restoring, taking]);
     expect(b.waiting.map((w) => w.what)).toEqual(['look.cowlPhoto']);
   });
+  it.each([401, 403, 404, 413, 421, 507])(
+    'an answer of %i that is no verdict on the picture keeps it',
+    async (status) => {
+      const { box: b } = box();
+      answers.push(() => json({ message: 'not now' }, status));
+      await b.take('look.skegPhoto', file());
+      expect(b.waiting).toHaveLength(1);
+    }
+  );
   it('that the server refuses are dropped with its sentence; the next one still goes', async () => {
     const { box: b, arrived } = box();
-    answers.push(() => json({ message: 'This is not a picture.' }, 400));
+    answers.push(() => json({ verdict: 'picture', message: 'This is not a picture.' }, 400));
     await b.take('look.skegPhoto', file('words.jpg'));
     expect(b.message).toEqual({ what: 'look.skegPhoto', text: 'This is not a picture.' });
     expect(b.waiting).toEqual([]);

@@ -15,6 +15,7 @@ import type { Wait } from '$core/record/wait.ts';
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
 import { judgementFor, surveyFrom } from './drawn.ts';
+import { clock } from './clock.ts';
 import { LeakFitting } from './leak-fit.svelte.ts';
 import { keepSnapshot, newerSnapshot } from './snapshot.ts';
 import { newId } from './new-id.ts';
@@ -125,7 +126,7 @@ export class Session {
       this.survey = kept.survey;
     }
     this.resumed = true;
-    for (const queued of this.outbox.restore()) this.apply(queued);
+    for (const queued of await this.outbox.restore()) this.apply(queued);
     void this.outbox.flush();
     void this.photos.restore();
   }
@@ -159,17 +160,24 @@ export class Session {
     this.survey = { ...this.survey, engine: { ...this.survey.engine, [group]: part } };
   }
 
-  private stamp(): { id: string; at: string; by?: string } {
-    const last = this.survey.readings.at(-1)?.at;
-    const clock = new Date().toISOString();
-    // Two entries in one millisecond keep their order.
-    const at = last && !isAfter(clock, last) ? new Date(Date.parse(last) + 1).toISOString() : clock;
-    return { id: newId(), at, ...(this.who ? { by: this.who } : {}) };
+  /** When the last entry was made here, ms. */
+  private last = 0;
+
+  /** By the server's clock; two entries in one millisecond keep their order. */
+  private stamp(): { id: string; at: string; by?: string; clock?: number } {
+    const added = clock.added;
+    this.last = Math.max(clock.now(), this.last + 1);
+    return {
+      id: newId(),
+      at: new Date(this.last).toISOString(),
+      ...(this.who ? { by: this.who } : {}),
+      ...(added ? { clock: added } : {})
+    };
   }
 
   private add(entry: Entry): void {
     this.survey = withEntries(this.survey, [entry]);
-    this.now = new Date();
+    this.now = clock.date();
     this.outbox.put({ kind: 'entry', entry });
   }
 

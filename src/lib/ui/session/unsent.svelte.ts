@@ -1,6 +1,8 @@
 import type { Entry } from '$core/record/entries.ts';
 import { newId } from './new-id.ts';
-import { Outbox, outboxKey, unsentSurveys } from './outbox.svelte.ts';
+import { clock } from './clock.ts';
+import { allUnsent } from './outbox-store.ts';
+import { Outbox } from './outbox.svelte.ts';
 import { PhotoBox, photosWaiting, type Waiting } from './photo-box.svelte.ts';
 
 /**
@@ -16,15 +18,7 @@ export class Unsent {
 
   /** Counts what waits, in all. */
   async count(): Promise<void> {
-    let entries = 0;
-    for (const id of unsentSurveys()) {
-      try {
-        entries += (JSON.parse(localStorage.getItem(outboxKey(id)) ?? '[]') as unknown[]).length;
-      } catch {
-        // A damaged list is as good as none here; its own page says so.
-      }
-    }
-    this.entries = entries;
+    this.entries = (await allUnsent()).length;
     this.photos = (await photosWaiting()).length;
   }
 
@@ -35,7 +29,7 @@ export class Unsent {
     try {
       for (const w of await photosWaiting())
         if (w.surveyId !== open && !w.what.startsWith('tray:')) await this.photo(w, who);
-      for (const id of unsentSurveys()) if (id !== open) await this.survey(id);
+      for (const id of new Set((await allUnsent()).map((k) => k.surveyId))) if (id !== open) await this.survey(id);
       await this.count();
     } finally {
       this.busy = false;
@@ -43,14 +37,14 @@ export class Unsent {
   }
 
   /** Only sent: what others added is asked for by the engine's own pages. */
-  private of(surveyId: string): Outbox {
+  private async of(surveyId: string): Promise<Outbox> {
     const box = new Outbox(surveyId, Number.MAX_SAFE_INTEGER, Number.MAX_SAFE_INTEGER, () => {});
-    box.restore();
+    await box.restore();
     return box;
   }
 
   private async survey(id: string): Promise<void> {
-    const box = this.of(id);
+    const box = await this.of(id);
     await box.flush();
     box.rest();
     if (box.refusals.length) this.refused = [...this.refused, ...box.refusals.map((r) => r.message)];
@@ -59,8 +53,8 @@ export class Unsent {
   /** A photograph of another engine: sent, and its reading put where that engine's entries wait. */
   private async photo(w: Waiting, who: string): Promise<void> {
     const box = new PhotoBox(w.surveyId, (what, photo) => {
-      const body = { id: newId(), at: new Date().toISOString(), what, value: photo, ...(who ? { by: who } : {}) };
-      this.of(w.surveyId).put({ kind: 'entry', entry: { type: 'reading', body } as Entry });
+      const body = { id: newId(), at: clock.date().toISOString(), what, value: photo, ...(who ? { by: who } : {}) };
+      void this.of(w.surveyId).then((o) => o.put({ kind: 'entry', entry: { type: 'reading', body } as Entry }));
     });
     await box.sendOne(w.id);
   }

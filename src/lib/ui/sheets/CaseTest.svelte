@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { PSI } from '$core/units/factors.ts';
   import { refusal } from '$core/holds/index.ts';
   import { liveInstruments } from '../instruments/live.svelte.ts';
@@ -58,8 +59,8 @@
   const any = $derived(stageIds.some((s) => tests[s]));
 
   onMount(() => {
-    now = new Date();
-    const tick = setInterval(() => (now = new Date()), 1000);
+    now = serverClock.date();
+    const tick = setInterval(() => (now = serverClock.date()), 1000);
     return () => clearInterval(tick);
   });
 

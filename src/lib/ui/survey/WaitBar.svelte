@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { runningWaits, sayWait } from '$core/record/wait.ts';
   import Hourglass from '@lucide/svelte/icons/hourglass';
   import { onMount } from 'svelte';
@@ -10,8 +11,8 @@
   const running = $derived(runningWaits(session.survey.waits));
 
   onMount(() => {
-    now = new Date();
-    const tick = setInterval(() => (now = new Date()), 1000);
+    now = serverClock.date();
+    const tick = setInterval(() => (now = serverClock.date()), 1000);
     return () => clearInterval(tick);
   });
 </script>

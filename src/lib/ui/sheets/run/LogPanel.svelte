@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { spots } from '$core/stations/run/runs.ts';
   import { say } from '$core/units/index.ts';
   import { onDestroy } from 'svelte';
@@ -31,7 +32,7 @@
     const name = entry.file?.name ?? '';
     const logs = await entry.read();
     if (!logs) return;
-    const at = new Date().toISOString();
+    const at = serverClock.date().toISOString();
     for (const { spot, log } of logs)
       session.read('run.log', log, { at, conditions: { spot }, typed: name.slice(0, 200) });
     const [first] = logs;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { refusal } from '$core/holds/index.ts';
   import { isAfter } from '$core/units/instant.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
@@ -22,8 +23,8 @@
   let spot = $state<Spot>('head');
   let remark = $state('');
   onMount(() => {
-    now = new Date();
-    const tick = setInterval(() => (now = new Date()), 1000);
+    now = serverClock.date();
+    const tick = setInterval(() => (now = serverClock.date()), 1000);
     return () => clearInterval(tick);
   });
   const seconds = $derived(Math.max(0, (now.getTime() - run.startedAt.getTime()) / 1000));

@@ -1,9 +1,36 @@
 import tailwindcss from '@tailwindcss/vite';
 import { sveltekit } from '@sveltejs/kit/vite';
+import fs from 'node:fs';
+import type { Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 
+/** What runs in worker threads, as a file of its own beside what the adapter has written. */
+const workerThreads: Plugin = {
+  name: 'indaga-worker-threads',
+  apply: 'build',
+  closeBundle: {
+    order: 'post',
+    sequential: true,
+    async handler() {
+      if (!fs.existsSync('build/handler.js')) return;
+      const { build } = await import('esbuild');
+      await build({
+        entryPoints: ['src/lib/server/work/worker.ts'],
+        outfile: 'build/work.mjs',
+        bundle: true,
+        platform: 'node',
+        format: 'esm',
+        target: 'node20',
+        packages: 'external',
+        logLevel: 'error',
+        alias: { $core: './src/core' }
+      });
+    }
+  }
+};
+
 export default defineConfig({
-  plugins: [tailwindcss(), sveltekit()],
+  plugins: [tailwindcss(), sveltekit(), workerThreads],
   test: {
     include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts', 'test/**/*.test.ts'],
     environment: 'node',

@@ -11,10 +11,38 @@ const LARGEST = 25 * 1024 * 1024;
 const tooLarge = (request) =>
   request.url?.split('?')[0] !== '/import' && Number(request.headers['content-length'] ?? 0) > LARGEST;
 if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER ??= 'x-forwarded-proto';
-const { handler } = await import('../build/handler.js');
 
-const host = process.env.HOST ?? '127.0.0.1';
-const port = Number(process.env.PORT ?? 3000);
+/** Ends with one sentence for whoever starts it. @param {number} code @param {string} message @returns {never} */
+const stop = (code, message) => {
+  console.error(message);
+  process.exit(code);
+};
+
+const host = process.env.HOST || '127.0.0.1';
+const wanted = process.env.PORT || '3000';
+const port = /^\d{1,5}$/.test(wanted) ? Number(wanted) : -1;
+if (port < 0 || port > 65_535)
+  stop(2, `PORT is "${wanted}", which is no port: a number from 1 to 65535, for example PORT=3000.`);
+process.env.HOST = host;
+process.env.PORT = String(port);
+
+// Nothing that fails in a timer or beside a request ends the process: it is logged, and the next request is answered.
+for (const kind of ['uncaughtException', 'unhandledRejection'])
+  process.on(kind, (err) => {
+    const e = err instanceof Error ? err : new Error(String(err));
+    console.error(
+      JSON.stringify({ level: 60, time: Date.now(), msg: kind, err: { message: e.message, stack: e.stack } })
+    );
+  });
+
+const { handler } = await import('../build/handler.js').catch((err) => {
+  // What is wrong with the data directory comes with its own sentence and code.
+  const problem = err?.exitCode ? err : err?.cause;
+  if (problem?.exitCode) stop(problem.exitCode, problem.message);
+  if (err?.code === 'ERR_MODULE_NOT_FOUND' && /build/.test(err.message))
+    stop(3, 'The application is not built yet: npm run build, or npm run demo, which does it all.');
+  stop(1, `Indaga did not start: ${err?.message ?? err}`);
+});
 // Pages go out compressed; a stream of events must not wait in a compressor's buffer, and assets are compressed when built.
 const compressed = compression({
   // Fast rather than small: a page is made for one reader, and the tightest packing saves a tenth for thrice the time.
@@ -37,6 +65,15 @@ const server = http.createServer((request, response) => {
       response.end('There is nothing at this address.');
     })
   );
+});
+server.on('error', (err) => {
+  const why = {
+    EADDRINUSE: `Port ${port} is in use by another program. Stop that one, or name another: PORT=${port === 65_535 ? 3000 : port + 1}.`,
+    EACCES: `Port ${port} is not open to this user: take one over 1023, for example PORT=3000.`,
+    EADDRNOTAVAIL: `HOST is "${host}", which is no address of this machine: HOST=127.0.0.1 for this machine alone, HOST=0.0.0.0 for the network.`,
+    ENOTFOUND: `HOST is "${host}", which nobody knows: HOST=127.0.0.1 for this machine alone, HOST=0.0.0.0 for the network.`
+  }[err.code ?? ''];
+  stop(9, why ?? `Indaga cannot listen on ${host}:${port}: ${err.message}`);
 });
 server.listen(port, host, () => console.log(`Indaga listens on http://${host}:${port}`));
 for (const signal of ['SIGINT', 'SIGTERM'])

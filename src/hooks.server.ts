@@ -1,22 +1,107 @@
+import { building } from '$app/environment';
 import { COOKIE, readPreferences } from '$lib/preferences';
+import { accessNeeded, isOurs } from '$lib/server/access/hosts.ts';
+import { setupAddress } from '$lib/server/access/setup.ts';
+import { deviceOf } from '$lib/server/access/store.ts';
+import { database } from '$lib/server/db/open.ts';
+import { diskProblem } from '$lib/server/problems.ts';
+import { startBackups } from '$lib/server/files/scheduled-backup.ts';
 import { log } from '$lib/server/log.ts';
-import type { Handle, HandleServerError } from '@sveltejs/kit';
+import { DEVICE } from '$lib/server/access/cookie.ts';
+import { json, text, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { sequence } from '@sveltejs/kit/hooks';
+import { randomUUID } from 'node:crypto';
 
-export const handle: Handle = async ({ event, resolve }) => {
-  event.locals.prefs = readPreferences(event.cookies.get(COOKIE));
+/** Opens the database before the first request: what is wrong with it is said at the start, once. */
+export const init: ServerInit = () => {
+  if (building) return;
+  database();
+  startBackups();
+  const address = setupAddress(
+    process.env.ORIGIN ?? `http://${process.env.HOST ?? '127.0.0.1'}:${process.env.PORT ?? 3000}`
+  );
+  if (address)
+    console.log(
+      `Nobody can come in yet. Open this address once, on this network, to set the passphrase:\n  ${address}`
+    );
+};
+
+const plain = (status: number, message: string): Response =>
+  text(`${message}\n`, { status, headers: { 'cache-control': 'no-store' } });
+
+/** Turns away names that are not this machine's, and writes that come from a page elsewhere. */
+const ours: Handle = ({ event, resolve }) => {
+  const host = event.request.headers.get('host');
+  if (!isOurs(host) && !(host === null && event.isSubRequest))
+    return plain(
+      421,
+      'This is not an address of this server. Use its own name or number, or add the name to INDAGA_HOSTS where it is started.'
+    );
+  if (!['GET', 'HEAD', 'OPTIONS'].includes(event.request.method)) {
+    const origin = event.request.headers.get('origin');
+    const own = [
+      host,
+      process.env.ORIGIN && URL.canParse(process.env.ORIGIN) ? new URL(process.env.ORIGIN).host : null
+    ];
+    const elsewhere = origin !== null && !(URL.canParse(origin) && own.includes(new URL(origin).host));
+    if (elsewhere || event.request.headers.get('sec-fetch-site') === 'cross-site')
+      return plain(403, 'This was sent from another page and was not taken.');
+  }
+  return resolve(event);
+};
+
+/** What may be seen without the passphrase: the door itself, the owner's page, and whether the process lives. */
+const OPEN = /^\/(door|setup|o\/[\w-]+(\/record\.pdf)?|health)\/?$/;
+
+/** Behind the door: who this device stands for. Where nobody has to sign in, whoever is here may do everything. */
+const door: Handle = ({ event, resolve }) => {
+  const { locals, url, request } = event;
+  locals.prefs = readPreferences(event.cookies.get(COOKIE));
+  locals.requestId = randomUUID();
+  if (!accessNeeded()) return resolve(event);
+  const actor = deviceOf(event.cookies.get(DEVICE));
+  locals.actor = actor ?? {};
+  locals.closed = !actor;
+  // A name on a record is one that signed in.
+  locals.prefs = { ...locals.prefs, who: actor?.name ?? '' };
+  if (actor || OPEN.test(url.pathname)) return resolve(event);
+  const page = request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html');
+  if (page)
+    return new Response(null, {
+      status: 303,
+      headers: { location: `/door?back=${encodeURIComponent(url.pathname + url.search)}`, 'cache-control': 'no-store' }
+    });
+  return json({ message: 'This device is not opened yet: the yard’s passphrase comes first.' }, { status: 401 });
+};
+
+const headers: Handle = async ({ event, resolve }) => {
   const response = await resolve(event, {
     transformPageChunk: ({ html }) => html.replace('%indaga.theme%', event.locals.prefs.theme)
   });
   response.headers.set('X-Content-Type-Options', 'nosniff');
   response.headers.set('Referrer-Policy', 'same-origin');
+  response.headers.set('X-Frame-Options', 'DENY');
+  response.headers.set('Cross-Origin-Opener-Policy', 'same-origin');
+  response.headers.set('Cross-Origin-Resource-Policy', 'same-origin');
+  response.headers.set('Permissions-Policy', 'geolocation=(), microphone=(), payment=()');
+  // Behind a door nothing is left in a cache that several people share.
+  if (event.locals.actor && !response.headers.has('cache-control'))
+    response.headers.set('cache-control', 'private, no-cache');
   return response;
 };
 
-/** What went wrong goes to the log; the page gets a sentence without paths. */
+export const handle = sequence(ours, door, headers);
+
+/** What went wrong goes to the log with the number of the request; the page gets a sentence without paths. */
 export const handleError: HandleServerError = ({ error, event, status }) => {
   if (status === 404) return { message: 'There is nothing at this address.' };
   if (status === 413) return { message: 'This is larger than 25 MB and was not taken. Nothing was changed.' };
   if (status < 500) return { message: 'This could not be taken as it was sent. Nothing was changed.' };
-  log.error({ err: error, path: event.url.pathname }, 'request failed');
-  return { message: 'Something went wrong on our side. What you entered is kept in this browser; try again.' };
+  const { requestId } = event.locals;
+  log.error({ err: error, path: event.url.pathname, requestId }, 'request failed');
+  return {
+    message: `${
+      diskProblem(error) ?? 'Something went wrong on our side. What you entered is kept in this browser; try again.'
+    } (Request ${requestId?.slice(0, 8) ?? 'unknown'}.)`
+  };
 };

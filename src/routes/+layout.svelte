@@ -18,6 +18,8 @@
   });
   /** On a narrow screen the pages of an engine bring a head of their own, of one line. */
   const ownHead = $derived(/^\/surveys\//.test(here));
+  /** The door and the owner's page: nothing of the yard around them. */
+  const bare = $derived(data.access === 'closed' || /^\/(door|setup|o)(\/|$)/.test(here));
   const settings = $derived(`/settings?back=${encodeURIComponent(here + page.url.search)}`);
 </script>
 
@@ -31,28 +33,32 @@
 <header class="no-print {ownHead ? 'max-lg:hidden' : ''}">
   <div class="mx-auto flex max-w-[1360px] items-center gap-x-3 px-3 sm:gap-x-5">
     <a href="/" class="tap font-label text-2xl font-semibold tracking-wide">Indaga</a>
-    <nav aria-label="Places" class="hidden flex-1 gap-x-1 md:flex">
-      {#each places as [href, label] (href)}
-        <a
-          {href}
-          class="tap border-b-2 px-2.5 {isHere(href, here) ? 'border-primary font-semibold' : 'border-transparent'}"
-          aria-current={isHere(href, here) ? 'page' : undefined}>{label}</a
-        >
-      {/each}
-    </nav>
+    {#if !bare}
+      <nav aria-label="Places" class="hidden flex-1 gap-x-1 md:flex">
+        {#each places as [href, label] (href)}
+          <a
+            {href}
+            class="tap border-b-2 px-2.5 {isHere(href, here) ? 'border-primary font-semibold' : 'border-transparent'}"
+            aria-current={isHere(href, here) ? 'page' : undefined}>{label}</a
+          >
+        {/each}
+      </nav>
+    {/if}
     {#if data.demo}<span class="ml-auto badge badge-outline font-label max-sm:hidden">Demo yard</span>{/if}
-    <a class="tap gap-1.5 px-1 max-md:hidden" href={settings} aria-label="Settings: {data.prefs.who || 'no name yet'}"
-      ><Settings2 size={20} aria-hidden="true" />
-      <span class="max-w-32 truncate" dir="auto">{data.prefs.who || 'Settings'}</span></a
-    >
-    <Menu label="Places and settings" class="ml-auto md:hidden">
-      {#snippet face()}<MenuIcon size={24} aria-hidden="true" />{/snippet}
-      <PlaceList />
-    </Menu>
+    {#if !bare}
+      <a class="tap gap-1.5 px-1 max-md:hidden" href={settings} aria-label="Settings: {data.prefs.who || 'no name yet'}"
+        ><Settings2 size={20} aria-hidden="true" />
+        <span class="max-w-32 truncate" dir="auto">{data.prefs.who || 'Settings'}</span></a
+      >
+      <Menu label="Places and settings" class="ml-auto md:hidden">
+        {#snippet face()}<MenuIcon size={24} aria-hidden="true" />{/snippet}
+        <PlaceList />
+      </Menu>
+    {/if}
   </div>
   <div class="neatline" aria-hidden="true"></div>
 </header>
-<UnsentLine who={data.prefs.who} />
+{#if !bare}<UnsentLine who={data.prefs.who} />{/if}
 <main id="main" class="mx-auto max-w-[1360px] px-3 py-3">{@render children()}</main>
 {#if data.demo}<footer class="no-print bg-base-200 px-3 py-1 text-center text-sm">
     Demo yard: every engine, maker and person here is made up. It has a database of its own.

@@ -1,3 +1,4 @@
+import { backupOverdue } from '$lib/server/files/scheduled-backup.ts';
 import { isYardFilter, yardFilters, yardPage } from '$lib/server/store/yard.ts';
 import type { PageServerLoad } from './$types';
 
@@ -13,6 +14,8 @@ export const load: PageServerLoad = ({ locals, url }) => {
     page,
     filter: filter ?? '',
     filters: Object.entries(yardFilters),
-    at: new Date().toISOString()
+    at: new Date().toISOString(),
+    // The demo yard is made anew by a command: nothing of it is worth a backup.
+    backup: process.env.INDAGA_DEMO === '1' ? null : (backupOverdue() ?? null)
   };
 };

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { clock as serverClock } from '$lib/ui/session/clock.ts';
+  import { sayDate } from '$lib/ui/marks/day.ts';
   import ShapeSymbols from '$lib/ui/marks/ShapeSymbols.svelte';
   import YardLine from '$lib/ui/yard/YardLine.svelte';
   import { clockWords } from '$lib/ui/yard/clock-words.ts';
@@ -16,8 +18,8 @@
   const narrow = $derived(finding ? '' : 'max-lg:hidden');
   let searchField = $state<HTMLInputElement>();
   onMount(() => {
-    now = new Date();
-    const tick = setInterval(() => (now = new Date()), 1000);
+    now = serverClock.date();
+    const tick = setInterval(() => (now = serverClock.date()), 1000);
     return () => clearInterval(tick);
   });
   // While engines are still being judged the page asks again, so that the count goes down before one's eyes.
@@ -45,6 +47,15 @@
 <svelte:head><title>Yard · Indaga</title></svelte:head>
 <svelte:window {onkeydown} />
 
+{#if data.backup}
+  <p class="mb-1 border-l-4 border-warning px-3 py-1 text-sm">
+    {data.backup.last
+      ? `Last backup: ${sayDate(data.backup.last, 'd MMM yyyy HH:mm')}.`
+      : 'This yard was never backed up.'}
+    On the server: <code class="break-all">npm run backup -- yard.zip</code>, or name a directory in INDAGA_BACKUPS and
+    it is done every day.
+  </p>
+{/if}
 <div class="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
   <h1>Yard</h1>
   <p class="text-sm" role="status">

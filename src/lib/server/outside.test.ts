@@ -44,7 +44,8 @@ describe('the report of an engine back in service, read by an independent reader
       signedBy: 'Ines',
       at: now.toISOString(),
       hash: 'ab'.repeat(32),
-      chain: 'cd'.repeat(32)
+      chain: 'cd'.repeat(32),
+      seq: 1
     };
     const pages = await textOf(await recordPdf({ report, release }));
     const all = pages.join(' ');

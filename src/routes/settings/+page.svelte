@@ -49,11 +49,18 @@
 <h1>Settings of this browser</h1>
 <form method="POST" action="/preferences" class="panel mt-3 grid max-w-3xl gap-4 p-4 md:grid-cols-2">
   <input type="hidden" name="back" value={data.back} />
-  <label class="block">
-    <span class="label-caps">Who is working</span>
-    <input class="input w-full" name="who" value={prefs.who} placeholder="name" maxlength="80" autocomplete="name" />
-    <span class="text-sm">Stands beside what you record and sign.</span>
-  </label>
+  {#if data.access}
+    <p>
+      <span class="label-caps">Who is working</span><br /><strong dir="auto">{prefs.who || 'nobody signed in'}</strong>
+      <a class="plain-link tap" href="/people?back={encodeURIComponent(data.back)}">People and signing in</a>
+    </p>
+  {:else}
+    <label class="block">
+      <span class="label-caps">Who is working</span>
+      <input class="input w-full" name="who" value={prefs.who} placeholder="name" maxlength="80" autocomplete="name" />
+      <span class="text-sm">Stands beside what you record and sign.</span>
+    </label>
+  {/if}
   {#each groups as g (g.name)}
     <fieldset>
       <legend class="label-caps">{g.title}</legend>

@@ -33,6 +33,13 @@ const table = (
 const pairs = <T>(list: readonly T[]): T[][] =>
   Array.from({ length: Math.ceil(list.length / 2) }, (_, k) => list.slice(2 * k, 2 * k + 2));
 
+/** What the square code on a record says: enough to ask `verify --head` for it years later. */
+export const sealText = (r: {
+  readonly seq: number | null;
+  readonly chain: string | null;
+  readonly hash: string;
+}): string => `indaga record ${r.seq ?? '-'} chain ${r.chain ?? '-'} sha256 ${r.hash}`;
+
 /** The printable record: the owner's page first, then the record with its hash on every page. */
 export async function recordPdf(
   { report: r, release }: RecordView,
@@ -62,6 +69,20 @@ export async function recordPdf(
     },
     { text: inFonts(`Record of the assessment: ${r.tag}`), style: 'h1', pageBreak: 'before' },
     { text: inFonts(`${r.kind}. ${signed}`), margin: [0, 2, 0, 6] },
+    ...(release?.chain
+      ? [
+          {
+            columns: [
+              { qr: sealText(release), fit: 84, width: 96 },
+              {
+                text: `Record ${release.seq ?? ''} of the yard. Its link in the chain of all records, by which it is found again: ${release.chain}`,
+                fontSize: 8.5
+              }
+            ],
+            margin: [0, 2, 0, 8]
+          } satisfies Content
+        ]
+      : []),
     heading('Engine', true),
     table(['What', 'Value'], r.engine, ['40%', '*']),
     ...(r.decisions?.length

@@ -1,4 +1,6 @@
 import { caseKindSchema } from '$core/engine/case-kind.ts';
+import { whyNotSign } from '$lib/server/access/actor.ts';
+import { makeOwnerLink, ownerLinksOf, withdrawOwnerLink } from '$lib/server/access/store.ts';
 import { engineExists, factsAfter } from '$lib/server/store/engines.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { createSurvey, loadSurvey, surveysOf } from '$lib/server/store/surveys.ts';
@@ -12,6 +14,7 @@ export const load: PageServerLoad = ({ params, locals }) => {
   if (!latest || !loaded) error(404, 'There is no such engine.');
   const facts = factsAfter(params.id);
   return {
+    links: ownerLinksOf(params.id),
     surveys: list.map((s) => ({
       id: s.id,
       kind: s.kind,
@@ -41,5 +44,17 @@ export const actions: Actions = {
     if (!kind.success) return fail(400, { message: 'Choose the kind of case first.' });
     if (!engineExists(params.id)) error(404, 'There is no such engine.');
     redirect(303, `/surveys/${createSurvey(params.id, kind.data, locals.prefs.who)}/safe`);
+  },
+  link: ({ params, locals, url }) => {
+    if (!engineExists(params.id)) error(404, 'There is no such engine.');
+    const no = whyNotSign(locals.actor, 'an owner’s address');
+    if (no) return fail(403, { about: 'link', message: no });
+    return { about: 'link', address: `${url.origin}/o/${makeOwnerLink(params.id, locals.prefs.who)}` };
+  },
+  withdraw: async ({ request, params, locals }) => {
+    const no = whyNotSign(locals.actor, 'an owner’s address');
+    if (no) return fail(403, { about: 'link', message: no });
+    withdrawOwnerLink(String((await request.formData()).get('link') ?? ''), params.id);
+    return { about: 'link' };
   }
 };

@@ -83,7 +83,9 @@
                 >{/each}</select
             ></label
           >
-          {#if form?.message}<p class="text-error" role="alert">{form.message}</p>{/if}
+          {#if form && 'message' in form && !('about' in form)}<p class="text-error" role="alert">
+              {form.message}
+            </p>{/if}
           <button class="btn btn-primary w-full">Begin</button>
         </form>
       </details>
@@ -102,6 +104,32 @@
       <p class="mt-2">
         <a class="btn btn-outline btn-primary w-full" href="{base}/bundle.zip" download>Export with its photographs</a>
       </p>
+    </section>
+    <section aria-labelledby="owner-links">
+      <h2 id="owner-links">For the owner</h2>
+      <p class="text-sm">
+        An address that shows this engine’s signed record and its care, and nothing else of the yard.
+      </p>
+      {#if form?.about === 'link' && 'address' in form}
+        <p class="mt-1 border-l-4 border-success pl-3 text-sm break-all" role="status">
+          {form.address}<span class="block">Shown this once: send it to the owner now.</span>
+        </p>
+      {:else if form?.about === 'link' && 'message' in form}<p class="font-medium text-error" role="alert">
+          {form.message}
+        </p>{/if}
+      <ul class="mt-1">
+        {#each data.links as l (l.id)}
+          <li class="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1 text-sm">
+            <span>Made {sayDate(l.createdAt, 'd MMM yyyy')}{l.by ? ` by ${l.by}` : ''}</span>
+            <form method="POST" action="?/withdraw">
+              <input type="hidden" name="link" value={l.id} /><button class="plain-link tap">Withdraw</button>
+            </form>
+          </li>
+        {/each}
+      </ul>
+      <form method="POST" action="?/link" class="mt-2">
+        <button class="btn btn-outline btn-primary w-full">Make an address</button>
+      </form>
     </section>
     {#if data.changes.length}
       <section>

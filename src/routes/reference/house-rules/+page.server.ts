@@ -1,6 +1,7 @@
 import { numberRuleIds, numberRules, ruleStep, type HouseRules } from '$core/house-rules/rules.ts';
 import { topicIds, topics } from '$core/house-rules/topics.ts';
 import { parseQuantity, say } from '$core/units/index.ts';
+import { whyNotSign } from '$lib/server/access/actor.ts';
 import { currentRules, saveRules } from '$lib/server/store/house-rules.ts';
 import { fail } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -12,6 +13,8 @@ export const actions: Actions = {
     const form = await request.formData();
     const errors: Record<string, string> = {};
     const typed: Record<string, string> = {};
+    const no = whyNotSign(locals.actor, 'a house rule');
+    if (no) return fail(403, { errors, typed, saved: false, message: no });
     const schools: Record<string, string> = {};
     const numbers: Record<string, number> = {};
     for (const id of topicIds) {
@@ -31,9 +34,9 @@ export const actions: Actions = {
         errors[id] = `Between ${said(rule, rule.min)} and ${said(rule, rule.max)}, please.`;
       else numbers[id] = parsed.si;
     }
-    if (Object.keys(errors).length) return fail(400, { errors, typed, saved: false });
+    if (Object.keys(errors).length) return fail(400, { errors, typed, saved: false, message: '' });
     const { knowledge } = currentRules().rules;
     saveRules({ schools, numbers, ...(knowledge ? { knowledge } : {}) } as HouseRules, locals.prefs.who);
-    return { errors, typed, saved: true };
+    return { errors, typed, saved: true, message: '' };
   }
 };

@@ -20,6 +20,7 @@
     </div>
     <button class="btn btn-primary">Save the rules</button>
   </div>
+  {#if form?.message}<p class="font-semibold text-error" role="alert">{form.message}</p>{/if}
   {#if form?.saved}<p class="font-semibold text-success" role="status">
       Saved. Judgements follow from now on; signed records keep theirs.
     </p>{/if}

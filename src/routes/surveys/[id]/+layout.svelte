@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { placeOf } from '$lib/ui/marks/move-place.ts';
   import { leakTask } from '$core/stations/compression/leak.ts';
   import { goto, preloadCode } from '$app/navigation';
@@ -90,7 +91,7 @@
         r.active?.postMessage({ keep: ['/', ...pages.map((p) => `${base}/${p}`)] })
       );
     }, 6000);
-    const tick = setInterval(() => (session.now = new Date()), 15_000);
+    const tick = setInterval(() => (session.now = serverClock.date()), 15_000);
     // What others add is told by the server; asked for every minute besides, where nothing is told.
     const others = new Others(data.session.surveyId, () => void session.outbox.flush());
     const wake = (): void => void session.outbox.flush();
@@ -206,6 +207,9 @@
   <HoldBanner holds={raised} {base} onoverride={(hold, reason) => session.override(hold, reason)} />
 </div>
 <WaitBar />
+{#if session.outbox.why && session.outbox.state === 'kept'}
+  <p class="no-print border-l-4 border-warning px-3 py-1 font-medium" role="status">{session.outbox.why}</p>
+{/if}
 {#if session.outbox.unkept}
   <p class="mb-2 border-2 border-warning p-2 font-medium text-warning" role="alert">
     This browser’s store is full: keep this page open until everything is sent, or free some space.

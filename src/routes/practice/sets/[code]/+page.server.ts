@@ -1,4 +1,5 @@
 import { codeOf, difficulties, setOf, themes } from '$core/practice/set-code.ts';
+import { maySign } from '$lib/server/access/actor.ts';
 import { begin, boardOf, deedsOf } from '$lib/server/practice/store.ts';
 import { error, fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -20,20 +21,23 @@ export const load: PageServerLoad = ({ params, locals, depends }) => {
     mine: board
       .filter((a) => a.who === locals.prefs.who)
       .map((a) => ({ number: a.number, over: a.statement !== null })),
-    board: board.map((a) => ({
-      who: a.who || 'no name',
-      number: a.number,
-      over: a.statement !== null,
-      deeds: deedsOf(a.id),
-      result: a.result && {
-        minutes: a.result.minutes,
-        regret: a.result.regret,
-        brier: a.result.brier,
-        baseline: a.result.baseline,
-        broken: a.result.broken,
-        asked: a.result.asked
-      }
-    }))
+    // Who learns sees his own; who teaches sees everybody's.
+    board: board
+      .filter((a) => maySign(locals.actor) || a.who === locals.prefs.who)
+      .map((a) => ({
+        who: a.who || 'no name',
+        number: a.number,
+        over: a.statement !== null,
+        deeds: deedsOf(a.id),
+        result: a.result && {
+          minutes: a.result.minutes,
+          regret: a.result.regret,
+          brier: a.result.brier,
+          baseline: a.result.baseline,
+          broken: a.result.broken,
+          asked: a.result.asked
+        }
+      }))
   };
 };
 

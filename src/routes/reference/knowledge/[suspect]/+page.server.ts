@@ -8,6 +8,7 @@ import {
   type Strength
 } from '$core/diagnosis/knowledge/shape.ts';
 import type { HouseRules } from '$core/house-rules/rules.ts';
+import { whyNotSign } from '$lib/server/access/actor.ts';
 import { currentRules, saveRules } from '$lib/server/store/house-rules.ts';
 import { error, fail } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -50,6 +51,8 @@ export const actions: Actions = {
     const id = params.suspect;
     if (!suspectById.has(id)) error(404, 'Nothing known here has this name.');
     const typed = String(form.get('prior') ?? '').trim();
+    const no = whyNotSign(locals.actor, 'a house rule');
+    if (no) return fail(403, { typed, message: no, saved: false });
     const percent = typed === '' ? undefined : Number(typed.replace(',', '.').replace(/\s*%$/, ''));
     if (percent !== undefined && !(percent >= 0 && percent <= 100))
       return fail(400, { typed, message: 'A share from 0 to 100, or empty for ours.', saved: false });

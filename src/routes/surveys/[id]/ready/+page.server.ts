@@ -1,4 +1,5 @@
 import { assess } from '$core/assess.ts';
+import { whyNotSign } from '$lib/server/access/actor.ts';
 import { sign } from '$lib/server/store/releases.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { error, fail, redirect } from '@sveltejs/kit';
@@ -7,9 +8,10 @@ import type { Actions } from './$types';
 export const actions: Actions = {
   default: async ({ request, params, locals }) => {
     const form = await request.formData();
-    const name = String(form.get('name') ?? '')
-      .trim()
-      .slice(0, 120);
+    // Where people sign in, a record carries the name that did.
+    const name = (locals.actor ? (locals.actor.name ?? '') : String(form.get('name') ?? '')).trim().slice(0, 120);
+    const no = whyNotSign(locals.actor, 'a record');
+    if (no) return fail(403, { name, message: no });
     if (name.length < 2) return fail(400, { name, message: 'Sign with your name: it stands under the record.' });
     const loaded = loadSurvey(params.id);
     if (!loaded) error(404, 'There is no such assessment.');

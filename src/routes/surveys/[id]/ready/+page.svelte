@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import { sayDate } from '$lib/ui/marks/day.ts';
   import { following } from '$core/stages.ts';
   import { historyItems } from '$core/engine/profile.ts';
@@ -176,15 +177,23 @@
           ? 'Every gate is through.'
           : `${gates.filter((g) => !g.passes).length} of ${gates.length} gates are closed.`}
       </p>
-      <label class="block"
-        ><span class="label-caps">Your name</span><input
-          class="input w-full"
-          name="name"
-          value={form?.name ?? data.prefs.who}
-          maxlength="120"
-          autocomplete="name"
-        /></label
-      >
+      {#if data.access}
+        <p>
+          Signed as <strong dir="auto">{data.prefs.who || 'nobody yet'}</strong>.
+          <a class="plain-link tap" href="/people?back={encodeURIComponent(page.url.pathname)}">Sign in with your PIN</a
+          >
+        </p>
+      {:else}
+        <label class="block"
+          ><span class="label-caps">Your name</span><input
+            class="input w-full"
+            name="name"
+            value={form?.name ?? data.prefs.who}
+            maxlength="120"
+            autocomplete="name"
+          /></label
+        >
+      {/if}
       {#if form?.message}<p class="font-medium text-error" role="alert">{form.message}</p>{/if}
       {#if unsent}<p class="text-warning">
           {unsent}

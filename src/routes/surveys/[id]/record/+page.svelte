@@ -72,8 +72,16 @@
       </p>
       <p class="text-sm break-all">SHA-256 of the record: <span class="font-mono">{data.release.hash}</span></p>
       {#if data.release.chain}<p class="text-sm break-all">
-          Its link in the chain of all records: <span class="font-mono">{data.release.chain}</span>
+          Record {data.release.seq}; its link in the chain of all records:
+          <span class="font-mono">{data.release.chain}</span>
         </p>{/if}
+      {#if data.code}<img
+          src="data:image/svg+xml;utf8,{encodeURIComponent(data.code)}"
+          alt="Square code with the record’s hash and link"
+          width="112"
+          height="112"
+          class="mt-2 bg-white"
+        />{/if}
     {:else}<p class="font-semibold text-warning">Preview: not signed. This is how it stands now.</p>{/if}
   </section>
   <section>

@@ -1,0 +1,63 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { Piscina } from 'piscina';
+import { log } from '../log.ts';
+import type { TaskName, Tasks } from './tasks.ts';
+
+/** So many at once, so many more that wait, and for how long one may run, ms. */
+const THREADS = 2;
+const WAITING = 24;
+const LONGEST = 60_000;
+
+/** What cannot be taken on now, in a sentence for whoever asked. */
+export class Busy extends Error {
+  constructor(message: string) {
+    super(message);
+    this.name = 'Busy';
+  }
+}
+
+const file = path.resolve('build', 'work.mjs');
+let pool: Piscina | undefined;
+function threads(): Piscina | undefined {
+  // In tests and while developing there is no bundle: the work is done here.
+  if (!fs.existsSync(file) || process.env.VITEST || process.env.INDAGA_THREADS === '0') return undefined;
+  return (pool ??= new Piscina({
+    filename: file,
+    minThreads: 0,
+    maxThreads: THREADS,
+    maxQueue: WAITING,
+    idleTimeout: 60_000,
+    resourceLimits: { maxOldGenerationSizeMb: 1024 }
+  }));
+}
+
+/**
+ * Does one heavy task beside the requests.
+ * @throws Busy when too many wait already, or it took too long
+ */
+export async function inThread<N extends TaskName>(
+  name: N,
+  ...args: Parameters<Tasks[N]>
+): Promise<Awaited<ReturnType<Tasks[N]>>> {
+  const there = threads();
+  if (!there) {
+    const { tasks } = await import('./tasks.ts');
+    return (await (tasks[name] as (...a: unknown[]) => unknown)(...args)) as Awaited<ReturnType<Tasks[N]>>;
+  }
+  if (there.queueSize >= WAITING) throw new Busy('Too much is being worked on here. Try again in a minute.');
+  const signal = AbortSignal.timeout(LONGEST);
+  try {
+    return (await there.run({ name, args }, { signal })) as Awaited<ReturnType<Tasks[N]>>;
+  } catch (err) {
+    if (!signal.aborted) throw err;
+    log.error({ name }, 'a task took too long and was ended');
+    throw new Busy('This took longer than a minute and was ended. Nothing was changed.');
+  }
+}
+
+/** How much is under way, for `/health`. */
+export const queues = (): { readonly waiting: number; readonly threads: number } => ({
+  waiting: pool?.queueSize ?? 0,
+  threads: pool?.threads.length ?? 0
+});

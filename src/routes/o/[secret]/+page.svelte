@@ -1,0 +1,55 @@
+<script lang="ts">
+  import { sayDate } from '$lib/ui/marks/day.ts';
+  import { page } from '$app/state';
+
+  let { data } = $props();
+  const parts = $derived(
+    data.signed
+      ? ([
+          ['What was found', data.signed.owner.found],
+          ['What was done', data.signed.owner.done],
+          ['What is left', data.signed.owner.left],
+          ['What comes next', data.signed.owner.next]
+        ] as const)
+      : []
+  );
+</script>
+
+<svelte:head><title>{data.tag} · Indaga</title></svelte:head>
+
+<article class="mx-auto max-w-3xl">
+  <h1 dir="auto">{data.tag}</h1>
+  <p>{data.name}{data.serial ? `, serial ${data.serial}` : ''}</p>
+  {#if data.signed}
+    <section class="panel mt-3 p-4" aria-labelledby="signed">
+      <h2 id="signed">Ready for service, {sayDate(data.signed.at, 'd MMMM yyyy')}</h2>
+      <p>Signed by {data.signed.by}. {data.signed.owner.greeting}</p>
+      <div class="mt-3 grid gap-4 sm:grid-cols-2">
+        {#each parts as [title, list] (title)}<div>
+            <h3>{title}</h3>
+            <ul class="list-disc pl-5">
+              {#each list as line, k (k)}<li class="break-words">{line}</li>{/each}
+            </ul>
+          </div>{/each}
+      </div>
+      <p class="mt-3">
+        <a class="btn btn-primary" href="/o/{page.params.secret}/record.pdf">The whole record (PDF)</a>
+      </p>
+      <p class="mt-2 text-sm break-all">SHA-256 of the record: <span class="font-mono">{data.signed.hash}</span></p>
+    </section>
+  {:else}
+    <p class="panel mt-3 p-4">Nothing is signed yet: the yard is at work on it, or waits for your word.</p>
+  {/if}
+  {#if data.due.length}
+    <section class="mt-4" aria-labelledby="due">
+      <h2 id="due">What it asks for next</h2>
+      <ul>
+        {#each data.due as d (d.id)}<li class="border-t border-line py-1.5">
+            <strong>{d.title}</strong>{d.on ? `, by ${sayDate(d.on, 'd MMM yyyy')}` : ''}
+            <span class="block text-sm">{d.because}</span>
+          </li>{/each}
+      </ul>
+    </section>
+  {/if}
+  <p class="mt-4 text-sm">The maker’s manual and local rules stand above this page.</p>
+</article>

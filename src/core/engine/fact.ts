@@ -1,9 +1,9 @@
 import { instantSchema } from '../units/instant.ts';
 import * as z from 'zod/mini';
 import type { Item } from '../items/item.ts';
-import { cardEntrySchema } from './card.ts';
+import { cardEntrySchema, cardIds } from './card.ts';
 import type { Engine } from './engine.ts';
-import { limits, manualValueOf, type LimitId } from './limits.ts';
+import { limitIds, limits, manualValueOf, type LimitId } from './limits.ts';
 import { historyItems, identityItems, profileItems } from './profile.ts';
 
 export const factGroups = { identity: identityItems, profile: profileItems, history: historyItems } as const;
@@ -59,6 +59,14 @@ export const factSchema = z
     }
   });
 
+const keysOf: Readonly<Record<(typeof engineGroups)[number], readonly string[]>> = {
+  identity: Object.keys(identityItems),
+  profile: Object.keys(profileItems),
+  history: Object.keys(historyItems),
+  manual: limitIds,
+  card: cardIds
+};
+
 /** Folds facts, oldest first, into the engine they describe; the latest word on each field counts. */
 export function engineOf(facts: readonly Pick<Fact, 'path' | 'value'>[]): Engine {
   const groups = new Map<string, Map<string, unknown>>(engineGroups.map((g) => [g, new Map()]));
@@ -68,8 +76,18 @@ export function engineOf(facts: readonly Pick<Fact, 'path' | 'value'>[]): Engine
     if (fact.value === null) group?.delete(fact.path.slice(dot + 1));
     else group?.set(fact.path.slice(dot + 1), fact.value);
   }
-  const { card, ...rest } = Object.fromEntries([...groups].map(([g, values]) => [g, Object.fromEntries(values)]));
-  return { ...rest, ...(groups.get('card')!.size ? { card } : {}) } as unknown as Engine;
+  // In the order of the definitions, whatever was said first: an engine is written the same way each time.
+  const inOrder = (g: (typeof engineGroups)[number]): object => {
+    const said = groups.get(g)!;
+    return Object.fromEntries(keysOf[g].flatMap((k) => (said.has(k) ? [[k, said.get(k)]] : [])));
+  };
+  return {
+    identity: inOrder('identity'),
+    profile: inOrder('profile'),
+    history: inOrder('history'),
+    manual: inOrder('manual'),
+    ...(groups.get('card')!.size ? { card: inOrder('card') } : {})
+  } as unknown as Engine;
 }
 
 /** The facts that would make this engine, for import. */

@@ -25,7 +25,11 @@ type Series = Extract<Item, { kind: 'series' }>;
 
 /** "48 74 88 95 psi": numbers apart by spaces, semicolons or slashes; a unit at the end counts for all. */
 export function splitSeries(typed: string): string[] {
-  const parts = typed.trim().split(/[\s;/]+(?=\d)/);
+  // White space is made one space first: a long stretch of it would be gone over once for each of its characters.
+  const parts = typed
+    .trim()
+    .replace(/\s+/g, ' ')
+    .split(/[ ;/]{1,3}(?=\d)/);
   const unit = /^[\d.,]+\s*([^\d.,\s].*)$/.exec(parts.at(-1) ?? '')?.[1] ?? '';
   return parts.map((p) => (/[^\d.,\s]/.test(p) ? p : `${p} ${unit}`.trim()));
 }

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { entryKinds, entryTypes } from '../record/entries.ts';
 import { SURVEY_FORMAT, SURVEY_VERSION, type SurveyFile } from '../record/survey-file.ts';
+import { wrongReference } from './references.ts';
 import { surveyFileSchema } from './schema.ts';
 
 // A file's author reads these sentences; the pages bring their own.
@@ -56,7 +57,11 @@ function doubles(survey: SurveyFile): ReadResult {
       seen.add(entry.id);
     }
   }
-  return { ok: true, survey };
+  const wrong = wrongReference(survey);
+  if (!wrong) return { ok: true, survey };
+  const { list } = entryKinds[wrong.entry.type];
+  const k = (survey[list] ?? []).findIndex((e) => e.id === wrong.entry.body.id);
+  return refuse(`${list}[${k}].${wrong.field}`, wrong.message);
 }
 
 const pathOf = (path: readonly PropertyKey[]): string =>

@@ -17,13 +17,17 @@ const fonts: readonly (readonly [RegExp, FontRun['font']])[] = [
 /** Characters the Latin face has: Latin-1, general punctuation and a few signs. */
 const latin = /[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u2000-\u206f\u20ac\u2122\u2212\u2215\n\t]/;
 
+/** No word is this long: what is without a space for longer is cut, since a line breaker tries every place in it. */
+const LONGEST_WORD = 80;
+const unbroken = new RegExp(`\\S{${LONGEST_WORD}}(?=\\S)`, 'gu');
+
 /**
  * Splits text into runs that each have a face with its letters: a PDF has no fallback of its own.
  * What no face here has (pictographs, East Asian scripts) becomes a small sign instead of nothing. The sign for ohm is the letter.
  */
 export function inFonts(text: string): FontRun[] {
   const runs: { text: string; font: FontRun['font'] }[] = [];
-  for (const { segment } of new Intl.Segmenter().segment(text.normalize('NFC'))) {
+  for (const { segment } of new Intl.Segmenter().segment(text.normalize('NFC').replace(unbroken, '$& '))) {
     const found = fonts.find(([re]) => re.test(segment))?.[1];
     const font = found ?? 'Barlow';
     const shown = found || [...segment].every((c) => latin.test(c)) ? segment : '¤';

@@ -5,6 +5,7 @@ import { factSchema } from '../../../core/engine/fact.ts';
 import { contextWithWork } from '../../../core/jobs/work.ts';
 import { doesSomething, holdsOf, refusal } from '../../../core/holds/index.ts';
 import type { Reading } from '../../../core/record/reading.ts';
+import { wrongReferenceOf } from '../../../core/survey/references.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
 import { withEntries, type Entry } from '../../../core/record/entries.ts';
 import type { Batch, BatchAnswer } from '../../../core/survey/wire.ts';
@@ -94,6 +95,8 @@ class Growing {
   }
   /** Why an entry may not be taken, in one sentence; nothing when it may. */
   refusalOf(entry: Entry): string | undefined {
+    const reference = wrongReferenceOf(this.survey, entry);
+    if (reference) return `Not saved: ${reference.message.charAt(0).toLowerCase()}${reference.message.slice(1)}`;
     if (entry.type !== 'reading' || entry.body.withdrawn) return undefined;
     const { what, value } = entry.body;
     const misplaced = wrongCylinder(this.survey, entry.body);

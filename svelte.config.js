@@ -10,7 +10,7 @@ export default {
     typescript: {
       config: (config) => ({
         ...config,
-        include: [...config.include, '../demo/**/*.ts', '../e2e/**/*.ts', '../perf/**/*.ts']
+        include: [...config.include, '../demo/**/*.ts', '../e2e/**/*.ts', '../perf/**/*.ts', '../faults/**/*.ts']
       })
     },
     csp: {

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { deviceTime, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'head' });
@@ -185,6 +185,7 @@ test('a case test by a fake clock: held on the low stage after being told to hol
   page
 }) => {
   await page.clock.install();
+  await deviceTime(page);
   const base = await takeIn(page, 'Case');
   await page.goto(`${base}/gear`);
   await ready(page);

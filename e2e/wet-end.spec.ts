@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { deviceTime, noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'wet-end' });
@@ -27,6 +27,7 @@ async function temperatures(page: Page, celsius: readonly number[], every = '00:
 
 test('a first run by a fake clock: weak stream and a rising fit lead to stop, with a cause', async ({ page }) => {
   await page.clock.install();
+  await deviceTime(page);
   const base = await takeIn(page, 'Hot');
   await page.goto(`${base}/run`);
   await ready(page);
@@ -61,6 +62,7 @@ test('a run outlives a reload; weak stream at a normal temperature is the outlet
   page
 }) => {
   await page.clock.install();
+  await deviceTime(page);
   const base = await takeIn(page, 'Dribble');
   await freeToRun(page, base);
   await page.getByRole('button', { name: 'It runs: start the clock' }).click();

@@ -7,6 +7,7 @@ import path from 'node:path';
 import zlib from 'node:zlib';
 import { firstEntry, htmlWeight, liveToOther } from './screens.mjs';
 import { workRows } from './work-rows.mjs';
+import { largeRows, loadRows } from './load.mjs';
 import { largeYard, median, time, up } from './large-yard.mjs';
 import { bin, root, run, start } from '../scripts/tools.mjs';
 import { calibration } from './calibration-table.mjs';
@@ -319,6 +320,9 @@ try {
   rows.push(await firstEntry({ browser, origin }));
   rows.push(await liveToOther({ browser, origin, survey: tag('Dunlin') }));
   await browser.close();
+  // Last, since it records and imports.
+  rows.push(...(await loadRows({ origin, pid: server.pid, seconds: Number(process.env.LOAD_SECONDS ?? 60) })));
+  rows.push(...(await largeRows({ port: port + 3, env, quiet })));
 } finally {
   server.kill('SIGKILL');
   bareServer.kill('SIGKILL');

@@ -2,7 +2,10 @@
 // host from the request, so that the same installation answers at localhost, at 127.0.0.1 and to a tablet on the network
 // without being told its address; behind a proxy set ORIGIN, or let the proxy send x-forwarded-proto.
 import compression from 'compression';
+import fs from 'node:fs';
 import http from 'node:http';
+import https from 'node:https';
+import path from 'node:path';
 import { constants } from 'node:zlib';
 
 // A bundle with its photographs is the only thing that is large; everything else is refused by its announced length before it is read.
@@ -51,8 +54,22 @@ const compressed = compression({
   filter: (request, response) =>
     !String(response.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(request, response)
 });
-const server = http.createServer((request, response) => {
-  request.headers['x-forwarded-proto'] ??= 'http';
+// A directory of `npm run certificate`: the server speaks https itself. Behind a proxy that does, leave it out.
+const certificate = process.env.INDAGA_CERTIFICATE;
+const read = (name) => {
+  try {
+    return fs.readFileSync(path.join(certificate, name));
+  } catch {
+    return stop(
+      10,
+      `INDAGA_CERTIFICATE names ${certificate}, where ${name} cannot be read. Make one: npm run certificate.`
+    );
+  }
+};
+const tls = certificate ? { cert: read('server.crt'), key: read('server.key') } : undefined;
+const protocol = tls ? 'https' : 'http';
+const answer = (request, response) => {
+  request.headers['x-forwarded-proto'] ??= protocol;
   if (tooLarge(request)) {
     response.statusCode = 413;
     response.setHeader('connection', 'close');
@@ -65,7 +82,8 @@ const server = http.createServer((request, response) => {
       response.end('There is nothing at this address.');
     })
   );
-});
+};
+const server = tls ? https.createServer(tls, answer) : http.createServer(answer);
 server.on('error', (err) => {
   const why = {
     EADDRINUSE: `Port ${port} is in use by another program. Stop that one, or name another: PORT=${port === 65_535 ? 3000 : port + 1}.`,
@@ -75,7 +93,7 @@ server.on('error', (err) => {
   }[err.code ?? ''];
   stop(9, why ?? `Indaga cannot listen on ${host}:${port}: ${err.message}`);
 });
-server.listen(port, host, () => console.log(`Indaga listens on http://${host}:${port}`));
+server.listen(port, host, () => console.log(`Indaga listens on ${protocol}://${host}:${port}`));
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.on(signal, () => {
     server.close(() => process.exit(0));

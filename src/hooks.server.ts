@@ -1,6 +1,6 @@
 import { building } from '$app/environment';
 import { COOKIE, readPreferences } from '$lib/preferences';
-import { accessNeeded, isOurs } from '$lib/server/access/hosts.ts';
+import { accessNeeded, isOurs, shownOrigin } from '$lib/server/access/hosts.ts';
 import { setupAddress } from '$lib/server/access/setup.ts';
 import { deviceOf } from '$lib/server/access/store.ts';
 import { database } from '$lib/server/db/open.ts';
@@ -17,9 +17,7 @@ export const init: ServerInit = () => {
   if (building) return;
   database();
   startBackups();
-  const address = setupAddress(
-    process.env.ORIGIN ?? `http://${process.env.HOST ?? '127.0.0.1'}:${process.env.PORT ?? 3000}`
-  );
+  const address = setupAddress(shownOrigin());
   if (address)
     console.log(
       `Nobody can come in yet. Open this address once, on this network, to set the passphrase:\n  ${address}`

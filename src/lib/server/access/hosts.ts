@@ -51,3 +51,14 @@ export function accessNeeded(env: NodeJS.ProcessEnv = process.env): boolean {
   const behind = env.ORIGIN ? originHost() : undefined;
   return !isLoopback((env.HOST ?? '127.0.0.1').toLowerCase()) || (behind !== undefined && !isLoopback(behind));
 }
+
+/** The address to print for a server that is bound to HOST: of one bound to everything, an address that another device can open. */
+export function shownOrigin(env: NodeJS.ProcessEnv = process.env): string {
+  if (env.ORIGIN) return env.ORIGIN;
+  const host = env.HOST ?? '127.0.0.1';
+  const lan = Object.values(os.networkInterfaces())
+    .flat()
+    .find((a) => a && !a.internal && a.family === 'IPv4')?.address;
+  const shown = host === '0.0.0.0' || host === '::' ? (lan ?? 'localhost') : host.includes(':') ? `[${host}]` : host;
+  return `${env.INDAGA_CERTIFICATE ? 'https' : 'http'}://${shown}:${env.PORT ?? 3000}`;
+}

@@ -49,20 +49,26 @@ describe('the server’s time on a device', () => {
     state.rested = 90 * MINUTE;
     expect(clock.now()).toBe(noon + 90 * MINUTE);
   });
-  it('a slow answer does not replace a quick one; an old one it does', () => {
-    const { clock, state } = device(0);
-    const tell = (late: number): void => {
+  it('a quicker answer makes it closer; a slower one changes nothing', () => {
+    const { clock, state } = device(10 * MINUTE);
+    const tell = (trip: number, back: number): void => {
       const asked = clock.asked();
-      state.true += late;
-      // As an answer that was long on its way back.
-      clock.answered(new Date(state.true - late).toISOString(), asked);
+      state.true += trip;
+      clock.answered(new Date(state.true - back).toISOString(), asked);
     };
-    tell(20);
-    tell(9000);
-    expect(Math.abs(clock.now() - state.true)).toBeLessThan(50);
-    state.true += 10 * MINUTE;
-    tell(9000);
-    expect(Math.abs(clock.now() - state.true)).toBeGreaterThan(1000);
+    tell(1500, 1500);
+    expect(Math.abs(clock.now() - state.true)).toBeGreaterThan(500);
+    tell(20, 10);
+    expect(Math.abs(clock.now() - state.true)).toBeLessThan(20);
+    tell(9000, 9000);
+    expect(Math.abs(clock.now() - state.true)).toBeLessThan(20);
+  });
+  it('what was set ahead is put right by the next answer', () => {
+    const { clock, state } = device(0);
+    clock.answered(new Date(noon).toISOString(), clock.asked());
+    state.off = 120 * MINUTE;
+    clock.answered(new Date(state.true).toISOString(), clock.asked());
+    expect(clock.now()).toBe(state.true);
   });
   it('is known on a page that opens without a connection', () => {
     const d = device(10 * MINUTE);

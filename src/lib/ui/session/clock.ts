@@ -15,8 +15,8 @@ interface Measured {
 const KEY = 'indaga-clock';
 /** A device this close is right: its own time is used as it is, ms. */
 const CLOSE = 1000;
-/** A slower answer does not replace a quicker one for so long, ms. */
-const FRESH = 300_000;
+/** Clocks further apart than this show different times, ms. */
+const PARTED = 2000;
 
 export class ServerClock {
   private measured: Measured | undefined;
@@ -39,7 +39,12 @@ export class ServerClock {
     const [mono, wall] = [this.mono(), this.wall()];
     const trip = Math.max(0, mono - asked);
     const old = this.measured;
-    if (old && trip > 1.5 * old.trip + 50 && mono - old.mono < FRESH) return;
+    // The monotonic clock is better than any answer: measured anew only where the two clocks of the device part, as after a sleep or
+    // when it was set, or to know it more closely.
+    if (old) {
+      const parted = Math.abs(mono - old.mono - (wall - old.wall)) > PARTED;
+      if (!parted && (trip >= old.trip || Math.abs(told + trip / 2 - this.now()) > PARTED)) return;
+    }
     this.measured = { server: told + trip / 2, mono, wall, trip };
     try {
       this.store?.setItem(KEY, String(Math.round(this.measured.server - wall)));

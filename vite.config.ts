@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import type { Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 
-/** What runs in worker threads, as a file of its own beside what the adapter has written. */
+/** What runs in worker threads, and the tools of an installation without compilers, as files of their own beside what the adapter has written. */
 const workerThreads: Plugin = {
   name: 'indaga-worker-threads',
   apply: 'build',
@@ -15,8 +15,14 @@ const workerThreads: Plugin = {
       if (!fs.existsSync('build/handler.js')) return;
       const { build } = await import('esbuild');
       await build({
-        entryPoints: ['src/lib/server/work/worker.ts'],
-        outfile: 'build/work.mjs',
+        entryPoints: {
+          work: 'src/lib/server/work/worker.ts',
+          'tools/backup': 'src/cli/backup.ts',
+          'tools/restore': 'src/cli/restore.ts',
+          'tools/verify': 'src/cli/verify.ts'
+        },
+        outdir: 'build',
+        outExtension: { '.js': '.mjs' },
         bundle: true,
         platform: 'node',
         format: 'esm',

@@ -1,8 +1,9 @@
 import { backupOverdue } from '$lib/server/files/scheduled-backup.ts';
-import { isYardFilter, yardFilters, yardPage } from '$lib/server/store/yard.ts';
+import { isYardFilter, judgedInTurn, yardFilters, yardPage } from '$lib/server/store/yard.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals, url }) => {
+export const load: PageServerLoad = async ({ locals, url }) => {
+  await judgedInTurn(locals.prefs.units);
   const search = (url.searchParams.get('q') ?? '').slice(0, 80);
   const page = Math.min(10_000, Math.max(1, Math.floor(Number(url.searchParams.get('page')) || 1)));
   const asked = url.searchParams.get('show');

@@ -1,12 +1,13 @@
 import { judged, withAdvice, type Assessment } from '../../core/assess.ts';
 import { advise, type Advice } from '../../core/advice/advice.ts';
-import { decide, type Decision } from '../../core/decision/decide.ts';
+import type { Decision } from '../../core/decision/decide.ts';
 import type { SurveyFile } from '../../core/record/survey-file.ts';
 import type { System } from '../../core/units/index.ts';
+import { inThread } from './work/pool.ts';
 
 interface Kept {
   readonly advice: Map<string, Advice>;
-  readonly decision: Map<string, Decision>;
+  readonly decision: Map<string, Promise<Decision>>;
 }
 /** By the survey they are of: a stored survey is one object until something is added to it. */
 const kept = new WeakMap<SurveyFile, Kept>();
@@ -37,6 +38,10 @@ export const assessed = (survey: SurveyFile, now: Date, units: System): Assessme
 /** Draws of the first view; the page draws more in a worker. */
 const DRAWS = 4000;
 
-/** What to do with the engine, by fewer draws than the page makes. */
-export const decisionOf = (survey: SurveyFile, now: Date, units: System): Decision =>
-  remembered(of(survey).decision, units, () => decide(judged(survey, now, units), DRAWS));
+/** What to do with the engine, by fewer draws than the page makes; worked out beside the requests and kept for a quarter of an hour. */
+export const decisionOf = (survey: SurveyFile, now: Date, units: System): Promise<Decision> =>
+  remembered(of(survey).decision, units, () => {
+    const made = inThread('decide', survey, now.toISOString(), units, DRAWS);
+    made.catch(() => of(survey).decision.clear());
+    return made;
+  });

@@ -1,3 +1,4 @@
+import { judgedInTurn } from '$lib/server/store/yard.ts';
 import { pickJobs } from '$core/schedule/picker.ts';
 import { partLines } from '$core/parts/lines.ts';
 import { dateSchema } from '$core/record/work.ts';
@@ -9,7 +10,8 @@ import { pinSchema } from '$core/schedule/settings.ts';
 import { fail } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals, url }) => {
+export const load: PageServerLoad = async ({ locals, url }) => {
+  await judgedInTurn(locals.prefs.units);
   const data = benchData(locals.prefs.units);
   const { plan, today } = firstPlan(data.input);
   const minutes = Math.min(1440, Math.max(0, Number(url.searchParams.get('minutes')) || 0));

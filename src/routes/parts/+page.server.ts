@@ -1,3 +1,4 @@
+import { judgedInTurn } from '$lib/server/store/yard.ts';
 import { partLines } from '$core/parts/lines.ts';
 import { partStates, type Offer, type PartLine, type PartState } from '$core/record/work.ts';
 import { parseQuantity } from '$core/units/index.ts';
@@ -8,7 +9,8 @@ import { fail } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals, url }) => {
+export const load: PageServerLoad = async ({ locals, url }) => {
+  await judgedInTurn(locals.prefs.units);
   const engine = url.searchParams.get('engine') ?? undefined;
   return {
     orders: ordersOf(locals.prefs.units, engine),

@@ -1,4 +1,4 @@
-import { recordOf } from '../record.ts';
+import { lastRelease } from '../store/releases.ts';
 import { loadSurvey } from '../store/surveys.ts';
 import type { System } from '../../../core/units/index.ts';
 import { inThread } from '../work/pool.ts';
@@ -15,24 +15,27 @@ export interface Pdf {
 
 /** The PDF of an assessment: of its signed record, else a preview. Nothing where there is no such assessment. */
 export async function pdfOf(surveyId: string, units: System): Promise<Pdf | undefined> {
-  const view = recordOf(surveyId, units);
   const survey = loadSurvey(surveyId)?.survey;
-  if (!view || !survey) return undefined;
-  const make = async (): Promise<Uint8Array> =>
-    inThread('recordPdf', view, await picturesFor(survey, view.release?.at));
-  const { tag } = view.report;
-  if (!view.release) return { tag, pdf: await make() };
-  const key = view.release.hash;
+  if (!survey) return undefined;
+  const signed = lastRelease(surveyId);
+  const pictures = await picturesFor(survey, signed?.at);
+  if (!signed)
+    return {
+      tag: survey.engine.identity.tag ?? 'no tag',
+      pdf: await inThread('previewPdf', survey, new Date().toISOString(), units, pictures)
+    };
+  const { record, ...release } = signed;
+  const key = release.hash;
   let pdf = made.get(key);
   if (!pdf) {
-    pdf = make();
+    pdf = inThread('recordPdf', { report: record.report, release }, pictures);
     made.set(key, pdf);
     pdf.catch(() => made.delete(key));
     if (made.size > KEPT) made.delete(made.keys().next().value!);
   }
-  return { tag, pdf: await pdf };
+  return { tag: record.report.tag, pdf: await pdf };
 }
 
 /** Only what was signed. */
 export const signedPdf = async (surveyId: string, units: System): Promise<Pdf | undefined> =>
-  recordOf(surveyId, units)?.release ? pdfOf(surveyId, units) : undefined;
+  lastRelease(surveyId) ? pdfOf(surveyId, units) : undefined;

@@ -54,9 +54,11 @@ export const PAGE = 20;
 /** A line that the clock changes is judged anew after a minute, any other after an hour, ms. */
 const TICK = 60_000;
 const OLD = 3_600_000;
-/** One request judges so many at least, and goes on for so long, ms; the rest is done between requests. */
+/** So many that grew old are judged anew in one turn. */
 const AT_LEAST = 40;
-const BUDGET = 400;
+/** A request waits so long for its turn, ms, and judges so many itself. */
+const BUDGET = 800;
+const AT_ONCE = 3;
 
 function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): void {
   const made = judgedOrNot(head, now, units, o);
@@ -106,24 +108,34 @@ function missing(units: System, o: StoreOptions): SurveyHead[] {
   return n === have.size ? [] : openSurveys(o).filter((s) => !have.has(s.engineId));
 }
 
-let filling = false;
-/** Judges what is left between requests, one engine at a time. */
-function fillLater(units: System): void {
-  if (filling) return;
-  filling = true;
-  const step = (): void => {
-    try {
-      const [next] = missing(units, {});
-      if (next) write(next, new Date(), units, {});
-      if (next) setTimeout(step, 5);
-      else filling = false;
-    } catch (err) {
-      // A throw inside a timer would end the process; the next request tries again.
-      filling = false;
-      log.error({ err }, 'lines of the yard could not be judged between requests');
-    }
-  };
-  setTimeout(step, 50);
+const turns = new Map<System, Promise<void>>();
+/**
+ * Judges what is missing or has grown old, one engine at a time, and lets other requests go between two of them. Resolves when all is
+ * done, or after `patience` ms: then it goes on by itself.
+ */
+export async function judgedInTurn(units: System, patience = BUDGET): Promise<void> {
+  let going = turns.get(units);
+  if (!going) {
+    going = inTurn(units).finally(() => turns.delete(units));
+    turns.set(units, going);
+  }
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  await Promise.race([going, new Promise<void>((done) => (timer = setTimeout(done, patience)))]);
+  clearTimeout(timer);
+}
+
+async function inTurn(units: System): Promise<void> {
+  try {
+    for (const look of [(): SurveyHead[] => missing(units, {}), () => grownOld(units, new Date(), {})])
+      for (const head of look()) {
+        write(head, new Date(), units, {});
+        // Long enough that everything that waits is answered first.
+        await new Promise((next) => setTimeout(next, 2));
+      }
+  } catch (err) {
+    // A throw here would end the process; the next request tries again.
+    log.error({ err }, 'lines of the yard could not be judged between requests');
+  }
 }
 
 /** Lines that the clock may have changed since they were judged, the oldest first. */
@@ -153,17 +165,13 @@ function grownOld(units: System, now: Date, o: StoreOptions): SurveyHead[] {
  */
 export function refresh(units: System, o: StoreOptions = {}, old = false): number {
   const now = o.now ?? new Date();
-  const from = performance.now();
   const list = missing(units, o);
-  if (old) for (const head of grownOld(units, now, o)) write(head, now, units, o);
-  let done = 0;
-  for (const head of list) {
-    if (!o.db && done >= AT_LEAST && performance.now() - from > BUDGET) break;
-    write(head, now, units, o);
-    done++;
-  }
-  if (done < list.length) fillLater(units);
-  return list.length - done;
+  // A request judges what was added since its turn came; the rest is done in turn.
+  const mine = o.db ? list : list.slice(0, AT_ONCE);
+  if (old && o.db) for (const head of grownOld(units, now, o)) write(head, now, units, o);
+  for (const head of mine) write(head, now, units, o);
+  if (mine.length < list.length) void judgedInTurn(units);
+  return list.length - mine.length;
 }
 
 /** Every engine under way, most pressing first, a page at a time. */

@@ -1,11 +1,12 @@
 import fs from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 import { Piscina } from 'piscina';
 import { log } from '../log.ts';
 import type { TaskName, Tasks } from './tasks.ts';
 
-/** So many at once, so many more that wait, and for how long one may run, ms. */
-const THREADS = 2;
+/** So many at once, so many more that wait, and for how long one may run, ms. A processor is left to the requests. */
+const THREADS = Math.min(3, Math.max(1, os.availableParallelism() - 1));
 const WAITING = 24;
 const LONGEST = 60_000;
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { sayDate } from '$lib/ui/marks/day.ts';
+  import { standing } from '$core/record/current.ts';
   import { drowned } from '$core/record/drowned.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { factGroups, factItem, type FactGroup } from '$core/engine/fact.ts';
@@ -19,6 +20,7 @@
   const engine = $derived(session.survey.engine);
   const holds = $derived(session.judgement.holds.filter((h) => !h.standing));
   const base = $derived(`/surveys/${session.surveyId}`);
+  const plate = $derived(standing(session.survey).findLast((r) => r.what === 'look.platePhoto')?.value);
   const groups: [FactGroup, string, string][] = [
     ['identity', 'Identity', 'The leg has an identity of its own; gear-case parts follow the leg.'],
     ['profile', 'What kind of engine', 'Decides which checks apply and what they mean.'],
@@ -62,6 +64,13 @@
 <div class="grid gap-5 lg:grid-cols-[15rem_minmax(0,1fr)]">
   <aside class="space-y-4">
     <div class="panel p-3"><EngineDrawing profile={engine.profile} class="mx-auto w-40" /></div>
+    {#if plate}<a class="block" href="/photos/{plate}"
+        ><img
+          src="/photos/{plate}?size=thumb"
+          alt="Identity plate of {engine.identity.tag ?? 'this engine'}"
+          class="w-full border border-line object-cover"
+        /></a
+      >{/if}
     <section aria-labelledby="assessments">
       <h2 id="assessments">Assessments</h2>
       <ul class="mt-1">

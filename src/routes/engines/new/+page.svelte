@@ -73,6 +73,7 @@
 
 <form
   method="POST"
+  enctype="multipart/form-data"
   bind:this={sheet}
   oninput={changed}
   use:enhance={() =>
@@ -125,6 +126,19 @@
       <h2 class="mb-2">Identity</h2>
       <div class="grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
         {#each who as k (k)}{@render field('identity', k, identityItems[k] as Item)}{/each}
+        <div>
+          <label
+            ><span class="label-caps">Photograph of its identity plate</span><input
+              type="file"
+              name="plate"
+              accept="image/*"
+              capture="environment"
+              class="file-input w-full"
+              aria-invalid={form?.errors?.plate ? 'true' : undefined}
+            /></label
+          >
+          {#if form?.errors?.plate}<p class="mt-1 font-medium text-error" role="alert">{form.errors.plate}</p>{/if}
+        </div>
       </div>
     </section>
     <section>

@@ -1,3 +1,4 @@
+import { judgedInTurn } from '$lib/server/store/yard.ts';
 import { partStates } from '$core/record/work.ts';
 import { ordersOf } from '$lib/server/parts.ts';
 import Papa from 'papaparse';
@@ -7,7 +8,8 @@ import type { RequestHandler } from './$types';
 const plain = (v: string | number): string | number => (typeof v === 'string' && /^[=+\-@\t\r]/.test(v) ? `'${v}` : v);
 
 /** The order as CSV: UTF-8, comma, one line a part; prices in cr, dates as 2026-05-31. */
-export const GET: RequestHandler = ({ locals, url }) => {
+export const GET: RequestHandler = async ({ locals, url }) => {
+  await judgedInTurn(locals.prefs.units);
   const rows = ordersOf(locals.prefs.units, url.searchParams.get('engine') ?? undefined).flatMap((e) =>
     e.lines
       .filter((l) => l.state !== 'not-needed')

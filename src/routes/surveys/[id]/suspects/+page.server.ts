@@ -3,9 +3,9 @@ import { loadSurvey } from '$lib/server/store/surveys.ts';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params, locals }) => {
+export const load: PageServerLoad = async ({ params, locals }) => {
   const loaded = loadSurvey(params.id);
   if (!loaded) error(404, 'There is no such assessment.');
   const { units } = locals.prefs;
-  return { decision: decisionOf(loaded.survey, new Date(), units) };
+  return { decision: await decisionOf(loaded.survey, new Date(), units) };
 };

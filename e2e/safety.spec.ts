@@ -216,3 +216,15 @@ test('without a connection every check still opens, and what is entered is kept 
   const file = (await (await page.request.get(`${base}/file.json`)).json()) as { readings: { what: string }[] };
   expect(file.readings.map((r) => r.what)).toEqual(['compression.pressure', 'plugs.read']);
 });
+
+test('a form that cannot be read is refused with a sentence, wherever it is sent', async ({ request, baseURL }) => {
+  const kinds = ['multipart/form-data; boundary=x', 'multipart/form-data', 'text/plain'];
+  for (const path of ['/engines/new', '/import', '/preferences', '/reference/house-rules', '/parts?/state'])
+    for (const kind of kinds) {
+      const answer = await request.post(path, {
+        headers: { origin: baseURL!, 'content-type': kind },
+        data: '--x\r\nContent-Disposition: form-data; name="a"\r\n\r\ngarb'
+      });
+      expect([path, kind, answer.status()]).toEqual([path, kind, 400]);
+    }
+});

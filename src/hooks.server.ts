@@ -3,12 +3,12 @@ import { COOKIE, readPreferences } from '$lib/preferences';
 import { accessNeeded, isOurs, shownOrigin } from '$lib/server/access/hosts.ts';
 import { setupAddress } from '$lib/server/access/setup.ts';
 import { deviceOf } from '$lib/server/access/store.ts';
-import { database } from '$lib/server/db/open.ts';
+import { database, holdDirectory } from '$lib/server/db/open.ts';
 import { diskProblem } from '$lib/server/problems.ts';
 import { startBackups } from '$lib/server/files/scheduled-backup.ts';
 import { log } from '$lib/server/log.ts';
 import { DEVICE } from '$lib/server/access/cookie.ts';
-import { json, text, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { error, json, text, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { sequence } from '@sveltejs/kit/hooks';
 import { randomUUID } from 'node:crypto';
 
@@ -16,6 +16,7 @@ import { randomUUID } from 'node:crypto';
 export const init: ServerInit = () => {
   if (building) return;
   database();
+  holdDirectory();
   startBackups();
   const address = setupAddress(shownOrigin());
   if (address)
@@ -88,18 +89,36 @@ const headers: Handle = async ({ event, resolve }) => {
   return response;
 };
 
-export const handle = sequence(ours, door, headers);
+/** A form that cannot be read is the sender's mistake, and is said so; one that is too large keeps its own answer. */
+const forms: Handle = ({ event, resolve }) => {
+  const { request } = event;
+  const read = request.formData.bind(request);
+  Object.defineProperty(request, 'formData', {
+    value: async (): Promise<FormData> => {
+      try {
+        return await read();
+      } catch (err) {
+        const { status, cause } = err as { status?: number; cause?: { status?: number } };
+        if (status ?? cause?.status) throw err;
+        error(400, 'This form could not be read as it was sent. Nothing was changed.');
+      }
+    }
+  });
+  return resolve(event);
+};
+
+export const handle = sequence(ours, door, forms, headers);
 
 /** What went wrong goes to the log with the number of the request; the page gets a sentence without paths. */
-export const handleError: HandleServerError = ({ error, event, status }) => {
+export const handleError: HandleServerError = ({ error: err, event, status }) => {
   if (status === 404) return { message: 'There is nothing at this address.' };
   if (status === 413) return { message: 'This is larger than 25 MB and was not taken. Nothing was changed.' };
   if (status < 500) return { message: 'This could not be taken as it was sent. Nothing was changed.' };
   const { requestId } = event.locals;
-  log.error({ err: error, path: event.url.pathname, requestId }, 'request failed');
+  log.error({ err, path: event.url.pathname, requestId }, 'request failed');
   return {
     message: `${
-      diskProblem(error) ?? 'Something went wrong on our side. What you entered is kept in this browser; try again.'
+      diskProblem(err) ?? 'Something went wrong on our side. What you entered is kept in this browser; try again.'
     } (Request ${requestId?.slice(0, 8) ?? 'unknown'}.)`
   };
 };

@@ -3,7 +3,8 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { openDatabase } from './open.ts';
+import { spawnSync } from 'node:child_process';
+import { holdDirectory, openDatabase } from './open.ts';
 import { diskProblem, NotStarted } from '../problems.ts';
 
 let dir: string;
@@ -90,6 +91,17 @@ describe('what is wrong with a data directory is said at the start, in one sente
     fs.writeFileSync(path.join(dir, 'file'), '');
     expect(why(path.join(dir, 'file'))).toEqual([4, expect.stringMatching(/is no directory/)]);
   });
+});
+
+it('a directory is held by one server, and free again when it ended', () => {
+  openDatabase(dir).$client.close();
+  const other = `import Database from 'better-sqlite3'; const l = new Database(process.argv[1]); l.pragma('busy_timeout = 0'); l.exec('begin exclusive');`;
+  const tries = (): boolean =>
+    spawnSync(process.execPath, ['--input-type=module', '-e', other, path.join(dir, 'server.lock')]).status === 0;
+  expect(tries()).toBe(true);
+  holdDirectory(dir);
+  holdDirectory(dir);
+  expect(tries()).toBe(false);
 });
 
 it('what is only worked out lies in memory: reading writes nothing', () => {

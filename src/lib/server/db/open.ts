@@ -151,3 +151,30 @@ function problemOf(err: unknown, file: string, directory: string): unknown {
 let shared: Db | undefined;
 /** The one connection of this process. */
 export const database = (): Db => (shared ??= openDatabase());
+
+const HELD = Symbol.for('indaga.held');
+
+/**
+ * Holds a data directory for this server as long as the process lives, however it ends: two servers on one yard would each answer from
+ * what it remembers. An exclusive lock on a file of its own; tools that read beside it (backup, verify) do not ask for it.
+ * @throws NotStarted when another server has it
+ */
+export function holdDirectory(directory = dataDirectory()): void {
+  const held = ((globalThis as Record<symbol, unknown>)[HELD] ??= new Map<string, Database.Database>()) as Map<
+    string,
+    Database.Database
+  >;
+  if (held.has(directory)) return;
+  const lock = new Database(path.join(directory, 'server.lock'));
+  try {
+    lock.pragma('busy_timeout = 0');
+    lock.exec('begin exclusive');
+  } catch {
+    lock.close();
+    throw new NotStarted(
+      8,
+      `Another Indaga works in ${directory}. Stop that one, or name another directory in INDAGA_DATA.`
+    );
+  }
+  held.set(directory, lock);
+}

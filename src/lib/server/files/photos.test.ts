@@ -61,6 +61,11 @@ describe('photographs', () => {
       const kept = await keepPhoto(bytes);
       return kept.ok ? 'kept' : `${kept.status} ${kept.message}`;
     };
+    // The first box of a HEIC file (ISO/IEC 14496-12): its size, "ftyp", its brand.
+    const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(200)]);
+    expect(await refused(heic)).toMatch(/HEIC picture.*most compatible/);
+    const wide = sharp({ create: { width: 9000, height: 6000, channels: 3, background: '#000' } });
+    expect(await refused(await wide.png().toBuffer())).toMatch(/has 54 megapixels; 50 is the most/);
     expect(await refused(Buffer.from('this is not a picture'))).toMatch(/^400 This is not a picture/);
     const whole = await taken();
     expect(await refused(whole.subarray(0, whole.length / 2))).toMatch(/^400/);

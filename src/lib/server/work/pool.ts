@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { Piscina } from 'piscina';
+import { error } from '@sveltejs/kit';
 import { log } from '../log.ts';
 import type { TaskName, Tasks } from './tasks.ts';
 
@@ -62,3 +63,10 @@ export const queues = (): { readonly waiting: number; readonly threads: number }
   waiting: pool?.queueSize ?? 0,
   threads: pool?.threads.length ?? 0
 });
+
+/** For a page: what cannot be taken on now is answered with 503 and its sentence. */
+export const unlessBusy = <T>(work: Promise<T>): Promise<T> =>
+  work.catch((err: unknown) => {
+    if (err instanceof Busy) error(503, err.message);
+    throw err;
+  });

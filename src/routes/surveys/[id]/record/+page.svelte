@@ -78,8 +78,8 @@
       {#if data.code}<img
           src="data:image/svg+xml;utf8,{encodeURIComponent(data.code)}"
           alt="Square code with the record’s hash and link"
-          width="112"
-          height="112"
+          width="160"
+          height="160"
           class="mt-2 bg-white"
         />{/if}
     {:else}<p class="font-semibold text-warning">Preview: not signed. This is how it stands now.</p>{/if}

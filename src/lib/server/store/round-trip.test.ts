@@ -96,8 +96,11 @@ describe('references', () => {
     expect(read).toMatchObject({ ok: false, path: where, message: expect.stringMatching(message) });
   });
   it('another kind of entry: refused', () => {
-    const tray = [{ id: 't', at: '2026-05-02T08:00:00.000Z', name: 'bolt', supersedes: 'a' }];
-    expect(readSurveyFile(file([reading('a')], { tray }))).toMatchObject({ ok: false, path: 'tray[0].supersedes' });
+    const tray = [{ id: 't', at: '2026-05-02T08:00:00.000Z', name: 'bolt' }];
+    expect(readSurveyFile(file([reading('a', { supersedes: 't' })], { tray }))).toMatchObject({
+      ok: false,
+      path: 'readings[0].supersedes'
+    });
   });
   it('what is not in the file is kept', () => {
     expect(readSurveyFile(file([reading('a', { supersedes: 'gone' })])).ok).toBe(true);

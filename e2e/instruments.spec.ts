@@ -37,8 +37,13 @@ test('compression of six cylinders is recorded without typing a figure', async (
   await listen(page);
   await page.getByRole('button', { name: 'Arm cylinder 1 and on' }).click();
   await expect(page.getByText('Armed: cylinder 1')).toBeVisible();
-  expect(await play('compression-six', await portOf(page), 1.4).ended).toBe(0);
-  await expect(page.getByText('Every cylinder is read.')).toBeVisible();
+  const done = page.getByText('Every cylinder is read.');
+  const port = await portOf(page);
+  // A machine that stands still for a second in the middle of a pull records nothing and says so: then it is pulled again, as at an engine.
+  await expect(async () => {
+    if (!(await done.isVisible())) expect(await play('compression-six', port, 1.4).ended).toBe(0);
+    await expect(done).toBeVisible({ timeout: 3000 });
+  }).toPass({ timeout: 220_000 });
   await expect(page.getByText(/\b12\d psi/).first()).toBeVisible();
   await expect(page.getByText('no reading yet')).toHaveCount(0);
   await saved(page);

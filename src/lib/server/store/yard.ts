@@ -56,8 +56,8 @@ const TICK = 60_000;
 const OLD = 3_600_000;
 /** So many that grew old are judged anew in one turn. */
 const AT_LEAST = 40;
-/** A request waits so long for its turn, ms, and judges so many itself. */
-const BUDGET = 800;
+/** A request waits so long for its turn, ms, while others are answered; and judges so many itself. */
+const BUDGET = 6000;
 const AT_ONCE = 3;
 
 function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): void {
@@ -126,16 +126,20 @@ export async function judgedInTurn(units: System, patience = BUDGET): Promise<vo
 
 async function inTurn(units: System): Promise<void> {
   try {
-    for (const look of [(): SurveyHead[] => missing(units, {}), () => grownOld(units, new Date(), {})])
-      for (const head of look()) {
-        write(head, new Date(), units, {});
-        // Long enough that everything that waits is answered first.
-        await new Promise((next) => setTimeout(next, 2));
-      }
+    // Looked again after each: what was added meanwhile is judged in the same turn.
+    for (let [next] = missing(units, {}); next; [next] = missing(units, {})) await judgedNext(next, units);
+    for (const head of grownOld(units, new Date(), {})) await judgedNext(head, units);
+    for (let [next] = missing(units, {}); next; [next] = missing(units, {})) await judgedNext(next, units);
   } catch (err) {
     // A throw here would end the process; the next request tries again.
     log.error({ err }, 'lines of the yard could not be judged between requests');
   }
+}
+
+async function judgedNext(head: SurveyHead, units: System): Promise<void> {
+  write(head, new Date(), units, {});
+  // Long enough that everything that waits is answered first.
+  await new Promise((next) => setTimeout(next, 2));
 }
 
 /** Lines that the clock may have changed since they were judged, the oldest first. */

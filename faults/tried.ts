@@ -62,3 +62,25 @@ export const entry = (id: string, k: number, more: object = {}) => ({
   type: 'reading',
   body: { id, at: new Date(now.getTime() + k * 1000).toISOString(), what: 'fuel.level', value: 'full', ...more }
 });
+
+/**
+ * Gives something mutated to a reader so many times: taken (true), refused (false) or thrown, and the slowest of them.
+ */
+export function fed(n: number, words: readonly [string, string], read: (k: number) => boolean): Omit<Row, 'fault'> {
+  let [taken, thrown, slowest] = [0, 0, 0];
+  for (let k = 0; k < n; k++) {
+    const from = performance.now();
+    try {
+      if (read(k)) taken++;
+    } catch (err) {
+      thrown++;
+      if (thrown < 4) console.log('   ', (err as Error).stack?.split('\n').slice(0, 3).join(' | '));
+    }
+    slowest = Math.max(slowest, performance.now() - from);
+  }
+  return {
+    tried: n,
+    result: `${taken} ${words[0]}, ${n - taken - thrown} ${words[1]}, ${thrown} thrown, slowest ${Math.round(slowest)} ms`,
+    ok: !thrown && slowest < HANG
+  };
+}

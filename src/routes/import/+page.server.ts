@@ -1,6 +1,6 @@
 import { readBundle } from '$lib/server/files/bundle.ts';
 import { withUpload } from '$lib/server/files/upload.ts';
-import { inThread, unlessBusy } from '$lib/server/work/pool.ts';
+import { inThread } from '$lib/server/work/pool.ts';
 import { importSurvey } from '$lib/server/store/surveys.ts';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions } from './$types';
@@ -28,9 +28,7 @@ export const actions: Actions = {
           : 'This file is over 20 MB; a survey file is far smaller.',
         name: file.name
       });
-    const result = zip
-      ? await withUpload(file, readBundle)
-      : await unlessBusy(inThread('readSurveyFile', await file.text()));
+    const result = zip ? await withUpload(file, readBundle) : await inThread('readSurveyFile', await file.text());
     if (!result.ok) return fail(422, { path: result.path, message: result.message, name: file.name });
     const { surveyId } = importSurvey(result.survey, locals.prefs.who);
     redirect(303, `/surveys/${surveyId}`);

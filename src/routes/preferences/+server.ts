@@ -1,4 +1,5 @@
 import { COOKIE, preferencesSchema } from '$lib/preferences';
+import { inside } from '$lib/server/access/inside.ts';
 import { redirect } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -14,6 +15,5 @@ export const POST: RequestHandler = async ({ request, cookies, locals }) => {
     httpOnly: true,
     secure: false
   });
-  const back = String(form.get('back') ?? '/');
-  redirect(303, /^\/(?!\/|\\)/.test(back) ? back : '/');
+  redirect(303, inside(String(form.get('back') ?? '/')));
 };

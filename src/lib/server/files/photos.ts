@@ -3,6 +3,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
 import { dataDirectory } from '../db/open.ts';
+import { photoPath } from './photo-path.ts';
 import { largestPhoto } from '../../photo-limits.ts';
 
 const LONGEST = 2400;
@@ -14,9 +15,7 @@ export type Kept =
   | { readonly ok: true; readonly photo: string }
   | { readonly ok: false; readonly status: 413 | 400; readonly message: string };
 
-const folder = (photo: string): string => path.join(dataDirectory(), 'photos', photo.slice(0, 2));
-const fileOf = (photo: string, size: 'full' | 'thumb'): string =>
-  path.join(folder(photo), `${photo}${size === 'thumb' ? '.thumb' : ''}.jpg`);
+const fileOf = (photo: string, size: 'full' | 'thumb'): string => photoPath(dataDirectory(), photo, size);
 
 /** Written whole and then renamed, so that a pulled plug leaves no half picture. */
 async function write(file: string, bytes: Buffer): Promise<void> {

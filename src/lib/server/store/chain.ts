@@ -93,7 +93,3 @@ export function notedHeads(directory: string): Map<number, string> | undefined {
     })
   );
 }
-
-/** Where a kept photograph lies under a data directory. */
-export const photoPath = (directory: string, photo: string): string =>
-  path.join(directory, 'photos', photo.slice(0, 2), `${photo}.jpg`);

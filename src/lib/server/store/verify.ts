@@ -4,7 +4,8 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { isDeepStrictEqual } from 'node:util';
 import { photosOf } from '../../../core/survey/photos-of.ts';
-import { contentHash, FIRST, headsFile, linkOf, linkOfFirstRule, notedHeads, photoPath, type Seal } from './chain.ts';
+import { photoPath } from '../files/photo-path.ts';
+import { contentHash, FIRST, headsFile, linkOf, linkOfFirstRule, notedHeads, type Seal } from './chain.ts';
 import { hashOf, type ReleaseRecord } from './releases.ts';
 
 interface Row {

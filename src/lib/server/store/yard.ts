@@ -126,10 +126,15 @@ export async function judgedInTurn(units: System, patience = BUDGET): Promise<vo
 
 async function inTurn(units: System): Promise<void> {
   try {
-    // Looked again after each: what was added meanwhile is judged in the same turn.
-    for (let [next] = missing(units, {}); next; [next] = missing(units, {})) await judgedNext(next, units);
+    // In passes: what was added while one went on is judged in the next. Nothing is tried twice in a turn.
+    const tried = new Set<string>();
+    const fresh = (): SurveyHead[] => missing(units, {}).filter((h) => !tried.has(h.id));
+    for (let list = fresh(); list.length; list = fresh())
+      for (const head of list) {
+        tried.add(head.id);
+        await judgedNext(head, units);
+      }
     for (const head of grownOld(units, new Date(), {})) await judgedNext(head, units);
-    for (let [next] = missing(units, {}); next; [next] = missing(units, {})) await judgedNext(next, units);
   } catch (err) {
     // A throw here would end the process; the next request tries again.
     log.error({ err }, 'lines of the yard could not be judged between requests');

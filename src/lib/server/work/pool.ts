@@ -11,14 +11,6 @@ const THREADS = Math.min(3, Math.max(1, os.availableParallelism() - 1));
 const WAITING = 24;
 const LONGEST = 60_000;
 
-/** What cannot be taken on now, in a sentence for whoever asked. */
-export class Busy extends Error {
-  constructor(message: string) {
-    super(message);
-    this.name = 'Busy';
-  }
-}
-
 const file = path.resolve('build', 'work.mjs');
 let pool: Piscina | undefined;
 function threads(): Piscina | undefined {
@@ -36,7 +28,7 @@ function threads(): Piscina | undefined {
 
 /**
  * Does one heavy task beside the requests.
- * @throws Busy when too many wait already, or it took too long
+ * @throws the page's 503 with a sentence when too many wait already, or it took too long
  */
 export async function inThread<N extends TaskName>(
   name: N,
@@ -47,14 +39,14 @@ export async function inThread<N extends TaskName>(
     const { tasks } = await import('./tasks.ts');
     return (await (tasks[name] as (...a: unknown[]) => unknown)(...args)) as Awaited<ReturnType<Tasks[N]>>;
   }
-  if (there.queueSize >= WAITING) throw new Busy('Too much is being worked on here. Try again in a minute.');
+  if (there.queueSize >= WAITING) error(503, 'Too much is being worked on here. Try again in a minute.');
   const signal = AbortSignal.timeout(LONGEST);
   try {
     return (await there.run({ name, args }, { signal })) as Awaited<ReturnType<Tasks[N]>>;
   } catch (err) {
     if (!signal.aborted) throw err;
     log.error({ name }, 'a task took too long and was ended');
-    throw new Busy('This took longer than a minute and was ended. Nothing was changed.');
+    error(503, 'This took longer than a minute and was ended. Nothing was changed.');
   }
 }
 
@@ -63,10 +55,3 @@ export const queues = (): { readonly waiting: number; readonly threads: number }
   waiting: pool?.queueSize ?? 0,
   threads: pool?.threads.length ?? 0
 });
-
-/** For a page: what cannot be taken on now is answered with 503 and its sentence. */
-export const unlessBusy = <T>(work: Promise<T>): Promise<T> =>
-  work.catch((err: unknown) => {
-    if (err instanceof Busy) error(503, err.message);
-    throw err;
-  });

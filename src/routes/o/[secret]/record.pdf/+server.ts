@@ -3,7 +3,6 @@ import { downloadName } from '$lib/server/files/download-name.ts';
 import { signedPdf } from '$lib/server/reports/record-pdf.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { surveysOf } from '$lib/server/store/surveys.ts';
-import { unlessBusy } from '$lib/server/work/pool.ts';
 import { error } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -12,7 +11,7 @@ export const GET: RequestHandler = async ({ params, locals }) => {
   const engineId = engineOfLink(params.secret);
   const survey = engineId && surveysOf(engineId).find((s) => lastRelease(s.id));
   if (!survey) error(404, 'There is no signed record at this address.');
-  const made = await unlessBusy(signedPdf(survey.id, locals.prefs.units));
+  const made = await signedPdf(survey.id, locals.prefs.units);
   if (!made) error(404, 'There is no signed record at this address.');
   return new Response(new Uint8Array(made.pdf), {
     headers: {

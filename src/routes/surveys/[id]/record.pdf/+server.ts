@@ -1,11 +1,10 @@
 import { downloadName } from '$lib/server/files/download-name.ts';
 import { pdfOf } from '$lib/server/reports/record-pdf.ts';
-import { unlessBusy } from '$lib/server/work/pool.ts';
 import { error } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params, locals }) => {
-  const made = await unlessBusy(pdfOf(params.id, locals.prefs.units));
+  const made = await pdfOf(params.id, locals.prefs.units);
   if (!made) error(404, 'There is no such assessment.');
   return new Response(new Uint8Array(made.pdf), {
     headers: {

@@ -182,3 +182,30 @@ function markedFrom(path: string, value: unknown, from: string | undefined): unk
   const entry = value as { readonly from?: string };
   return entry.from ? entry : { ...entry, from };
 }
+
+export type Taken =
+  | { readonly ok: true; readonly facts: readonly { readonly path: string; readonly value: unknown }[] }
+  | { readonly ok: false; readonly why: 'kind' | 'model' | 'nothing'; readonly message: string };
+
+/**
+ * What of a card is taken over: the chosen entries that say something new or other. A card of another kind of engine is not taken at all,
+ * one of another model or of none only where somebody says that it is right (`confirmed`).
+ */
+export function takeFrom(offer: CardOffer, chosen: ReadonlySet<string>, confirmed: boolean): Taken {
+  if (offer.against.length)
+    return {
+      ok: false,
+      why: 'kind',
+      message: `This is the card of another kind of engine: ${offer.against.join('; ')}.`
+    };
+  if (offer.model !== 'same' && !confirmed)
+    return {
+      ok: false,
+      why: 'model',
+      message: 'The card does not name this engine’s model: say that it is right all the same, or leave it.'
+    };
+  const facts = offer.entries
+    .filter((e) => e.state !== 'same' && chosen.has(e.path))
+    .map(({ path, value }) => ({ path, value }));
+  return facts.length ? { ok: true, facts } : { ok: false, why: 'nothing', message: 'Nothing was chosen.' };
+}

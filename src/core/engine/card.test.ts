@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { adapterFit } from '../stations/compression/adapter-fit.ts';
-import { cardFileSchema, cardLines, cardOf, offerOf, type CardFile } from './card-file.ts';
+import { cardFileSchema, cardLines, cardOf, offerOf, takeFrom, type CardFile } from './card-file.ts';
 import { cardValue, partNumbers } from './card.ts';
 import type { Engine } from './engine.ts';
 import { engineOf, factSchema } from './fact.ts';
@@ -107,6 +107,29 @@ describe('a card laid beside another engine', () => {
     const offer = offerOf(file, sister(), 'metric');
     expect(offer.entries.map((e) => e.path)).toEqual(['card.pumpKit']);
     expect(offer.unread).toHaveLength(5);
+  });
+});
+
+describe('what is taken over', () => {
+  const take = (own: Engine, paths: string[], confirmed = false) =>
+    takeFrom(offerOf(cardOf(engine), own, 'metric'), new Set(paths), confirmed);
+  it('only what was chosen, and nothing that is the same', () => {
+    const taken = take(sister({ card: { pumpKit: { value: 'K-1', source: 'manual' } } }), [
+      'card.plugType',
+      'card.pumpKit'
+    ]);
+    expect(taken).toMatchObject({ ok: true, facts: [{ path: 'card.plugType' }] });
+    expect(take(sister(), [])).toMatchObject({ ok: false, why: 'nothing' });
+    expect(take(sister(), ['identity.owner'])).toMatchObject({ ok: false, why: 'nothing' });
+  });
+  it('of another model only when said so; of another kind never', () => {
+    const other = sister({ identity: { maker: 'Example', model: 'Y' } });
+    expect(take(other, ['card.plugType'])).toMatchObject({ ok: false, why: 'model' });
+    expect(take(other, ['card.plugType'], true)).toMatchObject({ ok: true });
+    expect(take(sister({ profile: { cylinders: 4 } }), ['card.plugType'], true)).toMatchObject({
+      ok: false,
+      why: 'kind'
+    });
   });
 });
 

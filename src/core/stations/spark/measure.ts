@@ -3,6 +3,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
 import { measure, type Measured, type MeasureRule } from '../../measurements/measure.ts';
 import type { ReadingOf } from '../../record/current.ts';
+import type { Conditions } from '../../record/reading.ts';
 import { isAfter, type Instant } from '../../units/instant.ts';
 
 export type SparkReading = ReadingOf<'spark.result'>;
@@ -36,7 +37,13 @@ const lanyardUntold = (c: Context, at: string): boolean => {
 const crankingNoted = ({ conditions }: SparkReading): boolean =>
   conditions?.rpm !== undefined || conditions?.volts !== undefined;
 
-/** Through the tester before to a bolt, in shade before in the sun, brisk before slow. C. */
+/**
+ * How little each way of looking tells of a coil: the tester's open gap asks for its whole voltage, a plug's own gap in free air for a part
+ * of it, a bolt shows that something arrives. Said of no way, it may have been any of them. C.
+ */
+const byPath: Readonly<Record<NonNullable<Conditions['path']>, number>> = { tester: 0, unknown: 2, plug: 3, bolt: 4 };
+
+/** Through the tester before at the plug or to a bolt, in shade before in the sun, brisk before slow. C. */
 const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
   subject: (r) => String(r.cylinder),
   key: (r) =>
@@ -48,7 +55,7 @@ const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
     ].join('|'),
   rank: (r) =>
     (r.value !== 'good' && lanyardUntold(c, r.at) ? 8 : 0) +
-    (r.conditions?.path === 'bolt' ? 4 : 0) +
+    byPath[r.conditions?.path ?? 'unknown'] +
     (isSlow(r) && r.value !== 'good' ? 2 : 0) +
     (r.conditions?.light === 'sun' && r.value !== 'good' ? 1 : 0) +
     (crankingNoted(r) ? 0 : 0.5),

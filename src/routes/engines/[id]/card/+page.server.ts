@@ -1,4 +1,4 @@
-import { cardFileSchema, offerOf } from '$core/engine/card-file.ts';
+import { cardFileSchema, offerOf, takeFrom } from '$core/engine/card-file.ts';
 import { fastenersFor } from '$lib/server/store/fasteners.ts';
 import { appendFact, engineExists, factsAfter, loadEngine } from '$lib/server/store/engines.ts';
 import { cardsOfModel } from '$lib/server/store/models.ts';
@@ -67,21 +67,10 @@ export const actions: Actions = {
     if (!read.ok) return fail(422, { message: read.message });
     const back = { card: read.file, text: JSON.stringify(read.file) };
     const offer = offerOf(read.file, loadEngine(params.id), locals.prefs.units);
-    if (offer.against.length)
-      return fail(409, {
-        ...back,
-        message: `This is the card of another kind of engine: ${offer.against.join('; ')}.`
-      });
-    if (offer.model !== 'same' && form.get('other') !== 'yes')
-      return fail(409, {
-        ...back,
-        message: 'The card does not name this engine’s model: say that it is right all the same, or leave it.'
-      });
-    const wanted = new Set(form.getAll('path').map(String));
-    const chosen = offer.entries.filter((e) => e.state !== 'same' && wanted.has(e.path));
-    if (!chosen.length) return fail(400, { ...back, message: 'Nothing was chosen.' });
+    const taken = takeFrom(offer, new Set(form.getAll('path').map(String)), form.get('other') === 'yes');
+    if (!taken.ok) return fail(taken.why === 'nothing' ? 400 : 409, { ...back, message: taken.message });
     const at = new Date().toISOString();
-    for (const { path, value } of chosen)
+    for (const { path, value } of taken.facts)
       appendFact(params.id, {
         id: randomUUID(),
         path,
@@ -89,6 +78,6 @@ export const actions: Actions = {
         at,
         ...(locals.prefs.who ? { by: locals.prefs.who } : {})
       });
-    return { taken: chosen.length };
+    return { taken: taken.facts.length };
   }
 };

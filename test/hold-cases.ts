@@ -99,6 +99,13 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['start', 'release'],
     because: /engine oil is milky/
   },
+  flywheel: {
+    profile: twin,
+    raise: [read('run.idles', 'kicks')],
+    meet: [[read('spark.keyLook', 'sound')]],
+    blocks: ['start', 'release'],
+    because: /key was not looked at since/
+  },
   'gear-chips': {
     raise: [read('gear.magnet', 'slivers')],
     meet: [[read('gear.explained', 'yes')]],

@@ -44,7 +44,15 @@ const cures: readonly (readonly [string, readonly Read[], JobId, readonly Read[]
   ['drags in neutral', [['turn.neutral', 'drags']], 'linkage', [['turn.neutral', 'spins']]],
   ['no reverse', [['turn.reverse', 'no']], 'linkage', [['turn.reverse', 'follows']]],
   ['belt cracked', [['turn.belt', 'cracked']], 'belt', [['turn.belt', 'renewed']], { ...four, camDrive: 'belt' }],
-  ['pieces on the magnet', [['gear.magnet', 'pieces']], 'metal', [['gear.explained', 'yes']]],
+  [
+    'pieces on the magnet',
+    [['gear.magnet', 'pieces']],
+    'metal',
+    [
+      ['gear.explained', 'yes'],
+      ['gear.magnet', 'clean']
+    ]
+  ],
   ['slots chewed', [['gear.slots', 'chewed']], 'gear-plugs', [['gear.slots', 'good']]],
   ['filter clogged', [['fuel.filter', 'clogged']], 'fuel-line', [['fuel.filter', 'clean']]],
   ['vent closed', [['fuel.vent', 'closed']], 'fuel-line', [['fuel.vent', 'open']]],

@@ -99,7 +99,7 @@ describe('spark: none through the tester', () => {
         },
         {
           entered: 'renewed and good; now cylinder 3 is dead',
-          by: (b) => spark(3, 'none')(spark(2, 'good')(b)),
+          by: (b) => spark(3, 'none')(spark(2, 'good')(b.done('lead'))),
           notFinds: ['spark.own']
         }
       ]

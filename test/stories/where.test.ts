@@ -205,9 +205,15 @@ describe('what the plugs, the lamp and the smoke say after a run', () => {
       {
         entered: 'the metal is explained',
         by: (b) => b.read('gear.explained', 'yes'),
-        is: { gear: 'sound' },
+        is: { gear: 'watch' },
         notJobs: ['metal', 'gears']
-      }
+      },
+      {
+        entered: 'the magnet clean at the next look',
+        by: (b) => b.read('gear.look', 'clear').read('gear.magnet', 'clean'),
+        is: { gear: 'sound' }
+      },
+      { entered: 'pieces once more', by: (b) => b.read('gear.magnet', 'pieces'), is: { gear: 'fault' } }
     ]
   );
 });

@@ -142,6 +142,12 @@ const partJobs = {
   pack: 'spark-common'
 } as const;
 
+/** Outside the manual, and nobody looked whether it sparks: that comes before anything is bought. */
+const sparksAtAll = look('Spark at every cylinder, through the tester', ['spark.result'], 6, {
+  needs: 'crank',
+  only: ['cannot-tell']
+});
+
 const hasCarburettor = (c: Context): boolean =>
   [undefined, 'unknown', 'carburettor'].includes(c.survey.engine.profile.fuelSystem);
 /** Whether any plug was read as one of these. */
@@ -245,8 +251,8 @@ export const headAsks: Asks = {
   'spark.all': [isolate, job('spark-common')],
   ...Object.fromEntries(
     Object.entries(partJobs).flatMap(([part, id]) => [
-      [`spark.part-${part}`, [job(id)]],
-      [`spark.own-${part}`, [job(id)]]
+      [`spark.part-${part}`, [sparksAtAll, job(id, { only: ['fault'] })]],
+      [`spark.own-${part}`, [sparksAtAll, job(id, { only: ['fault'] })]]
     ])
   ),
   'spark.pair': [coilLook, isolate],
@@ -331,6 +337,13 @@ export const headAsks: Asks = {
       open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
     })
   ],
+  'compression.leakdown-through': [
+    repeat((_, f) => `Leak-down${at(f)} again, piston held at top, the place watched`, 'compression', 8, {
+      items: ['compression.leakdown'],
+      open: (c, f) => c.record.all('compression.leakdown', { cylinder: f.cylinder! }).length < 2
+    })
+  ],
+  'compression.escape-unread': [leakDown],
   'compression.leakdown-gasket': [job('head-gasket', { only: ['fault'] })],
   'compression.lash-intake': [job('lash', { only: ['fault', 'watch'] })],
   'compression.lash-exhaust': [job('lash', { only: ['fault', 'watch'] })]

@@ -2,8 +2,10 @@ import type { Context } from '../findings/context.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, watered } from '../stations/fuel/age.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
-import { caseDangers } from '../stations/gear/case-state.ts';
+import { caseDangers, metalExplained } from '../stations/gear/case-state.ts';
 import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
+import { accusedParts } from '../stations/spark/accused.ts';
+import { symptoms } from '../stations/run/symptoms.ts';
 import { dips } from '../stations/oil/position.ts';
 import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
@@ -36,6 +38,22 @@ function sumpEmpty(c: Context): boolean {
     c.record.all(what).some((r) => r.value !== 'unknown' && r.value !== 'none' && isAfter(r.at, drained.at))
   );
   return !since;
+}
+
+/** Milky when it was last looked at, and not drained since. */
+function milkyNow(c: Context): boolean {
+  const look = c.record.last('oil.look');
+  if (look?.value !== 'milky') return false;
+  const drained = c.record.all('oil.sump').findLast((r) => r.value === 'drained');
+  return !drained || isAfter(look.at, drained.at);
+}
+
+/** The flywheel sits, or may sit, where it does not belong: seen at its mark, or kicked back and its key not looked at since. */
+function flywheelOff(c: Context): 'shifted' | 'kicks' | undefined {
+  if (accusedParts(c).some((a) => a.part === 'key')) return 'shifted';
+  const kicked = symptoms(c).find((s) => s.id === 'kicks');
+  const looked = c.record.last('spark.keyLook');
+  return kicked && !(looked?.value === 'sound' && isAfter(looked.at, kicked.at)) ? 'kicks' : undefined;
 }
 
 /** What forbids starting it, running it in gear or giving it back, most dangerous first. */
@@ -84,8 +102,7 @@ export const startRules: readonly HoldRule[] = [
     curedBy: ['oil-level', 'oil-changes', 'water-in'],
     raised: (c) => {
       if (!fourStroke(c)) return undefined;
-      if (c.record.value('oil.look') === 'milky' && c.record.value('oil.sump') !== 'drained')
-        return 'The engine oil is milky.';
+      if (milkyNow(c)) return 'The engine oil is milky.';
       const d = dips(c);
       if (sumpEmpty(c)) return 'The sump is drained, and nothing was poured in since.';
       if (spunFirst(c)) return 'The oil has not been changed since the water.';
@@ -113,11 +130,27 @@ export const startRules: readonly HoldRule[] = [
       }
     ],
     standing: (c) =>
-      !spunFirst(c) &&
-      !sumpEmpty(c) &&
-      dips(c).last.length === 0 &&
-      dips(c).useless === undefined &&
-      (c.record.value('oil.look') !== 'milky' || c.record.value('oil.sump') === 'drained')
+      !spunFirst(c) && !sumpEmpty(c) && dips(c).last.length === 0 && dips(c).useless === undefined && !milkyNow(c)
+  },
+  {
+    id: 'flywheel',
+    title: 'Flywheel out of its place, or it may be',
+    blocks: ['start', 'release'],
+    curedBy: ['flywheel-key'],
+    raised: (c) => {
+      const off = flywheelOff(c);
+      return off === 'shifted'
+        ? 'The flywheel’s mark is shifted: it fires far from where it should, and kicks back.'
+        : off && 'It kicked back, and its flywheel key was not looked at since.';
+    },
+    needs: (c) => [
+      {
+        text: flywheelOff(c) === 'shifted' ? 'key renewed, the mark where it belongs' : 'the flywheel’s mark looked at',
+        done: false,
+        station: 'spark',
+        items: ['spark.keyLook']
+      }
+    ]
   },
   {
     id: 'gear-case',
@@ -134,7 +167,7 @@ export const startRules: readonly HoldRule[] = [
     curedBy: ['metal'],
     raised: (c) => {
       const m = c.record.value('gear.magnet');
-      return (m === 'slivers' || m === 'pieces') && c.record.value('gear.explained') !== 'yes'
+      return (m === 'slivers' || m === 'pieces') && !metalExplained(c)
         ? `${m === 'pieces' ? 'Pieces' : 'Slivers'} on the magnet.`
         : undefined;
     },

@@ -1,6 +1,7 @@
 import { addMonths, format, parseISO } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
+import { metalExplained } from '../stations/gear/case-state.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { waterCured, waterEver } from '../stations/gear/water.ts';
 import { isAfter, type Instant } from '../units/instant.ts';
@@ -75,8 +76,21 @@ function gearOil(c: Context): DoBy | undefined {
   };
 }
 
+function magnet(c: Context): DoBy | undefined {
+  const r = c.record.last('gear.magnet');
+  if (!r || (r.value !== 'slivers' && r.value !== 'pieces') || !metalExplained(c)) return undefined;
+  return {
+    id: 'by-magnet',
+    title: 'Gear magnet again: clean?',
+    from: c.record.last('gear.explained')!.at,
+    hours: SETTLING,
+    because: 'There was metal on it, and the case was opened and the metal explained.',
+    finding: 'gear.metal-again'
+  };
+}
+
 /** What of this engine may wait with a date. Order of the trade's urgency. */
-export const doBy = (c: Context): DoBy[] => [anodes(c), lash(c), gearOil(c)].filter((d) => d !== undefined);
+export const doBy = (c: Context): DoBy[] => [anodes(c), lash(c), gearOil(c), magnet(c)].filter((d) => d !== undefined);
 
 /** Engine hours when it was found or done; those of the engine where nobody noted them then. */
 export const hoursThen = (c: Context, d: DoBy): number | undefined =>

@@ -41,6 +41,8 @@ export const electrics = {
   },
   rope: {
     title: 'Mend the rope starter',
+    raisedBy: ['plugs.rope'],
+    renews: ['plugs.rope'],
     how: 'Spring held down, hands clear; rope, dog and pawl spring as found.',
     parts: ['rope, spring or dog'],
     minutes: 35,

@@ -22,13 +22,15 @@ export const ignition = {
     minutes: 40,
     hazards: ['high-voltage'],
     proof: { station: 'spark', text: 'good spark on every cylinder with the stop wire on' },
+    renews: ['spark.stopWire'],
     spoiledBy: ['spark.all'],
     opens: ['cowl']
   },
   'spark-common': {
-    title: 'Prove the power pack with a known good one',
+    title: 'Renew the power pack, proved by a known good one',
     yieldsTo: ['stop-circuit', 'ground', 'coil', 'points', 'wiring'],
     raisedBy: ['spark.part-pack', 'spark.own-pack'],
+    renews: ['spark.packSwap'],
     how: 'Plugs and grounds of the box bright first. Then a known good one on the same engine: spark back on every cylinder proves it, before one is bought.',
     tools: ['meter', 'a known good pack'],
     parts: ['power pack or control unit'],
@@ -41,8 +43,14 @@ export const ignition = {
   },
   lead: {
     title: 'Renew plug lead and cap',
-    raisedBy: [only('spark.damaged-lead', 'fault'), 'spark.stray-lead', 'spark.stray-cap', 'spark.own-lead'],
-    renews: ['spark.leadLook', 'spark.stray'],
+    raisedBy: [
+      only('spark.damaged-lead', 'fault'),
+      'spark.stray-lead',
+      'spark.stray-cap',
+      'spark.own-lead',
+      'spark.part-lead'
+    ],
+    renews: ['spark.leadLook', 'spark.stray', 'spark.leadSwap'],
     how: 'Lead and cap together, pushed home at both ends, clear of hot and moving parts.',
     tools: ['spark tester'],
     parts: ['plug lead and cap'],
@@ -64,6 +72,7 @@ export const ignition = {
       'spark.misses',
       only('spark.voltage', 'watch')
     ],
+    renews: ['spark.plugSwap', 'spark.leadSwap', 'spark.coilSwap'],
     how: 'On several cylinders swap with a good one: the fault that moves with the part is the part. On a single a known good part in its place. New plug if older than two seasons or wet with water.',
     tools: ['plug wrench', 'spark tester'],
     parts: ['spark plug', 'cap or lead if it moves'],
@@ -78,10 +87,13 @@ export const ignition = {
     raisedBy: [
       ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [only(`spark.${w}`, 'fault'), `spark.hot-${w}`]),
       only('spark.damaged-coil', 'fault'),
-      ...['coil', 'charge', 'trigger'].flatMap((part) => [`spark.part-${part}`, `spark.own-${part}`]),
+      ...['coil', 'charge', 'trigger'].flatMap((part) => [
+        only(`spark.part-${part}`, 'fault'),
+        only(`spark.own-${part}`, 'fault')
+      ]),
       'spark.stray-coil'
     ],
-    renews: ['spark.coilLook', 'spark.stray'],
+    renews: ['spark.coilLook', 'spark.stray', 'spark.coilSwap', 'spark.chargeTest', 'spark.triggerTest'],
     how: 'Measured cold and warm first, at a temperature noted. Puller bolts not too deep; coils under a flywheel crack.',
     tools: ['meter', 'flywheel puller'],
     parts: ['coil'],
@@ -101,7 +113,7 @@ export const ignition = {
       only('spark.timing', 'watch'),
       ...['points', 'condenser'].flatMap((part) => [`spark.part-${part}`, `spark.own-${part}`])
     ],
-    renews: ['spark.pointsLook', 'spark.pointsOhms', 'spark.pointsGap', 'spark.rubBlock'],
+    renews: ['spark.pointsLook', 'spark.pointsOhms', 'spark.pointsGap', 'spark.rubBlock', 'spark.condenserSwap'],
     how: 'Paper, solvent, gap at the top of the cam, a smear on the rub block; pitted ones in sets with their condenser. Timing by the marks.',
     tools: ['feeler gauge', 'flywheel puller', 'timing light'],
     parts: ['points and condenser where pitted'],
@@ -119,16 +131,17 @@ export const ignition = {
     how: 'Bright metal at both ends; clean the points where there are points.',
     tools: ['wire brush', 'spanners'],
     minutes: 20,
+    renews: ['spark.groundWire'],
     proof: { station: 'spark', text: 'good through the tester' },
     spoiledBy: ['spark.all'],
     opens: ['cowl']
   },
   plugs: {
     title: 'Clean or renew the plugs',
-    renews: ['spark.result'],
+    renews: ['spark.result', 'spark.plugSwap'],
     wipes: [{ item: 'plugs.read', clean: ['normal', 'dry'] }],
     tellsOfOthers: true,
-    raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water', 'spark.own-plug'],
+    raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water', 'spark.own-plug', 'spark.part-plug'],
     how: 'Renewed when older than two seasons, cracked, or wet with water; else cleaned and gapped to the manual. Torque where known.',
     tools: ['plug wrench', 'gap gauge'],
     parts: ['spark plugs'],
@@ -149,6 +162,7 @@ export const ignition = {
   'flywheel-key': {
     title: 'Renew the flywheel key',
     raisedBy: ['spark.part-key'],
+    renews: ['spark.keyLook'],
     how: 'Flywheel off with its puller, taper and key way clean and dry, the right key, nut to its torque.',
     tools: ['flywheel puller', 'torque wrench'],
     parts: ['flywheel key'],

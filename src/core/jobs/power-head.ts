@@ -73,6 +73,8 @@ export const powerHead = {
   },
   'head-gasket': {
     title: 'Lift the head and renew the gasket',
+    raisedBy: [only('compression.flatness', 'watch', 'fault')],
+    renews: ['compression.flatness'],
     how: 'Only once leak-down or a wet test points there. Check flatness; bolts in the manual’s order.',
     tools: ['torque wrench', 'straight edge'],
     parts: ['head gasket'],

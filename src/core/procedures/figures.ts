@@ -53,12 +53,6 @@ export function floatLevel(measured: number, wanted: number): { value: number; l
   return { value: 0.75 * error, low: Math.min(0.5 * error, error), high: Math.max(0.5 * error, error) };
 }
 
-/** How far from flat a face may be, m: dressed on a plate up to the first, machined beyond the second (M; the manual's limit wins). */
-export const FLAT_FITS = 0.05e-3;
-export const FLAT_DRESS = 0.1e-3;
-export const flatnessVerdict = (gap: number): 'fits' | 'dress' | 'machine' =>
-  gap <= FLAT_FITS ? 'fits' : gap <= FLAT_DRESS ? 'dress' : 'machine';
-
 /**
  * How far a shim or a screw has to move for a lash, m: what was measured less the middle of what the manual wants. Above zero: a
  * thicker shim, or the screw in.

@@ -1,5 +1,5 @@
 import { about, figures } from './about.ts';
-import { FLAT_DRESS, FLAT_FITS, flatnessVerdict } from './figures.ts';
+import { FLAT_DRESS, FLAT_FITS, flatnessVerdict } from '../stations/compression/flat.ts';
 import { mirrored } from './procedure.ts';
 import type { Procedure, ProcedureStep } from './procedure.ts';
 

@@ -6,6 +6,7 @@ import { judgedBy } from '../../findings/limit.ts';
 import { lastSeen } from '../../stations/cooling/seen.ts';
 import { fuelAge } from '../../stations/fuel/age.ts';
 import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
+import { metalExplained } from '../../stations/gear/case-state.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
@@ -253,13 +254,13 @@ const gearMetal: Measure = (c) => {
   const w = wordOf(c, 'gear.magnet');
   if (!w) return undefined;
   const metal = w.value === 'slivers' || w.value === 'pieces';
-  return metal && c.record.value('gear.explained') === 'yes' ? undefined : seen(metal, w.at);
+  return metal && metalExplained(c) ? undefined : seen(metal, w.at);
 };
 
 /** Burnt, or full of metal that nobody has explained yet. */
 const gearBurnt: Measure = (c) => {
   const w = wordOf(c, 'gear.look');
-  if (!w || (w.value === 'metallic' && c.record.value('gear.explained') === 'yes')) return undefined;
+  if (!w || (w.value === 'metallic' && metalExplained(c))) return undefined;
   return seen(w.value === 'burnt' || w.value === 'metallic', w.at);
 };
 

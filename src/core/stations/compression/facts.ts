@@ -1,3 +1,4 @@
+import type { Flatness } from './flat.ts';
 import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { WithoutAdapter } from '../../physics/adapter.ts';
@@ -110,6 +111,12 @@ interface LashValues {
 export interface LeakDownFacts {
   leakdown: LeakDownValues;
   'leakdown-gasket': LeakDownValues;
+  /** Tight by its figure, and air at a place where none should come. */
+  'leakdown-through': LeakDownValues;
+  /** Air heard, and no figure read: the places. */
+  'escape-unread': { readonly escapes: readonly string[] };
+  /** Feeler under the straight edge on the head's face, m. */
+  flatness: { readonly gap: number; readonly verdict: Flatness };
   'leakdown-disagrees': { readonly shares: readonly number[] };
   'no-lash': LashValues;
   lash: LashValues;

@@ -6,6 +6,7 @@ import { sayLimit } from '../../findings/limit.ts';
 import { sayValue } from '../../items/check-entry.ts';
 import { say, type System } from '../../units/index.ts';
 import type { LeakAnalysed, LeakDownFacts, LeakFacts } from './facts.ts';
+import { FLAT_DRESS, FLAT_FITS } from './flat.ts';
 import { items } from './readings.ts';
 
 const mm = (m: number): string => `${(m * 1000).toFixed(1)} mm`;
@@ -30,12 +31,19 @@ function behind(place: string, two: boolean): string {
   }
 }
 
+/** "at the exhaust", "as bubbles in the cooling water". */
+const placeIn =
+  (units: System) =>
+  (e: string): string =>
+    `${e === 'water' ? 'as' : 'at'} ${sayValue(items.escape, [e], units)}`;
+
 const leakDown: WordsOf<LeakDownFacts, object>['leakdown'] = ({ cylinder, condition, values }, _, units) => {
   const { share, hole, escapes, bands } = values;
   const said = say(share, 'share', units);
   const air = (list: readonly string[]): string => sayValue(items.escape, list, units);
+  const place = placeIn(units);
   const where = escapes.length
-    ? `It comes out at ${listed(escapes.map((e) => air([e])))}: ${listed(escapes.map((e) => behind(e, values.strokes === 'two')))}.`
+    ? `It comes out ${listed(escapes.map(place))}: ${listed(escapes.map((e) => behind(e, values.strokes === 'two')))}.`
     : 'Listen where the air comes out: that names the part.';
   const then =
     values.soaked === undefined
@@ -87,6 +95,39 @@ const lashBecause = (
 export const leakDownWords: WordsOf<LeakDownFacts, object> = {
   leakdown: leakDown,
   'leakdown-gasket': (fact, tester, units) => leakDown({ ...fact, kind: 'leakdown' }, tester, units),
+  'leakdown-through': (fact, tester, units) => ({
+    ...leakDown({ ...fact, kind: 'leakdown' }, tester, units),
+    found: `Leak-down of cylinder ${fact.cylinder} is ${say(fact.values.share, 'share', units)}, tight by its figure, but air comes out ${listed(fact.values.escapes.map(placeIn(units)))}, where none should.`,
+    advice: 'Once more with the piston held at top, the place watched for a minute; then warm.'
+  }),
+  'escape-unread': ({ cylinder, values }, _, units) => ({
+    found: `Air of cylinder ${cylinder} comes out ${listed(values.escapes.map(placeIn(units)))}; how much it is was not read.`,
+    advice: 'Read the leak-down beside it.',
+    because: practice(
+      [`air: ${listed(values.escapes.map(placeIn(units)))}`],
+      'where the air comes out names the part, the figure says whether it matters.'
+    )
+  }),
+  flatness: ({ values: { gap, verdict } }, _, units) => {
+    const far = say(gap, 'length', units);
+    const said = {
+      fits: { found: `The head’s face is flat within ${far}.` },
+      dress: {
+        found: `The head’s face is ${far} from flat.`,
+        advice: 'Dressed on a plate it fits; the manual’s limit counts.'
+      },
+      machine: {
+        found: `The head’s face is ${far} from flat: more than can be dressed by hand.`,
+        advice: 'Machined, within the least height the manual gives, or another head.'
+      }
+    } as const;
+    return {
+      ...said[verdict],
+      because: practice([`feeler under the straight edge: ${far}`], 'measured along, across and over both diagonals.', {
+        limit: `fits to ${say(FLAT_FITS, 'length', units)}, dressed to ${say(FLAT_DRESS, 'length', units)} (from memory; the manual’s limit wins)`
+      })
+    };
+  },
   'leakdown-disagrees': ({ cylinder, values }, _, units) => {
     const shares = values.shares.map((s) => say(s, 'share', units));
     return {

@@ -7,6 +7,7 @@ import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../
 import { ofThisPart } from '../../findings/renewed.ts';
 import { measure } from '../../measurements/measure.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { headFace } from './flat.ts';
 import { boreWork, soakedAt } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
@@ -125,24 +126,42 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
     const bands = bandsOf(limit, tester);
     const condition = share >= bands.fault ? 'fault' : share >= bands.watch ? 'watch' : 'sound';
     const gasket = escapes.includes('neighbour') || escapes.includes('edge');
+    const through = condition === 'sound' && (gasket || escapes.includes('water'));
     // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
     const rings = escapes.length === 1 && escapes[0] === 'crankcase' && condition === 'fault';
     const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
     // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
     const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;
     return {
-      kind: gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
+      kind: through ? 'leakdown-through' : gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
       ...(rings ? { id: lit ? 'leakdown-overhaul' : soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
       cylinder,
-      condition,
+      condition: through ? 'watch' : condition,
       values: { share, hole, escapes, bands, strokes, tester: tester.name, ...(rings ? { soaked, lit } : {}) },
       limit
     };
   });
-  return { basis: {}, facts: [...facts, ...lashFacts(c)] };
+  return { basis: {}, facts: [...facts, ...unread(c), ...faceFacts(c), ...lashFacts(c)] };
 }
 
 type LeakDownFact = FactOf<LeakDownFacts>;
+
+/** Air was heard at a cylinder of which no leak-down was read: where it comes out says something, how much it is nobody knows. */
+function unread(c: Context): LeakDownFact[] {
+  const taken = new Set(c.record.all('compression.leakdown').map((r) => r.cylinder));
+  return cylindersOf(c).flatMap((cylinder): LeakDownFact[] => {
+    const escapes = c.record.value('compression.escape', cylinder);
+    if (taken.has(cylinder) || !Array.isArray(escapes) || !escapes.length) return [];
+    return [{ kind: 'escape-unread', cylinder, condition: 'cannot-tell', values: { escapes } }];
+  });
+}
+
+function faceFacts(c: Context): LeakDownFact[] {
+  const face = headFace(c);
+  if (!face) return [];
+  const condition = face.verdict === 'fits' ? 'sound' : face.verdict === 'dress' ? 'watch' : 'fault';
+  return [{ kind: 'flatness', condition, values: face }];
+}
 
 /** A valve with less lash than this, m, does not close (C). */
 const NO_LASH = 0.01e-3;

@@ -127,6 +127,16 @@ const ofLeakDown: Examples<LeakDownFacts> = {
     { kind: 'leakdown', ...leaks('fault', ['intake', 'exhaust']) }
   ],
   'leakdown-gasket': [{ kind: 'leakdown-gasket', ...leaks('fault', ['neighbour', 'edge']) }],
+  'leakdown-through': [{ kind: 'leakdown-through', ...leaks('sound', ['water', 'neighbour']), condition: 'watch' }],
+  'escape-unread': [
+    { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['water'] } },
+    { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['exhaust', 'edge'] } }
+  ],
+  flatness: (['fits', 'dress', 'machine'] as const).map((verdict) => ({
+    kind: 'flatness' as const,
+    condition: 'watch' as const,
+    values: { gap: 0.08e-3, verdict }
+  })),
   'leakdown-disagrees': [
     { kind: 'leakdown-disagrees', id: 'leakdown', cylinder: 2, condition: doubt, values: { shares: [0.04, 0.42] } }
   ],

@@ -223,7 +223,14 @@ function stream(c: Context, out: Out): void {
         why
       );
     else out.add('stream', 'fault', `${word} and it runs hot: the pump is not delivering.`, why);
-  } else if (seen === 'strong' && unsettled(c))
+  } else if (outlet === 'shut')
+    out.add(
+      'outlet',
+      'fault',
+      'The stream’s outlet or its line is blocked. Clear it, and look at the stream again: until then it says nothing.',
+      why
+    );
+  else if (seen === 'strong' && unsettled(c))
     out.add(
       'stream',
       'cannot-tell',

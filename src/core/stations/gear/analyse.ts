@@ -6,7 +6,7 @@ import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
 import { caseFindings, caseResult, caseStages, sayOpenStages, stageIds } from './case-test.ts';
-import { caseEmpty, leakPlace, type LeakPlace } from './case-state.ts';
+import { caseEmpty, leakPlace, metalExplained, type LeakPlace } from './case-state.ts';
 import { pourOf } from '../oil/changes.ts';
 import { frost } from './frost.ts';
 import { drainedShare, washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
@@ -270,7 +270,7 @@ function amount(c: Context, out: ReturnType<typeof findingsOf>): void {
 
 function metal(c: Context, out: ReturnType<typeof findingsOf>): void {
   const magnet = c.record.value('gear.magnet');
-  const explained = c.record.value('gear.explained') === 'yes';
+  const explained = metalExplained(c);
   const metallic = c.record.value('gear.look') === 'metallic';
   const why = {
     ...practice(
@@ -287,7 +287,14 @@ function metal(c: Context, out: ReturnType<typeof findingsOf>): void {
       `${magnet === 'pieces' ? 'Pieces' : 'Slivers'} on the magnet: open the case and explain the metal before it runs in gear.`,
       why
     );
-  else if (explained) out.add('metal', 'sound', 'The metal on the magnet has been explained.', why);
+  else if (magnet === 'slivers' || magnet === 'pieces')
+    out.add(
+      'metal-again',
+      'watch',
+      `${magnet === 'pieces' ? 'Pieces' : 'Slivers'} on the magnet, and the case was opened and the metal explained: wiped clean, the magnet is looked at again after the first hours.`,
+      why
+    );
+  else if (explained) out.add('metal', 'sound', 'The metal in the oil has been explained.', why);
   else if (metallic)
     out.add('metal', 'watch', 'The oil shimmers with metal: look at the magnet and compare it with last time.', why);
   else if (magnet === 'paste' && school(c.rules, 'magnetMetal') === 'examine')

@@ -9,9 +9,10 @@ export type CaseDanger = 'empty' | 'pressure' | 'cracked';
 const newest = (c: Context, items: readonly Parameters<Context['record']['all']>[0][]): Reading | undefined =>
   latestOf(items.flatMap((what) => c.record.all(what).filter((r) => r.value !== 'unknown')));
 
-/** The last time oil went in, or was said to have. */
+/** The last time oil went in, or was said to have; "not yet", said later, takes back what was said before it. */
 const filled = (c: Context): Reading | undefined => {
-  const refill = c.record.all('gear.refill').findLast((r) => r.value === 'service' || r.value === 'stand');
+  const said = newest(c, ['gear.refill']);
+  const refill = said?.value === 'no' ? undefined : said;
   return latestOf([refill, newest(c, ['gear.poured'])].filter((r) => r !== undefined));
 };
 
@@ -48,12 +49,11 @@ export function leakPlace(c: Context): LeakPlace {
 function underPressure(c: Context): boolean {
   const test = c.record.all('gear.casePressure').findLast((r) => typeof r.value === 'number');
   if (!test || test.value === 0) return false;
+  const opening = newest(c, ['gear.caseOpen']);
   const opened = latestOf(
-    [
-      c.record.all('gear.caseOpen').findLast((r) => r.value === 'yes'),
-      filled(c),
-      newest(c, ['gear.drained', 'gear.first'])
-    ].filter((r) => r !== undefined)
+    [opening?.value === 'yes' ? opening : undefined, filled(c), newest(c, ['gear.drained', 'gear.first'])].filter(
+      (r) => r !== undefined
+    )
   );
   return opened === undefined || !isAfter(opened.at, test.at);
 }
@@ -73,3 +73,16 @@ export const caseDangers = (c: Context): CaseDanger[] => [
   ...(underPressure(c) ? (['pressure'] as const) : []),
   ...(caseEmpty(c) ? (['empty'] as const) : [])
 ];
+
+/** The case was opened and its metal explained, and none was seen after that. */
+export function metalExplained(c: Context): boolean {
+  const said = newest(c, ['gear.explained']);
+  if (said?.value !== 'yes') return false;
+  const seen = latestOf(
+    [
+      c.record.all('gear.magnet').findLast((r) => r.value === 'slivers' || r.value === 'pieces'),
+      c.record.all('gear.look').findLast((r) => r.value === 'metallic')
+    ].filter((r) => r !== undefined)
+  );
+  return !seen || !isAfter(seen.at, said.at);
+}

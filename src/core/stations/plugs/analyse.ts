@@ -47,6 +47,7 @@ export function analyse(c: Context): Finding[] {
   holes(c, out);
   gaps(c, out);
   cranking(c, out);
+  rope(c, out);
   const waterOn = [...read].filter(([, s]) => s.includes('water')).map(([k]) => k);
   if (c.record.value('plugs.order') === 'no' && read.size && cylinders.length > 1)
     out.add(
@@ -212,6 +213,20 @@ export function crankedAt(c: Context): { readonly rpm: number; readonly at: stri
   return latestOf(noted);
 }
 
+/** A rope that does not catch, or does not come back: found by pulling it slowly. On an engine with a starter as well it can wait. */
+function rope(c: Context, out: Out): void {
+  const said = c.record.value('plugs.rope');
+  if (said !== 'slips' && said !== 'stuck') return;
+  out.add(
+    'rope',
+    c.survey.engine.profile.starting === 'both' ? 'watch' : 'fault',
+    said === 'slips'
+      ? 'The rope starter slips: its dog or pawl does not catch. Clean and free it, look at its spring and edge.'
+      : 'The rope does not come back: its spring is broken or unhooked, or the drum sticks.',
+    practice([`rope starter: ${said}`], 'pulled slowly twice: it catches, and it returns.')
+  );
+}
+
 function cranking(c: Context, out: Out): void {
   const last = crankedAt(c);
   if (last && last.rpm < SLOW_CRANKING && c.record.asked('plugs.starterCircuit') === undefined)
@@ -236,6 +251,8 @@ function cranking(c: Context, out: Out): void {
   ];
   const why = practice(inputs, 'a starter fed directly proves the motor, not the circuit; both are recorded apart.');
   const poor = circuit === 'slow' || circuit === 'nothing';
+  const poorDirect = direct === 'slow' || direct === 'nothing';
+  const end = c.record.value('plugs.voltsEnd');
   if (volts !== undefined && volts < ownLimits.weakVolts)
     out.add(
       'volts',
@@ -250,11 +267,11 @@ function cranking(c: Context, out: Out): void {
       `The starter turns well from the battery but not through its circuit${voltsEndAt(c)}.`,
       why
     );
-  else if (poor && (direct === 'slow' || direct === 'nothing'))
+  else if (poorDirect && circuit !== 'turns')
     out.add(
       'starter',
       'fault',
-      'The starter fails straight from the battery too: battery, its cables, then the motor.',
+      `The starter fails straight from the battery${poor ? ' too' : ''}: battery, its cables, then the motor.`,
       why
     );
   else if (poor)
@@ -262,6 +279,13 @@ function cranking(c: Context, out: Out): void {
       'starter',
       'cannot-tell',
       'The starter is poor through its circuit. Feed it straight from the battery: that separates motor from circuit.',
+      why
+    );
+  else if (circuit !== 'turns' && (end === 'fuse' || end === 'switch' || end === 'solenoid'))
+    out.add(
+      end === 'fuse' ? 'starter-fuse' : 'starter',
+      'fault',
+      `The starter’s circuit is broken${voltsEndAt(c)}.`,
       why
     );
 }

@@ -12,7 +12,7 @@ import { fuelTree } from '../fuel/symptoms.ts';
 import { sources, speedCap } from '../cooling/source.ts';
 import { aloneAt } from './odd.ts';
 import { items } from './readings.ts';
-import { causeAt, symptoms, symptomWords } from './symptoms.ts';
+import { causeAt, lapsed, symptoms, symptomWords } from './symptoms.ts';
 import { sayValue } from '../../items/check-entry.ts';
 import { mainTrack, runsOf } from './runs.ts';
 import { bankDifference, BANKS_APART, clock, NEVER_WARM, warmingOf, type WarmState } from './warming.ts';
@@ -218,7 +218,9 @@ function charge(c: Context, out: Out): void {
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('run');
   const { record } = c;
-  const outcome = record.value('run.outcome');
+  const reason = record.value('run.reason');
+  // A reason for stopping says that it was stopped.
+  const outcome = record.value('run.outcome') ?? (reason ? 'stopped' : undefined);
   const lamp = record.value('run.lamp');
   const smoke = record.value('run.smoke');
   const leaks = record.value('run.leaks');
@@ -230,7 +232,6 @@ export function analyse(c: Context): Finding[] {
         .findLast((r) => r.at === since)
         ?.value.trim()
     : undefined;
-  const reason = record.value('run.reason');
   const minutes = known(record.value('run.minutes'));
   const inputs = [
     `outcome: ${outcome ?? 'not run yet'}`,
@@ -290,6 +291,13 @@ export function analyse(c: Context): Finding[] {
       )
     );
   }
+  for (const { id, is, first } of lapsed(c))
+    out.add(
+      id,
+      'fault',
+      `${is}; not since, but no cause was found: it comes again. ${first}`,
+      practice(['cause: not recorded'], 'what a run showed stays open until its cause is found.')
+    );
   for (const k of cylindersOf(c))
     if (c.record.value('run.drop', k) === 'same')
       out.add(

@@ -82,7 +82,8 @@ export function symptoms(c: Context): Symptom[] {
     // Water with the exhaust may take its first half minute.
     const early = (at: Instant): boolean =>
       id === 'no-water' &&
-      runsOf(c).some(({ startedAt }) => {
+      runsOf(c).some(({ startedAt, untimed }) => {
+        if (untimed) return false;
         const seconds = (Date.parse(at) - startedAt.getTime()) / 1000;
         return seconds >= 0 && seconds <= 30;
       });
@@ -102,6 +103,75 @@ export function symptoms(c: Context): Symptom[] {
       repeated: charge.some((x) => x.verdict === 'good' && isAfter(x.at, off.at))
     });
   return seen.filter((s) => !s.explained || !s.repeated);
+}
+
+interface Lapsing {
+  /** Of its finding. */
+  readonly id: string;
+  readonly item: ItemId;
+  readonly bad: (value: unknown) => boolean;
+  readonly is: (value: unknown) => string;
+  readonly first: string;
+  /** Where work is proved that cures it. */
+  readonly cured: readonly StationId[];
+}
+const isWord =
+  (...words: readonly string[]) =>
+  (value: unknown): boolean =>
+    words.includes(String(value));
+/** What a run shows by one answer of its own, and where its cause lies (C). */
+const lapsing: readonly Lapsing[] = [
+  {
+    id: 'lamp',
+    item: 'run.lamp',
+    bad: isWord('came'),
+    is: () => 'The lamp or horn came on',
+    first: 'Oil pressure or heat: which of them, before it runs again.',
+    cured: ['cooling', 'oil', 'spark']
+  },
+  {
+    id: 'smoke',
+    item: 'run.smoke',
+    bad: isWord('keeps'),
+    is: () => 'It kept smoking',
+    first: 'Look at a plug after the next run: water or oil.',
+    cured: ['cooling', 'compression', 'fuel', 'oil', 'plugs']
+  },
+  {
+    id: 'leaks',
+    item: 'run.leaks',
+    bad: isWord('fuel', 'oil', 'water'),
+    is: (value) => `It leaked ${String(value)}`,
+    first: 'Dry it, run it, and look for the place.',
+    cured: ['fuel', 'oil', 'gear', 'cooling', 'look']
+  },
+  {
+    id: 'gears',
+    item: 'run.gears',
+    bad: isWord('fails'),
+    is: () => 'A gear was missing or jumped out',
+    first: 'Linkage, hub, then the clutch dog.',
+    cured: ['turn', 'gear', 'look']
+  },
+  {
+    id: 'plug-wet',
+    item: 'run.plugAfter',
+    bad: isWord('wet'),
+    is: () => 'A plug came out of a run with water on it',
+    first: 'Leak-down with the water jacket watched.',
+    cured: ['cooling', 'compression']
+  }
+];
+
+/** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
+export function lapsed(c: Context): { readonly id: string; readonly is: string; readonly first: string }[] {
+  return lapsing.flatMap(({ id, item, bad, is, first, cured }) => {
+    const told = c.record.all(item).filter((r) => r.value !== 'unknown');
+    const seen = told.findLast((r) => bad(r.value));
+    if (!seen || seen === told.at(-1)) return [];
+    const found = [causeAt(c), ...c.renewed(item), ...cured.flatMap((s) => c.worked(s))];
+    return found.some((at) => at !== '' && !isAfter(seen.at, at)) ? [] : [{ id, is: is(seen.value), first }];
+  });
 }
 
 /** What each is, and where a good technician looks first (C). */

@@ -5,6 +5,7 @@ import { judgedBy } from '../../findings/limit.ts';
 import type { Seen, SparkAnalysed, SparkFact, SparkFacts } from './facts.ts';
 import { isAfter } from '../../units/instant.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
+import { accusedParts, type Accused } from './accused.ts';
 import { damagedPart, type Damaged } from './damage.ts';
 import { isolation } from './isolation.ts';
 import { sparks, sparkWork } from './measure.ts';
@@ -41,17 +42,34 @@ export function analyse(c: Context): SparkAnalysed {
   const voided: SparkFact[] = out.length
     ? [{ kind: 'lanyard-out', id: 'lanyard', repeat: true, condition: 'cannot-tell', values: { cylinders: out } }]
     : [];
-  if (!list.length) return { basis, facts: [...voided, ...damage(c), ...measured] };
+  const guilty = accusedParts(c);
+  if (!list.length)
+    return {
+      basis,
+      facts: [
+        ...voided,
+        ...guilty.map((g) => accused(g, false)),
+        ...looks(c),
+        ...damage(c),
+        ...gaps(c, electronic),
+        ...measured
+      ]
+    };
   const all = cylindersOf(c);
   const missing = all.filter((k) => !list.some((s) => s.cylinder === k) && !out.includes(k));
-  const good = !missing.length && !out.length && list.every((s) => s.result === 'good' && !s.mixed);
+  const found = pattern(c, list, electronic);
+  const named = new Set(found.map((f) => `${f.id ?? f.kind}.${f.cylinder ?? ''}`));
+  const poor = list.some((s) => s.result !== 'good');
+  const standing = guilty.map((g) => accused(g, poor)).filter((f) => !named.has(`${f.id}.${f.cylinder ?? ''}`));
+  const good = !missing.length && !out.length && !guilty.length && list.every((s) => s.result === 'good' && !s.mixed);
   return {
     basis,
     facts: [
       ...voided,
-      ...pattern(c, list, electronic),
+      ...found,
+      ...standing,
       ...list
-        .filter((s) => s.mixed)
+        .filter((s) => s.mixed && !explainedBy(guilty, s))
         .map(({ cylinder }): SparkFact => ({ kind: 'unsteady', cylinder, condition: 'watch', values: {} })),
       ...looks(c),
       ...damage(c),
@@ -65,6 +83,19 @@ export function analyse(c: Context): SparkAnalysed {
     ]
   };
 }
+
+/** What a trial found, as it stands on the list until it is mended; what a meter found counts where a poor spark was seen as well. */
+const accused = ({ part, label, cylinder, doubt }: Accused, poor: boolean): SparkFact & { readonly id: string } => ({
+  kind: 'accused',
+  id: part === 'stop' ? 'stop' : `${cylinder === undefined ? 'part' : 'own'}-${part}`,
+  ...(cylinder === undefined ? {} : { cylinder }),
+  condition: !doubt || poor ? 'fault' : doubt === 'sparks' ? 'watch' : 'cannot-tell',
+  values: { part, label }
+});
+
+/** None before the trial and good after it is what the trial did, no spark that comes and goes. */
+const explainedBy = (guilty: readonly Accused[], s: Seen): boolean =>
+  s.result === 'good' && guilty.some((g) => g.cylinder === undefined || g.cylinder === s.cylinder);
 
 /** None or weak on all of them, on some that share a part, or on one. */
 function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkFact[] {

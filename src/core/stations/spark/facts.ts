@@ -49,6 +49,8 @@ export interface SparkFacts {
   pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil' };
   ground: object;
   own: { readonly part: PartFound };
+  /** A trial found this part guilty, and nothing says that it was mended since. */
+  accused: { readonly part: SparkPart; readonly label: string };
   /** `alone`: every other cylinder was looked at and sparks. */
   none: { readonly alone: boolean };
   /** None here, and no cylinder that sparks was seen: its own parts, or what all share. */
@@ -71,6 +73,8 @@ export interface SparkFacts {
   /** Warm against cold, both at 20 °C: share less (a short) or more (an open joint). */
   'warm-winding': WindingRow & { readonly warmOverCold: number };
   winding: WindingRow;
+  /** No way through it at all: wire or joint is broken, whatever the manual asks. */
+  'open-winding': WindingRow;
   /** Ω at 20 °C, least and most between cylinders. */
   between: {
     readonly winding: WindingId;

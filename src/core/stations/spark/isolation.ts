@@ -79,6 +79,15 @@ const sharedUnknown: readonly Part[] = [
   part('pack', 'coil or power pack')
 ];
 
+/** What a part is called, without whose it is: one that all cylinders share, or one of a cylinder's own. */
+export function partLabel(id: SparkPart, itsOwn: boolean): string {
+  const lists = itsOwn ? [own.points!, own.cdi!] : [shared.points!, shared.cdi!, shared.digital!];
+  return [...lists, [...own.points!, ...own.cdi!]]
+    .flat()
+    .find((p) => p.id === id)!
+    .label.replace(/^its /, '');
+}
+
 const returns = (item: ItemId, id: SparkPart, minutes: number, why: string): Trial<SparkPart> => ({
   item,
   why,
@@ -102,7 +111,7 @@ const moves = (item: ItemId, id: SparkPart, minutes: number, why: string): Trial
 });
 
 /** Trials in the order of what they cost; each separates one part from the rest. C: common practice. */
-const trials: readonly Trial<SparkPart>[] = [
+export const sparkTrials: readonly Trial<SparkPart>[] = [
   {
     item: 'spark.lanyard',
     why: 'Forgetting the lanyard or the switch is the commonest “no spark”, and costs a look.',
@@ -200,7 +209,7 @@ export function sparkPattern(c: Context): SparkPattern | undefined {
 }
 
 /** Cylinders without spark at an instant, by the last look at each until then. */
-function deadAt(c: Context, at: string): number[] {
+export function deadAt(c: Context, at: string): number[] {
   return cylindersOf(c).filter(
     (cylinder) =>
       c.record.all('spark.result', { cylinder }).findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at))?.value ===
@@ -248,5 +257,7 @@ export function isolation(c: Context): Elimination<SparkPart> | undefined {
   if (!pattern) return undefined;
   const dead = sparkSeen(c).flatMap((s) => (s.result === 'none' ? [s.cylinder] : []));
   const single = cylindersOf(c).length === 1;
-  return eliminate(partsOf(c.survey.engine.profile, pattern, single), trials, (item) => trialAnswer(c, item, dead));
+  return eliminate(partsOf(c.survey.engine.profile, pattern, single), sparkTrials, (item) =>
+    trialAnswer(c, item, dead)
+  );
 }

@@ -6,7 +6,7 @@ import { judgedBy } from '../../findings/limit.ts';
 import type { SparkFact } from './facts.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { voltages } from './voltage.ts';
-import { BETWEEN, METER_SHARE, windingIds, windingRows, type WindingRow } from './windings.ts';
+import { BETWEEN, METER_SHARE, OPEN, windingIds, windingRows, type WindingId, type WindingRow } from './windings.ts';
 
 /** Resistance of clean closed points, Ω, above which they count as oxidised (M). */
 export const POINTS_OHMS = 0.2;
@@ -26,10 +26,24 @@ export const voltageFacts = (c: Context): SparkFact[] =>
 
 const rangeIs = { inside: 'sound', outside: 'fault', close: 'cannot-tell' } as const;
 
-/** One winding: cold against warm, then against the manual's range. */
-function windingOf(row: WindingRow): SparkFact[] {
+/** Where a diode or the driver sits in the coil, its winding cannot be read from outside (C). */
+const hidden = (c: Context, winding: WindingId): boolean =>
+  c.survey.engine.profile.ignition === 'coil-on-plug' && (winding === 'primary' || winding === 'secondary');
+
+/** One winding: broken, cold against warm, then against the manual's range. */
+function windingOf(c: Context, row: WindingRow): SparkFact[] {
   const { winding, cylinder, limit, warmOverCold, range } = row;
   const common = { ...(cylinder === undefined ? {} : { cylinder }), ...(limit ? { limit } : {}) };
+  if (row.ohms20 >= OPEN[winding] && range !== 'inside')
+    return [
+      {
+        ...common,
+        kind: 'open-winding',
+        id: winding,
+        condition: hidden(c, winding) ? 'cannot-tell' : 'fault',
+        values: row
+      }
+    ];
   const out: SparkFact[] = [];
   if (warmOverCold !== undefined && Math.abs(warmOverCold - 1) > METER_SHARE)
     out.push({
@@ -48,7 +62,7 @@ function windingOf(row: WindingRow): SparkFact[] {
 export function windingFacts(c: Context): SparkFact[] {
   const rows = windingRows(c);
   const between = windingIds.flatMap((winding): SparkFact[] => {
-    const mine = rows.filter((r) => r.winding === winding && r.limit === undefined);
+    const mine = rows.filter((r) => r.winding === winding && r.limit === undefined && r.ohms20 < OPEN[winding]);
     const ohms = mine.map((r) => r.ohms20);
     const [least, most] = [Math.min(...ohms), Math.max(...ohms)];
     if (mine.length < 2 || most <= 0 || (most - least) / most <= BETWEEN) return [];
@@ -61,7 +75,7 @@ export function windingFacts(c: Context): SparkFact[] {
       }
     ];
   });
-  return [...rows.flatMap(windingOf), ...between];
+  return [...rows.flatMap((row) => windingOf(c, row)), ...between];
 }
 
 /** Points and timing. */

@@ -1,6 +1,7 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { at20 } from '../../physics/resistance.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import type { LimitId } from '../../engine/limits.ts';
 
 export const windings = {
@@ -20,6 +21,9 @@ const WARM_STEP = 12;
 export const METER_SHARE = 0.05;
 /** Between cylinders a winding may differ by this, share (C/M). */
 export const BETWEEN = 0.15;
+
+/** Resistance past which a winding is broken whatever its maker asks, Ω (C: primaries are under a few ohms, the others under some tens of kilohms). */
+export const OPEN: Readonly<Record<WindingId, number>> = { primary: 1e3, secondary: 5e5, charge: 1e5, trigger: 1e5 };
 
 export interface WindingRow {
   readonly winding: WindingId;
@@ -47,7 +51,16 @@ export function windingRows(c: Context): WindingRow[] {
     const limit = judgedBy(c, `spark.${winding}` as LimitId);
     const places = windings[winding].perCylinder ? cylindersOf(c) : [undefined];
     return places.flatMap((cylinder): WindingRow[] => {
-      const readings = c.record.all(`spark.${winding}`, cylinder === undefined ? {} : { cylinder }).flatMap((r) => {
+      const taken = c.record.all(`spark.${winding}`, cylinder === undefined ? {} : { cylinder });
+      // Read again after work, what was read before it is of how it was.
+      const worked = latestAt(
+        c
+          .worked('spark')
+          .filter((at) => taken.some((r) => isAfter(r.at, at)))
+          .map((at) => ({ at }))
+      );
+      const readings = taken.flatMap((r) => {
+        if (worked && !isAfter(r.at, worked)) return [];
         if (typeof r.value !== 'number') return [];
         const t = r.conditions?.temperature;
         const temperature = t === undefined ? {} : { temperature: t };

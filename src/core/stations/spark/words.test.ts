@@ -76,6 +76,15 @@ const examples: Examples<SparkFacts> = {
   ],
   ground: [{ kind: 'ground', condition: fault, ...one }],
   own: [{ kind: 'own', condition: fault, cylinder: 1, values: { part } }],
+  accused: [
+    ...(['stop', 'key', 'fuse', 'charge', 'trigger', 'pack'] as const).map((id) => ({
+      kind: 'accused' as const,
+      id: `part-${id}`,
+      condition: fault,
+      values: { part: id, label: 'part' }
+    })),
+    { kind: 'accused', id: 'own-coil', condition: fault, cylinder: 1, values: { part: 'coil', label: 'coil' } }
+  ],
   none: [true, false].map((alone) => ({ kind: 'none' as const, condition: fault, cylinder: 1, values: { alone } })),
   undecided: [{ kind: 'undecided', condition: doubt, ...one }],
   sun: [{ kind: 'sun', condition: doubt, ...one }],
@@ -127,6 +136,13 @@ const examples: Examples<SparkFacts> = {
     id: 'hot-trigger',
     condition: fault,
     values: { ...warm, warmOverCold }
+  })),
+  'open-winding': ([fault, doubt] as const).map((condition) => ({
+    kind: 'open-winding' as const,
+    id: 'primary',
+    cylinder: 1,
+    condition,
+    values: row
   })),
   winding: (['sound', 'fault'] as const).map((condition) => ({
     kind: 'winding',

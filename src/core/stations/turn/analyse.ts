@@ -189,6 +189,15 @@ export function analyse(c: Context): Finding[] {
       );
   }
 
+  // Felt, and how it turns not said: what was felt counts all the same.
+  if (!last && felt.length)
+    out.add(
+      'feel',
+      'watch',
+      `Felt in it: ${listed(felt.map((f) => (f === 'tight' ? 'a tight spot' : f)))}. Turn it by hand once more and say how it turns; nothing is cranked before.`,
+      practice(inputs, 'what the hand feels is found before anything spins.')
+    );
+
   const expected = expectedBumps(c.survey.engine.profile.strokes, cylindersOf(c).length || undefined);
   const counted = record.last('turn.bumps');
   const bumps = counted?.value;

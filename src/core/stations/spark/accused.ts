@@ -1,0 +1,73 @@
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import type { Reading } from '../../record/reading.ts';
+import { isAfter } from '../../units/instant.ts';
+import { deadAt, partLabel, sparkTrials, type SparkPart } from './isolation.ts';
+import { sparks } from './measure.ts';
+
+/** A part that a trial found guilty, and of which nothing says that it was mended since. */
+export interface Accused {
+  readonly part: SparkPart;
+  readonly label: string;
+  /** Of one cylinder's own part. */
+  readonly cylinder?: number;
+  readonly at: string;
+  /** Found by a meter against the manual only: it sparks all the same, or nobody has looked whether it does. */
+  readonly doubt: 'sparks' | 'not-seen' | undefined;
+}
+
+/** A state, or a way of cranking: no part that is mended, and asked for with every look at the spark. */
+const states: ReadonlySet<SparkPart> = new Set(['switch', 'speed']);
+/** What a good spark afterwards explains by itself: it was plugged in or cleaned, as the trial asked. */
+const setRight: ReadonlySet<SparkPart> = new Set(['fuse', 'points']);
+/** Measured against the manual by somebody: good spark speaks against it, so it is measured again before anything is bought. */
+const measured: ReadonlySet<SparkPart> = new Set(['charge', 'trigger']);
+
+/** Good at every cylinder, by the best look at each; with an instant, since then. */
+function goodEverywhere(c: Context, since?: string): boolean {
+  const all = cylindersOf(c);
+  const seen = sparks(c);
+  return (
+    all.length > 0 &&
+    all.every((k) => {
+      const last = seen.get(String(k))?.groups[0]?.readings.at(-1);
+      return last?.value === 'good' && (since === undefined || isAfter(last.at, since));
+    })
+  );
+}
+
+/** Whose part was tried: of the cylinder it was said of, of the one that was dead then where something was swapped. */
+function whose(c: Context, r: Reading): number | undefined {
+  if (r.cylinder !== undefined || r.value !== 'moves') return r.cylinder;
+  const dead = deadAt(c, r.at);
+  return dead.length === 1 ? dead[0] : undefined;
+}
+
+/** The latest telling answer to a trial in this round, of each cylinder it was said of: a new round asks everything anew. */
+function answers(c: Context, item: (typeof sparkTrials)[number]['item']): readonly Reading[] {
+  const told = c.record.all(item, { round: c.record.round('spark.result') }).filter((r) => r.value !== 'unknown');
+  return [...new Map(told.map((r) => [whose(c, r), r])).values()];
+}
+
+/**
+ * Every part that an answer accused and that was not renewed or mended since. A good spark does not acquit it: it was seen with the wire
+ * off, or with the good part in its place. The same trial with the other answer does.
+ */
+export const accusedParts = (c: Context): Accused[] =>
+  sparkTrials.flatMap((trial) =>
+    answers(c, trial.item).flatMap((r): Accused[] => {
+      const part = trial.accuses[String(r.value)];
+      if (part === undefined || states.has(part)) return [];
+      if (c.renewed(trial.item).some((w) => !isAfter(r.at, w))) return [];
+      if (setRight.has(part) && goodEverywhere(c, r.at)) return [];
+      const cylinder = whose(c, r);
+      return [
+        {
+          part,
+          label: partLabel(part, cylinder !== undefined),
+          at: r.at,
+          doubt: !measured.has(part) ? undefined : goodEverywhere(c) ? 'sparks' : 'not-seen',
+          ...(cylinder === undefined ? {} : { cylinder })
+        }
+      ];
+    })
+  );

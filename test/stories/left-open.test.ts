@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import type { ItemId } from '../../src/core/stations/items.ts';
+import { Bench } from '../case.ts';
+import { four, two } from './engines.ts';
+
+const has = (b: Bench, id: string): boolean => b.ids().includes(id);
+
+describe('what a run showed once stays open, though the next answer is good', () => {
+  it.each([
+    ['run.lamp', 'came', 'none', 'run.lamp'],
+    ['run.smoke', 'keeps', 'none', 'run.smoke'],
+    ['run.leaks', 'fuel', 'none', 'run.leaks'],
+    ['run.gears', 'fails', 'both', 'run.gears'],
+    ['run.plugAfter', 'wet', 'dry', 'run.plug-wet']
+  ] as const)('%s %s, then %s', (item, bad, good, finding) => {
+    const b = new Bench(two).read(item as ItemId, bad as never).read(item as ItemId, good as never);
+    expect(has(b, `${finding}:fault`)).toBe(true);
+    expect(b.said(finding)).toMatch(/not since, but no cause was found/);
+    b.read('run.cause', 'a loose wire, mended').read(item as ItemId, good as never);
+    expect(b.ids().filter((x) => x.startsWith(finding))).toEqual([]);
+  });
+  it('a slip that was corrected is none', () => {
+    const b = new Bench(two).read('run.lamp', 'came');
+    b.read('run.lamp', 'none', { supersedes: b.survey.readings.at(-1)!.id });
+    expect(has(b, 'run.lamp:fault')).toBe(false);
+  });
+  it('a reason for stopping says that it was stopped', () => {
+    expect(has(new Bench(two).read('run.reason', 'noise'), 'run.stopped:fault')).toBe(true);
+  });
+  it('no water at the exhaust, with the start not noted, is no early look', () => {
+    expect(has(new Bench(two).read('run.exhaust', 'none'), 'run.no-water:fault')).toBe(true);
+  });
+});
+
+describe('an answer given before the thing it answers is none', () => {
+  it('metal explained, and pieces again', () => {
+    const b = new Bench(two).read('gear.magnet', 'slivers').read('gear.explained', 'yes');
+    expect(b.holds()).not.toContain('gear-chips');
+    expect(b.assessed().steps.map((s) => s.id)).not.toContain('metal');
+    b.read('gear.magnet', 'pieces');
+    expect(b.holds()).toContain('gear-chips');
+    expect(has(b, 'gear.metal:fault')).toBe(true);
+  });
+  it('sump drained, and milky after that', () => {
+    const b = new Bench(four).read('oil.look', 'milky').read('oil.sump', 'drained').read('oil.look', 'milky');
+    expect(b.judged().holds.find((h) => h.id === 'oil')?.because).toMatch(/milky/);
+  });
+  it('refilled, then said not to be: the case is empty', () => {
+    const b = new Bench(two).read('gear.drained', 0.2e-3).read('gear.refill', 'service');
+    expect(b.holds()).not.toContain('gear-case');
+    expect(b.read('gear.refill', 'no').holds()).toContain('gear-case');
+    expect(b.read('gear.poured', 0.2e-3).holds()).not.toContain('gear-case');
+  });
+  it('pressure let off, then said not to be', () => {
+    const b = new Bench(two).read('gear.casePressure', 60e3, { conditions: { stage: 'high' } });
+    expect(b.read('gear.caseOpen', 'yes').holds()).not.toContain('gear-case');
+    expect(b.read('gear.caseOpen', 'no').holds()).toContain('gear-case');
+    expect(b.read('gear.caseOpen', 'unknown').holds()).toContain('gear-case');
+  });
+});
+
+describe('what is seen counts without what is usually read beside it', () => {
+  it('a rope that slips', () => {
+    const b = new Bench({ ...two, starting: 'rope' }).read('plugs.rope', 'slips');
+    expect(has(b, 'plugs.rope:fault')).toBe(true);
+    expect(b.assessed().steps.map((s) => s.id)).toContain('rope');
+    expect(has(new Bench({ ...two, starting: 'both' }).read('plugs.rope', 'stuck'), 'plugs.rope:watch')).toBe(true);
+  });
+  it('a starter that fails straight from the battery; a fuse where the volts end', () => {
+    const electric = { ...four, starting: 'electric' } as const;
+    expect(has(new Bench(electric).read('plugs.starterDirect', 'nothing'), 'plugs.starter:fault')).toBe(true);
+    expect(has(new Bench(electric).read('plugs.voltsEnd', 'fuse'), 'plugs.starter-fuse:fault')).toBe(true);
+  });
+  it('air where none should come, though the figure is good, or was not read', () => {
+    const air = (place: string): Bench =>
+      new Bench({ ...two, cylinders: 2 }).read('compression.escape', [place] as never, { cylinder: 1 });
+    for (const place of ['water', 'neighbour', 'edge'])
+      expect(air(place).read('compression.leakdown', 0.04, { cylinder: 1 }).ids()).toContain(
+        'compression.leakdown-through.1:watch'
+      );
+    expect(air('crankcase').read('compression.leakdown', 0.04, { cylinder: 1 }).ids()).toContain(
+      'compression.leakdown.1:sound'
+    );
+    expect(air('water').ids()).toContain('compression.escape-unread.1:cannot-tell');
+  });
+  it('a head that is not flat', () => {
+    const flat = (gap: number): string[] => new Bench(two).read('compression.flatness', gap).ids();
+    expect([flat(0.03e-3), flat(0.08e-3), flat(0.3e-3)]).toEqual([
+      ['compression.flatness:sound'],
+      ['compression.flatness:watch'],
+      ['compression.flatness:fault']
+    ]);
+  });
+  it('an outlet that is blocked, with a stream or without', () => {
+    expect(has(new Bench(two).read('cooling.outlet', 'shut'), 'cooling.outlet:fault')).toBe(true);
+    const strong = new Bench(two).read('cooling.stream', 'strong').read('cooling.outlet', 'shut');
+    expect(has(strong, 'cooling.outlet:fault')).toBe(true);
+  });
+  it('a tight spot, with no word on how it turns', () => {
+    expect(has(new Bench(two).read('turn.feel', ['tight']), 'turn.feel:watch')).toBe(true);
+  });
+});

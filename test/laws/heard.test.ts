@@ -107,6 +107,7 @@ describe('one answer, and nothing else known: what is not as it should be is hea
       for (const kind of ['long-stored', 'drowned', 'neglected'] as const) {
         const before = acted(new Bench(profile, kind));
         for (const { id, value, several, own } of answers) {
+          if (heard.has(`${id} ${value}`)) continue;
           if (value === 'unknown' || value === 'not-fitted' || quiet[id]?.includes(value)) continue;
           const { when } = allItems[id];
           if (when && !when(profile)) continue;

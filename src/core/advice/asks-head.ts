@@ -315,6 +315,12 @@ export const headAsks: Asks = {
   ],
   // Repeated a few times and still on the limit: the needle tells no more, air does.
   'compression.spread': [again(', in the reverse order', { open: (c) => !repeatedEnough(c) }), leakDown],
+  'compression.high': [
+    look((_, f) => `Plug out${at(f)}, turn it over, look into the hole`, ['plugs.hole'], 4, {
+      open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
+    }),
+    again(', bores dry', { only: ['cannot-tell'] })
+  ],
   'compression.neighbours': [leakDown],
   'compression.wet': [lashIfValves, leakDown],
   'compression.figure': [oilAll, leakDown],

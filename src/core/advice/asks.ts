@@ -3,8 +3,10 @@ import type { Action } from '../holds/hold.ts';
 import type { Context } from '../findings/context.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
 import { jobs, type JobId } from '../jobs/register.ts';
-import type { ItemId, StationId } from '../stations/items.ts';
-import type { AskKind, AskRule } from './ask.ts';
+import { allItems, stationOf, type ItemId, type StationId } from '../stations/items.ts';
+import { stationIds } from '../stations/register.ts';
+import { unmendedKinds } from '../stations/unmended.ts';
+import { repeat, type AskKind, type AskRule } from './ask.ts';
 import { headAsks } from './asks-head.ts';
 import { coolingAsks } from './asks-cooling.ts';
 import { fuelAsks } from './asks-fuel.ts';
@@ -30,8 +32,18 @@ export interface Ask {
   readonly cylinder?: number;
 }
 
+/** What was seen and is gone, with nothing done between: the same look once more. */
+const onceMore = Object.fromEntries(
+  stationIds
+    .flatMap(unmendedKinds)
+    .map(({ kind, item }) => [
+      kind,
+      [repeat(`Once more: ${allItems[item].label.toLowerCase()}`, stationOf(item), 3, { items: [item] })]
+    ])
+);
+
 const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
-  Object.entries({ ...headAsks, ...wetEndAsks, ...coolingAsks, ...fuelAsks, ...runAsks })
+  Object.entries({ ...onceMore, ...headAsks, ...wetEndAsks, ...coolingAsks, ...fuelAsks, ...runAsks })
 );
 
 /** Every kind of finding that asks for something, for the test that each of them exists. */

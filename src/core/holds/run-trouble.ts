@@ -30,6 +30,9 @@ function troubles(c: Context): { readonly at: string; readonly says: string }[] 
       .flatMap((r) =>
         typeof r.value === 'number' && r.value >= hot ? [{ at: r.at, says: 'The head was over its limit' }] : []
       ),
+    ...c.record
+      .all('cooling.stream')
+      .flatMap((r) => (r.value === 'none' ? [{ at: r.at, says: 'There was no stream' }] : [])),
     ...runs.flatMap(({ startedAt, streams, untimed }) =>
       streams
         .filter((s) => s.value === 'none' && (untimed || s.seconds > STREAM_COMES))

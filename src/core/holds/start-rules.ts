@@ -1,4 +1,5 @@
 import type { Context } from '../findings/context.ts';
+import { unmended } from '../findings/unmended.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, watered } from '../stations/fuel/age.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
@@ -6,6 +7,8 @@ import { caseDangers, metalExplained } from '../stations/gear/case-state.ts';
 import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
 import { symptoms } from '../stations/run/symptoms.ts';
+import { items as fuelItems } from '../stations/fuel/readings.ts';
+import { items as oilItems } from '../stations/oil/readings.ts';
 import { dips } from '../stations/oil/position.ts';
 import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
@@ -42,7 +45,7 @@ function sumpEmpty(c: Context): boolean {
 
 /** Milky when it was last looked at, and not drained since. */
 function milkyNow(c: Context): boolean {
-  const look = c.record.last('oil.look');
+  const look = unmended(c, 'oil.look', oilItems.look)?.was ?? c.record.last('oil.look');
   if (look?.value !== 'milky') return false;
   const drained = c.record.all('oil.sump').findLast((r) => r.value === 'drained');
   return !drained || isAfter(look.at, drained.at);
@@ -86,8 +89,8 @@ export const startRules: readonly HoldRule[] = [
     curedBy: ['fuel-drain'],
     raised: (c) => {
       if (fuelNeeds(c).every((n) => n.done)) return undefined;
-      const jar = c.record.value('fuel.jar');
-      if (watered(c)) return 'There is water in the fuel.';
+      const jar = unmended(c, 'fuel.jar', fuelItems.jar)?.was.value ?? c.record.value('fuel.jar');
+      if (watered(c) || jar === 'layers') return 'There is water in the fuel.';
       if (jar === 'dark') return 'The fuel has turned to varnish.';
       return c.record.touched('fuel') && fuelAge(c).verdict === 'drain'
         ? 'The fuel is past the age at which it is drained.'

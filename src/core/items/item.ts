@@ -42,6 +42,11 @@ interface Common {
   readonly drowned?: true;
   /** Measured while work is done, where a procedure asks for it: the form of its check leaves it out until it was read. */
   readonly inWork?: true;
+  /**
+   * Answers that do not go away by themselves. A better one after it, with nothing done between, contradicts it: `undoneBy` are the
+   * items whose readings are that work, beside the jobs.
+   */
+  readonly stays?: { readonly answers: readonly string[]; readonly undoneBy?: readonly string[] };
   /** Asked of these engines only; of all where it is left out. What was read is never hidden. */
   readonly when?: (p: AskedEngine) => boolean;
 }

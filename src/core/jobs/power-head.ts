@@ -7,6 +7,7 @@ export const powerHead = {
     raisedBy: [
       only('compression.low', 'watch'),
       'compression.spread',
+      only('compression.high', 'cannot-tell'),
       'compression.order',
       'compression.unlike',
       'compression.throttle',

@@ -3,11 +3,9 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { withoutAdapter, type WithoutAdapter } from '../../physics/adapter.ts';
 import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
-import { deadVolume, type Comparison } from './compare.ts';
+import { comparedRows, deadVolume, type Comparison } from './compare.ts';
 import { cylinderOf } from './shape.ts';
 
-/** Range of cranking pressure of each kind of engine, Pa gauge at sea level (C; below it is a question, never a fault). */
-export const kindRange = { two: [90 * PSI, 150 * PSI], four: [120 * PSI, 210 * PSI] } as const;
 export interface Absolute {
   /** Ambient pressure, Pa, and whether the altitude was entered or taken as sea level. */
   readonly ambient: number;
@@ -26,7 +24,7 @@ export interface Absolute {
 export function absolute(c: Context, comparison: Comparison): Absolute {
   const altitude = known(c.record.value('safe.altitude'));
   const ambient = altitude === undefined ? SEA_LEVEL_PRESSURE : pressureAtAltitude(altitude);
-  const means = comparison.rows.map((r) => r.mean);
+  const means = comparedRows(comparison).map((r) => r.mean);
   const { instrument } = comparison;
   const profile = c.survey.engine.profile;
   const strokes = profile.strokes === 'two' || profile.strokes === 'four' ? profile.strokes : undefined;

@@ -6,8 +6,9 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
-import { absolute, kindRange } from './absolute.ts';
-import { compareAll, deadVolume, DOUBT, type Comparison, type Row } from './compare.ts';
+import { absolute } from './absolute.ts';
+import { ceiling, kindRange } from './ceiling.ts';
+import { comparedRows, compareAll, deadVolume, DOUBT, type Comparison, type Row } from './compare.ts';
 import { expectedRange } from './expected.ts';
 import type { AgainstFloor, TestAnalysed, TestFact } from './facts.ts';
 import { bandsOf, leakDownRows } from './leakdown.ts';
@@ -26,6 +27,7 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
     basis: found,
     facts: [
       ...artefacts(c, found),
+      ...highFacts(c, found),
       ...between(c, found),
       ...wetFacts(c, found),
       ...against(c, found),
@@ -50,7 +52,7 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
       repeat: true,
       cylinder: u.cylinder,
       condition,
-      values: { differs: u.differs }
+      values: { differs: u.differs, ...(u.low ? { low: u.low } : {}) }
     })),
     ...when(shut.length > 0, { kind: 'throttle', repeat: true, condition, values: { cylinders: [...new Set(shut)] } }),
     ...when(found.rows.length > 0 && conditions.throttle !== 'open', {
@@ -78,9 +80,22 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
 
 const when = (is: boolean, fact: TestFact): TestFact[] => (is ? [fact] : []);
 
+/** Cylinders that read more than such an engine gives: once, the reading is doubted; again, there is something in it. */
+const highFacts = (c: Context, { rows }: Comparison): TestFact[] =>
+  rows
+    .filter((r) => r.high)
+    .map(({ cylinder, mean, readings }) => ({
+      kind: 'high',
+      cylinder,
+      condition: readings.length > 1 ? 'watch' : 'cannot-tell',
+      ...(readings.length > 1 ? {} : { repeat: true as const }),
+      values: { mean, most: ceiling(c)!, again: readings.length > 1 }
+    }));
+
 /** Cylinders against each other. */
 function between(c: Context, found: Comparison): TestFact[] {
-  const { spread, overLimit, alike, limit, rows, order } = found;
+  const { spread, overLimit, alike, limit, order } = found;
+  const rows = comparedRows(found);
   if (!spread || overLimit === undefined || alike === undefined) return [];
   const best = rows.reduce((a, b) => (b.mean > a.mean ? b : a));
   const lowest = rows.reduce((a, b) => (b.mean < a.mean ? b : a));
@@ -150,6 +165,8 @@ function neighboursLow(c: Context, found: Comparison, rows: readonly Row[]): Tes
 
 /** The best of them against this engine's own figure, or the range of its kind, which only opens a question. */
 function against(c: Context, found: Comparison): TestFact[] {
+  // Too high to be of the engine alone: it proves nothing.
+  if (found.rows.every((r) => r.high)) return [];
   const abs = absolute(c, found);
   const { best, lowest, gauge, ambient, altitudeKnown } = abs;
   const figure = judgedBy(c, 'compression.figure');

@@ -13,6 +13,7 @@ import type { Conditions, Instrument } from '../../record/reading.ts';
 import { oilGone } from '../plugs/oil-in-bores.ts';
 import { orderEffect, type OrderEffect } from './order.ts';
 import { deadVolume, isWeak, pressures, type PressureVoid } from './measure.ts';
+import { overCeiling } from './ceiling.ts';
 import { cylinderOf } from './shape.ts';
 import type { PressureTest as Pressure } from './tests.ts';
 
@@ -35,6 +36,8 @@ export interface Row extends Estimate {
   readonly series: readonly (readonly number[])[];
   /** Its mean is under the limit of the best one. */
   readonly low: boolean;
+  /** More than such an engine gives: it is not compared with, where others are there. */
+  readonly high?: true;
   /** Read through another volume only, and brought to this one by the model: its interval is wider. */
   readonly converted?: true;
   /** When its latest reading was taken. */
@@ -48,7 +51,12 @@ export interface Comparison {
   readonly rows: readonly Row[];
   readonly missing: readonly number[];
   /** Readings under other conditions that do not fit, or stand alone for their cylinder, with what differs. */
-  readonly unlike: readonly { readonly cylinder: number; readonly differs: readonly Difference[] }[];
+  readonly unlike: readonly {
+    readonly cylinder: number;
+    readonly differs: readonly Difference[];
+    /** Plainly low beside its neighbours there, and not in the test that speaks. */
+    readonly low?: true;
+  }[];
   /** Wet readings of cylinders that were also read dry, otherwise under the same conditions. */
   readonly wet: readonly (Estimate & { readonly cylinder: number; readonly dose?: number })[];
   /** Readings that say nothing and that no later one has replaced. */
@@ -155,6 +163,29 @@ function explained(c: Context, other: readonly Pressure[], row: Row, first: Pres
   return true;
 }
 
+/** So much past the limit, share, that reading it once more would not bring it back (M). */
+const PLAINLY = 0.05;
+
+/**
+ * A cylinder that was plainly low beside its neighbours in a test of its own, cold or through another gauge, and is not low in the one that
+ * speaks: what lowers a whole test lowers all of its cylinders.
+ */
+function lowBeside(
+  o: { readonly cylinder: number; readonly key: string; readonly readings: readonly Pressure[] },
+  others: readonly { readonly cylinder: number; readonly key: string; readonly readings: readonly Pressure[] }[],
+  limit: number,
+  row: Row,
+  first: Pressure
+): boolean {
+  if (row.low || !differences(o.readings[0]!, first).every((d) => d.of === 'engine' || d.of === 'gauge')) return false;
+  const best = Math.max(...others.filter((x) => x.key === o.key).map((x) => meanOf(x.readings)));
+  return meanOf(o.readings) < (1 - limit - PLAINLY) * best;
+}
+
+/** The rows that are compared: those that are too high to be true only where there are no others. */
+export const comparedRows = ({ rows }: Pick<Comparison, 'rows'>): readonly Row[] =>
+  rows.some((r) => !r.high) ? rows.filter((r) => !r.high) : rows;
+
 /**
  * Compares the cylinders as they stand now, like with like. Pressures in Pa gauge.
  * Gauge error is common to all cylinders and cancels; reading step and repeatability do not.
@@ -227,8 +258,17 @@ function compareOnce(c: Context): Comparison | undefined {
       });
   });
   const plain = [...read, ...converted].sort((a, b) => a.cylinder - b.cylinder);
-  const best = Math.max(...plain.map((e) => e.mean));
-  const rows: Row[] = plain.map((r) => ({ ...r, low: r.mean < (1 - limit.value) * best }));
+  // Oil, water or carbon in one cylinder makes it high, not its neighbours low.
+  const isHigh = (r: { mean: number }): boolean =>
+    first.conditions?.bores !== 'oiled' && overCeiling(c, r.mean, gaugeError(first));
+  const usual = plain.filter((r) => !isHigh(r));
+  const compared = usual.length ? usual : plain;
+  const best = Math.max(...compared.map((e) => e.mean));
+  const rows: Row[] = plain.map((r) => ({
+    ...r,
+    low: r.mean < (1 - limit.value) * best,
+    ...(isHigh(r) ? { high: true as const } : {})
+  }));
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
   // A battery that tires through the test: the weak ones are not compared, but their order and volts are told.
   const tired = [...measured.values()]
@@ -249,7 +289,7 @@ function compareOnce(c: Context): Comparison | undefined {
   const others = [...measured.values()].flatMap((m) =>
     m.groups
       .filter((g) => g.key !== chosen.key && !spent(g.readings))
-      .map((g) => ({ cylinder: g.readings[0]!.cylinder!, readings: g.readings }))
+      .map((g) => ({ cylinder: g.readings[0]!.cylinder!, key: g.key, readings: g.readings }))
   );
   const isWet = (r: Pressure): boolean =>
     r.conditions?.bores === 'oiled' &&
@@ -275,14 +315,16 @@ function compareOnce(c: Context): Comparison | undefined {
   );
   const unlike = others
     .filter((o) => !wets.includes(o))
-    .filter((o) => {
+    .flatMap((o) => {
+      const found = { cylinder: o.cylinder, differs: differences(o.readings[0]!, first) };
       const row = rows.find((r) => r.cylinder === o.cylinder);
+      if (!row) return [found];
       // Read like the others since, and repeated: the doubt is closed, whatever the other way had shown.
-      const since = (row && measuredAt.get(o.cylinder)) ?? '';
-      const closed = row && row.readings.length > 1 && isAfter(since, latestAt(o.readings));
-      return !row || (!row.converted && !closed && !explained(c, o.readings, row, first));
-    })
-    .map((o) => ({ cylinder: o.cylinder, differs: differences(o.readings[0]!, first) }));
+      const since = measuredAt.get(o.cylinder) ?? '';
+      if (row.converted || (row.readings.length > 1 && isAfter(since, latestAt(o.readings)))) return [];
+      if (lowBeside(o, others, limit.value, row, first)) return [{ ...found, low: true as const }];
+      return explained(c, o.readings, row, first) ? [] : [found];
+    });
   return {
     ...common,
     rows,
@@ -293,9 +335,9 @@ function compareOnce(c: Context): Comparison | undefined {
     instrument,
     volts: chosen.readings.map((r) => r.conditions?.volts).filter((v) => v !== undefined),
     at: latestAt(chosen.readings),
-    ...(rows.length > 1 && best > 0
+    ...(compared.length > 1 && best > 0
       ? {
-          ...judgeSpread(rows, limit.value),
+          ...judgeSpread(compared, limit.value),
           order: orderEffect(
             tired.map((r) => ({
               cylinder: r.cylinder!,

@@ -44,7 +44,7 @@ export interface AgainstFloor {
 
 /** Facts of one round of compression readings; they rest on the comparison. */
 export interface TestFacts {
-  unlike: { readonly differs: readonly Difference[] };
+  unlike: { readonly differs: readonly Difference[]; readonly low?: true };
   throttle: { readonly cylinders: readonly number[] };
   'throttle-unknown': object;
   range: object;
@@ -52,6 +52,8 @@ export interface TestFacts {
   'adapter-size': { readonly adapter: number; readonly chamber: number };
   bores: { readonly oil: number };
   volts: { readonly lowest: number };
+  /** Pa: what was read, and the most that such an engine gives at sea level. */
+  high: { readonly mean: number; readonly most: number; readonly again: boolean };
   alike: { readonly gap: number; readonly told: boolean };
   order: Gap;
   spread: Gap;
@@ -119,6 +121,8 @@ export interface LeakDownFacts {
   flatness: { readonly gap: number; readonly verdict: Flatness };
   'leakdown-disagrees': { readonly shares: readonly number[] };
   'no-lash': LashValues;
+  /** Wider than any maker asks, and no figure of the manual is known. */
+  'wide-lash': LashValues;
   lash: LashValues;
 }
 export type LeakDownAnalysed = Analysed<LeakDownFacts, object>;
@@ -135,7 +139,7 @@ export type LeakAnalysed = Analysed<LeakFacts, Extract<LeakTask, { ok: true }>>;
 export type Repeat =
   | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' }
   | {
-      readonly kind: 'range' | 'adapter' | 'falls' | 'single' | 'lowest' | 'best' | 'leak-down' | 'wet-test';
+      readonly kind: 'range' | 'adapter' | 'falls' | 'single' | 'lowest' | 'best' | 'high' | 'leak-down' | 'wet-test';
       readonly cylinder: number;
     }
   | { readonly kind: 'unlike'; readonly cylinder: number; readonly differs: readonly Difference[] }

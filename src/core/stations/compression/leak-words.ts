@@ -82,7 +82,10 @@ const lashBecause = (
     cylinder,
     values,
     limit
-  }: Parameters<WordsOf<LeakDownFacts, object>['lash']>[0] | Parameters<WordsOf<LeakDownFacts, object>['no-lash']>[0],
+  }:
+    | Parameters<WordsOf<LeakDownFacts, object>['lash']>[0]
+    | Parameters<WordsOf<LeakDownFacts, object>['no-lash']>[0]
+    | Parameters<WordsOf<LeakDownFacts, object>['wide-lash']>[0],
   units: System
 ): Because =>
   practice(
@@ -139,6 +142,11 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
   'no-lash': (fact, _, units) => ({
     found: `The ${fact.values.valve} valve of cylinder ${fact.cylinder} has no lash: it does not close.`,
     advice: 'Set it, run, and repeat the compression.',
+    because: lashBecause(fact, units)
+  }),
+  'wide-lash': (fact, _, units) => ({
+    found: `The ${fact.values.valve} lash of cylinder ${fact.cylinder} is ${say(fact.values.lash, 'length', units)}: wide past any maker’s figure.`,
+    advice: 'A worn follower, a bent rod or a slipped screw; set it to the manual before compression is believed.',
     because: lashBecause(fact, units)
   }),
   lash: (fact, _, units) => {

@@ -165,6 +165,8 @@ function faceFacts(c: Context): LeakDownFact[] {
 
 /** A valve with less lash than this, m, does not close (C). */
 const NO_LASH = 0.01e-3;
+/** A valve with more than this, m, is past any maker's figure (C). */
+const WIDE_LASH = 0.6e-3;
 
 /** Valve lash of four-strokes against the manual; a closed one is a fault whatever the manual says. */
 const lashFacts = (c: Context): LeakDownFact[] =>
@@ -180,7 +182,8 @@ const lashFacts = (c: Context): LeakDownFact[] =>
       const limit = judgedBy(c, `compression.${key}`);
       const common = { id: `lash-${valve}`, cylinder, values: { valve, lash }, ...(limit ? { limit } : {}) };
       if (lash <= NO_LASH) return [{ ...common, kind: 'no-lash', condition: 'fault' }];
-      if (limit?.to === undefined) return [];
+      if (limit?.to === undefined)
+        return lash > WIDE_LASH ? [{ ...common, kind: 'wide-lash', condition: 'watch' }] : [];
       const within = lash >= limit.value && lash <= limit.to;
       return [{ ...common, kind: 'lash', condition: within ? 'sound' : 'watch' }];
     })

@@ -1,7 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
-import { deadVolume, DOUBT, type Comparison } from './compare.ts';
+import { comparedRows, deadVolume, DOUBT, type Comparison } from './compare.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownRows } from './leakdown.ts';
 
@@ -20,13 +20,16 @@ function gain(found: Comparison, cylinder: number): number {
  * the cylinder whose repeat takes most doubt out of the verdict. P: expected entropy; the order is common practice (C).
  */
 export function singleRepeat(c: Context, found: Comparison): Repeat {
-  const { instrument, conditions, order, rows, missing, voided } = found;
+  const { instrument, conditions, order, missing, voided } = found;
+  const rows = comparedRows(found);
   const [nothing] = voided;
   if (nothing)
     return nothing.why === 'throttle' ? { kind: 'throttle' } : { kind: nothing.why, cylinder: nothing.cylinder };
   const lowest = rows.reduce((a, b) => (b.mean < a.mean ? b : a));
   const best = rows.reduce((a, b) => (b.mean > a.mean ? b : a));
   if (conditions.throttle !== 'open') return { kind: 'throttle' };
+  const high = found.rows.find((r) => r.high && r.readings.length < 2);
+  if (high) return { kind: 'high', cylinder: high.cylinder };
   const adapter = deadVolume(instrument) > 0;
   if (adapter && (rows.length === 1 || found.overLimit === undefined || found.overLimit > DOUBT))
     return { kind: 'adapter', cylinder: lowest.cylinder };

@@ -97,6 +97,8 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
       );
     case 'lowest':
       return repeat(`Repeat cylinder ${r.cylinder}.`, 'a low reading is doubted before it is believed');
+    case 'high':
+      return repeat(`Repeat cylinder ${r.cylinder}, dry.`, 'it reads more than such an engine gives');
     case 'best':
       return repeat(`Repeat cylinder ${r.cylinder}.`, 'the others are measured against it, and it was read once');
     case 'heard':

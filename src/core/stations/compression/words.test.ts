@@ -47,6 +47,7 @@ const doubt = 'cannot-tell' as const;
 const ofTest: Examples<TestFacts> = {
   unlike: [
     { kind: 'unlike', cylinder: 2, condition: doubt, values: { differs: [] } },
+    { kind: 'unlike', cylinder: 2, condition: doubt, values: { differs: [{ of: 'gauge' }], low: true } },
     {
       kind: 'unlike',
       cylinder: 2,
@@ -61,6 +62,12 @@ const ofTest: Examples<TestFacts> = {
   'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],
   bores: [{ kind: 'bores', condition: doubt, values: { oil: 2e-6 } }],
   volts: [{ kind: 'volts', condition: 'watch', values: { lowest: 8.9 } }],
+  high: [true, false].map((again) => ({
+    kind: 'high' as const,
+    condition: 'watch' as const,
+    cylinder: 2,
+    values: { mean: 180 * PSI, most: 165 * PSI, again }
+  })),
   alike: [
     { kind: 'alike', condition: 'sound', values: { gap: 2 * PSI, told: false }, limit },
     { kind: 'alike', condition: 'sound', values: { gap: 9 * PSI, told: true }, limit }
@@ -143,6 +150,9 @@ const ofLeakDown: Examples<LeakDownFacts> = {
   'no-lash': [
     { kind: 'no-lash', id: 'lash-intake', cylinder: 1, condition: 'fault', values: { valve: 'intake', lash: 0 } }
   ],
+  'wide-lash': [
+    { kind: 'wide-lash', id: 'lash-intake', cylinder: 1, condition: 'watch', values: { valve: 'intake', lash: 1e-3 } }
+  ],
   lash: (
     [
       ['sound', 0.17e-3],
@@ -174,6 +184,7 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
   falls: { kind: 'falls', cylinder: 1 },
   single: { kind: 'single', cylinder: 1 },
   lowest: { kind: 'lowest', cylinder: 1 },
+  high: { kind: 'high', cylinder: 1 },
   best: { kind: 'best', cylinder: 1 },
   'leak-down': { kind: 'leak-down', cylinder: 1 },
   'wet-test': { kind: 'wet-test', cylinder: 1 },

@@ -129,8 +129,15 @@ const compared = (found: Comparison): string =>
 /** What is said of one round of compression readings. */
 export const testWords: WordsOf<TestFacts, Comparison> = {
   unlike: ({ cylinder, values }, found, units) => ({
-    found: `Cylinder ${cylinder} was read under other conditions (${sayDifferences(values.differs)}) and is not compared.`,
-    advice: 'Repeat it like the others.',
+    ...(values.low
+      ? {
+          found: `Cylinder ${cylinder} was plainly low beside the others in another test (${sayDifferences(values.differs)}), and is not in this one.`,
+          advice: 'Repeat it like the others once more: rings or a valve that stick come and go, and so does a slip.'
+        }
+      : {
+          found: `Cylinder ${cylinder} was read under other conditions (${sayDifferences(values.differs)}) and is not compared.`,
+          advice: 'Repeat it like the others.'
+        }),
     because: practice(inputsOf(found, units), 'only readings under like conditions are compared.')
   }),
   throttle: ({ values }, found, units) => ({
@@ -181,6 +188,19 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     because: practice(
       [...inputsOf(found, units), `volts: ${found.volts.join(', ')}`],
       `under about ${ownLimits.weakVolts} V with the plugs out the starter is too slow.`
+    )
+  }),
+  high: ({ cylinder, values }, found, units) => ({
+    found: `Cylinder ${cylinder} reads ${pressureSaid(found, units)(values.mean)}, more than such an engine gives (${say(values.most, 'pressure', units)} at most).`,
+    advice: values.again
+      ? 'It repeats: carbon on its crown, another head, or the gauge; look in through its plug hole before it is run.'
+      : 'Oil, water or fuel in it: plug out, turn it over, look into the hole; then read it again.',
+    because: practice(
+      [`cylinder ${cylinder}: ${pressureSaid(found, units)(values.mean)}`],
+      'what takes up room in a cylinder raises its reading; it makes no neighbour low.',
+      {
+        limit: `${say(values.most, 'pressure', units)} at sea level (from memory: a tenth over its kind, or over what its size and ratio give)`
+      }
     )
   }),
   alike: ({ values }, found, units) => ({

@@ -38,11 +38,13 @@ export const items = {
   found: choice({ label: 'Missing pieces', options: { all: 'all found', some: 'some', none: 'none found' } }),
   housing: choice({
     label: 'Pump housing and plate',
+    stays: { answers: ['grooved', 'melted'], undoneBy: ['cooling.assembled'] },
     options: { good: 'good', grooved: 'grooved', melted: 'melted or pale' }
   }),
   backward: yesNo({ label: 'Turned backward under load' }),
   bush: choice({
     label: 'Impeller bush and key',
+    stays: { answers: ['spins', 'key'], undoneBy: ['cooling.assembled'] },
     options: {
       good: 'grips, key in',
       spins: 'spins on its bush',
@@ -52,6 +54,7 @@ export const items = {
   }),
   cover: choice({
     label: 'Lip in the seal cover under the pump',
+    stays: { answers: ['worn'], undoneBy: ['cooling.assembled'] },
     options: { good: 'good', worn: ['worn', 'lets water into the gear oil'] }
   }),
   washersPhoto: photo({ label: 'Washers and their order' }),
@@ -67,6 +70,7 @@ export const items = {
   }),
   tube: choice({
     label: 'Water tube and its grommet',
+    stays: { answers: ['leaking'], undoneBy: ['cooling.assembled'] },
     options: { seated: 'seated, tight', leaking: 'leaks or misses its grommet' }
   }),
   thermostatStamp: quantity({
@@ -91,6 +95,7 @@ export const items = {
   thermostatPan: choice({
     perBank: true,
     label: 'Thermostat in the pan',
+    stays: { answers: ['shut', 'open'] },
     ask: 'In the pan: shut when cold, fully open when boiling, shut again?',
     options: { good: 'yes', shut: 'never opens', open: 'never shuts' },
     absent: true,

@@ -211,8 +211,9 @@ function vacuum(c: Context, out: Out): void {
   else out.add('vacuum', 'sound', `${shown} of vacuum at speed: nothing holds the fuel back.`, why);
 }
 
-/** Least that lifts fuel out of a pressurised tank, Pa (M: a pound to the square inch). */
+/** Least that lifts fuel out of a pressurised tank, and the most that its cap and hoses are made for, Pa (M: one pound to the square inch, and ten). */
 const LIFTS = PSI;
+const HOLDS = 10 * PSI;
 
 function tankPressure(c: Context, out: Out): void {
   const p = known(c.record.value('fuel.tankPressure'));
@@ -220,13 +221,20 @@ function tankPressure(c: Context, out: Out): void {
   const why = practice(
     [`pressure in the tank: ${say(p, 'pressure', c.units)}`],
     'a tank with two hoses is lifted by its own pressure; cap seal, check valves and the air hose hold it.',
-    { limit: `${say(LIFTS, 'pressure', c.units)} at least (from memory)` }
+    { limit: `${say(LIFTS, 'pressure', c.units)} at least, ${say(HOLDS, 'pressure', c.units)} at most (from memory)` }
   );
   if (p < LIFTS)
     out.add(
       'tank-pressure',
       'fault',
       `The tank holds ${say(p, 'pressure', c.units)}: that lifts no fuel. Cap seal first, then the coupling’s valves, then the air hose.`,
+      why
+    );
+  else if (p > HOLDS)
+    out.add(
+      'tank-pressure',
+      'fault',
+      `The tank stands at ${say(p, 'pressure', c.units)}: more than cap and hoses are made for. Let it off outdoors, away from any spark; then its relief and check valves.`,
       why
     );
   else
@@ -262,6 +270,9 @@ function starving(c: Context, out: Out): void {
     );
 }
 
+/** Oil past this many times what is asked fouls before the tank is through (M). */
+const FAR_TOO_RICH = 2;
+
 function premix(c: Context, out: Out): void {
   if (c.survey.engine.profile.lubrication !== 'premix') return;
   const mix = known(c.record.value('fuel.mix'));
@@ -285,7 +296,14 @@ function premix(c: Context, out: Out): void {
     provenance: wanted.provenance,
     source: 'Fuel to oil by volume'
   };
-  if (mix > ratio * 1.05)
+  if (mix < ratio / FAR_TOO_RICH)
+    out.add(
+      'mix',
+      'watch',
+      `Mixed ${Math.round(mix)}:1 where ${Math.round(ratio)}:1 is asked: so much oil fouls plugs and ports. Thin it with plain fuel, or read the ratio again.`,
+      why
+    );
+  else if (mix > ratio * 1.05)
     out.add(
       'mix',
       mix > wanted.value * 1.05 ? 'fault' : 'watch',

@@ -20,6 +20,7 @@ export const items = {
   stabilised: yesNo({ label: 'Stabilised when fresh' }),
   jar: choice({
     label: 'Jar sample',
+    stays: { answers: ['layers', 'dark'], undoneBy: ['fuel.tank', 'fuel.line', 'fuel.bowl'] },
     ask: 'A sample in a clear jar, left to stand',
     options: { clear: 'clear, one layer', layers: 'two layers', cloudy: 'cloudy', dark: 'dark, smells of varnish' }
   }),
@@ -64,6 +65,7 @@ export const items = {
   }),
   pump: choice({
     label: 'Fuel pump',
+    stays: { answers: ['weak'] },
     options: { good: 'pulses and holds', weak: 'weak or leaking' },
     absent: true,
     when: withPump

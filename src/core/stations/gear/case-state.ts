@@ -1,6 +1,8 @@
 import { isAfter, latestOf } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
+import { unmended } from '../../findings/unmended.ts';
+import { items as lookItems } from '../look/readings.ts';
 import { caseResult } from './case-test.ts';
 
 /** Why nothing may turn in this gear case: what is missing in it, wrong with it, or still put on it. */
@@ -64,6 +66,8 @@ function cracked(c: Context): boolean {
   const seen =
     c.record.value('look.case') === 'stain' ||
     c.record.value('look.skeg') === 'cracked' ||
+    unmended(c, 'look.case', lookItems.case) !== undefined ||
+    unmended(c, 'look.skeg', lookItems.skeg) !== undefined ||
     (Array.isArray(bubbles) && bubbles.includes('housing'));
   return seen && caseResult(c).verdict !== 'held';
 }

@@ -230,9 +230,10 @@ export function caseResult(c: Context): CaseResult {
   const open = stageIds.filter((s) => stages[s] !== 'held');
   const word = c.record.last('gear.pressureTest');
   const read = c.record.all('gear.casePressure').at(-1);
-  // A leak that was seen stands until every stage was read and held after it.
+  // A leak that was seen stands until every stage was read and held after it; a word that it held does not take it back.
+  const said = c.record.all('gear.pressureTest').findLast((r) => r.value === 'leaked');
   const leaked =
-    all.includes('leaks') || (word?.value === 'leaked' && (open.length > 0 || !isAfter(read!.at, word.at)));
+    all.includes('leaks') || (said !== undefined && (open.length > 0 || !read || !isAfter(read.at, said.at)));
   return {
     stages,
     open,

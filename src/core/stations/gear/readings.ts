@@ -76,6 +76,10 @@ export const items = {
   }),
   caseBubbles: several({
     label: 'Bubbles at',
+    stays: {
+      answers: ['propshaft', 'carrier', 'driveshaft', 'cover', 'shift', 'plugs', 'housing'],
+      undoneBy: ['gear.washers']
+    },
     ask: 'Soapy water: where does it bubble?',
     options: {
       propshaft: 'propeller shaft',

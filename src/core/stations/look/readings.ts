@@ -12,7 +12,13 @@ export const items = Object.fromEntries([
   ...placeIds.flatMap((id) => {
     const { label, ask, sights, ...rest } = places[id];
     const options = Object.fromEntries(Object.entries(sights).map(([value, s]) => [value, s.label]));
-    const common = { label, ask: `${label}: ${ask.charAt(0).toLowerCase()}${ask.slice(1)}`, options };
+    const faults = Object.entries(sights).flatMap(([value, s]) => (s.is === 'fault' ? [value] : []));
+    const common = {
+      label,
+      stays: { answers: faults },
+      ask: `${label}: ${ask.charAt(0).toLowerCase()}${ask.slice(1)}`,
+      options
+    };
     return [
       [id, 'absent' in rest ? choice({ ...common, absent: true }) : choice(common)],
       [`${id}Note`, text({ label: `${label}: note`, maxLength: 1000 })],

@@ -31,6 +31,7 @@ export const items = {
   }),
   hole: choice({
     label: 'Into the hole',
+    stays: { answers: ['scored'] },
     perCylinder: true,
     options: { clean: 'clean', water: 'water', rust: 'rust', debris: 'debris', scored: 'scored bore' }
   }),

@@ -7,8 +7,8 @@ export const CHARGING_RPM = 1500;
 export const CHARGING = { low: 13.0, high: 15.0 } as const;
 /** Speed and volts belong together when they were read within this, ms (M). */
 const TOGETHER = 90_000;
-/** Over this it is no 12 V system, V. */
-const TWELVE = 18;
+/** Between these it may be a system of 24 V, of which nothing is known here, V. */
+const TWENTY_FOUR = { from: 20, to: 30 } as const;
 
 export interface Charge {
   readonly at: Instant;
@@ -21,7 +21,7 @@ export interface Charge {
 export function charging(c: Context): Charge[] {
   const speeds = c.record.all('run.rpm').filter((r) => typeof r.value === 'number');
   return c.record.all('run.volts').flatMap((r): Charge[] => {
-    if (typeof r.value !== 'number' || r.value > TWELVE) return [];
+    if (typeof r.value !== 'number' || (r.value > TWENTY_FOUR.from && r.value < TWENTY_FOUR.to)) return [];
     const near = speeds
       .map((s) => ({ rpm: s.value as number, off: Math.abs(Date.parse(s.at) - Date.parse(r.at)) }))
       .filter((s) => s.off <= TOGETHER)

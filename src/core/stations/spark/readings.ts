@@ -62,11 +62,13 @@ export const items = {
   }),
   coilLook: choice({
     label: 'Its coil, looked at',
+    stays: { answers: ['cracked'] },
     perCylinder: true,
     options: { whole: 'whole', cracked: 'cracked or burnt', corroded: 'terminals corroded' }
   }),
   leadLook: choice({
     label: 'Its lead and cap, looked at',
+    stays: { answers: ['damaged'] },
     perCylinder: true,
     options: { whole: 'whole', damaged: 'gnawed, cracked or burnt', corroded: 'corroded inside' },
     absent: true
@@ -95,6 +97,7 @@ export const items = {
   condenserSwap: returns('Condenser renewed', 'Try a known good condenser', points),
   keyLook: choice({
     label: 'Flywheel mark against the crank',
+    stays: { answers: ['sheared'] },
     ask: 'Flywheel mark against the crank: where it belongs?',
     options: { sound: 'where it belongs', sheared: 'shifted' }
   }),

@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import { allItems, type ItemId } from '../../src/core/stations/items.ts';
+import { stationIds } from '../../src/core/stations/register.ts';
+import { unmendedKinds } from '../../src/core/stations/unmended.ts';
+import { askingKinds } from '../../src/core/advice/asks.ts';
+import { Bench } from '../case.ts';
+import { caseStages } from '../case-test.ts';
+import { four, two } from './engines.ts';
+
+const again = (b: Bench): string[] => b.ids().filter((f) => f.includes('.again-'));
+const pairs = [
+  ['look.case', 'stain', 'sound', two, 'gear-case'],
+  ['look.hoses', 'cracked', 'supple', two, undefined],
+  ['fuel.jar', 'layers', 'clear', two, 'fuel'],
+  ['oil.look', 'milky', 'clean', four, 'oil'],
+  ['cooling.housing', 'melted', 'good', two, undefined],
+  ['spark.keyLook', 'sheared', 'sound', two, undefined]
+] as const;
+
+describe('what does not go away by itself, and is gone at the next look', () => {
+  it.each(pairs)('%s %s, then %s: a doubt, and its hold stays', (item, bad, good, profile, hold) => {
+    const what = item as ItemId;
+    const b = new Bench(profile)
+      .read('fuel.age', 0.1)
+      .read(what, bad as never)
+      .read(what, good as never);
+    expect(again(b)).toHaveLength(1);
+    if (hold) expect(b.judged().holds.find((h) => h.id === hold && !h.standing)).toBeDefined();
+    expect(b.assessed().moves.some((m) => m.kind === 'repeat' && m.items?.includes(what))).toBe(true);
+    // A second good look closes it.
+    expect(again(b.read(what, good as never))).toEqual([]);
+  });
+  it.each(pairs)('%s %s, corrected or looked at in a new round: none', (item, bad, good, profile) => {
+    const what = item as ItemId;
+    const b = new Bench(profile).read(what, bad as never);
+    expect(again(b.read(what, good as never, { supersedes: b.survey.readings.at(-1)!.id }))).toEqual([]);
+    const anew = new Bench(profile).read(what, bad as never).read(what, good as never, { round: 2 });
+    expect(again(anew)).toEqual([]);
+  });
+  it('what was done between explains it: the job, or the reading that is the work', () => {
+    expect(again(new Bench(two).read('look.hoses', 'cracked').done('hoses').read('look.hoses', 'supple'))).toEqual([]);
+    const drained = new Bench(two).read('fuel.jar', 'layers').read('fuel.tank', 'drained').read('fuel.jar', 'clear');
+    expect(again(drained)).toEqual([]);
+    const untold = new Bench(two).read('fuel.jar', 'layers').read('fuel.tank', 'unknown').read('fuel.jar', 'clear');
+    expect(again(untold)).toHaveLength(1);
+  });
+  it('of one cylinder and of one bank only', () => {
+    const b = new Bench({ ...two, cylinders: 2 }).read('plugs.hole', 'scored', { cylinder: 1 });
+    b.read('plugs.hole', 'clean', { cylinder: 2 });
+    expect(again(b)).toEqual([]);
+    expect(again(b.read('plugs.hole', 'clean', { cylinder: 1 }))).toEqual(['plugs.again-hole.1:cannot-tell']);
+    const v = new Bench({ ...two, cylinders: 6, layout: 'v' });
+    v.read('cooling.thermostatPan', 'shut', { conditions: { bank: 'port' } });
+    v.read('cooling.thermostatPan', 'good', { conditions: { bank: 'starboard' } });
+    expect(again(v)).toEqual([]);
+  });
+  it('a leak that was said is not taken back by a word', () => {
+    const b = caseStages(new Bench(two)).read('gear.pressureTest', 'leaked').read('gear.pressureTest', 'held');
+    expect(b.ids().filter((f) => f.startsWith('gear.test') && f.endsWith(':fault'))).toHaveLength(1);
+    expect(b.ids()).not.toContain('gear.test:sound');
+  });
+  it('no stream once, and a strong one later, asks for its cause before it goes back', () => {
+    const b = new Bench(two).read('cooling.stream', 'none').read('cooling.stream', 'strong');
+    expect(b.holds()).toContain('run');
+    expect(b.read('run.cause', 'weed at the intake').holds()).not.toContain('run');
+  });
+  it('every item that declares such answers has them among its own, and its doubt asks for something', () => {
+    for (const { kind, item } of stationIds.flatMap(unmendedKinds)) {
+      const { stays, options } = allItems[item] as unknown as {
+        stays: { answers: string[] };
+        options: { value: string }[];
+      };
+      expect(options.map((o) => o.value)).toEqual(expect.arrayContaining(stays.answers));
+      expect(askingKinds).toContain(kind);
+    }
+  });
+});

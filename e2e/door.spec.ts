@@ -128,6 +128,9 @@ test('a technician signs with his name; the owner’s address shows that engine 
   expect((await owner.request.get(`${new URL(address).pathname}/record.pdf`)).headers()['content-type']).toBe(
     'application/pdf'
   );
+  const calendar = await owner.request.get(`${new URL(address).pathname}/care.ics`);
+  expect(calendar.headers()['content-type']).toContain('text/calendar');
+  expect(await calendar.text()).toContain('Swift: ');
   await owner.goto('/');
   await expect(owner).toHaveURL(/\/door/);
 
@@ -135,6 +138,7 @@ test('a technician signs with his name; the owner’s address shows that engine 
   await page.getByRole('button', { name: 'Withdraw' }).click();
   const gone = await owner.goto(new URL(address).pathname);
   expect(gone?.status()).toBe(404);
+  expect((await owner.request.get(`${new URL(address).pathname}/care.ics`)).status()).toBe(404);
 });
 
 test('what is recorded while the device is closed is kept, and sent when it is opened again', async ({

@@ -33,7 +33,11 @@ export const stagesOf = (c: Context): readonly Stage[] =>
 
 /** The stage by engine hours since the head was new; nothing when it is through or the hours are not known. */
 export const stageAt = (c: Context): Stage | undefined => {
-  const hours = known(c.survey.engine.history.hours);
+  const { history } = c.survey.engine;
+  const meter = known(history.hours);
+  // A meter that has counted for another head says nothing of a fitted one.
+  const counts = c.survey.assessment.kind !== 'fitted-head' || (meter ?? 0) <= ruleNumber(c.rules, 'firstOil');
+  const hours = known(history.headHours) ?? (counts ? meter : undefined);
   return hours === undefined ? undefined : stagesOf(c).find((s) => hours < s.until);
 };
 

@@ -57,7 +57,8 @@ describe('what falls due', () => {
   });
   it('the first oil of a fitted head at 20 h of its own, then the ordinary one', () => {
     const b = new Bench({ strokes: 'four' }, 'fitted-head', { hours: 19, hoursAMonth: 10 });
-    expect(find(b, 'first-oil')).toMatchObject({ atHours: 20, state: 'soon' });
+    expect(find(b, 'first-oil', new Date('2026-05-03T12:00:00.000Z'))).toMatchObject({ atHours: 20, state: 'soon' });
+    expect(find(b, 'first-oil')).toMatchObject({ state: 'overdue', because: expect.stringMatching(/read the meter/) });
     serviced(b, 'care.first-oil', '2026-05-30T12:00:00.000Z', 20);
     expect(due(b).some((d) => d.id === 'first-oil')).toBe(false);
     expect(find(b, 'engine-oil').atHours).toBe(120);
@@ -66,13 +67,20 @@ describe('what falls due', () => {
     const sun = new Bench({}, 'neglected', { stored: 'sun' }).read('cooling.impellerAge', 2.5);
     expect(find(sun, 'impeller')).toMatchObject({ state: 'overdue' });
     const shade = new Bench({}, 'neglected', { stored: 'indoors' }).read('cooling.impellerAge', 2.5);
-    expect(find(shade, 'impeller').day?.slice(0, 4)).toBe('2026');
-    expect(find(shade, 'impeller').state).toBe('later');
+    expect(find(shade, 'impeller')).toMatchObject({ state: 'overdue' });
+    const younger = new Bench({}, 'neglected', { stored: 'indoors' }).read('cooling.impellerAge', 1.5);
+    expect(find(younger, 'impeller')).toMatchObject({ state: 'later', on: expect.stringMatching(/^2026-1/) });
     shade.survey = { ...shade.survey, houseRules: { schools: { impeller: '1' } } };
     expect(find(shade, 'impeller')).toMatchObject({ state: 'overdue', school: expect.stringMatching(/yearly/) });
   });
   it('a laid-up engine is turned each month, from the day it was laid up', () => {
     expect(find(new Bench({}, 'lay-up'), 'monthly-turn').day).toBe('2026-06-02');
+    const turned = new Bench({}, 'lay-up')
+      .wait(24 * 20)
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps');
+    expect(find(turned, 'monthly-turn').day).toBe('2026-06-22');
+    expect(due(new Bench({}, 'neglected', { laidUp: 'yes' })).some((d) => d.id === 'monthly-turn')).toBe(true);
     expect(due(new Bench()).some((d) => d.id === 'monthly-turn')).toBe(false);
   });
   it('the end of a month is the end of the shorter one', () => {
@@ -98,14 +106,19 @@ describe('what falls due', () => {
       state: 'soon',
       because: expect.stringMatching(/grooved shaft/)
     });
+    const edit = { at: '2026-05-09T08:00:00.000Z', step: 'own-1' };
+    const later = { ...edit, id: 'k', temporary: { until: '2026-08-01', why: 'longer sleeve' } };
+    b.survey = { ...b.survey, jobs: [...b.survey.jobs!, later] };
+    expect(due(b).filter((d) => d.id === 'inspect-own-1')).toMatchObject([{ day: '2026-08-01' }]);
+    b.survey = { ...b.survey, jobs: [...b.survey.jobs!, { ...edit, id: 'l', temporary: null }] };
+    expect(due(b).some((d) => d.id === 'inspect-own-1')).toBe(false);
   });
   it('becomes calendar entries of whole days that keep their name', () => {
     const b = new Bench({}, 'lay-up');
     const [turn] = eventsOf('e1', 'Avocet', due(b)).filter((e) => e.rule);
     expect(turn).toMatchObject({
       uid: 'e1-monthly-turn@indaga',
-      start: [2026, 6, 2],
-      end: [2026, 6, 3],
+      day: '2026-06-02',
       rule: 'FREQ=MONTHLY'
     });
   });

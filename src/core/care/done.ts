@@ -24,7 +24,7 @@ function countsOf(step: string): readonly CareId[] {
 const byReading: ReadonlyMap<ItemId, readonly [unknown[], CareId]> = new Map([
   ['gear.refill', [['service'], 'gear-oil']],
   ['oil.filter', [['renewed'], 'engine-oil']],
-  ['turn.result', [['free'], 'monthly-turn']]
+  ['turn.result', [['free', 'bumps'], 'monthly-turn']]
 ]);
 
 const YEAR = 365.2425 * 864e5;

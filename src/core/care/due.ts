@@ -1,4 +1,4 @@
-import { addMonths, differenceInCalendarDays, parseISO, format } from 'date-fns';
+import { parseISO, format } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import { contextOf } from '../findings/context.ts';
 import { doBy, hoursThen } from '../jobs/do-by.ts';
@@ -6,7 +6,12 @@ import { contextWithWork } from '../jobs/work.ts';
 import type { HouseRules } from '../house-rules/rules.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { firstOil, intervalsOf, type CareId, type Interval } from './intervals.ts';
+import { isJobId, jobOf } from '../jobs/register.ts';
+import type { JobEdit } from '../record/work.ts';
+import { ruleNumber } from '../house-rules/rules.ts';
+import { byTime, isAfter } from '../units/instant.ts';
 import { lastDone, type Done } from './done.ts';
+import { meterOf, MONTH, runSince, type Meter, type MeterReading } from './meter.ts';
 
 export interface Due {
   readonly id: string;
@@ -29,38 +34,54 @@ export interface Due {
 const SOON = 30;
 /** Months beyond which hours are not counted on: an engine that hardly runs goes by the calendar. */
 const FAR = 600;
-const MONTH = (365.2425 / 12) * 864e5;
-const iso = (d: Date): string => format(d, 'yyyy-MM-dd');
+const DAY = 864e5;
+
+/** Days are days of the calendar, the same wherever the server stands. */
+const dayOf = (instant: number | string): string => new Date(instant).toISOString().slice(0, 10);
+const midnight = (day: string): number => Date.parse(`${day}T00:00:00.000Z`);
+const daysBetween = (day: string, now: Date): number =>
+  Math.round((midnight(day) - midnight(dayOf(now.getTime()))) / DAY);
+/** The same day so many months later; the last of the month where that is shorter. */
+export function monthsLater(day: string, months: number): string {
+  const [y, m, d] = day.split('-').map(Number) as [number, number, number];
+  const last = new Date(Date.UTC(y, m - 1 + months + 1, 0));
+  return dayOf(Date.UTC(last.getUTCFullYear(), last.getUTCMonth(), Math.min(d, last.getUTCDate())));
+}
 
 /** Something with a date or hours on it, whether it comes round or comes once. */
 type Dated = Omit<Interval, 'id'> & { readonly id: string; readonly once?: true };
 
-/** When an interval is due after it was last done; hours count from there at the usage rate, unknown stays unknown. */
-function dueOf(
-  i: Dated,
-  last: Done | undefined,
-  engineHours: number | undefined,
-  rate: number | undefined,
-  now: Date
-): Due {
-  const on = i.months !== undefined && last ? iso(addMonths(parseISO(last.on), i.months)) : undefined;
-  const atHours = i.hours !== undefined && last?.hours !== undefined ? last.hours + i.hours : undefined;
-  const past = atHours !== undefined && engineHours !== undefined && engineHours >= atHours;
+/**
+ * When an interval is due after it was last done. Hours count from the day the meter was last read, at the rate it runs: what they have
+ * reached since is overdue, though nobody has looked. Unknown stays unknown.
+ */
+function dueOf(i: Dated, last: Done | undefined, meter: Meter, now: Date): Due {
+  const on = i.months !== undefined && last ? monthsLater(last.on, i.months) : undefined;
+  const read = meter.last;
+  const left =
+    i.hours !== undefined && last?.hours !== undefined
+      ? i.hours - (read ? runSince(meter, `${last.on}T23:59:59.999Z`, last.hours) : 0)
+      : undefined;
+  const atHours = left === undefined ? undefined : read ? read.hours + left : last!.hours! + i.hours!;
+  const past = left !== undefined && read !== undefined && left <= 0;
+  const { rate } = meter;
+  const months = left !== undefined && rate ? left / rate : undefined;
   const hoursOn = past
-    ? iso(now)
-    : atHours !== undefined && engineHours !== undefined && rate && (atHours - engineHours) / rate < FAR
-      ? iso(new Date(now.getTime() + ((atHours - engineHours) / rate) * MONTH))
+    ? dayOf(read.at)
+    : read && months !== undefined && months < FAR
+      ? dayOf(Date.parse(read.at) + months * MONTH)
       : undefined;
   const day = [on, hoursOn].filter((d) => d !== undefined).sort()[0];
-  const left = day === undefined ? undefined : differenceInCalendarDays(parseISO(day), now);
+  const days = day === undefined ? undefined : daysBetween(day, now);
   const state =
-    past || (left !== undefined && left < 0)
+    past || (days !== undefined && days < 0)
       ? 'overdue'
-      : left === undefined
+      : days === undefined
         ? 'unknown'
-        : left <= SOON
+        : days <= SOON
           ? 'soon'
           : 'later';
+  const guessed = !past && hoursOn !== undefined && hoursOn === day && daysBetween(hoursOn, now) < 0;
   return {
     id: i.id,
     title: i.title,
@@ -70,7 +91,7 @@ function dueOf(
     ...(day ? { day } : {}),
     state,
     ...(last ? { last } : {}),
-    because: sayWhy(i, last, rate),
+    because: `${sayWhy(i, last, rate)}${guessed ? ' By how much it runs the hours are reached by now: read the meter.' : ''}`,
     school: i.school
   };
 }
@@ -99,27 +120,72 @@ function sayWhy(i: Dated, last: Done | undefined, rate: number | undefined): str
   return `${i.id === 'first-oil' || i.once ? 'After' : 'Every'} ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
 }
 
-/** Everything that falls due on an engine, the next one first; unknown ones after those with a day. */
-export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: Date): Due[] {
+/** Repairs that were mended for now and still are: the latest word on each of them counts. */
+function temporaryOf(surveys: readonly SurveyFile[], now: Date): Due[] {
+  const latest = new Map<string, JobEdit>();
+  const edits = surveys.flatMap((s) => s.jobs ?? []).sort(byTime);
+  for (const e of edits) {
+    if (e.temporary === null || e.dropped) latest.delete(e.step);
+    else if (e.temporary) latest.set(e.step, e);
+  }
+  // Done for good after that, or found not to be needed.
+  for (const s of surveys)
+    for (const m of s.steps ?? []) {
+      const e = latest.get(m.step);
+      if (e && m.state === 'not-needed' && isAfter(m.at, e.at)) latest.delete(m.step);
+    }
+  return [...latest.values()].map((j): Due => {
+    const { until, why } = j.temporary!;
+    const left = daysBetween(until, now);
+    return {
+      id: `inspect-${j.step}`,
+      title: `Looked at again: ${j.title ?? (isJobId(j.step) ? jobOf(j.step).title : j.step)}`,
+      on: until,
+      day: until,
+      state: left < 0 ? 'overdue' : left <= SOON ? 'soon' : 'later',
+      because: `Mended for now: ${why}.`,
+      school: 'a temporary repair is dated'
+    };
+  });
+}
+
+/** Since when the head itself runs, on the meter: a new engine from nothing, a fitted head from where the meter stood if that is an old one's. */
+function headStart(latest: SurveyFile, meter: Meter, rules: HouseRules): number | undefined {
+  const { history } = latest.engine;
+  const [hours, head] = [known(history.hours), known(history.headHours)];
+  if (head !== undefined && hours !== undefined) return hours - head;
+  if (hours === undefined) return undefined;
+  const first = meter.runs.at(-1)?.[0]?.hours ?? hours;
+  return latest.assessment.kind === 'fitted-head' && first > ruleNumber(rules, 'firstOil') ? first : 0;
+}
+
+/**
+ * Everything that falls due on an engine, the next one first; unknown ones after those with a day.
+ * `noted` are the engine's hours with the days on which they were noted, where those are known.
+ */
+export function dueList(
+  surveys: readonly SurveyFile[],
+  rules: HouseRules,
+  now: Date,
+  noted?: readonly MeterReading[]
+): Due[] {
   const latest = surveys.at(-1);
   if (!latest) return [];
-  const { engine, assessment } = latest;
-  const stored = assessment.kind === 'lay-up';
+  const { assessment } = latest;
   const fresh = assessment.kind === 'new-engine' || assessment.kind === 'fitted-head';
-  const rate = known(engine.history.hoursAMonth);
-  const hours = known(engine.history.hours);
+  const meter = meterOf(surveys, noted);
   const done = lastDone(surveys);
-  const begun: Done = { on: iso(parseISO(assessment.startedAt)), what: 'taken in' };
-  /** A new or rebuilt head counts its hours from nothing. */
+  const begun: Done = { on: dayOf(assessment.startedAt), what: 'taken in' };
+  const head = headStart(latest, meter, rules);
   const start: Partial<Record<CareId, Done>> = {
-    'first-oil': hours === undefined ? begun : { ...begun, hours: 0 },
+    'first-oil': head === undefined ? begun : { ...begun, hours: head },
     'monthly-turn': begun
   };
   const intervals = [
     ...(fresh && !done.has('engine-oil') ? [firstOil(rules)] : []),
-    ...intervalsOf(contextOf({ ...latest, houseRules: rules }, now, 'metric'), stored)
+    ...intervalsOf(contextOf({ ...latest, houseRules: rules }, now, 'metric'), stands(latest))
   ];
-  const list = intervals.map((i) => dueOf(i, done.get(i.id) ?? start[i.id], hours, rate, now));
+  const list = intervals.map((i) => dueOf(i, done.get(i.id) ?? start[i.id], meter, now));
   const put = contextWithWork(latest, now, 'metric');
   const later = doBy(put).map((d) => {
     const then = hoursThen(put, d);
@@ -138,29 +204,17 @@ export function dueList(surveys: readonly SurveyFile[], rules: HouseRules, now: 
         what: d.id,
         ...(then === undefined ? {} : { hours: then })
       },
-      hours,
-      rate,
+      meter,
       now
     );
   });
-  const temporary = surveys.flatMap((s) =>
-    (s.jobs ?? []).flatMap((j): Due[] => {
-      if (!j.temporary) return [];
-      const left = differenceInCalendarDays(parseISO(j.temporary.until), now);
-      return [
-        {
-          id: `inspect-${j.step}`,
-          title: `Looked at again: ${j.title ?? j.step}`,
-          on: j.temporary.until,
-          day: j.temporary.until,
-          state: left < 0 ? 'overdue' : left <= SOON ? 'soon' : 'later',
-          because: `Mended for now: ${j.temporary.why}.`,
-          school: 'a temporary repair is dated'
-        }
-      ];
-    })
-  );
-  return [...list, ...later, ...temporary].sort((a, b) =>
+  return [...list, ...later, ...temporaryOf(surveys, now)].sort((a, b) =>
     (a.day ?? '9') < (b.day ?? '9') ? -1 : (a.day ?? '9') > (b.day ?? '9') ? 1 : 0
   );
+}
+
+/** Laid up, and not run since: it is turned by hand each month. */
+function stands({ assessment, engine, readings }: SurveyFile): boolean {
+  if (assessment.kind === 'lay-up') return true;
+  return engine.history.laidUp === 'yes' && !readings.some((r) => r.what === 'run.outcome' && r.value === 'ran');
 }

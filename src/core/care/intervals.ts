@@ -47,6 +47,7 @@ export function intervalsOf(c: Context, stored: boolean): Interval[] {
     {
       id: 'impeller',
       title: 'Impeller',
+      hours: ruleNumber(rules, 'impellerHours'),
       months: Math.round(impeller.value * 12),
       because: sun ? 'It stands in hot sun: rubber sets faster.' : 'Rubber sets with the years, run or not.',
       school: impeller.manual ? sayLimit(impeller, c.units) : schoolSaid(rules, 'impeller')

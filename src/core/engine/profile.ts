@@ -121,6 +121,13 @@ export const identityItems = {
 export const historyItems = {
   yearsIdle: quantity({ label: 'Years idle', dimension: 'years', min: 0, max: 100 }),
   hours: quantity({ label: 'Engine hours', dimension: 'hours', min: 0, max: 50_000 }),
+  headHours: quantity({
+    label: 'Hours of the power head itself',
+    ask: 'Hours of the power head, where it is newer than the meter',
+    dimension: 'hours',
+    min: 0,
+    max: 50_000
+  }),
   stored: choice({
     label: 'Stored',
     options: { indoors: 'indoors', outdoors: 'outdoors', sun: 'outdoors in hot sun' }

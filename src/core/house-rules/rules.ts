@@ -157,6 +157,14 @@ export const numberRules = {
     max: 60,
     why: 'Water and acids do not wait for hours.'
   },
+  impellerHours: {
+    label: 'Impeller at the latest after',
+    dimension: 'hours',
+    standard: 200,
+    min: 20,
+    max: 2000,
+    why: 'From memory: sand and dry seconds wear what the years do not.'
+  },
   plugMonths: {
     label: 'Plugs at the latest after',
     dimension: 'months',

@@ -95,7 +95,7 @@ export const topics = {
     choices: {
       '1': 'yearly',
       '2': 'every two years',
-      climate: 'by heat and shade: two years in the sun, three in shade'
+      climate: 'by heat and shade: yearly in the sun, two seasons in shade'
     },
     standard: 'climate',
     why: 'Heat and light set rubber faster than hours do.'

@@ -146,6 +146,12 @@ describe('the record', () => {
     );
     expect(canonicalJson({ x: 1, y: 2 })).toBe(canonicalJson({ y: 2, x: 1 }));
   });
+  it('care that is overdue is left open, and said so', () => {
+    const b = new Bench({ strokes: 'two' }).read('cooling.impellerAge', 4);
+    const { owner } = reportOf(b.assessed());
+    expect(owner.left.join(' ')).toMatch(/Impeller is overdue since/);
+    expect(owner.left).not.toContain('Nothing is left open.');
+  });
   it('tells the owner in plain words, never in codes', () => {
     const b = new Bench({ strokes: 'two' })
       .read('cooling.screen', 'blocked')

@@ -206,6 +206,7 @@ function ownerPage(a: Assessment): OwnerPage {
   const left = [
     ...temporary,
     ...doBy(a.context).map((d) => `${d.title}: ${sayDoBy(a.context, d)}. ${d.because}`),
+    ...overdueCare(a),
     ...a.gates.filter((g) => g.reason && g.condition !== 'sound').map((g) => `${g.title}: ${g.reason?.text}`),
     ...a.steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.title)
   ];
@@ -218,6 +219,16 @@ function ownerPage(a: Assessment): OwnerPage {
     left: left.length ? left : ['Nothing is left open.'],
     next: nextFor(a)
   };
+}
+
+/** Care that is overdue on the day of the record: it is left open, whatever else was done. */
+function overdueCare(a: Assessment): string[] {
+  const { survey, rules, now } = a.context;
+  return dueList([survey], rules, now)
+    .filter((d) => d.state === 'overdue' && !d.id.startsWith('inspect-') && !d.id.startsWith('by-'))
+    .map(
+      (d) => `${d.title} is overdue${d.day ? ` since ${format(parseISO(d.day), 'd MMMM yyyy')}` : ''}. ${d.because}`
+    );
 }
 
 /** The next dates, as far as anybody can know them, then what never changes. */

@@ -1,7 +1,8 @@
-import { createEvents } from 'ics';
-import { eventsOf } from '../../core/care/calendar-events.ts';
+import ICAL from 'ical.js';
+import { eventsOf, type CareEvent } from '../../core/care/calendar-events.ts';
 import { dueList, type Due } from '../../core/care/due.ts';
 import { log } from './log.ts';
+import { hoursNoted } from './store/engines.ts';
 import { currentRules } from './store/house-rules.ts';
 import { historyOf, openSurveys, surveysOf } from './store/surveys.ts';
 import type { StoreOptions } from './store/context.ts';
@@ -25,7 +26,7 @@ export function careOf(engineId: string, o: StoreOptions = {}): EngineCare | und
     surveyId: head.id,
     tag: identity.tag ?? 'no tag',
     owner: identity.owner ?? '',
-    due: dueList(surveys, currentRules(o).rules, o.now ?? new Date())
+    due: dueList(surveys, currentRules(o).rules, o.now ?? new Date(), hoursNoted(engineId, o))
   };
 }
 
@@ -44,26 +45,49 @@ export const careOfAll = (o: StoreOptions = {}): EngineCare[] =>
       }
     });
 
-/** The dates as iCalendar (P: RFC 5545), written by a library. Throws when it cannot be written. */
-export function calendarText(list: readonly EngineCare[]): string {
-  const events = list.flatMap((e) => eventsOf(e.engineId, e.tag, e.due));
-  if (!events.length) return 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Indaga//Care//EN\r\nEND:VCALENDAR\r\n';
-  const { error, value } = createEvents(
-    events.map(({ uid, title, description, start, end, rule }) => ({
-      uid,
-      title,
-      description,
-      start,
-      end,
-      startInputType: 'local' as const,
-      ...(rule ? { recurrenceRule: rule } : {}),
-      busyStatus: 'FREE' as const,
-      alarms: [{ action: 'display' as const, description: title, trigger: { days: 7, before: true } }]
-    })),
-    { productId: '-//Indaga//Care//EN', calName: 'Outboard care' }
-  );
-  if (error || !value) throw error ?? new Error('the calendar could not be written');
-  return value;
+/** Days before a date on which a calendar reminds of it. */
+const REMIND = 7;
+
+// The space that begins a folded line is one of its 75 octets (P: RFC 5545, 3.1); the library counts it apart.
+ICAL.foldLength = 74;
+
+const timeOf = (date: Date): ICAL.Time => ICAL.Time.fromJSDate(date, true);
+
+function entryOf({ uid, title, description, day, rule }: CareEvent, stamp: Date): ICAL.Component {
+  const entry = new ICAL.Component('vevent');
+  const start = ICAL.Time.fromDateString(day);
+  const end = start.clone();
+  end.adjust(1, 0, 0, 0);
+  entry.updatePropertyWithValue('uid', uid);
+  entry.updatePropertyWithValue('dtstamp', timeOf(stamp));
+  entry.updatePropertyWithValue('dtstart', start);
+  entry.updatePropertyWithValue('dtend', end);
+  entry.updatePropertyWithValue('summary', title);
+  entry.updatePropertyWithValue('description', description);
+  entry.updatePropertyWithValue('transp', 'TRANSPARENT');
+  if (rule) entry.updatePropertyWithValue('rrule', ICAL.Recur.fromString(rule));
+  const alarm = new ICAL.Component('valarm');
+  alarm.updatePropertyWithValue('action', 'DISPLAY');
+  alarm.updatePropertyWithValue('description', title);
+  alarm.updatePropertyWithValue('trigger', ICAL.Duration.fromSeconds(-REMIND * 86_400));
+  entry.addSubcomponent(alarm);
+  return entry;
+}
+
+/** The dates as iCalendar (P: RFC 5545), written by a library: text escaped, lines folded by octets, days without a clock. */
+export function calendarText(list: readonly EngineCare[], now = new Date()): string {
+  const calendar = new ICAL.Component('vcalendar');
+  calendar.updatePropertyWithValue('version', '2.0');
+  calendar.updatePropertyWithValue('prodid', '-//Indaga//Care//EN');
+  calendar.updatePropertyWithValue('x-wr-calname', 'Outboard care');
+  // A program that subscribes asks again once a day (P: RFC 7986).
+  const daily = new ICAL.Property('refresh-interval', calendar);
+  daily.setParameter('value', 'DURATION');
+  daily.setValue(ICAL.Duration.fromSeconds(86_400));
+  calendar.addProperty(daily);
+  for (const e of list)
+    for (const event of eventsOf(e.engineId, e.tag, e.due)) calendar.addSubcomponent(entryOf(event, now));
+  return `${calendar.toString()}\r\n`;
 }
 
 export const calendarResponse = (text: string, name: string): Response =>

@@ -109,6 +109,19 @@ describe('the calendar, parsed by an independent library', () => {
     const next = turn.iterator();
     expect([next.next(), next.next()].map((d) => d!.month)).toEqual([5, 6]);
   });
+  it('escapes what is text, folds by octets, and reminds of every date', () => {
+    const long = { ...care('curlew'), tag: `${'Ωμέγα, “Ω”; '.repeat(12)}\nsecond line` };
+    const text = calendarText([long]);
+    for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+    const parsed = new ICAL.Component(ICAL.parse(text) as never);
+    const alarms = parsed.getAllSubcomponents('vevent').map((e) => e.getFirstSubcomponent('valarm')!);
+    expect(alarms.length).toBe(long.due.filter((d) => d.day).length);
+    expect(alarms[0]!.getFirstPropertyValue('description')).toBe(
+      new ICAL.Event(parsed.getFirstSubcomponent('vevent')!).summary
+    );
+    expect(String(alarms[0]!.getFirstPropertyValue('trigger'))).toMatch(/^-P(7D|1W)$/);
+    expect(new ICAL.Event(parsed.getFirstSubcomponent('vevent')!).summary.startsWith(long.tag)).toBe(true);
+  });
   it('with nothing due it is still a calendar', () => {
     const parsed = new ICAL.Component(ICAL.parse(calendarText([])) as never);
     expect(parsed.getAllSubcomponents('vevent')).toEqual([]);

@@ -8,7 +8,7 @@ import { judgedBy } from '../../findings/limit.ts';
 export function impellerLimit(c: Context) {
   const rule = school(c.rules, 'impeller');
   const sun = c.survey.engine.history.stored === 'sun';
-  const own = rule === 'climate' ? (sun ? 2 : 3) : Number(rule);
+  const own = rule === 'climate' ? (sun ? 1 : 2) : Number(rule);
   return judgedBy(c, 'cooling.impeller', own, `house rule${rule === 'climate' ? (sun ? ', hot sun' : ', shade') : ''}`);
 }
 

@@ -1,6 +1,7 @@
 import type { StoredFact } from '../../../core/survey/wire.ts';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
+import type { MeterReading } from '../../../core/care/meter.ts';
 import { engineOf, factSchema, type Fact } from '../../../core/engine/fact.ts';
 import type { Engine } from '../../../core/record/survey-file.ts';
 import { engines, facts } from '../db/schema.ts';
@@ -76,3 +77,9 @@ export function appendFact(engineId: string, fact: Fact, o: StoreOptions = {}): 
     .run();
   forgetEngine(engineId, o);
 }
+
+/** The engine's hours, each with the day on which it was written down. */
+export const hoursNoted = (engineId: string, o: StoreOptions = {}): MeterReading[] =>
+  factsAfter(engineId, 0, o).flatMap((f) =>
+    f.path === 'history.hours' && typeof f.value === 'number' ? [{ at: f.at, hours: f.value }] : []
+  );

@@ -12,7 +12,7 @@ import type { YardRow } from '../../yard-row.ts';
 import type { StoreOptions } from './context.ts';
 import { stations } from '../../../core/stations/register.ts';
 import { assessed } from '../advice.ts';
-import { loadEngine } from './engines.ts';
+import { hoursNoted, loadEngine } from './engines.ts';
 import { historyOf, loadSurvey, type SurveyHead } from './surveys.ts';
 
 export interface Judged {
@@ -42,7 +42,9 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
   const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
   const today = open.find((s) => traitsOf(s.id).phase === 'today');
   const due =
-    releasedAt || head.kind === 'lay-up' ? dueList(historyOf(head.engineId, o), survey.houseRules ?? {}, now) : [];
+    releasedAt || head.kind === 'lay-up'
+      ? dueList(historyOf(head.engineId, o), survey.houseRules ?? {}, now, hoursNoted(head.engineId, o))
+      : [];
   const first = due.find((d) => d.state === 'overdue' || d.state === 'soon');
   const dueSoon = first?.day ? { title: first.title, day: first.day, overdue: first.state === 'overdue' } : undefined;
   const coming = partLines(survey).filter((l) => l.state === 'ordered' || l.state === 'wanted');

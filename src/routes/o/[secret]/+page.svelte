@@ -13,6 +13,10 @@
         ] as const)
       : []
   );
+  const lists = $derived([
+    ['overdue', 'Overdue today', data.due.filter((d) => d.state === 'overdue')],
+    ['due', 'What it asks for next', data.due.filter((d) => d.state !== 'overdue')]
+  ] as const);
 </script>
 
 <svelte:head><title>{data.tag} · Indaga</title></svelte:head>
@@ -40,16 +44,26 @@
   {:else}
     <p class="panel mt-3 p-4">Nothing is signed yet: the yard is at work on it, or waits for your word.</p>
   {/if}
-  {#if data.due.length}
-    <section class="mt-4" aria-labelledby="due">
-      <h2 id="due">What it asks for next</h2>
-      <ul>
-        {#each data.due as d (d.id)}<li class="border-t border-line py-1.5">
-            <strong>{d.title}</strong>{d.on ? `, by ${sayDate(d.on, 'd MMM yyyy')}` : ''}
-            <span class="block text-sm">{d.because}</span>
-          </li>{/each}
-      </ul>
-    </section>
+  {#each lists as [id, title, list] (id)}
+    {#if list.length}
+      <section class="mt-4" aria-labelledby={id}>
+        <h2 {id}>{title}</h2>
+        <ul>
+          {#each list as d (d.id)}<li class="border-t border-line py-1.5">
+              <strong>{d.title}</strong>{d.day
+                ? `, ${id === 'overdue' ? 'since' : 'by'} ${sayDate(d.day, 'd MMM yyyy')}`
+                : ''}{d.atHours === undefined ? '' : ` or at ${Math.round(d.atHours)} engine hours`}
+              <span class="block text-sm">{d.because}</span>
+            </li>{/each}
+        </ul>
+      </section>
+    {/if}
+  {/each}
+  {#if data.due.some((d) => d.day)}
+    <p class="mt-3 text-sm">
+      In your own calendar: subscribe to
+      <a class="link" href="/o/{page.params.secret}/care.ics">this address</a>; it keeps itself up to date.
+    </p>
   {/if}
   <p class="mt-4 text-sm">The maker’s manual and local rules stand above this page.</p>
 </article>

@@ -1,0 +1,65 @@
+import { known } from '../engine/profile.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
+import { byTime, isAfter, type Instant } from '../units/instant.ts';
+
+/** What the hour meter showed, and when somebody read it. */
+export interface MeterReading {
+  readonly at: Instant;
+  readonly hours: number;
+}
+
+/** The meter over the years: its readings without slips, and where another meter was fitted. */
+export interface Meter {
+  /** Oldest first, one list for each meter that was fitted. */
+  readonly runs: readonly (readonly MeterReading[])[];
+  /** Hours a month: measured between two readings, else what the owner says; nothing where neither is known. */
+  readonly rate?: number;
+  readonly last?: MeterReading;
+}
+
+/** A month of the mean year, ms. */
+export const MONTH = (365.2425 / 12) * 864e5;
+/** Two readings tell how much it runs when they lie this far apart, months: a summer is no year (M). */
+const TELLS = 6;
+
+/**
+ * The meter from all that is known of it: hours beside work that was marked done, and `noted`, the engine's own hours each with the day
+ * they were noted. Without those the hours of the engine are taken as old as its latest assessment. A reading that is lower than the one
+ * before is a slip where a later one is at least as high as that, else another meter. Hours that run backward never make anything less due.
+ */
+export function meterOf(surveys: readonly SurveyFile[], noted?: readonly MeterReading[]): Meter {
+  const latest = surveys.at(-1);
+  const hours = known(latest?.engine.history.hours);
+  const own = noted ?? (latest && hours !== undefined ? [{ at: latest.assessment.startedAt, hours }] : []);
+  const marked = surveys.flatMap((s) =>
+    (s.steps ?? []).flatMap((m) => (m.state === 'done' && m.hours !== undefined ? [{ at: m.at, hours: m.hours }] : []))
+  );
+  const all = [...own, ...marked].sort(byTime);
+  const runs: MeterReading[][] = [];
+  all.forEach((r, k) => {
+    const run = runs.at(-1);
+    const top = run?.at(-1);
+    if (!run || !top) runs.push([r]);
+    else if (r.hours >= top.hours) run.push(r);
+    else if (!all.slice(k + 1).some((x) => x.hours >= top.hours)) runs.push([r]);
+  });
+  const now = runs.at(-1);
+  const [first, last] = [now?.[0], now?.at(-1)];
+  const months = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / MONTH : 0;
+  const measured = first && last && months >= TELLS ? (last.hours - first.hours) / months : undefined;
+  const rate = measured ?? known(latest?.engine.history.hoursAMonth);
+  return { runs, ...(rate === undefined ? {} : { rate }), ...(last ? { last } : {}) };
+}
+
+/** Hours run since the meter showed `hours` at an instant, up to its last reading; over another meter as far as the readings tell. */
+export function runSince({ runs }: Meter, at: Instant, hours: number): number {
+  const last = runs.at(-1)?.at(-1);
+  if (!last) return 0;
+  // The meter that it was read on is the last one that had been fitted by then.
+  const k = Math.max(
+    0,
+    runs.findLastIndex((run) => !isAfter(run[0]!.at, at))
+  );
+  const then = Math.max(0, (runs[k]!.at(-1)!.hours ?? hours) - hours);
+  return then + runs.slice(k + 1).reduce((sum, run) => sum + run.at(-1)!.hours - run[0]!.hours, 0);
+}

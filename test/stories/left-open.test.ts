@@ -100,3 +100,28 @@ describe('what is seen counts without what is usually read beside it', () => {
     expect(has(new Bench(two).read('turn.feel', ['tight']), 'turn.feel:watch')).toBe(true);
   });
 });
+
+describe('a hot head', () => {
+  const hot = (): Bench => {
+    const b = new Bench({ ...two, thermostat: 'fitted' }).read('cooling.source', 'afloat').read('run.event', 'start');
+    for (let n = 0; n < 8; n++) b.read('run.temperature', 300 + 10 * n, { conditions: { spot: 'head' } });
+    return b.read('run.stream', 'strong').read('run.event', 'stop').read('run.outcome', 'stopped');
+  };
+  it('a strong stream comes through its outlet: that is not probed, a second thermometer is', () => {
+    const b = hot().read('cooling.screen', 'clear').read('cooling.strainer', 'clear');
+    const titles = b.assessed().moves.map((m) => m.title);
+    expect(titles.some((t) => /outlet/.test(t))).toBe(false);
+    expect(titles.some((t) => /second thermometer/.test(t))).toBe(true);
+  });
+  it('a second thermometer that reads normal leaves it untold: no repair, and no start', () => {
+    const b = hot().read('run.second', 'normal');
+    expect(b.ids()).toEqual(expect.arrayContaining(['cooling.hot:cannot-tell', 'run.heat:cannot-tell']));
+    const a = b.assessed();
+    expect(a.steps.map((s) => s.id)).not.toContain('hot');
+    expect(a.moves[0]).toMatchObject({ kind: 'repeat', station: 'cooling' });
+    expect(b.holds()).toContain('run');
+    // Hot again after that, it is the head.
+    b.read('run.event', 'start').read('run.temperature', 372, { conditions: { spot: 'head' } });
+    expect(b.ids()).toContain('run.heat:fault');
+  });
+});

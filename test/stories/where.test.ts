@@ -314,6 +314,11 @@ describe('hot, and every look at its water was good', () => {
             .read('cooling.housing', 'good')
             .read('cooling.head', 368),
         finds: ['cooling.hot:fault'],
+        now: /^A second thermometer, same spot/
+      },
+      {
+        entered: 'the second one agrees',
+        by: (b) => b.read('run.second', 'same'),
         now: /^Find why it ran hot/
       }
     ]

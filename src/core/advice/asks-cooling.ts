@@ -3,7 +3,7 @@ import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
-import { asked, goOn, job, look, type Asks, type AskRule } from './ask.ts';
+import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 export const screens = look('Intake screens', ['cooling.screen'], 2);
 export const outlet = look('Probe the stream outlet and its line', ['cooling.outlet'], 3);
@@ -31,11 +31,21 @@ export const pumpOpen = look(
   ['cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.housing'],
   40
 );
+/** Only where there is something amiss with the stream: a strong one comes through its outlet. */
+const unlessStrong = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => lastSeen(c).stream !== 'strong' && r.open(c, f)
+});
+/** One thermometer is doubted before a leg comes off for it. */
+const second = look('A second thermometer, same spot', ['run.second'], 2, {
+  open: (c) => lastSeen(c).head !== undefined && !asked(c, 'run.second')
+});
 export const heat: readonly AskRule[] = (
   [
     screens,
     look('Small strainer under the cowl', ['cooling.strainer'], 2),
-    outlet,
+    unlessStrong(outlet),
+    second,
     panIfFitted,
     pumpOpen
   ] as readonly AskRule[]
@@ -56,9 +66,9 @@ export const coolingAsks: Asks = {
   'cooling.stream': (
     [
       screens,
-      outlet,
+      unlessStrong(outlet),
       head,
-      look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
+      unlessStrong(look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5)),
       { ...pumpOpen, only: ['fault', 'watch'] }
     ] as readonly AskRule[]
   ).map(untilWorkedOn),
@@ -68,7 +78,14 @@ export const coolingAsks: Asks = {
     { ...head, only: ['cannot-tell'] },
     job('outlet', { only: ['fault'] })
   ],
-  'cooling.hot': [...heat, job('hot')],
+  'cooling.hot': [
+    repeat('Both thermometers in boiling water, then the head again', 'cooling', 6, {
+      items: ['cooling.head', 'run.temperature'],
+      only: ['cannot-tell']
+    }),
+    ...heat.map((r): AskRule => ({ ...r, only: ['fault'] })),
+    job('hot', { only: ['fault'] })
+  ],
   'cooling.rising': [...heat, job('hot')],
   'cooling.thermostat': [
     look('The stamp on the thermostat', ['cooling.thermostatStamp'], 1, { only: ['cannot-tell'] }),

@@ -63,7 +63,7 @@ export const cooling = {
   hot: {
     title: 'Find why it ran hot',
     yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
-    raisedBy: ['cooling.hot', 'cooling.rising', only('run.heat', 'fault'), 'run.banks'],
+    raisedBy: [only('cooling.hot', 'fault'), 'cooling.rising', only('run.heat', 'fault'), 'run.banks'],
     how: 'Screens, pump, thermostat in a pan, passages; in this order.',
     tools: ['thermometer', 'pan'],
     parts: ['thermostat and gasket'],

@@ -226,7 +226,7 @@ describe('cooling', () => {
   });
   it('the interval follows the climate', () => {
     const at = (stored: 'sun' | 'indoors') =>
-      new Bench({}, 'neglected', { stored }).read('cooling.impellerAge', 2.5).ids();
+      new Bench({}, 'neglected', { stored }).read('cooling.impellerAge', 1.5).ids();
     expect(at('sun')).toContain('cooling.pump:watch');
     expect(at('indoors')).toContain('cooling.pump:sound');
   });

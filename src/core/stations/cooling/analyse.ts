@@ -11,7 +11,7 @@ import { symptoms } from '../run/symptoms.ts';
 import { bankDifference, BANKS_APART, warmingOf } from '../run/warming.ts';
 import { parts } from './parts.ts';
 import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
-import { lastSeen } from './seen.ts';
+import { lastSeen, thermometersDiffer } from './seen.ts';
 import { sources } from './source.ts';
 
 type Out = ReturnType<typeof findingsOf>;
@@ -157,8 +157,10 @@ function stream(c: Context, out: Out): void {
   if (head !== undefined && head >= hot.value)
     out.add(
       'hot',
-      'fault',
-      `The head reached ${say(head, 'temperature', c.units)}, limit ${sayLimit(hot, c.units)}. Stop; no more running until the cause is found: pump, thermostat, passages.`,
+      thermometersDiffer(c) ? 'cannot-tell' : 'fault',
+      thermometersDiffer(c)
+        ? `${say(head, 'temperature', c.units)} at the head by one thermometer, limit ${sayLimit(hot, c.units)}, and normal by another. Both into boiling water: the one that is right there is believed; no running before.`
+        : `The head reached ${say(head, 'temperature', c.units)}, limit ${sayLimit(hot, c.units)}. Stop; no more running until the cause is found: pump, thermostat, passages.`,
       why
     );
   const climbing = warming !== undefined && (warming.state === 'will-pass' || warming.state === 'may-pass');

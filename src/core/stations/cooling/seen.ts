@@ -1,4 +1,4 @@
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { runsOf, type Run } from '../run/runs.ts';
@@ -28,4 +28,11 @@ export function lastSeen(c: Context): Seen {
     head: later(head, hottest) ? hottest : known(head?.value as number | undefined),
     run
   };
+}
+
+/** A second thermometer at the same spot read normal after the last temperature: one of the two is wrong, and nobody knows which. */
+export function thermometersDiffer(c: Context): boolean {
+  const second = c.record.last('run.second');
+  const taken = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);
+  return second?.value === 'normal' && isAfter(second.at, taken);
 }

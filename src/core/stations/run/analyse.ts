@@ -9,14 +9,16 @@ import { findingsOf, practice } from '../../findings/collect.ts';
 import { compareRuns } from './compare.ts';
 import { charging, CHARGING, CHARGING_RPM } from './charging.ts';
 import { fuelTree } from '../fuel/symptoms.ts';
+import { thermometersDiffer } from '../cooling/seen.ts';
 import { sources, speedCap } from '../cooling/source.ts';
 import { aloneAt } from './odd.ts';
 import { items } from './readings.ts';
+import { idling, started } from './start-and-idle.ts';
 import { causeAt, lapsed, symptoms, symptomWords } from './symptoms.ts';
 import { sayValue } from '../../items/check-entry.ts';
 import { mainTrack, runsOf } from './runs.ts';
 import { bankDifference, BANKS_APART, clock, NEVER_WARM, warmingOf, type WarmState } from './warming.ts';
-import { judgedBy, sayLimit } from '../../findings/limit.ts';
+import { sayLimit } from '../../findings/limit.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
   few: 'cannot-tell',
@@ -64,16 +66,22 @@ function heat(c: Context, out: Out): void {
     provenance: 'P' as const,
     source: 'First-order heating; interval by profile likelihood, time constant searched'
   };
-  out.add('heat', gravity[warming.state], warming.sentence, {
-    ...base,
-    ...(fit
-      ? {
-          value: `plateau ${t(fit.plateau)}, time constant ${Math.round(fit.tau)} s`,
-          uncertainty: `${t(fit.low)} to ${fit.high === undefined ? 'no upper limit yet' : t(fit.high)} (95 %); readings scatter ${fit.sigma.toFixed(1)} K`
-        }
-      : {}),
-    formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))'
-  });
+  const doubted = warming.state === 'over' && thermometersDiffer(c);
+  out.add(
+    'heat',
+    doubted ? 'cannot-tell' : gravity[warming.state],
+    `${warming.sentence}${doubted ? ' A second thermometer read normal: one of them is wrong.' : ''}`,
+    {
+      ...base,
+      ...(fit
+        ? {
+            value: `plateau ${t(fit.plateau)}, time constant ${Math.round(fit.tau)} s`,
+            uncertainty: `${t(fit.low)} to ${fit.high === undefined ? 'no upper limit yet' : t(fit.high)} (95 %); readings scatter ${fit.sigma.toFixed(1)} K`
+          }
+        : {}),
+      formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))'
+    }
+  );
   const alone = aloneAt(warming.track.samples).size;
   if (alone)
     out.add(
@@ -135,61 +143,6 @@ function tooFast(c: Context, out: Out): void {
     practice([`${run.label}: up to ${Math.round(most)} rpm`, `water: ${source}`], 'the source caps the throttle.', {
       limit: `${cap} rpm (common practice, from memory)`
     })
-  );
-}
-
-/** A sound engine fires within this many pulls, cold (C: choke set, fuel up; from memory). */
-const PULLS = 8;
-
-/** How many pulls it took: many are a symptom of fuel, choke or spark, few prove nothing. */
-function started(c: Context, out: Out): void {
-  const pulls = known(c.record.value('run.pulls'));
-  if (pulls === undefined || pulls <= PULLS) return;
-  out.add(
-    'pulls',
-    'watch',
-    `It took ${Math.round(pulls)} pulls to fire. A first start after years may; at the next one count again: choke, primer and fuel level first.`,
-    practice(
-      [`pulls to first fire: ${Math.round(pulls)}`],
-      'an engine with fuel up and choke set fires within a few pulls.',
-      {
-        limit: `${PULLS} pulls (common practice, from memory)`
-      }
-    )
-  );
-}
-
-/** Tachometers of a workshop agree within this share (M). */
-const TACHOMETER = 0.03;
-
-/** Idle speed against the engine's own figure; without that nobody can say whether it is right. */
-function idling(c: Context, out: Out): void {
-  const idle = known(c.record.value('run.idle'));
-  if (idle === undefined) return;
-  const asked = judgedBy(c, 'run.idle');
-  const why = practice([`idle in gear: ${Math.round(idle)} rpm`], 'set warm, in gear, to the manual’s figure.', {
-    uncertainty: `± ${100 * TACHOMETER} % of the tachometer (from memory)`,
-    ...(asked ? { limit: sayLimit(asked, c.units) } : {})
-  });
-  if (!asked) {
-    out.add(
-      'idle',
-      'cannot-tell',
-      `It idles at ${Math.round(idle)} rpm in gear; the manual’s figure says whether that is right.`,
-      why
-    );
-    return;
-  }
-  const [low, high] = asked.to === undefined ? [0.93 * asked.value, 1.07 * asked.value] : [asked.value, asked.to];
-  const under = idle * (1 + TACHOMETER) < low;
-  const over = idle * (1 - TACHOMETER) > high;
-  out.add(
-    'idle',
-    under || over ? 'watch' : 'sound',
-    under || over
-      ? `It idles at ${Math.round(idle)} rpm in gear, ${under ? 'under' : 'over'} what it should: warm it through, then set it.`
-      : `It idles at ${Math.round(idle)} rpm in gear, as it should.`,
-    why
   );
 }
 

@@ -59,7 +59,7 @@ export function analyse(c: Context): SparkAnalysed {
   const missing = all.filter((k) => !list.some((s) => s.cylinder === k) && !out.includes(k));
   const found = pattern(c, list, electronic);
   const named = new Set(found.map((f) => `${f.id ?? f.kind}.${f.cylinder ?? ''}`));
-  const poor = list.some((s) => s.result !== 'good');
+  const poor = list.some((s) => s.result !== 'good' && !s.slow && !s.sun);
   const standing = guilty.map((g) => accused(g, poor)).filter((f) => !named.has(`${f.id}.${f.cylinder ?? ''}`));
   const good = !missing.length && !out.length && !guilty.length && list.every((s) => s.result === 'good' && !s.mixed);
   return {

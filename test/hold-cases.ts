@@ -106,6 +106,12 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['start', 'release'],
     because: /key was not looked at since/
   },
+  'stand-fill': {
+    raise: [read('gear.refill', 'stand')],
+    meet: [[read('gear.refill', 'service')]],
+    blocks: ['gear', 'release'],
+    because: /filled for a stand run/
+  },
   'gear-chips': {
     raise: [read('gear.magnet', 'slivers')],
     meet: [[read('gear.explained', 'yes')]],

@@ -125,3 +125,53 @@ describe('a hot head', () => {
     expect(b.ids()).toContain('run.heat:fault');
   });
 });
+
+describe('the last word counts where it is worse', () => {
+  it('filled for a stand run only, it is not driven and not given back', () => {
+    const b = new Bench(two).read('gear.refill', 'stand');
+    expect(b.ids()).toContain('gear.stand-fill:fault');
+    expect(b.judged().holds.find((h) => h.id === 'stand-fill')?.blocks).toEqual(['gear', 'release']);
+    expect(b.read('gear.refill', 'service').holds()).not.toContain('stand-fill');
+  });
+  it('bubbles at the level hole: it is not full', () => {
+    expect(has(new Bench(two).read('gear.levelHole', 'bubbles'), 'gear.poured:cannot-tell')).toBe(true);
+  });
+  it('fresh fuel in the tank, old fuel in the bowl', () => {
+    const b = new Bench(two).read('fuel.age', 0.2).read('fuel.tank', 'fresh').read('fuel.bowl', 'old');
+    expect(has(b, 'fuel.left-old:fault')).toBe(true);
+    expect(b.holds()).toContain('fuel');
+    expect(b.assessed().steps.map((s) => s.id)).toContain('fuel-drain');
+  });
+  it('a starter that turned, and does nothing now', () => {
+    const b = new Bench({ ...four, starting: 'electric' }).read('plugs.starterCircuit', 'turns');
+    expect(has(b.read('plugs.starterDirect', 'nothing'), 'plugs.starter:fault')).toBe(true);
+    expect(has(b.read('plugs.starterCircuit', 'turns'), 'plugs.starter:fault')).toBe(false);
+  });
+  it('it ran, and was then stopped for its heat', () => {
+    const b = new Bench(two).read('run.outcome', 'ran').read('run.reason', 'temperature');
+    expect(has(b, 'run.stopped:fault')).toBe(true);
+  });
+});
+
+describe('what is entered after the stop, with no start tapped, is of a run', () => {
+  const stopped = (): Bench =>
+    new Bench({ ...two, thermostat: 'fitted' })
+      .read('run.event', 'start')
+      .read('run.stream', 'strong')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran');
+  it('a moment after, it belongs to the one that ended', () => {
+    expect(stopped().read('run.stream', 'none').holds()).toContain('run');
+  });
+  it('half an hour later it is another one', () => {
+    const b = stopped()
+      .wait(0.5)
+      .read('run.temperature', 400, { conditions: { spot: 'head' } });
+    expect(has(b, 'run.heat:fault')).toBe(true);
+    expect(b.holds()).toContain('run');
+  });
+  it('and so is what came after its entries had ceased', () => {
+    const b = new Bench(two).read('run.event', 'start').read('run.temperature', 320).wait(2);
+    expect(has(b.read('run.temperature', 400), 'run.heat:fault')).toBe(true);
+  });
+});

@@ -99,6 +99,7 @@ export const fuelAsks: Asks = {
     job('fuel-drain', { only: ['cannot-tell', 'fault'], late: true })
   ],
   'fuel.jar': [job('fuel-drain', { only: ['fault', 'watch'], late: true })],
+  'fuel.left-old': [job('fuel-drain', { late: true })],
   'fuel.level': [job('fuel-fill')],
   'fuel.bulb': (
     [

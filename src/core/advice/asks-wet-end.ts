@@ -153,10 +153,11 @@ export const wetEndAsks: Asks = {
     })
   ],
   'gear.metal': [look('Wipe the magnet and name what is on it', ['gear.magnet'], 3), job('metal', { only: ['fault'] })],
+  'gear.stand-fill': [job('gear-refill')],
   'gear.poured': [
     goOn('Go on filling from the lowest plug, bubble-free', 'gear', 5, {
       only: ['cannot-tell'],
-      items: ['gear.poured']
+      items: ['gear.poured', 'gear.levelHole']
     })
   ],
   'oil.level': [dip(': upright, level, waited')],

@@ -1,7 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { unmended } from '../findings/unmended.ts';
 import { sources } from '../stations/cooling/source.ts';
-import { fuelAge, watered } from '../stations/fuel/age.ts';
+import { fuelAge, oldFuelIn, watered } from '../stations/fuel/age.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { caseDangers, metalExplained } from '../stations/gear/case-state.ts';
 import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
@@ -92,6 +92,7 @@ export const startRules: readonly HoldRule[] = [
       const jar = unmended(c, 'fuel.jar', fuelItems.jar)?.was.value ?? c.record.value('fuel.jar');
       if (watered(c) || jar === 'layers') return 'There is water in the fuel.';
       if (jar === 'dark') return 'The fuel has turned to varnish.';
+      if (oldFuelIn(c).length) return `Old fuel is still in ${oldFuelIn(c).join(' and ')}.`;
       return c.record.touched('fuel') && fuelAge(c).verdict === 'drain'
         ? 'The fuel is past the age at which it is drained.'
         : undefined;
@@ -162,6 +163,15 @@ export const startRules: readonly HoldRule[] = [
     raised: (c) => caseDangers(c).map((d) => caseWords[d].because)[0],
     needs: (c) =>
       caseDangers(c).map((d) => ({ text: caseWords[d].need, done: false, station: 'gear', items: caseWords[d].items }))
+  },
+  {
+    id: 'stand-fill',
+    title: 'Gear case filled for the stand only',
+    blocks: ['gear', 'release'],
+    curedBy: ['gear-refill'],
+    raised: (c) =>
+      c.record.last('gear.refill')?.value === 'stand' ? 'It was filled for a stand run, out of gear.' : undefined,
+    needs: () => [{ text: 'refilled for service', done: false, station: 'gear', items: ['gear.refill'] }]
   },
   {
     id: 'gear-chips',

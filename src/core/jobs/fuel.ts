@@ -26,7 +26,7 @@ export const fuel = {
   },
   'fuel-drain': {
     title: 'Drain tank, line, filter and bowl; fresh fuel in',
-    raisedBy: [only('fuel.age', 'fault', 'cannot-tell'), only('fuel.jar', 'fault')],
+    raisedBy: [only('fuel.age', 'fault', 'cannot-tell'), 'fuel.left-old', only('fuel.jar', 'fault')],
     also: underWater,
     met: (c) => fuelCleared(c).cleared,
     how: 'Into labelled containers. Small built-in tanks and bowls are emptied, not diluted. Then a new filter and fresh fuel.',

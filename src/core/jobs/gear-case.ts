@@ -133,7 +133,15 @@ export const gearCase = {
     title: 'Refill the gear case, one fresh washer for each plug',
     // No oil for service into a case that leaks: what it leaks at comes first.
     unless: (c) => caseResult(c).verdict === 'leaked' && !washersFirst(c) && leakPlace(c) !== 'plugs',
-    raisedBy: ['gear.water', 'gear.test-plugs', 'gear.washers', 'gear.amount', 'gear.frost', 'gear.burnt'],
+    raisedBy: [
+      'gear.water',
+      'gear.test-plugs',
+      'gear.washers',
+      'gear.amount',
+      'gear.frost',
+      'gear.burnt',
+      'gear.stand-fill'
+    ],
     how: 'From the lowest plug, upright, bubble-free to the level hole. Upper plug in first, then the pump out and the lower plug in quickly.',
     tools: ['hand pump with thread adapter'],
     parts: ['plug washers'],

@@ -50,9 +50,16 @@ export function fuelAge(c: Context): AgedFuel {
   };
 }
 
+const places = { tank: 'tank', line: 'line and filter', bowl: 'bowl or vapour separator' } as const;
+
+/** Where old fuel was said to be in it, by the latest word on each: whatever the fuel beside it is. */
+export const oldFuelIn = (c: Context): string[] =>
+  (Object.keys(places) as (keyof typeof places)[]).flatMap((k) =>
+    c.record.value(`fuel.${k}`) === 'old' ? [places[k]] : []
+  );
+
 /** Everything that holds fuel has been emptied or filled fresh, or is not there. */
 export function fuelCleared(c: Context): { readonly open: string[]; readonly cleared: boolean } {
-  const places = { tank: 'tank', line: 'line and filter', bowl: 'bowl or vapour separator' } as const;
   // A bad jar is of what was in there then: what was called fresh or drained before it is so no more.
   const bad = latestAt([
     ...c.record.all('fuel.jar').filter((r) => r.value === 'layers' || r.value === 'dark'),

@@ -10,7 +10,7 @@ import { askedMix } from './correct.ts';
 import { lineState } from './line.ts';
 import { fuelTree } from './symptoms.ts';
 import { lineVacuum, VACUUM_GAUGE, type Restriction } from './vacuum.ts';
-import { E10_HOLDS, fuelAge, fuelCleared, watered } from './age.ts';
+import { E10_HOLDS, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
 
 /** Fuel as it is, before any of it goes through the engine. */
 export function analyse(c: Context): Finding[] {
@@ -75,6 +75,13 @@ function age(c: Context, out: Out): void {
       'age',
       'watch',
       'The fuel is doubtful. A jar sample decides; fresh fuel is cheaper than a carburettor.',
+      why
+    );
+  else if (oldFuelIn(c).length)
+    out.add(
+      'left-old',
+      'fault',
+      `Old fuel is still in it: ${listed(oldFuelIn(c))}. Drain it before any of it goes through the engine.`,
       why
     );
   else out.add('age', 'sound', a.verdict === 'fresh' ? 'The fuel is fresh.' : 'The fuel is good to use.', why);

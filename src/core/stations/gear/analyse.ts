@@ -115,6 +115,24 @@ function leaked(c: Context, out: ReturnType<typeof findingsOf>, why: Because): v
 /** What the pour tally says about the fill. */
 function refilling(c: Context, out: ReturnType<typeof findingsOf>): void {
   const p = pourOf(c, 'gear');
+  const full = c.record.last('gear.levelHole');
+  const said = c.record.last('gear.refill');
+  if (said?.value === 'stand')
+    out.add(
+      'stand-fill',
+      'fault',
+      'The case is filled for a stand run only: out of gear, and refilled for service before it goes back.',
+      practice(['refilled: for a stand run only'], 'enough oil to turn in neutral is not enough to drive.')
+    );
+  if ((!p.cups || p.asked === undefined) && (full?.value === 'bubbles' || full?.value === 'no'))
+    out.add(
+      'poured',
+      'cannot-tell',
+      full.value === 'bubbles'
+        ? 'Bubbles still come out of the level hole: go on pumping from the lowest plug until it runs without.'
+        : 'It does not run out of the level hole yet: go on pumping from the lowest plug.',
+      practice([`level hole: ${full.value}`], 'from the lowest plug, upright, bubble-free to the level hole.')
+    );
   if (!p.cups || p.asked === undefined) return;
   const v = (x: number): string => say(Math.abs(x), 'volume', c.units);
   const hole = c.record.value('gear.levelHole');

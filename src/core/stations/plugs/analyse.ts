@@ -253,6 +253,11 @@ function cranking(c: Context, out: Out): void {
   const poor = circuit === 'slow' || circuit === 'nothing';
   const poorDirect = direct === 'slow' || direct === 'nothing';
   const end = c.record.value('plugs.voltsEnd');
+  // It turned well through its circuit, and nothing was found wanting in it after that.
+  const tried = latestAt(
+    (['plugs.starterDirect', 'plugs.voltsEnd'] as const).flatMap((what) => c.record.last(what) ?? [])
+  );
+  const turned = circuit === 'turns' && !isAfter(tried, c.record.last('plugs.starterCircuit')!.at);
   if (volts !== undefined && volts < ownLimits.weakVolts)
     out.add(
       'volts',
@@ -267,7 +272,7 @@ function cranking(c: Context, out: Out): void {
       `The starter turns well from the battery but not through its circuit${voltsEndAt(c)}.`,
       why
     );
-  else if (poorDirect && circuit !== 'turns')
+  else if (poorDirect && !turned)
     out.add(
       'starter',
       'fault',
@@ -281,7 +286,7 @@ function cranking(c: Context, out: Out): void {
       'The starter is poor through its circuit. Feed it straight from the battery: that separates motor from circuit.',
       why
     );
-  else if (circuit !== 'turns' && (end === 'fuse' || end === 'switch' || end === 'solenoid'))
+  else if (!turned && (end === 'fuse' || end === 'switch' || end === 'solenoid'))
     out.add(
       end === 'fuse' ? 'starter-fuse' : 'starter',
       'fault',

@@ -34,8 +34,8 @@ type Out = ReturnType<typeof findingsOf>;
 
 /** A run that was stopped, or whose entries ceased, and nobody said how it went. */
 function ended(c: Context, out: Out): void {
-  const run = runsOf(c).findLast((r) => !r.logged);
-  if (!run?.stoppedAt) return;
+  const run = runsOf(c).findLast((r) => !r.logged && r.stoppedAt);
+  if (!run) return;
   const said = c.record.last('run.outcome');
   if (said && Date.parse(said.at) >= run.startedAt.getTime()) return;
   out.add(
@@ -172,8 +172,9 @@ export function analyse(c: Context): Finding[] {
   const out = findingsOf('run');
   const { record } = c;
   const reason = record.value('run.reason');
-  // A reason for stopping says that it was stopped.
-  const outcome = record.value('run.outcome') ?? (reason ? 'stopped' : undefined);
+  // A reason for stopping, given later than how it went, says that it was stopped.
+  const stopped = reason && isAfter(record.last('run.reason')!.at, record.last('run.outcome')?.at);
+  const outcome = stopped ? 'stopped' : record.value('run.outcome');
   const lamp = record.value('run.lamp');
   const smoke = record.value('run.smoke');
   const leaks = record.value('run.leaks');

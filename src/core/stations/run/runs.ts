@@ -90,30 +90,78 @@ function handRun(label: string, list: readonly Reading[], start: number, stop?: 
 /** Every run of the record, oldest first: by its start and stop, cut where entries ceased, and from loggers. */
 export const runsOf = (c: Context): Run[] => keep(c, findRuns);
 
+/** Entries so long after the stop, ms, are still of that run: written down once hands were free (M). */
+const LATE = 5 * 60_000;
+
+/** One stretch of running as it was entered. */
+interface Stretch {
+  readonly start: number;
+  readonly stop?: number;
+  readonly entries: readonly Reading[];
+  readonly untimed?: true;
+  /** Its entries ceased, and others came later: nobody told its end. */
+  readonly ceased?: true;
+}
+
+/** Entries that no start belongs to, cut where they ceased: the engine ran then, and nobody tapped it. */
+function untapped(entries: readonly Reading[], stops: readonly number[]): Stretch[] {
+  const out: Reading[][] = [];
+  for (const r of entries) {
+    const before = out.at(-1)?.at(-1);
+    const ended = before && stops.some((s) => s > ms(before) && s <= ms(r));
+    if (!before || ended || ms(r) - ms(before) > SILENT) out.push([r]);
+    else out.at(-1)!.push(r);
+  }
+  return out.map((list) => {
+    const stop = stops.find((s) => s >= ms(list.at(-1)!) && s - ms(list.at(-1)!) <= SILENT);
+    return { start: ms(list[0]!), ...(stop === undefined ? {} : { stop }), entries: list, untimed: true as const };
+  });
+}
+
+/** The stretches between starts: each start with its entries, then what was entered after its end without another start. */
+function stretches(events: readonly Reading[], entries: readonly Reading[]): Stretch[] {
+  const starts = events.filter((r) => r.value === 'start').map(ms);
+  const stops = events.filter((r) => r.value === 'stop').map(ms);
+  const first = starts[0] ?? Infinity;
+  const tapped = starts.flatMap((start, k): Stretch[] => {
+    const next = starts[k + 1] ?? Infinity;
+    const stop = stops.find((s) => s >= start && s < next);
+    const mine = entries.filter((r) => ms(r) >= start && ms(r) < next);
+    const cut = mine.findIndex((r, i) => {
+      const before = i ? ms(mine[i - 1]!) : start;
+      return stop !== undefined && ms(r) > stop ? ms(r) - stop > LATE : ms(r) - before > SILENT;
+    });
+    const kept = cut < 0 ? mine : mine.slice(0, cut);
+    const ceased = cut >= 0 && (stop === undefined || ms(mine[cut]!) <= stop);
+    return [
+      { start, ...(stop === undefined || ceased ? {} : { stop }), entries: kept, ...(ceased ? { ceased } : {}) },
+      ...untapped(
+        cut < 0 ? [] : mine.slice(cut),
+        stops.filter((s) => s > start && s < next)
+      )
+    ];
+  });
+  return [
+    ...untapped(
+      entries.filter((r) => ms(r) < first),
+      stops.filter((s) => s < first)
+    ),
+    ...tapped
+  ];
+}
+
 function findRuns(c: Context): Run[] {
   const events = c.record.all('run.event').filter((r) => r.value !== 'unknown');
   const entries = [...LOGGED].flatMap((what) => c.record.all(what as 'run.rpm')).sort(byTime);
-  const starts = events.filter((r) => r.value === 'start').map(ms);
-  // Entries before any start belong to a run whose start nobody tapped.
-  const untimed = entries.length > 0 && !starts.some((s) => s <= ms(entries[0]!));
-  if (untimed) starts.unshift(ms(entries[0]!));
-  const out = starts.flatMap((start, k): Run[] => {
-    const next = starts[k + 1] ?? Infinity;
-    const stop = events.find((r) => r.value === 'stop' && ms(r) >= start && ms(r) < next);
-    const end = stop ? ms(stop) : next;
-    const mine = entries.filter((r) => ms(r) >= start && ms(r) <= end && ms(r) < next);
-    const cut = mine.findIndex((r, i) => ms(r) - (i ? ms(mine[i - 1]!) : start) > SILENT);
-    const kept = cut < 0 ? mine : mine.slice(0, cut);
-    const last = kept.length ? ms(kept.at(-1)!) : start;
-    const silent = cut >= 0 || (!stop && (next < Infinity || c.past(last + SILENT)));
-    const run = handRun(`run ${k + 1}`, kept, start, silent ? last : stop ? ms(stop) : undefined);
-    return [
-      {
-        ...run,
-        ...(silent ? { silent: true as const } : {}),
-        ...(untimed && k === 0 ? { untimed: true as const } : {})
-      }
-    ];
+  const list = stretches(events, entries);
+  const out = list.map(({ start, stop, entries: mine, untimed, ceased }, k): Run => {
+    const last = Math.max(start, ...mine.map(ms));
+    const silent = ceased ?? (stop === undefined && (k < list.length - 1 || c.past(last + SILENT)));
+    return {
+      ...handRun(`run ${k + 1}`, mine, start, silent ? last : stop),
+      ...(silent ? { silent: true as const } : {}),
+      ...(untimed ? { untimed } : {})
+    };
   });
   return [...out, ...loggedRuns(c.record.all('run.log').filter((r) => typeof r.value === 'object'))].sort(
     (a, b) => a.startedAt.getTime() - b.startedAt.getTime()

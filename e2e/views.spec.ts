@@ -100,7 +100,8 @@ test('the mixture sum is linkable and catches the cup that was meant as 50:1', a
 
 test('what is entered before the scripts have taken over is kept, and counts', async ({ page }) => {
   let release = (): void => {};
-  const held = new Promise<void>((resolve) => (release = resolve));
+  const hold = (): Promise<void> => new Promise((resolve) => (release = resolve));
+  let held = hold();
   await page.route('**/_app/**/*.js', async (route) => {
     await held;
     await route.continue();
@@ -112,8 +113,10 @@ test('what is entered before the scripts have taken over is kept, and counts', a
   await expect(page.getByText('This has to be above zero.')).toBeVisible();
   await expect(page.getByLabel('Ratio')).toHaveValue('0:1');
 
+  held = hold();
   await page.goto('/settings', { waitUntil: 'commit' });
   await page.getByLabel('Who is working').fill('Ada');
+  release();
   await page.locator('html[data-live]').waitFor({ state: 'attached' });
   await expect(page.getByLabel('Who is working')).toHaveValue('Ada');
 });

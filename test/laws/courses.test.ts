@@ -142,7 +142,7 @@ describe('water in the gear oil, to the end', () => {
     .read('gear.look', 'milky');
   it('stops for a case test, and says the refill alone lifts nothing', () => {
     expect(open(b)).toEqual(['case-test', 'gear-refill']);
-    expect(b.read('gear.refill', 'stand').read('gear.washers', 'yes').holds()).toEqual(['gear-water']);
+    expect(b.read('gear.refill', 'stand').read('gear.washers', 'yes').holds()).toEqual(['stand-fill', 'gear-water']);
   });
   it('a leak adds the resealing, and a second test proves it', () => {
     expect(open(b.read('gear.pressureTest', 'leaked'))).not.toContain('reseal');

@@ -147,6 +147,14 @@ describe('the last word counts where it is worse', () => {
     expect(has(b.read('plugs.starterDirect', 'nothing'), 'plugs.starter:fault')).toBe(true);
     expect(has(b.read('plugs.starterCircuit', 'turns'), 'plugs.starter:fault')).toBe(false);
   });
+  it('a run of two minutes proves nothing, and neither does one of which nothing is known', () => {
+    const ran = (): Bench => new Bench(two).read('run.outcome', 'ran');
+    expect(ran().ids()).toContain('run.short:cannot-tell');
+    expect(ran().read('run.minutes', 2).said('run.short')).toMatch(/too short to have warmed/);
+    expect(has(ran().read('run.minutes', 20), 'run.ran:sound')).toBe(true);
+    expect(has(ran().read('cooling.head', 335), 'run.ran:sound')).toBe(true);
+    expect(has(ran().read('cooling.head', 300), 'run.ran:sound')).toBe(false);
+  });
   it('it ran, and was then stopped for its heat', () => {
     const b = new Bench(two).read('run.outcome', 'ran').read('run.reason', 'temperature');
     expect(has(b, 'run.stopped:fault')).toBe(true);

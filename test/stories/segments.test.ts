@@ -167,6 +167,7 @@ describe('charging mended, a gasket renewed: what was measured before is how it 
       .read('run.rpm', 2500)
       .read('run.volts', volts)
       .read('run.event', 'stop')
+      .read('run.minutes', 15)
       .read('run.outcome', 'ran');
   story(
     () => new Bench({ ...two, starting: 'electric' }),

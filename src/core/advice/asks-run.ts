@@ -50,6 +50,12 @@ export const runAsks: Asks = {
     job('charging')
   ],
   'run.overcharge': [job('charging')],
+  'run.short': [
+    goOn('Run it until its temperature has settled; say how long, and how warm it got', 'run', 12, {
+      items: ['run.minutes', 'run.temperature'],
+      needs: 'start'
+    })
+  ],
   'run.end': [goOn('Say how the run ended, and why', 'run', 1, { items: ['run.outcome', 'run.reason'] })],
   'run.heat': [...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] }))],
   'run.cold': [panIfFitted],

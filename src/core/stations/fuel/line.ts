@@ -93,7 +93,12 @@ const graver: Readonly<Record<string, number>> = { fault: 3, watch: 2, 'cannot-t
 
 /** Every part with what was found at it. */
 export function lineState(c: Context): LineState[] {
-  return fuelLine(c.survey.engine.profile).map((part) => {
+  const line = fuelLine(c.survey.engine.profile);
+  // A tap on an engine that has none by its supply: what was seen at it counts all the same.
+  const extra = Object.values(parts).filter(
+    (p) => !line.some((x) => x.id === p.id) && p.items.some((i) => wrong[i]?.[String(c.record.value(i))])
+  );
+  return [...line, ...extra].map((part) => {
     const answers = part.items.flatMap((item) => {
       const value = c.record.asked(item)?.value;
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];

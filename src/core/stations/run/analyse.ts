@@ -9,7 +9,7 @@ import { findingsOf, practice } from '../../findings/collect.ts';
 import { compareRuns } from './compare.ts';
 import { charging, CHARGING, CHARGING_RPM } from './charging.ts';
 import { fuelTree } from '../fuel/symptoms.ts';
-import { thermometersDiffer } from '../cooling/seen.ts';
+import { lastSeen, thermometersDiffer } from '../cooling/seen.ts';
 import { sources, speedCap } from '../cooling/source.ts';
 import { aloneAt } from './odd.ts';
 import { items } from './readings.ts';
@@ -167,6 +167,15 @@ function charge(c: Context, out: Out): void {
   );
 }
 
+/** Whether the latest run went on until the engine was warm: by its minutes, its log, a temperature that settled or a warm head. */
+function warmedThrough(c: Context, minutes: number | undefined): boolean {
+  const run = runsOf(c).at(-1);
+  const warming = run && warmingOf(c, run);
+  const long = Math.max(minutes ?? 0, run?.minutes ?? 0) >= NEVER_WARM.minutes;
+  const warm = (lastSeen(c).head ?? 0) >= NEVER_WARM.under;
+  return long || warm || warming?.state === 'settles' || warming?.state === 'steady';
+}
+
 /** What the first run showed. */
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('run');
@@ -280,6 +289,15 @@ export function analyse(c: Context): Finding[] {
       'short-of-fuel',
       'watch',
       'It ran, and what it runs short of is still looked for at the fuel check: the run is made again once that is found.',
+      why
+    );
+  else if (outcome === 'ran' && !warmedThrough(c, minutes) && out.list.every((f) => f.condition === 'sound'))
+    out.add(
+      'short',
+      'cannot-tell',
+      minutes === undefined
+        ? 'It ran; how long, and how warm it got, is not written down. A run counts once its temperature has settled.'
+        : `It ran for ${say(minutes, 'minutes', c.units)}: too short to have warmed through. Run it until its temperature has settled, ${NEVER_WARM.minutes} minutes and more.`,
       why
     );
   else if (outcome === 'ran' && out.list.every((f) => f.condition === 'sound'))

@@ -81,10 +81,7 @@ export function calendarText(list: readonly EngineCare[], now = new Date()): str
   calendar.updatePropertyWithValue('prodid', '-//Indaga//Care//EN');
   calendar.updatePropertyWithValue('x-wr-calname', 'Outboard care');
   // A program that subscribes asks again once a day (P: RFC 7986).
-  const daily = new ICAL.Property('refresh-interval', calendar);
-  daily.setParameter('value', 'DURATION');
-  daily.setValue(ICAL.Duration.fromSeconds(86_400));
-  calendar.addProperty(daily);
+  calendar.addPropertyWithValue('refresh-interval', ICAL.Duration.fromSeconds(86_400));
   for (const e of list)
     for (const event of eventsOf(e.engineId, e.tag, e.due)) calendar.addSubcomponent(entryOf(event, now));
   return `${calendar.toString()}\r\n`;

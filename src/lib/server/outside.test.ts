@@ -113,6 +113,7 @@ describe('the calendar, parsed by an independent library', () => {
     const long = { ...care('curlew'), tag: `${'Ωμέγα, “Ω”; '.repeat(12)}\nsecond line` };
     const text = calendarText([long]);
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+    expect(text).toMatch(/\r\nREFRESH-INTERVAL;VALUE=DURATION:P1D\r\n/);
     const parsed = new ICAL.Component(ICAL.parse(text) as never);
     const alarms = parsed.getAllSubcomponents('vevent').map((e) => e.getFirstSubcomponent('valarm')!);
     expect(alarms.length).toBe(long.due.filter((d) => d.day).length);

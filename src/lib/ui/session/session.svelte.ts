@@ -1,3 +1,4 @@
+import { standsBeside } from './beside.ts';
 import type { Advice } from '$core/advice/advice.ts';
 import type { Weighed } from '$core/assess.ts';
 import type { Move } from '$core/moves/move.ts';
@@ -7,7 +8,6 @@ import { allItems, type ItemId } from '$core/stations/items.ts';
 import { stations } from '$core/stations/register.ts';
 import { Readings, roundOf } from '$core/record/current.ts';
 import { withEntries, withoutEntries, type Entry } from '$core/record/entries.ts';
-import { isAfter } from '$core/units/instant.ts';
 import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/record/reading.ts';
 import type { Engine, SurveyFile } from '$core/record/survey-file.ts';
 import type { Wait } from '$core/record/wait.ts';
@@ -225,15 +225,8 @@ export class Session {
 
   /** What a new value takes the place of: nothing where each entry stands by itself, or where something was read under it. */
   private replaced(what: ItemId, { cylinder, conditions }: ReadMore): Reading | undefined {
-    const item = allItems[what];
-    if (item.repeated) return undefined;
     const old = this.current(what, cylinder, conditions?.bank);
-    if (!old || !item.state) return old;
-    const station = what.slice(0, what.indexOf('.') + 1);
-    const used = this.survey.readings.some(
-      (r) => r.what !== what && r.what.startsWith(station) && isAfter(r.at, old.at)
-    );
-    return used ? undefined : old;
+    return old && !standsBeside(allItems[what], what, old, this.survey.readings, this.stamp().at) ? old : undefined;
   }
 
   /** Builds a reading of the current round; a single-valued item supersedes what stood there. */

@@ -47,6 +47,34 @@ describe('recording', () => {
     expect(s.survey.readings).toHaveLength(2);
     expect(s.survey.readings[1]?.supersedes).toBe(s.survey.readings[0]?.id);
   });
+  it('an answer of an earlier run stays beside that of the next one', () => {
+    const s = open();
+    s.read('run.event', 'start');
+    s.read('run.leaks', 'fuel');
+    s.read('run.leaks', 'oil');
+    expect(standing(s.survey).filter((r) => r.what === 'run.leaks')).toHaveLength(1);
+    vi.advanceTimersByTime(60_000);
+    s.read('run.event', 'stop');
+    s.read('run.event', 'start');
+    vi.advanceTimersByTime(60_000);
+    s.read('run.leaks', 'none');
+    expect(
+      standing(s.survey)
+        .filter((r) => r.what === 'run.leaks')
+        .map((r) => r.value)
+    ).toEqual(['oil', 'none']);
+    expect(s.judgement.findings.map((f) => f.id)).toContain('run.leaks');
+  });
+  it('what does not go away by itself is put right at once, and looked at again later', () => {
+    const s = open();
+    s.read('fuel.jar', 'layers');
+    s.read('fuel.jar', 'clear');
+    expect(now(s)).toEqual([['fuel.jar', 'clear']]);
+    s.read('fuel.jar', 'layers');
+    vi.advanceTimersByTime(10 * 60_000);
+    s.read('fuel.jar', 'clear');
+    expect(s.judgement.findings.map((f) => f.id)).toContain('fuel.again-jar');
+  });
   it('repeats stand side by side, and one of them can be corrected or taken back', () => {
     const s = open();
     for (const psi of [98, 99, 140]) s.read('compression.pressure', psi * 6894.757, { cylinder: 1, typed: `${psi}` });

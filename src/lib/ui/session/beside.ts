@@ -1,0 +1,27 @@
+import type { Reading } from '$core/record/reading.ts';
+import type { Item } from '$core/items/item.ts';
+import type { ItemId } from '$core/stations/items.ts';
+import { isAfter, type Instant } from '$core/units/instant.ts';
+
+/** A second answer within this, ms, puts a slip right; later it is another look (M). */
+const SLIP = 2 * 60_000;
+
+/**
+ * Whether a new answer stands beside the old one instead of taking its place: each entry of a repeated item, a state that something was read
+ * under, an answer of a run that another one followed, and what does not go away by itself, answered otherwise at a later look.
+ */
+export function standsBeside(
+  item: Item,
+  what: ItemId,
+  old: Reading,
+  readings: readonly Reading[],
+  at: Instant
+): boolean {
+  if (item.repeated) return true;
+  const station = what.slice(0, what.indexOf('.') + 1);
+  const since = readings.filter((r) => isAfter(r.at, old.at));
+  if (item.state) return since.some((r) => r.what !== what && r.what.startsWith(station));
+  if (station === 'run.' && since.some((r) => r.what === 'run.event' && r.value === 'start')) return true;
+  const stays = [old.value].flat().some((v) => item.stays?.answers.includes(String(v)));
+  return stays && Date.parse(at) - Date.parse(old.at) > SLIP;
+}

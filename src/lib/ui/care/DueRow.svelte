@@ -14,7 +14,7 @@
   <span class="pt-1"><Shape condition={shape[due.state]} size={18} word={false} /></span>
   <div>
     <p class="font-semibold">
-      {#if tag}<a class="hover:underline" {href}>{tag}</a> ·
+      {#if tag}<a class="hover:underline" {href}>{tag}</a>{' · '}
       {/if}{due.title}
     </p>
     <p class="text-sm">{due.because} <span class="opacity-80">Judged by: {due.school}.</span></p>

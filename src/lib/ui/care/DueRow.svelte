@@ -14,8 +14,7 @@
   <span class="pt-1"><Shape condition={shape[due.state]} size={18} word={false} /></span>
   <div>
     <p class="font-semibold">
-      {#if tag}<a class="hover:underline" {href}>{tag}</a>{' · '}
-      {/if}{due.title}
+      {#if tag}<a class="hover:underline" {href}>{tag}</a><span class="mx-1">·</span>{/if}{due.title}
     </p>
     <p class="text-sm">{due.because} <span class="opacity-80">Judged by: {due.school}.</span></p>
   </div>

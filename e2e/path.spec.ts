@@ -79,6 +79,8 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await tap(page, 'Intake screens', 'clear');
   await go(page, /0 First run/);
   await tap(page, 'First run', 'ran and settled');
+  await page.getByRole('textbox', { name: 'Ran for' }).fill('20 min');
+  await page.getByRole('textbox', { name: 'Ran for' }).blur();
 
   await page.getByRole('link', { name: 'Ready for service' }).first().click();
   await expect(page.getByRole('row', { name: /Intake screens blocked clear changed/ })).toBeVisible();
@@ -176,6 +178,9 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   await press('u');
   await expect(page.getByText('Undone: First run')).toBeVisible();
   await choose('First run', 'ran and settled');
+  await page.getByRole('textbox', { name: 'Ran for' }).focus();
+  await page.keyboard.type('20 min');
+  await press('Tab');
   await page.getByRole('link', { name: 'Ready for service' }).first().focus();
   await press('Enter');
   await choose('Everything tight', 'yes');

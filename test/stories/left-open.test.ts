@@ -19,6 +19,17 @@ describe('what a run showed once stays open, though the next answer is good', ()
     b.read('run.cause', 'a loose wire, mended').read(item as ItemId, good as never);
     expect(b.ids().filter((x) => x.startsWith(finding))).toEqual([]);
   });
+  it('stopped for a noise, and then it ran: the noise is asked for, running dry of fuel is not', () => {
+    const b = (reason: string): Bench =>
+      new Bench(two)
+        .read('run.outcome', 'stopped')
+        .read('run.reason', reason as never)
+        .read('run.outcome', 'ran')
+        .read('run.minutes', 20);
+    expect(has(b('noise'), 'run.stopped:fault')).toBe(true);
+    expect(b('noise').read('run.cause', 'a loose cowl').ids()).toContain('run.ran:sound');
+    expect(has(b('fuel'), 'run.stopped:fault')).toBe(false);
+  });
   it('a slip that was corrected is none', () => {
     const b = new Bench(two).read('run.lamp', 'came');
     b.read('run.lamp', 'none', { supersedes: b.survey.readings.at(-1)!.id });

@@ -57,6 +57,9 @@ export function asked(c: Context, item: ItemId, cylinder?: number): boolean {
 
 const needing = (needs: Action | undefined): { readonly needs?: Action } => (needs ? { needs } : {});
 
+/** " of cylinder 2"; nothing of what is said of the engine. */
+export const at = (f: Finding): string => (f.cylinder === undefined ? '' : ` of cylinder ${f.cylinder}`);
+
 /** A look that some items answer: open until one of them was asked since the last work. */
 export const look = (
   title: Title,

@@ -1,4 +1,4 @@
-import { parseISO, format } from 'date-fns';
+import { addMonths, differenceInCalendarDays, format, formatISO, parseISO } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import { contextOf } from '../findings/context.ts';
 import { doBy, hoursThen } from '../jobs/do-by.ts';
@@ -34,19 +34,13 @@ export interface Due {
 const SOON = 30;
 /** Months beyond which hours are not counted on: an engine that hardly runs goes by the calendar. */
 const FAR = 600;
-const DAY = 864e5;
-
-/** Days are days of the calendar, the same wherever the server stands. */
+/** The day of an instant, the same wherever the server stands. */
 const dayOf = (instant: number | string): string => new Date(instant).toISOString().slice(0, 10);
-const midnight = (day: string): number => Date.parse(`${day}T00:00:00.000Z`);
 const daysBetween = (day: string, now: Date): number =>
-  Math.round((midnight(day) - midnight(dayOf(now.getTime()))) / DAY);
+  differenceInCalendarDays(parseISO(day), parseISO(dayOf(now.getTime())));
 /** The same day so many months later; the last of the month where that is shorter. */
-export function monthsLater(day: string, months: number): string {
-  const [y, m, d] = day.split('-').map(Number) as [number, number, number];
-  const last = new Date(Date.UTC(y, m - 1 + months + 1, 0));
-  return dayOf(Date.UTC(last.getUTCFullYear(), last.getUTCMonth(), Math.min(d, last.getUTCDate())));
-}
+export const monthsLater = (day: string, months: number): string =>
+  formatISO(addMonths(parseISO(day), months), { representation: 'date' });
 
 /** Something with a date or hours on it, whether it comes round or comes once. */
 type Dated = Omit<Interval, 'id'> & { readonly id: string; readonly once?: true };

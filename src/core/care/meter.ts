@@ -60,6 +60,6 @@ export function runSince({ runs }: Meter, at: Instant, hours: number): number {
     0,
     runs.findLastIndex((run) => !isAfter(run[0]!.at, at))
   );
-  const then = Math.max(0, (runs[k]!.at(-1)!.hours ?? hours) - hours);
+  const then = Math.max(0, runs[k]!.at(-1)!.hours - hours);
   return then + runs.slice(k + 1).reduce((sum, run) => sum + run.at(-1)!.hours - run[0]!.hours, 0);
 }

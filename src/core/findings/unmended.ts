@@ -1,4 +1,4 @@
-import type { Item } from '../items/item.ts';
+import { staysTold, type Item } from '../items/item.ts';
 import type { ItemId, StationId } from '../items/register.ts';
 import { roundOf } from '../record/current.ts';
 import type { Reading } from '../record/reading.ts';
@@ -14,9 +14,6 @@ export interface Unmended {
   readonly now: Reading;
 }
 
-const isBad = (item: Item, value: unknown): boolean =>
-  [value].flat().some((v) => item.stays!.answers.includes(String(v)));
-
 /**
  * What was seen that does not go away by itself, and is not there at the next look, though nothing was done to it between: no job, none of
  * the readings that are work, no new round. Nothing where it still stands, was mended, or was looked at well twice since.
@@ -31,7 +28,7 @@ export function unmended(
   const told = c.record
     .all(what, of.cylinder === undefined ? {} : { cylinder: of.cylinder })
     .filter((r) => r.value !== 'unknown' && (!item.perBank || r.conditions?.bank === of.bank));
-  const was = told.findLast((r) => isBad(item, r.value));
+  const was = told.findLast((r) => staysTold(item, r.value));
   const later = told.filter((r) => was && isAfter(r.at, was.at));
   const [now] = later;
   if (!was || !now || later.length >= SETTLES || roundOf(now) > roundOf(was)) return undefined;

@@ -71,6 +71,10 @@ const optionsOf = (labels: Labels): Option[] =>
     typeof l === 'string' ? { value, label: l } : { value, label: l[0], hint: l[1] }
   );
 
+/** Whether an answer is one that does not go away by itself. */
+export const staysTold = (item: Pick<Item, 'stays'>, value: unknown): boolean =>
+  [value].flat().some((v) => item.stays?.answers.includes(String(v)));
+
 /** One of several words; "unknown" is always among them, "not fitted" where the part may be absent. */
 export function choice<const O extends Labels>(o: Common & { options: O }): Item<Extract<keyof O, string> | 'unknown'>;
 export function choice<const O extends Labels>(

@@ -4,7 +4,7 @@ import { only, type JobRule } from './job.ts';
 export const ignition = {
   'spark-repeat': {
     title: 'Look at the spark again, properly',
-    raisedBy: ['spark.lanyard', 'spark.sun', 'spark.slow'],
+    raisedBy: ['spark.lanyard', 'spark.sun', 'spark.slow', 'spark.bolt-only'],
     how: 'Lanyard in, switch on run, plugs out, good battery, in the shade.',
     tools: ['spark tester'],
     minutes: 5,

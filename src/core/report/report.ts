@@ -14,7 +14,7 @@ import { options } from '../record/options.ts';
 import type { DecisionEntry, Reading } from '../record/reading.ts';
 import { partSaid, trayOf } from '../tray/tray.ts';
 import { trayStates } from '../record/work.ts';
-import { dueList } from '../care/due.ts';
+import { dueList, type Due } from '../care/due.ts';
 import { doBy, sayDoBy } from '../jobs/do-by.ts';
 import { figuresOf, type Figure } from './figures.ts';
 import { spots } from '../stations/run/runs.ts';
@@ -203,10 +203,11 @@ function ownerPage(a: Assessment): OwnerPage {
       (s) =>
         `${s.title} is mended for now (${s.temporary!.why}); it has to be looked at again by ${format(parseISO(s.temporary!.until), 'd MMMM yyyy')}.`
     );
+  const due = dueList([a.context.survey], a.context.rules, a.context.now);
   const left = [
     ...temporary,
     ...doBy(a.context).map((d) => `${d.title}: ${sayDoBy(a.context, d)}. ${d.because}`),
-    ...overdueCare(a),
+    ...due.filter(isOverdue).map(sayOverdue),
     ...a.gates.filter((g) => g.reason && g.condition !== 'sound').map((g) => `${g.title}: ${g.reason?.text}`),
     ...a.steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.title)
   ];
@@ -217,24 +218,19 @@ function ownerPage(a: Assessment): OwnerPage {
       ? proved.map((s) => s.title + (s.note ? `: ${s.note}` : ''))
       : ['Checks only; nothing was taken apart.'],
     left: left.length ? left : ['Nothing is left open.'],
-    next: nextFor(a)
+    next: nextFor(a, due)
   };
 }
 
-/** Care that is overdue on the day of the record: it is left open, whatever else was done. */
-function overdueCare(a: Assessment): string[] {
-  const { survey, rules, now } = a.context;
-  return dueList([survey], rules, now)
-    .filter((d) => d.state === 'overdue' && !d.id.startsWith('inspect-') && !d.id.startsWith('by-'))
-    .map(
-      (d) => `${d.title} is overdue${d.day ? ` since ${format(parseISO(d.day), 'd MMMM yyyy')}` : ''}. ${d.because}`
-    );
-}
+/** Care that is overdue on the day of the record is left open, whatever else was done; repairs and watches with a date are told by themselves. */
+const isOverdue = (d: Due): boolean => d.state === 'overdue' && !d.id.startsWith('inspect-') && !d.id.startsWith('by-');
+const sayOverdue = (d: Due): string =>
+  `${d.title} is overdue${d.day ? ` since ${format(parseISO(d.day), 'd MMMM yyyy')}` : ''}. ${d.because}`;
 
 /** The next dates, as far as anybody can know them, then what never changes. */
-function nextFor(a: Assessment): string[] {
-  const { survey, rules, now } = a.context;
-  const due = dueList([survey], rules, now).filter((d) => d.day && d.state !== 'overdue');
+function nextFor(a: Assessment, care: readonly Due[]): string[] {
+  const { survey, rules } = a.context;
+  const due = care.filter((d) => d.day && d.state !== 'overdue');
   const dated = due
     .slice(0, 5)
     .map(

@@ -154,11 +154,12 @@ function stream(c: Context, out: Out): void {
     provenance: hot.provenance,
     source: 'Common practice: the stream is a bleed, not the whole flow; temperature decides between pump and outlet'
   };
+  const doubted = thermometersDiffer(c);
   if (head !== undefined && head >= hot.value)
     out.add(
       'hot',
-      thermometersDiffer(c) ? 'cannot-tell' : 'fault',
-      thermometersDiffer(c)
+      doubted ? 'cannot-tell' : 'fault',
+      doubted
         ? `${say(head, 'temperature', c.units)} at the head by one thermometer, limit ${sayLimit(hot, c.units)}, and normal by another. Both into boiling water: the one that is right there is believed; no running before.`
         : `The head reached ${say(head, 'temperature', c.units)}, limit ${sayLimit(hot, c.units)}. Stop; no more running until the cause is found: pump, thermostat, passages.`,
       why

@@ -109,22 +109,37 @@ interface Lapsing {
   /** Of its finding. */
   readonly id: string;
   readonly item: ItemId;
-  readonly bad: (value: unknown) => boolean;
-  readonly is: (value: unknown) => string;
+  readonly bad: readonly string[];
+  /** Another item whose answer says that the same was made without it; the item itself where left out. */
+  readonly better?: { readonly item: ItemId; readonly value: string };
+  readonly is: (value: string) => string;
   readonly first: string;
   /** Where work is proved that cures it. */
   readonly cured: readonly StationId[];
 }
-const isWord =
-  (...words: readonly string[]) =>
-  (value: unknown): boolean =>
-    words.includes(String(value));
-/** What a run shows by one answer of its own, and where its cause lies (C). */
+const stoppedFor: Readonly<Record<string, string>> = {
+  temperature: 'its temperature',
+  stream: 'its stream',
+  lamp: 'the lamp or horn',
+  smoke: 'smoke',
+  leak: 'a leak',
+  noise: 'a noise'
+};
+/** What a run shows by one answer of its own, and where its cause lies (C). Running out of fuel is its own cause. */
 const lapsing: readonly Lapsing[] = [
+  {
+    id: 'stopped',
+    item: 'run.reason',
+    bad: Object.keys(stoppedFor),
+    better: { item: 'run.outcome', value: 'ran' },
+    is: (value) => `It was stopped for ${stoppedFor[value]}`,
+    first: 'Find what it was before it goes back.',
+    cured: ['cooling', 'oil', 'fuel', 'spark', 'compression', 'gear', 'turn', 'look']
+  },
   {
     id: 'lamp',
     item: 'run.lamp',
-    bad: isWord('came'),
+    bad: ['came'],
     is: () => 'The lamp or horn came on',
     first: 'Oil pressure or heat: which of them, before it runs again.',
     cured: ['cooling', 'oil', 'spark']
@@ -132,7 +147,7 @@ const lapsing: readonly Lapsing[] = [
   {
     id: 'smoke',
     item: 'run.smoke',
-    bad: isWord('keeps'),
+    bad: ['keeps'],
     is: () => 'It kept smoking',
     first: 'Look at a plug after the next run: water or oil.',
     cured: ['cooling', 'compression', 'fuel', 'oil', 'plugs']
@@ -140,15 +155,15 @@ const lapsing: readonly Lapsing[] = [
   {
     id: 'leaks',
     item: 'run.leaks',
-    bad: isWord('fuel', 'oil', 'water'),
-    is: (value) => `It leaked ${String(value)}`,
+    bad: ['fuel', 'oil', 'water'],
+    is: (value) => `It leaked ${value}`,
     first: 'Dry it, run it, and look for the place.',
     cured: ['fuel', 'oil', 'gear', 'cooling', 'look']
   },
   {
     id: 'gears',
     item: 'run.gears',
-    bad: isWord('fails'),
+    bad: ['fails'],
     is: () => 'A gear was missing or jumped out',
     first: 'Linkage, hub, then the clutch dog.',
     cured: ['turn', 'gear', 'look']
@@ -156,7 +171,7 @@ const lapsing: readonly Lapsing[] = [
   {
     id: 'plug-wet',
     item: 'run.plugAfter',
-    bad: isWord('wet'),
+    bad: ['wet'],
     is: () => 'A plug came out of a run with water on it',
     first: 'Leak-down with the water jacket watched.',
     cured: ['cooling', 'compression']
@@ -165,12 +180,14 @@ const lapsing: readonly Lapsing[] = [
 
 /** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
 export function lapsed(c: Context): { readonly id: string; readonly is: string; readonly first: string }[] {
-  return lapsing.flatMap(({ id, item, bad, is, first, cured }) => {
+  return lapsing.flatMap(({ id, item, bad, better, is, first, cured }) => {
     const told = c.record.all(item).filter((r) => r.value !== 'unknown');
-    const seen = told.findLast((r) => bad(r.value));
-    if (!seen || seen === told.at(-1)) return [];
+    const seen = told.findLast((r) => bad.includes(String(r.value)));
+    if (!seen) return [];
+    const now = better ? c.record.all(better.item).findLast((r) => r.value === better.value) : told.at(-1);
+    if (!now || now === seen || !isAfter(now.at, seen.at)) return [];
     const found = [causeAt(c), ...c.renewed(item), ...cured.flatMap((s) => c.worked(s))];
-    return found.some((at) => at !== '' && !isAfter(seen.at, at)) ? [] : [{ id, is: is(seen.value), first }];
+    return found.some((at) => at !== '' && !isAfter(seen.at, at)) ? [] : [{ id, is: is(String(seen.value)), first }];
   });
 }
 

@@ -1,13 +1,13 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { keep } from '../../findings/keep.ts';
 import type { Reading } from '../../record/reading.ts';
 import { isAfter } from '../../units/instant.ts';
-import { deadAt, partLabel, sparkTrials, type SparkPart } from './isolation.ts';
+import { deadAt, sparkTrials, type SparkPart } from './isolation.ts';
 import { sparks } from './measure.ts';
 
 /** A part that a trial found guilty, and of which nothing says that it was mended since. */
 export interface Accused {
   readonly part: SparkPart;
-  readonly label: string;
   /** Of one cylinder's own part. */
   readonly cylinder?: number;
   readonly at: string;
@@ -52,7 +52,9 @@ function answers(c: Context, item: (typeof sparkTrials)[number]['item']): readon
  * Every part that an answer accused and that was not renewed or mended since. A good spark does not acquit it: it was seen with the wire
  * off, or with the good part in its place. The same trial with the other answer does.
  */
-export const accusedParts = (c: Context): Accused[] =>
+export const accusedParts = (c: Context): readonly Accused[] => keep(c, findAccused);
+
+const findAccused = (c: Context): Accused[] =>
   sparkTrials.flatMap((trial) =>
     answers(c, trial.item).flatMap((r): Accused[] => {
       const part = trial.accuses[String(r.value)];
@@ -63,7 +65,6 @@ export const accusedParts = (c: Context): Accused[] =>
       return [
         {
           part,
-          label: partLabel(part, cylinder !== undefined),
           at: r.at,
           doubt: !measured.has(part) ? undefined : goodEverywhere(c) ? 'sparks' : 'not-seen',
           ...(cylinder === undefined ? {} : { cylinder })

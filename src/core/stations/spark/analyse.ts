@@ -59,9 +59,15 @@ export function analyse(c: Context): SparkAnalysed {
   const missing = all.filter((k) => !list.some((s) => s.cylinder === k) && !out.includes(k));
   const found = pattern(c, list, electronic);
   const named = new Set(found.map((f) => `${f.id ?? f.kind}.${f.cylinder ?? ''}`));
+  const byBolt = list.filter((s) => s.result === 'good' && s.path === 'bolt').map((s) => s.cylinder);
   const poor = list.some((s) => s.result !== 'good' && !s.slow && !s.sun);
   const standing = guilty.map((g) => accused(g, poor)).filter((f) => !named.has(`${f.id}.${f.cylinder ?? ''}`));
-  const good = !missing.length && !out.length && !guilty.length && list.every((s) => s.result === 'good' && !s.mixed);
+  const good =
+    !missing.length &&
+    !out.length &&
+    !guilty.length &&
+    !byBolt.length &&
+    list.every((s) => s.result === 'good' && !s.mixed);
   return {
     basis,
     facts: [
@@ -79,18 +85,21 @@ export function analyse(c: Context): SparkAnalysed {
       ...(missing.length
         ? [{ kind: 'missing', condition: 'cannot-tell', values: { cylinders: missing } } as const]
         : []),
+      ...(byBolt.length
+        ? [{ kind: 'bolt-only', repeat: true, condition: 'cannot-tell', values: { cylinders: byBolt } } as const]
+        : []),
       ...(good ? [{ kind: 'good', condition: 'sound', values: { cylinders: all.length } } as const] : [])
     ]
   };
 }
 
 /** What a trial found, as it stands on the list until it is mended; what a meter found counts where a poor spark was seen as well. */
-const accused = ({ part, label, cylinder, doubt }: Accused, poor: boolean): SparkFact & { readonly id: string } => ({
+const accused = ({ part, cylinder, doubt }: Accused, poor: boolean): SparkFact & { readonly id: string } => ({
   kind: 'accused',
   id: part === 'stop' ? 'stop' : `${cylinder === undefined ? 'part' : 'own'}-${part}`,
   ...(cylinder === undefined ? {} : { cylinder }),
   condition: !doubt || poor ? 'fault' : doubt === 'sparks' ? 'watch' : 'cannot-tell',
-  values: { part, label }
+  values: { part }
 });
 
 /** None before the trial and good after it is what the trial did, no spark that comes and goes. */

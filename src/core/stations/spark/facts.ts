@@ -50,7 +50,9 @@ export interface SparkFacts {
   ground: object;
   own: { readonly part: PartFound };
   /** A trial found this part guilty, and nothing says that it was mended since. */
-  accused: { readonly part: SparkPart; readonly label: string };
+  accused: { readonly part: SparkPart };
+  /** Good, and seen to a bolt only: something arrives, how strong it is nobody knows. */
+  'bolt-only': { readonly cylinders: readonly number[] };
   /** `alone`: every other cylinder was looked at and sparks. */
   none: { readonly alone: boolean };
   /** None here, and no cylinder that sparks was seen: its own parts, or what all share. */

@@ -79,14 +79,23 @@ const sharedUnknown: readonly Part[] = [
   part('pack', 'coil or power pack')
 ];
 
-/** What a part is called, without whose it is: one that all cylinders share, or one of a cylinder's own. */
-export function partLabel(id: SparkPart, itsOwn: boolean): string {
-  const lists = itsOwn ? [own.points!, own.cdi!] : [shared.points!, shared.cdi!, shared.digital!];
-  return [...lists, [...own.points!, ...own.cdi!]]
-    .flat()
-    .find((p) => p.id === id)!
-    .label.replace(/^its /, '');
-}
+/** What a part is called by itself, whichever ignition it is of. */
+export const partName: Readonly<Record<SparkPart, string>> = {
+  switch: 'lanyard or stop switch',
+  stop: 'stop circuit',
+  speed: 'cranking speed',
+  fuse: 'main fuse and supply',
+  ground: 'engine ground',
+  plug: 'plug',
+  lead: 'lead or cap',
+  points: 'set of points',
+  condenser: 'condenser',
+  coil: 'coil',
+  key: 'flywheel key',
+  charge: 'charge coil',
+  trigger: 'trigger or sensor',
+  pack: 'power pack or control unit'
+};
 
 const returns = (item: ItemId, id: SparkPart, minutes: number, why: string): Trial<SparkPart> => ({
   item,

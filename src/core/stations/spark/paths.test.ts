@@ -23,6 +23,13 @@ describe('none through the tester is not cleared by an easier gap', () => {
   it('nor by the order in which they were entered', () => {
     expect(spark(third(third(three(), 'good', 'plug'), 'none', 'tester'))).toBe('fault');
   });
+  it('good to a bolt is no proof of strength: through the tester it is', () => {
+    const b = new Bench({ cylinders: 1, ignition: 'cdi' });
+    b.read('spark.result', 'good', { cylinder: 1, conditions: { path: 'bolt' } });
+    expect(spark(b)).toBe('cannot-tell');
+    expect(b.assessed().moves.some((m) => /through the tester/.test(m.title))).toBe(true);
+    expect(spark(b.read('spark.result', 'good', { cylinder: 1, conditions: { path: 'tester' } }))).toBe('sound');
+  });
   it('the tester itself clears it, whatever the plug had shown', () => {
     for (const path of ['plug', 'bolt', 'unknown'] as const)
       expect(spark(third(third(three(), 'none', path), 'good', 'tester'))).toBe('sound');

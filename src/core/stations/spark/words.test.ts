@@ -81,10 +81,15 @@ const examples: Examples<SparkFacts> = {
       kind: 'accused' as const,
       id: `part-${id}`,
       condition: fault,
-      values: { part: id, label: 'part' }
+      values: { part: id }
     })),
-    { kind: 'accused', id: 'own-coil', condition: fault, cylinder: 1, values: { part: 'coil', label: 'coil' } }
+    { kind: 'accused', id: 'own-coil', condition: fault, cylinder: 1, values: { part: 'coil' } }
   ],
+  'bolt-only': [[1], [1, 2]].map((cylinders) => ({
+    kind: 'bolt-only' as const,
+    condition: doubt,
+    values: { cylinders }
+  })),
   none: [true, false].map((alone) => ({ kind: 'none' as const, condition: fault, cylinder: 1, values: { alone } })),
   undecided: [{ kind: 'undecided', condition: doubt, ...one }],
   sun: [{ kind: 'sun', condition: doubt, ...one }],

@@ -6,6 +6,7 @@ import { sayLimit } from '../../findings/limit.ts';
 import { say } from '../../units/index.ts';
 import type { Damaged } from './damage.ts';
 import type { SparkBasis, SparkFacts } from './facts.ts';
+import { partName } from './isolation.ts';
 import { measuredWords } from './measured-words.ts';
 
 /** Practice of the trade, on what was seen at every cylinder. */
@@ -95,7 +96,7 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     found: `Cylinder ${cylinder} has no spark: it is ${values.part.label}${byElimination(values.part)}.`,
     because: pattern(basis, 'the fault that moves with a part is that part.')
   }),
-  accused: ({ cylinder, condition, values: { part, label } }, basis) => {
+  accused: ({ cylinder, condition, values: { part } }, basis) => {
     const because = pattern(
       basis,
       'a part that a trial found stays guilty until it is mended; spark with the good one in its place proves the other.'
@@ -120,19 +121,24 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
       };
     if (part === 'charge' || part === 'trigger')
       return {
-        found: `The ${label} was measured outside the manual’s range.`,
+        found: `The ${partName[part]} was measured outside the manual’s range.`,
         advice: `${condition === 'watch' ? 'It sparks all the same: m' : condition === 'fault' ? 'M' : 'Whether it sparks comes first; then m'}easure it again cold, its temperature noted, before it is bought.`,
         because
       };
     return {
       found:
-        `The ${label}${cylinder === undefined ? '' : ` of cylinder ${cylinder}`} was found at fault by trial, and nothing says that it was mended or renewed.`.replace(
+        `The ${partName[part]}${cylinder === undefined ? '' : ` of cylinder ${cylinder}`} was found at fault by trial, and nothing says that it was mended or renewed.`.replace(
           ' its ',
           ' '
         ),
       because
     };
   },
+  'bolt-only': ({ values: { cylinders } }, basis) => ({
+    found: `${CylindersSaid(cylinders)} ${cylinders.length > 1 ? 'spark' : 'sparks'} to a bolt: something arrives, how strong it is that does not show.`,
+    advice: 'Look again through the tester.',
+    because: pattern(basis, 'a bolt asks for little of the voltage that a plug under compression needs.')
+  }),
   none: ({ cylinder, values }, basis) => ({
     found: `No spark on cylinder ${cylinder}${values.alone ? ' alone' : ' while another has it'}: its own plug, cap, lead, then coil.`,
     advice: 'Swap the plug and the lead with a good cylinder first.',

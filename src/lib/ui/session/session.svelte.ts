@@ -1,4 +1,4 @@
-import { standsBeside } from './beside.ts';
+import { standsBeside } from '$core/record/beside.ts';
 import type { Advice } from '$core/advice/advice.ts';
 import type { Weighed } from '$core/assess.ts';
 import type { Move } from '$core/moves/move.ts';

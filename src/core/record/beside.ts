@@ -1,7 +1,7 @@
-import type { Reading } from '$core/record/reading.ts';
-import type { Item } from '$core/items/item.ts';
-import type { ItemId } from '$core/stations/items.ts';
-import { isAfter, type Instant } from '$core/units/instant.ts';
+import { staysTold, type Item } from '../items/item.ts';
+import type { ItemId } from '../items/register.ts';
+import { isAfter, type Instant } from '../units/instant.ts';
+import type { Reading } from './reading.ts';
 
 /** A second answer within this, ms, puts a slip right; later it is another look (M). */
 const SLIP = 2 * 60_000;
@@ -22,6 +22,5 @@ export function standsBeside(
   const since = readings.filter((r) => isAfter(r.at, old.at));
   if (item.state) return since.some((r) => r.what !== what && r.what.startsWith(station));
   if (station === 'run.' && since.some((r) => r.what === 'run.event' && r.value === 'start')) return true;
-  const stays = [old.value].flat().some((v) => item.stays?.answers.includes(String(v)));
-  return stays && Date.parse(at) - Date.parse(old.at) > SLIP;
+  return staysTold(item, old.value) && Date.parse(at) - Date.parse(old.at) > SLIP;
 }

@@ -1,0 +1,126 @@
+import { cylindersOf, type Context } from '../findings/context.ts';
+import { isSlow } from '../stations/spark/measure.ts';
+import { isolation } from '../stations/spark/isolation.ts';
+import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+
+const several = (c: Context): boolean => cylindersOf(c).length > 1;
+
+const spark = (how: string, minutes = 3): AskRule =>
+  repeat(`Spark again${how}`, 'spark', minutes, { items: ['spark.result'] });
+/** Cranked slowly at two looks at the same cylinder. */
+const slowTwice = (c: Context): boolean =>
+  cylindersOf(c).some((cylinder) => c.record.all('spark.result', { cylinder }).filter(isSlow).length > 1);
+const coilLook = look(
+  (_, f) => `Look at lead, cap and coil${at(f)}; arcs in the dark`,
+  ['spark.leadLook', 'spark.coilLook', 'spark.stray'],
+  2
+);
+const isolate = trial(isolation, { station: 'spark', needs: 'crank' });
+const swaps: readonly AskRule[] = (
+  [
+    coilLook,
+    {
+      ...look((_, f) => `Its lead against a bolt${at(f)}: does it spark?`, ['spark.result'], 2, {
+        needs: 'crank',
+        conditions: { path: 'bolt' }
+      }),
+      open: (c, f) =>
+        !c.record
+          .all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder })
+          .some((r) => r.conditions?.path === 'bolt')
+    },
+    isolate,
+    {
+      ...look((_, f) => `Swap its plug with a good one${at(f)}`, ['spark.plugSwap'], 3, { needs: 'crank' }),
+      only: ['fault', 'watch']
+    }
+  ] as readonly AskRule[]
+).map((r) => ({ ...r, open: (c, f) => (several(c) || r === isolate || r === coilLook) && r.open(c, f) }));
+
+/** Weak at one cylinder: what the eye finds, the points where it has them, then a swap. */
+const pointsLook: AskRule = {
+  ...look((_, f) => `Look at the points${at(f)}: clean, pitted, oily`, ['spark.pointsLook', 'spark.pointsOhms'], 10),
+  open: (c, f) =>
+    c.survey.engine.profile.ignition === 'points' &&
+    !asked(c, 'spark.pointsLook', f.cylinder) &&
+    !asked(c, 'spark.pointsClean')
+};
+const weak: readonly AskRule[] = [swaps[0]!, pointsLook, ...swaps.slice(1)];
+
+/** The work that a part found at fault asks for. */
+const partJobs = {
+  stop: 'stop-circuit',
+  fuse: 'wiring',
+  ground: 'ground',
+  plug: 'plugs',
+  lead: 'lead',
+  points: 'points',
+  condenser: 'points',
+  coil: 'coil',
+  key: 'flywheel-key',
+  charge: 'coil',
+  trigger: 'coil',
+  pack: 'spark-common'
+} as const;
+
+/** Outside the manual, and nobody looked whether it sparks: that comes before anything is bought. */
+const sparksAtAll = look('Spark at every cylinder, through the tester', ['spark.result'], 6, {
+  needs: 'crank',
+  only: ['cannot-tell']
+});
+
+/** What spark asks for, in the trade's order. C: common practice. */
+export const sparkAsks: Asks = {
+  'spark.lanyard': [spark(': lanyard in, switch on run', 2)],
+  // Slow on a charged battery as well: it is the starter, its cables or the engine, and not the spark.
+  'spark.slow': [
+    { ...spark(', plugs out, on a charged battery'), open: (c) => slowTwice(c) === false },
+    look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
+      needs: 'crank'
+    })
+  ],
+  'spark.sun': [spark(', in the shade', 2)],
+  'spark.bolt-only': [spark(', through the tester', 3)],
+  'spark.missing': [goOn('Spark of the other cylinders', 'spark', 2, { items: ['spark.result'] })],
+  'spark.stop': [job('stop-circuit')],
+  'spark.all': [isolate, job('spark-common')],
+  ...Object.fromEntries(
+    Object.entries(partJobs).flatMap(([part, id]) => [
+      [`spark.part-${part}`, [sparksAtAll, job(id, { only: ['fault'] })]],
+      [`spark.own-${part}`, [sparksAtAll, job(id, { only: ['fault'] })]]
+    ])
+  ),
+  'spark.pair': [coilLook, isolate],
+  'spark.ground': [job('ground')],
+  'spark.none': swaps,
+  'spark.weak': weak,
+  'spark.explained': [
+    job('lead', {
+      open: (c, f) => c.record.value('spark.coilLook', f.cylinder) !== 'cracked' && job('lead').open(c, f)
+    }),
+    job('coil')
+  ],
+  // Seen at the look-over only: it waits with the other work; once spark was looked for there, it comes first.
+  'spark.damaged-lead': [
+    job('lead', { only: ['fault'], open: (c, f) => asked(c, 'spark.result', f.cylinder) && job('lead').open(c, f) })
+  ],
+  'spark.stray-lead': [job('lead')],
+  'spark.stray-cap': [job('lead')],
+  'spark.unsteady': [repeat('Spark again, watched for a minute', 'spark', 3, { items: ['spark.steady'] })],
+  'spark.primary': [
+    repeat('Coil resistance again, leads touched together first', 'spark', 3, {
+      only: ['cannot-tell'],
+      items: ['spark.primary', 'spark.secondary']
+    }),
+    job('coil', { only: ['fault'] })
+  ],
+  'spark.secondary': [
+    repeat('Coil resistance again, leads touched together first', 'spark', 3, {
+      only: ['cannot-tell'],
+      items: ['spark.primary', 'spark.secondary']
+    }),
+    job('coil', { only: ['fault'] })
+  ],
+  'spark.points': [job('points')],
+  'spark.points-gap': [job('points')]
+};

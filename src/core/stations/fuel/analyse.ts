@@ -65,7 +65,9 @@ function age(c: Context, out: Out): void {
     out.add(
       'age',
       'cannot-tell',
-      'Nobody knows how old this fuel is. Treat it as old: a jar sample first, then drain it.',
+      c.record.value('fuel.jar') === undefined
+        ? 'Nobody knows how old this fuel is. Treat it as old: a jar sample first, then drain it.'
+        : 'Nobody knows how old this fuel is, and a jar shows water and varnish, not age. Treat it as old: drain it.',
       why
     );
   else if (a.verdict === 'drain')

@@ -11,6 +11,14 @@ const at = (b: Bench): Context => contextOf(b.survey, new Date('2026-05-03'), 'm
 const ids = (p: Profile): string[] => fuelLine(p).map((x) => x.id);
 const premix: Profile = { strokes: 'two', lubrication: 'premix', premixRatio: 50 };
 
+describe('fuel of an unknown age', () => {
+  it('asks for a jar until there was one', () => {
+    const b = new Bench({ strokes: 'two' }).read('fuel.kind', 'plain');
+    expect(b.said('fuel.age')).toMatch(/a jar sample first/);
+    expect(b.read('fuel.jar', 'clear').said('fuel.age')).toMatch(/shows water and varnish, not age/);
+  });
+});
+
 describe('the line from tank to cylinder', () => {
   it('has the parts of its kind of supply, in the order fuel takes', () => {
     expect(ids({ supply: 'gravity', fuelSystem: 'carburettor' })).toEqual([

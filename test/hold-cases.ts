@@ -90,6 +90,19 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['start', 'release'],
     because: /turned to varnish/
   },
+  premix: {
+    profile: { lubrication: 'premix', premixRatio: 50 },
+    raise: [read('fuel.mix', 50), read('fuel.tankOil', 'plain')],
+    meet: [[read('fuel.mix', 50)]],
+    blocks: ['start', 'release'],
+    because: /no oil in its fuel/
+  },
+  'fuel-escapes': {
+    raise: [read('look.hoses', 'cracked'), read('run.leaks', 'fuel')],
+    meet: [[read('look.hoses', 'supple')], [read('run.cause', 'a clamp, renewed')]],
+    blocks: ['start', 'release'],
+    because: /cracked or chewed. Fuel dripped/
+  },
   oil: {
     profile: four,
     raise: [read('oil.look', 'milky')],

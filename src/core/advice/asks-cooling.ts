@@ -36,6 +36,11 @@ const unlessStrong = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => lastSeen(c).stream !== 'strong' && r.open(c, f)
 });
+/** Its line was blown through after the stream was last missed. */
+const blownThrough = (c: Context): boolean =>
+  c.record
+    .all('cooling.outlet')
+    .some((r) => isAfter(r.at, latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')])));
 /** One thermometer is doubted before a leg comes off for it. */
 const second = look('A second thermometer, same spot', ['run.second'], 2, {
   open: (c) => lastSeen(c).head !== undefined && !asked(c, 'run.second')
@@ -68,8 +73,21 @@ export const coolingAsks: Asks = {
       screens,
       unlessStrong(outlet),
       head,
-      unlessStrong(look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5)),
-      { ...pumpOpen, only: ['fault', 'watch'] }
+      {
+        ...repeat('Blow the stream’s line through, from the head to its outlet', 'cooling', 5, {
+          items: ['cooling.outlet']
+        }),
+        only: ['cannot-tell'],
+        open: (c) => lastSeen(c).stream === 'none' && !blownThrough(c)
+      },
+      {
+        ...unlessStrong(look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5)),
+        only: ['watch', 'fault']
+      },
+      {
+        ...pumpOpen,
+        open: (c, f) => (f.condition !== 'cannot-tell' || lastSeen(c).stream === 'none') && pumpOpen.open(c, f)
+      }
     ] as readonly AskRule[]
   ).map(untilWorkedOn),
   'cooling.outlet': [

@@ -4,10 +4,6 @@ import { lineState } from '../stations/fuel/line.ts';
 import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
-const portable = look('Line vacuum on a portable tank', ['fuel.vacuumPortable', 'fuel.portable'], 8, {
-  needs: 'start'
-});
-const capOpen = look('Line vacuum with the fill cap open', ['fuel.vacuumOpen', 'fuel.vent'], 2);
 export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
 export const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 export const carburetted = (c: Context): boolean =>
@@ -101,6 +97,18 @@ export const fuelAsks: Asks = {
   'fuel.jar': [job('fuel-drain', { only: ['fault', 'watch'], late: true })],
   'fuel.left-old': [job('fuel-drain', { late: true })],
   'fuel.level': [job('fuel-fill')],
+  'fuel.needle': [
+    repeat('The needle wet with fuel, pumped up again', 'fuel', 3, {
+      only: ['cannot-tell'],
+      items: ['fuel.needleFrom', 'fuel.needleTo', 'fuel.needleTime']
+    }),
+    job('bowl', { only: ['fault'] })
+  ],
+  'fuel.floods': [
+    job('bowl', { only: ['fault'] }),
+    look('Hose and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5, { only: ['watch'] }),
+    look('Bowl or vapour separator off', ['fuel.bowlLook'], 15, { only: ['watch'] })
+  ],
   'fuel.bulb': (
     [
       look('Tank vent', ['fuel.vent'], 1),
@@ -115,8 +123,9 @@ export const fuelAsks: Asks = {
       only: ['cannot-tell'],
       needs: 'start'
     }),
-    { ...capOpen, only: ['fault'] },
-    { ...portable, only: ['fault'] }
+    // By the gauge: how it ran on another tank, and that the vent looks open, place no vacuum.
+    look('Line vacuum with the fill cap open', ['fuel.vacuumOpen'], 2, { only: ['fault'], needs: 'start' }),
+    look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, { only: ['fault'], needs: 'start' })
   ],
   'fuel.vacuum-vent': [job('fuel-line')],
   'fuel.vacuum-tank-side': [job('fuel-line')],

@@ -151,6 +151,12 @@ export const headAsks: Asks = {
   'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3, { items: ['plugs.read'] })],
   'plugs.read': tooMuchFuel,
   'plugs.cleaned': tooMuchFuel,
+  'plugs.water': [
+    goOn('Look into its hole; holes lowest, turn by hand until dry', 'plugs', 5, {
+      items: ['turn.water', 'plugs.hole'],
+      open: (c, f) => !asked(c, 'plugs.hole', f.cylinder)
+    })
+  ],
   'plugs.hole-water': [
     goOn('Holes lowest, turn by hand until dry, look in again', 'plugs', 5, { items: ['turn.water', 'plugs.hole'] })
   ],

@@ -1,6 +1,9 @@
 import type { Context } from '../findings/context.ts';
+import { kindOf } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter } from '../units/instant.ts';
+import { causeAt, symptoms } from '../stations/run/symptoms.ts';
+import type { ItemId } from '../stations/items.ts';
 import { windingRows } from '../stations/spark/windings.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
@@ -28,6 +31,31 @@ const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
     return !worked.some((at) => isAfter(at, stop.at)) && r.open(c, f);
   }
 });
+
+const idleJet = look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20);
+const kickedAt = (c: Context): string | undefined => symptoms(c).find((s) => s.id === 'kicks')?.at;
+
+/** The answer that shows what is no symptom of its own. */
+const shownBy: ReadonlyMap<string, ItemId> = new Map([
+  ['run.no-work', 'run.drop'],
+  ['run.leaks', 'run.leaks'],
+  ['run.smoke', 'run.smoke']
+]);
+/** Everything that could be looked at was: what caused it is found and written down, not only waited for. */
+const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, {
+  only: ['fault'],
+  last: true,
+  open: (c, f) => {
+    const symptom = symptoms(c).find((s) => f.id === `run.${s.id}`);
+    if (symptom) return !symptom.explained;
+    const item = shownBy.get(kindOf(f.id));
+    const shown = item && c.record.last(item, f.cylinder);
+    const found = causeAt(c);
+    return shown !== undefined && (found === '' || isAfter(shown.at, found));
+  }
+});
+/** The looks that a symptom asks for, and what is left when none of them found it. */
+const untilFound = (...list: readonly AskRule[]): readonly AskRule[] => [...list, cause];
 
 const leaks = (c: Context, what: string): boolean => c.record.value('run.leaks') === what;
 /** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */
@@ -75,7 +103,7 @@ export const runAsks: Asks = {
       open: (c, f) => c.record.value('run.second') === 'normal' && job('oil-pressure').open(c, f)
     }
   ],
-  'run.smoke': [
+  'run.smoke': untilFound(
     look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
     {
       ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
@@ -85,18 +113,34 @@ export const runAsks: Asks = {
       open: (c, f) => !four(c) && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
     }),
     look('Leak-down, the water jacket watched', ['compression.leakdown'], 12)
-  ],
-  'run.dies-warm': [coldAndWarm, look('Tank vent', ['fuel.vent'], 1)],
-  'run.kicks': [
-    look('Flywheel mark against the crank', ['spark.keyLook'], 5),
+  ),
+  'run.dies-warm': untilFound(coldAndWarm, look('Tank vent', ['fuel.vent'], 1)),
+  'run.kicks': untilFound(
+    // The kick itself may have sheared it: what was seen of it before says nothing.
+    look('Flywheel mark against the crank', ['spark.keyLook'], 5, {
+      open: (c) => !c.record.all('spark.keyLook').some((r) => isAfter(r.at, kickedAt(c)))
+    }),
     look('Timing at idle by the marks', ['spark.timing'], 5)
-  ],
-  'run.died': starved,
-  'run.spits': [
-    look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20),
-    look('Compression, every cylinder', ['compression.pressure'], 10)
-  ],
-  'run.shakes': [
+  ),
+  'run.died': untilFound(
+    // It was said not to, before it did.
+    look('How soon it died: at once, or after minutes', ['fuel.dies'], 1, {
+      open: (c) => {
+        const said = c.record.last('fuel.dies');
+        return said?.value === 'no' && isAfter(c.record.last('run.outcome')!.at, said.at);
+      }
+    }),
+    ...starved
+  ),
+  'run.spits': untilFound(
+    {
+      ...idleJet,
+      open: (c, f) => carburetted(c) && idleJet.open(c, f)
+    },
+    look('Compression, every cylinder', ['compression.pressure'], 10),
+    look('Timing at idle by the marks', ['spark.timing'], 5)
+  ),
+  'run.shakes': untilFound(
     look('Spark, every cylinder', ['spark.result'], 6),
     look('Short the cylinders out one by one', ['run.drop'], 5, {
       needs: 'start',
@@ -104,15 +148,15 @@ export const runAsks: Asks = {
     }),
     look('Propeller', ['look.propeller'], 1),
     look('Mounts and clamp', ['look.mounts'], 1)
-  ],
-  'run.no-work': [
+  ),
+  'run.no-work': untilFound(
     look((_, f) => `Spark of cylinder ${f.cylinder}`, ['spark.result'], 2, { needs: 'crank' }),
     look((_, f) => `Compression of cylinder ${f.cylinder}`, ['compression.pressure'], 5, { needs: 'crank' }),
     look((_, f) => `Plug of cylinder ${f.cylinder}: wet or dry, its colour`, ['plugs.read'], 4),
     look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)
-  ],
-  'run.steam': heat,
-  'run.no-water': [screens, outlet, pumpOpen],
+  ),
+  'run.steam': untilFound(...heat),
+  'run.no-water': untilFound(screens, outlet, pumpOpen),
   'run.plug-wet': [look('Leak-down, the water jacket watched', ['compression.leakdown'], 12), job('water-in')],
   'run.failed': [
     look('Spark, every cylinder', ['spark.result'], 6),
@@ -145,7 +189,7 @@ export const runAsks: Asks = {
   ],
   'run.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
   // Fuel that drips is found before it runs again: from the tank to the carburettor.
-  'run.leaks': [
+  'run.leaks': untilFound(
     {
       ...look('Hoses and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5),
       open: (c, f) => leaks(c, 'fuel') && look('', ['fuel.hose', 'fuel.couplings'], 5).open(c, f)
@@ -158,7 +202,7 @@ export const runAsks: Asks = {
       ...look('Fuel pump: does it weep?', ['fuel.pump'], 5),
       open: (c, f) => leaks(c, 'fuel') && hasBulb(c) && look('', ['fuel.pump'], 5).open(c, f)
     }
-  ],
+  ),
   // What it was stopped for is looked into; written down is what came of that.
   'run.stopped': [
     ...heat.map((r): AskRule => stoppedFor(['temperature'], r)),

@@ -5,7 +5,7 @@ import type { ItemId } from '../stations/items.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
 import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
-import { FAR_UNDER, drainedShare } from '../stations/gear/water.ts';
+import { FAR_UNDER, drainedShare, oilLow } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -140,10 +140,16 @@ export const wetEndAsks: Asks = {
     })
   ],
   'gear.test-housing': [job('crack', { only: ['fault'] })],
+  // Both plugs out before anything is said of seals.
+  'gear.nothing': [
+    look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained', 'gear.magnet'], 15, {
+      open: (c) => !asked(c, 'gear.look') && !asked(c, 'gear.drained')
+    })
+  ],
   'gear.amount': [
     {
       ...caseTest,
-      open: (c, f) => (drainedShare(c) ?? 1) < FAR_UNDER && caseTest.open(c, f),
+      open: (c, f) => oilLow(c) && caseTest.open(c, f),
       only: ['watch', 'fault']
     },
     goOn('Let it drain longer, tilted a little at the end', 'gear', 15, {

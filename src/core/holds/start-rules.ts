@@ -2,6 +2,9 @@ import type { Context } from '../findings/context.ts';
 import { unmended } from '../findings/unmended.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { fuelAge, oldFuelIn, watered } from '../stations/fuel/age.ts';
+import { fuelEscapes } from '../stations/fuel/escapes.ts';
+import { oilStarved } from '../stations/fuel/mixture.ts';
+import { stationOf } from '../stations/items.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { caseDangers, metalExplained } from '../stations/gear/case-state.ts';
 import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
@@ -98,6 +101,36 @@ export const startRules: readonly HoldRule[] = [
         : undefined;
     },
     needs: fuelNeeds
+  },
+  {
+    id: 'premix',
+    title: 'No oil in the fuel, or far too little',
+    blocks: ['start', 'release'],
+    curedBy: ['mix'],
+    raised: oilStarved,
+    needs: () => [
+      { text: 'the mixture in use recorded, with its oil in it', done: false, station: 'fuel', items: ['fuel.mix'] }
+    ]
+  },
+  {
+    id: 'fuel-escapes',
+    title: 'Fuel gets out: it can burn',
+    blocks: ['start', 'release'],
+    curedBy: ['hoses', 'fuel-line', 'bowl', 'carburettor'],
+    raised: (c) => {
+      const list = fuelEscapes(c);
+      return list.length ? `${list.map((e) => e.says).join('. ')}.` : undefined;
+    },
+    needs: (c) =>
+      fuelEscapes(c).map(({ item, says }) => ({
+        text:
+          item === 'run.cause'
+            ? 'where it drips found and mended, or its cause written down'
+            : `${says.charAt(0).toLowerCase()}${says.slice(1)}: mended, and seen dry`,
+        done: false,
+        station: stationOf(item),
+        items: [item]
+      }))
   },
   {
     id: 'oil',

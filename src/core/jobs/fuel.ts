@@ -109,7 +109,12 @@ export const fuel = {
   },
   bowl: {
     title: 'Strip and clean bowl or vapour separator',
-    raisedBy: ['fuel.part-separator', 'fuel.starved-needle'],
+    raisedBy: [
+      'fuel.part-separator',
+      'fuel.starved-needle',
+      only('fuel.floods', 'fault'),
+      only('fuel.needle', 'fault')
+    ],
     how: 'Off, every passage seen through, float and needle tried, kit where gaskets are hard.',
     tools: ['jet drivers', 'float gauge'],
     parts: ['carburettor or separator kit'],

@@ -1,6 +1,7 @@
 import { drowned } from '../record/drowned.ts';
 import { against } from '../holds/index.ts';
 import { kindOf } from '../findings/finding.ts';
+import { overPressure } from '../stations/gear/case-test.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';
 import { stationOf } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';
@@ -32,28 +33,32 @@ export function dangers({ context: c, findings, holds }: Position): Move[] {
       (f) => STOPS.has(kindOf(f.id)) && (f.condition === 'fault' || (dry && f.station === 'cooling'))
     );
     const forbidden = against(holds, 'start').find((h) => !h.standing);
-    if (stop)
+    const why = stop
+      ? { id: stop.id, because: stop.sentence }
+      : dry && c.survey.engine.profile.indicator !== 'not-fitted'
+        ? {
+            id: 'dry',
+            because: 'No stream past its first half minute: no engine runs without it, whatever the head reads.'
+          }
+        : forbidden && { id: forbidden.id, because: `${forbidden.title}. ${forbidden.because}` };
+    if (why)
       out.push({
         kind: 'stop',
         class: 1,
-        id: `stop:${stop.id}`,
+        id: `stop:${why.id}`,
         title: 'Stop it now',
         station: 'run',
         minutes: 1,
-        because: stop.sentence
-      });
-    else if (forbidden)
-      out.push({
-        kind: 'stop',
-        class: 1,
-        id: `stop:${forbidden.id}`,
-        title: 'Stop it now',
-        station: 'run',
-        minutes: 1,
-        because: `${forbidden.title}. ${forbidden.because}`
+        because: why.because
       });
   }
-  if (caseDangers(c).includes('pressure') && against(holds, 'gear').some((h) => h.id === 'gear-case') && !testRuns(c))
+  const tested = c.record.all('gear.casePressure').findLast((r) => typeof r.value === 'number');
+  const over = tested && overPressure(c, tested.value as number, tested.conditions?.stage ?? 'high') !== undefined;
+  if (
+    caseDangers(c).includes('pressure') &&
+    against(holds, 'gear').some((h) => h.id === 'gear-case') &&
+    (over || !testRuns(c))
+  )
     out.push({
       kind: 'make-safe',
       class: 1,
@@ -61,7 +66,9 @@ export function dangers({ context: c, findings, holds }: Position): Move[] {
       title: 'Let the pressure off the gear case',
       station: 'gear',
       minutes: 1,
-      because: 'The case stands under test pressure: turning it blows a seal.'
+      because: over
+        ? 'There is more pressure on the case than its seals are made for.'
+        : 'The case stands under test pressure: turning it blows a seal.'
     });
   return out;
 }
@@ -81,9 +88,9 @@ const beyondLooking = (c: Position['context']): boolean =>
 
 export function makeSafe({ context: c, stations: states }: Position): Move[] {
   const safe = states.find((s) => s.id === 'safe');
-  if (safe && !['not-looked-at', 'fault', 'held'].includes(safe.condition)) return [];
+  const bad = safe?.findings.find((f) => f.id === 'safe.open');
+  if (safe && !bad && !['not-looked-at', 'held'].includes(safe.condition)) return [];
   const first = stations.safe.first ?? stations.safe.title;
-  const bad = safe?.findings.find((f) => f.condition === 'fault');
   const held = safe?.findings.find((f) => f.condition === 'held');
   return [
     {

@@ -114,6 +114,7 @@ export const fuelSigns: readonly SignKind[] = [
     absent: 'the needle holds',
     leak: 0.005,
     reads: [{ item: 'fuel.floods', present: ['yes', 'slow'] }],
+    findings: ['fuel.floods'],
     fits: carburettor
   },
   {

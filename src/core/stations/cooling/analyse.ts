@@ -209,6 +209,13 @@ function stream(c: Context, out: Out): void {
         `${word} but the head stays at ${say(head, 'temperature', c.units)}: that points to the outlet or its line, not to the pump.${stop} Probe the outlet first; it does not clear the pump: watch the temperature to the end.`,
         why
       );
+    else if (normal && seen === 'none')
+      out.add(
+        'stream',
+        'cannot-tell',
+        `No stream, though its outlet is clear and the head is at ${say(head, 'temperature', c.units)} so far.${stop} Blow its line through from the head to the outlet; if that is free, it is the pump.`,
+        why
+      );
     else if (normal)
       out.add(
         'stream',

@@ -6,8 +6,9 @@ import type { Because, Finding } from '../../findings/finding.ts';
 import { PSI } from '../../units/factors.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
-import { askedMix } from './correct.ts';
+import { mixtureFindings } from './mixture.ts';
 import { lineState } from './line.ts';
+import { needle } from './needle.ts';
 import { fuelTree } from './symptoms.ts';
 import { lineVacuum, VACUUM_GAUGE, type Restriction } from './vacuum.ts';
 import { E10_HOLDS, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
@@ -29,7 +30,8 @@ export function analyse(c: Context): Finding[] {
   vacuum(c, out);
   tankPressure(c, out);
   starving(c, out);
-  premix(c, out);
+  mixtureFindings(c, out);
+  needle(c, out);
   return out.list;
 }
 
@@ -276,54 +278,5 @@ function starving(c: Context, out: Out): void {
         ['the answers of the search along the line'],
         'what an answer clears or accuses stands beside each question.'
       )
-    );
-}
-
-/** Oil past this many times what is asked fouls before the tank is through (M). */
-const FAR_TOO_RICH = 2;
-
-function premix(c: Context, out: Out): void {
-  if (c.survey.engine.profile.lubrication !== 'premix') return;
-  const mix = known(c.record.value('fuel.mix'));
-  const asked = askedMix(c);
-  if (mix !== undefined && !asked) {
-    out.add(
-      'mix',
-      'cannot-tell',
-      `Mixed ${Math.round(mix)}:1; this engine’s ratio is not entered, so nobody can say whether that is right.`,
-      practice([`mixture: ${mix}:1`], 'ratio from the manual.')
-    );
-    return;
-  }
-  if (mix === undefined || !asked) return;
-  const { ratio, wanted, richer } = asked;
-  const why: Because = {
-    inputs: [`mixture in use: ${Math.round(mix)}:1`],
-    limit: `${Math.round(ratio)}:1${richer ? `, one step more oil than ${sayLimit(wanted, c.units)} for the first tank` : `, ${sayLimit(wanted, c.units)}`}`,
-    school: asked.school,
-    formula: 'oil = fuel/ratio',
-    provenance: wanted.provenance,
-    source: 'Fuel to oil by volume'
-  };
-  if (mix < ratio / FAR_TOO_RICH)
-    out.add(
-      'mix',
-      'watch',
-      `Mixed ${Math.round(mix)}:1 where ${Math.round(ratio)}:1 is asked: so much oil fouls plugs and ports. Thin it with plain fuel, or read the ratio again.`,
-      why
-    );
-  else if (mix > ratio * 1.05)
-    out.add(
-      'mix',
-      mix > wanted.value * 1.05 ? 'fault' : 'watch',
-      `Mixed ${Math.round(mix)}:1 where ${Math.round(ratio)}:1 is asked: too little oil. Add ${Math.round(1000 / ratio - 1000 / mix)} mL to every litre.`,
-      why
-    );
-  else
-    out.add(
-      'mix',
-      'sound',
-      `Mixed ${Math.round(mix)}:1: enough oil${mix < ratio * 0.9 ? ', more than asked; it will smoke, no harm' : ''}.`,
-      why
     );
 }

@@ -1,7 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { school, schoolSaid } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
-import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
@@ -9,10 +8,8 @@ import { caseFindings, caseResult, caseStages, sayOpenStages, stageIds } from '.
 import { caseEmpty, leakPlace, metalExplained, type LeakPlace } from './case-state.ts';
 import { pourOf } from '../oil/changes.ts';
 import { frost } from './frost.ts';
+import { amountFindings, DRAIN_TOLERANCE } from './amount.ts';
 import { drainedShare, washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
-
-/** Share by which drained oil may differ from capacity before it means something (M: what clings, and the jug). */
-const DRAIN_TOLERANCE = 0.1;
 
 /** The gear case from its oil: water, amount, metal. */
 export function analyse(c: Context): Finding[] {
@@ -22,7 +19,7 @@ export function analyse(c: Context): Finding[] {
   const look = record.value('gear.look');
   const said = [first && `first out: ${first}`, look && `oil: ${look}`].filter(Boolean) as string[];
   water(c, out, said);
-  amount(c, out);
+  amountFindings(c, out);
   metal(c, out);
   if (look === 'burnt')
     out.add(
@@ -237,53 +234,6 @@ function water(c: Context, out: ReturnType<typeof findingsOf>, said: string[]): 
       `No frost in the forecast (${say(f.coldest, 'temperature', c.units)}); drain the case all the same before it stands.`,
       why
     );
-}
-
-function amount(c: Context, out: ReturnType<typeof findingsOf>): void {
-  const drained = known(c.record.value('gear.drained'));
-  if (drained === undefined) return;
-  const capacity = judgedBy(c, 'gear.capacity', known(c.survey.engine.profile.gearCapacity), 'engine profile');
-  const inputs = [`drained: ${say(drained, 'volume', c.units)}`];
-  if (!capacity) {
-    out.add(
-      'amount',
-      'cannot-tell',
-      `${say(drained, 'volume', c.units)} came out; without the capacity nobody can say whether that was all. Enter it from the manual.`,
-      practice(inputs, 'the drained volume is compared with the capacity.')
-    );
-    return;
-  }
-  const share = drained / capacity.value;
-  const why = {
-    inputs,
-    value: `${Math.round(share * 100)} % of capacity`,
-    uncertainty: `± ${Math.round(DRAIN_TOLERANCE * 100)} % for what clings and the jug (from memory)`,
-    limit: sayLimit(capacity, c.units),
-    provenance: 'C' as const,
-    source: 'Common practice: drained volume against capacity'
-  };
-  if (drained <= 0 || c.record.value('gear.look') === 'none')
-    out.add(
-      'amount',
-      'fault',
-      'The case was all but empty. Gears and bearings have run dry: look before it runs in gear.',
-      why
-    );
-  else if (share > 1 + DRAIN_TOLERANCE)
-    out.add(
-      'amount',
-      waterSeen(c) ? 'watch' : 'cannot-tell',
-      `More came out (${say(drained, 'volume', c.units)}) than the case holds (${sayLimit(capacity, c.units)}): ${waterSeen(c) ? 'the rest is water' : 'water, overfilled, or the capacity is of another leg'}.`,
-      why
-    );
-  else if (share < 1 - DRAIN_TOLERANCE)
-    out.add(
-      'amount',
-      'watch',
-      `${say(drained, 'volume', c.units)} came out of ${sayLimit(capacity, c.units)}: it was low, or it has not drained. Longer in the cold, tilted a little at the end.`,
-      why
-    );
-  else out.add('amount', 'sound', `As much came out as the case holds.`, why);
 }
 
 function metal(c: Context, out: ReturnType<typeof findingsOf>): void {

@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest';
+import type { Finding } from '../../src/core/findings/finding.ts';
+import type { Profile } from '../../src/core/engine/profile.ts';
+import { allItems, itemIds, type ItemId } from '../../src/core/stations/items.ts';
+import { Bench } from '../case.ts';
+import { good } from '../good.ts';
+
+/** The checks in the order in which an engine is worked on. */
+const order = ['safe', 'look', 'turn', 'plugs', 'compression', 'spark', 'oil', 'gear', 'fuel', 'cooling', 'run'];
+
+const engines: Readonly<Record<string, Profile>> = {
+  'two-stroke twin on a rope': {
+    strokes: 'two',
+    cylinders: 2,
+    fuelSystem: 'carburettor',
+    supply: 'bulb',
+    ignition: 'cdi',
+    starting: 'rope',
+    lubrication: 'premix',
+    premixRatio: 50,
+    thermostat: 'fitted',
+    indicator: 'fitted',
+    magnet: 'drain',
+    gearCapacity: 400e-6
+  },
+  'four-stroke, injected, on its starter': {
+    strokes: 'four',
+    cylinders: 4,
+    fuelSystem: 'electronic',
+    supply: 'bulb',
+    ignition: 'coil-on-plug',
+    starting: 'electric',
+    lubrication: 'sump',
+    sumpWithFilter: 4e-3,
+    thermostat: 'fitted',
+    indicator: 'fitted',
+    magnet: 'drain',
+    gearCapacity: 700e-6
+  }
+};
+
+/** Everything before a check was good; in that check everything up to one answer, and that answer is the last word. */
+function worked(profile: Profile, station: string, item?: ItemId, value?: unknown): Bench {
+  const b = new Bench(profile, 'long-stored', { yearsIdle: 2 });
+  const fits = (what: ItemId): boolean => allItems[what].when?.(profile) ?? true;
+  let told = false;
+  const tell = (): void => {
+    told = true;
+    b.read(item!, value as never, allItems[item!].perCylinder ? { cylinder: 1 } : {});
+  };
+  const hands = (until?: ItemId) => ({
+    profile,
+    banked: false,
+    best: 0,
+    wait: (hours: number) => void (told || b.wait(hours)),
+    read: (what: ItemId, given: unknown, more = {}) => {
+      if (told || !fits(what)) return;
+      if (what === until) tell();
+      else b.read(what, given as never, more);
+    }
+  });
+  for (const s of order.slice(0, order.indexOf(station))) good(s, hands());
+  if (!item) return b;
+  good(station, hands(item));
+  if (!told) tell();
+  return b;
+}
+
+/** Every answer that tells something; of a figure the ends of what can be entered, and what lies near its lower end. */
+function answers(id: ItemId): unknown[] {
+  const item = allItems[id];
+  if (item.kind === 'quantity') return [item.min, item.min + 0.05 * (item.max - item.min), item.max];
+  if (item.kind !== 'choice' && item.kind !== 'several') return [];
+  const told = item.options.map((o) => o.value).filter((v) => v !== 'unknown' && v !== 'not-fitted');
+  return item.kind === 'several' ? told.map((v) => [v]) : told;
+}
+
+/** Whether the first moves, or a job that stands open, speak of it. */
+function heeded(f: Finding, a: ReturnType<Bench['assessed']>): boolean {
+  const first = a.moves.slice(0, 2);
+  const open = a.steps.filter((s) => s.state === 'open');
+  const of = (job: string | undefined) => open.some((s) => s.id === job && s.why.includes(f.sentence));
+  if (
+    first.some(
+      (m) => m.class === 1 || m.because === f.sentence || (m.class < 9 && m.station === f.station) || of(m.job)
+    )
+  )
+    return true;
+  // The run comes last: what it shows is next, not somewhere on a list.
+  return f.station !== 'run' && open.some((s) => s.why.includes(f.sentence));
+}
+
+describe('what was just found is what comes next', () => {
+  for (const [name, profile] of Object.entries(engines))
+    it(`on a ${name}: every bad answer stands in the first two moves, or is work that is listed`, () => {
+      const unheeded: string[] = [];
+      for (const station of order) {
+        const before = new Set(
+          worked(profile, station)
+            .assessed()
+            .findings.map((f) => f.sentence)
+        );
+        for (const id of itemIds.filter((i) => i.startsWith(`${station}.`))) {
+          if (!(allItems[id].when?.(profile) ?? true)) continue;
+          for (const value of answers(id)) {
+            const a = worked(profile, station, id, value).assessed();
+            const bad = a.findings.filter(
+              (f) => (f.condition === 'fault' || f.condition === 'held') && !before.has(f.sentence)
+            );
+            for (const f of bad)
+              if (!heeded(f, a)) unheeded.push(`${id}=${String(value)}: ${f.id} → ${a.moves[0]!.title}`);
+          }
+        }
+      }
+      expect(unheeded).toEqual([]);
+    });
+});

@@ -17,6 +17,7 @@ export const places = [
   '/reference',
   '/reference/mixture',
   '/reference/house-rules',
+  '/reference/house-rules/gearOil',
   '/reference/knowledge',
   '/reference/knowledge/head-gasket',
   '/reference/instruments',

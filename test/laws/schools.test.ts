@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { intervalsOf } from '../../src/core/care/intervals.ts';
 import { flows } from '../../src/core/care/flows.ts';
 import { procedures } from '../../src/core/procedures/register.ts';
 import { contextOf } from '../../src/core/findings/context.ts';
@@ -30,6 +31,8 @@ const situations: readonly (() => Bench)[] = [
     new Bench(two, 'long-stored', { yearsIdle: 0.5 }).read('fuel.age', 12).read('plugs.read', ['dry'], { cylinder: 1 }),
   () => new Bench(four, 'drowned').read('plugs.hole', 'water', { cylinder: 1 }),
   () => new Bench(injected),
+  () => new Bench({ ...two, ignition: 'points', starting: 'electric' }),
+  () => new Bench(four).read('oil.dip', 'above').read('oil.dip', 'above'),
   () => new Bench(two).read('gear.first', 'oil'),
   () =>
     new Bench(two)
@@ -61,7 +64,9 @@ function judgement(make: () => Bench, rules: HouseRules): string {
     a.holds.map((h) => [h.id, h.because, h.needs, h.blocks]),
     a.steps.map((s) => [s.id, s.how, s.parts]),
     a.gates.map((g) => [g.id, g.condition, g.sentence]),
-    [...flows, ...procedures].map((p) => p.steps(c).map((s) => s.text)),
+    [...flows, ...procedures].map((p) => p.steps(c).map((s) => [s.text, s.branch?.map((x) => x.then)])),
+    intervalsOf(c, false).map((i) => [i.id, i.hours, i.months]),
+    a.steps.map((s) => s.consumables),
     protocol(c).map((s) => s.how),
     askedMix(c)?.ratio,
     stabilising(c),

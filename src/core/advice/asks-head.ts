@@ -4,7 +4,7 @@ import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { boreWork } from '../stations/compression/measure.ts';
-import { ruleNumber } from '../house-rules/rules.ts';
+import { ruleNumber, school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter } from '../units/instant.ts';
 import { sparkAsks } from './asks-spark.ts';
@@ -99,6 +99,14 @@ const tooMuchFuel: readonly AskRule[] = [
   })
 ];
 
+/** How this house tries a starter. */
+const starterTests = (c: Context): readonly ItemId[] =>
+  ({
+    both: ['plugs.starterCircuit', 'plugs.starterDirect'] as const,
+    direct: ['plugs.starterDirect'] as const,
+    circuit: ['plugs.starterCircuit'] as const
+  })[school(c.rules, 'starterTest')];
+
 /** What turning, plugs, spark and compression ask for, in the trade's order. C: common practice. */
 export const headAsks: Asks = {
   'turn.locked': [
@@ -166,13 +174,18 @@ export const headAsks: Asks = {
   'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
   'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'] })],
   'plugs.slow': [
-    look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
-      needs: 'crank'
-    })
+    {
+      ...look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
+        needs: 'crank'
+      }),
+      items: (c) => [...starterTests(c), 'plugs.volts']
+    }
   ],
   'plugs.starter-fuse': [job('wiring')],
   'plugs.starter': [
-    look('Starter straight from the battery', ['plugs.starterDirect'], 3),
+    look('Starter straight from the battery', ['plugs.starterDirect'], 3, {
+      open: (c) => starterTests(c).includes('plugs.starterDirect') && !asked(c, 'plugs.starterDirect')
+    }),
     look('Volts in four places', ['plugs.voltsEnd'], 8, { only: ['fault'] }),
     job('starter', { only: ['fault'] })
   ],

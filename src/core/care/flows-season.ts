@@ -68,6 +68,35 @@ function bowlStep(c: Context): ProcedureStep[] {
   ];
 }
 
+/** Gear oil by the house's interval; water in it before frost is everybody's. */
+function gearStep(c: Context): ProcedureStep {
+  const chosen = school(c.rules, 'gearOil');
+  return {
+    id: 'gear',
+    text:
+      chosen === 'hours'
+        ? 'Lower gear plug a crack: water or cream is changed before frost; clean oil stays until its hours are up.'
+        : chosen === 'clean'
+          ? 'Lower gear plug a crack: water or cream is changed before frost; clean oil is topped up, how much is noted.'
+          : 'Gear oil before frost, whatever its age.',
+    because: `A case that freezes with water in it cracks. ${schoolSaid(c.rules, 'gearOil')}.`,
+    items: ['gear.look', 'gear.drained', 'gear.refill']
+  };
+}
+
+const caps = {
+  rules: 'Tank cap as the local fire rules say',
+  loose: 'Tank cap loose, away from flame and from rain',
+  closed: 'Tank cap closed, out of the sun'
+} as const;
+
+const tankStep = (c: Context): ProcedureStep => ({
+  id: 'tank',
+  text: `${caps[school(c.rules, 'tankCap')]}; hose off the engine, cap on its coupling.`,
+  because: schoolSaid(c.rules, 'tankCap'),
+  careful: ['vapour']
+});
+
 /** Going into storage and coming out of it, by the kind of engine. */
 export const seasonFlows: readonly Flow[] = [
   {
@@ -108,12 +137,8 @@ export const seasonFlows: readonly Flow[] = [
               }
             ]
           : []),
-        {
-          id: 'gear',
-          text: 'Gear oil before frost, whatever its age.',
-          because: 'A case that freezes with water in it cracks.',
-          items: ['gear.look', 'gear.drained', 'gear.refill']
-        },
+        gearStep(c),
+        tankStep(c),
         ...bowlStep(c),
         boreStep(c),
         { id: 'grease', text: 'Grease: swivel, tilt, steering, propeller shaft.' },

@@ -1,5 +1,5 @@
 import type { CareId } from '../jobs/care-kinds.ts';
-import { ruleNumber, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
+import { ruleNumber, school, schoolSaid, type HouseRules } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { sayLimit } from '../findings/limit.ts';
 import { impellerLimit } from '../stations/cooling/pump.ts';
@@ -36,14 +36,7 @@ export function intervalsOf(c: Context, stored: boolean): Interval[] {
       because: 'Fuel, water and acids gather in it.',
       school: house
     },
-    {
-      id: 'gear-oil',
-      title: 'Gear oil, fresh washers',
-      hours,
-      months,
-      because: 'Water in it is seen while it is still only water; always before frost.',
-      school: house
-    },
+    gearOilInterval(rules, hours, months),
     {
       id: 'impeller',
       title: 'Impeller',
@@ -60,6 +53,7 @@ export function intervalsOf(c: Context, stored: boolean): Interval[] {
       because: 'Gap and insulator wear.',
       school: house
     },
+    p.ignition === 'points' && pointsInterval(rules, hours),
     { id: 'fuel-filter', title: 'Fuel filter', hours, months, because: 'It fills unseen.', school: house },
     {
       id: 'anodes',
@@ -77,6 +71,38 @@ export function intervalsOf(c: Context, stored: boolean): Interval[] {
     }
   ];
   return list.filter((x) => x !== false);
+}
+
+/** Months of the school that tops the gear case up while its oil is clean (C). */
+const TOPPED_UP = 60;
+
+function gearOilInterval(rules: HouseRules, hours: number, months: number): Interval {
+  const chosen = school(rules, 'gearOil');
+  return {
+    id: 'gear-oil',
+    title: 'Gear oil, fresh washers',
+    ...(chosen === 'either' || chosen === 'hours' ? { hours } : {}),
+    ...(chosen === 'hours' ? {} : { months: chosen === 'clean' ? TOPPED_UP : months }),
+    because:
+      chosen === 'clean'
+        ? 'Looked at and topped up each season while it is clean: note how much, it went somewhere.'
+        : 'Water in it is seen while it is still only water; always before frost.',
+    school: schoolSaid(rules, 'gearOil')
+  };
+}
+
+/** Years of the school that leaves points of a little-used engine alone (C: two to three). */
+const SELDOM = 36;
+
+function pointsInterval(rules: HouseRules, hours: number): Interval {
+  const chosen = school(rules, 'points');
+  return {
+    id: 'points',
+    title: 'Points: cleaned, gapped, rub block greased',
+    ...(chosen === 'hours' ? { hours } : { months: chosen === 'year' ? 12 : SELDOM }),
+    because: 'The rub block wears and the gap closes; timing goes with it.',
+    school: schoolSaid(rules, 'points')
+  };
 }
 
 /** First oil change after a new or rebuilt power head. */

@@ -10,6 +10,7 @@ import { likelyOnly, openBefore } from './known.ts';
 import { drawCosts, histogram, quantile, shareOver, type Draws, type Job, type Work } from './monte-carlo.ts';
 import type { OptionId } from '../record/options.ts';
 import { pertMean } from '../physics/pert.ts';
+import { waysOf, type Way } from './ways.ts';
 
 export interface OptionView {
   readonly id: OptionId;
@@ -24,6 +25,8 @@ export interface Decision {
   readonly recommended: OptionId;
   readonly because: string;
   readonly options: readonly OptionView[];
+  /** Troubles with more than one way out, each way with its price. */
+  readonly ways: readonly Way[];
   readonly cost: {
     readonly mean: number;
     readonly deviation: number;
@@ -329,6 +332,7 @@ export function decide(
     recommended: chosen.id,
     because: chosen.because,
     options: views,
+    ways: waysOf(j.context, j.findings, state.listed, w.money),
     cost: {
       mean: drawn.mean,
       deviation: drawn.deviation,

@@ -189,10 +189,21 @@ describe('the decision', () => {
     const b = gasket({ worth: 3600, salvage: 600, ceiling: 700 });
     const j = b.assessed();
     const now = new Date('2026-05-04T12:00:00.000Z');
-    const text = ownersQuestion(b.survey, decide(j), j.advice, now);
-    expect(text).toMatch(/^Test: it is head gasket between cylinders 2 and 3/);
+    const text = ownersQuestion(b.survey, decide(j), j.advice, j.steps, now);
+    expect(text).toMatch(/^Test, found: head gasket between cylinders 2 and 3/);
     expect(text).toMatch(/What is certain costs about \d+ cr.*; nine times in ten the whole stays under \d+ cr\./);
     expect(text).toMatch(/[?.]$/);
+  });
+  it('names work that was plainly seen, and says that nothing asks for a repair only where nothing does', () => {
+    const text = (b: Bench): string => {
+      const j = b.assessed();
+      return ownersQuestion(b.survey, decide(j), j.advice, j.steps, new Date('2026-05-04T12:00:00.000Z'));
+    };
+    const twin = { strokes: 'two', cylinders: 2 } as const;
+    expect(text(new Bench(twin, 'spring-return'))).toMatch(/nothing we have seen so far asks for a repair/);
+    const seen = text(new Bench(twin, 'spring-return').read('look.hoses', 'cracked'));
+    expect(seen).toMatch(/To be done: renew hoses and bulb/);
+    expect(seen).not.toMatch(/nothing we have seen/);
   });
   it('an answer is asked for by a day: before the promised one by the work, tomorrow at the earliest, today under water', () => {
     const now = new Date('2026-05-04T12:00:00.000Z');

@@ -1,12 +1,17 @@
 import { addDays, format, max, parseISO } from 'date-fns';
 import type { Advice } from '../advice/advice.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
-import { SURE } from '../plan/plan.ts';
+import { traitsOf } from '../jobs/register.ts';
+import { SURE, type Step } from '../plan/plan.ts';
 import type { Decision } from './decide.ts';
 
 const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;
 const few = (list: readonly string[]): string =>
   list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} and ${list.at(-1)}`;
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+/** Work that the owner pays for by its name: not a look, a first run or what every engine gets before it is touched. */
+const isRepair = (s: Step): boolean => traitsOf(s.id).phase === undefined || traitsOf(s.id).phase === 'away';
 
 /** Hands at an engine in a day of the yard, minutes, and days that an answer may take where nothing presses (M). */
 const HANDS = 300;
@@ -26,13 +31,28 @@ export function answerBy(survey: SurveyFile, d: Decision, now: Date): Date | und
 }
 
 /** The owner's question in one paragraph: what was found, the sum, the worst case, what is asked and by when. */
-export function ownersQuestion(survey: SurveyFile, d: Decision, advice: Advice | undefined, now: Date): string {
+export function ownersQuestion(
+  survey: SurveyFile,
+  d: Decision,
+  advice: Advice | undefined,
+  steps: readonly Step[],
+  now: Date
+): string {
   const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
   const tag = survey.engine.identity.tag ?? 'Your engine';
   const sure = likely.every((s) => s.settling === 'shows' && s.probability > SURE);
+  const more = (n: number): string => (n > 3 ? `, and ${n === 4 ? 'one thing' : `${n - 3} things`} more` : '');
+  // Work that is not done for a suspect: what was plainly seen, as a hose that is cracked.
+  const named = new Set(likely.flatMap((s) => s.step ?? []));
+  const work = steps.filter((s) => s.state === 'open' && !s.by && !named.has(s.id) && isRepair(s));
+  const toDo = work.length
+    ? ` To be done${likely.length ? ' besides' : ''}: ${few(work.slice(0, 3).map((s) => lower(s.title)))}${more(work.length)}.`
+    : '';
   const found = likely.length
-    ? `${tag}: ${sure ? 'it is' : 'we think it is'} ${few(likely.slice(0, 3).map((s) => s.label))}${likely.length > 3 ? `, and ${likely.length === 4 ? 'one thing' : `${likely.length - 3} things`} more` : ''}.`
-    : `${tag}: nothing we have seen so far asks for a repair.`;
+    ? `${tag}, ${sure ? 'found' : 'probably'}: ${few(likely.slice(0, 3).map((s) => s.label))}${more(likely.length)}.${toDo}`
+    : toDo
+      ? `${tag}.${toDo}`
+      : `${tag}: nothing we have seen so far asks for a repair.`;
   const sum = `What is certain costs about ${cr(d.sums.established)}${d.sums.likely >= 5 ? `, what is likely about ${cr(d.sums.likely)} more` : ''}; nine times in ten the whole stays under ${cr(d.cost.high)}.`;
   const asks: Readonly<Record<Decision['recommended'], string>> = {
     service: 'We would service it and give it back.',

@@ -151,6 +151,73 @@ export const topics = {
     choices: { drain: 'by the drain plug, warm', suction: 'by suction through the dipstick tube' },
     standard: 'drain',
     why: 'What lies in the corner of the sump is what one wants out; a suction pipe leaves it.'
+  },
+  gearOil: {
+    topic: 'Gear oil interval',
+    choices: {
+      either: 'by hours or a year, whichever comes first',
+      season: 'each season before frost',
+      hours: 'by hours alone',
+      clean: 'topped up while it is clean, changed every five years'
+    },
+    standard: 'either',
+    why: 'Water comes in by the calendar, metal by the hours. A leg that needs topping up loses oil somewhere.'
+  },
+  gearSeals: {
+    topic: 'Gear case seals',
+    choices: { exposed: 'all that the opened section exposes', failed: 'only the one that leaked' },
+    standard: 'exposed',
+    why: 'The next one is as old, and the work is in getting there.'
+  },
+  flushing: {
+    topic: 'Flushing after salt',
+    choices: { muffs: 'running on muffs or in a tank', port: 'engine off, at the hose port' },
+    standard: 'muffs',
+    why: 'A running engine opens its thermostat; behind a shut one the salt stays. The port where the manual says so.'
+  },
+  oilLevel: {
+    topic: 'Engine oil is dipped',
+    choices: { settled: 'cold or well settled', warm: 'warm, some minutes after it was stopped' },
+    standard: 'settled',
+    why: 'Settled is the same each time; the manual says which its marks are for. Temperature and minutes are noted.'
+  },
+  points: {
+    topic: 'Points',
+    choices: {
+      hours: 'with use, by the service hours',
+      year: 'every year',
+      seldom: 'every three years when little used'
+    },
+    standard: 'hours',
+    why: 'The rub block wears with use; damp is seen at the look that a poor spark asks for.'
+  },
+  lostKey: {
+    topic: 'Key or pin lost',
+    choices: { right: 'only the right part', improvised: 'improvised for now, with a date' },
+    standard: 'right',
+    why: 'A key of the wrong steel shears late or not at all, and takes the crank with it.'
+  },
+  partsOil: {
+    topic: 'Oil and fluids',
+    choices: { specification: 'any that meets the specification', maker: 'the maker’s own only' },
+    standard: 'specification',
+    why: 'The grade on the bottle is what the bearing sees; a warranty may ask for more.'
+  },
+  starterTest: {
+    topic: 'Starter is tested',
+    choices: {
+      both: 'through its circuit and straight from the battery',
+      direct: 'straight from the battery',
+      circuit: 'through its own circuit'
+    },
+    standard: 'both',
+    why: 'One alone does not tell the starter from its circuit. Both are recorded apart.'
+  },
+  tankCap: {
+    topic: 'Tank cap in storage',
+    choices: { rules: 'as the local fire rules say', loose: 'loose, so that it breathes', closed: 'closed' },
+    standard: 'rules',
+    why: 'A closed tank swells in the sun, an open one fills a shed with vapour: whoever answers for fire decides.'
   }
 } as const satisfies Record<string, Topic>;
 

@@ -5,6 +5,7 @@ export const careIds = [
   'gear-oil',
   'impeller',
   'plugs',
+  'points',
   'fuel-filter',
   'anodes',
   'monthly-turn'

@@ -1,3 +1,4 @@
+import { school, schoolSaid } from '../house-rules/rules.ts';
 import { addMonths, format, parseISO } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
@@ -64,6 +65,22 @@ function lash(c: Context): DoBy | undefined {
     : undefined;
 }
 
+/** A key that was cut for now is not for a season (M). */
+const CUT_KEY = 3;
+
+function cutKey(c: Context): DoBy | undefined {
+  const mark = school(c.rules, 'lostKey') === 'improvised' ? done(c, 'flywheel-key') : undefined;
+  return mark
+    ? {
+        id: 'by-key',
+        title: 'The right flywheel key in place of the cut one',
+        from: mark.at,
+        months: CUT_KEY,
+        because: `${schoolSaid(c.rules, 'lostKey')}.`
+      }
+    : undefined;
+}
+
 function gearOil(c: Context): DoBy | undefined {
   const filled = c.record.last('gear.refill');
   if (!filled || !waterEver(c) || !waterCured(c) || caseResult(c).verdict !== 'held') return undefined;
@@ -90,7 +107,8 @@ function magnet(c: Context): DoBy | undefined {
 }
 
 /** What of this engine may wait with a date. Order of the trade's urgency. */
-export const doBy = (c: Context): DoBy[] => [anodes(c), lash(c), gearOil(c), magnet(c)].filter((d) => d !== undefined);
+export const doBy = (c: Context): DoBy[] =>
+  [anodes(c), lash(c), gearOil(c), magnet(c), cutKey(c)].filter((d) => d !== undefined);
 
 /** Engine hours when it was found or done; those of the engine where nobody noted them then. */
 export const hoursThen = (c: Context, d: DoBy): number | undefined =>

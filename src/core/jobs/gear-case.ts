@@ -1,3 +1,4 @@
+import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { leakPlace } from '../stations/gear/case-state.ts';
@@ -111,6 +112,14 @@ export const gearCase = {
     how: 'Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
     tools: ['seal driver', 'seal puller'],
     parts: ['shaft seals', 'carrier O-rings'],
+    bySchool: (c) =>
+      school(c.rules, 'gearSeals') === 'failed'
+        ? {
+            how: 'The seal that leaked, and the O-rings that were disturbed. Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
+            parts: ['the shaft seal that leaked', 'carrier O-rings'],
+            minutes: 75
+          }
+        : {},
     consumables: ['seal grease'],
     minutes: 90,
     hazards: ['eyes', 'propeller'],

@@ -1,3 +1,4 @@
+import { school } from '../house-rules/rules.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Ignition. */
@@ -117,6 +118,7 @@ export const ignition = {
     how: 'Paper, solvent, gap at the top of the cam, a smear on the rub block; pitted ones in sets with their condenser. Timing by the marks.',
     tools: ['feeler gauge', 'flywheel puller', 'timing light'],
     parts: ['points and condenser where pitted'],
+    counts: ['points'],
     minutes: 45,
     hazards: ['flywheel', 'high-voltage'],
     proof: { station: 'spark', text: 'gap, resistance and timing as asked' },
@@ -166,6 +168,13 @@ export const ignition = {
     how: 'Flywheel off with its puller, taper and key way clean and dry, the right key, nut to its torque.',
     tools: ['flywheel puller', 'torque wrench'],
     parts: ['flywheel key'],
+    bySchool: (c) =>
+      school(c.rules, 'lostKey') === 'improvised'
+        ? {
+            how: 'Flywheel off with its puller, taper and key way clean and dry. No right key at hand: one cut from key steel of the same section, never harder; a date for the right one. Nut to its torque.',
+            parts: ['key steel of its section', 'flywheel key']
+          }
+        : {},
     minutes: 50,
     hazards: ['flywheel'],
     proof: { station: 'spark', text: 'the mark where it belongs, timing as asked' },

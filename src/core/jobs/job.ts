@@ -75,6 +75,8 @@ export interface JobRule extends JobTraits {
   /** Already recorded as done by the readings themselves. */
   readonly met?: (c: Context) => boolean;
   readonly how: string;
+  /** What the house's school makes different of it. */
+  readonly bySchool?: (c: Context) => Partial<Pick<JobRule, 'how' | 'parts' | 'minutes'>>;
   readonly tools?: readonly string[];
   readonly parts?: readonly string[];
   readonly consumables?: readonly string[];

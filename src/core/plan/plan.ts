@@ -1,4 +1,5 @@
 import { isAfter } from '../units/instant.ts';
+import { school } from '../house-rules/rules.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import { findingsFor } from '../judge.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
@@ -129,6 +130,10 @@ const untold = (rule: JobRule, was: readonly Finding[], found: readonly Finding[
       (!was.length || was.some((w) => w.cylinder === f.cylinder))
   );
 
+/** Oils as the house buys them. */
+const fluids = (c: Context, list: readonly string[]): readonly string[] =>
+  school(c.rules, 'partsOil') === 'maker' ? list.map((x) => (/\boil\b/.test(x) ? `${x}, the maker’s own` : x)) : list;
+
 /** "Likely: head gasket (the case leaks under test; …)." */
 function saySuspect(s: SuspectView): string {
   const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
@@ -217,13 +222,14 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       watched &&
       (rule.finds || rule.tellsOfOthers || !untold(rule, raised, found)) &&
       c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
+    const own = rule.bySchool?.(c) ?? {};
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
     return [
       {
         id: rule.id,
         title: rule.title,
-        how: rule.how,
+        how: own.how ?? rule.how,
         why: [
           ...(failed ? [sayFailed(again, suspects)] : []),
           ...raised.map((f) => f.sentence),
@@ -232,9 +238,9 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         ],
         found: [...raised.map((f) => f.found), ...behind.map(saySuspect), ...otherwise],
         tools: rule.tools ?? [],
-        parts: rule.parts ?? [],
-        consumables: rule.consumables ?? [],
-        minutes: rule.minutes,
+        parts: own.parts ?? rule.parts ?? [],
+        consumables: fluids(c, rule.consumables ?? []),
+        minutes: own.minutes ?? rule.minutes,
         wait: rule.wait ?? 0,
         hazards: rule.hazards ?? [],
         proof: rule.proof,

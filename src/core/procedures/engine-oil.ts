@@ -72,6 +72,7 @@ export const engineOil: Procedure = {
   proof: { station: 'oil', text: 'two dips that agree between the marks; filter and plug dry after a run' },
   handOver: 'Fuel or metal in the oil is looked for before the oil is changed again.',
   steps: (c) => {
+    const warmDip = school(c.rules, 'oilLevel') === 'warm';
     const suction = school(c.rules, 'oilOut') === 'suction';
     return [
       {
@@ -127,8 +128,11 @@ export const engineOil: Procedure = {
       },
       {
         id: 'dip',
-        text: 'Upright and level, wait, dip until two dips agree.',
-        wait: 10,
+        text: warmDip
+          ? 'Warm, upright and level, five minutes after it was stopped: dip until two dips agree; temperature noted.'
+          : 'Upright and level, half an hour or cold: dip until two dips agree; temperature noted.',
+        because: `${schoolSaid(c.rules, 'oilLevel')}. The manual says which its marks are for.`,
+        wait: warmDip ? 5 : 30,
         items: ['oil.dip', 'oil.waited']
       },
       { id: 'hours', text: 'Hours and date on the filter and in the record.', careful: ['waste'] }

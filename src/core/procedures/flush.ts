@@ -1,6 +1,7 @@
+import { school, schoolSaid } from '../house-rules/rules.ts';
 import { about } from './about.ts';
 import { coolingHandOver } from './hand-over.ts';
-import type { Procedure } from './procedure.ts';
+import type { Procedure, ProcedureStep } from './procedure.ts';
 
 /** Flushing with fresh water (C: common practice; the maker’s manual stands above it). */
 export const flush: Procedure = {
@@ -22,6 +23,23 @@ export const flush: Procedure = {
   steps: (c) => {
     const a = about(c);
     const salt = c.survey.engine.history.water !== 'fresh';
+    const port = school(c.rules, 'flushing') === 'port';
+    const still: ProcedureStep = {
+      id: 'standing',
+      text: port
+        ? 'Hose on the flushing port, engine off, tap half open: ten minutes, until what comes out is clear; not the starter.'
+        : 'Where it cannot run: hose on the flushing port, engine off, ten minutes; not the starter.',
+      because: `${schoolSaid(c.rules, 'flushing')}.${port ? ' The thermostat stays shut: what lies behind it is flushed at the next run.' : ''}`,
+      ...(port ? { wait: 10 } : {}),
+      items: ['cooling.source']
+    };
+    const off: ProcedureStep = {
+      id: 'off',
+      text: `${port ? 'Water off' : 'Off, water off after it'}. Upright until no more drips, turned once by hand its way.`,
+      turns: { way: a.way, from: 'above' },
+      wait: 5
+    };
+    if (port) return [still, off];
     return [
       {
         id: 'safe',
@@ -61,17 +79,8 @@ export const flush: Procedure = {
             }
           ]
         : []),
-      {
-        id: 'off',
-        text: 'Off, water off after it. Upright until no more drips, turned once by hand its way.',
-        turns: { way: a.way, from: 'above' },
-        wait: 5
-      },
-      {
-        id: 'standing',
-        text: 'Where it cannot run: hose on the flushing port, engine off, ten minutes; not the starter.',
-        items: ['cooling.source']
-      }
+      off,
+      still
     ];
   }
 };

@@ -1,3 +1,4 @@
+import { school } from '../house-rules/rules.ts';
 import { about } from './about.ts';
 import { ignitionHandOver } from './hand-over.ts';
 import { wheelOff, wheelOn } from './ignition-steps.ts';
@@ -27,6 +28,13 @@ export const flywheelOff: Procedure = {
       text: 'Key: whole, half sheared, crushed? Slots in wheel and crank: oval?',
       items: ['spark.keyLook'],
       branch: [
+        {
+          seen: 'Lost, or none at hand',
+          then:
+            school(c.rules, 'lostKey') === 'improvised'
+              ? 'One cut from key steel of its section, never harder; dated, and the right one ordered.'
+              : 'Only the right one: it waits for it.'
+        },
         { seen: 'Half sheared', then: 'Renewed; and why: a loose nut, a greasy taper, a propeller strike.' },
         { seen: 'Slot oval', then: 'The wheel or the crank: a specialist says which.', job: 'overhaul' }
       ]

@@ -1,3 +1,4 @@
+import { school } from '../house-rules/rules.ts';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import { drainMinutes } from '../physics/viscosity.ts';
@@ -171,7 +172,7 @@ export function sealSteps(c: Context, where: string, facing: string): ProcedureS
     },
     {
       id: 'seal-out',
-      text: 'Seals pulled by their metal, never levered on shaft or bore. Spring and order noted.',
+      text: `${school(c.rules, 'gearSeals') === 'failed' ? 'The seal that leaked' : 'Every seal that is reached here'} pulled by its metal, never levered on shaft or bore. Spring and order noted.`,
       careful: ['eyes'],
       tools: ['seal puller'],
       takesOff: [`seals at ${where}`]

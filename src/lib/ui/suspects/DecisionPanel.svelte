@@ -3,6 +3,7 @@
   import type { Decision } from '$core/decision/decide.ts';
   import { options, type OptionId } from '$core/record/options.ts';
   import { historyItems } from '$core/engine/profile.ts';
+  import { following } from '$core/stages.ts';
   import { ownersQuestion } from '$core/decision/question.ts';
 
   import { onMount } from 'svelte';
@@ -12,6 +13,7 @@
   import CostChart from './CostChart.svelte';
   import { Deciding } from './deciding.svelte.ts';
   import Options from './Options.svelte';
+  import Ways from './Ways.svelte';
 
   /** Is it worth it: what it may cost, the options, what would change the choice, and the choice itself with its reason. */
   let { first }: { first: Decision } = $props();
@@ -32,7 +34,9 @@
     ['Reserve', d.sums.reserve, 'what such engines usually still hide']
   ] as const);
   const money = ['worth', 'salvage', 'ceiling'] as const;
-  const question = $derived(ownersQuestion(session.survey, d, session.advice, new Date()));
+  const question = $derived(
+    ownersQuestion(session.survey, d, session.advice, following(session.judgement, session.advice).steps, new Date())
+  );
 
   onMount(() => {
     reason = readDraft(`${key}:reason`) ?? '';
@@ -138,6 +142,7 @@
   </div>
   <h3 class="mt-4 mb-2">The options</h3>
   <Options decision={d} {chosen} onchoose={(id) => (picked = id)} />
+  {#if d.ways.length}<Ways ways={d.ways} />{/if}
   <div class="mt-4 grid gap-4 lg:grid-cols-2">
     <div>
       <h3>For the owner, in one paragraph</h3>

@@ -39,6 +39,9 @@
           </select></label
         >
         <p class="mt-1 text-sm">Our default because: {topics[id].why}</p>
+        <a class="plain-link tap text-sm" href="/reference/house-rules/{id}"
+          >Side by side<span class="sr-only">: {topics[id].topic}</span></a
+        >
       </div>
     {/each}
   </div>

@@ -15,7 +15,8 @@ export function surveyOf(e: DemoEngine, now: Date): SurveyFile {
       profile: e.profile,
       history: e.history(start),
       ...(e.manual ? { manual: e.manual } : {}),
-      ...(e.card ? { card: e.card } : {})
+      ...(e.card ? { card: e.card } : {}),
+      ...(e.outings ? { outings: e.outings(start) } : {})
     }
   };
   return withEntries(base, logOf(e, start));

@@ -2,6 +2,7 @@ import type { OptionId } from '../src/core/record/options.ts';
 import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Identity, Profile } from '../src/core/engine/profile.ts';
 import type { Card } from '../src/core/engine/card.ts';
+import type { Engine } from '../src/core/engine/engine.ts';
 import type { Manual } from '../src/core/engine/limits.ts';
 import type { ItemId, ReadingValue, StationId } from '../src/core/stations/items.ts';
 import { placeIds, places, type PlaceId } from '../src/core/stations/look/places.ts';
@@ -20,6 +21,8 @@ export interface DemoEngine {
   readonly history: (start: Date) => History;
   readonly manual?: Manual;
   readonly card?: Card;
+  /** What its owner wrote down in service, by the day it was begun on. */
+  readonly outings?: (start: Date) => Engine['outings'];
   readonly log: (l: Log) => void;
   readonly signedBy?: string;
   /** An assessment of the season before. */

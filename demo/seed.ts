@@ -25,7 +25,8 @@ export function seed(now: Date, o: StoreOptions = {}): void {
       profile: engine.profile,
       history: engine.history(start),
       ...(engine.manual ? { manual: engine.manual } : {}),
-      ...(engine.card ? { card: engine.card } : {})
+      ...(engine.card ? { card: engine.card } : {}),
+      ...(engine.outings ? { outings: engine.outings(start) } : {})
     });
     const engineId = createEngine(facts, 'Ines', at);
     if (engine.earlier) {

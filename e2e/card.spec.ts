@@ -38,3 +38,32 @@ test('a card is taken over from the sister, with its sources; another kind of en
   await page.getByRole('button', { name: 'Lay it beside' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'it is no JSON' })).toBeVisible();
 });
+
+test('the log of an engine that makes oil: told with its interval, one outing more, and that one taken back', async ({
+  page
+}) => {
+  await open(page, 'Fulmar', '/jobs');
+  await page
+    .getByRole('navigation', { name: 'This engine' })
+    .first()
+    .getByRole('link', { name: 'Engine', exact: true })
+    .click();
+  await page.getByRole('link', { name: 'Care and single jobs' }).click();
+  await page.getByRole('link', { name: 'Outings' }).click();
+  await expect(page.getByText(/At idle it makes oil: the level rises .* under load it does not/)).toBeVisible();
+  await expect(page.getByText(/run it warm under load at the end of each outing/)).toBeVisible();
+  await noViolations(page);
+  await page.getByLabel('or it ran about').fill('3 h');
+  await page.getByLabel('Oil after, settled').fill('3/4');
+  await page.getByLabel('Remarks').fill('off the bar, choppy');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByText('10 outings, 26.5 h')).toBeVisible();
+  await expect(page.getByText('off the bar, choppy')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Take back/ })
+    .first()
+    .click();
+  await expect(page.getByText(/Taken back; it stays/)).toBeVisible();
+  await expect(page.getByText('9 outings, 23.5 h')).toBeVisible();
+});

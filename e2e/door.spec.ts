@@ -128,6 +128,14 @@ test('a technician signs with his name; the owner’s address shows that engine 
   expect((await owner.request.get(`${new URL(address).pathname}/record.pdf`)).headers()['content-type']).toBe(
     'application/pdf'
   );
+  await owner.getByLabel('or it ran about').fill('quite long');
+  await owner.getByRole('button', { name: 'Keep' }).click();
+  await expect(owner.getByRole('alert').filter({ hasText: 'does not start with a number' })).toBeVisible();
+  await expect(owner.getByLabel('or it ran about')).toHaveValue('quite long');
+  await owner.getByLabel('or it ran about').fill('2.5 h');
+  await owner.getByRole('button', { name: 'Keep' }).click();
+  await expect(owner.getByText('Kept. The yard sees it too.')).toBeVisible();
+  await expect(owner.getByText(/^Last: .* 2\.5 h\.$/)).toBeVisible();
   const calendar = await owner.request.get(`${new URL(address).pathname}/care.ics`);
   expect(calendar.headers()['content-type']).toContain('text/calendar');
   expect(await calendar.text()).toContain('Swift: ');

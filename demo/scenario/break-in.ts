@@ -1,4 +1,39 @@
+import type { Outing } from '../../src/core/engine/outing.ts';
 import { celsius, mL, type DemoEngine } from '../builder.ts';
+
+/** A harbour launch: a week of idling about, then sent out under load. Days after its assessment, hours, share idling, dips in mm. */
+const launches = [
+  [4, 2.5, 0.75, 5, 9],
+  [7, 3, 0.75, 9, 12],
+  [9, 2, 0.75, 13, 15],
+  [12, 3, 1, 14, 19],
+  [15, 2, 0.75, 19, 9],
+  [20, 2.5, 0.25, 9, 8],
+  [24, 3, 0, 8, 9],
+  [29, 2.5, 0.25, 9, 9],
+  [35, 3, 0, 9, 8]
+] as const;
+
+const outings = (start: Date): Record<string, Outing> =>
+  Object.fromEntries(
+    launches.map(([day, ran, idle, before, after], k): [string, Outing] => [
+      `launch-${k + 1}`,
+      {
+        on: new Date(start.getTime() + day * 864e5).toISOString().slice(0, 10),
+        ran,
+        idle,
+        oilBefore: before / 1000,
+        oilAfter: after / 1000,
+        stream: 'strong',
+        ...(k === 4
+          ? {
+              changed: true as const,
+              remark: 'Over the mark and thin: changed. From now on out of the harbour each time.'
+            }
+          : {})
+      }
+    ])
+  );
 
 /** A rebuilt head on an old leg: broken in by the manual's stages, the first oil change due within days. */
 export const fulmar: DemoEngine = {
@@ -57,6 +92,7 @@ export const fulmar: DemoEngine = {
     submerged: 'no',
     kept: 'mooring'
   }),
+  outings,
   log: (l) =>
     void l
       .madeSafe('off')

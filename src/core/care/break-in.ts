@@ -3,6 +3,7 @@ import { ruleNumber, school, schoolSaid } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import type { ProcedureStep } from '../procedures/procedure.ts';
 import type { Flow } from './flow.ts';
+import { headHoursNow } from './outings.ts';
 
 export interface Stage {
   readonly id: string;
@@ -37,7 +38,7 @@ export const stageAt = (c: Context): Stage | undefined => {
   const meter = known(history.hours);
   // A meter that has counted for another head says nothing of a fitted one.
   const counts = c.survey.assessment.kind !== 'fitted-head' || (meter ?? 0) <= ruleNumber(c.rules, 'firstOil');
-  const hours = known(history.headHours) ?? (counts ? meter : undefined);
+  const hours = known(history.headHours) !== undefined || counts ? headHoursNow(c.survey.engine) : undefined;
   return hours === undefined ? undefined : stagesOf(c).find((s) => hours < s.until);
 };
 

@@ -1,12 +1,9 @@
 import { known } from '../engine/profile.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
+import { outingMeter, type MeterReading } from './outings.ts';
 import { byTime, isAfter, type Instant } from '../units/instant.ts';
 
-/** What the hour meter showed, and when somebody read it. */
-export interface MeterReading {
-  readonly at: Instant;
-  readonly hours: number;
-}
+export type { MeterReading } from './outings.ts';
 
 /** The meter over the years: its readings without slips, and where another meter was fitted. */
 export interface Meter {
@@ -34,7 +31,7 @@ export function meterOf(surveys: readonly SurveyFile[], noted?: readonly MeterRe
   const marked = surveys.flatMap((s) =>
     (s.steps ?? []).flatMap((m) => (m.state === 'done' && m.hours !== undefined ? [{ at: m.at, hours: m.hours }] : []))
   );
-  const all = [...own, ...marked].sort(byTime);
+  const all = [...own, ...(latest ? outingMeter(latest.engine) : []), ...marked].sort(byTime);
   const runs: MeterReading[][] = [];
   all.forEach((r, k) => {
     const run = runs.at(-1);

@@ -4,11 +4,14 @@ import type { Item } from '../items/item.ts';
 import { cardEntrySchema, cardIds } from './card.ts';
 import type { Engine } from './engine.ts';
 import { limitIds, limits, manualValueOf, type LimitId } from './limits.ts';
+import { outingIdSchema, outingSchema } from './outing.ts';
 import { historyItems, identityItems, profileItems } from './profile.ts';
 
 export const factGroups = { identity: identityItems, profile: profileItems, history: historyItems } as const;
 /** The parts of an engine, in the order in which they are written. */
-const engineGroups = ['identity', 'profile', 'history', 'manual', 'card'] as const;
+const engineGroups = ['identity', 'profile', 'history', 'manual', 'card', 'outings'] as const;
+/** What is kept under names of its own, in the order in which it was said. */
+type NamedGroup = 'outings';
 
 export type FactGroup = keyof typeof factGroups;
 
@@ -35,6 +38,7 @@ function valueSchema(path: string): z.ZodMiniType | undefined {
   if (path.startsWith('manual.'))
     return Object.hasOwn(limits, path.slice(7)) ? manualValueOf(path.slice(7) as LimitId) : undefined;
   if (path.startsWith('card.')) return cardEntrySchema(path.slice(5));
+  if (path.startsWith('outings.')) return outingIdSchema.safeParse(path.slice(8)).success ? outingSchema : undefined;
   return factItem(path)?.schema;
 }
 
@@ -59,7 +63,7 @@ export const factSchema = z
     }
   });
 
-const keysOf: Readonly<Record<(typeof engineGroups)[number], readonly string[]>> = {
+const keysOf: Readonly<Record<Exclude<(typeof engineGroups)[number], NamedGroup>, readonly string[]>> = {
   identity: Object.keys(identityItems),
   profile: Object.keys(profileItems),
   history: Object.keys(historyItems),
@@ -77,7 +81,7 @@ export function engineOf(facts: readonly Pick<Fact, 'path' | 'value'>[]): Engine
     else group?.set(fact.path.slice(dot + 1), fact.value);
   }
   // In the order of the definitions, whatever was said first: an engine is written the same way each time.
-  const inOrder = (g: (typeof engineGroups)[number]): object => {
+  const inOrder = (g: keyof typeof keysOf): object => {
     const said = groups.get(g)!;
     return Object.fromEntries(keysOf[g].flatMap((k) => (said.has(k) ? [[k, said.get(k)]] : [])));
   };
@@ -86,7 +90,8 @@ export function engineOf(facts: readonly Pick<Fact, 'path' | 'value'>[]): Engine
     profile: inOrder('profile'),
     history: inOrder('history'),
     manual: inOrder('manual'),
-    ...(groups.get('card')!.size ? { card: inOrder('card') } : {})
+    ...(groups.get('card')!.size ? { card: inOrder('card') } : {}),
+    ...(groups.get('outings')!.size ? { outings: Object.fromEntries(groups.get('outings')!) } : {})
   } as unknown as Engine;
 }
 

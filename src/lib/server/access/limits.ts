@@ -4,11 +4,13 @@ import { RateLimiterMemory } from 'rate-limiter-flexible';
 const limiters = {
   passphrase: new RateLimiterMemory({ points: 6, duration: 60 }),
   pin: new RateLimiterMemory({ points: 5, duration: 300 }),
+  /** Outings that an owner writes down under his address: nobody makes more of them in an hour. */
+  outing: new RateLimiterMemory({ points: 30, duration: 3600 }),
   all: new RateLimiterMemory({ points: 60, duration: 60 })
 } as const;
 
 /** Counts a try; the sentence says how long to wait, nothing when it may be made. */
-export async function tooMany(kind: 'passphrase' | 'pin', whose: string): Promise<string | undefined> {
+export async function tooMany(kind: 'passphrase' | 'pin' | 'outing', whose: string): Promise<string | undefined> {
   try {
     await limiters[kind].consume(whose);
     await limiters.all.consume('all');

@@ -1,8 +1,11 @@
 <script lang="ts">
   import { sayDate } from '$lib/ui/marks/day.ts';
   import { page } from '$app/state';
+  import OutingForm from '$lib/ui/care/OutingForm.svelte';
 
-  let { data } = $props();
+  let { data, form } = $props();
+  const errors = $derived((form && 'errors' in form ? form.errors : {}) as Record<string, string>);
+  const typed = $derived((form && 'typed' in form ? form.typed : {}) as Record<string, string>);
   const parts = $derived(
     data.signed
       ? ([
@@ -64,6 +67,24 @@
       In your own calendar: subscribe to
       <a class="link" href="/o/{page.params.secret}/care.ics">this address</a>; it keeps itself up to date.
     </p>
+  {/if}
+  {#if data.log}
+    <section class="mt-4 space-y-2" aria-label="Outings">
+      {#if data.log.stage}<p><strong>Break-in, at the next outing:</strong> {data.log.stage}</p>{/if}
+      {#if data.log.oil}<p>{data.log.oil.sentence} <strong>{data.log.oil.advice}</strong></p>{/if}
+      {#if form && 'kept' in form}<p class="font-semibold text-success" role="status">
+          Kept. The yard sees it too.
+        </p>{/if}
+      {#key data.entry}<OutingForm name={data.entry} four={data.log.four} action="?/log" {errors} {typed} />{/key}
+      {#if data.log.last.length}
+        <p class="text-sm">
+          Last: {data.log.last
+            .toReversed()
+            .map((o) => `${sayDate(o.on, 'd MMM')}${o.hours === undefined ? '' : ` ${o.hours.toFixed(1)} h`}`)
+            .join(', ')}.
+        </p>
+      {/if}
+    </section>
   {/if}
   <p class="mt-4 text-sm">The maker’s manual and local rules stand above this page.</p>
 </article>

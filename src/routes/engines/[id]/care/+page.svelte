@@ -21,6 +21,7 @@
   </div>
   <div class="flex flex-wrap gap-2">
     <a class="btn btn-outline btn-primary" href="{base}/care/care.ics" download>Into a calendar</a>
+    <a class="btn btn-outline btn-primary" href="{base}/outings">Outings</a>
     <a class="btn btn-outline btn-primary" href="{base}/history">History</a>
     <a class="btn btn-outline btn-primary" href="{base}/tag">Tag to print</a>
   </div>

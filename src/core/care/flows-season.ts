@@ -97,6 +97,22 @@ const tankStep = (c: Context): ProcedureStep => ({
   careful: ['vapour']
 });
 
+/** What the lay-up put into the bores is known to the spring that follows it; else it is asked. */
+function springBores(c: Context): ProcedureStep {
+  const oil = known(c.record.value('plugs.oil'));
+  return {
+    id: 'bores',
+    text:
+      oil !== undefined && oil > 0
+        ? `${say(oil, 'volume', c.units)} of oil were put into each bore: plugs out and turned by hand until no more comes, before any starter.`
+        : oil === 0
+          ? 'No oil was put into the bores: turned by hand, its way, before any starter.'
+          : 'Was oil put into the bores? Plugs out, turned by hand, before any starter.',
+    because: 'Oil does not compress: cranked on it, a rod bends.',
+    items: ['turn.plugs', 'turn.result', 'plugs.oil']
+  };
+}
+
 /** Going into storage and coming out of it, by the kind of engine. */
 export const seasonFlows: readonly Flow[] = [
   {
@@ -183,17 +199,16 @@ export const seasonFlows: readonly Flow[] = [
           text: 'Under the cowl: nests, chewed hoses; bulb and hoses bent.',
           items: ['look.cowl', 'fuel.bulb']
         },
-        {
-          id: 'bores',
-          text: 'Was oil put into the bores? Plugs out, turned by hand, before any starter.',
-          items: ['turn.result', 'plugs.oil']
-        },
+        springBores(c),
         ...(four ? [{ id: 'dip', text: 'Engine oil: two dips that agree.', items: ['oil.dip'] as const }] : []),
         { id: 'gear', text: 'Lower gear plug a crack: what comes first?', items: ['gear.first'] },
         {
           id: 'fuel',
-          text: 'Last year’s fuel out of tank, line and bowl; fresh in.',
-          items: ['fuel.age', 'fuel.tank', 'fuel.line', 'fuel.bowl']
+          text:
+            c.record.value('fuel.stabilised') === 'yes'
+              ? 'It stood with treated fuel: a jar sample first; clear and in one layer it is used up, else all of it out and fresh in.'
+              : 'Last year’s fuel out of tank, line and bowl; fresh in.',
+          items: ['fuel.jar', 'fuel.age', 'fuel.tank', 'fuel.line', 'fuel.bowl']
         },
         { id: 'water', text: 'Cooling water on before it starts.', items: ['cooling.source', 'cooling.impellerAge'] },
         {

@@ -4,7 +4,7 @@ import type { Item } from '../items/item.ts';
 import { cardEntrySchema, cardIds } from './card.ts';
 import type { Engine } from './engine.ts';
 import { limitIds, limits, manualValueOf, type LimitId } from './limits.ts';
-import { outingIdSchema, outingSchema } from './outing.ts';
+import { inWrittenOrder, outingIdSchema, outingSchema, type Outing } from './outing.ts';
 import { historyItems, identityItems, profileItems } from './profile.ts';
 
 export const factGroups = { identity: identityItems, profile: profileItems, history: historyItems } as const;
@@ -91,7 +91,9 @@ export function engineOf(facts: readonly Pick<Fact, 'path' | 'value'>[]): Engine
     history: inOrder('history'),
     manual: inOrder('manual'),
     ...(groups.get('card')!.size ? { card: inOrder('card') } : {}),
-    ...(groups.get('outings')!.size ? { outings: Object.fromEntries(groups.get('outings')!) } : {})
+    ...(groups.get('outings')!.size
+      ? { outings: Object.fromEntries([...groups.get('outings')!].map(([k, o]) => [k, inWrittenOrder(o as Outing)])) }
+      : {})
   } as unknown as Engine;
 }
 

@@ -35,6 +35,12 @@ export const outingSchema = z.strictObject({
 });
 export type Outing = z.infer<typeof outingSchema>;
 
+/** An outing written the same way each time, whatever was entered first. */
+export const inWrittenOrder = (o: Outing): Outing =>
+  Object.fromEntries(
+    (Object.keys(outingSchema.def.shape) as (keyof Outing)[]).flatMap((k) => (o[k] === undefined ? [] : [[k, o[k]]]))
+  ) as Outing;
+
 /** The name of an outing among the facts of an engine. */
 export const outingIdSchema = z.string().check(z.regex(/^[A-Za-z0-9][A-Za-z0-9-]{0,39}$/));
 

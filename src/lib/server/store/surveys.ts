@@ -1,3 +1,4 @@
+import { leftByLayUp } from '../../../core/care/left-by-lay-up.ts';
 import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { caseKindSchema, type CaseKind } from '../../../core/engine/case-kind.ts';
@@ -19,12 +20,16 @@ export interface SurveyHead {
   readonly by: string | null;
 }
 
+/** Begins an assessment; what a lay-up before it left in the engine stands in it from the start. */
 export function createSurvey(engineId: string, kind: CaseKind, by: string, o: StoreOptions = {}): string {
   const id = randomUUID();
+  const before = surveysOf(engineId, o)[0];
+  const left = before ? leftByLayUp(loadSurvey(before.id, o)!.survey, new Date(nowOf(o))) : [];
   dbOf(o)
     .insert(surveys)
     .values({ id, engineId, kind: caseKindSchema.parse(kind), startedAt: nowOf(o), by: by || null, seq: nextSeq })
     .run();
+  for (const r of left) appendEntry(id, { type: 'reading', body: { ...r, id: randomUUID() } }, o);
   forgetEngine(engineId, o);
   return id;
 }

@@ -67,3 +67,17 @@ test('the log of an engine that makes oil: told with its interval, one outing mo
   await expect(page.getByText(/Taken back; it stays/)).toBeVisible();
   await expect(page.getByText('9 outings, 23.5 h')).toBeVisible();
 });
+
+test('an engine beside its sister: what differs is named, hours and care of both', async ({ page }) => {
+  await open(page, 'Knot', '/jobs');
+  await page
+    .getByRole('navigation', { name: 'This engine' })
+    .first()
+    .getByRole('link', { name: 'Engine', exact: true })
+    .click();
+  await page.getByRole('link', { name: 'Beside its sister' }).click();
+  await expect(page.getByText(/Knot is the weaker one: where the head settles/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /Compression, mean of its cylinders/ })).toContainText('The same');
+  await expect(page.getByText('Knot: 700 engine hours')).toBeVisible();
+  await noViolations(page);
+});

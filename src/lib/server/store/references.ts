@@ -4,8 +4,8 @@ import { referenceOf, type ReferenceTest } from '../../../core/stations/compress
 import { Readings } from '../../../core/record/current.ts';
 import type { Earlier, EarlierFlow } from '../../earlier.ts';
 import type { StoreOptions } from './context.ts';
-import { loadEngine } from './engines.ts';
-import { loadSurvey, openSurveys, surveysOf } from './surveys.ts';
+import { twinOf } from './sister.ts';
+import { loadSurvey, surveysOf } from './surveys.ts';
 
 interface Others {
   /** Earlier assessments of this engine, newest first. */
@@ -21,17 +21,7 @@ function othersOf(surveyId: string, o: StoreOptions): Others {
   const before = surveysOf(engineId, o)
     .filter((s) => s.startedAt < startedAt)
     .map((s) => ({ id: s.id, label: `last time, ${s.startedAt.slice(0, 10)}` }));
-  const { identity, profile } = loaded.survey.engine;
-  const side =
-    profile.installation === 'port' ? 'starboard' : profile.installation === 'starboard' ? 'port' : undefined;
-  const sister =
-    side && identity.boat
-      ? openSurveys(o).find((s) => {
-          if (s.engineId === engineId) return false;
-          const other = loadEngine(s.engineId, o);
-          return other.identity.boat === identity.boat && other.profile.installation === side;
-        })
-      : undefined;
+  const sister = twinOf(engineId, o);
   return { before, ...(sister ? { sister: { id: sister.id, label: 'sister engine' } } : {}) };
 }
 

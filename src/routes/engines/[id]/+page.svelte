@@ -105,6 +105,12 @@
         <a class="btn btn-outline btn-primary w-full" href="/engines/{session.engineId}/history">History and trends</a>
       </p>
       <p class="mt-2">
+        <a class="btn btn-outline btn-primary w-full" href="/engines/{session.engineId}/sister">Beside its sister</a>
+      </p>
+      <p class="mt-2">
+        <a class="btn btn-outline btn-primary w-full" href="/engines/{session.engineId}/outings">Outings</a>
+      </p>
+      <p class="mt-2">
         <a class="btn btn-outline btn-primary w-full" href="/engines/{session.engineId}/tag">Tag with its code</a>
       </p>
       <p class="mt-2">

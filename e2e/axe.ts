@@ -11,6 +11,7 @@ export const places = [
   '/bench/tonight',
   '/parts',
   '/care',
+  '/care/fleet',
   '/search?q=oil',
   '/engines/new',
   '/import',

@@ -81,3 +81,18 @@ test('an engine beside its sister: what differs is named, hours and care of both
   await expect(page.getByText('Knot: 700 engine hours')).toBeVisible();
   await noViolations(page);
 });
+
+test('two boats of a school laid up together on a phone: one step for both, then the next', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/care/fleet?owner=Sailing+school');
+  await expect(page.getByRole('heading', { name: 'Lay-up, 2 engines of Sailing school' })).toBeVisible();
+  await noViolations(page);
+  await page.getByRole('button', { name: 'Done for those chosen' }).click();
+  await expect(page.getByRole('alert')).toHaveText('Choose at least one engine.');
+  await page.getByRole('checkbox', { name: 'Dunlin' }).check();
+  await page.getByRole('checkbox', { name: 'Knot' }).check();
+  await page.getByRole('button', { name: 'Done for those chosen' }).click();
+  await expect(page.getByText('Ticked for 2 engines.')).toBeVisible();
+  await expect(page.getByText('Every engine that has this step is through.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Dunlin/ }).getByText('done', { exact: true })).toHaveCount(1);
+});

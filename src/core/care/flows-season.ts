@@ -30,14 +30,26 @@ function stabiliserStep(c: Context): ProcedureStep {
   };
 }
 
-function boreStep(c: Context): ProcedureStep {
-  const { profile } = c.survey.engine;
-  const swept = known(profile.displacement);
-  const n = cylinderCount(profile);
-  const dose = swept && n ? (swept / n) * BORE_OIL.high : undefined;
+const injectedEngine = ({ survey }: Context): boolean =>
+  survey.engine.profile.fuelSystem === 'electronic' || survey.engine.profile.fuelSystem === 'direct';
+
+/** Whether this house puts measured oil into the bores of this engine, instead of spraying it in. */
+export function measuredBores(c: Context): boolean {
   const chosen = school(c.rules, 'boreProtection');
-  const injected = profile.fuelSystem === 'electronic' || profile.fuelSystem === 'direct';
-  const measured = chosen === 'measured' || (chosen === 'manual' && injected);
+  return chosen === 'measured' || (chosen === 'manual' && injectedEngine(c));
+}
+
+/** Oil for each bore, m³, where the manual is silent; nothing where its size is not known. */
+export function boreDose(c: Context): number | undefined {
+  const { profile } = c.survey.engine;
+  const [swept, n] = [known(profile.displacement), cylinderCount(profile)];
+  return swept && n ? (swept / n) * BORE_OIL.high : undefined;
+}
+
+function boreStep(c: Context): ProcedureStep {
+  const dose = boreDose(c);
+  const injected = injectedEngine(c);
+  const measured = measuredBores(c);
   return {
     id: 'bores',
     text: measured

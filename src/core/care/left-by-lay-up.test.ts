@@ -54,6 +54,26 @@ describe('what a lay-up leaves', () => {
     ).toEqual([]);
     expect(leftByLayUp(new Bench(twin, 'neglected').read('plugs.oil', 8e-6).survey, now)).toEqual([]);
   });
+  it('oil that was ticked off without an amount is there all the same, where the house measures it in', () => {
+    const ticked = (school: string): Bench => {
+      const b = new Bench({ ...twin, displacement: 400e-6 }, 'lay-up').done('flow.lay-up.bores');
+      b.survey = { ...b.survey, houseRules: { schools: { boreProtection: school as 'spray' } } };
+      return b;
+    };
+    const left = leftByLayUp(ticked('measured').survey, now);
+    expect(left.map((r) => r.what)).toEqual(['plugs.oil', 'turn.plugs']);
+    expect(left[0]!.value).toBeCloseTo(4e-6, 12);
+    expect(left[0]!.by).toMatch(/amount not noted/);
+    expect(leftByLayUp(ticked('spray').survey, now)).toEqual([]);
+  });
+  it('goes on through the short jobs of a winter, and ends when it was thrown out', () => {
+    const winter = spring(laid());
+    const next = leftByLayUp(winter.survey, now);
+    expect(next.map((r) => r.what)).toContain('plugs.oil');
+    expect(next.every((r) => r.by === winter.survey.readings[0]!.by)).toBe(true);
+    winter.wait(4000).read('turn.plugs', 'out').read('turn.result', 'bumps');
+    expect(leftByLayUp(winter.survey, now).map((r) => r.what)).not.toContain('plugs.oil');
+  });
   it('a lay-up that was a short job counts as one', () => {
     const b = new Bench(twin, 'single-job').read('plugs.oil', 8e-6).done('flow.lay-up');
     expect(leftByLayUp(b.survey, now).map((r) => r.what)).toContain('plugs.oil');

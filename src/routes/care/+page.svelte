@@ -18,7 +18,10 @@
     <h1>Care</h1>
     <p class="text-sm">What falls due on {data.engines} engines, by date and by hours, whichever comes first.</p>
   </div>
-  <a class="btn btn-outline btn-primary" href="/care/care.ics" download>Into a calendar (iCalendar)</a>
+  <div class="flex flex-wrap gap-2">
+    <a class="btn btn-outline btn-primary" href="/care/fleet">Many at once</a>
+    <a class="btn btn-outline btn-primary" href="/care/care.ics" download>Into a calendar (iCalendar)</a>
+  </div>
 </div>
 {#if !data.lines.length}
   <section class="panel p-6">

@@ -20,7 +20,7 @@ export function plugsWhenTurned(c: Context, at: string): 'in' | 'out' | undefine
 }
 
 /** The engine was turned smoothly by hand with the plugs out, or cranked for its compression: what lay in the bores is out. */
-const thrownOut = (c: Context, since: string): boolean =>
+export const thrownOut = (c: Context, since: string): boolean =>
   c.record
     .all('turn.result')
     .some((r) => (r.value === 'free' || r.value === 'bumps') && isAfter(r.at, since) && plugsAt(c, r.at) === 'out') ||

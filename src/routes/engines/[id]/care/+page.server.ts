@@ -1,12 +1,11 @@
 import { careIds } from '$core/care/intervals.ts';
 import { flowById, flows } from '$core/care/flows.ts';
-import { flowMark, flowOf, flowState, type Flow } from '$core/care/flow.ts';
-import { contextOf } from '$core/findings/context.ts';
+import { flowMark } from '$core/care/flow.ts';
 import { parseQuantity } from '$core/units/index.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';
 import { careOf } from '$lib/server/care.ts';
-import { createSurvey, historyOf, loadSurvey, surveysOf } from '$lib/server/store/surveys.ts';
-import { lastRelease } from '$lib/server/store/releases.ts';
+import { surveyFor } from '$lib/server/short-jobs.ts';
+import { historyOf, surveysOf } from '$lib/server/store/surveys.ts';
 import { error, fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -24,26 +23,13 @@ export const load: PageServerLoad = ({ params }) => {
   };
 };
 
-/**
- * The assessment a short job's readings go into: the one under way, the same short job where it was left, else a new one
- * of its own.
- */
-function surveyFor(engineId: string, flow: Flow, by: string): string {
-  const head = surveysOf(engineId)[0];
-  if (!head) error(404, 'There is no such engine.');
-  if (lastRelease(head.id)) return createSurvey(engineId, 'single-job', by);
-  if (head.kind !== 'single-job') return head.id;
-  const { survey } = loadSurvey(head.id)!;
-  const { finished } = flowState(contextOf(survey, new Date(), 'metric'), flow, []);
-  return flowOf(survey) === flow.id && !finished ? head.id : createSurvey(engineId, 'single-job', by);
-}
-
 export const actions: Actions = {
   /** Begins a short job. */
   begin: async ({ params, request, locals }) => {
     const flow = flowById(String((await request.formData()).get('flow') ?? ''));
     if (!flow) return fail(400, { message: 'There is no such job.' });
     const surveyId = surveyFor(params.id, flow, locals.prefs.who);
+    if (!surveyId) error(404, 'There is no such engine.');
     recordEntry(surveyId, 'step', { step: flowMark(flow.id), state: 'open' }, locals.prefs.who);
     redirect(303, `/surveys/${surveyId}/flow/${flow.id}`);
   },

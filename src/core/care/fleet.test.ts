@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../../../test/case.ts';
+import type { Profile } from '../engine/profile.ts';
+import { fleetOf } from './fleet.ts';
+import { flowById } from './flows.ts';
+
+const now = new Date('2026-11-01');
+const layUp = flowById('lay-up')!;
+const member = (engineId: string, profile: Profile, more: (b: Bench) => Bench = (b) => b) => ({
+  engineId,
+  survey: more(new Bench(profile, 'lay-up')).survey
+});
+const two: Profile = {
+  strokes: 'two',
+  cylinders: 2,
+  displacement: 400e-6,
+  fuelSystem: 'carburettor',
+  gearCapacity: 260e-6,
+  plugDrain: 'fitted',
+  plugLevel: 'fitted',
+  plugVent: 'not-fitted'
+};
+const four: Profile = { ...two, strokes: 'four', fuelSystem: 'electronic', sumpWithFilter: 2e-3 };
+
+describe('many engines through one job', () => {
+  it('engine by step: a step is asked of those that have it', () => {
+    const f = fleetOf([member('a', two), member('b', two), member('c', four)], layUp, now, 'metric');
+    const of = (id: string) => f.steps.find((s) => s.id === id)?.of;
+    expect([of('treat'), of('oil'), of('bowl'), of('gear')]).toEqual([3, 1, 2, 3]);
+    expect(f.rows.map((r) => r.steps.has('oil'))).toEqual([false, false, true]);
+  });
+  it('a step that asks another thing of another kind of engine is a line of its own, beside it', () => {
+    const f = fleetOf([member('a', two), member('c', four)], layUp, now, 'metric');
+    const bores = f.steps.filter((s) => s.id === 'bores');
+    expect(bores.map((s) => [s.key, s.of])).toEqual([
+      ['bores', 1],
+      ['bores-2', 1]
+    ]);
+    expect(f.steps.indexOf(bores[1]!)).toBe(f.steps.indexOf(bores[0]!) + 1);
+    // Only what is measured in is needed by the bottle.
+    expect(f.needs.find((n) => n.what === 'oil for the bores')).toMatchObject({ known: 1 });
+  });
+  it('what is ticked is done, by whom, and is no longer needed', () => {
+    const ticked = member('a', two, (b) => b.done('flow.lay-up').done('flow.lay-up.gear'));
+    const f = fleetOf([ticked, member('b', two)], layUp, now, 'metric');
+    expect(f.steps.find((s) => s.id === 'gear')).toMatchObject({ of: 2, done: 1 });
+    expect(f.rows[0]!.steps.get('gear')).toMatchObject({ done: true });
+    expect(f.needs.find((n) => n.what === 'gear oil')!.amount).toBeCloseTo(260e-6, 12);
+  });
+  it('what they need together, and of how many nobody knows', () => {
+    const { gearCapacity: _, plugVent: __, ...bare } = two;
+    const f = fleetOf([member('a', two), member('b', four), member('c', bare)], layUp, now, 'metric');
+    const need = (what: string) => f.needs.find((n) => n.what === what)!;
+    expect(need('gear oil')).toMatchObject({ unknown: 1 });
+    expect(need('gear oil').amount).toBeCloseTo(520e-6, 12);
+    expect(need('plug washers')).toMatchObject({ amount: 4, unknown: 1 });
+    expect(need('engine oil').amount).toBeCloseTo(2e-3, 12);
+    expect(need('oil filters').amount).toBe(1);
+    expect(fleetOf([], layUp, now, 'metric')).toEqual({ rows: [], steps: [], needs: [] });
+  });
+  it('oil in the bores is on the label', () => {
+    const f = fleetOf([member('a', two, (b) => b.read('plugs.oil', 8e-6)), member('b', two)], layUp, now, 'metric');
+    expect(f.rows.map((r) => r.oiled)).toEqual([true, false]);
+  });
+});

@@ -1,0 +1,83 @@
+import { fleetOf, tickSays, type Fleet } from '../../core/care/fleet.ts';
+import { flowMark, type Flow } from '../../core/care/flow.ts';
+import { contextOf } from '../../core/findings/context.ts';
+import { progressOf } from '../../core/procedures/progress.ts';
+import type { System } from '../../core/units/index.ts';
+import { log } from './log.ts';
+import { recordEntry } from './record-entry.ts';
+import { surveyFor } from './short-jobs.ts';
+import { loadEngine } from './store/engines.ts';
+import { loadSurvey, openSurveys } from './store/surveys.ts';
+import type { StoreOptions } from './store/context.ts';
+
+/** So many engines go through a season together at most. */
+const MOST = 200;
+
+/** Owners of the yard with their engines, the one with the most first: a club is found by its name. */
+export function ownersOf(o: StoreOptions = {}): { owner: string; engines: number }[] {
+  const count = new Map<string, number>();
+  for (const { engineId } of openSurveys(o)) {
+    const owner = loadEngine(engineId, o).identity.owner ?? '';
+    if (owner) count.set(owner, (count.get(owner) ?? 0) + 1);
+  }
+  return [...count]
+    .map(([owner, engines]) => ({ owner, engines }))
+    .sort((a, b) => b.engines - a.engines || (a.owner < b.owner ? -1 : 1));
+}
+
+/** The engines of an owner, or of the whole yard, through one short job. One that cannot be read is left out, and logged. */
+export function fleetFor(flow: Flow, owner: string, now: Date, units: System, o: StoreOptions = {}): Fleet {
+  const members = openSurveys(o).flatMap((head) => {
+    try {
+      const survey = loadSurvey(head.id, o)!.survey;
+      return !owner || survey.engine.identity.owner === owner ? [{ engineId: head.engineId, survey }] : [];
+    } catch (err) {
+      log.error({ err, engine: head.engineId }, 'an engine of a fleet could not be read');
+      return [];
+    }
+  });
+  return fleetOf(members.slice(0, MOST), flow, now, units);
+}
+
+export interface Ticked {
+  readonly done: number;
+  /** Tags of engines that were not ticked, each with why. */
+  readonly refused: readonly string[];
+}
+
+/**
+ * Ticks one step for many engines: in each the mark, and what ticking says of it as readings of its own. A hold of one engine refuses
+ * that one and no other; what was ticked already is not ticked again.
+ */
+export function tickForAll(
+  flow: Flow,
+  step: string,
+  engines: readonly string[],
+  by: string,
+  o: StoreOptions = {}
+): Ticked {
+  const refused: string[] = [];
+  let done = 0;
+  for (const engineId of engines.slice(0, MOST)) {
+    const tag = loadEngine(engineId, o).identity.tag ?? 'no tag';
+    const surveyId = surveyFor(engineId, flow, by, o);
+    const survey = surveyId && loadSurvey(surveyId, o)?.survey;
+    if (!surveyId || !survey) {
+      refused.push(`${tag}: this engine is not in the yard any more.`);
+      continue;
+    }
+    const progress = progressOf(contextOf(survey, o.now ?? new Date(), 'metric'), flow);
+    const mine = progress.steps.find((s) => s.step.id === step);
+    if (!mine || mine.done) continue;
+    if (progress.began === undefined) recordEntry(surveyId, 'step', { step: flowMark(flow.id), state: 'open' }, by, o);
+    const why = recordEntry(surveyId, 'step', { step: flowMark(flow.id, step), state: 'done' }, by, o);
+    if (why) refused.push(`${tag}: ${why}`);
+    else {
+      done++;
+      const c = contextOf(survey, o.now ?? new Date(), 'metric');
+      for (const { what, value } of tickSays(c, flow.id, step))
+        recordEntry(surveyId, 'reading', { what, value }, by, o);
+    }
+  }
+  return { done, refused };
+}

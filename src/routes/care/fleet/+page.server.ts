@@ -1,0 +1,35 @@
+import { flowById, flows } from '$core/care/flows.ts';
+import { fleetFor, ownersOf, tickForAll } from '$lib/server/fleet.ts';
+import { error, fail } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ url, locals }) => {
+  const flow = flowById(url.searchParams.get('flow') ?? 'lay-up');
+  if (!flow) error(404, 'There is no such job.');
+  const owner = url.searchParams.get('owner') ?? '';
+  const { rows, steps, needs } = fleetFor(flow, owner, new Date(), locals.prefs.units);
+  const asked = url.searchParams.get('step');
+  return {
+    flow: { id: flow.id, title: flow.title, hazards: flow.hazards },
+    owner,
+    owners: ownersOf(),
+    flows: flows.map(({ id, title }) => ({ id, title })),
+    steps,
+    needs,
+    /** The step at hand: the one asked for, else the first that not everybody is through. */
+    step: (steps.find((s) => s.key === asked) ?? steps.find((s) => s.done < s.of) ?? steps[0])?.key,
+    rows: rows.map(({ steps: of, ...r }) => ({ ...r, steps: Object.fromEntries(of) }))
+  };
+};
+
+export const actions: Actions = {
+  tick: async ({ request, locals }) => {
+    const form = await request.formData();
+    const flow = flowById(String(form.get('flow') ?? ''));
+    const step = String(form.get('step') ?? '');
+    const engines = form.getAll('engine').map(String);
+    if (!flow) return fail(400, { message: 'There is no such job.' });
+    if (!engines.length) return fail(400, { message: 'Choose at least one engine.' });
+    return { ticked: tickForAll(flow, step, [...new Set(engines)], locals.prefs.who) };
+  }
+};

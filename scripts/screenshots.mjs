@@ -30,7 +30,23 @@ const views = [
   ['check-gear-oil', (s) => `${s.Plover}/gear`],
   ['first-run', (s) => `${s.Knot}/run`, { scroll: 'run 1' }],
   ['drowned', (s) => `${s.Eel}/drowned`],
-  ['check-drowned-night', (s) => `${s.Heron}/turn`, { theme: 'night' }],
+  [
+    'outings-night',
+    (s) => `${s.Fulmar}/jobs`,
+    {
+      theme: 'night',
+      act: async (page) => {
+        await page
+          .getByRole('navigation', { name: 'This engine' })
+          .first()
+          .getByRole('link', { name: 'Engine', exact: true })
+          .click();
+        await page.getByRole('link', { name: 'Outings' }).click();
+        await page.getByRole('heading', { name: 'Does it make oil?' }).waitFor();
+        await page.waitForTimeout(600);
+      }
+    }
+  ],
   ['suspects', (s) => `${s.Gannet}/suspects`],
   ['procedure-phone', (s) => `${s.Knot}/work/pump-kit`, { width: 390, height: 844, theme: 'night' }],
   ['check-phone', (s) => `${s.Gannet}/compression`, { width: 390, height: 844 }],

@@ -4,11 +4,11 @@ import { contextOf } from '../../core/findings/context.ts';
 import { progressOf } from '../../core/procedures/progress.ts';
 import type { System } from '../../core/units/index.ts';
 import { log } from './log.ts';
-import { recordEntry } from './record-entry.ts';
+import { recordEntries } from './record-entry.ts';
 import { surveyFor } from './short-jobs.ts';
 import { loadEngine } from './store/engines.ts';
 import { loadSurvey, openSurveys } from './store/surveys.ts';
-import type { StoreOptions } from './store/context.ts';
+import { dbOf, type StoreOptions } from './store/context.ts';
 
 /** So many engines go through a season together at most. */
 const MOST = 200;
@@ -56,9 +56,14 @@ export function tickForAll(
   by: string,
   o: StoreOptions = {}
 ): Ticked {
+  // One commit for all of them: a disk that fails in the middle leaves none half ticked.
+  return dbOf(o).$client.transaction(() => tickEach(flow, step, engines.slice(0, MOST), by, o))();
+}
+
+function tickEach(flow: Flow, step: string, engines: readonly string[], by: string, o: StoreOptions): Ticked {
   const refused: string[] = [];
   let done = 0;
-  for (const engineId of engines.slice(0, MOST)) {
+  for (const engineId of engines) {
     const tag = loadEngine(engineId, o).identity.tag ?? 'no tag';
     const surveyId = surveyFor(engineId, flow, by, o);
     const survey = surveyId && loadSurvey(surveyId, o)?.survey;
@@ -66,18 +71,22 @@ export function tickForAll(
       refused.push(`${tag}: this engine is not in the yard any more.`);
       continue;
     }
-    const progress = progressOf(contextOf(survey, o.now ?? new Date(), 'metric'), flow);
+    const c = contextOf(survey, o.now ?? new Date(), 'metric');
+    const progress = progressOf(c, flow);
     const mine = progress.steps.find((s) => s.step.id === step);
     if (!mine || mine.done) continue;
-    if (progress.began === undefined) recordEntry(surveyId, 'step', { step: flowMark(flow.id), state: 'open' }, by, o);
-    const why = recordEntry(surveyId, 'step', { step: flowMark(flow.id, step), state: 'done' }, by, o);
+    const why = recordEntries(
+      surveyId,
+      [
+        ...(progress.began === undefined ? [['step', { step: flowMark(flow.id), state: 'open' }] as const] : []),
+        ['step', { step: flowMark(flow.id, step), state: 'done' }],
+        ...tickSays(c, flow.id, step).map(({ what, value }) => ['reading', { what, value }] as const)
+      ],
+      by,
+      o
+    );
     if (why) refused.push(`${tag}: ${why}`);
-    else {
-      done++;
-      const c = contextOf(survey, o.now ?? new Date(), 'metric');
-      for (const { what, value } of tickSays(c, flow.id, step))
-        recordEntry(surveyId, 'reading', { what, value }, by, o);
-    }
+    else done++;
   }
   return { done, refused };
 }

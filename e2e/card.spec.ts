@@ -1,4 +1,4 @@
-import { noViolations, open, ready } from './helpers.ts';
+import { noViolations, openEngine, ready } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'card' });
@@ -6,12 +6,7 @@ test.use({ spec: 'card' });
 test('a card is taken over from the sister, with its sources; another kind of engine’s is refused', async ({
   page
 }) => {
-  await open(page, 'Dunlin', '/jobs');
-  await page
-    .getByRole('navigation', { name: 'This engine' })
-    .first()
-    .getByRole('link', { name: 'Engine', exact: true })
-    .click();
+  await openEngine(page, 'Dunlin');
   await page.getByRole('link', { name: /The engine’s card/ }).click();
   await ready(page);
   const sister = page.getByRole('region', { name: 'Same model as Knot: take its card?' });
@@ -42,12 +37,7 @@ test('a card is taken over from the sister, with its sources; another kind of en
 test('the log of an engine that makes oil: told with its interval, one outing more, and that one taken back', async ({
   page
 }) => {
-  await open(page, 'Fulmar', '/jobs');
-  await page
-    .getByRole('navigation', { name: 'This engine' })
-    .first()
-    .getByRole('link', { name: 'Engine', exact: true })
-    .click();
+  await openEngine(page, 'Fulmar');
   await page.getByRole('link', { name: 'Care and single jobs' }).click();
   await page.getByRole('link', { name: 'Outings' }).click();
   await expect(page.getByText(/At idle it makes oil: the level rises .* under load it does not/)).toBeVisible();
@@ -69,12 +59,7 @@ test('the log of an engine that makes oil: told with its interval, one outing mo
 });
 
 test('an engine beside its sister: what differs is named, hours and care of both', async ({ page }) => {
-  await open(page, 'Knot', '/jobs');
-  await page
-    .getByRole('navigation', { name: 'This engine' })
-    .first()
-    .getByRole('link', { name: 'Engine', exact: true })
-    .click();
+  await openEngine(page, 'Knot');
   await page.getByRole('link', { name: 'Beside its sister' }).click();
   await expect(page.getByText(/Knot is the weaker one: where the head settles/)).toBeVisible();
   await expect(page.getByRole('row', { name: /Compression, mean of its cylinders/ })).toContainText('The same');

@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { noViolations, open, ready, saved } from './helpers.ts';
+import { noViolations, open, openEngine, ready, saved } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'door', env: { INDAGA_ACCESS: 'on' } });
@@ -110,12 +110,7 @@ test('a technician signs with his name; the owner’s address shows that engine 
   await page.getByRole('button', { name: 'Sign: ready for service' }).click();
   await expect(page.getByText(/signed by Maud/)).toBeVisible();
 
-  await open(page, 'Swift', '/jobs');
-  await page
-    .getByRole('navigation', { name: 'This engine' })
-    .first()
-    .getByRole('link', { name: 'Engine', exact: true })
-    .click();
+  await openEngine(page, 'Swift');
   await page.getByRole('button', { name: 'Make an address' }).click();
   const address = /http\S+\/o\/[\w-]+/.exec(await page.getByRole('status').filter({ hasText: '/o/' }).innerText())![0];
 

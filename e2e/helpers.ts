@@ -10,6 +10,16 @@ export async function open(page: Page, tag: string, path = ''): Promise<string> 
   return href ?? '';
 }
 
+/** Opens the page of a demo engine, as somebody does who is at work on it. */
+export async function openEngine(page: Page, tag: string): Promise<void> {
+  await open(page, tag, '/jobs');
+  await page
+    .getByRole('navigation', { name: 'This engine' })
+    .first()
+    .getByRole('link', { name: 'Engine', exact: true })
+    .click();
+}
+
 /** Waits until scripts have taken over, so that what is typed is heard. */
 export async function ready(page: Page): Promise<void> {
   await page.locator('html[data-live]').waitFor({ state: 'attached' });

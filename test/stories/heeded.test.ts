@@ -20,6 +20,22 @@ describe('the next step is about what was just found', () => {
     b.read('safe.secured', 'yes');
     expect(urgent()).toBe(false);
   });
+  it('while it runs, lanyard and battery are in; a loose stand is a danger all the same', () => {
+    const b = new Bench(twin)
+      .read('safe.place', 'outdoors')
+      .read('cooling.source', 'tank')
+      .read('run.event', 'start')
+      .read('run.stream', 'strong')
+      .read('safe.lanyard', 'in');
+    const urgent = (): string[] =>
+      b
+        .assessed()
+        .moves.filter((m) => m.class === 1)
+        .map((m) => m.title);
+    expect(urgent()).not.toContain('Make it safe');
+    b.read('safe.secured', 'no');
+    expect(urgent()).toContain('Make it safe');
+  });
   it('nothing at the gear plug: both plugs out; an empty case: the case test before it is filled', () => {
     const b = new Bench(twin).read('safe.secured', 'yes').read('turn.result', 'bumps').read('gear.first', 'nothing');
     expect(b.ids()).toContain('gear.nothing:cannot-tell');

@@ -88,7 +88,9 @@ const beyondLooking = (c: Position['context']): boolean =>
 
 export function makeSafe({ context: c, stations: states }: Position): Move[] {
   const safe = states.find((s) => s.id === 'safe');
-  const bad = safe?.findings.find((f) => f.id === 'safe.open');
+  // While it runs its lanyard and battery are in: that is no danger then, a loose stand or a fouled propeller is.
+  const loose = c.record.value('safe.secured') === 'no' || c.record.value('safe.propeller') === 'fouled';
+  const bad = runningRun(c) && !loose ? undefined : safe?.findings.find((f) => f.id === 'safe.open');
   if (safe && !bad && !['not-looked-at', 'held'].includes(safe.condition)) return [];
   const first = stations.safe.first ?? stations.safe.title;
   const held = safe?.findings.find((f) => f.condition === 'held');

@@ -98,6 +98,21 @@ describe('fuel that burns, and fuel without its oil', () => {
     expect(b.ids()).toContain('fuel.mix:fault');
     expect(b.read('fuel.mix', 100).holds()).toContain('premix');
   });
+  it('a bulb that goes soft slowly strips no carburettor: joints first; fuel that runs does', () => {
+    const of = (value: 'slow' | 'yes'): Bench => new Bench(twin).read('fuel.floods', value);
+    const jobs = (b: Bench): string[] => b.assessed().steps.map((s) => s.id);
+    expect(jobs(of('slow'))).not.toContain('bowl');
+    const asked = of('slow')
+      .assessed()
+      .moves.map((m) => m.title);
+    expect(asked).toContain('Hose and couplings, every joint wiped and watched');
+    expect(jobs(of('yes'))).toContain('bowl');
+  });
+  it('a reason that was tapped is no cause of a drip', () => {
+    const b = new Bench(twin).read('run.leaks', 'fuel').read('run.cause', 'a leak');
+    expect(b.holds()).toContain('fuel-escapes');
+    expect(b.read('run.cause', 'a split hose at the filter, renewed').holds()).not.toContain('fuel-escapes');
+  });
   it('the needle under a hand pump: holds, cannot tell, leaks', () => {
     const pumped = (to: number): string[] =>
       new Bench(twin).read('fuel.needleFrom', 50e3).read('fuel.needleTo', to).read('fuel.needleTime', 1).ids();

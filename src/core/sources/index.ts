@@ -262,6 +262,25 @@ export const constants: readonly Source[] = [
     source: 'Bucket, watch and idle; judged only beside an earlier value or the sister engine'
   },
   {
+    name: 'Needle under a hand pump',
+    value: 'holds up to 3 % lost in a minute, leaks from 10 %',
+    provenance: 'M',
+    source: 'From memory'
+  },
+  {
+    name: 'Premix that nobody runs',
+    value: '1.5 times the fuel to a part of oil that is asked',
+    provenance: 'M',
+    source: 'From memory; without oil it is held whatever the ratio'
+  },
+  {
+    name: 'Oil level by the engine hour',
+    value: 'dips of different days scatter by 1.5 mm, worth six dips; under 0.25 mm an hour is none',
+    provenance: 'M',
+    source:
+      'Slopes within groups and their interval: Gelman et al. 3.2, Abramowitz & Stegun 26.7.5 (P); the scatter from memory'
+  },
+  {
     name: 'Thermostat in a pan',
     value: 'opens within 4 K of its stamp',
     provenance: 'M',

@@ -6,7 +6,7 @@ import type { System } from '../../core/units/index.ts';
 import { log } from './log.ts';
 import { recordEntries } from './record-entry.ts';
 import { surveyFor } from './short-jobs.ts';
-import { loadEngine } from './store/engines.ts';
+import { loadEngine, saidOfAll } from './store/engines.ts';
 import { loadSurvey, openSurveys } from './store/surveys.ts';
 import { dbOf, type StoreOptions } from './store/context.ts';
 
@@ -16,10 +16,8 @@ const MOST = 200;
 /** Owners of the yard with their engines, the one with the most first: a club is found by its name. */
 export function ownersOf(o: StoreOptions = {}): { owner: string; engines: number }[] {
   const count = new Map<string, number>();
-  for (const { engineId } of openSurveys(o)) {
-    const owner = loadEngine(engineId, o).identity.owner ?? '';
-    if (owner) count.set(owner, (count.get(owner) ?? 0) + 1);
-  }
+  for (const owner of saidOfAll('identity.owner', o).values())
+    if (typeof owner === 'string' && owner) count.set(owner, (count.get(owner) ?? 0) + 1);
   return [...count]
     .map(([owner, engines]) => ({ owner, engines }))
     .sort((a, b) => b.engines - a.engines || (a.owner < b.owner ? -1 : 1));
@@ -27,16 +25,17 @@ export function ownersOf(o: StoreOptions = {}): { owner: string; engines: number
 
 /** The engines of an owner, or of the whole yard, through one short job. One that cannot be read is left out, and logged. */
 export function fleetFor(flow: Flow, owner: string, now: Date, units: System, o: StoreOptions = {}): Fleet {
-  const members = openSurveys(o).flatMap((head) => {
+  const owners = owner ? saidOfAll('identity.owner', o) : undefined;
+  const heads = openSurveys(o).filter((h) => !owners || owners.get(h.engineId) === owner);
+  const members = heads.slice(0, MOST).flatMap((head) => {
     try {
-      const survey = loadSurvey(head.id, o)!.survey;
-      return !owner || survey.engine.identity.owner === owner ? [{ engineId: head.engineId, survey }] : [];
+      return [{ engineId: head.engineId, survey: loadSurvey(head.id, o)!.survey }];
     } catch (err) {
       log.error({ err, engine: head.engineId }, 'an engine of a fleet could not be read');
       return [];
     }
   });
-  return fleetOf(members.slice(0, MOST), flow, now, units);
+  return fleetOf(members, flow, now, units);
 }
 
 export interface Ticked {

@@ -14,8 +14,8 @@ import { outingIdSchema, outingStreams, type Outing } from '../../core/engine/ou
 import { contextOf } from '../../core/findings/context.ts';
 import { markGap } from '../../core/stations/oil/position.ts';
 import { parseQuantity, type DimensionName, type System } from '../../core/units/index.ts';
-import { appendFact } from './store/engines.ts';
-import { historyOf } from './store/surveys.ts';
+import { appendFact, loadEngine } from './store/engines.ts';
+import { loadSurvey, surveysOf } from './store/surveys.ts';
 import type { StoreOptions } from './store/context.ts';
 
 export interface OutingsView {
@@ -33,13 +33,14 @@ export interface OutingsView {
 
 /** The log of an engine and what it says. */
 export function outingsOf(engineId: string, now: Date, units: System, o: StoreOptions = {}): OutingsView | undefined {
-  const survey = historyOf(engineId, o).at(-1);
-  if (!survey) return undefined;
+  const head = surveysOf(engineId, o)[0];
+  if (!head) return undefined;
+  const { survey } = loadSurvey(head.id, o)!;
   const c = contextOf(survey, now, units);
   const list = loggedOutings(survey.engine);
   const four = survey.engine.profile.strokes === 'four';
   // Only where the log itself tells: hours noted long ago are no state of today.
-  const head = outingMeter(survey.engine).length ? headHoursNow(survey.engine) : undefined;
+  const headHours = outingMeter(survey.engine).length ? headHoursNow(survey.engine) : undefined;
   const fresh = survey.assessment.kind === 'new-engine' || survey.assessment.kind === 'fitted-head';
   const stage = fresh ? stageAt(c)?.text : undefined;
   return {
@@ -47,7 +48,7 @@ export function outingsOf(engineId: string, now: Date, units: System, o: StoreOp
     totals: totalsOf(list),
     gap: markGap(c),
     four,
-    ...(head === undefined ? {} : { headHours: head }),
+    ...(headHours === undefined ? {} : { headHours }),
     ...(four ? { oil: makingOil(c) } : {}),
     ...(stage ? { stage } : {})
   };
@@ -139,8 +140,7 @@ export function keepOuting(
 
 /** Takes an outing back: it was a slip, or of the sister. The entry stays in the history of the engine. */
 export function takeBackOuting(engineId: string, id: string, by: string, now: Date, o: StoreOptions = {}): boolean {
-  const survey = historyOf(engineId, o).at(-1);
-  if (!survey || !Object.hasOwn(survey.engine.outings ?? {}, id)) return false;
+  if (!Object.hasOwn(loadEngine(engineId, o).outings ?? {}, id)) return false;
   appendFact(
     engineId,
     factSchema.parse({

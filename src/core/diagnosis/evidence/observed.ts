@@ -64,15 +64,20 @@ export function wordOf(
   return { value: value as string | readonly string[], at: r.at };
 }
 
-/** A sign read from words: there when any of its answers was given, not there when another was. */
+/** A sign read from words: there when any of its answers was given, not there when another was; nothing where it is left open. */
 export function fromWords(
   c: Context,
-  reads: readonly { readonly item: string; readonly present: readonly string[] }[],
+  reads: readonly {
+    readonly item: string;
+    readonly present: readonly string[];
+    readonly open?: readonly string[] | undefined;
+  }[],
   cylinder: number | undefined
 ): Observed | undefined {
-  const answers = reads.flatMap(({ item, present }) => {
+  const answers = reads.flatMap(({ item, present, open }) => {
     const w = wordOf(c, item as ItemId, cylinder);
-    return w ? [{ at: w.at, there: [w.value].flat().some((v) => present.includes(v as string)) }] : [];
+    const settled = w && ![w.value].flat().every((v) => open?.includes(v as string) ?? false);
+    return w && settled ? [{ at: w.at, there: [w.value].flat().some((v) => present.includes(v as string)) }] : [];
   });
   if (!answers.length) return undefined;
   const there = answers.filter((a) => a.there);

@@ -70,9 +70,15 @@ export const signSchema = z.strictObject({
   /** P(sign | none of the causes known here). */
   leak: z.number().check(z.gte(0.001), z.lte(0.5)),
   per: z.optional(z.literal('cylinder')),
-  /** Answers that say it is there; any other answer but "unknown" says it is not. */
+  /** Answers that say it is there, and those that leave it open; any other answer but "unknown" says it is not. */
   reads: z.optional(
-    z.array(z.strictObject({ item: z.enum(itemIds as [string, ...string[]]), present: z.array(z.string()) }))
+    z.array(
+      z.strictObject({
+        item: z.enum(itemIds as [string, ...string[]]),
+        present: z.array(z.string()),
+        open: z.optional(z.array(z.string()))
+      })
+    )
   ),
   /** Findings, by their ids without the cylinder, that say the same: what they ask for next is answered once the cause of the sign is established. */
   findings: z.optional(z.array(z.string())),

@@ -113,7 +113,8 @@ export const fuelSigns: readonly SignKind[] = [
     present: 'it floods with the bulb firm',
     absent: 'the needle holds',
     leak: 0.005,
-    reads: [{ item: 'fuel.floods', present: ['yes', 'slow'] }],
+    // A bulb that goes soft slowly may be a joint as well: no needle is convicted by it, none acquitted.
+    reads: [{ item: 'fuel.floods', present: ['yes'], open: ['slow'] }],
     findings: ['fuel.floods'],
     fits: carburettor
   },

@@ -1,5 +1,6 @@
 import type { Context } from '../../findings/context.ts';
-import { latestAt, isAfter, type Instant } from '../../units/instant.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
+import { causeAt } from '../run/symptoms.ts';
 import type { ItemId } from '../items.ts';
 
 interface Escape {
@@ -21,8 +22,7 @@ function drippedAt(c: Context): Instant | undefined {
   const told = c.record.all('run.leaks').filter((r) => r.value !== 'unknown');
   const last = told.findLast((r) => r.value === 'fuel');
   if (!last) return undefined;
-  const cause = latestAt(c.record.all('run.cause').filter((r) => typeof r.value === 'string' && r.value.trim() !== ''));
-  const since = [cause, ...c.worked('fuel'), ...c.worked('look')].some((at) => at !== '' && !isAfter(last.at, at));
+  const since = [causeAt(c), ...c.worked('fuel'), ...c.worked('look')].some((at) => at !== '' && !isAfter(last.at, at));
   return since ? undefined : last.at;
 }
 

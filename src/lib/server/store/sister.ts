@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { dbOf, type StoreOptions } from './context.ts';
-import { loadEngine } from './engines.ts';
+import { loadEngine, saidOfAll } from './engines.ts';
 import { ofModel } from './models.ts';
 import { openSurveys, surveysOf, type SurveyHead } from './surveys.ts';
 
@@ -10,11 +10,10 @@ export function twinOf(engineId: string, o: StoreOptions = {}): SurveyHead | und
   const side =
     profile.installation === 'port' ? 'starboard' : profile.installation === 'starboard' ? 'port' : undefined;
   if (!side || !identity.boat) return undefined;
-  return openSurveys(o).find((s) => {
-    if (s.engineId === engineId) return false;
-    const other = loadEngine(s.engineId, o);
-    return other.identity.boat === identity.boat && other.profile.installation === side;
-  });
+  const [boats, sides] = [saidOfAll('identity.boat', o), saidOfAll('profile.installation', o)];
+  return openSurveys(o).find(
+    (s) => s.engineId !== engineId && boats.get(s.engineId) === identity.boat && sides.get(s.engineId) === side
+  );
 }
 
 export interface Sister {

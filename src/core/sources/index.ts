@@ -262,14 +262,8 @@ export const constants: readonly Source[] = [
     source: 'Bucket, watch and idle; judged only beside an earlier value or the sister engine'
   },
   {
-    name: 'Needle under a hand pump',
-    value: 'holds up to 3 % lost in a minute, leaks from 10 %',
-    provenance: 'M',
-    source: 'From memory'
-  },
-  {
-    name: 'Premix that nobody runs',
-    value: '1.5 times the fuel to a part of oil that is asked',
+    name: 'Needle under a hand pump; premix that is held',
+    value: 'holds up to 3 % lost in a minute, leaks from 10 %; 1.5 times the fuel to a part of oil that is asked',
     provenance: 'M',
     source: 'From memory; without oil it is held whatever the ratio'
   },

@@ -81,6 +81,12 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['start'],
     because: /No water is ready; a dry impeller/
   },
+  pump: {
+    raise: [read('cooling.missing', 2)],
+    meet: [[read('cooling.assembled', 'yes')]],
+    blocks: ['start'],
+    because: /Vanes are missing/
+  },
   fuel: {
     raise: [read('fuel.jar', 'dark')],
     meet: [

@@ -3,6 +3,7 @@ import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
+import { crankedAt } from '../stations/plugs/analyse.ts';
 import { boreWork } from '../stations/compression/measure.ts';
 import { ruleNumber, school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
@@ -178,6 +179,12 @@ export const headAsks: Asks = {
       ...look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
         needs: 'crank'
       }),
+      // What was said of the starter before it turned so slowly is no answer to that.
+      open: (c) =>
+        !starterTests(c).some((what) => {
+          const last = c.record.last(what);
+          return last && isAfter(last.at, crankedAt(c)?.at);
+        }),
       items: (c) => [...starterTests(c), 'plugs.volts']
     }
   ],
@@ -224,6 +231,7 @@ export const headAsks: Asks = {
     }),
     again(', bores dry', { only: ['cannot-tell'] })
   ],
+  'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
   'compression.neighbours': [leakDown],
   'compression.wet': [lashIfValves, leakDown],
   'compression.figure': [oilAll, leakDown],

@@ -1,6 +1,7 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import { isSlow } from '../stations/spark/measure.ts';
 import { isolation } from '../stations/spark/isolation.ts';
+import { windingIds, windings } from '../stations/spark/windings.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
@@ -107,20 +108,23 @@ export const sparkAsks: Asks = {
   'spark.stray-lead': [job('lead')],
   'spark.stray-cap': [job('lead')],
   'spark.unsteady': [repeat('Spark again, watched for a minute', 'spark', 3, { items: ['spark.steady'] })],
-  'spark.primary': [
-    repeat('Coil resistance again, leads touched together first', 'spark', 3, {
-      only: ['cannot-tell'],
-      items: ['spark.primary', 'spark.secondary']
-    }),
-    job('coil', { only: ['fault'] })
-  ],
-  'spark.secondary': [
-    repeat('Coil resistance again, leads touched together first', 'spark', 3, {
-      only: ['cannot-tell'],
-      items: ['spark.primary', 'spark.secondary']
-    }),
-    job('coil', { only: ['fault'] })
-  ],
+  ...Object.fromEntries(
+    windingIds.map((winding) => [
+      `spark.${winding}`,
+      [
+        repeat(
+          (_, f) => `Resistance of the ${windings[winding].label}${at(f)} again, leads touched together first`,
+          'spark',
+          3,
+          {
+            only: ['cannot-tell'],
+            items: [`spark.${winding}` as const]
+          }
+        ),
+        job('coil', { only: ['fault'] })
+      ]
+    ])
+  ),
   'spark.points': [job('points')],
   'spark.points-gap': [job('points')]
 };

@@ -1,6 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { unmended } from '../findings/unmended.ts';
 import { sources } from '../stations/cooling/source.ts';
+import { pumpBroken } from '../stations/cooling/pump.ts';
 import { fuelAge, oldFuelIn, watered } from '../stations/fuel/age.ts';
 import { fuelEscapes } from '../stations/fuel/escapes.ts';
 import { oilStarved } from '../stations/fuel/mixture.ts';
@@ -84,6 +85,24 @@ export const startRules: readonly HoldRule[] = [
       }
     ],
     standing: (c) => c.record.value('cooling.source') === undefined
+  },
+  {
+    id: 'pump',
+    title: 'The water pump is known not to pump: no start of any length',
+    blocks: ['start'],
+    curedBy: ['pump'],
+    raised: (c) => {
+      const list = pumpBroken(c);
+      return list.length ? `${list.join('. ')}.` : undefined;
+    },
+    needs: () => [
+      {
+        text: 'renewed or put together anew, and it pumps in the drill test',
+        done: false,
+        station: 'cooling',
+        items: ['cooling.drill', 'cooling.assembled']
+      }
+    ]
   },
   {
     id: 'fuel',

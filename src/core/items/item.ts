@@ -43,10 +43,12 @@ interface Common {
   /** Measured while work is done, where a procedure asks for it: the form of its check leaves it out until it was read. */
   readonly inWork?: true;
   /**
-   * Answers that do not go away by themselves. A better one after it, with nothing done between, contradicts it: `undoneBy` are the
-   * items whose readings are that work, beside the jobs.
+   * What does not go away by itself: these answers, or a figure over or at most one. A better one after it, with nothing done between,
+   * contradicts it: `undoneBy` are the items whose readings are that work, beside the jobs.
    */
-  readonly stays?: { readonly answers: readonly string[]; readonly undoneBy?: readonly string[] };
+  readonly stays?: (
+    { readonly answers: readonly string[] } | { readonly over: number } | { readonly atMost: number }
+  ) & { readonly undoneBy?: readonly string[] };
   /** Asked of these engines only; of all where it is left out. What was read is never hidden. */
   readonly when?: (p: AskedEngine) => boolean;
 }
@@ -72,8 +74,11 @@ const optionsOf = (labels: Labels): Option[] =>
   );
 
 /** Whether an answer is one that does not go away by itself. */
-export const staysTold = (item: Pick<Item, 'stays'>, value: unknown): boolean =>
-  [value].flat().some((v) => item.stays?.answers.includes(String(v)));
+export function staysTold({ stays }: Pick<Item, 'stays'>, value: unknown): boolean {
+  if (!stays) return false;
+  if ('answers' in stays) return [value].flat().some((v) => stays.answers.includes(String(v)));
+  return typeof value === 'number' && ('over' in stays ? value > stays.over : value <= stays.atMost);
+}
 
 /** One of several words; "unknown" is always among them, "not fitted" where the part may be absent. */
 export function choice<const O extends Labels>(o: Common & { options: O }): Item<Extract<keyof O, string> | 'unknown'>;

@@ -37,6 +37,7 @@ export const cooling = {
     consumables: ['O-ring grease'],
     minutes: 60,
     hazards: ['leg', 'eyes'],
+    renews: ['cooling.missing', 'cooling.bush', 'cooling.housing', 'cooling.drill'],
     proof: { station: 'cooling', text: 'pump opened, vanes and housing good; stream strong' },
     opens: ['leg'],
     uses: ['stand'],

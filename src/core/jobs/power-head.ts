@@ -16,6 +16,7 @@ export const powerHead = {
       'compression.adapter',
       'compression.adapter-size',
       'compression.falls',
+      'compression.scatter',
       'compression.bores',
       'compression.missing'
     ],

@@ -63,7 +63,8 @@ export function before(p: Position): Move[] {
       minutes: 5,
       because: dead.sentence
     });
-  else if (!dead && !ran && !inVain(p))
+  // What a run showed is cured first, and then it is run again.
+  else if (!dead && !ran && !inVain(p) && !running.some((s) => s.id === 'run-again'))
     out.push({
       kind: 'look',
       class: 9,

@@ -7,9 +7,10 @@ import { judgedBy } from '../../findings/limit.ts';
 import { absolute } from '../../stations/compression/absolute.ts';
 import { kindRange } from '../../stations/compression/ceiling.ts';
 import { tightOnes } from '../../stations/compression/analyse.ts';
-import { compare, compareAll, type Comparison } from '../../stations/compression/compare.ts';
+import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows } from '../../stations/compression/leakdown.ts';
+import { NO_LASH } from '../../stations/compression/readings.ts';
 import { soakedAt } from '../../stations/compression/measure.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
@@ -47,7 +48,7 @@ export function deficitLikelihood(deficit: number, u: number): readonly [number,
 function againstFigure(c: Context, found: Comparison): readonly [number, number] | undefined {
   const figure = judgedBy(c, 'compression.figure');
   const a = absolute(c, found);
-  const best = Math.max(...found.rows.map((r) => r.mean));
+  const best = Math.max(...comparedRows(found).map((r) => r.mean));
   if (figure) return deficitLikelihood(1 - best / figure.value, Math.hypot(0.04, a.gauge / figure.value));
   if (!a.strokes) return undefined;
   const floor = kindRange[a.strokes][0];
@@ -62,14 +63,15 @@ const answered = (at: string): Observed => leaning(1, 1, at);
 const low: Measure = (c, cylinder) => {
   const found = compare(c);
   const row = found?.rows.find((r) => r.cylinder === cylinder);
-  if (!found || !row) return undefined;
+  // Readings that do not agree with one another say nothing until one of them is repeated.
+  if (!found || !row || row.scattered) return undefined;
   if (tightOnes(c).has(row.cylinder)) return answered(latest(c));
   if (found.rows.length === 1) {
     if (cylindersOf(c).length > 1) return undefined;
     const l = againstFigure(c, found);
     return l && leaning(l[0], l[1], latest(c));
   }
-  const best = Math.max(...found.rows.map((r) => r.mean));
+  const best = Math.max(...comparedRows(found).map((r) => r.mean));
   if (best <= 0) return undefined;
   const [p, q] = deficitLikelihood(1 - row.mean / best, (1.4 * row.u) / best);
   return leaning(p, q, latest(c));
@@ -80,7 +82,7 @@ const lowAll: Measure = (c) => {
   // Read with the throttle shut only: low they are, and the throttle alone explains it.
   const shut = found ? undefined : compareAll(c)?.voided.findLast((v) => v.why === 'throttle');
   if (shut) return leaning(1, 0.35, shut.test.at);
-  if (!found || found.rows.length < 2) return undefined;
+  if (!found || found.rows.length < 2 || comparedRows(found).some((r) => r.scattered)) return undefined;
   const tight = tightOnes(c);
   if (found.rows.every((r) => tight.has(r.cylinder))) return answered(latest(c));
   const l = againstFigure(c, found);
@@ -146,7 +148,7 @@ const wet: Measure = (c, cylinder) => {
   const mine = found?.wet.find((w) => w.cylinder === cylinder);
   const dry = found?.rows.find((r) => r.cylinder === cylinder);
   // Oil beside a dry reading that is still doubted says nothing: both may be of the one slip.
-  if (!found || !mine || !dry || (dry.low && dry.readings.length < 2)) return undefined;
+  if (!found || !mine || !dry || dry.scattered || (dry.low && dry.readings.length < 2)) return undefined;
   const { verdict, oil } = judgeWet(c, dry, mine);
   if (!oil || verdict === 'lower') return undefined;
   // What the oil's own volume does not explain, against what readings and dose may be off.
@@ -203,7 +205,7 @@ const lash: Measure = (c, cylinder) => {
   const values = (['lashIn', 'lashEx'] as const).map((k) => known(ofThisPart(c, `compression.${k}`, cylinder)));
   if (values.every((v) => v === undefined)) return undefined;
   return seen(
-    values.some((v) => v !== undefined && v <= 0.01e-3),
+    values.some((v) => v !== undefined && v <= NO_LASH),
     latestAt([...c.record.all('compression.lashIn'), ...c.record.all('compression.lashEx')])
   );
 };

@@ -85,7 +85,7 @@ const mix: Measure = (c) => {
 const vacuumAt = (c: Context): string => lastOf(c, 'fuel.vacuumSpeed', 'fuel.vacuumPortable', 'fuel.vacuumOpen');
 const vacuum: Measure = (c) => {
   const read = lineVacuum(c);
-  if (read?.own === undefined) return undefined;
+  if (read?.own === undefined || read.verdict === 'contradicted') return undefined;
   // At idle a low figure says nothing: a blockage shows at speed.
   return past(read.own, read.limit.value, VACUUM_GAUGE, vacuumAt(c), read.atSpeed ? {} : { least: 0 });
 };
@@ -242,11 +242,11 @@ const oilFuel: Measure = (c) => {
 /** Only what was read at speed says whether it charges. */
 const charge: Measure = (c) => {
   const last = charging(c).findLast((x) => x.verdict !== 'cannot-tell' && x.rpm !== undefined);
-  return last && past(-last.volts, -CHARGING.low, 0.15, last.at);
+  return last && past(-last.each, -CHARGING.low, 0.15, last.at);
 };
 const overcharge: Measure = (c) => {
   const last = charging(c).at(-1);
-  return last && past(last.volts, CHARGING.high, 0.15, last.at);
+  return last && past(last.each, CHARGING.high, 0.15, last.at);
 };
 
 /** Metal that has been explained points to nothing any more. */

@@ -1,8 +1,8 @@
 import { sparkSeen } from '../../stations/spark/seen.ts';
-import { latestAt } from '../../units/instant.ts';
-import { known } from '../../engine/profile.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
+import { pointsSeen, POINTS_OHMS } from '../../stations/spark/measured.ts';
 import { crankedAt, dryAfterStart, SLOW_CRANKING } from '../../stations/plugs/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
 import { plugsWhenTurned } from '../../stations/turn/plugs-out.ts';
@@ -42,7 +42,19 @@ const feel =
 const bumps: Measure = (c) => {
   const r = c.record.last('turn.bumps');
   const expected = expectedBumps(c.survey.engine.profile.strokes, cylindersOf(c).length || undefined);
-  return r && typeof r.value === 'number' && expected !== undefined ? seen(r.value < expected, r.at) : undefined;
+  // With the plugs out nothing is felt, whatever was counted.
+  if (!r || typeof r.value !== 'number' || expected === undefined || plugsWhenTurned(c, r.at) !== 'in')
+    return undefined;
+  // Cylinders that rise together are felt as one: fewer leans, none tells.
+  return r.value === 0 || r.value >= expected ? seen(r.value < expected, r.at) : leaning(1, 0.3, r.at);
+};
+
+/** Free with the leg off: of an engine that was locked. */
+const legFrees: Measure = (c) => {
+  const w = wordOf(c, 'turn.lockLeg');
+  const turns = c.record.all('turn.result').filter((r) => r.value !== 'unknown');
+  const everLocked = !turns.length || turns.some((r) => r.value === 'locked');
+  return w && everLocked ? seen(w.value === 'free', w.at) : undefined;
 };
 
 const depth: Measure = (c, cylinder) => {
@@ -68,14 +80,12 @@ const volts: Measure = (c) => {
   return past(-Math.min(...all.map((x) => x.v)), -ownLimits.weakVolts, 0.15, latestAt(all));
 };
 
+/** The speed as it was measured, unless the starter was looked at after that. */
 const crankSpeed: Measure = (c) => {
   const w = wordOf(c, 'plugs.starterCircuit');
-  const r = c.record.last('plugs.rpm');
-  const rpm = known(r?.value as number | undefined);
-  if (rpm !== undefined) return past(-rpm, -SLOW_CRANKING, 15, r!.at);
-  if (w && w.value !== 'nothing') return seen(w.value === 'slow', w.at);
   const noted = crankedAt(c);
-  return noted && past(-noted.rpm, -SLOW_CRANKING, 15, noted.at);
+  if (noted && !(w && isAfter(w.at, noted.at))) return past(-noted.rpm, -SLOW_CRANKING, 15, noted.at);
+  return w && w.value !== 'nothing' ? seen(w.value === 'slow', w.at) : undefined;
 };
 
 /** What speaks for the spark of each cylinder: by the best method, not by the last look. */
@@ -131,11 +141,14 @@ const inSun: Measure = (c) => {
 };
 
 const oxidised: Measure = (c, cylinder) => {
-  const look = wordOf(c, 'spark.pointsLook', cylinder);
-  const ohms = c.record.last('spark.pointsOhms', cylinder);
-  if (look) return seen(look.value === 'grey' || look.value === 'oily', look.at);
-  // Closed points above 0.2 Ω are oxidised (M).
-  return ohms && typeof ohms.value === 'number' ? seen(ohms.value > 0.2, ohms.at) : undefined;
+  if (cylinder === undefined) return undefined;
+  const { ohms, look } = pointsSeen(c, cylinder);
+  const at = latestAt(
+    (['spark.pointsLook', 'spark.pointsOhms'] as const).flatMap((what) => c.record.last(what, cylinder) ?? [])
+  );
+  // A meter says more than the eye, and a tenth of an ohm is what its leads are off by.
+  if (ohms !== undefined) return past(ohms, POINTS_OHMS, 0.05, at);
+  return look === undefined || look === 'unknown' ? undefined : seen(look === 'grey' || look === 'oily', at);
 };
 
 /** What a station has already judged, any of several findings. */
@@ -194,6 +207,7 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   'turn-stiff': turned('stiff'),
   'turn-gritty': (c, k, found) => (roughOutside(c) ? undefined : turned('gritty')(c, k, found)),
   'rough-leg': roughLeg,
+  'leg-frees': legFrees,
   'rough-head': roughHead,
   'lead-damaged': damaged('lead'),
   'coil-damaged': damaged('coil'),

@@ -89,7 +89,7 @@ export const turnSigns: readonly SignKind[] = [
     present: 'it comes free with the leg off',
     absent: 'still locked with the leg off',
     leak: 0.005,
-    reads: [{ item: 'turn.lockLeg', present: ['free'] }]
+    measured: 'leg-frees'
   },
   {
     id: 'depth-low',

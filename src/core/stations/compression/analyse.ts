@@ -1,4 +1,3 @@
-import { PSI } from '../../units/factors.ts';
 import { neighbours } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
@@ -68,6 +67,15 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
           ? [{ kind: 'falls', repeat: true, cylinder, condition, values: { series: [test.needle ?? []] } }]
           : []
     ),
+    ...found.rows
+      .filter((r) => r.scattered)
+      .map(({ cylinder, readings }): TestFact => ({
+        kind: 'scatter',
+        repeat: true,
+        cylinder,
+        condition,
+        values: { readings, share: found.limit.value }
+      })),
     ...(chamber !== undefined && adapter >= chamber
       ? [{ kind: 'adapter-size', condition, values: { adapter, chamber } } as const]
       : []),
@@ -83,7 +91,7 @@ const when = (is: boolean, fact: TestFact): TestFact[] => (is ? [fact] : []);
 /** Cylinders that read more than such an engine gives: once, the reading is doubted; again, there is something in it. */
 const highFacts = (c: Context, { rows }: Comparison): TestFact[] =>
   rows
-    .filter((r) => r.high)
+    .filter((r) => r.high && !r.scattered)
     .map(({ cylinder, mean, readings }) => ({
       kind: 'high',
       cylinder,
@@ -96,7 +104,7 @@ const highFacts = (c: Context, { rows }: Comparison): TestFact[] =>
 function between(c: Context, found: Comparison): TestFact[] {
   const { spread, overLimit, alike, limit, order } = found;
   const rows = comparedRows(found);
-  if (!spread || overLimit === undefined || alike === undefined) return [];
+  if (!spread || overLimit === undefined || alike === undefined || rows.some((r) => r.scattered)) return [];
   const best = rows.reduce((a, b) => (b.mean > a.mean ? b : a));
   const lowest = rows.reduce((a, b) => (b.mean < a.mean ? b : a));
   const gap = { lowest: lowest.cylinder, best: best.cylinder, gap: best.mean - lowest.mean };
@@ -105,7 +113,8 @@ function between(c: Context, found: Comparison): TestFact[] {
   if (order?.confounded) return [{ kind: 'order', repeat: true, condition: 'cannot-tell', values: gap, limit }];
   if (overLimit <= 1 - DOUBT) return [{ kind: 'spread', repeat: true, condition: 'cannot-tell', values: gap, limit }];
   const low = rows.filter((r) => r.low);
-  return [...(low.length ? low : [lowest]).map((r) => lowCylinder(c, found, r, best)), ...neighboursLow(c, found, low)];
+  const lows = (low.length ? low : [lowest]).map((r) => lowCylinder(c, found, r, best));
+  return [...lows, ...neighboursLow(c, found, lows)];
 }
 
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
@@ -150,23 +159,21 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
   };
 }
 
-function neighboursLow(c: Context, found: Comparison, rows: readonly Row[]): TestFact[] {
-  const low = rows.map((r) => r.cylinder);
-  const repeated = rows.every((r) => r.readings.length > 1);
-  return neighbours(c.survey.engine.profile, cylindersOf(c).length)
-    .filter(([a, b]) => low.includes(a) && low.includes(b))
-    .map((pair) => ({
-      kind: 'neighbours',
-      condition: repeated ? 'fault' : 'watch',
-      values: { pair },
-      limit: found.limit
-    }));
+/** Two that adjoin and are both low: no surer than the less sure of the two, and nothing of the gasket where air proved one tight. */
+function neighboursLow(c: Context, found: Comparison, lows: readonly TestFact[]): TestFact[] {
+  const of = (cylinder: number): TestFact | undefined => lows.find((f) => f.kind === 'low' && f.cylinder === cylinder);
+  return neighbours(c.survey.engine.profile, cylindersOf(c).length).flatMap(([a, b]): TestFact[] => {
+    const pair = [of(a), of(b)];
+    if (!pair.every((f) => f !== undefined)) return [];
+    const condition = pair.every((f) => f.condition === 'fault') ? 'fault' : 'watch';
+    return [{ kind: 'neighbours', condition, values: { pair: [a, b] }, limit: found.limit }];
+  });
 }
 
 /** The best of them against this engine's own figure, or the range of its kind, which only opens a question. */
 function against(c: Context, found: Comparison): TestFact[] {
-  // Too high to be of the engine alone: it proves nothing.
-  if (found.rows.every((r) => r.high)) return [];
+  // Too high to be of the engine alone, or at odds with itself: it proves nothing.
+  if (found.rows.every((r) => r.high || r.scattered)) return [];
   const abs = absolute(c, found);
   const { best, lowest, gauge, ambient, altitudeKnown } = abs;
   const figure = judgedBy(c, 'compression.figure');
@@ -199,7 +206,7 @@ function against(c: Context, found: Comparison): TestFact[] {
   if (judged + gauge >= asked.floor) {
     // Oil seals and takes up room: what an oiled bore reaches, the dry one may not.
     if (found.conditions.bores === 'oiled') return [{ kind: 'oiled', condition: 'cannot-tell', values }];
-    const all = !found.missing.length && (figure || found.rows.length === 1);
+    const all = !found.missing.length && !found.rows.some((r) => r.scattered) && (figure || found.rows.length === 1);
     return all ? [{ kind: 'figure', condition: 'sound', values: { ...values, reached: true } }] : [];
   }
   const tight = tightOnes(c);
@@ -216,6 +223,3 @@ function against(c: Context, found: Comparison): TestFact[] {
     }
   ];
 }
-
-/** The step a gauge is read to, Pa; one division of an ordinary gauge where none is noted. */
-export const stepOf = (found: Comparison): number => found.instrument.resolution ?? PSI;

@@ -1,6 +1,7 @@
 import { PSI } from '../../units/factors.ts';
 import { known } from '../../engine/profile.ts';
 import { byMethod, type Measured } from '../../measurements/measure.ts';
+import { repeatsOf } from '../../measurements/repeats.ts';
 import { withoutAdapter } from '../../physics/adapter.ts';
 import { pressureAtAltitude } from '../../physics/atmosphere.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
@@ -38,6 +39,8 @@ export interface Row extends Estimate {
   readonly low: boolean;
   /** More than such an engine gives: it is not compared with, where others are there. */
   readonly high?: true;
+  /** Its repeats lie further apart than the limit between cylinders: it is not compared until another one tells which is wrong. */
+  readonly scattered?: true;
   /** Read through another volume only, and brought to this one by the model: its interval is wider. */
   readonly converted?: true;
   /** When its latest reading was taken. */
@@ -61,6 +64,8 @@ export interface Comparison {
   readonly wet: readonly (Estimate & { readonly cylinder: number; readonly dose?: number })[];
   /** Readings that say nothing and that no later one has replaced. */
   readonly voided: readonly { readonly cylinder: number; readonly why: PressureVoid; readonly test: Pressure }[];
+  /** Readings that later repeats contradicted and outnumbered: they no longer speak. */
+  readonly outdone: readonly Pressure[];
   readonly conditions: Conditions;
   readonly instrument: Instrument;
   readonly limit: Judged;
@@ -120,6 +125,9 @@ function chosenGroup(measured: ReadonlyMap<string, Measured<Pressure>>): Group |
       byMethod(a, b)
   )[0];
 }
+
+/** The step a gauge is read to, Pa; one division of an ordinary gauge where none is noted. */
+export const stepOf = (instrument: Instrument): number => instrument.resolution ?? ordinaryGauge.resolution;
 
 const meanOf = (list: readonly Pressure[]): number => list.reduce((sum, r) => sum + r.value, 0) / list.length;
 /** Gauge error of a reading's instrument, Pa. */
@@ -182,9 +190,11 @@ function lowBeside(
   return meanOf(o.readings) < (1 - limit - PLAINLY) * best;
 }
 
-/** The rows that are compared: those that are too high to be true only where there are no others. */
-export const comparedRows = ({ rows }: Pick<Comparison, 'rows'>): readonly Row[] =>
-  rows.some((r) => !r.high) ? rows.filter((r) => !r.high) : rows;
+/** The rows that are compared: those too high to be true, or that do not agree with themselves, only where there are no others. */
+export function comparedRows({ rows }: Pick<Comparison, 'rows'>): readonly Row[] {
+  const usual = rows.filter((r) => !r.high && !r.scattered);
+  return usual.length ? usual : rows;
+}
 
 /**
  * Compares the cylinders as they stand now, like with like. Pressures in Pa gauge.
@@ -222,6 +232,7 @@ function compareOnce(c: Context): Comparison | undefined {
       missing: cylindersOf(c),
       unlike: [],
       wet: [],
+      outdone: [],
       conditions: voided[0]?.test.conditions ?? {},
       instrument: voided[0]?.test.instrument ?? ordinaryGauge,
       volts: [],
@@ -229,17 +240,28 @@ function compareOnce(c: Context): Comparison | undefined {
     };
   const instrument: Instrument = chosen.readings.find((r) => r.instrument)?.instrument ?? ordinaryGauge;
   const ids = [...chosen.cylinders].sort((a, b) => a - b);
-  const groups = ids.map((k) => chosen.readings.filter((r) => r.cylinder === k));
+  const within = (a: Pressure, b: Pressure): boolean =>
+    Math.abs(a.value - b.value) <= Math.max(limit.value * Math.max(a.value, b.value), 3 * stepOf(instrument));
+  const repeats = ids.map((k) =>
+    repeatsOf(
+      chosen.readings.filter((r) => r.cylinder === k),
+      within
+    )
+  );
+  const groups = repeats.map((r) => r.speaking);
   const values = groups.map((g) => g.map((r) => r.value));
-  const repeat = pooledDeviation(values, Math.max(REPEATABILITY * meanOf(chosen.readings), 1));
-  const one = Math.hypot(repeat, (instrument.resolution ?? ordinaryGauge.resolution) / Math.sqrt(12));
+  // What scatters says how far off it is itself, not how far the others are.
+  const steady = values.filter((_, k) => !repeats[k]!.scattered);
+  const repeat = pooledDeviation(steady.length ? steady : values, Math.max(REPEATABILITY * meanOf(chosen.readings), 1));
+  const one = Math.hypot(repeat, stepOf(instrument) / Math.sqrt(12));
   const read = ids.map((cylinder, k) => ({
     cylinder,
     mean: meanOf(groups[k]!),
     u: one / Math.sqrt(groups[k]!.length),
     readings: values[k]!,
     series: groups[k]!.flatMap((r) => (r.needle ? [r.needle] : [])),
-    at: groups[k]!.at(-1)!.at
+    at: groups[k]!.at(-1)!.at,
+    ...(repeats[k]!.scattered ? { scattered: true as const } : {})
   }));
   // A cylinder read through a volume only is brought to the others by the model: its interval is wider, nothing is averaged in.
   const converted = [...measured.values()].flatMap(({ groups: list }) => {
@@ -261,14 +283,10 @@ function compareOnce(c: Context): Comparison | undefined {
   // Oil, water or carbon in one cylinder makes it high, not its neighbours low.
   const isHigh = (r: { mean: number }): boolean =>
     first.conditions?.bores !== 'oiled' && overCeiling(c, r.mean, gaugeError(first));
-  const usual = plain.filter((r) => !isHigh(r));
-  const compared = usual.length ? usual : plain;
+  const marked = plain.map((r) => ({ ...r, low: false, ...(isHigh(r) ? { high: true as const } : {}) }));
+  const compared = comparedRows({ rows: marked });
   const best = Math.max(...compared.map((e) => e.mean));
-  const rows: Row[] = plain.map((r) => ({
-    ...r,
-    low: r.mean < (1 - limit.value) * best,
-    ...(isHigh(r) ? { high: true as const } : {})
-  }));
+  const rows: Row[] = marked.map((r) => ({ ...r, low: !('scattered' in r) && r.mean < (1 - limit.value) * best }));
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
   // A battery that tires through the test: the weak ones are not compared, but their order and volts are told.
   const tired = [...measured.values()]
@@ -331,6 +349,7 @@ function compareOnce(c: Context): Comparison | undefined {
     missing: cylindersOf(c).filter((k) => !rows.some((r) => r.cylinder === k)),
     wet,
     unlike,
+    outdone: chosen.readings.filter((r) => !groups.some((g) => g.includes(r))),
     conditions: first.conditions ?? {},
     instrument,
     volts: chosen.readings.map((r) => r.conditions?.volts).filter((v) => v !== undefined),

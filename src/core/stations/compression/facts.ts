@@ -49,6 +49,8 @@ export interface TestFacts {
   'throttle-unknown': object;
   range: object;
   falls: { readonly series: readonly (readonly number[])[] };
+  /** Pa, oldest first: repeats under equal conditions that do not agree, and how far apart they may lie. */
+  scatter: { readonly readings: readonly number[]; readonly share: number };
   'adapter-size': { readonly adapter: number; readonly chamber: number };
   bores: { readonly oil: number };
   volts: { readonly lowest: number };
@@ -139,7 +141,8 @@ export type LeakAnalysed = Analysed<LeakFacts, Extract<LeakTask, { ok: true }>>;
 export type Repeat =
   | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' }
   | {
-      readonly kind: 'range' | 'adapter' | 'falls' | 'single' | 'lowest' | 'best' | 'high' | 'leak-down' | 'wet-test';
+      readonly kind:
+        'range' | 'adapter' | 'falls' | 'single' | 'lowest' | 'best' | 'high' | 'scatter' | 'leak-down' | 'wet-test';
       readonly cylinder: number;
     }
   | { readonly kind: 'unlike'; readonly cylinder: number; readonly differs: readonly Difference[] }

@@ -11,7 +11,7 @@ import { shapeOf } from './shape.ts';
 
 /** Why a leak cannot be told from these readings. */
 export type NotIdentifiable =
-  'one cylinder' | 'one cylinder and adapter' | 'adapter unknown' | 'throttle' | 'order' | 'profile';
+  'one cylinder' | 'one cylinder and adapter' | 'adapter unknown' | 'throttle' | 'order' | 'scatter' | 'profile';
 
 /** What the fit is given, or why it cannot be made: plain data, so that a worker can do it. */
 export type LeakTask =
@@ -43,6 +43,7 @@ export function leakTask(c: Context): LeakTask | undefined {
   if (dead === undefined) return no('adapter unknown');
   if (found.conditions.throttle !== 'open') return no('throttle');
   if (found.order?.confounded) return no('order');
+  if (found.rows.some((r) => r.scattered)) return no('scatter');
   const given = shapeOf(c);
   if (!given) return no('profile');
   const series = found.rows.every((r) => r.series.length > 0 && r.series.every((s) => s.length >= 3));

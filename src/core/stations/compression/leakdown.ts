@@ -7,6 +7,7 @@ import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../
 import { ofThisPart } from '../../findings/renewed.ts';
 import { measure } from '../../measurements/measure.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { NO_LASH } from './readings.ts';
 import { headFace } from './flat.ts';
 import { boreWork, soakedAt } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
@@ -163,8 +164,6 @@ function faceFacts(c: Context): LeakDownFact[] {
   return [{ kind: 'flatness', condition, values: face }];
 }
 
-/** A valve with less lash than this, m, does not close (C). */
-const NO_LASH = 0.01e-3;
 /** A valve with more than this, m, is past any maker's figure (C). */
 const WIDE_LASH = 0.6e-3;
 

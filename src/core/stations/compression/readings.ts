@@ -2,6 +2,9 @@ import type { Profile } from '../../engine/profile.ts';
 import { quantity, series, several } from '../../items/item.ts';
 
 const valves = (p: Profile): boolean => p.strokes !== 'two';
+/** A valve with less lash than this, m, does not close (C). */
+export const NO_LASH = 0.01e-3;
+
 const lash = (label: string, limit: string) =>
   quantity({
     label,
@@ -10,6 +13,7 @@ const lash = (label: string, limit: string) =>
     min: 0,
     max: 2e-3,
     perCylinder: true,
+    stays: { atMost: NO_LASH },
     limit,
     when: valves
   });

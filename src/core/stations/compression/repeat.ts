@@ -30,6 +30,8 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   if (conditions.throttle !== 'open') return { kind: 'throttle' };
   const high = found.rows.find((r) => r.high && r.readings.length < 2);
   if (high) return { kind: 'high', cylinder: high.cylinder };
+  const scattered = found.rows.find((r) => r.scattered);
+  if (scattered) return { kind: 'scatter', cylinder: scattered.cylinder };
   const adapter = deadVolume(instrument) > 0;
   if (adapter && (rows.length === 1 || found.overLimit === undefined || found.overLimit > DOUBT))
     return { kind: 'adapter', cylinder: lowest.cylinder };

@@ -99,6 +99,8 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
       return repeat(`Repeat cylinder ${r.cylinder}.`, 'a low reading is doubted before it is believed');
     case 'high':
       return repeat(`Repeat cylinder ${r.cylinder}, dry.`, 'it reads more than such an engine gives');
+    case 'scatter':
+      return repeat(`Repeat cylinder ${r.cylinder}.`, 'its readings do not agree with one another');
     case 'best':
       return repeat(`Repeat cylinder ${r.cylinder}.`, 'the others are measured against it, and it was read once');
     case 'heard':
@@ -134,14 +136,17 @@ export const notIdentifiable: Readonly<Record<NotIdentifiable, string>> = {
     'Not identifiable: the volume before this gauge’s check valve is not entered, and a leak and a dead volume look alike. Repeat without the adapter, or measure it.',
   throttle: 'Not identifiable: the throttle was not recorded as wide open. Repeat with it wide open.',
   order: 'Not identifiable: the low ones were tested last while cranking tired. Repeat in the reverse order.',
+  scatter:
+    'Not identifiable: readings of one cylinder do not agree with one another. Repeat it until the last ones agree.',
   profile: 'Not identifiable yet: the model needs strokes and displacement. Enter them in the profile.'
 };
 
 /** Why a reading says nothing, beside the reading. */
-export const voidWords: Readonly<Record<PressureVoid, string>> = {
+export const voidWords: Readonly<Record<PressureVoid | 'outdone', string>> = {
   throttle: 'throttle shut',
   range: 'past the scale',
-  falls: 'the needle fell'
+  falls: 'the needle fell',
+  outdone: 'not so when repeated'
 };
 
 /** In what another test differs from this one, so that the two cannot be put side by side. */

@@ -2,8 +2,8 @@ import { spoken } from '../../findings/fact.ts';
 import { show } from '../../units/index.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import type { Station } from '../station.ts';
-import { analyseTest, stepOf } from './analyse.ts';
-import { compare } from './compare.ts';
+import { analyseTest } from './analyse.ts';
+import { compare, stepOf } from './compare.ts';
 import { leakDownWords, leakWords } from './leak-words.ts';
 import { analyseLeak } from './leak.ts';
 import { analyseLeakDown } from './leakdown.ts';
@@ -44,6 +44,6 @@ export const station = {
   },
   sounding: (c) => {
     const found = compare(c);
-    return found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, stepOf(found));
+    return found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, stepOf(found.instrument));
   }
 } as const satisfies Station;

@@ -43,7 +43,7 @@ const ALIKE = 0.35;
 
 /** Every cylinder read wet, none low beside the others, and all of them sealed by oil to the same degree. */
 function risenAlike(c: Context, found: Comparison): TestFact | undefined {
-  if (found.rows.length < 2 || found.missing.length || found.rows.some((r) => r.low)) return undefined;
+  if (found.rows.length < 2 || found.missing.length || found.rows.some((r) => r.low || r.scattered)) return undefined;
   const judged = found.rows.map((dry) => {
     const wet = found.wet.find((w) => w.cylinder === dry.cylinder);
     return wet && judgeWet(c, dry, wet);
@@ -58,7 +58,8 @@ function risenAlike(c: Context, found: Comparison): TestFact | undefined {
 const eachWet = (c: Context, found: Comparison): TestFact[] =>
   found.wet.flatMap((wet): TestFact[] => {
     const dry = found.rows.find((r) => r.cylinder === wet.cylinder);
-    if (!dry) return [];
+    // Oil beside dry readings that do not agree shows nothing.
+    if (!dry || dry.scattered) return [];
     const { verdict, rise, reach, oil } = judgeWet(c, dry, wet);
     return [
       {

@@ -58,6 +58,9 @@ const ofTest: Examples<TestFacts> = {
   throttle: [{ kind: 'throttle', condition: doubt, values: { cylinders: [1, 2] } }],
   'throttle-unknown': [{ kind: 'throttle-unknown', condition: doubt, values: {} }],
   range: [{ kind: 'range', cylinder: 1, condition: doubt, values: {} }],
+  scatter: [
+    { kind: 'scatter', cylinder: 1, condition: doubt, values: { readings: [125 * PSI, 50 * PSI], share: 0.15 } }
+  ],
   falls: [{ kind: 'falls', cylinder: 1, condition: doubt, values: { series: [[70 * PSI, 98 * PSI, 92 * PSI]] } }],
   'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],
   bores: [{ kind: 'bores', condition: doubt, values: { oil: 2e-6 } }],
@@ -182,6 +185,7 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
   range: { kind: 'range', cylinder: 1 },
   adapter: { kind: 'adapter', cylinder: 1 },
   falls: { kind: 'falls', cylinder: 1 },
+  scatter: { kind: 'scatter', cylinder: 1 },
   single: { kind: 'single', cylinder: 1 },
   lowest: { kind: 'lowest', cylinder: 1 },
   high: { kind: 'high', cylinder: 1 },

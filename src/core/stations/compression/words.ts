@@ -8,7 +8,7 @@ import { saySchool } from '../../house-rules/rules.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say, type System } from '../../units/index.ts';
 import { pressureSaid } from './pressure-said.ts';
-import type { Comparison, Difference } from './compare.ts';
+import { comparedRows, type Comparison, type Difference } from './compare.ts';
 import type { AgainstFloor, LowDoubt, TestFacts } from './facts.ts';
 import type { Expected } from './expected.ts';
 import { wetWords } from './wet-words.ts';
@@ -124,7 +124,9 @@ const sentences = (...list: (string | false | undefined)[]): string => list.filt
 
 /** Whom a comparison speaks of: all of them, or the ones that were read alike. */
 const compared = (found: Comparison): string =>
-  found.missing.length ? CylindersSaid(found.rows.map((r) => r.cylinder)) : 'The cylinders';
+  found.missing.length || comparedRows(found).length < found.rows.length
+    ? CylindersSaid(comparedRows(found).map((r) => r.cylinder))
+    : 'The cylinders';
 
 /** What is said of one round of compression readings. */
 export const testWords: WordsOf<TestFacts, Comparison> = {
@@ -163,6 +165,19 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       because: practice(
         [...inputsOf(found, units), `pulls: ${values.series.map((s) => s.map(p).join(' · ')).join('; ')}`],
         'a gauge with a sound check valve cannot fall.'
+      )
+    };
+  },
+  scatter: ({ cylinder, values }, found, units) => {
+    const p = pressureSaid(found, units);
+    const [low, high] = [Math.min(...values.readings), Math.max(...values.readings)];
+    return {
+      found: `Cylinder ${cylinder} read ${p(low)} and ${p(high)} in tests that were made alike: one of them is wrong, and nothing is built on either.`,
+      advice: 'Seat the gauge afresh and read it again; the last ones speak when they agree.',
+      because: practice(
+        [...inputsOf(found, units), `in the order they were read: ${values.readings.map(p).join(', ')}`],
+        'repeats of one cylinder that lie further apart than the limit between cylinders cannot be compared with anything.',
+        { limit: percent(values.share) }
       )
     };
   },

@@ -3,6 +3,8 @@ import { known } from '../../engine/profile.ts';
 import { ruleNumber, school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
+import type { ItemId } from '../items.ts';
 
 /** Years after which an impeller is due: the manual's, else by house rule and heat. */
 export function impellerLimit(c: Context) {
@@ -41,4 +43,30 @@ export function asksForKit(c: Context): boolean {
     school(c.rules, 'pump') === 'kit' &&
     (age === undefined || age > ruleNumber(c.rules, 'kitAge') || pumpWear(c).marks.length > 0)
   );
+}
+
+/** What shows that a pump delivers nothing, or will not for long: not worn, but broken. */
+const broken: readonly { readonly item: ItemId; readonly is: (value: unknown) => boolean; readonly says: string }[] = [
+  { item: 'cooling.missing', is: (v) => typeof v === 'number' && v > 0, says: 'Vanes are missing from its impeller' },
+  { item: 'cooling.bush', is: (v) => v === 'spins', says: 'Its impeller spins on its bush' },
+  { item: 'cooling.bush', is: (v) => v === 'key', says: 'Its key is missing or sheared' },
+  { item: 'cooling.housing', is: (v) => v === 'melted', says: 'Its housing has run dry and melted' },
+  { item: 'cooling.drill', is: (v) => v === 'nothing', says: 'Nothing came in the drill test' }
+];
+
+/**
+ * Why the pump is known not to pump, in one sentence each; nothing once it was renewed, put together anew or pumped in the drill test
+ * after that. An engine that is started so runs dry within a minute.
+ */
+export function pumpBroken(c: Context): string[] {
+  const mended = latestAt([
+    ...c.record.all('cooling.assembled').filter((r) => r.value === 'yes'),
+    ...c.record.all('cooling.drill').filter((r) => r.value === 'pumps'),
+    ...c.renewed('cooling.bush').map((at) => ({ at }))
+  ]);
+  return broken.flatMap(({ item, is, says }) => {
+    const seen = c.record.all(item).findLast((r) => is(r.value));
+    const better = seen && c.record.all(item).some((r) => isAfter(r.at, seen.at) && r.value !== 'unknown');
+    return seen && !better && !(mended && isAfter(mended, seen.at)) ? [says] : [];
+  });
 }

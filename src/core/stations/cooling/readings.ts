@@ -33,8 +33,20 @@ export const items = {
     max: 90,
     limit: 'cooling.set'
   }),
-  cracked: quantity({ label: 'Vanes cracked', dimension: 'count', min: 0, max: 20 }),
-  missing: quantity({ label: 'Vanes missing', dimension: 'count', min: 0, max: 20 }),
+  cracked: quantity({
+    label: 'Vanes cracked',
+    stays: { over: 0, undoneBy: ['cooling.assembled'] },
+    dimension: 'count',
+    min: 0,
+    max: 20
+  }),
+  missing: quantity({
+    label: 'Vanes missing',
+    stays: { over: 0, undoneBy: ['cooling.assembled'] },
+    dimension: 'count',
+    min: 0,
+    max: 20
+  }),
   found: choice({ label: 'Missing pieces', options: { all: 'all found', some: 'some', none: 'none found' } }),
   housing: choice({
     label: 'Pump housing and plate',

@@ -10,7 +10,7 @@ import { mixtureFindings } from './mixture.ts';
 import { lineState } from './line.ts';
 import { needle } from './needle.ts';
 import { fuelTree } from './symptoms.ts';
-import { lineVacuum, VACUUM_GAUGE, type Restriction } from './vacuum.ts';
+import { lineVacuum, VACUUM_GAUGE, type LineVacuum, type Restriction } from './vacuum.ts';
 import { E10_HOLDS, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
 
 /** Fuel as it is, before any of it goes through the engine. */
@@ -171,6 +171,13 @@ const WHERE: Readonly<Record<Restriction, string>> = {
   somewhere: ''
 };
 
+/** What cannot be where its own tank at speed holds nothing back. */
+const AGAINST: Readonly<Record<NonNullable<LineVacuum['against']>, (figure: string) => string>> = {
+  idle: (x) => `${x} at idle: a line that holds nothing back at speed holds nothing back there`,
+  open: (x) => `${x} with the fill cap open, where it can only be less`,
+  portable: (x) => `${x} on the portable tank: that one’s own vent and hose are looked at first`
+};
+
 /** Suction at the pump: what lifts the fuel, and what holds it back. */
 function vacuum(c: Context, out: Out): void {
   const read = lineVacuum(c);
@@ -210,6 +217,13 @@ function vacuum(c: Context, out: Out): void {
       'vacuum',
       'cannot-tell',
       `${shown} on another tank only: that says nothing of its own. Read it on its own tank, at speed.`,
+      why
+    );
+  else if (read.verdict === 'contradicted')
+    out.add(
+      'vacuum',
+      'cannot-tell',
+      `${shown} of vacuum at speed, and ${AGAINST[read.against!](v(read.against === 'idle' ? idle! : read[read.against as 'open' | 'portable']!))}. Read it again at speed on its own tank.`,
       why
     );
   else if (read.verdict === 'close')

@@ -24,7 +24,13 @@ export const items = {
     ask: 'A sample in a clear jar, left to stand',
     options: { clear: 'clear, one layer', layers: 'two layers', cloudy: 'cloudy', dark: 'dark, smells of varnish' }
   }),
-  jarWater: quantity({ label: 'Water layer, share of the jar', dimension: 'share', min: 0, max: 1 }),
+  jarWater: quantity({
+    label: 'Water layer, share of the jar',
+    stays: { over: 0, undoneBy: ['fuel.tank', 'fuel.line', 'fuel.bowl'] },
+    dimension: 'share',
+    min: 0,
+    max: 1
+  }),
   bulb: choice({
     label: 'Primer bulb',
     options: { firm: 'firms up and holds', soft: 'stays soft', flat: 'sucked flat' },

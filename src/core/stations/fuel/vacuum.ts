@@ -16,7 +16,9 @@ export interface LineVacuum {
   readonly portable: number | undefined;
   readonly open: number | undefined;
   readonly limit: Judged;
-  readonly verdict: 'high' | 'low' | 'close' | 'idle-only';
+  readonly verdict: 'high' | 'low' | 'close' | 'idle-only' | 'contradicted';
+  /** Where another figure, that cannot be the higher one, is high though its own at speed is not. */
+  readonly against?: 'idle' | 'portable' | 'open';
   readonly where?: Restriction;
 }
 
@@ -42,7 +44,12 @@ export function lineVacuum(c: Context): LineVacuum | undefined {
           : 'close';
   const base = { own, atSpeed: speed !== undefined, portable, open, limit };
   const mine = is(own);
-  // High on a portable tank accuses the engine's side whatever its own tank would show.
+  // At speed its own tank holds nothing back: what is high at idle, with the cap open or on another tank, is not of this engine's line.
+  if (speed !== undefined && mine === 'low') {
+    const against = (['portable', 'open', 'idle'] as const).find((k) => is({ portable, open, idle }[k]) === 'high');
+    return against ? { ...base, verdict: 'contradicted', against } : { ...base, verdict: 'low' };
+  }
+  // High on a portable tank accuses the engine's side where its own tank was not read at speed, or is on the limit there.
   if (mine !== 'high' && is(portable) === 'high') return { ...base, verdict: 'high', where: 'engine-side' };
   if (mine === 'high')
     return {
@@ -58,6 +65,6 @@ export function lineVacuum(c: Context): LineVacuum | undefined {
               : 'somewhere'
     };
   if (mine === undefined) return { ...base, verdict: 'close' };
-  if (mine === 'low' && speed === undefined) return { ...base, verdict: 'idle-only' };
+  if (mine === 'low') return { ...base, verdict: 'idle-only' };
   return { ...base, verdict: mine };
 }

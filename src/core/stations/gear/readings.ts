@@ -22,6 +22,7 @@ export const items = {
   water: quantity({
     quick: 'water',
     label: 'Free water caught',
+    stays: { over: 0, undoneBy: ['gear.drained', 'gear.poured', 'gear.refill'] },
     dimension: 'volume',
     min: 0,
     max: 5e-3

@@ -1,4 +1,4 @@
-import { isAfter, latestAt, latestOf } from '../../units/instant.ts';
+import { isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
 import { waterComes, waterIn } from '../turn/plugs-out.ts';
 import { boreOil } from './oil-in-bores.ts';
@@ -203,15 +203,24 @@ function voltsEndAt(c: Context): string {
 /** Cranking under this is slow for arm and starter alike, 1/min (M). */
 export const SLOW_CRANKING = 190;
 
-/** The speed noted last beside a reading that was cranked for, where a starter does it; nothing once the starter itself was looked at. */
+/** The cranking speed noted last, by itself or beside a reading that was cranked for, where a starter does it. */
 export function crankedAt(c: Context): { readonly rpm: number; readonly at: string } | undefined {
   const { starting } = c.survey.engine.profile;
   if (starting !== 'electric' && starting !== 'both') return undefined;
   const noted = (['compression.pressure', 'compression.pulls', 'spark.result'] as const)
     .flatMap((what) => c.record.all(what))
     .flatMap((r) => (r.conditions?.rpm === undefined ? [] : [{ rpm: r.conditions.rpm, at: r.at }]));
-  return latestOf(noted);
+  const told = c.record.last('plugs.rpm');
+  return latestOf([...noted, ...(told && typeof told.value === 'number' ? [{ rpm: told.value, at: told.at }] : [])]);
 }
+
+/** When the starter itself, or its battery under load, was looked at last. */
+export const starterLookedAt = (c: Context): Instant =>
+  latestAt(
+    (['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'] as const).flatMap((what) =>
+      c.record.all(what).filter((r) => r.value !== 'unknown')
+    )
+  );
 
 /** A rope that does not catch, or does not come back: found by pulling it slowly. On an engine with a starter as well it can wait. */
 function rope(c: Context, out: Out): void {
@@ -229,7 +238,7 @@ function rope(c: Context, out: Out): void {
 
 function cranking(c: Context, out: Out): void {
   const last = crankedAt(c);
-  if (last && last.rpm < SLOW_CRANKING && c.record.asked('plugs.starterCircuit') === undefined)
+  if (last && last.rpm < SLOW_CRANKING && !isAfter(starterLookedAt(c), last.at))
     out.add(
       'slow',
       'watch',

@@ -77,6 +77,10 @@ export interface SparkFacts {
   winding: WindingRow;
   /** No way through it at all: wire or joint is broken, whatever the manual asks. */
   'open-winding': WindingRow;
+  /** Next to nothing, where such a winding has tens of ohms and more. */
+  'shorted-winding': WindingRow;
+  /** Readings that do not agree with one another. */
+  'scattered-winding': WindingRow;
   /** Ω at 20 °C, least and most between cylinders. */
   between: {
     readonly winding: WindingId;

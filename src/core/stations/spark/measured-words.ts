@@ -5,7 +5,7 @@ import { sayLimit } from '../../findings/limit.ts';
 import { say, type System } from '../../units/index.ts';
 import type { SparkBasis, SparkFacts } from './facts.ts';
 import { POINTS_OHMS, TIMING_REACH } from './measured.ts';
-import { BETWEEN, METER_SHARE, OPEN, windings, type WindingRow } from './windings.ts';
+import { BETWEEN, METER_SHARE, OPEN, SHORTED, windings, type WindingRow } from './windings.ts';
 
 const kV = (v: number): string => `${(v / 1000).toFixed(1)} kV`;
 const ohms = (x: number, units: System): string => say(x, 'resistance', units);
@@ -34,7 +34,17 @@ const sayTiming = (x: number): string => `${Math.abs(x).toFixed(0)}° ${x < 0 ? 
 /** What is said of voltage, windings, points and timing: of what a meter, a gauge or a mark showed. */
 export const measuredWords: Pick<
   WordsOf<SparkFacts, SparkBasis>,
-  'voltage' | 'warm-winding' | 'winding' | 'open-winding' | 'between' | 'points-gap' | 'points' | 'rub-block' | 'timing'
+  | 'voltage'
+  | 'warm-winding'
+  | 'winding'
+  | 'open-winding'
+  | 'shorted-winding'
+  | 'scattered-winding'
+  | 'between'
+  | 'points-gap'
+  | 'points'
+  | 'rub-block'
+  | 'timing'
 > = {
   voltage: ({ values: r }, _, units) => {
     const [needed, shown] = [kV(r.needed), kV(r.available)];
@@ -108,6 +118,28 @@ export const measuredWords: Pick<
       }
     )
   }),
+  'shorted-winding': ({ values: r, condition }, _, units) => ({
+    found: `The ${windingName(r)} reads ${ohms(r.ohms20, units)}: a short, or the wrong two wires.`,
+    advice:
+      condition === 'fault' ? 'It repeats: renew it.' : 'Find its two ends in the wiring diagram and read it again.',
+    because: practice(
+      [`${windingName(r)}: ${ohms(r.ohms20, units)}`],
+      'such a winding has far more wire than that; a reading next to nothing is repeated before it is believed.',
+      { limit: `${ohms(SHORTED[r.winding] ?? 0, units)} (from memory: far under any maker’s figure)` }
+    )
+  }),
+  'scattered-winding': ({ values: r }, _, units) => {
+    const list = r.readings.map((x) => ohms(x.at20, units));
+    return {
+      found: `The ${windingName(r)} was read alike, and came out as ${list.slice(0, -1).join(', ')} and ${list.at(-1)}: one of them is wrong.`,
+      advice: 'Clean its ends, touch the meter’s leads together first, and read it again.',
+      because: practice(
+        r.readings.map((x) => `${windingName(r)}: ${ohms(x.at20, units)} at 20 °C`),
+        'a winding at one temperature has one resistance.',
+        { limit: `${100 * BETWEEN} % between repeats (M)` }
+      )
+    };
+  },
   between: ({ values: { winding, rows } }, _, units) => {
     const sorted = [...rows].sort((a, b) => a.ohms20 - b.ohms20);
     const [least, most] = [sorted[0]!, sorted.at(-1)!];

@@ -6,7 +6,16 @@ import { judgedBy } from '../../findings/limit.ts';
 import type { SparkFact } from './facts.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { voltages } from './voltage.ts';
-import { BETWEEN, METER_SHARE, OPEN, windingIds, windingRows, type WindingId, type WindingRow } from './windings.ts';
+import {
+  BETWEEN,
+  METER_SHARE,
+  OPEN,
+  SHORTED,
+  windingIds,
+  windingRows,
+  type WindingId,
+  type WindingRow
+} from './windings.ts';
 
 /** Resistance of clean closed points, Ω, above which they count as oxidised (M). */
 export const POINTS_OHMS = 0.2;
@@ -34,6 +43,20 @@ const hidden = (c: Context, winding: WindingId): boolean =>
 function windingOf(c: Context, row: WindingRow): SparkFact[] {
   const { winding, cylinder, limit, warmOverCold, range } = row;
   const common = { ...(cylinder === undefined ? {} : { cylinder }), ...(limit ? { limit } : {}) };
+  if (row.scattered)
+    return [{ ...common, kind: 'scattered-winding', id: winding, condition: 'cannot-tell', values: row }];
+  const short = SHORTED[winding];
+  if (short !== undefined && row.ohms20 < short && range !== 'inside')
+    return [
+      {
+        ...common,
+        kind: 'shorted-winding',
+        id: winding,
+        // Once, it may be the leads, or the wrong two wires.
+        condition: hidden(c, winding) || row.repeated < 2 ? 'cannot-tell' : 'fault',
+        values: row
+      }
+    ];
   if (row.ohms20 >= OPEN[winding] && range !== 'inside')
     return [
       {
@@ -62,7 +85,9 @@ function windingOf(c: Context, row: WindingRow): SparkFact[] {
 export function windingFacts(c: Context): SparkFact[] {
   const rows = windingRows(c);
   const between = windingIds.flatMap((winding): SparkFact[] => {
-    const mine = rows.filter((r) => r.winding === winding && r.limit === undefined && r.ohms20 < OPEN[winding]);
+    const mine = rows.filter(
+      (r) => r.winding === winding && r.limit === undefined && !r.scattered && r.ohms20 < OPEN[winding]
+    );
     const ohms = mine.map((r) => r.ohms20);
     const [least, most] = [Math.min(...ohms), Math.max(...ohms)];
     if (mine.length < 2 || most <= 0 || (most - least) / most <= BETWEEN) return [];
@@ -78,25 +103,33 @@ export function windingFacts(c: Context): SparkFact[] {
   return [...rows.flatMap((row) => windingOf(c, row)), ...between];
 }
 
+/** What is known of points that are closed: resistance, Ω, and how they look, since they were cleaned last. */
+export function pointsSeen(
+  c: Context,
+  cylinder: number
+): { readonly ohms: number | undefined; readonly look: string | undefined } {
+  const cleaned = latestAt(c.record.all('spark.pointsClean').filter((r) => r.value !== 'unknown'));
+  const since = (item: 'spark.pointsOhms' | 'spark.pointsLook'): boolean => {
+    const r = c.record.last(item, cylinder);
+    return r !== undefined && (!cleaned || isAfter(r.at, cleaned));
+  };
+  const seen = ofThisPart(c, 'spark.pointsLook', cylinder);
+  return {
+    ohms: since('spark.pointsOhms') ? known(ofThisPart(c, 'spark.pointsOhms', cylinder)) : undefined,
+    // Cleaning takes the grey off; a pit it leaves.
+    look: seen === 'pitted' || since('spark.pointsLook') ? seen : undefined
+  };
+}
+
 /** Points and timing. */
 export function timingFacts(c: Context): SparkFact[] {
   const out: SparkFact[] = [];
   const limit = judgedBy(c, 'spark.pointsGap', ownLimits.pointsGap, 'common practice on older magnetos');
-  const cleaned = latestAt(c.record.all('spark.pointsClean').filter((r) => r.value !== 'unknown'));
-  const sinceCleaned = (item: 'spark.pointsOhms' | 'spark.pointsLook', cylinder: number): boolean => {
-    const r = c.record.last(item, cylinder);
-    return r !== undefined && (!cleaned || isAfter(r.at, cleaned));
-  };
   for (const cylinder of cylindersOf(c)) {
     const gap = known(ofThisPart(c, 'spark.pointsGap', cylinder));
     if (gap !== undefined && Math.abs(gap / limit.value - 1) > POINTS_GAP_SHARE)
       out.push({ kind: 'points-gap', cylinder, condition: 'watch', values: { gap }, limit });
-    const ohms = sinceCleaned('spark.pointsOhms', cylinder)
-      ? known(ofThisPart(c, 'spark.pointsOhms', cylinder))
-      : undefined;
-    // Cleaning takes the grey off; a pit it leaves.
-    const seen = ofThisPart(c, 'spark.pointsLook', cylinder);
-    const look = seen === 'pitted' || sinceCleaned('spark.pointsLook', cylinder) ? seen : undefined;
+    const { ohms, look } = pointsSeen(c, cylinder);
     if ((ohms !== undefined && ohms > POINTS_OHMS) || (look !== undefined && look !== 'clean'))
       out.push({ kind: 'points', cylinder, condition: 'watch', values: { ohms, look } });
   }

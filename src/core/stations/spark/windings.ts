@@ -1,5 +1,6 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
+import { repeatsOf } from '../../measurements/repeats.ts';
 import { at20 } from '../../physics/resistance.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import type { LimitId } from '../../engine/limits.ts';
@@ -25,10 +26,22 @@ export const BETWEEN = 0.15;
 /** Resistance past which a winding is broken whatever its maker asks, Ω (C: primaries are under a few ohms, the others under some tens of kilohms). */
 export const OPEN: Readonly<Record<WindingId, number>> = { primary: 1e3, secondary: 5e5, charge: 1e5, trigger: 1e5 };
 
+/**
+ * Resistance under which a winding is shorted whatever its maker asks, Ω (C, from memory: secondaries are thousands of ohms, charge coils and
+ * triggers tens and more). A primary is itself under an ohm or so: no meter tells it from a short.
+ */
+export const SHORTED: Readonly<Partial<Record<WindingId, number>>> = { secondary: 100, charge: 1, trigger: 1 };
+/** What an ordinary meter and its leads are off by on any of them, Ω (M). */
+const METER_OHMS = 0.3;
+
 export interface WindingRow {
   readonly winding: WindingId;
   readonly cylinder?: number;
   readonly readings: readonly { readonly ohms: number; readonly temperature?: number; readonly at20: number }[];
+  /** Read alike more than once, further apart than any winding changes: one of them is wrong. */
+  readonly scattered?: true;
+  /** How many of them speak. */
+  readonly repeated: number;
   /** Mean brought to 20 °C, Ω. */
   readonly ohms20: number;
   readonly limit?: Judged;
@@ -73,14 +86,20 @@ export function windingRows(c: Context): WindingRow[] {
       const colds = readings.filter(
         (r) => cold === undefined || r.temperature === undefined || r.temperature - cold.temperature! < WARM_STEP
       );
-      const ohms20 = colds.reduce((sum, r) => sum + r.at20, 0) / colds.length;
+      const { speaking, scattered } = repeatsOf(
+        colds,
+        (a, b) => Math.abs(a.at20 - b.at20) <= Math.max(BETWEEN * Math.max(a.at20, b.at20), METER_OHMS)
+      );
+      const ohms20 = speaking.reduce((sum, r) => sum + r.at20, 0) / speaking.length;
       const both = cold && warm && warm.temperature! - cold.temperature! >= WARM_STEP && cold.at20 > 0;
       return [
         {
           winding,
           ...(cylinder === undefined ? {} : { cylinder }),
           readings,
+          repeated: speaking.length,
           ohms20,
+          ...(scattered ? { scattered } : {}),
           ...(limit ? { limit } : {}),
           ...(limit?.to === undefined ? {} : { range: against(ohms20, limit.value, limit.to) }),
           ...(both ? { warmOverCold: warm.at20 / cold.at20 } : {})

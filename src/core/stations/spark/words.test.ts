@@ -31,6 +31,7 @@ const row = {
   winding: 'primary',
   cylinder: 1,
   readings: [{ ohms: 350, at20: 348 }],
+  repeated: 1,
   ohms20: 348,
   limit: manual
 } as const;
@@ -40,6 +41,7 @@ const warm = {
     { ohms: 350, at20: 348, temperature: 293 },
     { ohms: 330, at20: 300, temperature: 350 }
   ],
+  repeated: 1,
   ohms20: 320
 } as const;
 const voltage = {
@@ -149,6 +151,21 @@ const examples: Examples<SparkFacts> = {
     condition,
     values: row
   })),
+  'shorted-winding': ([fault, doubt] as const).map((condition) => ({
+    kind: 'shorted-winding' as const,
+    id: 'secondary',
+    cylinder: 1,
+    condition,
+    values: { ...row, winding: 'secondary' as const, ohms20: 3 }
+  })),
+  'scattered-winding': [
+    {
+      kind: 'scattered-winding',
+      id: 'trigger',
+      condition: doubt,
+      values: { ...warm, scattered: true }
+    }
+  ],
   winding: (['sound', 'fault'] as const).map((condition) => ({
     kind: 'winding',
     id: 'primary',

@@ -6,6 +6,7 @@
   import { checkEntry, sayValue } from '$core/items/check-entry.ts';
   import type { Conditions, Instrument, Reading } from '$core/record/reading.ts';
   import { onMount } from 'svelte';
+  import { compareAll } from '$core/stations/compression/compare.ts';
   import { pressures } from '$core/stations/compression/measure.ts';
   import { voidWords } from '$core/stations/compression/sheet-words.ts';
   import { clearDraft, readDraft, writeDraft } from '../../form/drafts.ts';
@@ -96,11 +97,12 @@
   }
   /** Readings that say nothing stay where they are, struck through, with the reason. */
   const nothing = $derived(
-    new Map(
-      [...pressures(session.judgement.context).values()].flatMap((m) =>
+    new Map([
+      ...[...pressures(session.judgement.context).values()].flatMap((m) =>
         m.voided.map((v) => [v.reading.id, v.why] as const)
-      )
-    )
+      ),
+      ...(compareAll(session.judgement.context)?.outdone ?? []).map((r) => [r.id, 'outdone'] as const)
+    ])
   );
   /** A reading in full, for its title and for those who listen: every pull, the oil, the volts. */
   const said = (r: Reading): string =>

@@ -26,7 +26,8 @@ export interface DemoEngine {
   readonly log: (l: Log) => void;
   readonly signedBy?: string;
   /** An assessment of the season before. */
-  readonly earlier?: { readonly kind: CaseKind; readonly daysAgo: number; readonly log: (l: Log) => void };
+  /** Assessments of earlier years, oldest first. */
+  readonly earlier?: readonly { readonly kind: CaseKind; readonly daysAgo: number; readonly log: (l: Log) => void }[];
 }
 
 /** A promise: so many days after an assessment began, in the afternoon. */

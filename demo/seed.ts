@@ -29,11 +29,11 @@ export function seed(now: Date, o: StoreOptions = {}): void {
       ...(engine.outings ? { outings: engine.outings(start) } : {})
     });
     const engineId = createEngine(facts, 'Ines', at);
-    if (engine.earlier) {
-      const then = new Date(start.getTime() - engine.earlier.daysAgo * 864e5);
-      const earlier = createSurvey(engineId, engine.earlier.kind, 'Ines', { ...o, now: then });
-      const log = new Log(`${engine.key}-earlier`, then.getTime());
-      engine.earlier.log(log);
+    for (const visit of engine.earlier ?? []) {
+      const then = new Date(start.getTime() - visit.daysAgo * 864e5);
+      const earlier = createSurvey(engineId, visit.kind, 'Ines', { ...o, now: then });
+      const log = new Log(`${engine.key}-${visit.daysAgo}`, then.getTime());
+      visit.log(log);
       const taken = appendBatch(
         earlier,
         { since: 0, factSince: 0, entries: log.entries, facts: [] },

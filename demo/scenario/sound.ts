@@ -104,22 +104,29 @@ export const swift: DemoEngine = {
       .read('run.gears', 'both')
       .read('run.plugAfter', 'dry')
       .handedOver(),
-  earlier: {
+  // The first cylinder has lost a little every year.
+  earlier: [
+    [1086, 178, 165, 60],
+    [721, 171, 164, 61],
+    [356, 164, 163, 61]
+  ].map(([daysAgo, one, two, head]) => ({
     kind: 'spring-return',
-    daysAgo: 356,
+    daysAgo: daysAgo!,
     log: (l) =>
       void l
         .madeSafe('off')
         .read('turn.result', 'bumps')
         .compression([
-          [1, 162],
-          [2, 163]
+          [1, one!],
+          [2, two!],
+          [2, two! - 1],
+          [1, one! + 1]
         ])
         .read('gear.first', 'oil')
         .read('oil.dip', 'between')
         .read('cooling.stream', 'strong')
-        .read('cooling.head', celsius(61), { typed: '61 °C' })
-  }
+        .read('cooling.head', celsius(head!), { typed: `${head} °C` })
+  }))
 };
 
 /** Spring return, injected: oil above the mark, and one dip is not yet two. */

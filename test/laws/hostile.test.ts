@@ -5,6 +5,7 @@ import { dueList } from '../../src/core/care/due.ts';
 import { flowById } from '../../src/core/care/flows.ts';
 import { decide } from '../../src/core/decision/decide.ts';
 import { beforeAfterOf } from '../../src/core/history/compare.ts';
+import { contextWithWork } from '../../src/core/jobs/work.ts';
 import { trendsOf } from '../../src/core/history/trends.ts';
 import { orderOf, partLines } from '../../src/core/parts/lines.ts';
 import { walkFor } from '../../src/core/plan/walk.ts';
@@ -47,7 +48,7 @@ describe('names from outside that every object answers to', () => {
       walkFor(a.steps);
       whileOpen(a.steps);
       trayOf(survey);
-      trendsOf([base, survey]);
+      trendsOf([base, survey].map((s) => contextWithWork(s, new Date(), 'metric')));
       beforeAfterOf(base, survey, now, 'us');
     }
   });

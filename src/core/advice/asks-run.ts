@@ -11,11 +11,19 @@ import { twist } from './asks-head.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
 
+/** A coil at this temperature has run, K (M: 40 °C). */
+const WARM = 313;
+
 /** A coil that dies warm is told by two readings of one winding, cold and warm; either alone says nothing of that. */
 const coldAndWarm: AskRule = {
   ...look('Coil resistance, cold and warm', ['spark.primary'], 10),
-  title: (c) =>
-    asked(c, 'spark.primary') ? 'Coil resistance again, warm, as soon as it dies' : 'Coil resistance, cold and warm',
+  title: (c) => {
+    const taken = c.record.all('spark.primary').flatMap((r) => r.conditions?.temperature ?? []);
+    if (!asked(c, 'spark.primary')) return 'Coil resistance, cold and warm';
+    return taken.length && Math.min(...taken) > WARM
+      ? 'Coil resistance again, when it has cooled down'
+      : 'Coil resistance again, warm, as soon as it dies';
+  },
   open: (c) =>
     !windingRows(c).some((w) => w.warmOverCold !== undefined) && c.record.last('spark.primary')?.value !== 'unknown'
 };
@@ -54,8 +62,14 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
     return shown !== undefined && (found === '' || isAfter(shown.at, found));
   }
 });
-/** The looks that a symptom asks for, and what is left when none of them found it. */
-const untilFound = (...list: readonly AskRule[]): readonly AskRule[] => [...list, cause];
+/** The looks that a symptom asks for, and what is left when none of them found it; none of them once its cause was found. */
+const untilFound = (...list: readonly AskRule[]): readonly AskRule[] => [
+  ...list.map((r): AskRule => ({
+    ...r,
+    open: (c, f) => r.open(c, f) && !symptoms(c).some((s) => f.id === `run.${s.id}` && s.explained)
+  })),
+  cause
+];
 
 const leaks = (c: Context, what: string): boolean => c.record.value('run.leaks') === what;
 /** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */

@@ -40,7 +40,7 @@ const words: Readonly<Record<Verdict, string>> = {
 
 /** Conditions that have to be alike before two measurements are compared. */
 const alike = (a: Reading, b: Reading): boolean =>
-  (['throttle', 'bores', 'engine', 'stage', 'spot'] as const).every(
+  (['throttle', 'bores', 'engine', 'stage', 'spot', 'bank'] as const).every(
     (k) => (a.conditions?.[k] ?? 'unknown') === (b.conditions?.[k] ?? 'unknown')
   ) && (a.instrument?.adapterVolume ?? 0) === (b.instrument?.adapterVolume ?? 0);
 

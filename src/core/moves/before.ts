@@ -16,6 +16,7 @@ export function inVain({ context: c }: Position): Move | undefined {
     (c.survey.steps ?? []).some((s) => isWork(s) && (between(s.at) || isAfter(s.at, last.at))) ||
     c.survey.readings.some(
       (r) =>
+        r.value !== 'unknown' &&
         !['run.', 'safe.', 'cooling.source', 'fuel.dies'].some((x) => r.what.startsWith(x)) &&
         (between(r.at) || isAfter(r.at, last.at))
     );

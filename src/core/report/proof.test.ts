@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { beforeAfterOf } from '../history/compare.ts';
 import { trendsOf } from '../history/trends.ts';
 import type { Reading } from '../record/reading.ts';
+import { contextWithWork } from '../jobs/work.ts';
 import { Bench } from '../../../test/case.ts';
 import { beforeAfter } from '../history/before-after.ts';
 import { drawing } from './draw.ts';
@@ -168,13 +169,14 @@ describe('history', () => {
     };
   };
   const now = new Date('2026-06-01T00:00:00.000Z');
+  const trends = (...list: ReturnType<typeof season>[]) => trendsOf(list.map((s) => contextWithWork(s, now, 'us')));
   it('trends over seasons: one point a visit, none of what was read once', () => {
-    const [t, ...rest] = trendsOf([season(2024, 120), season(2025, 118), season(2026, 90)]);
+    const [t, ...rest] = trends(season(2024, 120), season(2025, 118), season(2026, 90));
     expect(t).toMatchObject({ what: 'compression.pressure', lines: [{ cylinder: 1 }] });
     expect(t!.lines[0]!.points.map((p) => Math.round(p.value / PSI))).toEqual([120, 118, 90]);
     expect(rest).toEqual([]);
-    expect(trendsOf([season(2026, 90)])).toEqual([]);
-    expect(trendsOf([])).toEqual([]);
+    expect(trends(season(2026, 90))).toEqual([]);
+    expect(trends()).toEqual([]);
   });
   it('two visits are compared as carefully as before and after', () => {
     const verdict = (a: number, b: number, more = {}) =>

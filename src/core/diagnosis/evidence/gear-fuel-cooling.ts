@@ -3,7 +3,7 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
-import { lastSeen } from '../../stations/cooling/seen.ts';
+import { banksApart, lastSeen } from '../../stations/cooling/seen.ts';
 import { fuelAge } from '../../stations/fuel/age.ts';
 import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
 import { metalExplained } from '../../stations/gear/case-state.ts';
@@ -13,7 +13,7 @@ import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
 import { thermostats } from '../../stations/cooling/thermostat.ts';
 import { DIP_AGREES, dips, markGap } from '../../stations/oil/position.ts';
-import { bankDifference, BANKS_APART, NEVER_WARM } from '../../stations/run/warming.ts';
+import { BANKS_APART, NEVER_WARM } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
 import { charging, CHARGING } from '../../stations/run/charging.ts';
 import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
@@ -155,9 +155,8 @@ const cold: Measure = (c) => {
   return past(-head, -NEVER_WARM.under, THERMOMETER, runAt(c), minutes >= NEVER_WARM.minutes ? {} : { most: 0 });
 };
 const banks: Measure = (c) => {
-  const run = runsOf(c).at(-1);
-  const d = run && bankDifference(run);
-  return d && past(Math.abs(d.port - d.starboard), BANKS_APART, THERMOMETER, runAt(c));
+  const d = banksApart(c);
+  return d && past(d.by, BANKS_APART, THERMOMETER, runAt(c));
 };
 const coolAgain: Measure = (c) => {
   const w = wordOf(c, 'run.second');

@@ -6,12 +6,12 @@ import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import type { Because, Finding } from '../../findings/finding.ts';
 import { say } from '../../units/index.ts';
 import { findingsOf, practice } from '../../findings/collect.ts';
-import { runsOf, streamEarly } from '../run/runs.ts';
+import { streamEarly } from '../run/runs.ts';
 import { symptoms } from '../run/symptoms.ts';
-import { bankDifference, BANKS_APART, warmingOf } from '../run/warming.ts';
+import { warmingOf } from '../run/warming.ts';
 import { parts } from './parts.ts';
 import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
-import { lastSeen, thermometersDiffer } from './seen.ts';
+import { hotterBank, lastSeen, thermometersDiffer } from './seen.ts';
 import { sources } from './source.ts';
 
 type Out = ReturnType<typeof findingsOf>;
@@ -125,10 +125,8 @@ export const HEAD_SPEAKS = 313.15;
 
 /** What the latest run showed that a strong stream does not outweigh; nothing where it showed nothing. */
 function unsettled(c: Context): string | undefined {
-  const run = runsOf(c).at(-1);
-  const apart = run && bankDifference(run);
-  if (apart && Math.abs(apart.port - apart.starboard) > BANKS_APART)
-    return `the ${apart.port > apart.starboard ? 'port' : 'starboard'} bank runs hotter than the other`;
+  const hotter = hotterBank(c);
+  if (hotter) return `the ${hotter} bank runs hotter than the other`;
   const outcome = c.record.last('run.outcome');
   const reason = c.record.last('run.reason');
   if (outcome?.value === 'stopped' && (reason?.value === 'temperature' || reason?.value === 'stream'))

@@ -136,6 +136,7 @@ export const items = {
     absent: true
   }),
   head: quantity({
+    perBank: true,
     sent: 'head',
     quick: 'head',
     label: 'Hottest at the head, running',

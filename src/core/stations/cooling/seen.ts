@@ -1,7 +1,9 @@
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { BANKS_APART, bankDifference } from '../run/warming.ts';
 import { runsOf, type Run } from '../run/runs.ts';
+import { spotOf, type Spot } from '../run/spots.ts';
 
 export interface Seen {
   readonly stream: 'strong' | 'weak' | 'none' | undefined;
@@ -11,10 +13,54 @@ export interface Seen {
   readonly run: Run | undefined;
 }
 
+interface Head {
+  readonly at: string;
+  readonly value: number;
+  readonly spot: Spot;
+}
+
+/** The latest reading of each place of the head that was noted at this check, K. */
+function heads(c: Context): Head[] {
+  const latest = new Map<Spot, Head>();
+  for (const r of c.record.all('cooling.head')) {
+    const value = known(r.value as number);
+    if (value !== undefined) latest.set(spotOf(r), { at: r.at, value, spot: spotOf(r) });
+  }
+  return [...latest.values()];
+}
+
+/** Readings of the two banks within this belong together, ms (M). */
+const TOGETHER = 10 * 60_000;
+
+/** By how much the banks differ, K, and which is the hotter: in the latest run, or as noted at this check; nothing where only one was read. */
+export function banksApart(c: Context): { readonly hotter: 'port' | 'starboard'; readonly by: number } | undefined {
+  const run = runsOf(c).at(-1);
+  const list = heads(c);
+  const [port, starboard] = (['head-port', 'head-starboard'] as const).map((k) => list.find((h) => h.spot === k));
+  const noted =
+    port && starboard && Math.abs(Date.parse(port.at) - Date.parse(starboard.at)) <= TOGETHER
+      ? { port: port.value, starboard: starboard.value }
+      : undefined;
+  const apart = (run && bankDifference(run)) ?? noted;
+  return (
+    apart && {
+      hotter: apart.port > apart.starboard ? 'port' : 'starboard',
+      by: Math.abs(apart.port - apart.starboard)
+    }
+  );
+}
+
+/** The bank that runs hotter than the other by more than they may differ. */
+export function hotterBank(c: Context): 'port' | 'starboard' | undefined {
+  const apart = banksApart(c);
+  return apart && apart.by > BANKS_APART ? apart.hotter : undefined;
+}
+
 /** Stream and temperature as last seen: noted at this check, or in the log of a later run. */
 export function lastSeen(c: Context): Seen {
   const noted = c.record.last('cooling.stream');
-  const head = c.record.last('cooling.head');
+  // A bank that is cool says nothing of the other: the hottest speaks.
+  const head = heads(c).reduce<Head | undefined>((a, b) => (a && a.value >= b.value ? a : b), undefined);
   const runs = runsOf(c).filter((r) => r.tracks.length || r.streams.length);
   const run = runs.at(-1);
   const since = run ? new Date(run.startedAt.getTime() + run.minutes * 60_000).toISOString() : '';
@@ -25,7 +71,7 @@ export function lastSeen(c: Context): Seen {
   const own = noted?.value === 'unknown' || noted?.value === 'not-fitted' ? undefined : noted?.value;
   return {
     stream: later(noted, inRun) && inRun !== 'not-fitted' ? (inRun as Seen['stream']) : (own as Seen['stream']),
-    head: later(head, hottest) ? hottest : known(head?.value as number | undefined),
+    head: later(head, hottest) ? hottest : head?.value,
     run
   };
 }

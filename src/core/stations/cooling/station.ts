@@ -1,8 +1,8 @@
-import { known } from '../../engine/profile.ts';
 import { show } from '../../units/index.ts';
 import type { Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { lastSeen } from './seen.ts';
 
 export const station = {
   items,
@@ -21,7 +21,7 @@ export const station = {
   beforeRelease: true,
   analyse,
   sounding: (c) => {
-    const t = known(c.record.value('cooling.head'));
+    const t = lastSeen(c).head;
     return t === undefined ? undefined : show(t, 'temperature', c.units);
   }
 } as const satisfies Station;

@@ -2,6 +2,7 @@ import type { RunLog } from '../../items/item.ts';
 import type { Reading } from '../../record/reading.ts';
 import { hottestOf } from './hottest.ts';
 import type { Run, Track } from './runs.ts';
+import { spotOf } from './spots.ts';
 
 /** A logger that was silent for this long recorded two runs, s. */
 const LOG_GAP = 900;
@@ -68,7 +69,7 @@ function joined(a: Run, b: Run): Run {
 
 function splitLog(r: Reading): Run[] {
   const log = r.value as RunLog;
-  const spot = r.conditions?.spot ?? 'head';
+  const spot = spotOf(r);
   const start = Date.parse(r.at);
   const parts: number[][] = [[]];
   log.seconds.forEach((s, k) => {

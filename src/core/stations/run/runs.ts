@@ -7,20 +7,11 @@ import { hottestOf } from './hottest.ts';
 import { withoutOutliers } from './odd.ts';
 import { loggedRuns } from './logged-runs.ts';
 import { STREAM_COMES } from './stream.ts';
+import { spotIds, spotOf, type Spot } from './spots.ts';
 import type { Reading } from '../../record/reading.ts';
 import { byTime } from '../../units/instant.ts';
 
-export const spots = {
-  head: 'head',
-  'head-port': 'head, port bank',
-  'head-starboard': 'head, starboard bank',
-  thermostat: 'thermostat housing',
-  block: 'block',
-  exhaust: 'exhaust cover',
-  stream: 'water from the stream'
-} as const;
-export type Spot = keyof typeof spots;
-export const spotIds = Object.keys(spots) as Spot[];
+export { spotIds, spots, type Spot } from './spots.ts';
 
 /** Without an entry for this long a run is over, whether or not somebody said so, ms. */
 const SILENT = 3_600_000;
@@ -69,7 +60,7 @@ function handRun(label: string, list: readonly Reading[], start: number, stop?: 
   const of = (what: string): Reading[] => list.filter((r) => r.what === what && r.value !== 'unknown');
   const temperatures = of('run.temperature');
   const tracks = spotIds.flatMap((spot): Track[] => {
-    const mine = temperatures.filter((r) => (r.conditions?.spot ?? 'head') === spot);
+    const mine = temperatures.filter((r) => spotOf(r) === spot);
     return mine.length
       ? [{ spot, samples: mine.map((r) => ({ seconds: at(r), temperature: r.value as number })) }]
       : [];

@@ -6,6 +6,7 @@ import { planBench } from '../../../core/schedule/plan-bench.ts';
 import { usualBench } from '../../../core/schedule/settings.ts';
 import { todayOf } from '../../../core/schedule/today.ts';
 import { figuresOf } from '../../../core/report/figures.ts';
+import { contextWithWork } from '../../../core/jobs/work.ts';
 import { trendsOf } from '../../../core/history/trends.ts';
 import { Bench } from '../../../../test/case.ts';
 import DueRow from '../care/DueRow.svelte';
@@ -120,7 +121,9 @@ describe('parts, care and figures', () => {
     );
     const later = psi(20).survey;
     const moved = { ...later, readings: later.readings.map((r) => ({ ...r, at: r.at.replace('2026', '2027') })) };
-    const [trend] = trendsOf([psi(0).survey, moved]);
+    const [trend] = trendsOf(
+      [psi(0).survey, moved].map((s) => contextWithWork(s, new Date(s.assessment.startedAt), 'us'))
+    );
     const drawn = html(TrendChart, { trend: trend!, units: 'us' });
     expect(drawn).toMatch(/aria-label="Compression. cyl 1: 120 psi in May 2026, 100 psi in May 2027; cyl 2/);
     expect(drawn).not.toMatch(/NaN/);

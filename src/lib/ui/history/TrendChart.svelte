@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lineName, sayTrend } from '$core/history/trend-words.ts';
   import type { Trend } from '$core/history/trends.ts';
   import { say, show, shownNumber, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
@@ -18,6 +19,7 @@
   const dates = $derived([moments[0]!, (moments[0]! + moments.at(-1)!) / 2, moments.at(-1)!]);
   const y = $derived.by(() => {
     const v = points.map((p) => value(p.value));
+    if (trend.limit !== undefined && trend.lines.some((l) => l.change?.forecast)) v.push(value(trend.limit));
     const room = Math.max((Math.max(...v) - Math.min(...v)) * 0.15, Math.abs(Math.max(...v)) * 0.05, 0.01);
     return scaleLinear([Math.min(...v) - room, Math.max(...v) + room], [box.bottom, box.top]).nice(4);
   });
@@ -29,7 +31,27 @@
   );
   /** A line is told from the next by its dash, not by colour alone. */
   const dashes = ['', '7 3', '2 3', '9 3 2 3', '1 4', '12 4'];
-  const name = (l: Trend['lines'][number]): string => (l.cylinder === undefined ? '' : `cyl ${l.cylinder}`);
+  const name = (l: Trend['lines'][number]): string => lineName(l);
+  /** Beside its line there is room for the cylinder or bank only. */
+  const brief = (l: Trend['lines'][number]): string => lineName({ ...l, method: '' });
+  /** The limit, where it lies in the picture or near it. */
+  const limit = $derived.by(() => {
+    if (trend.limit === undefined) return undefined;
+    const at = value(trend.limit);
+    const [low, high] = y.domain() as [number, number];
+    return at >= low && at <= high ? at : undefined;
+  });
+  /** Where each line's name stands: at its end, and under the name above it where the two would cover one another. */
+  const nameAt = $derived.by(() => {
+    const ends = trend.lines
+      .map((l, k) => ({ k, at: y(value(l.points.at(-1)!.value)) + 4 }))
+      .sort((a, b) => a.at - b.at);
+    const out = new Map<number, number>();
+    let last = -Infinity;
+    for (const { k, at } of ends) out.set(k, (last = Math.max(at, last + 15)));
+    return out;
+  });
+  const sentences = $derived(sayTrend(trend, units));
   const says = $derived(
     trend.lines
       .map(
@@ -50,7 +72,11 @@
     {#each dates as t (t)}<text x={x(t)} y={H - 8} text-anchor="middle" font-size="14" fill="currentColor"
         >{format(t, 'MMM yy')}</text
       >{/each}
-    {#each trend.lines as l, k (l.cylinder ?? 0)}
+    {#if limit !== undefined}
+      <line x1={box.left} x2={box.right} y1={y(limit)} y2={y(limit)} stroke="currentColor" stroke-dasharray="3 3" />
+      <text x={box.right} y={y(limit) + 4} font-size="14" fill="currentColor">limit</text>
+    {/if}
+    {#each trend.lines as l, k (name(l))}
       <path
         d={path([...l.points]) ?? ''}
         fill="none"
@@ -64,8 +90,13 @@
           r="3.5"
           class="fill-primary"
         />{/each}
-      <text x={box.right} y={y(value(l.points.at(-1)!.value)) + 4} font-size="14" fill="currentColor">{name(l)}</text>
+      <text x={box.right} y={nameAt.get(k)} font-size="14" fill="currentColor">{brief(l)}</text>
     {/each}
   </svg>
   <p class="sr-only">{says}</p>
+  {#if sentences.length}
+    <ul class="mt-2 space-y-1 text-sm">
+      {#each sentences as s (s)}<li>{s}</li>{/each}
+    </ul>
+  {/if}
 </figure>

@@ -25,7 +25,20 @@
   const indicator = $derived(session.survey.engine.profile.indicator !== 'not-fitted');
 </script>
 
-<StationFields station="cooling" only={['screen', 'strainer', ...(indicator ? ['stream', 'outlet'] : []), 'head']} />
+<StationFields
+  station="cooling"
+  only={['screen', 'strainer', ...(indicator ? ['stream', 'outlet'] : []), ...(banks[0] ? [] : ['head'])]}
+/>
+{#if banks[0]}
+  <div class="mt-3 grid gap-x-6 sm:grid-cols-2">
+    {#each banks as bank (bank)}
+      <section aria-label="Head, {bank} bank">
+        <h3 class="mb-1 font-semibold capitalize">{bank} bank</h3>
+        <StationFields station="cooling" only={['head']} {...bank ? { conditions: { bank } } : {}} />
+      </section>
+    {/each}
+  </div>
+{/if}
 <section class="mt-5" aria-label="Water for running">
   <StationFields station="cooling" only={['source']} />
   <table class="mt-2 w-full text-sm">

@@ -1,6 +1,7 @@
 import { caseKinds } from '$core/engine/case-kind.ts';
 import { beforeAfterOf } from '$core/history/compare.ts';
 import { trendsOf } from '$core/history/trends.ts';
+import { contextWithWork } from '$core/jobs/work.ts';
 import { historyOf, surveysOf } from '$lib/server/store/surveys.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
 import { error } from '@sveltejs/kit';
@@ -25,7 +26,7 @@ export const load: PageServerLoad = ({ params, url, locals }) => {
       startedAt: h.startedAt,
       releasedAt: lastRelease(h.id)?.at ?? null
     })),
-    trends: trendsOf(surveys),
+    trends: trendsOf(surveys.map((s) => contextWithWork(s, new Date(s.assessment.startedAt), locals.prefs.units))),
     compared:
       first === second
         ? null

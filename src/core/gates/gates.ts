@@ -3,6 +3,7 @@ import { against, type Hold } from '../holds/index.ts';
 import type { Context } from '../findings/context.ts';
 import { doBy, sayDoBy, type DoBy } from '../jobs/do-by.ts';
 import type { Step } from '../plan/plan.ts';
+import { saySecondLook, secondLooks } from '../plan/second-look.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import type { StationId } from '../stations/items.ts';
 import { trayLeft, trayOf } from '../tray/tray.ts';
@@ -145,6 +146,20 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
       false
     )
   );
+  const looks = secondLooks(c.survey, steps);
+  if (looks.length) {
+    const due = looks.filter((l) => !l.looked);
+    list.push(
+      gate(
+        c,
+        'second-look',
+        'A second look',
+        due.length ? 'watch' : 'sound',
+        due.length ? due.map(saySecondLook).join(' ') : 'Long and late work was looked over once more.',
+        true
+      )
+    );
+  }
   const open = steps.filter((s) => s.state === 'open' && s.by === undefined);
   const unproved = steps.filter((s) => s.state === 'done');
   // A fault that no job stands for yet is still looked for: nothing is done and proved then.

@@ -94,7 +94,9 @@ export const stepMarkSchema = z.strictObject({
   state: z.enum(['done', 'open', 'not-needed']),
   /** Engine hours when it was done, where somebody looked. */
   hours: z.optional(z.number().check(z.gte(0), z.lte(50_000))),
-  note: z.optional(z.string().check(z.maxLength(20_000)))
+  note: z.optional(z.string().check(z.maxLength(20_000))),
+  /** Done late in the day, or with interruptions, as whoever did it says: it is looked over once more. */
+  late: z.optional(z.literal(true))
 });
 export type StepMark = z.infer<typeof stepMarkSchema>;
 

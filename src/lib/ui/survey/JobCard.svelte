@@ -3,6 +3,7 @@
   import { waitSaid, type OrderLine } from '$core/parts/lines.ts';
   import type { PartLine } from '$core/record/work.ts';
   import type { Step } from '$core/plan/plan.ts';
+  import { saySecondLook, type SecondLook } from '$core/plan/second-look.ts';
   import { traitsOf } from '$core/jobs/register.ts';
   import { stations } from '$core/stations/register.ts';
   import Package from '@lucide/svelte/icons/package';
@@ -21,7 +22,10 @@
     number?: number;
     base: string;
     titles: Readonly<Record<string, string>>;
-    onmark: (state: 'done' | 'open' | 'not-needed', note?: string) => void;
+    onmark: (state: 'done' | 'open' | 'not-needed', note?: string, late?: boolean) => void;
+    /** The second look that its work asks for, and how that is ticked. */
+    second?: SecondLook;
+    onlook?: () => void;
     /** What the order knows of its parts. */
     order?: readonly OrderLine[];
     /** Opens the form that changes the job. */
@@ -41,6 +45,8 @@
     onmark,
     order = [],
     onedit,
+    second,
+    onlook,
     open = false,
     insides = [],
     plain = false
@@ -48,6 +54,7 @@
   const traits = $derived(traitsOf(step.id));
   const waits = $derived(order.filter((l) => l.step === step.id && (l.state === 'wanted' || l.state === 'ordered')));
   let note = $state(untrack(() => step.note ?? ''));
+  let late = $state(false);
   const draft = $derived(`${base}:job:${step.id}`);
   onMount(() => {
     note = readDraft(draft) ?? note;
@@ -63,7 +70,7 @@
   };
   function mark(state: 'done' | 'not-needed'): void {
     clearDraft(draft);
-    onmark(state, note.trim() || undefined);
+    onmark(state, note.trim() || undefined, state === 'done' && late);
   }
   const shape = { open: 'not-looked-at', done: 'cannot-tell', proved: 'sound', 'not-needed': 'not-looked-at' } as const;
   const words = {
@@ -134,6 +141,9 @@
           placeholder="what was found, what was fitted"
         /></label
       >
+      <label class="tap gap-2 text-sm"
+        ><input type="checkbox" class="checkbox" bind:checked={late} />late, or interrupted</label
+      >
       <button type="button" class="btn btn-primary" onclick={() => mark('done')}>Done</button>
       <button type="button" class="btn btn-outline btn-primary" onclick={() => mark('not-needed')}>Not needed</button>
       {#if onedit}<button
@@ -150,9 +160,17 @@
       {#if step.state === 'done'}<a class="btn btn-primary" href="{base}/{step.proof.station}?recheck={step.id}"
           >Prove it: {proof} again</a
         >{/if}
+      {#if second && !second.looked && onlook}<button type="button" class="btn btn-primary" onclick={onlook}
+          >Looked over</button
+        >{/if}
       <button type="button" class="btn btn-outline btn-primary" onclick={() => onmark('open')}>Open again</button>
     {/if}
   </div>
+  {#if second}<p class="mt-1 text-sm {second.looked ? '' : 'font-medium text-warning'}">
+      {second.looked
+        ? `Looked over once more${second.looked.by ? ` by ${second.looked.by}` : ''}, ${sayDate(second.looked.at, 'd MMM HH:mm')}.`
+        : saySecondLook(second)}
+    </p>{/if}
   <p class="mt-1 text-sm">Proved by {proof.toLowerCase()}: {step.proof.text}.</p>
 {/snippet}
 

@@ -7,6 +7,7 @@
   import JobCard from '$lib/ui/survey/JobCard.svelte';
   import { orderOf, partLines } from '$core/parts/lines.ts';
   import { stations } from '$core/stations/register.ts';
+  import { secondLookMark, secondLooks } from '$core/plan/second-look.ts';
   import { walkFor } from '$core/plan/walk.ts';
   import { whileOpen } from '$core/plan/while-open.ts';
   import FastenerList from '$lib/ui/tray/FastenerList.svelte';
@@ -24,6 +25,8 @@
   /** The one that is the next thing to do, else the first. */
   const atHand = $derived(session.moves.find((m) => m.kind === 'job' && !m.waits)?.job ?? open[0]?.id);
   const closed = $derived(steps.filter((s) => s.state !== 'open'));
+  /** Long and late work, by its job, with the second look at it. */
+  const second = $derived(new Map(secondLooks(session.survey, steps).map((l) => [l.job, l])));
   const labels = $derived(labelsOf(j.context, j.holds));
   const rows = $derived(beforeAfter(j.context));
   const base = $derived(`/surveys/${session.surveyId}`);
@@ -84,7 +87,7 @@
               {titles}
               {order}
               onedit={() => (editing = step.id)}
-              onmark={(state, note) => session.mark(step.id, state, note)}
+              onmark={(state, note, late) => session.mark(step.id, state, note, late)}
             />
           </li>{/each}
       </ol>
@@ -97,7 +100,9 @@
                 insides={insidesOf(j.context, step.id)}
                 {base}
                 {titles}
-                open={step.state === 'done'}
+                open={step.state === 'done' || (second.has(step.id) && !second.get(step.id)!.looked)}
+                second={second.get(step.id)}
+                onlook={() => session.mark(secondLookMark(step.id), 'done')}
                 onmark={(state, note) => session.mark(step.id, state, note)}
               />
             </li>{/each}

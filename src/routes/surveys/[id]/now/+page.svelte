@@ -132,8 +132,8 @@
               plain
               {base}
               titles={{}}
-              onmark={(state, note) => {
-                session.mark(step.id, state, note);
+              onmark={(state, note, late) => {
+                session.mark(step.id, state, note, late);
                 pinned.done();
               }}
             />{/key}

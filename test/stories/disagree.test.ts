@@ -108,6 +108,30 @@ describe('a slip of the pen among three good ones', () => {
     b.psi([[1, 140]], { conditions: { throttle: 'open', bores: 'oiled', dose: 5e-6 } });
     expect(b.said('compression.wet')).toBe('');
   });
+  it('wet readings that do not agree are no wet test: neither rings nor valve', () => {
+    const b = new Bench(two).psi([
+      [1, 90],
+      [2, 124],
+      [3, 125],
+      [1, 91]
+    ]);
+    const oiled = { conditions: { throttle: 'open', bores: 'oiled', dose: 5e-6 } } as const;
+    b.psi([[1, 135]], oiled);
+    b.psi([[1, 92]], oiled);
+    expect(b.said('compression.wet')).toBe('');
+    expect(b.ids()).toContain('compression.scatter-wet.1:cannot-tell');
+    expect(b.assessed().moves[0]!.title).toMatch(/^Wet test of cylinder 1 again/);
+    b.psi(
+      [
+        [1, 134],
+        [1, 135]
+      ],
+      oiled
+    );
+    b.psi([[1, 135]], oiled);
+    expect(b.ids()).not.toContain('compression.scatter-wet.1:cannot-tell');
+    expect(b.said('compression.wet')).not.toBe('');
+  });
 });
 
 describe('two neighbours that are low', () => {

@@ -208,3 +208,28 @@ describe('run again in vain', () => {
     ).not.toContain('ask:run-in-vain');
   });
 });
+
+describe('oil above the mark: one mind of check and belief', () => {
+  const above = () =>
+    new Bench({ ...four, lubrication: 'sump', sumpWithFilter: 2e-3 })
+      .read('oil.level', 'yes')
+      .read('oil.waited', 20)
+      .read('oil.dip', 'above')
+      .read('oil.dip', 'above');
+  const chance = (b: Bench, id: string) => b.assessed().advice.suspects.find((s) => s.id === id)?.probability ?? 0;
+  it('risen since the last fill, and no more poured than it holds: fuel, to both', () => {
+    const b = above().read('oil.smell', 'faint').read('oil.lastFill', 2e-3).read('oil.lastMark', 'between');
+    expect(b.said('oil.dip')).toMatch(/it is fuel rather than overfilling/);
+    expect(chance(b, 'dilution')).toBeGreaterThan(2 * chance(b, 'overfilled'));
+  });
+  it('above already after the last fill, more poured than it holds: overfilled, to both', () => {
+    const b = above().read('oil.smell', 'oil').read('oil.lastFill', 2.5e-3).read('oil.lastMark', 'above');
+    expect(b.said('oil.dip')).toMatch(/overfilled rather than diluted/);
+    expect(chance(b, 'overfilled')).toBeGreaterThan(4 * chance(b, 'dilution'));
+  });
+  it('the nose alone convicts nobody', () => {
+    const b = above().read('oil.smell', 'fuel');
+    expect(b.ids()).toContain('oil.dip:cannot-tell');
+    expect(chance(b, 'dilution')).toBeLessThan(0.8);
+  });
+});

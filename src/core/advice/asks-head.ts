@@ -231,6 +231,7 @@ export const headAsks: Asks = {
     }),
     again(', bores dry', { only: ['cannot-tell'] })
   ],
+  'compression.scatter-wet': [again('', { title: (_, f) => `Wet test${at(f)} again, the same dose`, ...oiled })],
   'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
   'compression.neighbours': [leakDown],
   'compression.wet': [lashIfValves, leakDown],

@@ -17,6 +17,7 @@ export const powerHead = {
       'compression.adapter-size',
       'compression.falls',
       'compression.scatter',
+      'compression.scatter-wet',
       'compression.bores',
       'compression.missing'
     ],

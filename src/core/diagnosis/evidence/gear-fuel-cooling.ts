@@ -10,6 +10,7 @@ import { metalExplained } from '../../stations/gear/case-state.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
+import { rivals } from '../../stations/oil/rivals.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
 import { thermostats } from '../../stations/cooling/thermostat.ts';
 import { DIP_AGREES, dips, markGap } from '../../stations/oil/position.ts';
@@ -230,6 +231,22 @@ const oilFuel: Measure = (c) => {
     // The share’s interval against two and four per cent, not a yes or no beside it.
     const at = lastOf(c, 'oil.viscosity', 'oil.viscosityFresh');
     return past(lab.share, (ownLimits.dilutionWatch + ownLimits.dilutionFault) / 2, 0.008, at);
+  }
+  // Above the mark its rival is too much that was poured in: what was poured, drawn and marked weighs here as at the check.
+  if (dips(c).position === 'above') {
+    const { weights, dilution } = rivals(c);
+    const odds = dilution / (1 - dilution);
+    const at = lastOf(
+      c,
+      'oil.smell',
+      'oil.look',
+      'oil.lastMark',
+      'oil.lastFill',
+      'oil.lastFillMost',
+      'oil.poured',
+      'oil.drained'
+    );
+    return weights.length ? leaning(Math.min(1, odds), Math.min(1, 1 / odds), at) : undefined;
   }
   // A trace after short cold runs is usual: it leans, no more.
   if (smell?.value === 'faint') return look?.value === 'thin' ? seen(true, smell.at) : leaning(0.7, 1, smell.at);

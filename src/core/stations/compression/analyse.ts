@@ -76,6 +76,14 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
         condition,
         values: { readings, share: found.limit.value }
       })),
+    ...found.wetScattered.map(({ cylinder, readings }): TestFact => ({
+      kind: 'scatter',
+      id: 'scatter-wet',
+      repeat: true,
+      cylinder,
+      condition,
+      values: { readings, share: found.limit.value, oiled: true }
+    })),
     ...(chamber !== undefined && adapter >= chamber
       ? [{ kind: 'adapter-size', condition, values: { adapter, chamber } } as const]
       : []),

@@ -62,6 +62,8 @@ export interface Comparison {
   }[];
   /** Wet readings of cylinders that were also read dry, otherwise under the same conditions. */
   readonly wet: readonly (Estimate & { readonly cylinder: number; readonly dose?: number })[];
+  /** Cylinders whose wet readings do not agree with one another, and those readings, Pa: they are no wet test yet. */
+  readonly wetScattered: readonly { readonly cylinder: number; readonly readings: readonly number[] }[];
   /** Readings that say nothing and that no later one has replaced. */
   readonly voided: readonly { readonly cylinder: number; readonly why: PressureVoid; readonly test: Pressure }[];
   /** Readings that later repeats contradicted and outnumbered: they no longer speak. */
@@ -232,6 +234,7 @@ function compareOnce(c: Context): Comparison | undefined {
       missing: cylindersOf(c),
       unlike: [],
       wet: [],
+      wetScattered: [],
       outdone: [],
       conditions: voided[0]?.test.conditions ?? {},
       instrument: voided[0]?.test.instrument ?? ordinaryGauge,
@@ -316,18 +319,23 @@ function compareOnce(c: Context): Comparison | undefined {
     differences(r, first).every((d) => d.of === 'bores' || d.of === 'battery');
   const wets = others.filter((o) => isWet(o.readings[0]!));
   // The latest dose speaks: two doses are two tests.
-  const wet = [...new Set(wets.map((o) => o.cylinder))].map((cylinder) => {
+  const doses = [...new Set(wets.map((o) => o.cylinder))].map((cylinder) => {
     const mine = wets
       .filter((o) => o.cylinder === cylinder)
       .sort((a, b) => byTime(b.readings.at(-1)!, a.readings.at(-1)!))[0]!;
-    const dose = mine.readings[0]!.conditions?.dose;
-    return {
-      cylinder,
-      mean: meanOf(mine.readings),
-      u: one / Math.sqrt(mine.readings.length),
-      ...(dose === undefined ? {} : { dose })
-    };
+    return { cylinder, ...repeatsOf(mine.readings, within) };
   });
+  const wet = doses
+    .filter((d) => !d.scattered)
+    .map(({ cylinder, speaking }) => {
+      const dose = speaking[0]!.conditions?.dose;
+      return {
+        cylinder,
+        mean: meanOf(speaking),
+        u: one / Math.sqrt(speaking.length),
+        ...(dose === undefined ? {} : { dose })
+      };
+    });
   const measuredAt = new Map(
     rows.map((r) => [r.cylinder, latestAt(chosen.readings.filter((x) => x.cylinder === r.cylinder))])
   );
@@ -348,6 +356,9 @@ function compareOnce(c: Context): Comparison | undefined {
     rows,
     missing: cylindersOf(c).filter((k) => !rows.some((r) => r.cylinder === k)),
     wet,
+    wetScattered: doses
+      .filter((d) => d.scattered)
+      .map(({ cylinder, speaking }) => ({ cylinder, readings: speaking.map((r) => r.value) })),
     unlike,
     outdone: chosen.readings.filter((r) => !groups.some((g) => g.includes(r))),
     conditions: first.conditions ?? {},

@@ -50,7 +50,7 @@ export interface TestFacts {
   range: object;
   falls: { readonly series: readonly (readonly number[])[] };
   /** Pa, oldest first: repeats under equal conditions that do not agree, and how far apart they may lie. */
-  scatter: { readonly readings: readonly number[]; readonly share: number };
+  scatter: { readonly readings: readonly number[]; readonly share: number; readonly oiled?: true };
   'adapter-size': { readonly adapter: number; readonly chamber: number };
   bores: { readonly oil: number };
   volts: { readonly lowest: number };

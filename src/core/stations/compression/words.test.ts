@@ -59,7 +59,14 @@ const ofTest: Examples<TestFacts> = {
   'throttle-unknown': [{ kind: 'throttle-unknown', condition: doubt, values: {} }],
   range: [{ kind: 'range', cylinder: 1, condition: doubt, values: {} }],
   scatter: [
-    { kind: 'scatter', cylinder: 1, condition: doubt, values: { readings: [125 * PSI, 50 * PSI], share: 0.15 } }
+    { kind: 'scatter', cylinder: 1, condition: doubt, values: { readings: [125 * PSI, 50 * PSI], share: 0.15 } },
+    {
+      kind: 'scatter',
+      id: 'scatter-wet',
+      cylinder: 1,
+      condition: doubt,
+      values: { readings: [150 * PSI, 80 * PSI], share: 0.15, oiled: true }
+    }
   ],
   falls: [{ kind: 'falls', cylinder: 1, condition: doubt, values: { series: [[70 * PSI, 98 * PSI, 92 * PSI]] } }],
   'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],

@@ -172,7 +172,7 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     const p = pressureSaid(found, units);
     const [low, high] = [Math.min(...values.readings), Math.max(...values.readings)];
     return {
-      found: `Cylinder ${cylinder} read ${p(low)} and ${p(high)} in tests that were made alike: one of them is wrong, and nothing is built on either.`,
+      found: `Cylinder ${cylinder} read ${values.oiled ? 'with oil ' : ''}${p(low)} and ${p(high)} in tests that were made alike: one of them is wrong, and nothing is built on either.`,
       advice: 'Seat the gauge afresh and read it again; the last ones speak when they agree.',
       because: practice(
         [...inputsOf(found, units), `in the order they were read: ${values.readings.map(p).join(', ')}`],

@@ -79,8 +79,10 @@ db.$client.transaction(() => {
 const now = new Date('2026-10-10T08:00:00.000Z');
 fleetFor(layUp, 'Club', now, 'metric', o);
 const table = median(Array.from({ length: 5 }, () => timed(() => fleetFor(layUp, 'Club', now, 'metric', o))));
-const step = fleetFor(layUp, 'Club', now, 'metric', o).steps.find((s) => s.of > 100)!;
-const tick = timed(() => tickForAll(layUp, step.id, ids, 'Bench', o));
+const ticked = fleetFor(layUp, 'Club', now, 'metric', o).steps.filter((s) => s.of > 100);
+// The first tick compiles what the later ones run.
+const ticks = ticked.slice(0, 4).map((s) => timed(() => tickForAll(layUp, s.id, ids, 'Bench', o)));
+const tick = median(ticks.slice(1));
 db.$client.close();
 fs.rmSync(folder, { recursive: true, force: true });
 console.log(JSON.stringify({ trend: +trend.toFixed(1), table: +table.toFixed(1), tick: +tick.toFixed(0) }));

@@ -81,6 +81,11 @@ describe('a pump that is known not to pump', () => {
     expect(held(broken().done('pump'))).toBe(false);
     expect(held(broken().done('thermostat'))).toBe(true);
   });
+  it('gone at the next look, with nothing done between, lifts nothing; a second look does', () => {
+    const b = new Bench(two).read('cooling.missing', 2).read('cooling.missing', 0);
+    expect(held(b)).toBe(true);
+    expect(held(b.read('cooling.missing', 0))).toBe(false);
+  });
   it('worn is not broken: vanes that are set are watched in the run', () =>
     expect(held(new Bench(two).read('cooling.set', 40).read('cooling.cracked', 1))).toBe(false));
 });
@@ -171,6 +176,15 @@ describe('the banks of a V, read at the head', () => {
   it('a cool one says nothing of a hot one, whichever was read last', () => {
     expect(head(head(v(), 'port', 97), 'starboard', 60).ids()).toContain('cooling.hot:fault');
     expect(head(head(v(), 'starboard', 60), 'port', 97).ids()).toContain('cooling.hot:fault');
+  });
+  it('one bank alone makes nothing sound of the other, unknown or not asked', () => {
+    const one = () => head(v(), 'starboard', 58);
+    expect(one().said('cooling.stream')).toMatch(/the head of the port bank was not read/);
+    expect(one().ids()).not.toContain('cooling.stream:sound');
+    expect(one().assessed().moves[0]!.title).toBe('Temperature at the head of the port bank');
+    const told = one().read('cooling.head', 'unknown' as never, { conditions: { bank: 'port' } });
+    expect(told.ids()).not.toContain('cooling.stream:sound');
+    expect(head(one(), 'port', 60).ids()).toContain('cooling.stream:sound');
   });
   it('well apart, a strong stream does not clear the hotter one', () => {
     expect(head(head(v(), 'port', 75), 'starboard', 58).said('cooling.stream')).toMatch(/the port bank runs hotter/);

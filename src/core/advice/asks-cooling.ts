@@ -1,7 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
-import { lastSeen } from '../stations/cooling/seen.ts';
+import { lastSeen, unreadBank } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -11,6 +11,15 @@ const head = look('Temperature at the head', ['cooling.head', 'run.temperature']
   // Without any stream it is not run again to see how hot it gets.
   open: (c) => lastSeen(c).stream !== 'none' && lastSeen(c).head === undefined && !asked(c, 'cooling.head')
 });
+/** One bank was read: the other one, unless it was asked for and could not be. */
+const otherBank: AskRule = {
+  ...look('', ['cooling.head'], 3),
+  title: (c) => `Temperature at the head of the ${unreadBank(c)} bank`,
+  open: (c) => {
+    const bank = unreadBank(c);
+    return bank !== undefined && !c.record.all('cooling.head').some((r) => r.conditions?.bank === bank);
+  }
+};
 const pan = look('Thermostat in a pan', ['cooling.thermostatPan', 'cooling.thermostatOpens'], 25);
 export const panIfFitted: AskRule = {
   ...pan,
@@ -70,6 +79,7 @@ export const coolingAsks: Asks = {
   'cooling.early': [goOn('Look for the stream again at thirty seconds', 'run', 1)],
   'cooling.stream': (
     [
+      otherBank,
       screens,
       unlessStrong(outlet),
       head,

@@ -11,7 +11,7 @@ import { symptoms } from '../run/symptoms.ts';
 import { warmingOf } from '../run/warming.ts';
 import { parts } from './parts.ts';
 import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
-import { hotterBank, lastSeen, thermometersDiffer } from './seen.ts';
+import { hotterBank, lastSeen, thermometersDiffer, unreadBank } from './seen.ts';
 import { sources } from './source.ts';
 
 type Out = ReturnType<typeof findingsOf>;
@@ -127,6 +127,8 @@ export const HEAD_SPEAKS = 313.15;
 function unsettled(c: Context): string | undefined {
   const hotter = hotterBank(c);
   if (hotter) return `the ${hotter} bank runs hotter than the other`;
+  const unread = unreadBank(c);
+  if (unread) return `the head of the ${unread} bank was not read`;
   const outcome = c.record.last('run.outcome');
   const reason = c.record.last('run.reason');
   if (outcome?.value === 'stopped' && (reason?.value === 'temperature' || reason?.value === 'stream'))

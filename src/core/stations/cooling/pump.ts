@@ -3,8 +3,11 @@ import { known } from '../../engine/profile.ts';
 import { ruleNumber, school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
+import { unmended } from '../../findings/unmended.ts';
+import type { Item } from '../../items/item.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
+import { items } from './readings.ts';
 
 /** Years after which an impeller is due: the manual's, else by house rule and heat. */
 export function impellerLimit(c: Context) {
@@ -65,8 +68,11 @@ export function pumpBroken(c: Context): string[] {
     ...c.renewed('cooling.bush').map((at) => ({ at }))
   ]);
   return broken.flatMap(({ item, is, says }) => {
+    const key = item.slice('cooling.'.length) as keyof typeof items;
     const seen = c.record.all(item).findLast((r) => is(r.value));
-    const better = seen && c.record.all(item).some((r) => isAfter(r.at, seen.at) && r.value !== 'unknown');
+    // Gone at the next look with nothing done between is a doubt, and lifts nothing.
+    const again = unmended(c, item, items[key] as Item) !== undefined;
+    const better = seen && !again && c.record.all(item).some((r) => isAfter(r.at, seen.at) && r.value !== 'unknown');
     return seen && !better && !(mended && isAfter(mended, seen.at)) ? [says] : [];
   });
 }

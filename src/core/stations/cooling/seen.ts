@@ -50,6 +50,16 @@ export function banksApart(c: Context): { readonly hotter: 'port' | 'starboard';
   );
 }
 
+/** The bank whose head was not read, where the other one was: one says nothing of the other. */
+export function unreadBank(c: Context): 'port' | 'starboard' | undefined {
+  const run = runsOf(c).at(-1);
+  const read = new Set([...heads(c).map((h) => h.spot), ...(run?.tracks.map((t) => t.spot) ?? [])]);
+  // A figure of no bank is the hottest of both.
+  if (read.has('head')) return undefined;
+  const [port, starboard] = [read.has('head-port'), read.has('head-starboard')];
+  return port === starboard ? undefined : port ? 'starboard' : 'port';
+}
+
 /** The bank that runs hotter than the other by more than they may differ. */
 export function hotterBank(c: Context): 'port' | 'starboard' | undefined {
   const apart = banksApart(c);

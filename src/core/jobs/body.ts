@@ -10,7 +10,7 @@ export const body = {
     tools: ['gloves', 'mask', 'light'],
     minutes: 20,
     hazards: ['chemicals'],
-    proof: { station: 'look', text: 'clean under the cowl' },
+    proof: { station: 'look', text: 'clean under the cowl', reads: ['look.cowl'] },
     opens: ['cowl'],
     dirty: true
   },
@@ -32,7 +32,7 @@ export const body = {
     how: 'Bright metal underneath, no paint on them.',
     parts: ['anodes'],
     minutes: 15,
-    proof: { station: 'look', text: 'anodes good' },
+    proof: { station: 'look', text: 'anodes good', reads: ['look.anodes'] },
     dirty: true,
     counts: ['anodes']
   },
@@ -44,7 +44,7 @@ export const body = {
     parts: ['hub or propeller', 'split pin'],
     minutes: 20,
     hazards: ['propeller'],
-    proof: { station: 'look', text: 'propeller true, hub holds' },
+    proof: { station: 'look', text: 'propeller true, hub holds', reads: ['look.propeller', 'look.hub', 'look.twist'] },
     opens: ['propeller'],
     torque: ['torque.propeller'],
     oneTime: ['split pin']

@@ -7,7 +7,7 @@ export const cooling = {
     raisedBy: ['look.strainer', 'cooling.strainer'],
     how: 'The cowl is off: minutes now.',
     minutes: 5,
-    proof: { station: 'look', text: 'strainer clear' },
+    proof: { station: 'look', text: 'strainer clear', reads: ['look.strainer', 'cooling.strainer'] },
     opens: ['cowl']
   },
   screen: {
@@ -17,7 +17,7 @@ export const cooling = {
     tools: ['pick', 'brush'],
     minutes: 10,
     hazards: ['leg'],
-    proof: { station: 'cooling', text: 'screens clear' }
+    proof: { station: 'cooling', text: 'screens clear', reads: ['cooling.screen'] }
   },
   outlet: {
     title: 'Probe the stream outlet and its line',
@@ -26,7 +26,7 @@ export const cooling = {
     tools: ['soft wire'],
     minutes: 10,
     hazards: ['hot'],
-    proof: { station: 'cooling', text: 'outlet clear, stream seen again' }
+    proof: { station: 'cooling', text: 'outlet clear, stream seen again', reads: ['cooling.outlet', 'cooling.stream'] }
   },
   pump: {
     title: 'Renew the water pump',
@@ -38,7 +38,19 @@ export const cooling = {
     minutes: 60,
     hazards: ['leg', 'eyes'],
     renews: ['cooling.missing', 'cooling.bush', 'cooling.housing', 'cooling.drill'],
-    proof: { station: 'cooling', text: 'pump opened, vanes and housing good; stream strong' },
+    proof: {
+      station: 'cooling',
+      text: 'pump opened, vanes and housing good; stream strong',
+      reads: [
+        'cooling.opened',
+        'cooling.set',
+        'cooling.cracked',
+        'cooling.missing',
+        'cooling.housing',
+        'cooling.drill',
+        'cooling.stream'
+      ]
+    },
     opens: ['leg'],
     uses: ['stand'],
     dirty: true,
@@ -85,7 +97,11 @@ export const cooling = {
     parts: ['thermostat and gasket'],
     minutes: 30,
     hazards: ['hot'],
-    proof: { station: 'cooling', text: 'opens at its stamp, shuts again' },
+    proof: {
+      station: 'cooling',
+      text: 'opens at its stamp, shuts again',
+      reads: ['cooling.thermostatPan', 'cooling.thermostatOpens']
+    },
     opens: ['cowl'],
     oneTime: ['thermostat gasket']
   },
@@ -97,7 +113,7 @@ export const cooling = {
     parts: ['grommet, seal cover, key or impeller as found'],
     minutes: 60,
     hazards: ['leg', 'eyes'],
-    proof: { station: 'cooling', text: 'it pumps in the drill test' },
+    proof: { station: 'cooling', text: 'it pumps in the drill test', reads: ['cooling.drill', 'cooling.stream'] },
     // The lip of the cover under the pump keeps the case's oil in.
     alters: ['gear'],
     opens: ['leg'],

@@ -27,7 +27,11 @@ export const crankTrain = {
     minutes: 10,
     wait: 1440,
     hazards: ['chemicals', 'backfire'],
-    proof: { station: 'turn', text: 'free two days running, no grit, noise or play' },
+    proof: {
+      station: 'turn',
+      text: 'free two days running, no grit, noise or play',
+      reads: ['turn.result', 'turn.feel']
+    },
     after: ['empty-cylinders'],
     opens: ['plugs'],
     dirty: true,
@@ -40,7 +44,7 @@ export const crankTrain = {
     how: 'Propeller off, pinion out, belt off one after the other; then the bearings.',
     minutes: 30,
     hazards: ['flywheel'],
-    proof: { station: 'turn', text: 'turns free, nothing felt' },
+    proof: { station: 'turn', text: 'turns free, nothing felt', reads: ['turn.result', 'turn.feel'] },
     opens: ['propeller'],
     noisy: true
   },
@@ -51,7 +55,7 @@ export const crankTrain = {
     minutes: 15,
     wait: 20160,
     hazards: ['lift'],
-    proof: { station: 'turn', text: 'depths agree after the repair' },
+    proof: { station: 'turn', text: 'depths agree after the repair', reads: ['turn.depth'] },
     phase: 'away'
   }
 } as const satisfies Readonly<Record<string, JobRule>>;

@@ -26,7 +26,11 @@ export const drowned = {
     tools: ['plug wrench', 'tray'],
     minutes: 20,
     hazards: ['backfire', 'lift'],
-    proof: { station: 'turn', text: 'nothing more out of the plug holes' },
+    proof: {
+      station: 'turn',
+      text: 'nothing more out of the plug holes',
+      reads: ['turn.water', 'turn.result', 'turn.dried']
+    },
     after: ['rinse'],
     opens: ['cowl', 'plugs'],
     uses: ['stand'],
@@ -63,7 +67,7 @@ export const drowned = {
     minutes: 30,
     wait: 30,
     hazards: ['eyes', 'air', 'chemicals'],
-    proof: { station: 'turn', text: 'water displaced, turns smooth twice' },
+    proof: { station: 'turn', text: 'water displaced, turns smooth twice', reads: ['turn.result'] },
     after: ['sump-water', 'empty-cylinders'],
     opens: ['cowl', 'plugs'],
     dirty: true,

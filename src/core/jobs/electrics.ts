@@ -10,7 +10,7 @@ export const electrics = {
     parts: ['wire', 'sleeve', 'fuse if blown'],
     minutes: 40,
     hazards: ['battery'],
-    proof: { station: 'look', text: 'wiring whole' },
+    proof: { station: 'look', text: 'wiring whole', reads: ['look.wiring'] },
     after: ['nest'],
     opens: ['cowl'],
     daylight: true
@@ -22,7 +22,11 @@ export const electrics = {
     tools: ['meter', 'known good battery'],
     minutes: 40,
     hazards: ['battery', 'flywheel'],
-    proof: { station: 'plugs', text: 'turns well through its own circuit' },
+    proof: {
+      station: 'plugs',
+      text: 'turns well through its own circuit',
+      reads: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts']
+    },
     opens: ['cowl']
   },
   charging: {
@@ -47,7 +51,7 @@ export const electrics = {
     parts: ['rope, spring or dog'],
     minutes: 35,
     hazards: ['eyes'],
-    proof: { station: 'plugs', text: 'catches and returns' },
+    proof: { station: 'plugs', text: 'catches and returns', reads: ['plugs.rope'] },
     opens: ['cowl']
   }
 } as const satisfies Readonly<Record<string, JobRule>>;

@@ -11,7 +11,7 @@ export const engineOil = {
     minutes: 10,
     wait: 10,
     hazards: ['waste'],
-    proof: { station: 'oil', text: 'two agreeing dips between the marks' },
+    proof: { station: 'oil', text: 'two agreeing dips between the marks', reads: ['oil.dip', 'oil.dipAt'] },
     after: ['sump-water'],
     dirty: true
   },
@@ -40,7 +40,7 @@ export const engineOil = {
     parts: ['oil filter'],
     minutes: 10,
     hazards: ['waste'],
-    proof: { station: 'oil', text: 'filter renewed, old seal off' },
+    proof: { station: 'oil', text: 'filter renewed, old seal off', reads: ['oil.filter'] },
     dirty: true
   },
   'oil-pressure': {

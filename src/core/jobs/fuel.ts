@@ -10,7 +10,7 @@ export const fuel = {
     parts: ['fuel hose by the metre', 'clamps', 'primer bulb'],
     minutes: 30,
     hazards: ['vapour', 'fuel-pressure'],
-    proof: { station: 'look', text: 'hoses supple, bulb springs back' },
+    proof: { station: 'look', text: 'hoses supple, bulb springs back', reads: ['look.hoses', 'look.bulb'] },
     opens: ['cowl']
   },
   'fuel-fill': {
@@ -86,7 +86,7 @@ export const fuel = {
     consumables: ['two-stroke oil'],
     minutes: 5,
     hazards: ['vapour'],
-    proof: { station: 'fuel', text: 'mixture in use recorded' },
+    proof: { station: 'fuel', text: 'mixture in use recorded', reads: ['fuel.mix', 'fuel.tankOil'] },
     dirty: true
   },
   'fuel-line': {

@@ -20,7 +20,7 @@ export const gearCase = {
     parts: ['gear plugs', 'plug washers'],
     minutes: 10,
     hazards: ['waste'],
-    proof: { station: 'gear', text: 'slots good, a fresh washer each' },
+    proof: { station: 'gear', text: 'slots good, a fresh washer each', reads: ['gear.slots', 'gear.washers'] },
     opens: ['case'],
     dirty: true,
     torque: ['torque.gearPlugs'],
@@ -47,7 +47,11 @@ export const gearCase = {
     tools: ['spanners'],
     minutes: 40,
     hazards: ['propeller'],
-    proof: { station: 'turn', text: 'neutral free, forward and reverse follow, reverse lock rises' },
+    proof: {
+      station: 'turn',
+      text: 'neutral free, forward and reverse follow, reverse lock rises',
+      reads: ['turn.neutral', 'turn.forward', 'turn.reverse']
+    },
     renews: ['turn.neutral', 'turn.forward', 'turn.reverse']
   },
   'clutch-dog': {
@@ -58,7 +62,7 @@ export const gearCase = {
     parts: ['clutch dog', 'gear', 'carrier O-rings', 'seals that are exposed'],
     minutes: 280,
     hazards: ['eyes', 'propeller'],
-    proof: { station: 'turn', text: 'both gears hold when turned by hand' },
+    proof: { station: 'turn', text: 'both gears hold when turned by hand', reads: ['turn.forward', 'turn.reverse'] },
     after: ['linkage'],
     renews: ['turn.neutral', 'turn.forward', 'turn.reverse'],
     opens: ['case', 'propeller', 'carrier']
@@ -100,7 +104,7 @@ export const gearCase = {
     minutes: 20,
     wait: 10,
     hazards: ['air'],
-    proof: { station: 'gear', text: 'held' },
+    proof: { station: 'gear', text: 'held', reads: ['gear.casePressure', 'gear.pressureTest'] },
     after: ['frost', 'metal'],
     opens: ['case'],
     uses: ['stand'],
@@ -123,7 +127,7 @@ export const gearCase = {
     consumables: ['seal grease'],
     minutes: 90,
     hazards: ['eyes', 'propeller'],
-    proof: { station: 'gear', text: 'the case holds its test' },
+    proof: { station: 'gear', text: 'the case holds its test', reads: ['gear.casePressure', 'gear.pressureTest'] },
     spoiledBy: [
       'gear.test',
       'gear.test-nowhere',
@@ -157,7 +161,7 @@ export const gearCase = {
     consumables: ['gear oil'],
     minutes: 20,
     hazards: ['waste'],
-    proof: { station: 'gear', text: 'refilled for service, washers recorded' },
+    proof: { station: 'gear', text: 'refilled for service, washers recorded', reads: ['gear.refill', 'gear.washers'] },
     after: ['reseal', 'case-test'],
     opens: ['case'],
     dirty: true,

@@ -61,6 +61,14 @@ export interface Raiser {
 }
 export const only = (id: string, ...conditions: Condition[]): Raiser => ({ id, only: conditions });
 
+/** What proves work: the check that is read after it, what it should show, and what of that check says so. */
+export interface Proof {
+  readonly station: StationId;
+  readonly text: string;
+  /** One of these is read after the work, at the cylinders it was for; anything of the check where it is left out. */
+  readonly reads?: readonly ItemId[];
+}
+
 /** One kind of work, and what raises it. */
 export interface JobRule extends JobTraits {
   readonly title: string;
@@ -97,7 +105,7 @@ export interface JobRule extends JobTraits {
   /** What is read at its proof later speaks of the engine, not of this work: the same sight again is no failed proof. */
   readonly tellsOfOthers?: true;
   /** The check that proves it, and what it should show. */
-  readonly proof: { readonly station: StationId; readonly text: string };
+  readonly proof: Proof;
   /** Steps that come before it when both are open. */
   readonly after?: readonly string[];
 }

@@ -1,11 +1,11 @@
 import type { Step } from '../plan/plan.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
+import { readSince } from '../jobs/proof-read.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { drowned } from '../record/drowned.ts';
 import { runningWaits, sayLeft } from '../record/wait.ts';
 import { stations } from '../stations/register.ts';
-import { isAfter } from '../units/instant.ts';
 import type { Move } from './move.ts';
 import { jobMove, type Position } from './position.ts';
 
@@ -53,7 +53,12 @@ export function begun({ context: c, steps }: Position): Move[] {
     .map((s): Move => {
       const station = s.raisedAt ?? s.proof.station;
       // Looked at since, and something else is wrong there: that is mended before this can be proved.
-      const since = c.survey.readings.some((r) => isAfter(r.at, s.markedAt!) && r.what.startsWith(`${station}.`));
+      const since = readSince(
+        c,
+        station === s.proof.station ? s.proof : { station, text: '' },
+        s.markedAt!,
+        s.cylinders
+      );
       const more = since && steps.find((x) => x.state === 'open' && !x.by && x.proof.station === station);
       return {
         kind: 'repeat',

@@ -9,7 +9,8 @@ import { kindOf, type Finding } from '../findings/finding.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { doBy, sayDoBy } from '../jobs/do-by.ts';
-import type { JobRule } from '../jobs/job.ts';
+import { readSince } from '../jobs/proof-read.ts';
+import type { JobRule, Proof } from '../jobs/job.ts';
 import { isJobId, jobOf, jobs, traitsOf } from '../jobs/register.ts';
 
 export interface Step {
@@ -26,7 +27,9 @@ export interface Step {
   readonly minutes: number;
   readonly wait: number;
   readonly hazards: readonly HazardId[];
-  readonly proof: { readonly station: StationId; readonly text: string };
+  readonly proof: Proof;
+  /** Cylinders that raised it, where it was for some of them. */
+  readonly cylinders?: readonly number[];
   readonly state: 'open' | 'done' | 'proved' | 'not-needed';
   /** Open again: it was marked done at `markedAt`, and what it was for was seen after that. */
   readonly failed?: 'sign' | 'finding';
@@ -211,6 +214,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const failed =
       shown && (spoiled || raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));
     const done = !shown && (mark?.state === 'done' || (!mark && met));
+    const cylinders = [...new Set(raised.flatMap((f) => f.cylinder ?? []))];
     // Better than it was, or a sight that speaks of something else: it is watched, and the work is through.
     const was = mark?.state === 'done' && now.length > 0 ? raisers(rule, foundAt(mark.at)) : [];
     const watched =
@@ -221,7 +225,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       mark?.state === 'done' &&
       watched &&
       (rule.finds || rule.tellsOfOthers || !untold(rule, raised, found)) &&
-      c.survey.readings.some((r) => isAfter(r.at, mark.at) && r.what.startsWith(`${rule.proof.station}.`));
+      readSince(c, rule.proof, mark.at, cylinders);
     const own = rule.bySchool?.(c) ?? {};
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
@@ -244,6 +248,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         wait: rule.wait ?? 0,
         hazards: rule.hazards ?? [],
         proof: rule.proof,
+        ...(cylinders.length ? { cylinders } : {}),
         state,
         ...(state === 'open' && later.has(rule.id) ? { by: sayDoBy(c, later.get(rule.id)!) } : {}),
         ...(failed ? { failed: again.length ? ('sign' as const) : ('finding' as const) } : {}),

@@ -215,7 +215,7 @@ describe('a weak battery', () => {
           ],
           weak
         ),
-        finds: ['compression.volts:watch'],
+        finds: ['compression.cranking:watch'],
         notFinds: ['compression.low']
       },
       {
@@ -228,7 +228,7 @@ describe('a weak battery', () => {
           { ...open, volts: 12.2 }
         ),
         finds: ['compression.alike:sound'],
-        notFinds: ['compression.volts', 'compression.unlike']
+        notFinds: ['compression.cranking', 'compression.unlike']
       }
     ]
   );

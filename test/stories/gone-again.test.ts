@@ -85,7 +85,7 @@ describe('what does not go away by itself, and is gone at the next look', () => 
         );
       else
         expect(Object.keys(declared.stays!)).toEqual(
-          expect.arrayContaining([expect.stringMatching(/^(over|atMost)$/)])
+          expect.arrayContaining([expect.stringMatching(/^(over|atMost|alike)$/)])
         );
       expect(askingKinds).toContain(kind);
     }

@@ -7,7 +7,7 @@ import { crankedAt } from '../stations/plugs/analyse.ts';
 import { boreWork } from '../stations/compression/measure.ts';
 import { ruleNumber, school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
-import { isAfter } from '../units/instant.ts';
+import { isAfter, latestOf } from '../units/instant.ts';
 import { sparkAsks } from './asks-spark.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { roughTree } from '../stations/turn/rough.ts';
@@ -72,8 +72,13 @@ const dryAfterRun = again(', the oil burnt off by the run', {
   items: ['compression.pressure'],
   open: (c) => oiledOnly(c) && oilBurntOff(c, compareAll(c)?.at ?? '')
 });
-const isOfBattery = ({ values }: Finding): boolean =>
-  ((values as { differs?: readonly { of: string }[] } | undefined)?.differs ?? []).some((d) => d.of === 'battery');
+/** How a test that was cranked too weakly is made again. */
+const briskly = (volts: boolean): string => (volts ? ', on a charged battery' : ', cranked briskly');
+/** What weak cranking was noted by, where one test differs from another in that. */
+const weakBy = ({ values }: Finding): string | undefined =>
+  ((values as { differs?: readonly { of: string; by?: string }[] } | undefined)?.differs ?? []).find(
+    (d) => d.of === 'cranking'
+  )?.by;
 const leakDown: AskRule = {
   ...look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12),
   open: (c, f) => !taken(c, 'compression.leakdown', f.cylinder)
@@ -183,7 +188,7 @@ export const headAsks: Asks = {
       open: (c) =>
         !starterTests(c).some((what) => {
           const last = c.record.last(what);
-          return last && isAfter(last.at, crankedAt(c)?.at);
+          return last && isAfter(last.at, latestOf([crankedAt(c), crankedAt(c, 'volts')].flatMap((x) => x ?? []))?.at);
         }),
       items: (c) => [...starterTests(c), 'plugs.volts']
     }
@@ -201,13 +206,21 @@ export const headAsks: Asks = {
 
   'compression.unlike': [
     again('', {
-      title: (_, f) => `Compression again, ${isOfBattery(f) ? 'on a charged battery' : 'under like conditions'}`
+      title: (_, f) => {
+        const by = weakBy(f);
+        return `Compression again${by ? briskly(by === 'volts') : ', under like conditions'}`;
+      }
     })
   ],
   'compression.throttle': [again(', throttle wide open', { minutes: 2 })],
   'compression.throttle-unknown': [again(', throttle wide open', { minutes: 2 })],
   'compression.range': [again(', with a gauge that reaches')],
-  'compression.volts': [again(', on a charged battery')],
+  'compression.cranking': [
+    again('', {
+      only: ['watch'],
+      title: (_, f) => `Compression again${briskly((f.values as { volts?: number } | undefined)?.volts !== undefined)}`
+    })
+  ],
   'compression.adapter': [again(', without the adapter'), leakDown],
   'compression.adapter-size': [again(', without the adapter')],
   'compression.falls': [again(', valve and seal of the gauge looked at')],

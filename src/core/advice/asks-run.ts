@@ -2,6 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { kindOf } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter } from '../units/instant.ts';
+import { lampSeen } from '../stations/run/lamp.ts';
 import { causeAt, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { windingRows } from '../stations/spark/windings.ts';
@@ -10,6 +11,10 @@ import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { twist } from './asks-head.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
+
+/** Whether what the lamp told can be heat: not before a head can be hot, and not where a second thermometer found it cool. */
+const lampMeansHeat = (c: Context): boolean =>
+  !lampSeen(c)?.tooSoonForHeat && c.record.value('run.second') !== 'normal';
 
 /** A coil at this temperature has run, K (M: 40 °C). */
 const WARM = 313;
@@ -106,15 +111,17 @@ export const runAsks: Asks = {
   'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
   // A lamp is heat or oil: which, before what heats it.
   'run.lamp': [
-    look('A second thermometer, same spot', ['run.second'], 3),
+    look('A second thermometer, same spot', ['run.second'], 3, {
+      open: (c) => lampMeansHeat(c) && !asked(c, 'run.second')
+    }),
     {
       ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
       open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
     },
-    ...heat.map((r): AskRule => ({ ...r, open: (c, f) => c.record.value('run.second') !== 'normal' && r.open(c, f) })),
+    ...heat.map((r): AskRule => ({ ...r, open: (c, f) => lampMeansHeat(c) && r.open(c, f) })),
     {
       ...job('oil-pressure'),
-      open: (c, f) => c.record.value('run.second') === 'normal' && job('oil-pressure').open(c, f)
+      open: (c, f) => !lampMeansHeat(c) && job('oil-pressure').open(c, f)
     }
   ],
   'run.smoke': untilFound(

@@ -95,6 +95,18 @@ export const sparkAsks: Asks = {
   'spark.ground': [job('ground')],
   'spark.none': swaps,
   'spark.weak': weak,
+  'spark.weak-all': [
+    {
+      ...spark(', in the shade', 2),
+      open: (_, f) => !(f.values as { shade?: boolean } | undefined)?.shade
+    },
+    { ...pointsLook, title: 'Look at the points: clean, pitted, oily' },
+    job('ground'),
+    look('Charge coil: resistance and peak volts', ['spark.charge', 'spark.chargeTest'], 20, {
+      open: (c) =>
+        c.survey.engine.profile.ignition === 'cdi' && !asked(c, 'spark.charge') && !asked(c, 'spark.chargeTest')
+    })
+  ],
   'spark.explained': [
     job('lead', {
       open: (c, f) => c.record.value('spark.coilLook', f.cylinder) !== 'cracked' && job('lead').open(c, f)

@@ -173,6 +173,8 @@ export const ownLimits = {
   casePressure: 15 * PSI,
   /** Cranking volts with the plugs out under which the starter is too slow to trust what is measured (C). */
   weakVolts: 10.5,
+  /** Cranking under this, 1/min, is slow for arm and starter alike (M). */
+  slowCranking: 190,
   vaneSet: 20,
   lineVacuum: 4 * 3386.389,
   dilutionWatch: 0.02,

@@ -28,7 +28,7 @@ export function unmended(
   const told = c.record
     .all(what, of.cylinder === undefined ? {} : { cylinder: of.cylinder })
     .filter((r) => r.value !== 'unknown' && (!item.perBank || r.conditions?.bank === of.bank));
-  const was = told.findLast((r) => staysTold(item, r.value));
+  const was = told.findLast((r) => staysTold(item, r.value, told.at(-1)?.value));
   const later = told.filter((r) => was && isAfter(r.at, was.at));
   const [now] = later;
   if (!was || !now || later.length >= SETTLES || roundOf(now) > roundOf(was)) return undefined;

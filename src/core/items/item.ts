@@ -43,11 +43,14 @@ interface Common {
   /** Measured while work is done, where a procedure asks for it: the form of its check leaves it out until it was read. */
   readonly inWork?: true;
   /**
-   * What does not go away by itself: these answers, or a figure over or at most one. A better one after it, with nothing done between,
-   * contradicts it: `undoneBy` are the items whose readings are that work, beside the jobs.
+   * What does not go away by itself: these answers, a figure over or at most one, or any figure, which repeats within `alike`. Another one
+   * after it, with nothing done between, contradicts it: `undoneBy` are the items whose readings are that work, beside the jobs.
    */
   readonly stays?: (
-    { readonly answers: readonly string[] } | { readonly over: number } | { readonly atMost: number }
+    | { readonly answers: readonly string[] }
+    | { readonly over: number }
+    | { readonly atMost: number }
+    | { readonly alike: number }
   ) & { readonly undoneBy?: readonly string[] };
   /** Asked of these engines only; of all where it is left out. What was read is never hidden. */
   readonly when?: (p: AskedEngine) => boolean;
@@ -73,9 +76,11 @@ const optionsOf = (labels: Labels): Option[] =>
     typeof l === 'string' ? { value, label: l } : { value, label: l[0], hint: l[1] }
   );
 
-/** Whether an answer is one that does not go away by itself. */
-export function staysTold({ stays }: Pick<Item, 'stays'>, value: unknown): boolean {
+/** Whether an answer is one that does not go away by itself; of a figure that repeats, beside the one it is told by. */
+export function staysTold({ stays }: Pick<Item, 'stays'>, value: unknown, beside: unknown): boolean {
   if (!stays) return false;
+  if ('alike' in stays)
+    return typeof value === 'number' && typeof beside === 'number' && Math.abs(value - beside) > stays.alike;
   if ('answers' in stays) return [value].flat().some((v) => stays.answers.includes(String(v)));
   return typeof value === 'number' && ('over' in stays ? value > stays.over : value <= stays.atMost);
 }

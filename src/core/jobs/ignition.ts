@@ -10,7 +10,7 @@ export const ignition = {
     tools: ['spark tester'],
     minutes: 5,
     hazards: ['high-voltage', 'vapour'],
-    proof: { station: 'spark', text: 'every cylinder looked at under these conditions' },
+    proof: { station: 'spark', text: 'every cylinder looked at under these conditions', reads: ['spark.result'] },
     opens: ['cowl', 'plugs'],
     phase: 'repeat'
   },
@@ -22,7 +22,7 @@ export const ignition = {
     parts: ['wire', 'sleeve'],
     minutes: 40,
     hazards: ['high-voltage'],
-    proof: { station: 'spark', text: 'good spark on every cylinder with the stop wire on' },
+    proof: { station: 'spark', text: 'good spark on every cylinder with the stop wire on', reads: ['spark.result'] },
     renews: ['spark.stopWire'],
     spoiledBy: ['spark.all'],
     opens: ['cowl']
@@ -37,7 +37,7 @@ export const ignition = {
     parts: ['power pack or control unit'],
     minutes: 40,
     hazards: ['high-voltage'],
-    proof: { station: 'spark', text: 'good spark on every cylinder' },
+    proof: { station: 'spark', text: 'good spark on every cylinder', reads: ['spark.result'] },
     spoiledBy: ['spark.all'],
     opens: ['cowl'],
     special: ['a known good pack']
@@ -57,7 +57,7 @@ export const ignition = {
     parts: ['plug lead and cap'],
     minutes: 15,
     hazards: ['high-voltage'],
-    proof: { station: 'spark', text: 'good spark on that cylinder, in shade' },
+    proof: { station: 'spark', text: 'good spark on that cylinder, in shade', reads: ['spark.result'] },
     opens: ['cowl']
   },
   'spark-own': {
@@ -79,7 +79,7 @@ export const ignition = {
     parts: ['spark plug', 'cap or lead if it moves'],
     minutes: 15,
     hazards: ['high-voltage'],
-    proof: { station: 'spark', text: 'good spark on that cylinder' },
+    proof: { station: 'spark', text: 'good spark on that cylinder', reads: ['spark.result'] },
     opens: ['cowl', 'plugs'],
     torque: ['torque.plug']
   },
@@ -100,7 +100,11 @@ export const ignition = {
     parts: ['coil'],
     minutes: 45,
     hazards: ['high-voltage', 'flywheel'],
-    proof: { station: 'spark', text: 'within the manual’s range, cold and warm' },
+    proof: {
+      station: 'spark',
+      text: 'within the manual’s range, cold and warm',
+      reads: ['spark.result', 'spark.primary', 'spark.secondary', 'spark.charge', 'spark.trigger']
+    },
     opens: ['cowl', 'flywheel'],
     torque: ['torque.flywheel'],
     special: ['flywheel puller']
@@ -121,7 +125,11 @@ export const ignition = {
     counts: ['points'],
     minutes: 45,
     hazards: ['flywheel', 'high-voltage'],
-    proof: { station: 'spark', text: 'gap, resistance and timing as asked' },
+    proof: {
+      station: 'spark',
+      text: 'gap, resistance and timing as asked',
+      reads: ['spark.result', 'spark.pointsGap', 'spark.pointsOhms', 'spark.pointsLook']
+    },
     spoiledBy: ['spark.all'],
     opens: ['cowl', 'flywheel'],
     torque: ['torque.flywheel'],
@@ -129,12 +137,12 @@ export const ignition = {
   },
   ground: {
     title: 'Clean and tighten the engine ground',
-    raisedBy: ['spark.ground', 'spark.part-ground'],
+    raisedBy: ['spark.ground', 'spark.part-ground', 'spark.weak-all'],
     how: 'Bright metal at both ends; clean the points where there are points.',
     tools: ['wire brush', 'spanners'],
     minutes: 20,
     renews: ['spark.groundWire'],
-    proof: { station: 'spark', text: 'good through the tester' },
+    proof: { station: 'spark', text: 'good through the tester', reads: ['spark.result'] },
     spoiledBy: ['spark.all'],
     opens: ['cowl']
   },
@@ -148,7 +156,7 @@ export const ignition = {
     tools: ['plug wrench', 'gap gauge'],
     parts: ['spark plugs'],
     minutes: 15,
-    proof: { station: 'plugs', text: 'every plug reads and gaps as it should' },
+    proof: { station: 'plugs', text: 'every plug reads and gaps as it should', reads: ['plugs.read', 'plugs.gap'] },
     opens: ['cowl', 'plugs'],
     torque: ['torque.plug'],
     counts: ['plugs']
@@ -158,7 +166,7 @@ export const ignition = {
     how: 'By hand over its whole travel, one drop of oil, the linkage set after.',
     minutes: 30,
     hazards: ['flywheel'],
-    proof: { station: 'spark', text: 'timing moves with the throttle' },
+    proof: { station: 'spark', text: 'timing moves with the throttle', reads: ['spark.timing'] },
     opens: ['cowl', 'flywheel']
   },
   'flywheel-key': {
@@ -177,7 +185,11 @@ export const ignition = {
         : {},
     minutes: 50,
     hazards: ['flywheel'],
-    proof: { station: 'spark', text: 'the mark where it belongs, timing as asked' },
+    proof: {
+      station: 'spark',
+      text: 'the mark where it belongs, timing as asked',
+      reads: ['spark.keyLook', 'spark.timing']
+    },
     spoiledBy: ['spark.all'],
     opens: ['cowl', 'flywheel'],
     torque: ['torque.flywheel'],

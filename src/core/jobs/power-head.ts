@@ -12,7 +12,8 @@ export const powerHead = {
       'compression.unlike',
       'compression.throttle',
       'compression.range',
-      'compression.volts',
+      only('compression.cranking', 'watch'),
+      'compression.figure-excused',
       'compression.adapter',
       'compression.adapter-size',
       'compression.falls',
@@ -25,7 +26,11 @@ export const powerHead = {
     tools: ['compression gauge', 'plug wrench'],
     minutes: 8,
     hazards: ['vapour', 'high-voltage'],
-    proof: { station: 'compression', text: 'like readings, repeated' },
+    proof: {
+      station: 'compression',
+      text: 'like readings, repeated',
+      reads: ['compression.pressure', 'compression.pulls', 'compression.leakdown']
+    },
     opens: ['cowl', 'plugs'],
     phase: 'repeat'
   },
@@ -40,7 +45,11 @@ export const powerHead = {
     consumables: ['engine oil'],
     minutes: 25,
     hazards: ['air', 'flywheel'],
-    proof: { station: 'compression', text: 'the cause named, then the cylinders alike' },
+    proof: {
+      station: 'compression',
+      text: 'the cause named, then the cylinders alike',
+      reads: ['compression.leakdown']
+    },
     after: ['compression-repeat'],
     opens: ['cowl', 'plugs'],
     uses: ['stand'],
@@ -55,7 +64,17 @@ export const powerHead = {
     tools: ['feeler gauge'],
     minutes: 30,
     hazards: ['flywheel'],
-    proof: { station: 'compression', text: 'lash within range, cylinders alike' },
+    proof: {
+      station: 'compression',
+      text: 'lash within range, cylinders alike',
+      reads: [
+        'compression.lashIn',
+        'compression.lashEx',
+        'compression.pressure',
+        'compression.pulls',
+        'compression.leakdown'
+      ]
+    },
     opens: ['cowl', 'plugs'],
     oneTime: ['rocker cover gasket']
   },
@@ -68,7 +87,7 @@ export const powerHead = {
     minutes: 30,
     wait: 720,
     hazards: ['air', 'flywheel'],
-    proof: { station: 'compression', text: 'leak-down under the watch band' },
+    proof: { station: 'compression', text: 'leak-down under the watch band', reads: ['compression.leakdown'] },
     after: ['lash'],
     opens: ['cowl', 'plugs'],
     noisy: true,
@@ -83,7 +102,11 @@ export const powerHead = {
     parts: ['head gasket'],
     minutes: 120,
     hazards: ['chemicals'],
-    proof: { station: 'compression', text: 'the two neighbours alike with the rest' },
+    proof: {
+      station: 'compression',
+      text: 'the two neighbours alike with the rest',
+      reads: ['compression.pressure', 'compression.pulls', 'compression.leakdown']
+    },
     after: ['leak-down'],
     opens: ['cowl', 'plugs', 'head'],
     uses: ['stand'],
@@ -113,7 +136,11 @@ export const powerHead = {
     minutes: 30,
     wait: 14_400,
     hazards: ['lift'],
-    proof: { station: 'compression', text: 'cylinders alike after the overhaul' },
+    proof: {
+      station: 'compression',
+      text: 'cylinders alike after the overhaul',
+      reads: ['compression.pressure', 'compression.pulls', 'compression.leakdown']
+    },
     alters: ['turn'],
     phase: 'away'
   },
@@ -124,7 +151,11 @@ export const powerHead = {
     parts: ['head gasket', 'valve stem seals'],
     minutes: 240,
     hazards: ['eyes', 'chemicals'],
-    proof: { station: 'compression', text: 'no air at intake or exhaust, cylinders alike' },
+    proof: {
+      station: 'compression',
+      text: 'no air at intake or exhaust, cylinders alike',
+      reads: ['compression.pressure', 'compression.pulls', 'compression.leakdown']
+    },
     after: ['lash'],
     opens: ['cowl', 'plugs', 'head'],
     uses: ['stand'],
@@ -155,7 +186,7 @@ export const powerHead = {
     parts: ['timing belt', 'tensioner'],
     minutes: 120,
     hazards: ['flywheel'],
-    proof: { station: 'turn', text: 'belt renewed, two turns by hand, marks in line' },
+    proof: { station: 'turn', text: 'belt renewed, two turns by hand, marks in line', reads: ['turn.belt'] },
     opens: ['cowl', 'flywheel'],
     torque: ['torque.flywheel'],
     daylight: true,

@@ -5,6 +5,8 @@ import { ZERO_CELSIUS as ZERO_C } from '../units/factors.ts';
 /** How fast a head nears its end temperature, min, and where a sound one ends, °C (M). */
 const WARMING = 4;
 const SETTLES = 68;
+/** When a lamp that tells of heat comes on, min (M). */
+const WARM_BY = 7;
 
 /** Whether the stream is poor, on what the engine is run on. */
 function streamIs(eye: Eye, muffs: boolean): 'strong' | 'weak' | 'none' {
@@ -42,15 +44,15 @@ export function run(eye: Eye): void {
     return;
   }
   eye.note('run.event', 'start');
-  const lamp = eye.shows('lamp');
-  eye.note('run.lamp', lamp ? 'came' : 'none');
+  const early = eye.shows('lamp-cold');
+  eye.note('run.lamp', early ? 'came' : 'none');
   eye.wait(0.2);
   if (profile.indicator !== 'not-fitted') {
     const stream = streamIs(eye, muffs);
     eye.note('run.stream', stream);
     if (stream === 'none') return end(eye, 'stopped', 0.6, 'stream');
   } else eye.note('run.exhaust', 'yes');
-  if (lamp) return end(eye, 'stopped', 0.6, 'lamp');
+  if (early) return end(eye, 'stopped', 0.6, 'lamp');
   eye.note('run.rpm', 1100);
   const hot = eye.besides('hot', 'other-spot') && (muffs || eye.besides('hot', 'muffs'));
   const cold = !hot && eye.shows('never-warm');
@@ -64,6 +66,10 @@ export function run(eye: Eye): void {
     eye.note('run.temperature', head + draws.normal(`t|${minute}`, 0.5), { conditions: { spot } });
     if (banked) eye.note('run.temperature', head + differ, { conditions: { spot: 'head-starboard' } });
     if (head + differ > ZERO_C + 88) return end(eye, 'stopped', minute, 'temperature');
+    if (minute === WARM_BY && eye.shows('lamp')) {
+      eye.note('run.lamp', 'came');
+      return end(eye, 'stopped', minute, 'lamp');
+    }
     if (minute === 6 && eye.shows('dies')) {
       end(eye, 'died', 6);
       eye.note('fuel.dies', 'minutes');

@@ -15,12 +15,13 @@ export function standsBeside(
   what: ItemId,
   old: Reading,
   readings: readonly Reading[],
-  at: Instant
+  at: Instant,
+  value: unknown
 ): boolean {
   if (item.repeated) return true;
   const station = what.slice(0, what.indexOf('.') + 1);
   const since = readings.filter((r) => isAfter(r.at, old.at));
   if (item.state) return since.some((r) => r.what !== what && r.what.startsWith(station));
   if (station === 'run.' && since.some((r) => r.what === 'run.event' && r.value === 'start')) return true;
-  return staysTold(item, old.value) && Date.parse(at) - Date.parse(old.at) > SLIP;
+  return staysTold(item, old.value, value) && Date.parse(at) - Date.parse(old.at) > SLIP;
 }

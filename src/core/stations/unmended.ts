@@ -28,7 +28,7 @@ export function unmendedFindings(c: Context, station: StationId): Finding[] {
         `${item.label}${at}: ${said(found.was.value)} at one look and ${said(found.now.value)} at the next, with nothing done between that would change it. Look once more, or write down what was done.`,
         practice(
           [`then: ${said(found.was.value)}`, `now: ${said(found.now.value)}`],
-          'a crack, a leak, water or a part that lacks does not go away by itself.'
+          'what is cracked, bent, leaking, wet or missing does not mend itself, and what was measured is measured alike again.'
         ),
         'cylinder' in of ? of.cylinder : undefined
       );

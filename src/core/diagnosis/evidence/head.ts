@@ -3,7 +3,7 @@ import { isAfter, latestAt } from '../../units/instant.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
 import { pointsSeen, POINTS_OHMS } from '../../stations/spark/measured.ts';
-import { crankedAt, dryAfterStart, SLOW_CRANKING } from '../../stations/plugs/analyse.ts';
+import { crankedAt, dryAfterStart } from '../../stations/plugs/analyse.ts';
 import { pistonDepths } from '../../stations/turn/depths.ts';
 import { plugsWhenTurned } from '../../stations/turn/plugs-out.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
@@ -84,7 +84,7 @@ const volts: Measure = (c) => {
 const crankSpeed: Measure = (c) => {
   const w = wordOf(c, 'plugs.starterCircuit');
   const noted = crankedAt(c);
-  if (noted && !(w && isAfter(w.at, noted.at))) return past(-noted.rpm, -SLOW_CRANKING, 15, noted.at);
+  if (noted && !(w && isAfter(w.at, noted.at))) return past(-noted.value, -ownLimits.slowCranking, 15, noted.at);
   return w && w.value !== 'nothing' ? seen(w.value === 'slow', w.at) : undefined;
 };
 

@@ -6,12 +6,14 @@ import type { Model } from '../model.ts';
 import { compressionMeasures } from './compression.ts';
 import { headMeasures } from './head.ts';
 import { fromWords, type Findings, type Observed } from './observed.ts';
-import { wetEndMeasures } from './gear-fuel-cooling.ts';
+import { coolingOilAndRunMeasures } from './cooling-oil-run.ts';
+import { gearAndFuelMeasures } from './gear-fuel.ts';
 
 export const measures: Readonly<Record<string, import('./observed.ts').Measure>> = {
   ...compressionMeasures,
   ...headMeasures,
-  ...wetEndMeasures
+  ...gearAndFuelMeasures,
+  ...coolingOilAndRunMeasures
 };
 
 /**

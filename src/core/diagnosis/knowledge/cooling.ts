@@ -201,7 +201,7 @@ export const cooling = inSystem('cooling', [
     label: 'over-temperature sender false',
     artefact: true,
     prior: { L: 0.02, D: 0.05, N: 0.03, S: 0.01 },
-    shows: { usually: ['lamp', 'cool-again'] },
+    shows: { usually: ['lamp', 'cool-again'], often: ['lamp-cold'] },
     cure: 'A second thermometer; then a new sender.',
     settled: 'second-thermometer',
     step: 'oil-pressure',

@@ -233,7 +233,7 @@ export const ignition = inSystem('ignition', [
     shows: {
       often: ['wires-bad', 'connectors'],
       sometimes: ['nest', 'starter-dead', 'none-all', 'box-dead', 'volts-at-fuse'],
-      rarely: ['lamp']
+      rarely: ['lamp', 'lamp-cold']
     },
     cure: 'Inch by inch: crimp and sleeve, connectors cleaned.',
     settled: 'look',

@@ -90,10 +90,19 @@ export const oilAndRunSigns: readonly SignKind[] = [
   {
     id: 'lamp',
     check: 'run',
-    present: 'a lamp or horn came on',
+    present: 'a lamp or horn came on while it was warm',
     absent: 'no lamp came on',
     leak: 0.01,
-    reads: [{ item: 'run.lamp', present: ['came'] }],
+    measured: 'lamp',
+    findings: ['run.lamp']
+  },
+  {
+    id: 'lamp-cold',
+    check: 'run',
+    present: 'a lamp or horn came on before the head can have been hot',
+    absent: 'no lamp came on',
+    leak: 0.01,
+    measured: 'lamp-cold',
     findings: ['run.lamp']
   },
   {

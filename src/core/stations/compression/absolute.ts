@@ -3,7 +3,8 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { withoutAdapter, type WithoutAdapter } from '../../physics/adapter.ts';
 import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
-import { comparedRows, deadVolume, type Comparison } from './compare.ts';
+import { comparedRows, type Comparison } from './compare.ts';
+import { deadVolume } from './measure.ts';
 import { cylinderOf } from './shape.ts';
 
 export interface Absolute {

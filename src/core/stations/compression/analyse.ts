@@ -5,9 +5,11 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
-import { absolute } from './absolute.ts';
+import { absolute, type Absolute } from './absolute.ts';
 import { ceiling, kindRange } from './ceiling.ts';
-import { comparedRows, compareAll, deadVolume, DOUBT, type Comparison, type Row } from './compare.ts';
+import { comparedRows, compareAll, DOUBT, type Comparison } from './compare.ts';
+import { deadVolume } from './measure.ts';
+import type { Row } from './row.ts';
 import { expectedRange } from './expected.ts';
 import type { AgainstFloor, TestAnalysed, TestFact } from './facts.ts';
 import { bandsOf, leakDownRows } from './leakdown.ts';
@@ -19,24 +21,37 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
   const found = compareAll(c);
   if (!found) return undefined;
   // Nothing is said of readings that say nothing, but that they do.
-  if (!found.rows.length) return { basis: found, facts: artefacts(c, found) };
+  if (!found.rows.length) return { basis: found, facts: artefacts(c, found, false) };
+  const floor = floorOf(c, found);
   // Read under other conditions is read: it is asked for again, not for the first time.
   const unread = found.missing.filter((k) => ![...found.unlike, ...found.voided].some((x) => x.cylinder === k));
   return {
     basis: found,
     facts: [
-      ...artefacts(c, found),
+      ...artefacts(c, found, reachesAnyway(found, floor)),
       ...highFacts(c, found),
       ...between(c, found),
       ...wetFacts(c, found),
-      ...against(c, found),
+      ...against(c, found, floor),
       ...when(unread.length > 0, { kind: 'missing', condition: 'cannot-tell', values: { cylinders: unread } })
     ]
   };
 }
 
-/** What would make the reading wrong before the engine is blamed. */
-function artefacts(c: Context, found: Comparison): TestFact[] {
+/** What lowers every reading of a test: a throttle that may have been shut, weak cranking. */
+const excuseOf = ({ conditions, weak }: Comparison): AgainstFloor['excuse'] =>
+  conditions.throttle !== 'open' ? 'throttle' : weak ? 'cranking' : undefined;
+
+/** What lowers readings is no doubt about those that are alike and read what such an engine usually gives all the same. */
+const reachesAnyway = ({ overLimit, rows }: Comparison, floor: Floor | undefined): boolean =>
+  floor !== undefined &&
+  floor.values.judged - floor.values.gauge >= floor.usual &&
+  !floor.oiled &&
+  !rows.some((r) => r.scattered || r.high) &&
+  (rows.length === 1 || (overLimit !== undefined && overLimit < DOUBT));
+
+/** What would make the reading wrong before the engine is blamed; `reached`: they reach what is asked of the engine all the same. */
+function artefacts(c: Context, found: Comparison, reached: boolean): TestFact[] {
   const condition = 'cannot-tell';
   const { unlike, conditions, instrument, voided } = found;
   const shut = voided.filter((v) => v.why === 'throttle').map((v) => v.cylinder);
@@ -44,7 +59,6 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
   const cylinder = cylinderOf(c);
   const chamber = cylinder && cylinder.volume / cylinder.ratio;
   const oil = boreOil(c, found.at);
-  const weak = found.volts.filter((v) => v < ownLimits.weakVolts);
   return [
     ...unlike.map((u): TestFact => ({
       kind: 'unlike',
@@ -54,7 +68,7 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
       values: { differs: u.differs, ...(u.low ? { low: u.low } : {}) }
     })),
     ...when(shut.length > 0, { kind: 'throttle', repeat: true, condition, values: { cylinders: [...new Set(shut)] } }),
-    ...when(found.rows.length > 0 && conditions.throttle !== 'open', {
+    ...when(found.rows.length > 0 && conditions.throttle !== 'open' && !reached, {
       kind: 'throttle-unknown',
       repeat: true,
       condition,
@@ -90,7 +104,16 @@ function artefacts(c: Context, found: Comparison): TestFact[] {
     ...(oil !== undefined && conditions.bores === 'dry'
       ? [{ kind: 'bores', condition, values: { oil } } as const]
       : []),
-    ...when(weak.length > 0, { kind: 'volts', condition: 'watch', values: { lowest: Math.min(...weak) } })
+    ...(found.weak
+      ? [
+          {
+            kind: 'cranking',
+            ...(reached ? {} : { repeat: true as const }),
+            condition: reached ? 'sound' : 'watch',
+            values: { ...found.weak, reached }
+          } as const
+        ]
+      : [])
   ];
 }
 
@@ -147,15 +170,14 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
   // Its own second low reading confirms it, whoever is the best one: what makes a reading wrong makes it low.
   const repeated = r.readings.filter((p) => p < (1 - found.limit.value) * best.mean).length > 1;
   const doubt =
-    found.conditions.throttle !== 'open'
-      ? 'throttle'
-      : deadVolume(found.instrument) > 0
-        ? 'adapter'
-        : !repeated
-          ? 'once'
-          : leakDownRows(c).some((x) => x.cylinder === r.cylinder)
-            ? 'heard'
-            : 'none';
+    excuseOf(found) ??
+    (deadVolume(found.instrument) > 0
+      ? 'adapter'
+      : !repeated
+        ? 'once'
+        : leakDownRows(c).some((x) => x.cylinder === r.cylinder)
+          ? 'heard'
+          : 'none');
   const told = doubt === 'none' || doubt === 'heard';
   return {
     kind: 'low',
@@ -178,55 +200,86 @@ function neighboursLow(c: Context, found: Comparison, lows: readonly TestFact[])
   });
 }
 
-/** The best of them against this engine's own figure, or the range of its kind, which only opens a question. */
-function against(c: Context, found: Comparison): TestFact[] {
-  // Too high to be of the engine alone, or at odds with itself: it proves nothing.
-  if (found.rows.every((r) => r.high || r.scattered)) return [];
+/** What is asked of this engine, and what of it was read. */
+interface Floor {
+  readonly values: AgainstFloor;
+  /** From here on a sound one of its kind usually reads, Pa gauge at sea level: well inside its range, or the manual's figure. */
+  readonly usual: number;
+  /** Through another volume: what was read comes to this much without it. */
+  readonly adapter: Absolute['adapter'];
+  readonly oiled: boolean;
+}
+/** So far up a range nothing that lowers a reading was at work, share (M). */
+const INSIDE = 1 / 3;
+const inside = ([low, high]: readonly [number, number]): number => low + INSIDE * (high - low);
+const reaches = ({ values }: Floor): boolean => values.judged + values.gauge >= values.floor;
+
+/** This engine's own figure, what its size gives, or the range of its kind; nothing where none is known. */
+function floorOf(c: Context, found: Comparison): Floor | undefined {
   const abs = absolute(c, found);
   const { best, lowest, gauge, ambient, altitudeKnown } = abs;
   const figure = judgedBy(c, 'compression.figure');
   const expected = figure ? undefined : expectedRange(c);
+  const range = expected
+    ? ([atSeaLevel(expected.low, ambient), atSeaLevel(expected.high, ambient)] as const)
+    : abs.strokes && kindRange[abs.strokes];
   const asked: Pick<AgainstFloor, 'floor' | 'by'> | undefined = figure
     ? { floor: figure.value * (1 - found.limit.value), by: { of: 'manual', figure } }
-    : expected
-      ? { floor: atSeaLevel(expected.low, ambient), by: { of: 'model', expected } }
-      : abs.strokes
-        ? { floor: kindRange[abs.strokes][0], by: { of: 'kind', strokes: abs.strokes } }
-        : undefined;
-  if (!asked)
-    return [{ kind: 'nofigure', condition: 'cannot-tell', values: { best, lowest, gauge, ambient, altitudeKnown } }];
-  // Cylinders low against their neighbours are spoken for; a kind's range is asked of the best one only.
-  const judged = figure ? lowest : best;
+    : range && {
+        floor: range[0],
+        by: expected ? { of: 'model', expected } : { of: 'kind', strokes: abs.strokes! }
+      };
+  if (!asked) return undefined;
   const { profile, history } = c.survey.engine;
-  const values: AgainstFloor = {
-    judged,
-    gauge,
-    lowest,
-    best,
-    ambient,
-    altitudeKnown,
-    cylinders: found.rows.length,
-    ...asked,
-    decompression: profile.decompression === 'fitted',
-    throttleUnknown: found.conditions.throttle !== 'open',
-    dryFromStanding: (known(history.yearsIdle) ?? 0) >= 1 && found.conditions.bores !== 'oiled'
+  const oiled = found.conditions.bores === 'oiled';
+  const excuse = excuseOf(found);
+  return {
+    adapter: abs.adapter,
+    usual: figure ? figure.value : Math.min(...[range!, ...(abs.strokes ? [kindRange[abs.strokes]] : [])].map(inside)),
+    oiled,
+    values: {
+      // Cylinders low against their neighbours are spoken for; a kind's range is asked of the best one only.
+      judged: figure ? lowest : best,
+      gauge,
+      lowest,
+      best,
+      ambient,
+      altitudeKnown,
+      cylinders: found.rows.length,
+      ...asked,
+      decompression: profile.decompression === 'fitted',
+      ...(excuse ? { excuse } : {}),
+      dryFromStanding: (known(history.yearsIdle) ?? 0) >= 1 && !oiled
+    }
   };
-  if (judged + gauge >= asked.floor) {
+}
+
+/** The best of them against what is asked of the engine; under its kind's range, that only opens a question. */
+function against(c: Context, found: Comparison, floor: Floor | undefined): TestFact[] {
+  // Too high to be of the engine alone, or at odds with itself: it proves nothing.
+  if (found.rows.every((r) => r.high || r.scattered)) return [];
+  if (!floor) {
+    const { best, lowest, gauge, ambient, altitudeKnown } = absolute(c, found);
+    return [{ kind: 'nofigure', condition: 'cannot-tell', values: { best, lowest, gauge, ambient, altitudeKnown } }];
+  }
+  const { values, adapter } = floor;
+  const manual = values.by.of === 'manual';
+  if (reaches(floor)) {
     // Oil seals and takes up room: what an oiled bore reaches, the dry one may not.
-    if (found.conditions.bores === 'oiled') return [{ kind: 'oiled', condition: 'cannot-tell', values }];
-    const all = !found.missing.length && !found.rows.some((r) => r.scattered) && (figure || found.rows.length === 1);
+    if (floor.oiled) return [{ kind: 'oiled', condition: 'cannot-tell', values }];
+    const all = !found.missing.length && !found.rows.some((r) => r.scattered) && (manual || found.rows.length === 1);
     return all ? [{ kind: 'figure', condition: 'sound', values: { ...values, reached: true } }] : [];
   }
   const tight = tightOnes(c);
-  if (!figure && found.rows.every((r) => tight.has(r.cylinder)))
+  if (!manual && found.rows.every((r) => tight.has(r.cylinder)))
     return [{ kind: 'tight', id: 'figure', condition: 'sound', values }];
-  if (abs.adapter && abs.adapter.high + gauge >= asked.floor)
-    return [{ kind: 'adapter', repeat: true, condition: 'cannot-tell', values: { ...values, without: abs.adapter } }];
+  if (adapter && adapter.high + values.gauge >= values.floor)
+    return [{ kind: 'adapter', repeat: true, condition: 'cannot-tell', values: { ...values, without: adapter } }];
   return [
     {
       kind: 'figure',
-      ...(values.throttleUnknown ? { repeat: true as const } : {}),
-      condition: figure && !values.decompression && !values.throttleUnknown ? 'watch' : 'cannot-tell',
+      ...(values.excuse ? { id: 'figure-excused', repeat: true as const } : {}),
+      condition: manual && !values.decompression && !values.excuse ? 'watch' : 'cannot-tell',
       values: { ...values, reached: false }
     }
   ];

@@ -121,7 +121,7 @@ describe('like with like', () => {
   });
   it('a battery under 10.5 V is said', () => {
     const b = new Bench(triple).psi([[1, 100]], { conditions: { throttle: 'open', volts: 9.9 } });
-    expect(b.said('compression.volts')).toMatch(/9.9 V/);
+    expect(b.said('compression.cranking')).toMatch(/9.9 V/);
   });
   it('a re-check is a round of its own and the first round stays out of it', () => {
     const b = new Bench(triple)

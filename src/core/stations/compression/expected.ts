@@ -1,3 +1,4 @@
+import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
@@ -31,14 +32,31 @@ export interface Expected {
   };
 }
 
-/** Speed range of the test: what was noted, ±5 %, else what arm or starter give. */
-export function speedOf(c: Context): { best: number; low: number; high: number } {
-  const noted = [
+/** Speeds, 1/min, that were noted for a test, or by themselves. */
+const notedSpeeds = (c: Context): number[] =>
+  [
     ...c.record.all('compression.pressure').map((r) => r.conditions?.rpm),
     ...c.record.all('compression.pulls').map((r) => r.conditions?.rpm),
     known(c.record.value('plugs.rpm'))
-  ].filter((v) => v !== undefined);
-  const rpm = noted.at(-1);
+  ].filter((v) => v !== undefined && v > 0) as number[];
+
+/** Speed range of the test: what was noted, ±5 %, else what arm or starter give. */
+export const speedOf = (c: Context): Speed => around(c, notedSpeeds(c).at(-1));
+
+/** Speed range at which the engine is judged: slow cranking is an excuse for a reading, no reason to ask less of the engine. */
+const judgedSpeed = (c: Context): Speed =>
+  around(
+    c,
+    notedSpeeds(c).findLast((rpm) => rpm >= ownLimits.slowCranking)
+  );
+
+interface Speed {
+  readonly best: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+function around(c: Context, rpm: number | undefined): Speed {
   if (rpm) return { best: rpm, low: 0.95 * rpm, high: 1.05 * rpm };
   const { starting } = c.survey.engine.profile;
   return crankingSpeed[
@@ -59,7 +77,7 @@ export function expectedRange(c: Context): Expected | undefined {
   const altitude = known(c.record.value('safe.altitude'));
   const ambient = altitude === undefined ? SEA_LEVEL_PRESSURE : pressureAtAltitude(altitude);
   const temperature = known(c.record.value('safe.air')) ?? 293;
-  const rpm = speedOf(c);
+  const rpm = judgedSpeed(c);
   const key = JSON.stringify([given, ambient, temperature, rpm]);
   let range = kept.get(key);
   if (!range) {

@@ -3,7 +3,8 @@ import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { WithoutAdapter } from '../../physics/adapter.ts';
 import type { withOilInterval } from '../../physics/wet-dose.ts';
-import type { Comparison, Difference } from './compare.ts';
+import type { Comparison } from './compare.ts';
+import type { Difference } from './differences.ts';
 import type { Expected } from './expected.ts';
 import type { LeakTask } from './leak.ts';
 import type { WetVerdict } from './wet.ts';
@@ -16,7 +17,7 @@ interface Gap {
 }
 
 /** What is to be done about a low reading before it is believed. */
-export type LowDoubt = 'throttle' | 'adapter' | 'once' | 'none' | 'heard';
+export type LowDoubt = 'throttle' | 'cranking' | 'adapter' | 'once' | 'none' | 'heard';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
 export interface AgainstFloor {
@@ -36,8 +37,8 @@ export interface AgainstFloor {
     | { readonly of: 'kind'; readonly strokes: 'two' | 'four' };
   /** Automatic decompression reads low by design. */
   readonly decompression: boolean;
-  /** Not noted: what is low may be low for want of air. */
-  readonly throttleUnknown: boolean;
+  /** What lowers every reading of this test: the throttle, not noted as open, or weak cranking. */
+  readonly excuse?: 'throttle' | 'cranking';
   /** Dry and stood a year or more. */
   readonly dryFromStanding: boolean;
 }
@@ -53,7 +54,8 @@ export interface TestFacts {
   scatter: { readonly readings: readonly number[]; readonly share: number; readonly oiled?: true };
   'adapter-size': { readonly adapter: number; readonly chamber: number };
   bores: { readonly oil: number };
-  volts: { readonly lowest: number };
+  /** Cranked too weakly, V and 1/min where they were noted; `reached`: even so it gave what such an engine gives. */
+  cranking: { readonly volts?: number; readonly rpm?: number; readonly reached: boolean };
   /** Pa: what was read, and the most that such an engine gives at sea level. */
   high: { readonly mean: number; readonly most: number; readonly again: boolean };
   alike: { readonly gap: number; readonly told: boolean };

@@ -13,8 +13,14 @@ export type PressureVoid = 'throttle' | 'range' | 'falls';
 export const deadVolume = (i: Instrument | undefined): number =>
   i?.valve === 'plug end' ? 0 : (i?.adapterVolume ?? 0);
 
-/** Cranked on a battery too weak for it. */
-export const isWeak = (r: PressureTest): boolean => (r.conditions?.volts ?? Infinity) < ownLimits.weakVolts;
+/** Cranked too weakly for what it reads: on a tired battery, or slowly, by starter or arm. */
+export const weakBy = ({ conditions }: PressureTest): 'volts' | 'rpm' | undefined =>
+  (conditions?.volts ?? Infinity) < ownLimits.weakVolts
+    ? 'volts'
+    : (conditions?.rpm ?? Infinity) < ownLimits.slowCranking
+      ? 'rpm'
+      : undefined;
+export const isWeak = (r: PressureTest): boolean => weakBy(r) !== undefined;
 const wet = (r: PressureTest): boolean => r.conditions?.bores === 'oiled';
 
 /** Throttle, bores, temperature of the engine, instrument with its volume, dose, and cranking strength where it was weak. */
@@ -29,7 +35,7 @@ export const pressureKey = (r: PressureTest): string =>
     isWeak(r) ? 'weak' : ''
   ].join('|');
 
-/** Wide open before unknown, dry before wet, direct before through a volume, sound battery before weak. C. */
+/** Wide open before unknown, dry before wet, direct before through a volume, brisk cranking before weak. C. */
 const rank = (r: PressureTest): number =>
   (r.conditions?.throttle === 'open' ? 0 : 8) +
   (wet(r) ? 4 : 0) +

@@ -1,5 +1,6 @@
 import { say, type System } from '../../units/index.ts';
-import { stepOf, type Comparison } from './compare.ts';
+import type { Comparison } from './compare.ts';
+import { stepOf } from './gauge.ts';
 
 /** Says pressures to the step of the gauge they were read on. */
 export const pressureSaid =

@@ -1,7 +1,8 @@
 import type { Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
-import { comparedRows, deadVolume, DOUBT, type Comparison } from './compare.ts';
+import { comparedRows, DOUBT, type Comparison } from './compare.ts';
+import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownRows } from './leakdown.ts';
 

@@ -34,7 +34,6 @@ const floor: AgainstFloor = {
   floor: 102 * PSI,
   by: { of: 'manual', figure },
   decompression: false,
-  throttleUnknown: false,
   dryFromStanding: false
 };
 const byModel = { ...floor, by: { of: 'model', expected: expectedRange(context)! } } as const;
@@ -71,7 +70,11 @@ const ofTest: Examples<TestFacts> = {
   falls: [{ kind: 'falls', cylinder: 1, condition: doubt, values: { series: [[70 * PSI, 98 * PSI, 92 * PSI]] } }],
   'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],
   bores: [{ kind: 'bores', condition: doubt, values: { oil: 2e-6 } }],
-  volts: [{ kind: 'volts', condition: 'watch', values: { lowest: 8.9 } }],
+  cranking: [
+    { kind: 'cranking', condition: 'watch', values: { volts: 8.9, reached: false } },
+    { kind: 'cranking', condition: 'watch', values: { rpm: 140, volts: 9.1, reached: false } },
+    { kind: 'cranking', condition: 'sound', values: { rpm: 140, reached: true } }
+  ],
   high: [true, false].map((again) => ({
     kind: 'high' as const,
     condition: 'watch' as const,
@@ -84,7 +87,7 @@ const ofTest: Examples<TestFacts> = {
   ],
   order: [{ kind: 'order', condition: doubt, values: gap, limit }],
   spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
-  low: (['throttle', 'adapter', 'once', 'none', 'heard'] as const).map((reason) => ({
+  low: (['throttle', 'cranking', 'adapter', 'once', 'none', 'heard'] as const).map((reason) => ({
     kind: 'low',
     cylinder: 2,
     condition: reason === 'none' ? 'fault' : 'watch',
@@ -116,7 +119,7 @@ const ofTest: Examples<TestFacts> = {
     {
       kind: 'figure' as const,
       condition: doubt,
-      values: { ...v, reached: false, decompression: true, throttleUnknown: true, dryFromStanding: true }
+      values: { ...v, reached: false, decompression: true, excuse: 'throttle', dryFromStanding: true }
     }
   ]),
   adapter: [
@@ -208,7 +211,7 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
 
 describe('words of compression', () => {
   it('say every fact of a test in whole sentences, in both systems of units', () => {
-    expectSpoken('compression', testWords, { ...found, volts: [8.9, 9.1] }, ofTest);
+    expectSpoken('compression', testWords, found, ofTest);
     expectSpoken('compression', leakDownWords, {}, ofLeakDown);
     const task = leakTask(
       new Bench({ cylinders: 2, strokes: 'two', displacement: 300e-6 })

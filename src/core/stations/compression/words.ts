@@ -8,7 +8,8 @@ import { saySchool } from '../../house-rules/rules.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say, type System } from '../../units/index.ts';
 import { pressureSaid } from './pressure-said.ts';
-import { comparedRows, type Comparison, type Difference } from './compare.ts';
+import { comparedRows, type Comparison } from './compare.ts';
+import type { Difference } from './differences.ts';
 import type { AgainstFloor, LowDoubt, TestFacts } from './facts.ts';
 import type { Expected } from './expected.ts';
 import { wetWords } from './wet-words.ts';
@@ -21,8 +22,10 @@ export const sayDifferences = (differs: readonly Difference[]): string =>
     .map((d) =>
       d.of === 'gauge'
         ? 'another gauge or adapter'
-        : d.of === 'battery'
-          ? 'a weak battery'
+        : d.of === 'cranking'
+          ? d.by === 'volts'
+            ? 'a weak battery'
+            : 'slow cranking'
           : `${d.of} ${'was' in d ? (d.was ?? 'unknown') : ''}`
     )
     .join(', ') || 'other conditions';
@@ -63,6 +66,7 @@ const underBest = (v: { lowest: number; best: number; gap: number }, p: (pa: num
 /** What to do about a low reading, by what makes it doubtful. */
 const lowAdvice: Readonly<Record<LowDoubt, string>> = {
   throttle: 'Repeat it with the throttle wide open before believing it.',
+  cranking: 'Repeat it, cranked briskly, before believing it: a small leak tells more the slower it is turned.',
   adapter: 'Repeat it without the adapter before believing it.',
   once: 'Repeat it before believing it.',
   none: 'It repeats: it is low. Wet test or leak-down next.',
@@ -120,6 +124,10 @@ function floorBecause(
 }
 
 const dryAdvice = 'Bores dry from standing also read low: oil them all alike and repeat.';
+const floorExcused = {
+  throttle: 'The throttle is not recorded as wide open: repeat with it open before anything else.',
+  cranking: 'It was cranked weakly: repeat it, cranked briskly, before anything else.'
+} as const;
 const sentences = (...list: (string | false | undefined)[]): string => list.filter(Boolean).join(' ');
 
 /** Whom a comparison speaks of: all of them, or the ones that were read alike. */
@@ -197,14 +205,22 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       )
     };
   },
-  volts: ({ values }, found, units) => ({
-    found: `The battery was at ${values.lowest.toFixed(1)} V while cranking: slow cranking reads low everywhere.`,
-    advice: 'Repeat with a good battery.',
-    because: practice(
-      [...inputsOf(found, units), `volts: ${found.volts.join(', ')}`],
-      `under about ${ownLimits.weakVolts} V with the plugs out the starter is too slow.`
-    )
-  }),
+  cranking: ({ values: { volts, rpm, reached } }, found, units) => {
+    const noted = [
+      ...(rpm === undefined ? [] : [`${Math.round(rpm)} rpm`]),
+      ...(volts === undefined ? [] : [`${volts.toFixed(1)} V`])
+    ].join(' and ');
+    return {
+      found: reached
+        ? `It was cranked at ${noted} only, which reads low, and reaches what is asked of it all the same.`
+        : `It was cranked at ${noted} only: slow cranking reads low everywhere.`,
+      ...(reached ? {} : { advice: 'Repeat it, cranked briskly: a charged battery, or another arm.' }),
+      because: practice(
+        [...inputsOf(found, units), `while cranking: ${noted}`],
+        `under about ${ownLimits.weakVolts} V with the plugs out the starter is too slow, and under ${ownLimits.slowCranking} rpm (from memory) so is arm or starter.`
+      )
+    };
+  },
   high: ({ cylinder, values }, found, units) => ({
     found: `Cylinder ${cylinder} reads ${pressureSaid(found, units)(values.mean)}, more than such an engine gives (${say(values.most, 'pressure', units)} at most).`,
     advice: values.again
@@ -279,9 +295,9 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       found: `${several ? (manual ? 'The lowest is' : 'Even the best is') : 'It reads'} ${p(v.judged)} at sea level, under ${floorMissed(v, p)}.`,
       advice: sentences(
         v.decompression && 'Automatic decompression reads low by design.',
-        v.dryFromStanding && dryAdvice,
-        v.throttleUnknown
-          ? 'The throttle is not recorded as wide open: repeat with it open before anything else.'
+        v.dryFromStanding && !v.excuse && dryAdvice,
+        v.excuse
+          ? floorExcused[v.excuse]
           : manual
             ? 'Repeat it, then wet test or leak-down.'
             : 'That is a question, not a fault: leak-down next.'

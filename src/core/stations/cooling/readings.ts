@@ -1,4 +1,8 @@
+import { ownLimits } from '../../engine/limits.ts';
 import { choice, photo, quantity, yesNo } from '../../items/item.ts';
+
+/** So far apart, K, two readings of one thermostat contradict each other: a kitchen thermometer and a slow pan account for less (M). */
+const APART = 6;
 
 /** Cooling: what is looked at before it runs, and the water it will run on. */
 export const items = {
@@ -28,6 +32,7 @@ export const items = {
     quick: 'set',
     label: 'Vane set',
     ask: 'How far a free vane stays bent',
+    stays: { over: ownLimits.vaneSet, undoneBy: ['cooling.assembled'] },
     dimension: 'angle',
     min: 0,
     max: 90,
@@ -88,6 +93,7 @@ export const items = {
   thermostatStamp: quantity({
     perBank: true,
     label: 'Stamped on the thermostat',
+    stays: { alike: APART },
     example: '60 °C',
     dimension: 'temperature',
     min: 293.15,
@@ -98,6 +104,7 @@ export const items = {
     quick: 'opens',
     perBank: true,
     label: 'Opens in the pan at',
+    stays: { alike: APART },
     example: '61 °C',
     dimension: 'temperature',
     min: 283.15,

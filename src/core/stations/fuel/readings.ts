@@ -1,3 +1,4 @@
+import { ownLimits } from '../../engine/limits.ts';
 import { choice, quantity, yesNo } from '../../items/item.ts';
 import type { Profile } from '../../engine/profile.ts';
 
@@ -104,6 +105,10 @@ export const items = {
     sent: 'line',
     quick: 'vac',
     label: 'Line vacuum at the pump, at speed',
+    stays: {
+      over: ownLimits.lineVacuum,
+      undoneBy: ['fuel.vent', 'fuel.pickup', 'fuel.filter', 'fuel.hose', 'fuel.shutoff', 'fuel.tank']
+    },
     dimension: 'vacuum',
     min: 0,
     max: 101_325,

@@ -200,18 +200,19 @@ function voltsEndAt(c: Context): string {
   return ': cable, solenoid, neutral switch or key';
 }
 
-/** Cranking under this is slow for arm and starter alike, 1/min (M). */
-export const SLOW_CRANKING = 190;
-
-/** The cranking speed noted last, by itself or beside a reading that was cranked for, where a starter does it. */
-export function crankedAt(c: Context): { readonly rpm: number; readonly at: string } | undefined {
+/** The cranking speed, or the battery's volts meanwhile, noted last, by itself or beside a reading that was cranked for, where a starter does it. */
+export function crankedAt(
+  c: Context,
+  of: 'rpm' | 'volts' = 'rpm'
+): { readonly value: number; readonly at: string } | undefined {
   const { starting } = c.survey.engine.profile;
   if (starting !== 'electric' && starting !== 'both') return undefined;
   const noted = (['compression.pressure', 'compression.pulls', 'spark.result'] as const)
     .flatMap((what) => c.record.all(what))
-    .flatMap((r) => (r.conditions?.rpm === undefined ? [] : [{ rpm: r.conditions.rpm, at: r.at }]));
+    .flatMap((r) => (r.conditions?.[of] === undefined ? [] : [{ value: r.conditions[of], at: r.at }]));
+  if (of === 'volts') return latestOf(noted);
   const told = c.record.last('plugs.rpm');
-  return latestOf([...noted, ...(told && typeof told.value === 'number' ? [{ rpm: told.value, at: told.at }] : [])]);
+  return latestOf([...noted, ...(told && typeof told.value === 'number' ? [{ value: told.value, at: told.at }] : [])]);
 }
 
 /** When the starter itself, or its battery under load, was looked at last. */
@@ -237,18 +238,24 @@ function rope(c: Context, out: Out): void {
 }
 
 function cranking(c: Context, out: Out): void {
-  const last = crankedAt(c);
-  if (last && last.rpm < SLOW_CRANKING && !isAfter(starterLookedAt(c), last.at))
+  const [speed, fell] = [crankedAt(c), crankedAt(c, 'volts')];
+  const weak = [
+    ...(speed && speed.value < ownLimits.slowCranking
+      ? [{ at: speed.at, said: `${Math.round(speed.value)} rpm`, limit: `${ownLimits.slowCranking} rpm (from memory)` }]
+      : []),
+    ...(fell && fell.value < ownLimits.weakVolts
+      ? [{ at: fell.at, said: `${fell.value.toFixed(1)} V`, limit: `${ownLimits.weakVolts} V` }]
+      : [])
+  ].filter((w) => !isAfter(starterLookedAt(c), w.at));
+  if (weak.length)
     out.add(
       'slow',
       'watch',
-      `Its starter turned it at ${Math.round(last.rpm)} rpm only. Battery and starter under load, before anything else that was cranked for is believed.`,
+      `Its starter turned it at ${listed(weak.map((w) => w.said))} only. Battery and starter under load, before anything else that was cranked for is believed.`,
       practice(
-        [`speed noted while cranking: ${Math.round(last.rpm)} rpm`],
+        [`noted while cranking: ${listed(weak.map((w) => w.said))}`],
         'a good battery turns it well over 200 rpm, plugs out.',
-        {
-          limit: `${SLOW_CRANKING} rpm (from memory)`
-        }
+        { limit: listed(weak.map((w) => w.limit)) }
       )
     );
   const [circuit, direct] = [c.record.value('plugs.starterCircuit'), c.record.value('plugs.starterDirect')];

@@ -14,6 +14,7 @@ import { sources, speedCap } from '../cooling/source.ts';
 import { aloneAt } from './odd.ts';
 import { items } from './readings.ts';
 import { idling, started } from './start-and-idle.ts';
+import { lampSeen } from './lamp.ts';
 import { causeAt, lapsed, symptoms, symptomWords } from './symptoms.ts';
 import { sayValue } from '../../items/check-entry.ts';
 import { mainTrack, runsOf } from './runs.ts';
@@ -220,7 +221,15 @@ export function analyse(c: Context): Finding[] {
         : `Stopped early${reason && reason !== 'other' ? ` because of ${sayValue(items.reason, reason, c.units)}` : ''}: find the cause and record it before it is started again.`,
       why
     );
-  if (lamp === 'came') out.add('lamp', 'fault', 'The lamp or horn came on: stop, record the cause, repeat.', why);
+  if (lamp === 'came')
+    out.add(
+      'lamp',
+      'fault',
+      lampSeen(c)?.tooSoonForHeat
+        ? 'The lamp or horn came on before a head can be hot: oil, its sender or a wire, and no heat. Stop, record the cause, repeat.'
+        : 'The lamp or horn came on: stop, record the cause, repeat.',
+      why
+    );
   if (smoke === 'keeps')
     out.add(
       'smoke',

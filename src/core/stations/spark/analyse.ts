@@ -119,12 +119,23 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   const whole = list.length === cylindersOf(c).length;
   const sparks = none.length < list.length;
   const shared = sharedPart(c, dead);
+  const plain = weak.filter((s) => !s.sun && !s.slow && !damagedPart(c, s.cylinder));
+  if (plain.length === list.length && whole && list.length > 1)
+    return [
+      {
+        kind: 'weak-everywhere',
+        id: 'weak-all',
+        condition: 'watch',
+        values: { cylinders: list.length, shade: list.every((s) => s.light === 'shade') }
+      }
+    ];
   return [
     ...(shared
       ? [{ kind: 'pair', condition: 'fault', values: { dead, shared } } as const]
       : none.map((s) => noneHere(c, s, { alone: dead.length === 1 && whole, sparks }))),
     ...weak.map(({ cylinder, sun, slow }): SparkFact => {
-      if (sun || slow) return { kind: sun ? 'sun' : 'slow', cylinder, condition: 'cannot-tell', values: {} };
+      if (sun) return { kind: 'sun', cylinder, condition: 'cannot-tell', values: { result: 'weak' } };
+      if (slow) return { kind: 'slow', cylinder, condition: 'cannot-tell', values: {} };
       const seen = damagedPart(c, cylinder);
       return seen
         ? { kind: 'explained', cylinder, condition: 'fault', values: { part: seen } }
@@ -139,6 +150,8 @@ function noneHere(c: Context, s: Seen, { alone, sparks }: { alone: boolean; spar
   if (onlyToBolt(s)) return { ...common, kind: 'ground', values: {} };
   const seen = damagedPart(c, s.cylinder);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };
+  // A thin spark is not seen there at all.
+  if (s.sun) return { cylinder: s.cylinder, condition: 'cannot-tell', kind: 'sun', values: { result: 'none' } };
   // Nothing that was seen sparks: whether it is this cylinder or all of them nobody knows yet.
   if (!sparks) return { cylinder: s.cylinder, condition: 'cannot-tell', kind: 'undecided', values: {} };
   const part = alone ? isolation(c)?.found : undefined;
@@ -154,6 +167,8 @@ function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): S
     return [{ kind: 'stop', condition: 'fault', values: {} }];
   if ((electronic && list.some((s) => s.slow)) || found.found?.id === 'speed')
     return [{ kind: 'slow-everywhere', id: 'slow', repeat: true, condition: 'cannot-tell', values: { cylinders } }];
+  if (!found.found && list.every((s) => s.sun))
+    return [{ kind: 'sun-everywhere', id: 'sun', repeat: true, condition: 'cannot-tell', values: { cylinders } }];
   const labels = (state: 'open' | 'cleared'): string[] =>
     found.parts.filter((p) => p.state === state).map((p) => p.label);
   const cleared = labels('cleared');

@@ -57,7 +57,11 @@ export interface SparkFacts {
   none: { readonly alone: boolean };
   /** None here, and no cylinder that sparks was seen: its own parts, or what all share. */
   undecided: object;
-  sun: object;
+  /** Judged in sunlight, which hides a spark: of one cylinder, of all of them. */
+  sun: { readonly result: 'weak' | 'none' };
+  'sun-everywhere': Everywhere;
+  /** Weak on every cylinder of several: what they share. `shade`: every one was judged there. */
+  'weak-everywhere': Everywhere & { readonly shade: boolean };
   slow: object;
   weak: object;
   unsteady: object;

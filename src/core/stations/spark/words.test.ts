@@ -94,7 +94,19 @@ const examples: Examples<SparkFacts> = {
   })),
   none: [true, false].map((alone) => ({ kind: 'none' as const, condition: fault, cylinder: 1, values: { alone } })),
   undecided: [{ kind: 'undecided', condition: doubt, ...one }],
-  sun: [{ kind: 'sun', condition: doubt, ...one }],
+  sun: (['weak', 'none'] as const).map((result) => ({
+    kind: 'sun',
+    condition: doubt,
+    cylinder: 2,
+    values: { result }
+  })),
+  'sun-everywhere': [{ kind: 'sun-everywhere', id: 'sun', condition: doubt, values: { cylinders: 2 } }],
+  'weak-everywhere': [true, false].map((shade) => ({
+    kind: 'weak-everywhere',
+    id: 'weak-all',
+    condition: 'watch',
+    values: { cylinders: 3, shade }
+  })),
   slow: [{ kind: 'slow', condition: doubt, ...one }],
   weak: [{ kind: 'weak', condition: watch, ...one }],
   unsteady: [{ kind: 'unsteady', condition: watch, ...one }],

@@ -149,10 +149,20 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     advice: 'Look at the others before anything is swapped.',
     because: pattern(basis, 'none on one is that cylinder’s own parts; none on all is a common part.')
   }),
-  sun: ({ cylinder }, basis) => ({
-    found: `Cylinder ${cylinder} looks weak, but it was judged in sunlight.`,
+  sun: ({ cylinder, values }, basis) => ({
+    found: `Cylinder ${cylinder} ${values.result === 'weak' ? 'looks weak' : 'showed no spark'}, but it was judged in sunlight.`,
     advice: 'Look again in shade.',
-    because: pattern(basis, 'spark is judged in shade.')
+    because: pattern(basis, 'spark is judged in shade: sunlight hides a thin one.')
+  }),
+  'sun-everywhere': ({ values }, basis) => ({
+    found: `${noSpark(values)} was seen, in sunlight.`,
+    advice: 'Look again in shade before a part is blamed.',
+    because: pattern(basis, 'spark is judged in shade: sunlight hides a thin one.')
+  }),
+  'weak-everywhere': ({ values }, basis) => ({
+    found: 'Spark is weak on every cylinder: what they share, before the plug or coil of any one.',
+    advice: `${values.shade ? '' : 'In shade and cranked briskly first. '}Then the engine ground, then ${basis.ignition === 'points' ? 'points and condenser' : basis.ignition === 'cdi' ? 'the charge coil' : 'battery, supply and control unit'}.`,
+    because: pattern(basis, 'weak on one is that cylinder’s own parts; weak on all is a common part.')
   }),
   slow: ({ cylinder }, basis) => ({
     found: `Cylinder ${cylinder} is weak at slow cranking.`,

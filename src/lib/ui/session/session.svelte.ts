@@ -224,15 +224,17 @@ export class Session {
   }
 
   /** What a new value takes the place of: nothing where each entry stands by itself, or where something was read under it. */
-  private replaced(what: ItemId, { cylinder, conditions }: ReadMore): Reading | undefined {
+  private replaced(what: ItemId, value: unknown, { cylinder, conditions }: ReadMore): Reading | undefined {
     const old = this.current(what, cylinder, conditions?.bank);
-    return old && !standsBeside(allItems[what], what, old, this.survey.readings, this.stamp().at) ? old : undefined;
+    return old && !standsBeside(allItems[what], what, old, this.survey.readings, this.stamp().at, value)
+      ? old
+      : undefined;
   }
 
   /** Builds a reading of the current round; a single-valued item supersedes what stood there. */
   reading(what: ItemId, value: unknown, more: ReadMore = {}): Reading {
     const round = this.roundOf(what.slice(0, what.indexOf('.')) as StationId);
-    const old = this.replaced(what, more);
+    const old = this.replaced(what, value, more);
     return {
       ...this.stamp(),
       what,

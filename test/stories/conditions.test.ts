@@ -62,6 +62,59 @@ describe('cranked too slowly', () => {
   });
 });
 
+describe('a starter or battery found weak, and nothing noted beside what was cranked for after it', () => {
+  const electric = { ...two, starting: 'electric' } as const;
+  for (const [name, weak, well] of [
+    [
+      'slow',
+      (b: Bench) => b.read('plugs.starterCircuit', 'slow'),
+      (b: Bench) => b.read('plugs.starterCircuit', 'turns')
+    ],
+    [
+      'dead',
+      (b: Bench) => b.read('plugs.starterCircuit', 'nothing'),
+      (b: Bench) => b.read('plugs.starterCircuit', 'turns')
+    ],
+    ['nine volts', (b: Bench) => b.read('plugs.volts', 9), (b: Bench) => b.read('plugs.volts', 11.9)],
+    ['120 rpm', (b: Bench) => b.read('plugs.rpm', 120), (b: Bench) => b.read('plugs.rpm', 260)]
+  ] as const)
+    describe(name, () => {
+      story(
+        () => new Bench(electric),
+        [
+          {
+            entered: 'no spark anywhere, lanyard in: not a part yet',
+            by: (b) => sparks(['none', 'none', 'none'], { ...tester.conditions })(weak(b).read('spark.lanyard', 'yes')),
+            finds: ['spark.slow:cannot-tell'],
+            notFinds: ['spark.all', 'spark.part'],
+            notNow: /Spark again/
+          },
+          {
+            entered: 'all low: not worn yet, and no more oil or air before it turns well',
+            by: psi([70, 70, 71]),
+            finds: ['compression.cranking:watch', 'compression.figure-excused:cannot-tell'],
+            notNow: /Compression again|Wet test|Oil every bore/
+          },
+          {
+            entered: 'it turns well now: spark and compression again',
+            by: well,
+            now: /Spark again.*|Compression again/
+          },
+          {
+            entered: 'still none, and still low: now it is the ignition, and the engine',
+            by: (b) => psi([70, 70, 71])(sparks(['none', 'none', 'none'])(b)),
+            finds: ['spark.all:fault', 'compression.figure:cannot-tell'],
+            notFinds: ['compression.cranking', 'spark.slow']
+          }
+        ]
+      );
+    });
+  it('says nothing where an arm may have turned it', () => {
+    const b = psi([70, 70, 71])(new Bench({ ...two, starting: 'both' }).read('plugs.starterCircuit', 'slow'));
+    expect(b.ids().join()).not.toMatch(/compression\.cranking/);
+  });
+});
+
 describe('what lowers a reading is no doubt about one that is high all the same', () => {
   for (const [name, conditions] of [
     ['the throttle not noted', { throttle: undefined }],

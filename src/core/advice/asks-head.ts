@@ -3,7 +3,7 @@ import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
-import { crankedAt } from '../stations/plugs/analyse.ts';
+import { crankedAt, cranksWeakly } from '../stations/plugs/cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
 import { ruleNumber, school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
@@ -17,7 +17,12 @@ const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four'
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
 
 const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
-  repeat(`Compression again${how}`, 'compression', 5, { items: ['compression.pressure'], ...more });
+  repeat(`Compression again${how}`, 'compression', 5, {
+    items: ['compression.pressure'],
+    // Known to turn slowly, starter or battery comes first.
+    open: (c) => !cranksWeakly(c),
+    ...more
+  });
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
 export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
 
@@ -48,7 +53,7 @@ const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === '
 const wet: AskRule = {
   ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5, oiled),
   // Bores that hold oil already tell nothing by more of it.
-  open: (c, f) => !oiledOnly(c) && !wetTaken(c, f) && !taken(c, 'compression.leakdown', f.cylinder)
+  open: (c, f) => !cranksWeakly(c) && !oiledOnly(c) && !wetTaken(c, f) && !taken(c, 'compression.leakdown', f.cylinder)
 };
 /** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
 const oilAll: AskRule = {

@@ -1,4 +1,5 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
+import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isSlow } from '../stations/spark/measure.ts';
 import { isolation } from '../stations/spark/isolation.ts';
 import { windingIds, windings } from '../stations/spark/windings.ts';
@@ -75,7 +76,7 @@ export const sparkAsks: Asks = {
   'spark.lanyard': [spark(': lanyard in, switch on run', 2)],
   // Slow on a charged battery as well: it is the starter, its cables or the engine, and not the spark.
   'spark.slow': [
-    { ...spark(', plugs out, on a charged battery'), open: (c) => slowTwice(c) === false },
+    { ...spark(', plugs out, on a charged battery'), open: (c) => !slowTwice(c) && !cranksWeakly(c) },
     look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
       needs: 'crank'
     })

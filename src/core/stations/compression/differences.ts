@@ -13,7 +13,7 @@ export type Difference =
   | { readonly of: 'throttle' | 'bores' | 'engine'; readonly was: string | undefined }
   | { readonly of: 'gauge' }
   /** One of the two was cranked too weakly, by what was noted of it. */
-  | { readonly of: 'cranking'; readonly by: 'volts' | 'rpm' };
+  | { readonly of: 'cranking'; readonly by: 'volts' | 'starter' };
 
 const name = (r: Pressure): string => r.instrument?.name ?? '';
 

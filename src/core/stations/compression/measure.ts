@@ -14,12 +14,12 @@ export const deadVolume = (i: Instrument | undefined): number =>
   i?.valve === 'plug end' ? 0 : (i?.adapterVolume ?? 0);
 
 /** Cranked too weakly for what it reads: on a tired battery, or slowly, by starter or arm. */
-export const weakBy = ({ conditions }: PressureTest): 'volts' | 'rpm' | undefined =>
+export const weakBy = ({ conditions, crankedWeakly }: PressureTest): 'volts' | 'starter' | undefined =>
   (conditions?.volts ?? Infinity) < ownLimits.weakVolts
     ? 'volts'
     : (conditions?.rpm ?? Infinity) < ownLimits.slowCranking
-      ? 'rpm'
-      : undefined;
+      ? 'starter'
+      : crankedWeakly;
 export const isWeak = (r: PressureTest): boolean => weakBy(r) !== undefined;
 const wet = (r: PressureTest): boolean => r.conditions?.bores === 'oiled';
 

@@ -73,7 +73,8 @@ const ofTest: Examples<TestFacts> = {
   cranking: [
     { kind: 'cranking', condition: 'watch', values: { volts: 8.9, reached: false } },
     { kind: 'cranking', condition: 'watch', values: { rpm: 140, volts: 9.1, reached: false } },
-    { kind: 'cranking', condition: 'sound', values: { rpm: 140, reached: true } }
+    { kind: 'cranking', condition: 'sound', values: { rpm: 140, reached: true } },
+    { kind: 'cranking', condition: 'watch', values: { reached: false } }
   ],
   high: [true, false].map((again) => ({
     kind: 'high' as const,

@@ -210,13 +210,16 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       ...(rpm === undefined ? [] : [`${Math.round(rpm)} rpm`]),
       ...(volts === undefined ? [] : [`${volts.toFixed(1)} V`])
     ].join(' and ');
+    const how = noted
+      ? `It was cranked at ${noted} only`
+      : 'It was cranked by a starter or battery that was found weak before';
     return {
       found: reached
-        ? `It was cranked at ${noted} only, which reads low, and reaches what is asked of it all the same.`
-        : `It was cranked at ${noted} only: slow cranking reads low everywhere.`,
+        ? `${how}, which reads low, and reaches what is asked of it all the same.`
+        : `${how}: slow cranking reads low everywhere.`,
       ...(reached ? {} : { advice: 'Repeat it, cranked briskly: a charged battery, or another arm.' }),
       because: practice(
-        [...inputsOf(found, units), `while cranking: ${noted}`],
+        [...inputsOf(found, units), `while cranking: ${noted || 'not noted'}`],
         `under about ${ownLimits.weakVolts} V with the plugs out the starter is too slow, and under ${ownLimits.slowCranking} rpm (from memory) so is arm or starter.`
       )
     };

@@ -5,14 +5,17 @@ import { measure, type Measured, type MeasureRule } from '../../measurements/mea
 import type { ReadingOf } from '../../record/current.ts';
 import type { Conditions } from '../../record/reading.ts';
 import { isAfter, type Instant } from '../../units/instant.ts';
+import { weakCrankingAt } from '../plugs/cranking.ts';
 
-export type SparkReading = ReadingOf<'spark.result'>;
+/** With what was said of starter or battery before it, where neither speed nor volts were noted beside it. */
+export type SparkReading = ReadingOf<'spark.result'> & { readonly crankedWeakly?: true };
 
 /** Under this cranking speed some electronic ignitions give nothing (C; the manual knows). */
 const SLOW_RPM = 300;
 
 /** Cranked slower than some electronic ignitions need. */
-export const isSlow = ({ conditions }: SparkReading): boolean =>
+export const isSlow = ({ conditions, crankedWeakly }: SparkReading): boolean =>
+  crankedWeakly === true ||
   (conditions?.rpm !== undefined && conditions.rpm < SLOW_RPM) ||
   (conditions?.volts !== undefined && conditions.volts < ownLimits.weakVolts);
 
@@ -84,6 +87,7 @@ function measureSparks(c: Context): Sparks {
   const cylinders = new Set(cylindersOf(c));
   const results = c.record
     .all('spark.result')
-    .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && cylinders.has(r.cylinder));
+    .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && cylinders.has(r.cylinder))
+    .map((r): SparkReading => (!crankingNoted(r) && weakCrankingAt(c, r.at) ? { ...r, crankedWeakly: true } : r));
   return measure(results, rule(c), sparkWork(c));
 }

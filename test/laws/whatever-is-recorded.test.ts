@@ -8,6 +8,7 @@ import { compressionFigures } from '../../src/core/stations/compression/figures.
 import { allItems, itemIds } from '../../src/core/stations/items.ts';
 import { places, type Sight } from '../../src/core/stations/look/places.ts';
 import { meaningOf, type PlugSight } from '../../src/core/stations/plugs/meaning.ts';
+import { meaningWords } from '../../src/core/stations/plugs/meaning-words.ts';
 import type { Item } from '../../src/core/items/item.ts';
 import type { Reading } from '../../src/core/record/reading.ts';
 import type { SurveyFile } from '../../src/core/record/survey-file.ts';
@@ -138,7 +139,7 @@ describe('whatever is recorded about whatever engine', () => {
     for (const strokes of ['two', 'four', 'unknown'] as const)
       for (const fuelSystem of ['carburettor', 'direct', 'unknown'] as const)
         for (const s of sights)
-          expect(meaningOf(s as PlugSight, { strokes, fuelSystem }).says.length).toBeGreaterThan(10);
+          expect(meaningWords[meaningOf(s as PlugSight, { strokes, fuelSystem }).means].length).toBeGreaterThan(10);
   });
 });
 

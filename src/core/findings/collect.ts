@@ -2,10 +2,9 @@ import type { Because, Condition, Finding } from './finding.ts';
 import type { StationId } from '../items/register.ts';
 
 /**
- * What was found, of a station whose facts and words are not apart yet: its first sentence. The owner's page shows it;
- * nothing is decided by it.
+ * The first sentence of a text: what was found, where one text says that and what to do. The owner's page shows it; nothing is decided by it.
  */
-const firstOf = (sentence: string): string => /^.*?[.!?](?=\s|$)/.exec(sentence)?.[0] ?? sentence;
+export const firstOf = (sentence: string): string => /^.*?[.!?](?=\s|$)/.exec(sentence)?.[0] ?? sentence;
 
 /** Starts a list of findings of one station and gives back the list with a way to add to it. */
 export function findingsOf(station: StationId) {

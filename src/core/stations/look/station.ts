@@ -1,6 +1,8 @@
+import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { words } from './words.ts';
 
 export const station = {
   items,
@@ -16,5 +18,5 @@ export const station = {
   tools: ['light', 'gloves'],
   anchor: 'cowl side',
   looksAt: 'engine',
-  analyse
+  analyse: (c) => spoken('look', analyse(c), words, c.units)
 } as const satisfies Station;

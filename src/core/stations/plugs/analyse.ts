@@ -1,87 +1,75 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { known } from '../../engine/profile.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { gravest } from '../../findings/finding.ts';
+import { judgedBy } from '../../findings/limit.ts';
+import { lastTelling } from '../../findings/renewed.ts';
+import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
 import { waterComes, waterIn } from '../turn/plugs-out.ts';
+import { crankingFacts } from './cranking.ts';
+import type { PlugAnalysed, PlugFact } from './facts.ts';
+import { meaningOf } from './meaning.ts';
 import { boreOil } from './oil-in-bores.ts';
-import { known } from '../../engine/profile.ts';
-import { ownLimits } from '../../engine/limits.ts';
-import { ruleNumber, school, schoolSaid } from '../../house-rules/rules.ts';
-import { cylindersOf, listed, type Context } from '../../findings/context.ts';
-import { judgedBy, sayLimit } from '../../findings/limit.ts';
-import { sayValue } from '../../items/check-entry.ts';
-import { gravest, type Finding } from '../../findings/finding.ts';
-import { say } from '../../units/index.ts';
-import { findingsOf, practice } from '../../findings/collect.ts';
-import { lastTelling } from '../../findings/renewed.ts';
-import { items } from './readings.ts';
-import { cranking } from './cranking.ts';
-import { meaningOf, type PlugSight } from './meaning.ts';
+import type { PlugSight } from './sights.ts';
+
+/** How far a gap may lie from the manual's figure, and from what is usual where there is none, share (C, M). */
+const GAP_REACH = { manual: 0.1, usual: 0.35 } as const;
 
 /** What the plugs say, cylinder by cylinder, and what was done before the first spin. */
-export function analyse(c: Context): Finding[] {
-  const out = findingsOf('plugs');
-  if (!c.record.touched('plugs')) return out.list;
+export function analyse(c: Context): PlugAnalysed {
   const cylinders = cylindersOf(c);
-  const { profile, history } = c.survey.engine;
-  const at = (k: number): string => (cylinders.length > 1 ? `Plug ${k}` : 'The plug');
   const read = new Map<number, readonly PlugSight[]>();
   for (const k of cylinders.length ? cylinders : [1]) {
     const value = c.record.value('plugs.read', k);
     if (Array.isArray(value) && value.length) read.set(k, value);
   }
-  for (const [k, sights] of read) {
-    const meanings = sights.map((s) => meaningOf(s, profile, history.laidUp === 'yes'));
-    const condition = gravest(meanings.map((m) => m.is));
-    if (condition === 'sound') continue;
-    const said = meanings.filter((m) => m.is !== 'sound').map((m) => m.says);
-    out.add(
-      sights.includes('water') ? 'water' : sights.includes('cracked') ? 'cracked' : 'read',
-      condition,
-      `${at(k)} is ${said.join('; and ')}.`,
-      practice(
-        [`plug ${k}: ${sayValue(items.read, sights, c.units)}`, `strokes: ${profile.strokes ?? 'unknown'}`],
-        'each plug read in its cylinder’s order, against the kind of engine.'
-      ),
-      k
-    );
-  }
-  cleaned(c, out);
-  holes(c, out);
-  gaps(c, out);
-  cranking(c, out);
-  rope(c, out);
-  const waterOn = [...read].filter(([, s]) => s.includes('water')).map(([k]) => k);
-  if (c.record.value('plugs.order') === 'no' && read.size && cylinders.length > 1)
-    out.add(
-      'order',
-      'cannot-tell',
-      'The plugs were mixed up, so none of them speaks for its cylinder.',
-      practice([`read: ${listed([...read.keys()])}`], 'kept in cylinder order.')
-    );
-  const dry = dryAfterStart(c);
-  if (dry?.dry)
-    out.add(
-      'no-fuel',
-      'watch',
-      'The plugs are dry after a start that failed: no fuel reaches the cylinders. Tank, tap, bulb and bowl, before spark is blamed.',
-      practice(['plugs: dry', 'the start before them: failed'], 'an engine that was cranked with fuel wets its plugs.')
-    );
-  dryBores(c, out, Number(known(history.yearsIdle) ?? 0));
+  const basis = {
+    cylinders: cylinders.length,
+    strokes: c.survey.engine.profile.strokes,
+    read: [...read.keys()],
+    circuit: c.record.value('plugs.starterCircuit'),
+    direct: c.record.value('plugs.starterDirect'),
+    volts: known(c.record.value('plugs.volts'))
+  };
+  if (!c.record.touched('plugs')) return { basis, facts: [] };
   const missing = cylinders.filter((k) => c.record.last('plugs.read', k) === undefined);
-  if (missing.length && read.size)
-    out.add(
-      'missing',
-      'cannot-tell',
-      `Plug ${listed(missing)} not read yet.`,
-      practice([`read: ${listed([...read.keys()])}`], 'every plug, in order.')
-    );
-  if (read.size && !missing.length && !waterOn.length && out.list.every((f) => f.condition === 'sound'))
-    out.add(
-      'good',
-      'sound',
-      'Every plug reads as it should.',
-      practice([`read: ${listed([...read.keys()])}`], 'tan and dry.')
-    );
-  return out.list;
+  const mixed = c.record.value('plugs.order') === 'no' && read.size > 0 && cylinders.length > 1;
+  const facts: PlugFact[] = [
+    ...readFacts(c, read),
+    ...cleaned(c),
+    ...holes(c),
+    ...gaps(c),
+    ...crankingFacts(c),
+    ...rope(c),
+    ...(mixed ? [{ kind: 'order', condition: 'cannot-tell', values: {} } as const] : []),
+    ...(dryAfterStart(c)?.dry ? [{ kind: 'no-fuel', condition: 'watch', values: {} } as const] : []),
+    ...dryBores(c, Number(known(c.survey.engine.history.yearsIdle) ?? 0)),
+    ...(missing.length && read.size
+      ? [{ kind: 'missing', condition: 'cannot-tell', values: { cylinders: missing } } as const]
+      : [])
+  ];
+  const good = read.size && !missing.length && facts.every((f) => f.condition === 'sound');
+  return { basis, facts: good ? [...facts, { kind: 'good', condition: 'sound', values: {} }] : facts };
+}
+
+/** Plugs of which something that was seen means something. */
+function readFacts(c: Context, read: ReadonlyMap<number, readonly PlugSight[]>): PlugFact[] {
+  const { profile, history } = c.survey.engine;
+  return [...read].flatMap(([cylinder, sights]): PlugFact[] => {
+    const meanings = sights.map((s) => meaningOf(s, profile, history.laidUp === 'yes')).filter((m) => m.is !== 'sound');
+    if (!meanings.length) return [];
+    return [
+      {
+        kind: 'read',
+        id: sights.includes('water') ? 'water' : sights.includes('cracked') ? 'cracked' : 'read',
+        cylinder,
+        condition: gravest(meanings.map((m) => m.is)),
+        values: { sights, means: meanings.map((m) => m.means) }
+      }
+    ];
+  });
 }
 
 /** Every plug read after a start that failed, and dry; nothing where they were read before it. */
@@ -93,113 +81,76 @@ export function dryAfterStart(c: Context): { readonly at: string; readonly dry: 
   return { at: latestAt(read), dry };
 }
 
-type Out = ReturnType<typeof findingsOf>;
-
 /** Too much fuel was seen on a plug that is clean now: until choke and primer were moved, or it has fired, that stays open. */
-function cleaned(c: Context, out: Out): void {
+function cleaned(c: Context): PlugFact[] {
   const { fuelSystem } = c.survey.engine.profile;
-  if (fuelSystem !== undefined && fuelSystem !== 'unknown' && fuelSystem !== 'carburettor') return;
-  if (c.record.asked('fuel.choke') || c.record.last('run.outcome')) return;
-  for (const k of cylindersOf(c)) {
-    const [now, told] = [c.record.last('plugs.read', k), lastTelling(c, 'plugs.read', k)];
-    if (!told || told === now || !Array.isArray(told.value)) continue;
+  if (fuelSystem !== undefined && fuelSystem !== 'unknown' && fuelSystem !== 'carburettor') return [];
+  if (c.record.asked('fuel.choke') || c.record.last('run.outcome')) return [];
+  return cylindersOf(c).flatMap((cylinder): PlugFact[] => {
+    const [now, told] = [c.record.last('plugs.read', cylinder), lastTelling(c, 'plugs.read', cylinder)];
+    if (!told || told === now || !Array.isArray(told.value)) return [];
     const sights = told.value.filter((s) => s === 'fuel' || s === 'black');
-    if (!sights.length) continue;
-    out.add(
-      'cleaned',
-      'cannot-tell',
-      `Plug ${k} was ${listed(sights.map((s) => (s === 'fuel' ? 'fuel-wet' : 'sooty')))} before it was cleaned, and nothing has burnt on it since: a clean plug clears neither choke nor float.`,
-      practice(
-        [`plug ${k} before its cleaning: ${sights.join(', ')}`],
-        'what too much fuel left is wiped off, its cause is not.'
-      ),
-      k
-    );
-  }
+    return sights.length
+      ? [{ kind: 'cleaned', cylinder, condition: 'cannot-tell', values: { sights, told: told.value.map(String) } }]
+      : [];
+  });
 }
 
-function holes(c: Context, out: Out): void {
-  const says = {
-    water: ['fault', 'There is water in cylinder'],
-    rust: ['watch', 'There is rust in cylinder'],
-    debris: ['watch', 'Something lies in cylinder'],
-    scored: ['fault', 'The bore is scored in cylinder']
-  } as const;
-  const then = {
-    water: 'Plug holes lowest, turn by hand until no more comes; nothing spins before.',
-    rust: 'Oil, soak, turn by hand; the hand turn decides, and again tomorrow.',
-    debris: 'Get it out by magnet or air before anything turns.',
-    scored: 'Compression and leak-down say how much it matters.'
-  } as const;
-  for (const k of cylindersOf(c)) {
-    const hole = c.record.value('plugs.hole', k);
-    if (hole === undefined || hole === 'clean') continue;
+const holeIs = { water: 'fault', rust: 'watch', debris: 'watch', scored: 'fault' } as const;
+
+const holes = (c: Context): PlugFact[] =>
+  cylindersOf(c).flatMap((cylinder): PlugFact[] => {
+    const seen = c.record.value('plugs.hole', cylinder);
+    if (seen === undefined || seen === 'clean') return [];
     // A scratch that holds its pressure is lived with, and looked at again.
-    const holds = hole === 'scored' && tightOnes(c).has(k);
-    out.add(
-      `hole-${hole}`,
-      holds ? 'watch' : says[hole][0],
-      `${says[hole][1]} ${k}. ${holds ? 'Leak-down finds it tight: it is lived with, and looked at again next season.' : then[hole]}`,
-      practice([`into hole ${k}: ${hole}`], 'look into the hole before anything spins.'),
-      k
-    );
-  }
-}
-
-function gaps(c: Context, out: Out): void {
-  const limit = judgedBy(c, 'plugs.gap', ownLimits.plugGap, 'usual, from memory');
-  for (const k of cylindersOf(c)) {
-    const gap = known(c.record.value('plugs.gap', k));
-    if (gap === undefined) continue;
-    const share = gap / limit.value - 1;
-    const reach = limit.manual ? 0.1 : 0.35;
-    if (Math.abs(share) <= reach) continue;
-    out.add(
-      'gap',
-      limit.manual ? 'watch' : 'cannot-tell',
-      `Plug ${k} is gapped ${say(gap, 'length', c.units)}, ${share > 0 ? 'wide: it asks for more voltage' : 'narrow: a weak flame'}. ${limit.manual ? 'Set it.' : 'The manual’s figure decides.'}`,
+    const tight = seen === 'scored' && tightOnes(c).has(cylinder);
+    return [
       {
-        inputs: [`gap of plug ${k}: ${say(gap, 'length', c.units)}`],
-        limit: sayLimit(limit, c.units),
-        provenance: limit.provenance,
-        source: limit.manual
-          ? 'The manual’s figure, ± 10 %'
-          : 'From memory: 0.6 to 1.1 mm covers most; only the manual decides'
-      },
-      k
-    );
-  }
+        kind: 'hole',
+        id: `hole-${seen}`,
+        cylinder,
+        condition: tight ? 'watch' : holeIs[seen],
+        values: { seen, tight }
+      }
+    ];
+  });
+
+function gaps(c: Context): PlugFact[] {
+  const limit = judgedBy(c, 'plugs.gap', ownLimits.plugGap, 'usual, from memory');
+  return cylindersOf(c).flatMap((cylinder): PlugFact[] => {
+    const gap = known(c.record.value('plugs.gap', cylinder));
+    if (gap === undefined) return [];
+    const share = gap / limit.value - 1;
+    if (Math.abs(share) <= GAP_REACH[limit.manual ? 'manual' : 'usual']) return [];
+    return [
+      {
+        kind: 'gap',
+        cylinder,
+        condition: limit.manual ? 'watch' : 'cannot-tell',
+        values: { gap, wide: share > 0 },
+        limit
+      }
+    ];
+  });
 }
 
 /** The house's school on oil before the first spin. */
-function dryBores(c: Context, out: Out, years: number): void {
+function dryBores(c: Context, years: number): PlugFact[] {
   const rule = school(c.rules, 'boreOil');
   const soaked = c.record.value('turn.soaked') === 'yes';
-  if (rule === 'never' || soaked || boreOil(c) !== undefined || c.record.last('compression.pressure')) return;
+  if (rule === 'never' || soaked || boreOil(c) !== undefined || c.record.last('compression.pressure')) return [];
   // Water comes out before oil goes in.
-  if (waterIn(c).length || waterComes(c)) return;
-  const due = rule === 'always' || years > ruleNumber(c.rules, 'boreOilYears');
-  if (!due) return;
-  out.add(
-    'dry-bores',
-    'watch',
-    `${rule === 'always' ? 'Oil' : `It stood ${say(years, 'years', c.units)}: oil`} the bores before the first spin, and note how much; every compression reading after it is an oiled one.`,
-    practice([`years idle: ${years}`, 'oil in the bores: none noted'], 'dry rings score and read low.', {
-      school: schoolSaid(c.rules, 'boreOil')
-    })
-  );
+  if (waterIn(c).length || waterComes(c)) return [];
+  const always = rule === 'always';
+  if (!always && years <= ruleNumber(c.rules, 'boreOilYears')) return [];
+  const values = { always, years, school: chosenSchool(c.rules, 'boreOil') };
+  return [{ kind: 'dry-bores', condition: 'watch', values }];
 }
 
 /** A rope that does not catch, or does not come back: found by pulling it slowly. On an engine with a starter as well it can wait. */
-function rope(c: Context, out: Out): void {
+function rope(c: Context): PlugFact[] {
   const said = c.record.value('plugs.rope');
-  if (said !== 'slips' && said !== 'stuck') return;
-  out.add(
-    'rope',
-    c.survey.engine.profile.starting === 'both' ? 'watch' : 'fault',
-    said === 'slips'
-      ? 'The rope starter slips: its dog or pawl does not catch. Clean and free it, look at its spring and edge.'
-      : 'The rope does not come back: its spring is broken or unhooked, or the drum sticks.',
-    practice([`rope starter: ${said}`], 'pulled slowly twice: it catches, and it returns.')
-  );
+  if (said !== 'slips' && said !== 'stuck') return [];
+  const condition = c.survey.engine.profile.starting === 'both' ? 'watch' : 'fault';
+  return [{ kind: 'rope', condition, values: { said } }];
 }

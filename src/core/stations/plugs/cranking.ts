@@ -1,22 +1,8 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { findingsOf, practice } from '../../findings/collect.ts';
-import { listed, type Context } from '../../findings/context.ts';
-import { say } from '../../units/index.ts';
+import type { Context } from '../../findings/context.ts';
 import { isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
-
-type Out = ReturnType<typeof findingsOf>;
-
-/** Where the volts end, if somebody followed them; else what may be at fault. */
-function voltsEndAt(c: Context): string {
-  const end = c.record.value('plugs.voltsEnd');
-  if (end === 'fuse') return ', and the volts end at the fuse or a connector: find why it blew before a new one';
-  if (end === 'switch')
-    return ', and the volts end at the key or neutral switch: lever in neutral, then its switch, then the key';
-  if (end === 'solenoid') return ', and the volts end at solenoid or cable';
-  if (end === 'through') return ', though the volts reach it: what is lost under load, in cable and ground';
-  return ': cable, solenoid, neutral switch or key';
-}
+import type { PlugFact } from './facts.ts';
 
 /** The cranking speed, or the battery's volts meanwhile, noted last, by itself or beside a reading that was cranked for, where a starter does it. */
 export function crankedAt(
@@ -78,77 +64,44 @@ export function weakCrankingAt(c: Context, at: Instant): 'volts' | 'starter' | u
 export const cranksWeakly = (c: Context): boolean =>
   c.survey.engine.profile.starting === 'electric' && crankingWords(c).at(-1)?.weak !== undefined;
 
+const isPoor = (word: string | undefined): boolean => word === 'slow' || word === 'nothing';
+
 /** How it is cranked: speed and volts as they were noted, starter and circuit as they were tried. */
-export function cranking(c: Context, out: Out): void {
-  const [speed, fell] = [crankedAt(c), crankedAt(c, 'volts')];
-  const weak = [
-    ...(speed && speed.value < ownLimits.slowCranking
-      ? [{ at: speed.at, said: `${Math.round(speed.value)} rpm`, limit: `${ownLimits.slowCranking} rpm (from memory)` }]
-      : []),
-    ...(fell && fell.value < ownLimits.weakVolts
-      ? [{ at: fell.at, said: `${fell.value.toFixed(1)} V`, limit: `${ownLimits.weakVolts} V` }]
-      : [])
-  ].filter((w) => !isAfter(starterLookedAt(c), w.at));
-  if (weak.length)
-    out.add(
-      'slow',
-      'watch',
-      `Its starter turned it at ${listed(weak.map((w) => w.said))} only. Battery and starter under load, before anything else that was cranked for is believed.`,
-      practice(
-        [`noted while cranking: ${listed(weak.map((w) => w.said))}`],
-        'a good battery turns it well over 200 rpm, plugs out.',
-        { limit: listed(weak.map((w) => w.limit)) }
-      )
-    );
+export function crankingFacts(c: Context): PlugFact[] {
+  return [...weakNoted(c), ...starterFact(c)];
+}
+
+/** Speed or volts that were too weak when they were noted, and neither starter nor battery looked at since. */
+function weakNoted(c: Context): PlugFact[] {
+  const open = (of: 'rpm' | 'volts', least: number): number | undefined => {
+    const noted = crankedAt(c, of);
+    return noted && noted.value < least && !isAfter(starterLookedAt(c), noted.at) ? noted.value : undefined;
+  };
+  const [rpm, volts] = [open('rpm', ownLimits.slowCranking), open('volts', ownLimits.weakVolts)];
+  if (rpm === undefined && volts === undefined) return [];
+  const values = { ...(rpm === undefined ? {} : { rpm }), ...(volts === undefined ? {} : { volts }) };
+  return [{ kind: 'slow', condition: 'watch', values }];
+}
+
+/** What the starter tells, tried through its circuit and straight from the battery. */
+function starterFact(c: Context): PlugFact[] {
   const [circuit, direct] = [c.record.value('plugs.starterCircuit'), c.record.value('plugs.starterDirect')];
   const volts = known(c.record.value('plugs.volts'));
-  const inputs = [
-    `through its circuit: ${circuit ?? 'not tried'}`,
-    `straight from the battery: ${direct ?? 'not tried'}`,
-    `volts while cranking: ${volts === undefined ? 'unknown' : say(volts, 'voltage', c.units)}`
-  ];
-  const why = practice(inputs, 'a starter fed directly proves the motor, not the circuit; both are recorded apart.');
-  const poor = circuit === 'slow' || circuit === 'nothing';
-  const poorDirect = direct === 'slow' || direct === 'nothing';
   const end = c.record.value('plugs.voltsEnd');
+  const id = end === 'fuse' ? 'starter-fuse' : 'starter';
   // It turned well through its circuit, and nothing was found wanting in it after that.
   const tried = latestAt(
     (['plugs.starterDirect', 'plugs.voltsEnd'] as const).flatMap((what) => c.record.last(what) ?? [])
   );
   const turned = circuit === 'turns' && !isAfter(tried, c.record.last('plugs.starterCircuit')!.at);
   if (volts !== undefined && volts < ownLimits.weakVolts)
-    out.add(
-      'volts',
-      'watch',
-      `The battery falls to ${say(volts, 'voltage', c.units)} while cranking. Everything measured by cranking reads low and weak: another battery first.`,
-      why
-    );
-  else if (poor && direct === 'turns')
-    out.add(
-      c.record.value('plugs.voltsEnd') === 'fuse' ? 'starter-fuse' : 'starter',
-      'fault',
-      `The starter turns well from the battery but not through its circuit${voltsEndAt(c)}.`,
-      why
-    );
-  else if (poorDirect && !turned)
-    out.add(
-      'starter',
-      'fault',
-      `The starter fails straight from the battery${poor ? ' too' : ''}: battery, its cables, then the motor.`,
-      why
-    );
-  else if (poor)
-    out.add(
-      'starter',
-      'cannot-tell',
-      'The starter is poor through its circuit. Feed it straight from the battery: that separates motor from circuit.',
-      why
-    );
-  else if (!turned && (end === 'fuse' || end === 'switch' || end === 'solenoid'))
-    out.add(
-      end === 'fuse' ? 'starter-fuse' : 'starter',
-      'fault',
-      `The starter’s circuit is broken${voltsEndAt(c)}.`,
-      why
-    );
+    return [{ kind: 'volts', condition: 'watch', values: { volts } }];
+  if (isPoor(circuit) && direct === 'turns')
+    return [{ kind: 'starter-circuit', id, condition: 'fault', values: { end } }];
+  if (isPoor(direct) && !turned)
+    return [{ kind: 'starter-motor', id: 'starter', condition: 'fault', values: { both: isPoor(circuit) } }];
+  if (isPoor(circuit)) return [{ kind: 'starter-either', id: 'starter', condition: 'cannot-tell', values: {} }];
+  return !turned && end !== undefined && end !== 'through'
+    ? [{ kind: 'starter-broken', id, condition: 'fault', values: { end } }]
+    : [];
 }

@@ -1,6 +1,8 @@
+import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { words } from './words.ts';
 
 export const station = {
   items,
@@ -19,5 +21,5 @@ export const station = {
   acts: { volts: 'crank', rpm: 'crank', starterCircuit: 'crank', starterDirect: 'crank' },
   looksAt: 'engine',
   coloursCylinders: true,
-  analyse
+  analyse: (c) => spoken('plugs', analyse(c), words, c.units)
 } as const satisfies Station;

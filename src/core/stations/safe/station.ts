@@ -1,6 +1,8 @@
+import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { words } from './words.ts';
 
 export const station = {
   items,
@@ -17,5 +19,5 @@ export const station = {
   anchor: 'cowl top',
   looksAt: 'surroundings',
   first: 'Before a hand goes near it: lanyard, battery, propeller, stand.',
-  analyse
+  analyse: (c) => spoken('safe', analyse(c), words, c.units)
 } as const satisfies Station;

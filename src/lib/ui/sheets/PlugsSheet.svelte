@@ -3,6 +3,7 @@
   import { cylinderCount, known } from '$core/engine/profile.ts';
   import { allItems } from '$core/stations/items.ts';
   import { meaningOf, type PlugSight } from '$core/stations/plugs/meaning.ts';
+  import { meaningWords } from '$core/stations/plugs/meaning-words.ts';
   import { sayValue } from '$core/items/check-entry.ts';
   import { gravest, type Condition } from '$core/findings/finding.ts';
   import type { Item } from '$core/items/item.ts';
@@ -93,7 +94,7 @@
 </fieldset>
 <p class="mt-2 min-h-12" aria-live="polite">
   {#each sights(at) as s (s)}<span class="block"
-      ><strong class="font-semibold">On this engine</strong> {meaningOf(s, profile, laidUp).says}.</span
+      ><strong class="font-semibold">On this engine</strong> {meaningWords[meaningOf(s, profile, laidUp).means]}.</span
     >{/each}
 </p>
 <div class="mt-2">

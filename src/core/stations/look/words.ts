@@ -1,0 +1,61 @@
+import { factItem } from '../../engine/fact.ts';
+import { firstOf, practice } from '../../findings/collect.ts';
+import { listed } from '../../findings/context.ts';
+import type { WordsOf } from '../../findings/fact.ts';
+import { sayValue } from '../../items/check-entry.ts';
+import type { LookBasis, LookFacts } from './facts.ts';
+import { placeIds, places, type PlaceId, type Sight } from './places.ts';
+
+const names = (list: readonly PlaceId[]): string => listed(list.map((p) => places[p].label.toLowerCase()));
+
+export const words: WordsOf<LookFacts, LookBasis> = {
+  sight: ({ values: { place, seen, note, photographs } }) => {
+    const { label, ask, sights } = places[place];
+    const sight = (sights as Readonly<Record<string, Sight>>)[seen]!;
+    const says = sight.says ?? `${label}: ${sight.label}.`;
+    const found = firstOf(says);
+    return {
+      found,
+      advice: says.slice(found.length).trim() || undefined,
+      because: practice(
+        [
+          `${label.toLowerCase()}: ${sight.label}`,
+          ...(note ? [`note: ${note}`] : []),
+          ...(photographs ? [`${photographs} ${photographs === 1 ? 'photograph' : 'photographs'}`] : [])
+        ],
+        ask.toLowerCase()
+      )
+    };
+  },
+  traces: ({ values }, _, units) => {
+    const traces = sayValue(factItem('profile.traces')!, values.traces, units);
+    return {
+      found: `Traces of earlier hands: ${traces}.`,
+      advice: 'Doubt what was put together here: order of washers, seals, pins.',
+      because: practice([`traces: ${traces}`], 'assembly faults are likelier where somebody worked before.')
+    };
+  },
+  absent: ({ values }, _, units) => {
+    const absent = sayValue(factItem('profile.absent')!, values.absent, units);
+    return {
+      found: `Missing on arrival: ${absent}.`,
+      advice: 'It counts into the cost before the first repair.',
+      because: practice([`missing: ${absent}`], 'missing parts are priced first.')
+    };
+  },
+  left: ({ values: { open, untold } }, { seen }) => {
+    const said = [
+      ...(open.length ? [`Not looked at yet: ${names(open)}.`] : []),
+      ...(untold.length ? [`Asked once and not told: ${names(untold)}.`] : [])
+    ];
+    return {
+      found: said[0]!,
+      advice: said[1],
+      because: practice([`${seen.length} of ${placeIds.length} places looked at`], 'look before touching anything.')
+    };
+  },
+  sound: () => ({
+    found: 'Nothing amiss on the walk around it.',
+    because: practice([`${placeIds.length} places looked at`], 'look before touching anything.')
+  })
+};

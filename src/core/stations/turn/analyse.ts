@@ -1,15 +1,15 @@
-import { isAfter } from '../../units/instant.ts';
-import { cylindersOf, listed, type Context } from '../../findings/context.ts';
 import { known } from '../../engine/profile.ts';
-import type { Because, Finding } from '../../findings/finding.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import { findingsOf, practice } from '../../findings/collect.ts';
-import { depthsFound } from './depths-found.ts';
+import { isAfter } from '../../units/instant.ts';
+import { depthFacts } from './depth-facts.ts';
+import { pistonDepths } from './depths.ts';
 import { exposure } from './exposure.ts';
+import type { TurnAnalysed, TurnFact } from './facts.ts';
 import { lockTree } from './lock.ts';
 import { plugsAt, plugsWhenTurned } from './plugs-out.ts';
-import { shifting } from './shifting.ts';
 import { roughTree } from './rough.ts';
+import { shiftFacts, shiftsOf } from './shifting.ts';
 
 /**
  * Compression bumps over two full turns: a two-stroke compresses each cylinder every turn, a four-stroke every other.
@@ -70,202 +70,136 @@ export function turning(c: Context): Turning {
   };
 }
 
-const beltWords = { cracked: 'cracked, frayed or swollen', slack: 'slack, or it has jumped', oily: 'oily' } as const;
-
 /** Soaked after the first smooth turn would be hiding what the oil covers. */
 const soakedSince = (c: Context): boolean => c.record.value('turn.soaked') === 'yes';
 
-/** Grit, noise or play: where it sits, from what was taken out of it; the bores are not blamed before. */
-function rough(c: Context, out: Out, why: Because, felt: readonly string[] = []): void {
-  const tree = roughTree(c);
-  const is = felt.length
-    ? `It turns, with ${listed(felt.map((f) => (f === 'tight' ? 'a tight spot' : f)))}`
-    : 'It turns gritty';
-  const found = tree?.found;
-  if (found && found.id !== 'head')
-    out.add(
-      `rough-${found.id}`,
-      'fault',
-      `${is}: it sits in the ${found.label}, not in the power head.${found.id === 'pinion' ? '' : ' Gear oil and magnet say more; no running in gear before.'}`,
-      why
-    );
-  else if (found)
-    out.add(
-      felt.length ? 'feel' : 'gritty',
-      felt.length ? 'watch' : 'fault',
-      `${is}, and with the leg off all the same: ${found.label}. Oil it, and turn it again the next day before believing it.`,
-      why
-    );
-  else if (felt.length)
-    out.add('feel', 'watch', `${is}. Find out where before it is cranked: neutral first, then the leg.`, why);
-  else
-    out.add(
-      'gritty',
-      'fault',
-      'It turns gritty: gear case, bearings or bores. In neutral first, then with the leg off; oil it, and turn it again the next day before believing it.',
-      why
-    );
-}
-
-/** Put together and turned: stiffer than before is a thing done wrong, and it is found before it is spun. */
-function assembled(c: Context, out: Out): void {
-  const said = c.record.value('turn.assembled');
-  if (said !== 'stiffer' && said !== 'binds') return;
-  out.add(
-    'assembled',
-    said === 'binds' ? 'fault' : 'watch',
-    `It turns ${said === 'binds' ? 'until it binds' : 'stiffer than before'} since it was put together: undo what was done last and look, key, O-ring, washer, shim. Nothing spins before.`,
-    practice([`turned after assembly: ${said}`], 'what turned easily before and does not now was put together wrong.')
-  );
+/** What the hand felt at the latest turn. */
+function feltIn(c: Context): readonly string[] {
+  const feel = c.record.last('turn.feel')?.value;
+  return Array.isArray(feel) ? (feel as string[]) : [];
 }
 
 /** What the hand says about it before anything is cranked. */
-export function analyse(c: Context): Finding[] {
-  const out = findingsOf('turn');
-  const { record } = c;
-  const { turns, everBad, smoothSince, provedNextDay } = turning(c);
-  const plugs = record.value('turn.plugs');
-  const feel = record.last('turn.feel')?.value;
-  const felt = Array.isArray(feel) ? feel : [];
-  const last = turns[turns.length - 1];
-  const inputs = [`turns recorded: ${turns.map((t) => t.result).join(', ') || 'none'}`, `plugs: ${plugs ?? 'unknown'}`];
-  if (last) {
-    const why = practice(
-      inputs,
-      'plugs out, neutral, starter pinion, leg off; only then the bores are blamed. Soak, wait a day, no force.'
-    );
-    if (last.result === 'locked') {
-      const tree = lockTree(c)!;
-      const left = tree.parts.filter((p) => p.state === 'open').map((p) => p.label);
-      const words = tree.found
-        ? `It was ${tree.found.label}${tree.found.by === 'elimination' ? ', by elimination' : ''}.`
-        : `It may be ${listed(left)}. ${tree.next?.item === 'turn.plugs' ? 'Take the plugs out first: liquid in a cylinder locks it.' : 'Go on in order; no force.'}`;
-      const reach = known(record.value('turn.reach'));
-      const stops = reach
-        ? ` It turns ${Math.round(reach)}° and stops there: something lies in its way, liquid or a part, rather than rust all round.`
-        : '';
-      // What is not the power head's is no reason to soak it.
-      const elsewhere = tree.found && tree.found.id !== 'head' ? tree.found.id : undefined;
-      out.add(
-        elsewhere ? `locked-${elsewhere}` : 'locked',
-        tree.found || plugs === 'out' ? 'fault' : 'cannot-tell',
-        `It is locked.${stops} ${words}`,
-        why
-      );
-    } else if (last.result === 'gritty') rough(c, out, why);
-    else if (last.result === 'stiff')
-      out.add('stiff', 'watch', 'It turns stiff. Oil the bores, soak, and turn it again tomorrow; no force.', why);
-    else if (last.result === 'free' && plugsWhenTurned(c, last.at) !== 'out')
-      out.add(
-        'nobumps',
-        'cannot-tell',
-        'It turns free without bumps. With the plugs in that is no compression; with them out it means nothing. Record where the plugs were.',
-        why
-      );
-    else if ((everBad || soakedSince(c)) && !provedNextDay)
-      out.add(
-        'again',
-        'watch',
-        `It turns free now, but ${everBad ? 'it did not before' : 'it was soaked'}. Oil hides grit: turn it again tomorrow before it counts.`,
-        {
-          ...why,
-          limit: `${ruleNumber(c.rules, 'nextDay')} h between two smooth turns (house rule)`
-        }
-      );
-    else if (felt.some((f) => f !== 'tight')) rough(c, out, why, felt);
-    else if (felt.length)
-      out.add(
-        'feel',
-        'watch',
-        `It turns, with ${felt.map((f) => (f === 'tight' ? 'a tight spot' : f)).join(' and ')}. Find out why before it is cranked.`,
-        why
-      );
-    else
-      out.add(
-        'free',
-        'sound',
-        smoothSince > 1 ? `It turns free, ${smoothSince} turns running.` : 'It turns free.',
-        why
-      );
-  }
-
-  // Felt, and how it turns not said: what was felt counts all the same.
-  if (!last && felt.length)
-    out.add(
-      'feel',
-      'watch',
-      `Felt in it: ${listed(felt.map((f) => (f === 'tight' ? 'a tight spot' : f)))}. Turn it by hand once more and say how it turns; nothing is cranked before.`,
-      practice(inputs, 'what the hand feels is found before anything spins.')
-    );
-
-  const expected = expectedBumps(c.survey.engine.profile.strokes, cylindersOf(c).length || undefined);
-  const counted = record.last('turn.bumps');
-  const bumps = counted?.value;
-  if (counted && typeof bumps === 'number' && expected !== undefined && plugsWhenTurned(c, counted.at) === 'in') {
-    const why = practice(
-      [`bumps counted: ${bumps}`, `expected: ${expected}`],
-      'each cylinder of a two-stroke compresses every turn, of a four-stroke every second turn; cylinders that rise together are felt as one.'
-    );
-    if (bumps < expected)
-      out.add(
-        'bumps',
-        'cannot-tell',
-        `${bumps} bumps in two turns where ${expected} are expected. The compression check will say which cylinder.`,
-        why
-      );
-    else out.add('bumps', 'sound', `All ${expected} bumps are there.`, why);
-  }
-
-  assembled(c, out);
-  const water = record.value('turn.water');
-  if (water === 'some' || water === 'much')
-    out.add(
-      'water',
-      'fault',
-      'Water still comes out of the plug holes. Keep turning by hand until no more comes.',
-      practice([`out of the plug holes: ${water}`], 'plug holes lowest, turned by hand until dry.')
-    );
-
-  const exposed = exposure(c);
-  if (exposed && exposed.spent > 1)
-    out.add(
-      'exposed',
-      'watch',
-      `It lay ${Math.round(exposed.inAir)} h in air before oil took the water’s place, ${exposed.spent >= 2 ? `${Math.round(exposed.spent)} times` : 'longer than'} what the house allows: rust has begun. Bearings, rings and starter are soaked, turned again tomorrow, and looked at.`,
-      practice(
-        [
-          `water: ${c.survey.engine.history.water ?? 'unknown, taken as salt'}`,
-          `in air: ${exposed.inAir.toFixed(1)} h`,
-          exposed.stoppedAt ? 'displaced since' : 'not displaced yet'
-        ],
-        'air does it, salt does it faster; under fresh water it waits.',
-        { limit: `${ruleNumber(c.rules, exposed.salt ? 'drownedSalt' : 'drownedFresh')} h (house rule)` }
-      )
-    );
-  const belt = record.value('turn.belt');
-  if (belt && belt !== 'sound' && belt !== 'renewed') {
-    const meets = c.survey.engine.profile.interference !== 'no';
-    out.add(
-      'belt',
-      'fault',
-      `The timing belt is ${beltWords[belt]}: renew it${meets ? ' before the engine is cranked; a slip bends valves' : ''}.`,
-      practice(
-        [`timing belt: ${belt}`, `valves meet pistons: ${c.survey.engine.profile.interference ?? 'unknown'}`],
-        'a belt that is suspect is renewed before anything turns it.'
-      )
-    );
-  } else if (belt)
-    out.add(
-      'belt',
-      'sound',
-      belt === 'renewed'
-        ? 'The timing belt is new and its marks are in line.'
-        : 'The timing belt is sound, its marks in line.',
-      practice([`timing belt: ${belt}`], 'teeth, back, edges and marks.')
-    );
-  shifting(c, out);
-  depthsFound(c, out);
-  return out.list;
+export function analyse(c: Context): TurnAnalysed {
+  const { turns } = turning(c);
+  const { rows, limit, deviation } = pistonDepths(c);
+  const felt = feltIn(c);
+  return {
+    basis: {
+      turns: turns.map((t) => t.result),
+      plugs: c.record.value('turn.plugs'),
+      shifts: shiftsOf(c),
+      depths: { rows, limit, deviation }
+    },
+    facts: [
+      ...turnFacts(c, felt),
+      // Felt, and how it turns not said: what was felt counts all the same.
+      ...(!turns.length && felt.length
+        ? [{ kind: 'felt-only', id: 'feel', condition: 'watch', values: { felt } } as const]
+        : []),
+      ...bumpFacts(c),
+      ...assembled(c),
+      ...water(c),
+      ...exposed(c),
+      ...belt(c),
+      ...shiftFacts(c),
+      ...depthFacts(c)
+    ]
+  };
 }
 
-type Out = ReturnType<typeof findingsOf>;
+/** What the latest turn by hand says; nothing before there was one. */
+function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
+  const { turns, everBad, smoothSince, provedNextDay } = turning(c);
+  const last = turns.at(-1);
+  if (!last) return [];
+  if (last.result === 'locked') return [locked(c)];
+  if (last.result === 'gritty') return [rough(c, [])];
+  if (last.result === 'stiff') return [{ kind: 'stiff', condition: 'watch', values: {} }];
+  if (last.result === 'free' && plugsWhenTurned(c, last.at) !== 'out')
+    return [{ kind: 'nobumps', condition: 'cannot-tell', values: {} }];
+  if ((everBad || soakedSince(c)) && !provedNextDay)
+    return [{ kind: 'again', condition: 'watch', values: { everBad, hours: ruleNumber(c.rules, 'nextDay') } }];
+  if (felt.some((f) => f !== 'tight')) return [rough(c, felt)];
+  if (felt.length) return [{ kind: 'tight', id: 'feel', condition: 'watch', values: { felt } }];
+  return [{ kind: 'free', condition: 'sound', values: { running: smoothSince } }];
+}
+
+/** Locked, and by what. */
+function locked(c: Context): TurnFact {
+  const { found, parts, next } = lockTree(c)!;
+  const reach = known(c.record.value('turn.reach'));
+  // What is not the power head's is no reason to soak it.
+  const elsewhere = found && found.id !== 'head' ? found.id : undefined;
+  return {
+    kind: 'locked',
+    id: elsewhere ? `locked-${elsewhere}` : 'locked',
+    condition: found || c.record.value('turn.plugs') === 'out' ? 'fault' : 'cannot-tell',
+    values: {
+      ...(found ? { part: found } : {}),
+      left: parts.filter((p) => p.state === 'open').map((p) => p.label),
+      plugsFirst: next?.item === 'turn.plugs',
+      ...(reach ? { reach } : {})
+    }
+  };
+}
+
+/** Grit, noise or play: where it sits, from what was taken out of it; the bores are not blamed before. */
+function rough(c: Context, felt: readonly string[]): TurnFact {
+  const found = roughTree(c)?.found;
+  const values = { felt, ...(found ? { part: found } : {}) };
+  if (found && found.id !== 'head') return { kind: 'rough', id: `rough-${found.id}`, condition: 'fault', values };
+  return felt.length
+    ? { kind: 'rough', id: 'feel', condition: 'watch', values }
+    : { kind: 'rough', id: 'gritty', condition: 'fault', values };
+}
+
+/** Bumps counted with the plugs in, against what its cylinders give. */
+function bumpFacts(c: Context): TurnFact[] {
+  const expected = expectedBumps(c.survey.engine.profile.strokes, cylindersOf(c).length || undefined);
+  const counted = c.record.last('turn.bumps');
+  if (!counted || typeof counted.value !== 'number' || expected === undefined) return [];
+  if (plugsWhenTurned(c, counted.at) !== 'in') return [];
+  const condition = counted.value < expected ? 'cannot-tell' : 'sound';
+  return [{ kind: 'bumps', condition, values: { counted: counted.value, expected } }];
+}
+
+/** Put together and turned: stiffer than before is a thing done wrong, and it is found before it is spun. */
+function assembled(c: Context): TurnFact[] {
+  const said = c.record.value('turn.assembled');
+  if (said !== 'stiffer' && said !== 'binds') return [];
+  return [{ kind: 'assembled', condition: said === 'binds' ? 'fault' : 'watch', values: { said } }];
+}
+
+function water(c: Context): TurnFact[] {
+  const said = c.record.value('turn.water');
+  return said === 'some' || said === 'much' ? [{ kind: 'water', condition: 'fault', values: { said } }] : [];
+}
+
+/** Longer in air than the house allows after it was under water. */
+function exposed(c: Context): TurnFact[] {
+  const e = exposure(c);
+  if (!e || e.spent <= 1) return [];
+  const { spent, inAir, stoppedAt, salt } = e;
+  return [
+    {
+      kind: 'exposed',
+      condition: 'watch',
+      values: {
+        spent,
+        inAir,
+        ...(stoppedAt ? { stoppedAt } : {}),
+        water: c.survey.engine.history.water,
+        hours: ruleNumber(c.rules, salt ? 'drownedSalt' : 'drownedFresh')
+      }
+    }
+  ];
+}
+
+function belt(c: Context): TurnFact[] {
+  const is = c.record.value('turn.belt');
+  if (!is) return [];
+  if (is === 'sound' || is === 'renewed') return [{ kind: 'belt', condition: 'sound', values: { is } }];
+  const { interference } = c.survey.engine.profile;
+  return [{ kind: 'belt-suspect', id: 'belt', condition: 'fault', values: { is, interference } }];
+}

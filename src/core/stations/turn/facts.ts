@@ -1,0 +1,77 @@
+import type { Profile } from '../../engine/profile.ts';
+import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { Judged } from '../../findings/limit.ts';
+import type { Exposure } from './exposure.ts';
+
+/** A part that a search has found, by an answer or because the others are cleared. */
+interface PartFound {
+  readonly id: string;
+  readonly label: string;
+  readonly by: 'answer' | 'elimination';
+}
+interface PistonLow {
+  /** How much deeper than the shallowest, m. */
+  readonly by: number;
+}
+
+export interface TurnFacts {
+  /** `reach`: degrees it turns before it stops. */
+  locked: {
+    readonly part?: PartFound;
+    readonly left: readonly string[];
+    readonly plugsFirst: boolean;
+    readonly reach?: number;
+  };
+  /** Grit, or what was felt; and where it sits, once the search has found it. */
+  rough: { readonly felt: readonly string[]; readonly part?: PartFound };
+  stiff: object;
+  nobumps: object;
+  /** Free, after it was not or was soaked: hours between two smooth turns that count. */
+  again: { readonly everBad: boolean; readonly hours: number };
+  /** A tight spot, and nothing else. */
+  tight: { readonly felt: readonly string[] };
+  free: { readonly running: number };
+  /** Felt, and how it turns was not said. */
+  'felt-only': { readonly felt: readonly string[] };
+  bumps: { readonly counted: number; readonly expected: number };
+  assembled: { readonly said: 'stiffer' | 'binds' };
+  water: { readonly said: 'some' | 'much' };
+  exposed: Pick<Exposure, 'spent' | 'inAir' | 'stoppedAt'> & {
+    readonly water: string | undefined;
+    readonly hours: number;
+  };
+  'belt-suspect': { readonly is: 'cracked' | 'slack' | 'oily'; readonly interference: Profile['interference'] };
+  belt: { readonly is: 'sound' | 'renewed' };
+  /** In neutral. */
+  shift: { readonly neutral: 'drives' | 'drags' };
+  gear: { readonly missing: readonly ('forward' | 'reverse')[] };
+  /** Jumps out of gear: the hub may look like it, the linkage was set already, or neither. */
+  slips: { readonly why: 'hub' | 'set' | 'linkage' };
+  'reverse-lock': object;
+  depth: PistonLow & { readonly once: boolean };
+  /** Shares: what a gauge would have lost by it, and what passes between cylinders. */
+  'depth-compression': PistonLow & { readonly loss: number; readonly passes: number };
+  'depths-agree': object;
+  'depths-scatter': { readonly cylinders: readonly number[] };
+  'depths-missing': object;
+  /** m between the deepest and the shallowest. */
+  'depths-close': { readonly apart: number };
+}
+
+export interface TurnBasis {
+  readonly turns: readonly string[];
+  readonly plugs: string | undefined;
+  readonly shifts: Readonly<Record<'neutral' | 'forward' | 'reverse' | 'lock', string | undefined>>;
+  readonly depths: {
+    readonly rows: readonly {
+      readonly cylinder: number;
+      readonly depth: number;
+      readonly n: number;
+      readonly u: number;
+    }[];
+    readonly limit: Judged;
+    readonly deviation: number;
+  };
+}
+export type TurnFact = FactOf<TurnFacts>;
+export type TurnAnalysed = Analysed<TurnFacts, TurnBasis>;

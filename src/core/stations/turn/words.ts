@@ -1,0 +1,226 @@
+import { practice } from '../../findings/collect.ts';
+import { listed } from '../../findings/context.ts';
+import type { Words, WordsOf } from '../../findings/fact.ts';
+import type { Because } from '../../findings/finding.ts';
+import { sayLimit } from '../../findings/limit.ts';
+import { say, type System } from '../../units/index.ts';
+import type { TurnBasis, TurnFacts } from './facts.ts';
+
+const turned = ({ turns, plugs }: TurnBasis): string[] => [
+  `turns recorded: ${turns.join(', ') || 'none'}`,
+  `plugs: ${plugs ?? 'unknown'}`
+];
+const inOrder = (basis: TurnBasis): Because =>
+  practice(
+    turned(basis),
+    'plugs out, neutral, starter pinion, leg off; only then the bores are blamed. Soak, wait a day, no force.'
+  );
+const shifted = ({ shifts: { neutral, forward, reverse, lock } }: TurnBasis): Because =>
+  practice(
+    [`neutral ${neutral ?? '–'}, forward ${forward ?? '–'}, reverse ${reverse ?? '–'}, reverse lock ${lock ?? '–'}`],
+    'neutral spins freely, forward and reverse follow; on a manual tilt the lock rises in reverse.'
+  );
+
+function depthsBecause({ depths }: TurnBasis, units: System): Because & { readonly inputs: readonly string[] } {
+  const length = (m: number): string => say(m, 'length', units);
+  const reach = 2 * Math.max(...depths.rows.map((r) => r.u));
+  return {
+    inputs: depths.rows.map((r) => `cylinder ${r.cylinder}: ${length(r.depth)} (${r.n} taken)`),
+    limit: sayLimit(depths.limit, units),
+    uncertainty: `${length(reach)} on a depth (two deviations, ${length(depths.deviation)} each from the repeats)`,
+    formula: 'depth − shallowest depth − its interval > tolerance',
+    provenance: 'M',
+    source: 'From memory: a rod bent by water stands lower at top; compression can look normal.'
+  };
+}
+
+const feltWord = (f: string): string => (f === 'tight' ? 'a tight spot' : f);
+const percent = (x: number): string => `${Math.round(100 * x)} %`;
+const beltWords = { cracked: 'cracked, frayed or swollen', slack: 'slack, or it has jumped', oily: 'oily' } as const;
+
+/** Grit, noise or play: where it sits, from what was taken out of it; the bores are not blamed before. */
+function roughWords({ felt, part }: TurnFacts['rough']): Omit<Words, 'because'> {
+  const is = felt.length ? `It turns, with ${listed(felt.map(feltWord))}` : 'It turns gritty';
+  if (part && part.id !== 'head')
+    return {
+      found: `${is}: it sits in the ${part.label}, not in the power head.`,
+      advice: part.id === 'pinion' ? undefined : 'Gear oil and magnet say more; no running in gear before.'
+    };
+  if (part)
+    return {
+      found: `${is}, and with the leg off all the same: ${part.label}.`,
+      advice: 'Oil it, and turn it again the next day before believing it.'
+    };
+  if (felt.length)
+    return { found: `${is}.`, advice: 'Find out where before it is cranked: neutral first, then the leg.' };
+  return {
+    found: `${is}: gear case, bearings or bores.`,
+    advice: 'In neutral first, then with the leg off; oil it, and turn it again the next day before believing it.'
+  };
+}
+
+const slipWords = {
+  hub: {
+    found: 'It slips in gear, but the propeller slips on its hub: that alone looks like this.',
+    advice: 'Hub first, then try the gears again at the shaft.'
+  },
+  set: {
+    found:
+      'It still jumps out of gear with the linkage set: the clutch dog is worn, if the propeller holds on its hub.',
+    advice: 'It comes out with the gear it runs on.'
+  },
+  linkage: { found: 'It jumps out of gear when turned by hand: linkage first, then a worn clutch dog.' }
+} as const satisfies Record<TurnFacts['slips']['why'], Omit<Words, 'because'>>;
+
+export const words: WordsOf<TurnFacts, TurnBasis> = {
+  locked: ({ values: { part, left, plugsFirst, reach } }, basis) => {
+    const stops = reach
+      ? [
+          `It turns ${Math.round(reach)}° and stops there: something lies in its way, liquid or a part, rather than rust all round.`
+        ]
+      : [];
+    const where = part
+      ? [`It was ${part.label}${part.by === 'elimination' ? ', by elimination' : ''}.`]
+      : [
+          `It may be ${listed(left)}.`,
+          plugsFirst ? 'Take the plugs out first: liquid in a cylinder locks it.' : 'Go on in order; no force.'
+        ];
+    return { found: 'It is locked.', advice: [...stops, ...where].join(' '), because: inOrder(basis) };
+  },
+  rough: ({ values }, basis) => ({ ...roughWords(values), because: inOrder(basis) }),
+  stiff: (_, basis) => ({
+    found: 'It turns stiff.',
+    advice: 'Oil the bores, soak, and turn it again tomorrow; no force.',
+    because: inOrder(basis)
+  }),
+  nobumps: (_, basis) => ({
+    found: 'It turns free without bumps.',
+    advice: 'With the plugs in that is no compression; with them out it means nothing. Record where the plugs were.',
+    because: inOrder(basis)
+  }),
+  again: ({ values: { everBad, hours } }, basis) => ({
+    found: `It turns free now, but ${everBad ? 'it did not before' : 'it was soaked'}.`,
+    advice: 'Oil hides grit: turn it again tomorrow before it counts.',
+    because: { ...inOrder(basis), limit: `${hours} h between two smooth turns (house rule)` }
+  }),
+  tight: ({ values }, basis) => ({
+    found: `It turns, with ${values.felt.map(feltWord).join(' and ')}.`,
+    advice: 'Find out why before it is cranked.',
+    because: inOrder(basis)
+  }),
+  free: ({ values: { running } }, basis) => ({
+    found: running > 1 ? `It turns free, ${running} turns running.` : 'It turns free.',
+    because: inOrder(basis)
+  }),
+  'felt-only': ({ values }, basis) => ({
+    found: `Felt in it: ${listed(values.felt.map(feltWord))}.`,
+    advice: 'Turn it by hand once more and say how it turns; nothing is cranked before.',
+    because: practice(turned(basis), 'what the hand feels is found before anything spins.')
+  }),
+  bumps: ({ values: { counted, expected } }) => ({
+    ...(counted < expected
+      ? {
+          found: `${counted} bumps in two turns where ${expected} are expected.`,
+          advice: 'The compression check will say which cylinder.'
+        }
+      : { found: `All ${expected} bumps are there.` }),
+    because: practice(
+      [`bumps counted: ${counted}`, `expected: ${expected}`],
+      'each cylinder of a two-stroke compresses every turn, of a four-stroke every second turn; cylinders that rise together are felt as one.'
+    )
+  }),
+  assembled: ({ values: { said } }) => ({
+    found: `It turns ${said === 'binds' ? 'until it binds' : 'stiffer than before'} since it was put together: undo what was done last and look, key, O-ring, washer, shim.`,
+    advice: 'Nothing spins before.',
+    because: practice(
+      [`turned after assembly: ${said}`],
+      'what turned easily before and does not now was put together wrong.'
+    )
+  }),
+  water: ({ values }) => ({
+    found: 'Water still comes out of the plug holes.',
+    advice: 'Keep turning by hand until no more comes.',
+    because: practice([`out of the plug holes: ${values.said}`], 'plug holes lowest, turned by hand until dry.')
+  }),
+  exposed: ({ values: { spent, inAir, stoppedAt, water, hours } }) => ({
+    found: `It lay ${Math.round(inAir)} h in air before oil took the water’s place, ${spent >= 2 ? `${Math.round(spent)} times` : 'longer than'} what the house allows: rust has begun.`,
+    advice: 'Bearings, rings and starter are soaked, turned again tomorrow, and looked at.',
+    because: practice(
+      [
+        `water: ${water ?? 'unknown, taken as salt'}`,
+        `in air: ${inAir.toFixed(1)} h`,
+        stoppedAt ? 'displaced since' : 'not displaced yet'
+      ],
+      'air does it, salt does it faster; under fresh water it waits.',
+      { limit: `${hours} h (house rule)` }
+    )
+  }),
+  'belt-suspect': ({ values: { is, interference } }) => ({
+    found: `The timing belt is ${beltWords[is]}: renew it${interference === 'no' ? '' : ' before the engine is cranked; a slip bends valves'}.`,
+    because: practice(
+      [`timing belt: ${is}`, `valves meet pistons: ${interference ?? 'unknown'}`],
+      'a belt that is suspect is renewed before anything turns it.'
+    )
+  }),
+  belt: ({ values: { is } }) => ({
+    found:
+      is === 'renewed'
+        ? 'The timing belt is new and its marks are in line.'
+        : 'The timing belt is sound, its marks in line.',
+    because: practice([`timing belt: ${is}`], 'teeth, back, edges and marks.')
+  }),
+  shift: ({ values: { neutral } }, basis) => ({
+    ...(neutral === 'drives'
+      ? { found: 'It stays in gear in neutral: linkage or shift rod.', advice: 'Nobody starts it like this.' }
+      : { found: 'The propeller drags in neutral: linkage out of adjustment, or thick oil in the cold.' }),
+    because: shifted(basis)
+  }),
+  gear: ({ values }, basis) => ({
+    found: `No ${values.missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`,
+    because: shifted(basis)
+  }),
+  slips: ({ values }, basis) => ({ ...slipWords[values.why], because: shifted(basis) }),
+  'reverse-lock': (_, basis) => ({
+    found: 'The reverse lock does not rise: the leg kicks up in reverse.',
+    advice: 'Free and adjust it.',
+    because: shifted(basis)
+  }),
+  depth: ({ cylinder, values: { by, once } }, basis, units) => ({
+    found: `Piston ${cylinder} stands low at top, by ${say(by, 'length', units)}.`,
+    advice: [
+      'A rod bent by water shows like this even when compression is good: specialist or parts.',
+      ...(once ? ['Taken once: find its top anew and measure it again before anybody pays for it.'] : [])
+    ].join(' '),
+    because: depthsBecause(basis, units)
+  }),
+  'depth-compression': ({ cylinder, values: { by, loss, passes } }, basis, units) => ({
+    found: `A gauge would not have found it: standing ${say(by, 'length', units)} low takes about ${percent(loss)} off the compression of cylinder ${cylinder}, and up to ${percent(passes)} between cylinders passes.`,
+    because: {
+      inputs: [...depthsBecause(basis, units).inputs, 'displacement and ratio of the profile'],
+      value: `${percent(loss)} lower`,
+      uncertainty: 'ratio known to ±1, bore taken as square where it is not in the profile',
+      limit: `${percent(passes)} spread (house rule)`,
+      formula: 'r′ = (V + A·Δ)/(V_c + A·Δ), p ∝ r′^1.3',
+      provenance: 'P',
+      source: 'Polytropic law (P), exponent and square bore from memory (M)'
+    }
+  }),
+  'depths-agree': (_, basis, units) => ({
+    found: 'Every piston’s depth at top agrees.',
+    because: depthsBecause(basis, units)
+  }),
+  'depths-scatter': ({ values }, basis, units) => ({
+    found: `Depths of piston ${listed(values.cylinders)} lie further apart than the tolerance: one of them is wrong.`,
+    advice: 'Measure again, and take the slip back.',
+    because: depthsBecause(basis, units)
+  }),
+  'depths-missing': (_, basis, units) => ({
+    found: 'Not every piston’s depth is taken yet.',
+    because: depthsBecause(basis, units)
+  }),
+  'depths-close': ({ values }, basis, units) => ({
+    found: `The depths lie too close to the tolerance to tell: ${say(values.apart, 'length', units)} between them.`,
+    advice: 'Take each of them again; more readings narrow it.',
+    because: depthsBecause(basis, units)
+  })
+};

@@ -224,7 +224,7 @@ describe('a lamp before a head can be hot', () => {
   it('accuses nothing that heats, whatever else was cleared', () => {
     for (const profile of [two, four]) {
       const a = run(profile, 0.6).assessed();
-      expect(a.findings.find((f) => f.id === 'run.lamp')?.sentence).toMatch(/before a head can be hot/);
+      expect(a.findings.find((f) => f.id === 'run.lamp-cool')?.sentence).toMatch(/before a head can be hot/);
       expect(a.steps.map((s) => s.id)).not.toContain('descale');
       expect(a.advice.suspects.find((s) => s.id === 'passages')?.probability ?? 0).toBeLessThan(0.4);
       const titles = a.moves.map((m) => m.title).join('\n');
@@ -234,8 +234,29 @@ describe('a lamp before a head can be hot', () => {
   });
   it('after some minutes it may be heat, and what heats is looked for', () => {
     const a = run(two, 7).assessed();
-    expect(a.findings.find((f) => f.id === 'run.lamp')?.sentence).not.toMatch(/before a head/);
+    expect(a.findings.find((f) => f.id === 'run.lamp')?.sentence).toMatch(/came on: stop/);
     expect(a.moves.map((m) => m.title).join('\n')).toMatch(/second thermometer/);
+  });
+  it('beside a head that two thermometers found cool, it is no heat either', () => {
+    const at = (min: number): string => new Date(Date.parse('2026-05-02T12:00:00Z') + min * 60_000).toISOString();
+    const b = run(two, 7)
+      .wait(3)
+      .read('run.event', 'start', { at: at(0) });
+    for (const min of [5, 6, 7]) b.read('run.temperature', 338, { at: at(min), conditions: { spot: 'head' } });
+    b.read('run.lamp', 'came', { at: at(7) })
+      .read('run.event', 'stop', { at: at(7.2) })
+      .read('run.outcome', 'stopped', { at: at(7.3) })
+      .read('run.reason', 'lamp', { at: at(7.4) });
+    expect(
+      b
+        .assessed()
+        .moves.map((m) => m.title)
+        .join('\n')
+    ).toMatch(/second thermometer/);
+    const a = b.read('run.second', 'same', { at: at(7.5) }).assessed();
+    expect(a.findings.find((f) => f.id === 'run.lamp-cool')?.sentence).toMatch(/two thermometers found the head cool/);
+    expect(a.moves.map((m) => m.title).join('\n')).toMatch(/Gauge in place of the sender/);
+    expect(a.steps.map((x) => x.id)).not.toContain('descale');
   });
 });
 

@@ -2,7 +2,6 @@ import type { Context } from '../findings/context.ts';
 import { kindOf } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter } from '../units/instant.ts';
-import { lampSeen } from '../stations/run/lamp.ts';
 import { causeAt, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { windingRows } from '../stations/spark/windings.ts';
@@ -12,9 +11,10 @@ import { twist } from './asks-head.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
 
-/** Whether what the lamp told can be heat: not before a head can be hot, and not where a second thermometer found it cool. */
-const lampMeansHeat = (c: Context): boolean =>
-  !lampSeen(c)?.tooSoonForHeat && c.record.value('run.second') !== 'normal';
+const dipIfFour: AskRule = {
+  ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
+  open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
+};
 
 /** A coil at this temperature has run, K (M: 40 °C). */
 const WARM = 313;
@@ -111,25 +111,18 @@ export const runAsks: Asks = {
   'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
   // A lamp is heat or oil: which, before what heats it.
   'run.lamp': [
-    look('A second thermometer, same spot', ['run.second'], 3, {
-      open: (c) => lampMeansHeat(c) && !asked(c, 'run.second')
-    }),
-    {
-      ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
-      open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
-    },
-    ...heat.map((r): AskRule => ({ ...r, open: (c, f) => lampMeansHeat(c) && r.open(c, f) })),
+    look('A second thermometer, same spot', ['run.second'], 3),
+    dipIfFour,
+    ...heat.map((r): AskRule => ({ ...r, open: (c, f) => c.record.value('run.second') !== 'normal' && r.open(c, f) })),
     {
       ...job('oil-pressure'),
-      open: (c, f) => !lampMeansHeat(c) && job('oil-pressure').open(c, f)
+      open: (c, f) => c.record.value('run.second') === 'normal' && job('oil-pressure').open(c, f)
     }
   ],
+  'run.lamp-cool': [dipIfFour, job('oil-pressure')],
   'run.smoke': untilFound(
     look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
-    {
-      ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
-      open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
-    },
+    dipIfFour,
     look('Mixture in use, oil in the fuel', ['fuel.mix', 'fuel.tankOil'], 3, {
       open: (c, f) => !four(c) && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
     }),

@@ -45,6 +45,7 @@ export const engineOil = {
   },
   'oil-pressure': {
     title: 'Gauge in place of the sender: lamp or pressure?',
+    raisedBy: ['run.lamp-cool'],
     how: 'A gauge at the sender’s thread, a second thermometer at the head. Low pressure goes to a specialist.',
     tools: ['pressure gauge', 'thermometer'],
     parts: ['sender'],

@@ -9,6 +9,7 @@ export const running = {
       'run.failed',
       'run.stopped',
       'run.lamp',
+      'run.lamp-cool',
       'run.smoke',
       'run.leaks',
       'run.died',

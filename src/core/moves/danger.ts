@@ -13,6 +13,7 @@ import type { Position } from './position.ts';
 const STOPS: ReadonlySet<string> = new Set([
   'run.heat',
   'run.lamp',
+  'run.lamp-cool',
   'run.steam',
   'run.no-water',
   'run.leaks',

@@ -172,12 +172,12 @@ const overcharge: Measure = (c) => {
 
 /** A lamp tells of heat only where the head can have been hot. */
 const lamp =
-  (which: 'heat' | 'too-soon'): Measure =>
+  (which: 'heat' | 'no-heat'): Measure =>
   (c) => {
     const l = lampSeen(c);
     if (!l) return undefined;
     if (!l.came) return seen(false, l.at);
-    return l.tooSoonForHeat === (which === 'too-soon') ? seen(true, l.at) : undefined;
+    return (l.notHeat !== undefined) === (which === 'no-heat') ? seen(true, l.at) : undefined;
   };
 
 export const coolingOilAndRunMeasures: Readonly<Record<string, Measure>> = {
@@ -199,5 +199,5 @@ export const coolingOilAndRunMeasures: Readonly<Record<string, Measure>> = {
   charge,
   overcharge,
   lamp: lamp('heat'),
-  'lamp-cold': lamp('too-soon')
+  'lamp-cold': lamp('no-heat')
 };

@@ -99,11 +99,11 @@ export const oilAndRunSigns: readonly SignKind[] = [
   {
     id: 'lamp-cold',
     check: 'run',
-    present: 'a lamp or horn came on before the head can have been hot',
+    present: 'a lamp or horn came on while the head was cool',
     absent: 'no lamp came on',
     leak: 0.01,
     measured: 'lamp-cold',
-    findings: ['run.lamp']
+    findings: ['run.lamp-cool']
   },
   {
     id: 'smoke',

@@ -2,7 +2,6 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { roundOf } from '../../record/current.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
-import { say } from '../../units/index.ts';
 
 export type Mark = 'below' | 'between' | 'above' | 'none';
 
@@ -139,16 +138,3 @@ export function levelVolume(c: Context): LevelVolume | undefined {
     uncertainty: (DIP_AGREES / Math.SQRT2) * perMetre
   };
 }
-
-export const markWords: Readonly<Record<Mark, string>> = {
-  below: 'below the low mark',
-  above: 'above the high mark',
-  none: 'off the stick',
-  between: 'between the marks'
-};
-
-/** "4 mm over the low mark" or the mark's words. */
-export const sayDip = (d: Dip): string =>
-  d.at === undefined
-    ? markWords[d.mark]
-    : `${say(Math.abs(d.at), 'level', 'metric')} ${d.at < 0 ? 'under' : 'over'} the low mark`;

@@ -8,8 +8,25 @@ import { levelVolume } from './position.ts';
 
 export type Rival = 'overfilled' | 'diluted';
 
+/** What was smelt, seen, poured or measured; `weightWords` says it. */
+export type WeightId =
+  | 'smells-faintly'
+  | 'smells'
+  | 'smells-strongly'
+  | 'smells-of-oil'
+  | 'thin'
+  | 'body'
+  | 'risen'
+  | 'above-then'
+  | 'poured-more'
+  | 'poured-less'
+  | 'came-more'
+  | 'came-less'
+  | 'laboratory-thin'
+  | 'laboratory-thick';
+
 export interface RivalWeight {
-  readonly says: string;
+  readonly id: WeightId;
   /** Times as likely under dilution as under overfilling; under one it speaks for overfilling. M. */
   readonly ratio: number;
 }
@@ -51,34 +68,34 @@ export const sumpOf = (c: Context): number | undefined =>
  */
 export function rivals(c: Context): Rivals {
   const weights: RivalWeight[] = [];
-  const add = (says: string, ratio: number): void => void weights.push({ says, ratio });
+  const add = (id: WeightId, ratio: number): void => void weights.push({ id, ratio });
   const smell = c.record.value('oil.smell');
   const look = c.record.value('oil.look');
   // "Thin, smells of fuel" is one answer to both; the smell asked again adds little. A trace is usual after short cold runs.
-  if (smell === 'faint') add('it smells faintly of fuel', look === 'thin' ? 1.2 : 1.5);
-  else if (smell === 'fuel') add('it smells of fuel', look === 'thin' ? 2 : 4);
-  else if (smell === 'strong') add('it smells strongly of fuel', look === 'thin' ? 3 : 10);
-  else if (smell === 'oil') add('it smells of oil only', 1 / 3);
-  if (look === 'thin') add('it is thin and smells of fuel', 8);
-  else if (look === 'clean' || look === 'dark') add('it has body', 1 / 2);
+  if (smell === 'faint') add('smells-faintly', look === 'thin' ? 1.2 : 1.5);
+  else if (smell === 'fuel') add('smells', look === 'thin' ? 2 : 4);
+  else if (smell === 'strong') add('smells-strongly', look === 'thin' ? 3 : 10);
+  else if (smell === 'oil') add('smells-of-oil', 1 / 3);
+  if (look === 'thin') add('thin', 8);
+  else if (look === 'clean' || look === 'dark') add('body', 1 / 2);
   const then = c.record.value('oil.lastMark');
-  if (then === 'between') add('it stood between the marks after the last fill, so it has risen since', 8);
-  else if (then === 'above') add('it stood above the mark already after the last fill', 1 / 8);
+  if (then === 'between') add('risen', 8);
+  else if (then === 'above') add('above-then', 1 / 8);
   const fill = lastFill(c);
   const sump = sumpOf(c);
   // Of a fill known as a range each verdict takes the end that speaks against it.
   if (fill !== undefined && sump !== undefined) {
-    if (fill.low > 1.05 * sump) add('more was poured in than the sump holds', 1 / 6);
-    else if (fill.high <= 1.02 * sump) add('no more was poured in than the sump holds', 3);
+    if (fill.low > 1.05 * sump) add('poured-more', 1 / 6);
+    else if (fill.high <= 1.02 * sump) add('poured-less', 3);
   }
   const drained = known(c.record.last('oil.drained')?.value as number | undefined);
   if (drained !== undefined && fill !== undefined && fill.low > 0) {
-    if (drained > 1.04 * fill.high) add('more came out than was poured in', 8);
-    else if (drained <= 1.01 * fill.low) add('no more came out than was poured in', 1 / 4);
+    if (drained > 1.04 * fill.high) add('came-more', 8);
+    else if (drained <= 1.01 * fill.low) add('came-less', 1 / 4);
   }
   const lab = laboratory(c);
-  if (lab && lab.low > ownLimits.dilutionWatch) add('the laboratory finds it thinner than fresh', 20);
-  else if (lab && lab.high < ownLimits.dilutionWatch) add('the laboratory finds it as thick as fresh', 1 / 20);
+  if (lab && lab.low > ownLimits.dilutionWatch) add('laboratory-thin', 20);
+  else if (lab && lab.high < ownLimits.dilutionWatch) add('laboratory-thick', 1 / 20);
   const odds = weights.reduce((o, w) => o * w.ratio, 1);
   const dilution = odds / (1 + odds);
   const level = levelVolume(c);

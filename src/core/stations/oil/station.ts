@@ -1,6 +1,8 @@
+import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { words } from './words.ts';
 
 /** Minutes warm engine oil drains, and a dipstick’s oil settles (C). */
 const OIL_DRAIN = 15;
@@ -27,5 +29,5 @@ export const station = {
     { label: 'Engine oil draining', minutes: OIL_DRAIN, because: 'warm and level; what comes out is measured' },
     { label: 'Oil settling', minutes: SETTLE, because: 'then two dips that agree' }
   ],
-  analyse
+  analyse: (c) => spoken('oil', analyse(c), words, c.units)
 } as const satisfies Station;

@@ -177,6 +177,13 @@ function warmedThrough(c: Context, minutes: number | undefined): boolean {
   return long || warm || warming?.state === 'settles' || warming?.state === 'steady';
 }
 
+const lampWords = {
+  open: 'The lamp or horn came on: stop, record the cause, repeat.',
+  'too-soon':
+    'The lamp or horn came on before a head can be hot: oil, its sender or a wire, and no heat. Stop, record the cause, repeat.',
+  cool: 'The lamp or horn came on while two thermometers found the head cool: oil, its sender or a wire, and no heat. Record the cause, repeat.'
+} as const;
+
 /** What the first run showed. */
 export function analyse(c: Context): Finding[] {
   const out = findingsOf('run');
@@ -221,15 +228,10 @@ export function analyse(c: Context): Finding[] {
         : `Stopped early${reason && reason !== 'other' ? ` because of ${sayValue(items.reason, reason, c.units)}` : ''}: find the cause and record it before it is started again.`,
       why
     );
-  if (lamp === 'came')
-    out.add(
-      'lamp',
-      'fault',
-      lampSeen(c)?.tooSoonForHeat
-        ? 'The lamp or horn came on before a head can be hot: oil, its sender or a wire, and no heat. Stop, record the cause, repeat.'
-        : 'The lamp or horn came on: stop, record the cause, repeat.',
-      why
-    );
+  if (lamp === 'came') {
+    const { notHeat } = lampSeen(c)!;
+    out.add(notHeat ? 'lamp-cool' : 'lamp', 'fault', lampWords[notHeat ?? 'open'], why);
+  }
   if (smoke === 'keeps')
     out.add(
       'smoke',

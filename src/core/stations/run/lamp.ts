@@ -1,17 +1,22 @@
+import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { judgedBy } from '../../findings/limit.ts';
 import type { Instant } from '../../units/instant.ts';
-import { runsOf } from './runs.ts';
+import { runsOf, type Run } from './runs.ts';
 
 /** In so short a time, min, no head gets hot from cold, water or none; what a lamp tells then is oil, or its own sender (M). */
 const TOO_SOON = 1.5;
 /** A head that was read warmer than this had a start of its own, K (M). */
 const WARM = 323;
+/** So far under its limit a head is no cause for a lamp, K; so near to the lamp it was read, s (M). */
+const WELL_UNDER = 10;
+const NEAR = 120;
 
 export interface Lamp {
   readonly came: boolean;
-  /** Before the head can have been hot. */
-  readonly tooSoonForHeat: boolean;
+  /** It told of no heat: a head cannot have been hot yet, or two thermometers found it cool. */
+  readonly notHeat?: 'too-soon' | 'cool';
   readonly at: Instant;
 }
 
@@ -24,7 +29,7 @@ export function lampSeen(c: Context): Lamp | undefined {
   const runs = runsOf(c).filter((r) => !r.logged && !r.untimed);
   const run = runs.findLast((r) => r.startedAt.getTime() <= at);
   const before = run && runs.findLast((r) => r.startedAt < run.startedAt);
-  if (!came || !run) return { came, tooSoonForHeat: false, at: last.at };
+  if (!came || !run) return { came, at: last.at };
   const next = runs.find((r) => r.startedAt > run.startedAt)?.startedAt.getTime() ?? Infinity;
   const told = c.record
     .all('run.minutes')
@@ -37,5 +42,22 @@ export function lampSeen(c: Context): Lamp | undefined {
   // Started again while it was warm from the run before.
   const rested = !before || run.startedAt.getTime() - before.startedAt.getTime() - before.minutes * 60_000 > 3_600_000;
   const warm = run.tracks.some((t) => t.spot !== 'stream' && t.samples.some((s) => s.temperature > WARM));
-  return { came, tooSoonForHeat: minutes < TOO_SOON && rested && !warm, at: last.at };
+  const notHeat = minutes < TOO_SOON && rested && !warm ? 'too-soon' : foundCool(c, run, at) ? 'cool' : undefined;
+  return { came, at: last.at, ...(notHeat ? { notHeat } : {}) };
+}
+
+/** Every spot read about then stood well under its limit, and a second thermometer said the same of it after the start. */
+function foundCool(c: Context, run: Run, lamp: number): boolean {
+  const start = run.startedAt.getTime();
+  const near = run.tracks
+    .filter((t) => t.spot !== 'stream')
+    .flatMap((t) => t.samples.filter((s) => Math.abs(start + 1000 * s.seconds - lamp) <= 1000 * NEAR));
+  const second = c.record.last('run.second');
+  const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot).value;
+  return (
+    near.length > 0 &&
+    near.every((s) => s.temperature < limit - WELL_UNDER) &&
+    second?.value === 'same' &&
+    Date.parse(second.at) >= start
+  );
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { dips, levelVolume, markGap, sayDip } from '$core/stations/oil/position.ts';
+  import { sayDip } from '$core/stations/oil/dip-words.ts';
+  import { dips, levelVolume, markGap } from '$core/stations/oil/position.ts';
   import { say } from '$core/units/index.ts';
   import { useSession } from '../../session/session.svelte.ts';
 

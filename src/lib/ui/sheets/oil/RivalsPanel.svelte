@@ -1,5 +1,6 @@
 <script lang="ts">
   import { freshOil, rivals } from '$core/stations/oil/rivals.ts';
+  import { weightWords } from '$core/stations/oil/rival-words.ts';
   import { useSession } from '../../session/session.svelte.ts';
   import StationFields from '../../survey/StationFields.svelte';
 
@@ -23,7 +24,7 @@
 />
 <div class="panel mt-3 p-3" aria-live="polite">
   <p class="flex justify-between text-sm"><span>overfilled</span><span>diluted by fuel</span></p>
-  {#each r.weights as w (w.says)}
+  {#each r.weights as w (w.id)}
     <div class="mt-1">
       <div class="relative h-4 bg-base-100" aria-hidden="true">
         <div class="absolute inset-y-0 left-1/2 w-px bg-base-content"></div>
@@ -33,7 +34,7 @@
           style:left={w.ratio > 1 ? '50%' : `${50 - width(w.ratio)}%`}
         ></div>
       </div>
-      <p class="text-sm">{w.says}: {w.ratio > 1 ? 'for dilution' : 'for overfilling'}</p>
+      <p class="text-sm">{weightWords[w.id]}: {w.ratio > 1 ? 'for dilution' : 'for overfilling'}</p>
     </div>
   {:else}<p class="mt-1">
       Nothing weighs yet: smell it, see how it runs off the stick, find out what was poured in.

@@ -1,0 +1,64 @@
+import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { Judged } from '../../findings/limit.ts';
+import type { Changes } from './changes.ts';
+import type { Laboratory } from './laboratory.ts';
+import type { Dip, LevelVolume, Mark } from './position.ts';
+import type { Rivals } from './rivals.ts';
+
+/** Oil above the mark, m³ over it where that was measured; what each look weighs, and the limit that a share of fuel is judged by. */
+interface AboveMark extends Pick<Rivals, 'weights' | 'share' | 'viscosity'> {
+  readonly beyond?: number;
+  /** mm²/s at 100 °C. */
+  readonly fresh: number;
+  readonly fault: Judged;
+}
+
+/** m³ poured in and asked for; `over`: so much more than asked, negative where some is still to go. */
+interface Poured {
+  readonly poured: number;
+  readonly cups: number;
+  readonly asked: number;
+  readonly over: number;
+  readonly dipped: boolean;
+}
+
+export interface OilFacts {
+  level: object;
+  early: object;
+  'dip-once': { readonly dip: Dip };
+  'dips-differ': object;
+  'dips-between': object;
+  'dips-under': { readonly mark: Mark; readonly toMiddle?: number };
+  diluted: AboveMark;
+  overfilled: AboveMark;
+  'above-open': AboveMark;
+  milky: object;
+  look: object;
+  thin: object;
+  smell: { readonly smell: 'fuel' | 'faint' };
+  burnt: object;
+  /** mm²/s at 100 °C, and no figure of the fresh oil beside it. */
+  'laboratory-alone': { readonly used: number };
+  laboratory: {
+    readonly lab: Laboratory;
+    readonly fault: Judged;
+    readonly verdict: 'thicker' | 'fault' | 'watch' | 'fresh' | 'close';
+  };
+  residue: Changes;
+  'poured-over': Poured;
+  'poured-short': Poured;
+  'poured-as-asked': Poured;
+  filter: object;
+}
+
+export interface OilBasis {
+  readonly dips: readonly Dip[];
+  readonly look: string | undefined;
+  /** As they were answered, whatever is in it now. */
+  readonly lookAnswer: string | undefined;
+  readonly smell: string | undefined;
+  readonly tilted: boolean;
+  readonly volume: LevelVolume | undefined;
+}
+export type OilFact = FactOf<OilFacts>;
+export type OilAnalysed = Analysed<OilFacts, OilBasis>;

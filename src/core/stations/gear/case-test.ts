@@ -5,11 +5,10 @@ import { known } from '../../engine/profile.ts';
 import { isAfter } from '../../units/instant.ts';
 import { roundOf, type ReadingOf } from '../../record/current.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import { listed, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
 import {
-  detectableDrop,
   dropRate,
   fadingRate,
   leakRate,
@@ -18,12 +17,7 @@ import {
   type CaseReading,
   type DropRate
 } from '../../physics/case-test.ts';
-import { sayValue } from '../../items/check-entry.ts';
-import { say, type System } from '../../units/index.ts';
-import { practice, type findingsOf } from '../../findings/collect.ts';
-import { items } from './readings.ts';
-
-type Out = ReturnType<typeof findingsOf>;
+import { say } from '../../units/index.ts';
 
 /** The stages in their order: a lip seal can leak low and hold high, so low comes first. C. */
 export const caseStages = {
@@ -35,13 +29,6 @@ export const caseStages = {
     why: 'The way water sees it: seals facing inwards.'
   }
 } as const;
-/** What a stage is brought to, in the reader's units: "3 to 5 psi", "about 69 kPa". */
-export function stageTarget(stage: CaseStage, units: System): string {
-  const shown = caseStages[stage].target.map((p) => say(p, stage === 'vacuum' ? 'vacuum' : 'pressure', units));
-  const [low, high] = shown;
-  return high === undefined ? `about ${low}` : `${low!.split(' ')[0]} to ${high}`;
-}
-
 export type CaseStage = keyof typeof caseStages;
 export const stageIds = Object.keys(caseStages) as CaseStage[];
 
@@ -239,98 +226,4 @@ export function caseResult(c: Context): CaseResult {
     open,
     verdict: leaked ? 'leaked' : !open.length ? 'held' : word?.value === 'held' ? 'said' : read ? 'begun' : undefined
   };
-}
-
-/** What each stage that does not stand as held still wants. */
-export const sayOpenStages = ({ stages, open }: CaseResult): string =>
-  listed(
-    open.map(
-      (s) =>
-        `${caseStages[s].label.toLowerCase()} stage ${stages[s] === 'missing' ? 'not read' : stages[s] === 'leaks' ? 'leaks' : 'not done'}`
-    )
-  );
-
-const mL = (m3: number): string => (m3 * 1e6).toFixed(m3 < 1e-5 ? 1 : 0);
-
-/** What a stage says, in one sentence. */
-export function saidOf(t: StageTest): string {
-  const name = `${caseStages[t.stage].label} stage`;
-  const range = t.leak ? ` between ${mL(t.leak.low)} and ${mL(t.leak.high)} mL of air a minute` : '';
-  switch (t.verdict) {
-    case 'begun':
-      return `${name}: one reading so far. Read it again after five minutes, temperature with it.`;
-    case 'odd':
-      if (t.again) return `${name}: it leaked once and held once, with no work between. Test the stage again.`;
-      return t.rate && t.rate.high < 0
-        ? `${name}: the pressure goes the wrong way. The case is warming or cooling: note its temperature with every reading.`
-        : `${name}: no steady leak passes through these readings. A shaft was moved, a fitting leaked, or one was written down wrongly: begin the stage again.`;
-    case 'leaks':
-      return `${name}: it leaks${range}. Soapy water for the place, turning the shafts.`;
-    case 'held':
-      return `${name}: held ${Math.round(t.minutes)} min; a leak of ${mL(t.smallest ?? 0)} mL a minute would have shown.`;
-    case 'hold':
-      if (t.smallest === undefined)
-        return `${name}: no fall that this gauge can tell. Enter the case’s oil capacity to know what leak that rules out.`;
-      if (t.onLimit)
-        return `${name}: a leak${range}, on the limit of what counts as held, and holding it longer would not tell: it does not count as held. ${t.stage === 'vacuum' ? 'Under vacuum nothing bubbles: low pressure on again, then s' : 'S'}oapy water over every seal and plug.`;
-      return t.holdFor
-        ? `${name}: no fall that counts yet, but only a leak of over ${mL(t.smallest)} mL a minute would have shown. Hold it ${Math.ceil(t.holdFor)} min more.`
-        : `${name}: a leak${range}, on either side of what counts as held. Hold it as long again.`;
-  }
-}
-
-/** The stages as findings, and where it bubbled. */
-export function caseFindings(c: Context, out: Out): void {
-  const bubbles = c.record.value('gear.caseBubbles');
-  const at = Array.isArray(bubbles) && bubbles.length ? sayValue(items.caseBubbles, bubbles, c.units) : '';
-  for (const stage of stageIds) {
-    const t = stageTest(c, stage);
-    if (!t) continue;
-    const { counts, surely } = detectableDrop(t.step);
-    const p = (pa: number): string =>
-      stage === 'vacuum' ? say(Math.abs(pa), 'vacuum', c.units) : say(Math.abs(pa), 'pressure', c.units, 689);
-    const turned = turnedAt(c, stage);
-    out.add(
-      `case-${stage}`,
-      t.verdict === 'held' ? (turned ? 'sound' : 'cannot-tell') : t.verdict === 'leaks' ? 'fault' : 'cannot-tell',
-      `${saidOf(t)}${t.verdict === 'leaks' && at ? ` It bubbles at: ${at}.` : ''}${t.verdict === 'held' && !turned ? ' Turn both shafts and move the shift before it counts.' : ''}`,
-      {
-        inputs: [
-          ...t.readings.map(
-            (r) =>
-              `${r.minutes.toFixed(0)} min: ${p(r.pressure)}${r.temperature === undefined ? '' : ` at ${say(r.temperature, 'temperature', c.units)}`}`
-          ),
-          t.volume === undefined ? 'air in the case: unknown' : `air in the case: ${say(t.volume, 'volume', c.units)}`
-        ],
-        ...(t.leak ? { value: `leak ${mL(t.leak.low)} to ${mL(t.leak.high)} mL/min of outside air` } : {}),
-        uncertainty: `divisions of ${p(t.step)}: a drop counts over ${p(counts)} and is surely seen over ${p(surely)}`,
-        limit: `${mL(ruleNumber(c.rules, 'caseLeak'))} mL/min counts as held (house rule); at most ${sayLimit(mostPressure(c), c.units)}`,
-        formula:
-          'leak = V·Δp/(p_a·t); every rate that passes inside all rounding bands, readings brought to one temperature',
-        provenance: 'P',
-        source: 'Ideal gas; uniform rounding. A lip seal is not a hole: this is the leak at this stage, not a part.'
-      }
-    );
-  }
-  if (at && !stageIds.some((s) => stageTest(c, s)?.verdict === 'leaks'))
-    out.add(
-      'bubbles',
-      'fault',
-      `It bubbles at: ${at}.`,
-      practice([`bubbles at: ${at}`], 'soapy water names the place.')
-    );
-  const over = c.record
-    .all('gear.casePressure')
-    .find((r) => typeof r.value === 'number' && overPressure(c, r.value, r.conditions?.stage ?? 'high'));
-  if (over)
-    out.add(
-      'case-over',
-      'fault',
-      `${say(over.value as number, 'pressure', c.units)} was put on the case, over ${sayLimit(mostPressure(c), c.units)}. Seals may have been blown: test the low stage again, and look at every lip.`,
-      practice(
-        [`read: ${say(over.value as number, 'pressure', c.units)}`],
-        'never above 15 psi without the manual’s figure.',
-        { limit: sayLimit(mostPressure(c), c.units) }
-      )
-    );
 }

@@ -9,13 +9,12 @@
   import {
     caseStages,
     overPressure,
-    saidOf,
     stageIds,
     stageTest,
     turnedAt,
-    type CaseStage,
-    stageTarget
+    type CaseStage
   } from '$core/stations/gear/case-test.ts';
+  import { saidOf, stageTarget } from '$core/stations/gear/case-words.ts';
   import { allItems } from '$core/stations/items.ts';
   import type { Conditions } from '$core/record/reading.ts';
   import { parseQuantity, say } from '$core/units/index.ts';

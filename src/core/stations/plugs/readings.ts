@@ -51,7 +51,14 @@ export const items = {
     min: 0,
     max: 60
   }),
-  rpm: quantity({ sent: 'tach', label: 'Cranking speed', dimension: 'speed', min: 0, max: 3000 }),
+  rpm: quantity({
+    sent: 'tach',
+    label: 'Cranking speed',
+    dimension: 'speed',
+    example: '260 rpm',
+    min: 0,
+    max: 3000
+  }),
   starterCircuit: choice({
     label: 'Starter through its own circuit',
     options: { turns: 'turns well', slow: 'slow', nothing: 'nothing' },

@@ -24,7 +24,7 @@
       </p>
       <p class="text-sm">It is on this page. {first.because}</p>
     {:else}
-      <a class="btn btn-primary mt-1 w-full justify-between text-left" href={place}
+      <a class="btn btn-primary mt-1 h-auto min-h-11 w-full justify-between py-2 text-left" href={place}
         ><span
           >{first.title}{#if minutesOf(first)}&nbsp;· {minutesOf(first)}{/if}</span
         >

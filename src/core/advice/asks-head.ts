@@ -232,7 +232,10 @@ export const headAsks: Asks = {
   'compression.order': [again(', in the reverse order')],
   'compression.bores': [again(', when the oil has run off')],
   'compression.missing': [
-    goOn('Compression of the other cylinders', 'compression', 3, { items: ['compression.pressure'] })
+    goOn('Compression of the other cylinders', 'compression', 3, {
+      items: ['compression.pressure'],
+      open: (c) => !cranksWeakly(c)
+    })
   ],
   'compression.low': [
     again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),

@@ -83,7 +83,9 @@ export const sparkAsks: Asks = {
   ],
   'spark.sun': [spark(', in the shade', 2)],
   'spark.bolt-only': [spark(', through the tester', 3)],
-  'spark.missing': [goOn('Spark of the other cylinders', 'spark', 2, { items: ['spark.result'] })],
+  'spark.missing': [
+    goOn('Spark of the other cylinders', 'spark', 2, { items: ['spark.result'], open: (c) => !cranksWeakly(c) })
+  ],
   'spark.stop': [job('stop-circuit')],
   'spark.all': [isolate, job('spark-common')],
   ...Object.fromEntries(

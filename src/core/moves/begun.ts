@@ -53,12 +53,7 @@ export function begun({ context: c, steps }: Position): Move[] {
     .map((s): Move => {
       const station = s.raisedAt ?? s.proof.station;
       // Looked at since, and something else is wrong there: that is mended before this can be proved.
-      const since = readSince(
-        c,
-        station === s.proof.station ? s.proof : { station, text: '' },
-        s.markedAt!,
-        s.cylinders
-      );
+      const since = readSince(c, station === s.proof.station ? s.proof : { station }, s.markedAt!, s.cylinders);
       const more = since && steps.find((x) => x.state === 'open' && !x.by && x.proof.station === station);
       return {
         kind: 'repeat',

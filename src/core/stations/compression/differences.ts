@@ -55,6 +55,9 @@ export function direct(c: Context, r: Pressure, mean: number): { low: number; hi
   return withoutAdapter(mean, cylinder, dead, altitude === undefined ? undefined : pressureAtAltitude(altitude));
 }
 
+/** Less than this share of a brisk reading is more than weak cranking takes (M: the cranking model loses a quarter at half the speed). */
+const WEAKEST = 0.6;
+
 /** Whether what differs explains by itself why a reading of the same cylinder came out as it did. */
 export function explained(c: Context, other: readonly Pressure[], row: Estimate, first: Pressure): boolean {
   const r = other[0]!;
@@ -78,7 +81,7 @@ export function explained(c: Context, other: readonly Pressure[], row: Estimate,
     return row.mean >= without.low - room && row.mean <= without.high + room;
   }
   const gauges = differs.includes('gauge') ? Math.hypot(gaugeError(r), gaugeError(first)) : 0;
-  if (mean < row.mean - reach - gauges) return lowers;
+  if (mean < row.mean - reach - gauges) return lowers && !(differs.join() === 'cranking' && mean < WEAKEST * row.mean);
   if (mean > row.mean + reach + gauges) return raises;
   return true;
 }

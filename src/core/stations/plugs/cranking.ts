@@ -1,6 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { keep } from '../../findings/keep.ts';
 import { isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import type { PlugFact } from './facts.ts';
 
@@ -27,8 +28,15 @@ export const starterLookedAt = (c: Context): Instant =>
     )
   );
 
+interface CrankingWord {
+  readonly at: Instant;
+  readonly weak?: 'volts' | 'starter';
+}
+
 /** Of an engine with nothing but a starter: the words on how it is cranked, oldest first, each with what it says is weak. */
-function crankingWords(c: Context): { readonly at: Instant; readonly weak?: 'volts' | 'starter' }[] {
+const crankingWords = (c: Context): readonly CrankingWord[] => keep(c, wordsOnCranking);
+
+function wordsOnCranking(c: Context): CrankingWord[] {
   const poor = (value: unknown): { weak?: 'starter' } =>
     value === 'slow' || value === 'nothing' ? { weak: 'starter' } : {};
   return [

@@ -35,6 +35,20 @@ describe('what a run showed once stays open, though the next answer is good', ()
     b.read('run.lamp', 'none', { supersedes: b.survey.readings.at(-1)!.id });
     expect(has(b, 'run.lamp:fault')).toBe(false);
   });
+  it.each([
+    ['run.lamp', 'came', 'none', 'run.lamp'],
+    ['run.leaks', 'oil', 'none', 'run.leaks']
+  ] as const)('%s %s of a later round, noted first, stands once', (item, bad, good, finding) => {
+    const b = new Bench(two).read(item, bad as never, { round: 2 }).read(item, good as never, { round: 1 });
+    expect(b.ids().filter((x) => x.startsWith(finding))).toEqual([`${finding}:fault`]);
+    expect(b.said(finding)).not.toMatch(/not since/);
+    const late = new Bench(two).read(item, good as never, { round: 2 }).read(item, bad as never, { round: 1 });
+    expect(has(late, `${finding}:fault`)).toBe(true);
+  });
+  it('stopped for heat, ran, and stopped again: stopped stands once', () => {
+    const b = new Bench(two).read('run.reason', 'temperature').read('run.outcome', 'ran').read('run.reason', 'other');
+    expect(b.ids().filter((x) => x.startsWith('run.stopped'))).toEqual(['run.stopped:fault']);
+  });
   it('a reason for stopping says that it was stopped', () => {
     expect(has(new Bench(two).read('run.reason', 'noise'), 'run.stopped:fault')).toBe(true);
   });

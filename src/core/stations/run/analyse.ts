@@ -265,7 +265,7 @@ export function analyse(c: Context): Finding[] {
       )
     );
   }
-  for (const { id, is, first } of lapsed(c))
+  for (const { id, is, first } of lapsed(c).filter((x) => !out.list.some((f) => f.id === `run.${x.id}`)))
     out.add(
       id,
       'fault',

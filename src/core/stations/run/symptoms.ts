@@ -181,11 +181,14 @@ const lapsing: readonly Lapsing[] = [
 /** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
 export function lapsed(c: Context): { readonly id: string; readonly is: string; readonly first: string }[] {
   return lapsing.flatMap(({ id, item, bad, better, is, first, cured }) => {
-    const told = c.record.all(item).filter((r) => r.value !== 'unknown');
-    const seen = told.findLast((r) => bad.includes(String(r.value)));
+    const seen = c.record.all(item).findLast((r) => bad.includes(String(r.value)));
     if (!seen) return [];
-    const now = better ? c.record.all(better.item).findLast((r) => r.value === better.value) : told.at(-1);
-    if (!now || now === seen || !isAfter(now.at, seen.at)) return [];
+    // What the latest answer says stands as its own finding; of a later round it is the later one, whatever its time.
+    const now = c.record.last(item);
+    const without = better
+      ? c.record.all(better.item).some((r) => r.value === better.value && isAfter(r.at, seen.at))
+      : !bad.includes(String(now?.value));
+    if (!without) return [];
     const found = [causeAt(c), ...c.renewed(item), ...cured.flatMap((s) => c.worked(s))];
     return found.some((at) => at !== '' && !isAfter(seen.at, at)) ? [] : [{ id, is: is(String(seen.value)), first }];
   });

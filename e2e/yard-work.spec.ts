@@ -87,7 +87,7 @@ test('today’s list is a foreman’s; moving a delivery plans it anew', async (
   await page.getByRole('listitem').filter({ has: date }).getByRole('button', { name: 'Set' }).click();
   await expect(gasket).not.toHaveAttribute('aria-label', before!);
   await expect(page.getByRole('listitem').filter({ has: date })).toContainText('ordered');
-  await expect(page.getByText(/Wren: Clean, gap and time the points/)).toBeVisible();
+  await expect(page.getByText(/Wren: Points and condenser: clean or renew, gap and time/)).toBeVisible();
 });
 
 test('a step is moved by keys, pinned, put to a person and let go', async ({ page }) => {

@@ -100,6 +100,9 @@ export const coolingAsks: Asks = {
       }
     ] as readonly AskRule[]
   ).map(untilWorkedOn),
+  'cooling.outlet-cleared': [
+    repeat('Look at the stream again, the temperature watched to the end', 'run', 10, { items: ['run.stream'] })
+  ],
   'cooling.outlet': [
     { ...outlet, only: ['cannot-tell'] },
     { ...screens, only: ['cannot-tell'] },

@@ -2,6 +2,7 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import { compareAll } from '../stations/compression/compare.ts';
+import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { crankedAt, cranksWeakly } from '../stations/plugs/cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
@@ -45,6 +46,12 @@ const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean 
   c.record
     .all(item, cylinder === undefined ? {} : { cylinder })
     .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)));
+/** The air is followed to its part once the lash is as it should be. */
+const follow = job('air-cause', { only: ['fault'] });
+const airCause: AskRule = {
+  ...follow,
+  open: (c, f) => follow.open(c, f) && (f.cylinder === undefined || !lashWants(c, f.cylinder))
+};
 /** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
 const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
 const lashIfValves: AskRule = { ...lash, open: (c, f) => four(c) && lash.open(c, f) };
@@ -267,7 +274,7 @@ export const headAsks: Asks = {
     }),
     whereOut,
     lashIfValves,
-    job('air-cause', { only: ['fault'] })
+    airCause
   ],
   'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
   'compression.leakdown-overhaul': [job('overhaul', { only: ['fault'] })],

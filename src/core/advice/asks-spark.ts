@@ -1,4 +1,5 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isSlow } from '../stations/spark/measure.ts';
 import { isolation } from '../stations/spark/isolation.ts';
@@ -17,6 +18,8 @@ const coilLook = look(
   ['spark.leadLook', 'spark.coilLook', 'spark.stray'],
   2
 );
+/** All the cylinders of one bank: what feeds the bank comes before any single coil. */
+const wholeBank = (f: Finding): boolean => (f.values as { shared?: string } | undefined)?.shared === 'bank';
 const isolate = trial(isolation, { station: 'spark', needs: 'crank' });
 const swaps: readonly AskRule[] = (
   [
@@ -94,7 +97,14 @@ export const sparkAsks: Asks = {
       [`spark.own-${part}`, [sparksAtAll, job(id, { only: ['fault'] })]]
     ])
   ),
-  'spark.pair': [coilLook, isolate],
+  'spark.pair': [
+    {
+      ...look('Connectors and wires of that bank', ['look.wiring'], 3),
+      open: (c, f) => wholeBank(f) && !asked(c, 'look.wiring')
+    },
+    { ...coilLook, open: (c, f) => !wholeBank(f) && coilLook.open(c, f) },
+    isolate
+  ],
   'spark.ground': [job('ground')],
   'spark.none': swaps,
   'spark.weak': weak,

@@ -22,6 +22,7 @@ export const cooling = {
   outlet: {
     title: 'Probe the stream outlet and its line',
     raisedBy: [only('cooling.outlet', 'fault')],
+    met: (c) => c.record.value('cooling.outlet') === 'blocked',
     how: 'A wire up the outlet, then the hose off its nipple; hot water follows when it was blocked.',
     tools: ['soft wire'],
     minutes: 10,

@@ -110,7 +110,7 @@ export const ignition = {
     special: ['flywheel puller']
   },
   points: {
-    title: 'Clean, gap and time the points',
+    title: 'Points and condenser: clean or renew, gap and time',
     raisedBy: [
       'spark.points',
       'spark.points-gap',

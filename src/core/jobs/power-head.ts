@@ -58,7 +58,7 @@ export const powerHead = {
   },
   lash: {
     title: 'Set the valve lash, run, repeat the compression',
-    raisedBy: ['compression.lash-intake', 'compression.lash-exhaust'],
+    raisedBy: [only('compression.lash-intake', 'fault', 'watch'), only('compression.lash-exhaust', 'fault', 'watch')],
     renews: ['compression.lashIn', 'compression.lashEx'],
     how: 'Cold, at the manual’s mark. A closed valve leaks like a burnt one: set it before anything is opened.',
     tools: ['feeler gauge'],

@@ -10,7 +10,6 @@ import { tightOnes } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows } from '../../stations/compression/leakdown.ts';
-import { NO_LASH } from '../../stations/compression/readings.ts';
 import { soakedAt } from '../../stations/compression/measure.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
@@ -201,11 +200,18 @@ const soakNoHelp: Measure = (c, cylinder) => {
   return leakPast(c, r.share, r.tester);
 };
 
+/** Cold lash at which carbon or a warm stem may hold a valve open as likely as not, and how well a feeler tells it, m (M). */
+const LASH_CLOSES = 0.05e-3;
+const LASH_TOLD = 0.012e-3;
+
 const lash: Measure = (c, cylinder) => {
   const values = (['lashIn', 'lashEx'] as const).map((k) => known(ofThisPart(c, `compression.${k}`, cylinder)));
   if (values.every((v) => v === undefined)) return undefined;
-  return seen(
-    values.some((v) => v !== undefined && v <= NO_LASH),
+  const closest = Math.min(...values.filter((v) => v !== undefined));
+  return past(
+    -closest,
+    -LASH_CLOSES,
+    LASH_TOLD,
     latestAt([...c.record.all('compression.lashIn'), ...c.record.all('compression.lashEx')])
   );
 };

@@ -19,7 +19,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'the stream is not weak',
     leak: 0.005,
     measured: 'stream-weak',
-    findings: ['cooling.stream', 'cooling.outlet'],
+    findings: ['cooling.stream', 'cooling.outlet', 'cooling.outlet-cleared'],
     fits: indicator
   },
   {
@@ -29,7 +29,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'there is a stream',
     leak: 0.005,
     measured: 'stream-none',
-    findings: ['cooling.stream', 'cooling.outlet', 'run.no-water', 'run.stopped'],
+    findings: ['cooling.stream', 'cooling.outlet', 'cooling.outlet-cleared', 'run.no-water', 'run.stopped'],
     fits: indicator
   },
   {

@@ -11,7 +11,7 @@ import { comparedRows, compareAll, DOUBT, type Comparison } from './compare.ts';
 import { deadVolume } from './measure.ts';
 import type { Row } from './row.ts';
 import { expectedRange } from './expected.ts';
-import type { AgainstFloor, TestAnalysed, TestFact } from './facts.ts';
+import type { AgainstFloor, LeakBands, TestAnalysed, TestFact } from './facts.ts';
 import { bandsOf, leakDownRows } from './leakdown.ts';
 import { cylinderOf } from './shape.ts';
 import { wetFacts } from './wet.ts';
@@ -149,12 +149,16 @@ function between(c: Context, found: Comparison): TestFact[] {
 }
 
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
-export const tightOnes = (c: Context): ReadonlySet<number> => {
+export const tightOnes = (c: Context): ReadonlySet<number> => leakDownSays(c).tight;
+
+/** What leak-down says of each cylinder that it speaks for: tight, or past its limit; in between it says neither. */
+export function leakDownSays(c: Context): Record<'tight' | 'leaking', ReadonlySet<number>> {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
-  return new Set(
-    leakDownRows(c).flatMap((r) => (!r.disagree && r.share < bandsOf(limit, r.tester).watch ? [r.cylinder] : []))
-  );
-};
+  const rows = leakDownRows(c).filter((r) => !r.disagree);
+  const of = (is: (share: number, bands: LeakBands) => boolean): ReadonlySet<number> =>
+    new Set(rows.filter((r) => is(r.share, bandsOf(limit, r.tester))).map((r) => r.cylinder));
+  return { tight: of((share, b) => share < b.watch), leaking: of((share, b) => share >= b.fault) };
+}
 
 /** A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it. */
 function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact {
@@ -169,16 +173,12 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
     };
   // Its own second low reading confirms it, whoever is the best one: what makes a reading wrong makes it low.
   const repeated = r.readings.filter((p) => p < (1 - found.limit.value) * best.mean).length > 1;
-  const doubt =
-    excuseOf(found) ??
-    (deadVolume(found.instrument) > 0
-      ? 'adapter'
-      : !repeated
-        ? 'once'
-        : leakDownRows(c).some((x) => x.cylinder === r.cylinder)
-          ? 'heard'
-          : 'none');
-  const told = doubt === 'none' || doubt === 'heard';
+  const excuse = excuseOf(found) ?? (deadVolume(found.instrument) > 0 ? 'adapter' : !repeated ? 'once' : undefined);
+  // Air that leaves it says what the needle said: nothing is left to doubt.
+  const leaks = leakDownSays(c).leaking.has(r.cylinder);
+  const heard = leakDownRows(c).some((x) => x.cylinder === r.cylinder);
+  const doubt = excuse ? (leaks ? 'leaks' : excuse) : heard ? 'heard' : 'none';
+  const told = doubt === 'none' || doubt === 'heard' || doubt === 'leaks';
   return {
     kind: 'low',
     cylinder: r.cylinder,

@@ -17,7 +17,7 @@ interface Gap {
 }
 
 /** What is to be done about a low reading before it is believed. */
-export type LowDoubt = 'throttle' | 'cranking' | 'adapter' | 'once' | 'none' | 'heard';
+export type LowDoubt = 'throttle' | 'cranking' | 'adapter' | 'once' | 'none' | 'heard' | 'leaks';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
 export interface AgainstFloor {
@@ -125,6 +125,8 @@ export interface LeakDownFacts {
   flatness: { readonly gap: number; readonly verdict: Flatness };
   'leakdown-disagrees': { readonly shares: readonly number[] };
   'no-lash': LashValues;
+  /** Closer than makers ask for, and no figure of the manual is known; `low`: its cylinder reads low or leaks. */
+  'tight-lash': LashValues & { readonly low: boolean };
   /** Wider than any maker asks, and no figure of the manual is known. */
   'wide-lash': LashValues;
   lash: LashValues;

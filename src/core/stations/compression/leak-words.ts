@@ -85,6 +85,7 @@ const lashBecause = (
   }:
     | Parameters<WordsOf<LeakDownFacts, object>['lash']>[0]
     | Parameters<WordsOf<LeakDownFacts, object>['no-lash']>[0]
+    | Parameters<WordsOf<LeakDownFacts, object>['tight-lash']>[0]
     | Parameters<WordsOf<LeakDownFacts, object>['wide-lash']>[0],
   units: System
 ): Because =>
@@ -142,6 +143,13 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
   'no-lash': (fact, _, units) => ({
     found: `The ${fact.values.valve} valve of cylinder ${fact.cylinder} has no lash: it does not close.`,
     advice: 'Set it, run, and repeat the compression.',
+    because: lashBecause(fact, units)
+  }),
+  'tight-lash': (fact, _, units) => ({
+    found: `The ${fact.values.valve} lash of cylinder ${fact.cylinder} is ${say(fact.values.lash, 'length', units)}: close for most makers, and the manual’s figure is not entered.`,
+    advice: fact.values.low
+      ? 'Set it by the manual, run, and repeat the compression before the valve is blamed.'
+      : 'Enter the manual’s figure; set it if it is under that.',
     because: lashBecause(fact, units)
   }),
   'wide-lash': (fact, _, units) => ({

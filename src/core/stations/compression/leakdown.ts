@@ -7,7 +7,8 @@ import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../
 import { ofThisPart } from '../../findings/renewed.ts';
 import { measure } from '../../measurements/measure.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
-import { NO_LASH } from './readings.ts';
+import { NO_LASH, TIGHT_LASH } from './readings.ts';
+import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { boreWork, soakedAt } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
@@ -142,7 +143,11 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
       limit
     };
   });
-  return { basis: {}, facts: [...facts, ...unread(c), ...faceFacts(c), ...lashFacts(c)] };
+  const suspect = new Set([
+    ...facts.flatMap((f) => (f.condition !== 'sound' && f.cylinder !== undefined ? [f.cylinder] : [])),
+    ...(compare(c)?.rows ?? []).flatMap((r) => (r.low ? [r.cylinder] : []))
+  ]);
+  return { basis: {}, facts: [...facts, ...unread(c), ...faceFacts(c), ...lashFacts(c, suspect)] };
 }
 
 type LeakDownFact = FactOf<LeakDownFacts>;
@@ -167,8 +172,15 @@ function faceFacts(c: Context): LeakDownFact[] {
 /** A valve with more than this, m, is past any maker's figure (C). */
 const WIDE_LASH = 0.6e-3;
 
+/** A lash of this cylinder that wants setting before anything is blamed for its leak: under the manual's figure, or close where there is none. */
+export const lashWants = (c: Context, cylinder: number): boolean =>
+  (['compression.lashIn', 'compression.lashEx'] as const).some((what) => {
+    const lash = known(ofThisPart(c, what, cylinder));
+    return lash !== undefined && lash < (judgedBy(c, what)?.value ?? TIGHT_LASH);
+  });
+
 /** Valve lash of four-strokes against the manual; a closed one is a fault whatever the manual says. */
-const lashFacts = (c: Context): LeakDownFact[] =>
+const lashFacts = (c: Context, suspect: ReadonlySet<number>): LeakDownFact[] =>
   cylindersOf(c).flatMap((cylinder) =>
     (
       [
@@ -181,6 +193,11 @@ const lashFacts = (c: Context): LeakDownFact[] =>
       const limit = judgedBy(c, `compression.${key}`);
       const common = { id: `lash-${valve}`, cylinder, values: { valve, lash }, ...(limit ? { limit } : {}) };
       if (lash <= NO_LASH) return [{ ...common, kind: 'no-lash', condition: 'fault' }];
+      if (limit?.to === undefined && lash < TIGHT_LASH) {
+        const low = suspect.has(cylinder);
+        const values = { ...common.values, low };
+        return [{ ...common, kind: 'tight-lash', condition: low ? 'watch' : 'cannot-tell', values }];
+      }
       if (limit?.to === undefined)
         return lash > WIDE_LASH ? [{ ...common, kind: 'wide-lash', condition: 'watch' }] : [];
       const within = lash >= limit.value && lash <= limit.to;

@@ -4,6 +4,8 @@ import { quantity, series, several } from '../../items/item.ts';
 const valves = (p: Profile): boolean => p.strokes !== 'two';
 /** A valve with less lash than this, m, does not close (C). */
 export const NO_LASH = 0.01e-3;
+/** Cold lash under this, m, is closer than makers of four-stroke outboards ask for (C; from memory). The manual's figure wins. */
+export const TIGHT_LASH = 0.08e-3;
 
 const lash = (label: string, limit: string) =>
   quantity({

@@ -88,7 +88,7 @@ const ofTest: Examples<TestFacts> = {
   ],
   order: [{ kind: 'order', condition: doubt, values: gap, limit }],
   spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
-  low: (['throttle', 'cranking', 'adapter', 'once', 'none', 'heard'] as const).map((reason) => ({
+  low: (['throttle', 'cranking', 'adapter', 'once', 'none', 'heard', 'leaks'] as const).map((reason) => ({
     kind: 'low',
     cylinder: 2,
     condition: reason === 'none' ? 'fault' : 'watch',
@@ -164,6 +164,13 @@ const ofLeakDown: Examples<LeakDownFacts> = {
   'no-lash': [
     { kind: 'no-lash', id: 'lash-intake', cylinder: 1, condition: 'fault', values: { valve: 'intake', lash: 0 } }
   ],
+  'tight-lash': [true, false].map((low) => ({
+    kind: 'tight-lash',
+    id: 'lash-exhaust',
+    cylinder: 1,
+    condition: low ? 'watch' : 'cannot-tell',
+    values: { valve: 'exhaust', lash: 0.05e-3, low }
+  })),
   'wide-lash': [
     { kind: 'wide-lash', id: 'lash-intake', cylinder: 1, condition: 'watch', values: { valve: 'intake', lash: 1e-3 } }
   ],

@@ -70,7 +70,8 @@ const lowAdvice: Readonly<Record<LowDoubt, string>> = {
   adapter: 'Repeat it without the adapter before believing it.',
   once: 'Repeat it before believing it.',
   none: 'It repeats: it is low. Wet test or leak-down next.',
-  heard: 'It repeats, and leak-down was heard: what it points to is opened next.'
+  heard: 'It repeats, and leak-down was heard: what it points to is opened next.',
+  leaks: 'Leak-down says the same: what it points to is opened next.'
 };
 
 /** What the floor is called, where it is reached and where it is not. */

@@ -1,3 +1,4 @@
+import { isAfter } from '../../units/instant.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { schoolSaid } from '../../house-rules/rules.ts';
@@ -137,11 +138,21 @@ function unsettled(c: Context): string | undefined {
   return last && `the run showed ${last.id === 'steam' ? 'steam' : 'no water at the exhaust'}`;
 }
 
+/** The outlet as it is; once the stream was looked at after it was cleared, it is a clear one like any other. */
+function outletNow(c: Context): 'clear' | 'blocked' | 'shut' | 'not-fitted' | undefined {
+  const outlet = c.record.last('cooling.outlet');
+  if (!outlet || outlet.value === 'unknown') return undefined;
+  const streams = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')].filter(
+    (r) => r.value !== 'unknown'
+  );
+  return outlet.value === 'blocked' && streams.some((r) => isAfter(r.at, outlet.at)) ? 'clear' : outlet.value;
+}
+
 function stream(c: Context, out: Out): void {
   const { record } = c;
   const { stream: seen, head, run } = lastSeen(c);
   const warming = run && warmingOf(c, run);
-  const outlet = record.value('cooling.outlet');
+  const outlet = outletNow(c);
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const fitted = c.survey.engine.profile.indicator;
   const why: Because = {
@@ -197,7 +208,7 @@ function stream(c: Context, out: Out): void {
       );
     else if (outlet === 'blocked')
       out.add(
-        'stream',
+        'outlet-cleared',
         'watch',
         'The outlet was blocked and is clear now. One cured fault does not clear the other: look at the stream again and watch the temperature to the end.',
         why

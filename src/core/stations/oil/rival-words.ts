@@ -6,7 +6,7 @@ export const weightWords: Readonly<Record<WeightId, string>> = {
   smells: 'it smells of fuel',
   'smells-strongly': 'it smells strongly of fuel',
   'smells-of-oil': 'it smells of oil only',
-  thin: 'it is thin and smells of fuel',
+  thin: 'it runs thin off the stick',
   body: 'it has body',
   risen: 'it stood between the marks after the last fill, so it has risen since',
   'above-then': 'it stood above the mark already after the last fill',

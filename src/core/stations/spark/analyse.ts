@@ -1,8 +1,7 @@
-import { bankCount } from '../../engine/banks.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
-import type { Seen, SparkAnalysed, SparkFact, SparkFacts } from './facts.ts';
+import type { Seen, SparkAnalysed, SparkFact } from './facts.ts';
 import { isAfter } from '../../units/instant.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { accusedParts, type Accused } from './accused.ts';
@@ -10,6 +9,7 @@ import { damagedPart, type Damaged } from './damage.ts';
 import { isolation } from './isolation.ts';
 import { sparks, sparkWork } from './measure.ts';
 import { sparkSeen } from './seen.ts';
+import { sharedPart } from './shared-part.ts';
 import { timingFacts, voltageFacts, windingFacts } from './measured.ts';
 
 /** Cylinders that were looked at with the lanyard out only. */
@@ -18,17 +18,6 @@ const lanyardOnly = (c: Context): number[] =>
 
 /** Good to a bolt but none through the tester, on the same cylinder. */
 const onlyToBolt = (s: Seen): boolean => s.result === 'none' && s.path === 'tester' && s.toBolt;
-
-/** What two or more dead cylinders, but not all, may share: their bank, or a coil that fires two (C). */
-function sharedPart(c: Context, dead: readonly number[]): SparkFacts['pair']['shared'] | undefined {
-  const all = cylindersOf(c);
-  if (dead.length < 2 || dead.length === all.length) return undefined;
-  const banks = [1, 0].map((odd) => all.filter((k) => k % 2 === odd));
-  const v = bankCount(c.survey.engine.profile, all.length) === 2;
-  if (v && banks.some((b) => b.length === dead.length && b.every((k) => dead.includes(k)))) return 'bank';
-  const paired = all.length === 4 && dead.length === 2 && (dead.join() === '1,4' || dead.join() === '2,3');
-  return paired || (all.length > 2 && dead.length === 2) ? 'coil' : undefined;
-}
 
 /** Which part the pattern over the cylinders points to, and what meter and marks say. */
 export function analyse(c: Context): SparkAnalysed {

@@ -4,7 +4,9 @@ import { eliminate, type Elimination, type Trial } from '../../findings/eliminat
 import { isAfter } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
 import { isSlow, type SparkReading } from './measure.ts';
+import type { Seen } from './facts.ts';
 import { sparkSeen } from './seen.ts';
+import { sharedPart } from './shared-part.ts';
 
 export type SparkPart =
   | 'switch'
@@ -69,6 +71,16 @@ const own: Readonly<Record<string, readonly Part[]>> = {
     part('pack', 'its output of the control unit')
   ]
 };
+/** What the cylinders of one bank share, where all of them are dead and the other bank fires (C). */
+const ofBank: readonly Part[] = [
+  part('charge', 'the charge coil of that bank'),
+  part('trigger', 'the trigger of that bank'),
+  part('pack', 'the power pack of that bank')
+];
+const ofBankDriven: readonly Part[] = [
+  part('fuse', 'the supply of that bank’s coils'),
+  part('pack', 'the output of the control unit')
+];
 const sharedUnknown: readonly Part[] = [
   toSwitch,
   speed,
@@ -207,14 +219,17 @@ export const sparkTrials: readonly Trial<SparkPart>[] = [
   returns('spark.packSwap', 'pack', 30, 'Dear, and last: only a known good one proves it.')
 ];
 
-export type SparkPattern = 'all' | 'one';
+export type SparkPattern = 'all' | 'bank' | 'one';
 
-/** What the results over the cylinders say about where to look: every cylinder dead, or some of them only. */
+const deadNow = (seen: readonly Seen[]): number[] => seen.flatMap((s) => (s.result === 'none' ? [s.cylinder] : []));
+
+/** What the results over the cylinders say about where to look: every cylinder dead, one whole bank, or some of them only. */
 export function sparkPattern(c: Context): SparkPattern | undefined {
   const seen = sparkSeen(c);
   const none = seen.filter((s) => s.result === 'none').length;
   if (!none) return undefined;
-  return none === seen.length && seen.length === cylindersOf(c).length ? 'all' : 'one';
+  if (none === seen.length && seen.length === cylindersOf(c).length) return 'all';
+  return sharedPart(c, deadNow(seen)) === 'bank' ? 'bank' : 'one';
 }
 
 /** Cylinders without spark at an instant, by the last look at each until then. */
@@ -255,6 +270,7 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
 function partsOf(p: Profile, pattern: SparkPattern, single: boolean): readonly Part[] {
   const mine = own[p.ignition ?? ''] ?? own.cdi!;
   if (pattern === 'one') return mine;
+  if (pattern === 'bank') return p.ignition === 'digital' || p.ignition === 'coil-on-plug' ? ofBankDriven : ofBank;
   const all = shared[p.ignition ?? ''] ?? sharedUnknown;
   const alone = (x: Part): boolean => (x.id === 'lead' || x.id === 'coil') && !all.some((y) => y.id === x.id);
   return single && p.ignition !== 'points' ? [...all, ...mine.filter(alone)] : all;
@@ -264,7 +280,7 @@ function partsOf(p: Profile, pattern: SparkPattern, single: boolean): readonly P
 export function isolation(c: Context): Elimination<SparkPart> | undefined {
   const pattern = sparkPattern(c);
   if (!pattern) return undefined;
-  const dead = sparkSeen(c).flatMap((s) => (s.result === 'none' ? [s.cylinder] : []));
+  const dead = deadNow(sparkSeen(c));
   const single = cylindersOf(c).length === 1;
   return eliminate(partsOf(c.survey.engine.profile, pattern, single), sparkTrials, (item) =>
     trialAnswer(c, item, dead)

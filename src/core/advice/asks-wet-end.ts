@@ -168,6 +168,7 @@ export const wetEndAsks: Asks = {
   ],
   'oil.level': [dip(': upright, level, waited')],
   'oil.early': [dip(', when it has settled')],
+  'oil.unfilled': [goOn('Fill the engine oil, then dip twice', 'oil', 15, { items: ['oil.poured', 'oil.dip'] })],
   'oil.dip': [
     { ...dip(', until two agree'), only: ['cannot-tell'], open: (c) => dips(c).position !== 'above' },
     { ...look('Smell the stick, see how it runs off', ['oil.smell'], 1), only: ['cannot-tell'] },

@@ -3,6 +3,7 @@ import type { Context } from '../findings/context.ts';
 import type { Action } from '../holds/hold.ts';
 import type { Judgement } from '../judge.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
+import { sumpEmpty } from '../stations/oil/sump.ts';
 import { stationsFor } from '../stations/register.ts';
 
 /** A check that costs minutes and decides whether anything else is worth doing. */
@@ -27,10 +28,21 @@ const running = (c: Context): boolean => c.record.value('run.outcome') === 'ran'
 /** Laid up properly and back in spring: levels, fuel and water before anything is opened. */
 const sound = (c: Context): boolean =>
   c.survey.assessment.kind === 'spring-return' && c.survey.engine.history.laidUp === 'yes';
-const opened = (c: Context): boolean => !sound(c) && !running(c);
+/** Out of its box: what is new is not taken apart to be looked into. */
+const boxed = (c: Context): boolean => c.survey.assessment.kind === 'new-engine';
+const opened = (c: Context): boolean => !sound(c) && !boxed(c) && !running(c);
 
 /** In the trade's order (C): hands and eyes, then what cranks it, then a crack of the gear plug. */
 const rules: readonly Rule[] = [
+  {
+    check: 'fill',
+    title: 'Fill the engine oil, then dip twice',
+    station: 'oil',
+    minutes: 15,
+    because: 'A new engine comes without engine oil: nothing turns it before that is in.',
+    made: [],
+    when: (c) => boxed(c) && sumpEmpty(c) === 'new'
+  },
   {
     check: 'look',
     title: 'Look it over, cowl to skeg',
@@ -109,7 +121,8 @@ const rules: readonly Rule[] = [
     station: 'oil',
     minutes: 3,
     because: 'High, low or milky is known before it turns under power.',
-    made: ['oil.dip', 'oil.dipAt', 'oil.look']
+    made: ['oil.dip', 'oil.dipAt', 'oil.look'],
+    when: (c) => !boxed(c)
   }
 ];
 

@@ -28,7 +28,8 @@ export interface FlowState extends Progress {
 
 /** How far a short job has got, and what holds it. */
 export const flowState = (c: Context, flow: Flow, holds: readonly Hold[]): FlowState => ({
-  ...progressOf(c, flow),
+  // An assessment that is a lay-up is at it from its beginning.
+  ...progressOf(c, flow, c.survey.assessment.kind === flow.id ? c.survey.assessment.startedAt : undefined),
   held: holds.filter((h) => flow.holds.includes(h.id) && !h.override && !h.standing)
 });
 

@@ -152,8 +152,7 @@ export const seasonFlows: readonly Flow[] = [
         stabiliserStep(c),
         {
           id: 'flush',
-          text: 'Flushed with fresh water; out of salt at least ten minutes, thermostat open.',
-          items: ['cooling.source']
+          text: 'Flushed with fresh water; out of salt at least ten minutes, thermostat open.'
         },
         ...(four
           ? [

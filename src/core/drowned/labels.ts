@@ -2,6 +2,7 @@ import { doneAt } from '../jobs/done.ts';
 import { isAfter } from '../units/instant.ts';
 import { against, type Hold } from '../holds/index.ts';
 import type { Context } from '../findings/context.ts';
+import { sumpEmpty } from '../stations/oil/sump.ts';
 import { pourOf } from '../stations/oil/changes.ts';
 import { drowned } from '../record/drowned.ts';
 
@@ -30,6 +31,7 @@ export function labelsOf(c: Context, holds: readonly Hold[]): YardLabel[] {
   const refilled = c.record.value('oil.sump') === 'drained' || c.record.value('oil.dip') === 'between';
   if (out4 && ((drainedLast && !refilled) || c.record.last('oil.dip')?.value === 'none'))
     add('no-oil', 'NO OIL', drowned(c) ? 'Sump drained after water, not filled.' : 'Sump drained, not filled.');
+  else if (sumpEmpty(c) === 'new') add('no-oil', 'NO OIL', 'A new engine comes without engine oil.');
   const drained = c.record.last('gear.drained');
   const refill = c.record.last('gear.refill');
   if (drained && (!refill || isAfter(drained.at, refill.at) || refill.value === 'no' || refill.value === 'unknown'))

@@ -5,6 +5,7 @@ import { fuelCleared } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import { changes } from '../stations/oil/changes.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
+import { turnedDry } from '../stations/turn/hole-water.ts';
 
 export type ProtocolState = 'done' | 'open' | 'stuck';
 
@@ -76,8 +77,7 @@ const rules: readonly Rule[] = [
     minutes: 10,
     items: ['turn.plugs', 'turn.result', 'turn.water'],
     station: 'turn',
-    done: (c) =>
-      c.record.value('turn.plugs') === 'out' && ['none', 'oil'].includes(String(c.record.value('turn.water')))
+    done: (c) => c.record.value('turn.plugs') === 'out' && turnedDry(c)
   },
   {
     id: 'depths',

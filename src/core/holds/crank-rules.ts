@@ -3,7 +3,8 @@ import type { Context } from '../findings/context.ts';
 import { cylindersSaid } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
-import { oilShutIn, plugsAt, waterComes, waterIn } from '../stations/turn/plugs-out.ts';
+import { turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
+import { oilShutIn, plugsAt } from '../stations/turn/plugs-out.ts';
 import { smooth, turning } from '../stations/turn/analyse.ts';
 import type { HoldRule } from './hold.ts';
 import { fourStroke, fuelNeeds } from './needs.ts';
@@ -67,9 +68,9 @@ export const crankRules: readonly HoldRule[] = [
       { text: 'turned by hand, smooth', done: smoothTurns(c) >= 1, station: 'turn', items: ['turn.result'] },
       {
         text: 'no more water from the plug holes',
-        done: ['none', 'oil'].includes(String(c.record.value('turn.water'))),
+        done: turnedDry(c),
         station: 'turn',
-        items: ['turn.water']
+        items: ['turn.water', 'plugs.hole']
       },
       ...(!fourStroke(c)
         ? [

@@ -14,6 +14,7 @@ import { symptoms } from '../stations/run/symptoms.ts';
 import { items as fuelItems } from '../stations/fuel/readings.ts';
 import { items as oilItems } from '../stations/oil/readings.ts';
 import { dips } from '../stations/oil/position.ts';
+import { sumpEmpty } from '../stations/oil/sump.ts';
 import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
 import { fourStroke, fuelNeeds, spunFirst } from './needs.ts';
@@ -36,16 +37,6 @@ const caseWords = {
     items: ['gear.refill']
   }
 } as const;
-
-/** Drained, and neither poured nor dipped since. */
-function sumpEmpty(c: Context): boolean {
-  const drained = c.record.all('oil.drained').findLast((r) => r.value !== 'unknown');
-  if (!drained) return false;
-  const since = (['oil.poured', 'oil.dip', 'oil.dipAt'] as const).some((what) =>
-    c.record.all(what).some((r) => r.value !== 'unknown' && r.value !== 'none' && isAfter(r.at, drained.at))
-  );
-  return !since;
-}
 
 /** Milky when it was last looked at, and not drained since. */
 function milkyNow(c: Context): boolean {
@@ -160,7 +151,11 @@ export const startRules: readonly HoldRule[] = [
       if (!fourStroke(c)) return undefined;
       if (milkyNow(c)) return 'The engine oil is milky.';
       const d = dips(c);
-      if (sumpEmpty(c)) return 'The sump is drained, and nothing was poured in since.';
+      const empty = sumpEmpty(c);
+      if (empty)
+        return empty === 'new'
+          ? 'A new engine comes without engine oil, and none was poured in.'
+          : 'The sump is drained, and nothing was poured in since.';
       if (spunFirst(c)) return 'The oil has not been changed since the water.';
       if (d.useless === 'tilted') return 'It was not level when it was dipped.';
       if (d.useless === 'early') return 'It was dipped before the oil had settled.';

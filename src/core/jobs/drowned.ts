@@ -1,3 +1,4 @@
+import { turnedDry } from '../stations/turn/hole-water.ts';
 import { underWater, type JobRule } from './job.ts';
 
 /** What water left behind, in the order things perish. */
@@ -21,7 +22,7 @@ export const drowned = {
     title: 'Plugs out, holes lowest, turn until no more water comes',
     raisedBy: ['turn.water', 'plugs.hole-water'],
     also: underWater,
-    met: (c) => ['none', 'oil'].includes(String(c.record.value('turn.water'))),
+    met: turnedDry,
     how: 'Fuel off, stop circuit off. Lay a four-stroke only on the side its maker allows. Turn by hand, in its direction, until only oil comes.',
     tools: ['plug wrench', 'tray'],
     minutes: 20,
@@ -29,7 +30,7 @@ export const drowned = {
     proof: {
       station: 'turn',
       text: 'nothing more out of the plug holes',
-      reads: ['turn.water', 'turn.result', 'turn.dried']
+      reads: ['turn.water', 'turn.pass', 'turn.dried']
     },
     after: ['rinse'],
     opens: ['cowl', 'plugs'],

@@ -27,6 +27,8 @@ export function clocks({ context: c, steps }: Position): Move[] {
       id: `drowned:${s.id}`,
       title: s.title,
       ...(s.station ? { station: s.station } : {}),
+      ...(s.items.length ? { items: s.items } : {}),
+      ...(s.mark ? { mark: s.mark, sheet: 'drowned' } : {}),
       minutes: s.minutes,
       because: `${s.why}${clock ? ` ${clock.sentence}` : ''}`,
       ...(clock ? { deadline: clock.until.toISOString() } : {})

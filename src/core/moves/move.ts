@@ -1,3 +1,4 @@
+import type { HazardId } from '../hazards/hazards.ts';
 import type { Conditions } from '../record/reading.ts';
 import type { JobId } from '../jobs/register.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -33,6 +34,12 @@ export interface Move {
   /** The check at which it is made or proved. */
   readonly station?: StationId;
   readonly job?: JobId | string;
+  /** A sheet of its own, beside the checks: "drowned", "flow/lay-up". */
+  readonly sheet?: string;
+  /** The mark under which it is ticked off by hand: no reading is needed for it. */
+  readonly mark?: string;
+  /** Shown before the act, beside those of the check. */
+  readonly hazards?: readonly HazardId[];
   readonly cylinder?: number;
   /** What it reads, where that is more definite than the whole check. */
   readonly items?: readonly ItemId[];

@@ -1,6 +1,7 @@
 import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
+import { checkById } from '../diagnosis/knowledge/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
@@ -13,6 +14,7 @@ import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
+import { isShortJob, shortJobMoves } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
@@ -139,7 +141,10 @@ function wouldNotStart({ context: c }: Position): boolean {
 /** Whether a finding asks for a look that the ranking offers as well, under its own name. */
 const sameLook = (a: Ask, r: RankedCheck): boolean =>
   a.station === r.station &&
-  ((r.again && a.kind === 'repeat') || a.title.startsWith(r.title) || r.title.startsWith(a.title));
+  ((r.again && a.kind === 'repeat') ||
+    a.title.startsWith(r.title) ||
+    r.title.startsWith(a.title) ||
+    !!a.items?.some((i) => checkById.get(r.id)?.made?.includes(i)));
 
 /**
  * What to do now: one ordered list for every view, by class and inside a class by what it is worth a minute. A move that cannot be
@@ -151,7 +156,9 @@ export function moves(p: Position): Move[] {
   const needed = new Map<string, Action | undefined>(
     asks.map((a) => [`ask:${kindOfFinding(a.finding)}:${a.title}`, a.needs])
   );
-  const checksLeft = decisiveChecks(p);
+  // What an engine in use is here for is done; the rest of it is asked about only where something was found.
+  const short = isShortJob(p);
+  const checksLeft = short ? [] : decisiveChecks(p);
   const decisive = checksLeft.map((d): Move => ({
     kind: 'look',
     class: 6,
@@ -169,7 +176,10 @@ export function moves(p: Position): Move[] {
   const worth = p.advice.checks
     .filter(
       (r) =>
-        r.worthIt && !(r.needs === 'start' && (dispensable || wouldNotStart(p))) && !asks.some((a) => sameLook(a, r))
+        r.worthIt &&
+        !(short && !r.suspects.some((id) => pointed.has(id))) &&
+        !(r.needs === 'start' && (dispensable || wouldNotStart(p))) &&
+        !asks.some((a) => sameLook(a, r))
     )
     .flatMap((r): Move[] => {
       // What only the kind of case suggests shapes no move before the work that is established.
@@ -205,13 +215,19 @@ export function moves(p: Position): Move[] {
     : [];
   const cheap = worth.filter((m) => m.class === 9 && m.kind === 'look' && m.minutes <= CHEAP && !m.waits);
   const vain = inVain(p);
+  // A step against the clock that reads what a finding asks for is that look: it stands once, with what was found.
+  const clock = clocks(p);
+  const reads = (m: Move, a: Ask): boolean => a.kind !== 'job' && !!a.items?.some((i) => m.items?.includes(i));
   const again = failed(p, 'sign');
   const list = work(p);
   const all: Move[] = [
     ...(end ? [end] : []),
     ...dangers(p),
     ...makeSafe(p),
-    ...clocks(p),
+    ...clock.map((m) => {
+      const ask = asks.find((a) => reads(m, a));
+      return ask ? { ...m, because: `${ask.finding.sentence} ${m.because}` } : m;
+    }),
     ...begun(p),
     ...hopeless,
     ...again.filter((m) => m.kind === 'job'),
@@ -226,9 +242,13 @@ export function moves(p: Position): Move[] {
       .filter(
         (m) => !asks.some((a) => (a.station === m.station || a.finding.station === m.station) && a.kind !== 'job')
       ),
-    ...asked(p, asks),
+    ...asked(
+      p,
+      asks.filter((a) => !clock.some((m) => reads(m, a)))
+    ),
     ...decisive,
     ...worth.filter((m) => m.class !== 9),
+    ...shortJobMoves(p),
     ...list.still,
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
@@ -244,7 +264,7 @@ export function moves(p: Position): Move[] {
     ...failed(p, 'finding'),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
     ...cheap,
-    ...before(p),
+    ...before(p, short),
     ...worth.filter((m) => m.class === 9 && !cheap.includes(m))
   ];
   const blocked = all.map((given): Move => {
@@ -274,7 +294,8 @@ export function moves(p: Position): Move[] {
     })
     .map(({ m }) => m);
   const rest = waiting(p);
-  if (!once.some((m) => !m.waits)) return [...rest, ...once, ...(rest.length || once.length ? [] : [nothing])];
+  if (!once.some((m) => !m.waits))
+    return [...rest, ...once, ...(rest.length || once.length ? [] : [short ? nothingShort : nothing])];
   return [...once, ...rest];
 }
 
@@ -285,4 +306,14 @@ const nothing: Move = {
   title: 'Decide what becomes of it',
   minutes: 5,
   because: 'Nothing is left to look at or to do here.'
+};
+
+/** What a short job looked at asks for nothing, and its steps are made. */
+const nothingShort: Move = {
+  kind: 'decide',
+  class: 9,
+  id: 'decide:nothing',
+  title: 'Nothing more to do here',
+  minutes: 0,
+  because: 'What was looked at asks for nothing more, and the rest of the engine is no part of this job.'
 };

@@ -58,9 +58,10 @@ function readOf(c: Context, step: ProcedureStep, after: (what: ItemId, at: Insta
  * How far a procedure has got on this engine. A step is done when its last mark says so, or when everything it records was read
  * after the work began, wherever that was: of every cylinder where it is asked of each, and by a reading of its own where several
  * steps ask for the same. A step opened again after its reading is open. Steps that do not belong to the engine as it is known now
- * are left out, and their marks keep. What was marked before it was begun anew no longer counts.
+ * are left out, and their marks keep. What was marked before it was begun anew no longer counts. `from`: readings count from here
+ * on where nothing of it was marked yet.
  */
-export function progressOf(c: Context, p: Procedure): Progress {
+export function progressOf(c: Context, p: Procedure, from?: Instant): Progress {
   const own = procedureMark(p);
   const last = lastMarks(c.survey);
   const begun = last.get(procedureMark(p, BEGIN));
@@ -84,7 +85,7 @@ export function progressOf(c: Context, p: Procedure): Progress {
       claim(step, mark.at);
       return { step, done: true, by: 'hand', mark };
     }
-    const since = mark?.at ?? began;
+    const since = mark?.at ?? began ?? from;
     const read =
       since === undefined
         ? undefined

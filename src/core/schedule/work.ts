@@ -1,6 +1,6 @@
 import { traitsOf } from '../jobs/register.ts';
-import { flowById } from '../care/flows.ts';
-import { flowOf, flowState, type Flow, type FlowState } from '../care/flow.ts';
+import { flowFor } from '../care/flows.ts';
+import { flowState, type Flow, type FlowState } from '../care/flow.ts';
 import type { Move } from '../moves/move.ts';
 import { labelsOf, type YardLabel } from '../drowned/labels.ts';
 import type { Judgement } from '../judge.ts';
@@ -29,7 +29,7 @@ export interface Work extends BenchEngine {
 /** The short job a single-job assessment was opened for, and how far it is. */
 export function singleJob(j: Judgement): { readonly flow: Flow; readonly state: FlowState } | undefined {
   const { survey } = j.context;
-  const flow = survey.assessment.kind === 'single-job' ? flowById(flowOf(survey) ?? '') : undefined;
+  const flow = survey.assessment.kind === 'single-job' ? flowFor(survey) : undefined;
   return flow && { flow, state: flowState(j.context, flow, j.holds) };
 }
 

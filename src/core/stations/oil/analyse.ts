@@ -8,6 +8,7 @@ import type { OilAnalysed, OilFact } from './facts.ts';
 import { laboratory } from './laboratory.ts';
 import { dips, levelVolume, oilLook } from './position.ts';
 import { freshOil, rivals } from './rivals.ts';
+import { sumpEmpty } from './sump.ts';
 
 /** So much more than asked, and so much less, is told of what was poured in, share (M). */
 const POURED = { over: 0.03, short: 0.05 } as const;
@@ -48,6 +49,8 @@ export function analyse(c: Context): OilAnalysed {
 function levelFact(c: Context): OilFact[] {
   const { useless, last, agree, position } = dips(c);
   const doubt = 'cannot-tell' as const;
+  // A new engine that nobody filled: the dry stick is no doubt.
+  if (last.length && sumpEmpty(c) === 'new') return [{ kind: 'unfilled', condition: 'watch', values: {} }];
   if (useless === 'tilted' || (!last.length && c.record.value('oil.level') === 'no'))
     return [{ kind: 'level', condition: doubt, values: {} }];
   if (useless === 'early') return [{ kind: 'early', condition: doubt, values: {} }];

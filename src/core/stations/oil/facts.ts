@@ -23,6 +23,8 @@ interface Poured {
 }
 
 export interface OilFacts {
+  /** New, dipped, and never filled. */
+  unfilled: object;
   level: object;
   early: object;
   'dip-once': { readonly dip: Dip };

@@ -41,6 +41,7 @@ const poured = { poured: 3.2e-3, cups: 4, asked: 3e-3, over: 0.2e-3 };
 const [doubt, watch, sound] = ['cannot-tell', 'watch', 'sound'] as const;
 
 const examples: Examples<OilFacts> = {
+  unfilled: [{ kind: 'unfilled', condition: 'watch', values: {} }],
   level: [{ kind: 'level', condition: doubt, values: {} }],
   early: [{ kind: 'early', condition: doubt, values: {} }],
   'dip-once': [{ kind: 'dip-once', condition: doubt, values: { dip } }],

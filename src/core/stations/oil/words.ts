@@ -99,6 +99,11 @@ const pouredBecause = ({ poured, cups, asked }: OilFacts['poured-over'], units: 
   );
 
 export const words: WordsOf<OilFacts, OilBasis> = {
+  unfilled: (_, basis, units) => ({
+    found: 'No oil on the stick: a new engine comes without.',
+    advice: 'Fill it as its manual says, then dip twice, before anything turns it.',
+    because: dippedBecause(basis, units)
+  }),
   level: (_, basis, units) => ({
     found: 'It was not upright and level: these dips say nothing.',
     advice: 'Level it, wait, dip twice.',

@@ -7,7 +7,7 @@ import { lastTelling } from '../../findings/renewed.ts';
 import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
-import { waterComes, waterIn } from '../turn/plugs-out.ts';
+import { waterComes, waterIn } from '../turn/hole-water.ts';
 import { crankingFacts } from './cranking.ts';
 import type { PlugAnalysed, PlugFact } from './facts.ts';
 import { meaningOf } from './meaning.ts';

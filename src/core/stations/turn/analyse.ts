@@ -4,6 +4,7 @@ import { ruleNumber } from '../../house-rules/rules.ts';
 import { isAfter } from '../../units/instant.ts';
 import { depthFacts } from './depth-facts.ts';
 import { pistonDepths } from './depths.ts';
+import { holeWater } from './hole-water.ts';
 import { exposure } from './exposure.ts';
 import type { TurnAnalysed, TurnFact } from './facts.ts';
 import { lockTree } from './lock.ts';
@@ -172,8 +173,8 @@ function assembled(c: Context): TurnFact[] {
 }
 
 function water(c: Context): TurnFact[] {
-  const said = c.record.value('turn.water');
-  return said === 'some' || said === 'much' ? [{ kind: 'water', condition: 'fault', values: { said } }] : [];
+  const last = holeWater(c);
+  return last?.state === 'comes' ? [{ kind: 'water', condition: 'fault', values: { said: last.said } }] : [];
 }
 
 /** Longer in air than the house allows after it was under water. */

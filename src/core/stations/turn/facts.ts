@@ -35,7 +35,7 @@ export interface TurnFacts {
   'felt-only': { readonly felt: readonly string[] };
   bumps: { readonly counted: number; readonly expected: number };
   assembled: { readonly said: 'stiffer' | 'binds' };
-  water: { readonly said: 'some' | 'much' };
+  water: { readonly said: string };
   exposed: Pick<Exposure, 'spent' | 'inAir' | 'stoppedAt'> & {
     readonly water: string | undefined;
     readonly hours: number;

@@ -1,6 +1,6 @@
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { isAfter } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
-import { cylindersOf, type Context } from '../../findings/context.ts';
+import type { Context } from '../../findings/context.ts';
 
 /** Where the plugs were at an instant, by the last word on it. */
 export const plugsAt = (c: Context, at: string): 'in' | 'out' | undefined =>
@@ -33,25 +33,4 @@ export function oilShutIn(c: Context): boolean {
   const oil = c.record.last('plugs.oil');
   if (!oil || (known(oil.value) ?? 0) <= 0 || thrownOut(c, oil.at)) return false;
   return c.record.value('turn.plugs') === 'in';
-}
-
-/** Water came out of the plug holes when it was turned, and nobody has turned it dry since. */
-export const waterComes = (c: Context): boolean => {
-  const said = c.record.value('turn.water');
-  return said === 'some' || said === 'much';
-};
-
-/** Cylinders with water in them, or on their plug, that nobody has seen empty since. */
-export function waterIn(c: Context): number[] {
-  const dry = latestAt(c.record.all('turn.water').filter((r) => r.value === 'none' || r.value === 'oil'));
-  const all = cylindersOf(c);
-  return (all.length ? all : [1]).filter((k) => {
-    const holes = c.record.all('plugs.hole', { cylinder: k }).filter((r) => r.value !== 'unknown');
-    const plug = c.record.last('plugs.read', k);
-    const onPlug = Array.isArray(plug?.value) && plug.value.includes('water') ? plug.at : '';
-    const hole = holes.at(-1);
-    if (hole?.value === 'water') return !dry || !isAfter(dry, hole.at);
-    // Water on the plug speaks for the cylinder until somebody looked into it and saw none, or turned it dry.
-    return onPlug !== '' && hole === undefined && (!dry || !isAfter(dry, onPlug));
-  });
 }

@@ -47,7 +47,7 @@ const examples: Examples<TurnFacts> = {
   'felt-only': [{ kind: 'felt-only', condition: watch, values: { felt: ['noise', 'tight'] } }],
   bumps: [3, 6].map((counted) => ({ kind: 'bumps', condition: doubt, values: { counted, expected: 6 } })),
   assembled: (['stiffer', 'binds'] as const).map((said) => ({ kind: 'assembled', condition: watch, values: { said } })),
-  water: (['some', 'much'] as const).map((said) => ({ kind: 'water', condition: fault, values: { said } })),
+  water: ['some', 'much', 'with the oil'].map((said) => ({ kind: 'water', condition: fault, values: { said } })),
   exposed: [
     { kind: 'exposed', condition: watch, values: { spent: 1.4, inAir: 5.2, water: undefined, hours: 4 } },
     {

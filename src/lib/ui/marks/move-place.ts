@@ -2,6 +2,7 @@ import type { Move } from '$core/moves/move.ts';
 
 /** Where a move is made: at its check, on the job list, at the decision or at the gates. */
 export function placeOf(move: Move, base: string): string {
+  if (move.sheet) return `${base}/${move.sheet}`;
   if (move.kind === 'release') return `${base}/ready`;
   if (move.kind === 'ask') return `${base}/suspects#worth-title`;
   if (move.kind === 'decide' && !move.station) return `${base}/suspects#worth-title`;

@@ -33,7 +33,16 @@
     move?.kind === 'job' ? following(session.judgement, session.advice).steps.find((s) => s.id === move.job) : undefined
   );
   const hazards = $derived(
-    !step && move?.station ? [...stations[move.station].hazards.before, ...stations[move.station].hazards.during] : []
+    step
+      ? []
+      : [
+          ...new Set([
+            ...(move?.station
+              ? [...stations[move.station].hazards.before, ...stations[move.station].hazards.during]
+              : []),
+            ...(move?.hazards ?? [])
+          ])
+        ]
   );
   const here = $derived(session.judgement.stations.find((s) => s.id === move?.station));
   const findings = $derived([...(here?.findings ?? [])].sort(byGravity).slice(0, 3));
@@ -78,6 +87,11 @@
       });
     if (open.length) pinned.done();
     else pinned.later();
+  }
+  /** What no reading proves is ticked with it; readings of the step tick it by themselves. */
+  function done(): void {
+    if (move?.mark && !move.waits) session.mark(move.mark, 'done');
+    pinned.done();
   }
   const go = (by: number): void => void (at = Math.min(Math.max(0, at + by), Math.max(0, questions.length - 1)));
   function onkeydown(e: KeyboardEvent): void {
@@ -169,13 +183,13 @@
               ? 'To the gates'
               : move.kind === 'ask'
                 ? 'To the decision'
-                : `Open ${move.station ? stations[move.station].title.toLowerCase() : 'the job list'}`}
+                : move.sheet
+                  ? 'Open its sheet'
+                  : `Open ${move.station ? stations[move.station].title.toLowerCase() : 'the job list'}`}
             <ArrowRight size={18} aria-hidden="true" /></a
           >{/if}
-        {#if !step}<button
-            type="button"
-            class="btn {open ? 'btn-outline btn-primary' : 'btn-primary'}"
-            onclick={() => pinned.done()}>{session.weighing === 'weighing' ? 'Weighing…' : 'Done: what next?'}</button
+        {#if !step}<button type="button" class="btn {open ? 'btn-outline btn-primary' : 'btn-primary'}" onclick={done}
+            >{session.weighing === 'weighing' ? 'Weighing…' : 'Done: what next?'}</button
           >{/if}
         {#if questions.length}<button type="button" class="btn btn-outline" onclick={couldNot}>Could not tell</button
           >{/if}

@@ -130,3 +130,113 @@ describe('a stream whose outlet was cleared', () => {
     expect(again.assessed().moves[0]!.title).toMatch(/timed bucket/);
   });
 });
+
+describe('spark that is there cold and not warm', () => {
+  const warm = { conditions: { ...tester.conditions, engine: 'warm' } } as const;
+  const ran = (): Bench =>
+    goodAt(two, ['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear', 'fuel', 'cooling'])
+      .read('run.event', 'start')
+      .wait(0.2)
+      .read('run.outcome', 'died')
+      .read('run.minutes', 12)
+      .read('run.idles', 'hot');
+  const looked = (dead: readonly number[]): Bench => {
+    const b = ran();
+    for (const k of [1, 2, 3]) b.read('spark.result', dead.includes(k) ? 'none' : 'good', { cylinder: k, ...warm });
+    return b;
+  };
+  const first = (b: Bench): string => b.assessed().moves[0]!.title;
+
+  it('died warm: spark at once, while it is hot; an hour later the coil is measured instead', () => {
+    expect(first(ran())).toMatch(/^Spark at once, while it is hot/);
+    expect(first(ran().wait(1))).not.toMatch(/^Spark at once/);
+  });
+  it('none warm on one is its coil, and no plug is swapped for it', () => {
+    const b = looked([2]);
+    expect(b.ids()).toContain('spark.fails-warm.2:fault');
+    expect(b.ids().join()).not.toMatch(/spark.good|spark.none/);
+    expect(
+      b
+        .assessed()
+        .moves.slice(0, 3)
+        .map((m) => m.title)
+        .join('\n')
+    ).not.toMatch(/plug/i);
+    expect(first(b.read('spark.coilSwap', 'moves', { cylinder: 2 }))).toMatch(/^Renew the coil/);
+  });
+  it('none warm on every cylinder is what they share', () => {
+    expect(looked([1, 2, 3]).ids()).toContain('spark.fails-warm-all:fault');
+  });
+  it('good warm as well, and there is nothing to be found', () => {
+    expect(looked([]).ids()).toContain('spark.good:sound');
+  });
+  it('not seen at a later look that was made less well is not silenced by the better one before it', () => {
+    const b = goodAt(two, ['safe', 'look', 'turn', 'plugs']).read('spark.lanyard', 'yes');
+    for (const k of [1, 2, 3])
+      b.read('spark.result', 'good', { cylinder: k, conditions: { ...tester.conditions, rpm: 400 } });
+    expect(b.ids()).toContain('spark.good:sound');
+    expect(b.read('spark.result', 'none', { cylinder: 3, ...tester }).ids()).toContain('spark.unsteady.3:watch');
+  });
+});
+
+describe('a search along the fuel line', () => {
+  const dies = (): Bench =>
+    goodAt(two, ['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear'])
+      .read('fuel.level', 'full')
+      .read('fuel.age', 1)
+      .read('fuel.kind', 'plain')
+      .read('fuel.dies', 'minutes')
+      .read('fuel.vent', 'open');
+  const first = (b: Bench): string => b.assessed().moves[0]!.title;
+
+  it('sucked flat: what is left upstream is looked at before it is mended', () => {
+    const b = dies().read('fuel.bulb', 'flat');
+    expect(first(b)).toBe('Pick-up screen and anti-siphon valve');
+    expect(first(b.read('fuel.pickup', 'blocked'))).toMatch(/^Mend the fuel line/);
+  });
+  it('soft, and revived by squeezing: its joints before filters, and nothing upstream', () => {
+    const b = dies().read('fuel.bulb', 'soft').read('fuel.revived', 'yes');
+    expect(first(b)).toBe('Fuel hose');
+    const titles = b.assessed().moves.map((m) => m.title);
+    expect(titles).not.toContain('Pick-up screen and anti-siphon valve');
+    expect(titles).not.toContain('Hose and couplings, bubbles');
+  });
+});
+
+describe('a run that is over', () => {
+  it('read warm at its end, it is no forecast any more that is missing', () => {
+    const b = new Bench(two)
+      .read('run.event', 'start')
+      .read('run.stream', 'strong')
+      .wait(0.3)
+      .read('run.temperature', K(62), { conditions: { spot: 'head' } })
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran');
+    expect(b.ids()).toContain('run.heat:sound');
+    const early = new Bench(two)
+      .read('run.event', 'start')
+      .read('run.temperature', K(62), { conditions: { spot: 'head' } })
+      .wait(0.3)
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran');
+    expect(early.ids()).toContain('run.heat:cannot-tell');
+  });
+  it('a lamp whose cause was written down asks for the run again, and for no second thermometer', () => {
+    const b = goodAt(four, ['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear', 'fuel', 'cooling', 'oil'])
+      .read('run.event', 'start')
+      .wait(0.1)
+      .read('run.lamp', 'came')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'lamp');
+    const titles = (): string =>
+      b
+        .assessed()
+        .moves.slice(0, 3)
+        .map((m) => m.title)
+        .join('\n');
+    expect(titles()).toMatch(/second thermometer/);
+    b.read('run.cause', 'wire of the oil sender off');
+    expect(titles()).not.toMatch(/second thermometer/);
+  });
+});

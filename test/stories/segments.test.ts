@@ -146,9 +146,9 @@ describe('a coil that dies warm', () => {
     () => new Bench(twin).read('run.outcome', 'died').read('run.idles', 'hot'),
     [
       {
-        entered: 'both cold, alike: warm is still to be read',
+        entered: 'both cold, alike: spark while it is hot, then the coil warm',
         by: (b) => ohms(2, 0.5, 293)(ohms(1, 0.5, 293)(b)),
-        now: /Coil resistance again, warm/
+        now: /Spark at once, while it is hot/
       },
       {
         entered: 'warm: one of them far under what copper does',

@@ -86,7 +86,7 @@ describe('suspects', () => {
     const b = new Bench(twin)
       .read('cooling.stream', 'weak')
       .read('cooling.screen', 'clear')
-      .read('cooling.outlet', 'blocked');
+      .read('cooling.outlet', 'shut');
     const outlet = advice(b).suspects.find((s) => s.id === 'outlet')!;
     expect(outlet.chance).toBe('likely');
     const weight = outlet.evidence.find((e) => e.sign === 'outlet-blocked')!;
@@ -109,7 +109,7 @@ describe('suspects', () => {
   });
   it('one cause explains another away', () => {
     const weak = new Bench(twin).read('cooling.stream', 'weak');
-    const both = new Bench(twin).read('cooling.stream', 'weak').read('cooling.outlet', 'blocked');
+    const both = new Bench(twin).read('cooling.stream', 'weak').read('cooling.outlet', 'shut');
     expect(p(weak, 'impeller')).toBeGreaterThan(p(new Bench(twin), 'impeller'));
     expect(p(both, 'impeller')).toBeLessThan(p(weak, 'impeller'));
   });
@@ -122,7 +122,7 @@ describe('suspects', () => {
     ]);
   });
   it('taking one reading away changes the order, and says why', () => {
-    const with_ = new Bench(twin).read('cooling.stream', 'weak').read('cooling.outlet', 'blocked');
+    const with_ = new Bench(twin).read('cooling.stream', 'weak').read('cooling.outlet', 'shut');
     const without = new Bench(twin).read('cooling.stream', 'weak');
     const said = changesBetween(advice(with_), advice(without));
     expect(said.join(' ')).toMatch(

@@ -85,10 +85,29 @@ const starvedJobs = {
   jet: 'carburettor'
 } as const;
 
+/** A bulb that stays soft draws air or leaks at its valve: nothing upstream of it is blocked. */
+const unlessSoft = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => c.record.value('fuel.bulb') !== 'soft' && r.open(c, f)
+});
+
+/** What was only left over by elimination is looked at where it is, before it is mended. */
+const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
+  vent: [look('Tank vent', ['fuel.vent'], 1)],
+  upstream: [look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)],
+  air: [look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)],
+  filter: [look('Fuel filters', ['fuel.filter'], 5)],
+  pump: [look('Pump the fuel pump by hand', ['fuel.pump'], 10)],
+  jet: [look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)]
+};
+
 /** What the fuel check asks for, in the trade's order. C: common practice. */
 export const fuelAsks: Asks = {
   ...Object.fromEntries(
-    Object.entries(starvedJobs).map(([part, id]): [string, readonly AskRule[]] => [`fuel.starved-${part}`, [job(id)]])
+    Object.entries(starvedJobs).map(([part, id]): [string, readonly AskRule[]] => [
+      `fuel.starved-${part}`,
+      [...(seenAt[part as FuelPart] ?? []), job(id)]
+    ])
   ),
   'fuel.age': [
     { ...jar, only: ['cannot-tell', 'watch'] },
@@ -111,9 +130,9 @@ export const fuelAsks: Asks = {
   ],
   'fuel.bulb': (
     [
-      look('Tank vent', ['fuel.vent'], 1),
+      unlessSoft(look('Tank vent', ['fuel.vent'], 1)),
       look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
-      look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15),
+      unlessSoft(look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)),
       trial(fuelTree, { station: 'fuel' })
     ] as readonly AskRule[]
   ).map(notFound),

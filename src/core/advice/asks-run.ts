@@ -1,13 +1,14 @@
 import type { Context } from '../findings/context.ts';
 import { kindOf } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
-import { isAfter } from '../units/instant.ts';
+import { isAfter, latestAt } from '../units/instant.ts';
 import { causeAt, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
-import { windingRows } from '../stations/spark/windings.ts';
-import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+import { sparkSeen } from '../stations/spark/seen.ts';
+import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { twist } from './asks-head.ts';
+import { coldAndWarm } from './asks-spark.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
 
@@ -16,22 +17,18 @@ const dipIfFour: AskRule = {
   open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
 };
 
-/** A coil at this temperature has run, K (M: 40 °C). */
-const WARM = 313;
-
-/** A coil that dies warm is told by two readings of one winding, cold and warm; either alone says nothing of that. */
-const coldAndWarm: AskRule = {
-  ...look('Coil resistance, cold and warm', ['spark.primary'], 10),
-  title: (c) => {
-    const taken = c.record.all('spark.primary').flatMap((r) => r.conditions?.temperature ?? []);
-    if (!asked(c, 'spark.primary')) return 'Coil resistance, cold and warm';
-    return taken.length && Math.min(...taken) > WARM
-      ? 'Coil resistance again, when it has cooled down'
-      : 'Coil resistance again, warm, as soon as it dies';
-  },
-  open: (c) =>
-    !windingRows(c).some((w) => w.warmOverCold !== undefined) && c.record.last('spark.primary')?.value !== 'unknown'
-};
+/** Minutes in which an engine that died warm is still warm (M). */
+const HOT_FOR = 30;
+/** While it will not run and is still hot: cold it sparks again, and the look tells nothing. */
+const sparkHot: AskRule = look('Spark at once, while it is hot and will not run', ['spark.result'], 3, {
+  needs: 'crank',
+  conditions: { engine: 'warm' },
+  open: (c) => {
+    const died = symptoms(c).find((s) => s.id === 'dies-warm');
+    if (!died || c.past(Date.parse(died.at) + HOT_FOR * 60_000)) return false;
+    return !c.record.all('spark.result').some((r) => r.conditions?.engine === 'warm' && !isAfter(died.at, r.at));
+  }
+});
 
 /** What a run was stopped for is looked into until a cause of it is found, or work was done on it since: then it is run again. */
 const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
@@ -76,6 +73,24 @@ const untilFound = (...list: readonly AskRule[]): readonly AskRule[] => [
   cause
 ];
 
+/** Until somebody wrote down what made the lamp come on: then the run is made again. */
+const untilCause = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => {
+    const came = c.record.all('run.lamp').findLast((x) => x.value === 'came');
+    const found = causeAt(c);
+    return !(came && found && !isAfter(came.at, found)) && r.open(c, f);
+  }
+});
+
+/** Water that got in while it ran: a leak-down that was tight before it says nothing of that. */
+const jacket: AskRule = look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {
+  open: (c) => {
+    const shown = latestAt([...c.record.all('run.plugAfter'), ...c.record.all('run.smoke')]);
+    return !c.record.all('compression.leakdown').some((r) => isAfter(r.at, shown));
+  }
+});
+
 const leaks = (c: Context, what: string): boolean => c.record.value('run.leaks') === what;
 /** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */
 const whenDry = (r: AskRule): AskRule => ({
@@ -110,15 +125,20 @@ export const runAsks: Asks = {
   'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2, { items: ['run.volts'] })],
   'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
   // A lamp is heat or oil: which, before what heats it.
-  'run.lamp': [
-    look('A second thermometer, same spot', ['run.second'], 3),
-    dipIfFour,
-    ...heat.map((r): AskRule => ({ ...r, open: (c, f) => c.record.value('run.second') !== 'normal' && r.open(c, f) })),
-    {
-      ...job('oil-pressure'),
-      open: (c, f) => c.record.value('run.second') === 'normal' && job('oil-pressure').open(c, f)
-    }
-  ],
+  'run.lamp': (
+    [
+      look('A second thermometer, same spot', ['run.second'], 3),
+      dipIfFour,
+      ...heat.map((r): AskRule => ({
+        ...r,
+        open: (c, f) => c.record.value('run.second') !== 'normal' && r.open(c, f)
+      })),
+      {
+        ...job('oil-pressure'),
+        open: (c, f) => c.record.value('run.second') === 'normal' && job('oil-pressure').open(c, f)
+      }
+    ] as readonly AskRule[]
+  ).map(untilCause),
   'run.lamp-cool': [dipIfFour, job('oil-pressure')],
   'run.smoke': untilFound(
     look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
@@ -126,9 +146,13 @@ export const runAsks: Asks = {
     look('Mixture in use, oil in the fuel', ['fuel.mix', 'fuel.tankOil'], 3, {
       open: (c, f) => !four(c) && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
     }),
-    look('Leak-down, the water jacket watched', ['compression.leakdown'], 12)
+    jacket
   ),
-  'run.dies-warm': untilFound(coldAndWarm, look('Tank vent', ['fuel.vent'], 1)),
+  'run.dies-warm': untilFound(
+    sparkHot,
+    { ...coldAndWarm, open: (c, f) => !sparkSeen(c).some((s) => s.failsWarm) && coldAndWarm.open(c, f) },
+    look('Tank vent', ['fuel.vent'], 1)
+  ),
   'run.kicks': untilFound(
     // The kick itself may have sheared it: what was seen of it before says nothing.
     look('Flywheel mark against the crank', ['spark.keyLook'], 5, {
@@ -141,6 +165,8 @@ export const runAsks: Asks = {
     look('How soon it died: at once, or after minutes', ['fuel.dies'], 1, {
       open: (c) => {
         const said = c.record.last('fuel.dies');
+        // That it died when it was warm says how.
+        if (symptoms(c).some((s) => s.id === 'dies-warm')) return false;
         return said?.value === 'no' && isAfter(c.record.last('run.outcome')!.at, said.at);
       }
     }),
@@ -171,7 +197,7 @@ export const runAsks: Asks = {
   ),
   'run.steam': untilFound(...heat),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
-  'run.plug-wet': [look('Leak-down, the water jacket watched', ['compression.leakdown'], 12), job('water-in')],
+  'run.plug-wet': [jacket, job('water-in')],
   'run.failed': [
     look('Spark, every cylinder', ['spark.result'], 6),
     // As they are after the start that failed: what was read before it tells nothing of that.

@@ -1,9 +1,10 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
-import { isSlow } from '../stations/spark/measure.ts';
+import { isAfter, latestAt } from '../units/instant.ts';
+import { isSlow, sparkWork } from '../stations/spark/measure.ts';
 import { isolation } from '../stations/spark/isolation.ts';
-import { windingIds, windings } from '../stations/spark/windings.ts';
+import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
@@ -74,6 +75,29 @@ const sparksAtAll = look('Spark at every cylinder, through the tester', ['spark.
   only: ['cannot-tell']
 });
 
+/** A coil at this temperature has run, K (M: 40 °C). */
+const WARM = 313;
+
+/** A coil that dies warm is told by two readings of one winding, cold and warm; either alone says nothing of that. */
+export const coldAndWarm: AskRule = {
+  ...look('Coil resistance, cold and warm', ['spark.primary'], 10),
+  title: (c) => {
+    const taken = c.record.all('spark.primary').flatMap((r) => r.conditions?.temperature ?? []);
+    if (!asked(c, 'spark.primary')) return 'Coil resistance, cold and warm';
+    return taken.length && Math.min(...taken) > WARM
+      ? 'Coil resistance again, when it has cooled down'
+      : 'Coil resistance again, warm, as soon as it dies';
+  },
+  open: (c) =>
+    !windingRows(c).some((w) => w.warmOverCold !== undefined) && c.record.last('spark.primary')?.value !== 'unknown'
+};
+
+/** Work was done on the ignition after the last look: that is proved first. */
+const workedSince = (c: Context): boolean => {
+  const last = latestAt(c.record.all('spark.result'));
+  return sparkWork(c).some((at) => isAfter(at, last));
+};
+
 /** What spark asks for, in the trade's order. C: common practice. */
 export const sparkAsks: Asks = {
   'spark.lanyard': [spark(': lanyard in, switch on run', 2)],
@@ -82,6 +106,26 @@ export const sparkAsks: Asks = {
     { ...spark(', plugs out, on a charged battery'), open: (c) => !slowTwice(c) && !cranksWeakly(c) },
     look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
       needs: 'crank'
+    })
+  ],
+  'spark.fails-warm': [
+    { ...coldAndWarm, open: (c, f) => coldAndWarm.open(c, f) && !workedSince(c) },
+    {
+      ...look((_, f) => `Swap its coil with a good one${at(f)}, while it is hot`, ['spark.coilSwap'], 15, {
+        needs: 'crank'
+      }),
+      open: (c, f) => several(c) && !asked(c, 'spark.coilSwap', f.cylinder) && !workedSince(c)
+    }
+  ],
+  'spark.fails-warm-all': [
+    look('Charge coil: resistance and peak volts, cold and warm', ['spark.charge', 'spark.chargeTest'], 20, {
+      open: (c) => c.survey.engine.profile.ignition === 'cdi' && !asked(c, 'spark.charge')
+    }),
+    look('Trigger or sensor, cold and warm', ['spark.trigger', 'spark.triggerTest'], 20, {
+      open: (c) => c.survey.engine.profile.ignition !== 'points' && !asked(c, 'spark.trigger')
+    }),
+    look('Condenser: a known good one, while it is hot', ['spark.condenserSwap'], 20, {
+      open: (c) => c.survey.engine.profile.ignition === 'points' && !asked(c, 'spark.condenserSwap')
     })
   ],
   'spark.sun': [spark(', in the shade', 2)],

@@ -32,6 +32,14 @@ export const crankTrain = {
       text: 'free two days running, no grit, noise or play',
       reads: ['turn.result', 'turn.feel']
     },
+    // Soaked for its rings, it is the air that says whether they came free.
+    proofAt: {
+      compression: {
+        station: 'compression',
+        text: 'leak-down or compression better than before, repeated',
+        reads: ['compression.leakdown', 'compression.pressure', 'compression.pulls']
+      }
+    },
     after: ['empty-cylinders'],
     opens: ['plugs'],
     dirty: true,

@@ -106,6 +106,8 @@ export interface JobRule extends JobTraits {
   readonly tellsOfOthers?: true;
   /** The check that proves it, and what it should show. */
   readonly proof: Proof;
+  /** What proves it instead, where every finding that raised it is of this check. */
+  readonly proofAt?: Partial<Record<StationId, Proof>>;
   /** Steps that come before it when both are open. */
   readonly after?: readonly string[];
 }

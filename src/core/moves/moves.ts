@@ -41,7 +41,7 @@ function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
 function asked(p: Position, asks: readonly Ask[]): Move[] {
   const { steps } = p;
   const cured = curedBy(p);
-  return asks.flatMap((a): Move[] => {
+  const list = asks.flatMap((a): Move[] => {
     const cure = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
     if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5, because: a.finding.sentence }];
     const step = a.job && steps.find((s) => s.id === a.job);
@@ -64,6 +64,9 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
       }
     ];
   });
+  // The next trial of a search is that look: the same thing is not asked for twice under two names.
+  const trials = new Set(list.filter((m) => m.kind === 'continue').flatMap((m) => m.items ?? []));
+  return list.filter((m) => m.kind !== 'look' || !m.items?.some((i) => trials.has(i)));
 }
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */
@@ -287,7 +290,8 @@ export function moves(p: Position): Move[] {
     .sort((a, b) => Number(Boolean(a.m.waits)) - Number(Boolean(b.m.waits)) || a.m.class - b.m.class || a.k - b.k)
     .filter(({ m }) => {
       // A job that is the look itself, under the name of the look, is that look.
-      const key = m.kind === 'repeat' && m.job ? `proof:${m.job}` : `${m.station ?? ''}:${m.title}`;
+      const named = m.kind === 'repeat' ? 'proof' : m.kind === 'job' ? 'job' : undefined;
+      const key = named && m.job ? `${named}:${m.job}` : `${m.station ?? ''}:${m.title}`;
       if (seen.has(key)) return false;
       seen.add(key);
       return true;

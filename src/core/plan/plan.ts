@@ -124,10 +124,10 @@ export function established(s: SuspectView): boolean {
 }
 
 /** Whether the check that proves a job cannot tell yet of the very cylinder it was for, or of any where nothing found had asked for it. */
-const untold = (rule: JobRule, was: readonly Finding[], found: readonly Finding[]): boolean =>
+const untold = (proof: Proof, was: readonly Finding[], found: readonly Finding[]): boolean =>
   found.some(
     (f) =>
-      f.station === rule.proof.station &&
+      f.station === proof.station &&
       (f.condition === 'cannot-tell' || f.condition === 'fault') &&
       f.cylinder !== undefined &&
       (!was.length || was.some((w) => w.cylinder === f.cylinder))
@@ -203,13 +203,15 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const asBad = before.some((was) =>
       worse.some((f) => f.cylinder === was.cylinder && grave(f) >= Math.max(3, grave(was)))
     );
+    const from = raised[0]?.station;
+    const proof = (raised.every((f) => f.station === from) && from && rule.proofAt?.[from]) || rule.proof;
     const spoiled =
       mark?.state === 'done' &&
       rule.spoiledBy !== undefined &&
-      rereadAt(mark.at, rule.proof.station).some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault');
+      rereadAt(mark.at, proof.station).some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault');
     const shown =
       mark?.state === 'done' &&
-      ((again.length > 0 && now.some((f) => f.station === rule.proof.station)) || asBad || spoiled);
+      ((again.length > 0 && now.some((f) => f.station === proof.station)) || asBad || spoiled);
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed =
       shown && (spoiled || raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));
@@ -224,8 +226,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const after =
       mark?.state === 'done' &&
       watched &&
-      (rule.finds || rule.tellsOfOthers || !untold(rule, raised, found)) &&
-      readSince(c, rule.proof, mark.at, cylinders);
+      (rule.finds || rule.tellsOfOthers || !untold(proof, raised, found)) &&
+      readSince(c, proof, mark.at, cylinders);
     const own = rule.bySchool?.(c) ?? {};
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
@@ -247,12 +249,12 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         minutes: own.minutes ?? rule.minutes,
         wait: rule.wait ?? 0,
         hazards: rule.hazards ?? [],
-        proof: rule.proof,
+        proof,
         ...(cylinders.length ? { cylinders } : {}),
         state,
         ...(state === 'open' && later.has(rule.id) ? { by: sayDoBy(c, later.get(rule.id)!) } : {}),
         ...(failed ? { failed: again.length ? ('sign' as const) : ('finding' as const) } : {}),
-        ...(now[0] && now.every((f) => f.station !== rule.proof.station) ? { raisedAt: now[0].station } : {}),
+        ...(now[0] && now.every((f) => f.station !== proof.station) ? { raisedAt: now[0].station } : {}),
         after: rule.after ?? [],
         follows: rule.after ?? [],
         ...(mark?.note ? { note: mark.note } : {}),

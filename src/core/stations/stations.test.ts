@@ -214,7 +214,7 @@ describe('cooling', () => {
         .read('cooling.stream', 'weak')
         .read('cooling.head', C(60))
         .read('cooling.outlet', 'blocked')
-        .said('cooling.stream')
+        .said('cooling.outlet-cleared')
     ).toMatch(/does not clear the other/);
   });
   it('a hose port allows no start, muffs only idle', () => {

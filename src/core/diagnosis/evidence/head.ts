@@ -1,4 +1,5 @@
 import { sparkSeen } from '../../stations/spark/seen.ts';
+import { isWarm } from '../../stations/spark/measure.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { expectedBumps } from '../../stations/turn/analyse.ts';
@@ -129,6 +130,14 @@ const boltOnly: Measure = (c) => {
     : undefined;
 };
 
+/** Sparks cold and not warm, at any cylinder; looked at warm and good everywhere it was. */
+const sparkWarm: Measure = (c) => {
+  const list = sparkSeen(c);
+  const warm = c.record.all('spark.result').filter((r) => isWarm(r) && r.value !== 'unknown');
+  if (list.some((s) => s.failsWarm)) return seen(true, latestAt(warm));
+  return warm.length && list.every((s) => s.result === 'good') ? seen(false, latestAt(warm)) : undefined;
+};
+
 const inSun: Measure = (c) => {
   const list = sparks(c).filter((s) => s.light === 'sun' || s.light === 'shade');
   const last = list.at(-1);
@@ -225,6 +234,7 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   weak: ofOne('weak'),
   'bolt-only': boltOnly,
   'in-sun': inSun,
+  'spark-warm': sparkWarm,
   'points-oxidised': oxidised,
   timing: judged(['spark.timing'], 'spark.timing'),
   windings: judged(windings, ...windings),

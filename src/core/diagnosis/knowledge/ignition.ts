@@ -192,7 +192,7 @@ export const ignition = inSystem('ignition', [
     id: 'coil-hot',
     label: 'a coil that fails hot',
     prior: { L: 0.015, D: 0.02, N: 0.03, S: 0.006 },
-    shows: { usually: ['dies-hot', 'winding-hot'], sometimes: ['dies'] },
+    shows: { usually: ['dies-hot', 'winding-hot', 'spark-warm'], sometimes: ['dies'] },
     cure: 'Measure it warm, then renew it.',
     settled: 'windings',
     step: 'coil',

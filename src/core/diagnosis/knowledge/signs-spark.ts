@@ -52,6 +52,15 @@ export const sparkSigns: readonly SignKind[] = [
     reads: [{ item: 'spark.brisk', present: ['no'] }]
   },
   {
+    id: 'spark-warm',
+    check: 'spark',
+    present: 'it sparks cold and not warm',
+    absent: 'it sparks warm as well as cold',
+    leak: 0.005,
+    measured: 'spark-warm',
+    findings: ['spark.fails-warm', 'spark.fails-warm-all']
+  },
+  {
     id: 'in-sun',
     check: 'shade',
     present: 'the spark was judged in sunlight',

@@ -149,7 +149,6 @@ function outletNow(c: Context): 'clear' | 'blocked' | 'shut' | 'not-fitted' | un
 }
 
 function stream(c: Context, out: Out): void {
-  const { record } = c;
   const { stream: seen, head, run } = lastSeen(c);
   const warming = run && warmingOf(c, run);
   const outlet = outletNow(c);

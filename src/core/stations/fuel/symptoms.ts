@@ -132,6 +132,13 @@ const trials: readonly Trial<FuelPart>[] = [
   }
 ];
 
+const air = (t: Trial<FuelPart>): number => Number(t.item !== 'fuel.hose' && t.item !== 'fuel.couplings');
+const AFTER_THE_BULB = trials.findIndex((t) => t.item === 'fuel.revived') + 1;
+const airFirst: readonly Trial<FuelPart>[] = [
+  ...trials.slice(0, AFTER_THE_BULB),
+  ...trials.slice(AFTER_THE_BULB).toSorted((a, b) => air(a) - air(b))
+];
+
 /** Line vacuum as an answer: high or low past the gauge’s own error, else it could not be told. */
 function vacuumAnswer(c: Context, round: number): string | undefined {
   if (!c.record.all('fuel.vacuumSpeed', { round }).length) return undefined;
@@ -165,7 +172,8 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   ]);
   return eliminate(
     parts.filter((p) => !gone.has(p.id)),
-    trials.filter((t) => !gone.has(t.item)),
+    // A bulb that stays soft draws air: its joints come before what lies further on.
+    (c.record.value('fuel.bulb') === 'soft' ? airFirst : trials).filter((t) => !gone.has(t.item)),
     (item) =>
       item === 'fuel.vacuumSpeed'
         ? vacuumAnswer(c, round)

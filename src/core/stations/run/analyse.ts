@@ -68,10 +68,20 @@ function heat(c: Context, out: Out): void {
     source: 'First-order heating; interval by profile likelihood, time constant searched'
   };
   const doubted = warming.state === 'over' && thermometersDiffer(c);
+  // It is over: where it would have ended is no question any more once it was read warm at its end.
+  const last = warming.track.samples.at(-1);
+  const through =
+    warming.state === 'few' &&
+    run.stoppedAt !== undefined &&
+    last !== undefined &&
+    last.seconds >= NEVER_WARM.minutes * 60 &&
+    last.temperature >= NEVER_WARM.under;
   out.add(
     'heat',
-    doubted ? 'cannot-tell' : gravity[warming.state],
-    `${warming.sentence}${doubted ? ' A second thermometer read normal: one of them is wrong.' : ''}`,
+    doubted ? 'cannot-tell' : through ? 'sound' : gravity[warming.state],
+    through
+      ? `Read ${t(last.temperature)} after ${clock(last.seconds)}, under the limit of ${sayLimit(warming.limit, c.units)}.`
+      : `${warming.sentence}${doubted ? ' A second thermometer read normal: one of them is wrong.' : ''}`,
     {
       ...base,
       ...(fit
@@ -120,12 +130,12 @@ function heat(c: Context, out: Out): void {
   const earlier = runs.slice(0, -1).findLast((r) => mainTrack(r));
   if (earlier) {
     const beside = compareRuns(c, earlier, run);
-    out.add(
-      'beside',
-      beside.verdict === 'hotter' ? 'watch' : beside.verdict === 'cannot-tell' ? 'cannot-tell' : 'sound',
-      beside.sentence,
-      { ...base, inputs: [`${earlier.label} and ${run.label}`] }
-    );
+    // That two runs cannot be compared is no doubt about either.
+    if (beside.verdict !== 'cannot-tell')
+      out.add('beside', beside.verdict === 'hotter' ? 'watch' : 'sound', beside.sentence, {
+        ...base,
+        inputs: [`${earlier.label} and ${run.label}`]
+      });
   }
 }
 

@@ -56,7 +56,7 @@ export function analyse(c: Context): SparkAnalysed {
     !out.length &&
     !guilty.length &&
     !byBolt.length &&
-    list.every((s) => s.result === 'good' && !s.mixed);
+    list.every((s) => s.result === 'good' && !s.mixed && !s.failsWarm);
   return {
     basis,
     facts: [
@@ -66,6 +66,10 @@ export function analyse(c: Context): SparkAnalysed {
       ...list
         .filter((s) => s.mixed && !explainedBy(guilty, s))
         .map(({ cylinder }): SparkFact => ({ kind: 'unsteady', cylinder, condition: 'watch', values: {} })),
+      ...failsWarm(
+        c,
+        list.filter((s) => !explainedBy(guilty, s))
+      ),
       ...looks(c),
       ...damage(c),
       ...gaps(c, electronic),
@@ -94,6 +98,20 @@ const accused = ({ part, cylinder, doubt }: Accused, poor: boolean): SparkFact &
 /** None before the trial and good after it is what the trial did, no spark that comes and goes. */
 const explainedBy = (guilty: readonly Accused[], s: Seen): boolean =>
   s.result === 'good' && guilty.some((g) => g.cylinder === undefined || g.cylinder === s.cylinder);
+
+/** What sparks cold and not warm: its own coil where others spark warm, what they share where none does. */
+function failsWarm(c: Context, list: readonly Seen[]): SparkFact[] {
+  const failing = list.filter((s) => s.failsWarm);
+  const all = cylindersOf(c).length;
+  if (all > 1 && failing.length === all)
+    return [{ kind: 'fails-warm-everywhere', id: 'fails-warm-all', condition: 'fault', values: { cylinders: all } }];
+  return failing.map(({ cylinder, failsWarm: result }) => ({
+    kind: 'fails-warm',
+    cylinder,
+    condition: 'fault',
+    values: { result: result! }
+  }));
+}
 
 /** None or weak on all of them, on some that share a part, or on one. */
 function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkFact[] {

@@ -20,6 +20,8 @@ export interface Seen {
   readonly at: Instant;
   /** It jumped to a bolt. */
   readonly toBolt: boolean;
+  /** Good cold, and this at the latest look while it was warm. */
+  readonly failsWarm?: 'weak' | 'none';
 }
 
 interface PartFound {
@@ -62,6 +64,9 @@ export interface SparkFacts {
   'sun-everywhere': Everywhere;
   /** Weak on every cylinder of several: what they share. `shade`: every one was judged there. */
   'weak-everywhere': Everywhere & { readonly shade: boolean };
+  /** Good cold, and not warm: of one cylinder, of all of several. */
+  'fails-warm': { readonly result: 'weak' | 'none' };
+  'fails-warm-everywhere': Everywhere;
   slow: object;
   weak: object;
   unsteady: object;

@@ -19,6 +19,9 @@ export const isSlow = ({ conditions, crankedWeakly }: SparkReading): boolean =>
   (conditions?.rpm !== undefined && conditions.rpm < SLOW_RPM) ||
   (conditions?.volts !== undefined && conditions.volts < ownLimits.weakVolts);
 
+/** Looked at while the engine was warm: what sparks cold and not warm is a coil or sensor that fails with heat. */
+export const isWarm = ({ conditions }: Pick<SparkReading, 'conditions'>): boolean => conditions?.engine === 'warm';
+
 /**
  * Whether the lanyard was out, or the switch off, when spark was looked for: by the word before it, and by the word after it
  * where somebody found it so only then. Such a "none" says nothing.
@@ -54,7 +57,8 @@ const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
       r.conditions?.path ?? '',
       r.conditions?.light === 'sun' ? 'sun' : '',
       isSlow(r) ? 'slow' : crankingNoted(r) ? 'noted' : '',
-      lanyardUntold(c, r.at) ? 'untold' : ''
+      lanyardUntold(c, r.at) ? 'untold' : '',
+      isWarm(r) ? 'warm' : ''
     ].join('|'),
   rank: (r) =>
     (r.value !== 'good' && lanyardUntold(c, r.at) ? 8 : 0) +

@@ -1,7 +1,8 @@
 import type { Context } from '../../findings/context.ts';
 import type { Seen } from './facts.ts';
-import { isAfter } from '../../units/instant.ts';
-import { isSlow, sparks, type SparkReading } from './measure.ts';
+import type { Alike } from '../../measurements/measure.ts';
+import { isAfter, latestOf } from '../../units/instant.ts';
+import { isSlow, isWarm, sparks, type SparkReading } from './measure.ts';
 
 /** Equal looks in a row that close the doubt about those before them (C). */
 const SETTLES = 3;
@@ -18,11 +19,27 @@ function watched(c: Context, cylinder: number, list: readonly SparkReading[]): b
   return steady?.value === 'steady' && list.at(-1)?.value === 'good' && isAfter(steady.at, odd?.at);
 }
 
+/** Not seen at a later look: made less well it does not take the place of the good one, and it is not silenced
+ * by it either, but where sunlight or slow cranking says why. */
+const gone = (list: readonly SparkReading[], good: SparkReading): boolean =>
+  list.some((r) => r.value !== 'good' && isAfter(r.at, good.at) && !isSlow(r) && r.conditions?.light !== 'sun');
+
+/** What the latest look at a warm engine shows that a look at a cold one did not; sun and slow cranking hide a spark as well. */
+function failsWarm(groups: readonly Alike<SparkReading>[]): Seen['failsWarm'] {
+  const told = (warm: boolean): readonly SparkReading[] =>
+    groups.filter((g) => isWarm(g.readings[0]!) === warm).flatMap((g) => g.readings);
+  const last = latestOf(told(true));
+  const cold = told(false);
+  if (!last || last.value === 'good' || isSlow(last) || last.conditions?.light === 'sun') return undefined;
+  return cold.some((r) => r.value === 'good') ? (last.value as 'weak' | 'none') : undefined;
+}
+
 /** What speaks for each cylinder: the latest look by the best method, with what makes it doubtful. */
 export function sparkSeen(c: Context): Seen[] {
   return [...sparks(c).values()]
     .flatMap(({ groups }): Seen[] => {
-      const [group] = groups;
+      const warm = failsWarm(groups);
+      const [group, ...others] = warm ? groups.filter((g) => !isWarm(g.readings[0]!)) : groups;
       const last = group?.readings.at(-1);
       if (!group || !last) return [];
       const { light, path } = last.conditions ?? {};
@@ -30,14 +47,17 @@ export function sparkSeen(c: Context): Seen[] {
         {
           cylinder: last.cylinder!,
           result: last.value as Seen['result'],
-          mixed: isMixed(group.readings) && !watched(c, last.cylinder!, group.readings),
+          mixed:
+            (isMixed(group.readings) && !watched(c, last.cylinder!, group.readings)) ||
+            (last.value === 'good' && others.some((g) => gone(g.readings, last))),
           sun: light === 'sun',
           slow: isSlow(last),
           at: last.at,
           // None through the tester, and good to a bolt: what is missing is the way back.
           toBolt: groups.some((g) => g.readings.some((r) => r.value === 'good' && r.conditions?.path === 'bolt')),
           ...(light ? { light } : {}),
-          ...(path ? { path } : {})
+          ...(path ? { path } : {}),
+          ...(warm ? { failsWarm: warm } : {})
         }
       ];
     })

@@ -107,6 +107,15 @@ const examples: Examples<SparkFacts> = {
     condition: 'watch',
     values: { cylinders: 3, shade }
   })),
+  'fails-warm': (['weak', 'none'] as const).map((result) => ({
+    kind: 'fails-warm',
+    condition: 'fault',
+    ...one,
+    values: { result }
+  })),
+  'fails-warm-everywhere': [
+    { kind: 'fails-warm-everywhere', id: 'fails-warm-all', condition: 'fault', values: { cylinders: 3 } }
+  ],
   slow: [{ kind: 'slow', condition: doubt, ...one }],
   weak: [{ kind: 'weak', condition: watch, ...one }],
   unsteady: [{ kind: 'unsteady', condition: watch, ...one }],

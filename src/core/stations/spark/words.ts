@@ -164,6 +164,16 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     advice: `${values.shade ? '' : 'In shade and cranked briskly first. '}Then the engine ground, then ${basis.ignition === 'points' ? 'points and condenser' : basis.ignition === 'cdi' ? 'the charge coil' : 'battery, supply and control unit'}.`,
     because: pattern(basis, 'weak on one is that cylinder’s own parts; weak on all is a common part.')
   }),
+  'fails-warm': ({ cylinder, values }, basis) => ({
+    found: `Cylinder ${cylinder} sparks cold, and ${values.result === 'none' ? 'not at all' : 'weakly'} warm: its coil, or what drives it, fails with heat.`,
+    advice: 'Measure its winding cold and warm; while it is hot, swap the coil with a good cylinder.',
+    because: pattern(basis, 'what dies warm is looked at warm; a coil that opens with heat is good again cold.')
+  }),
+  'fails-warm-everywhere': (_, basis) => ({
+    found: 'Every cylinder sparks cold and none does warm: what they share fails with heat.',
+    advice: `Measured cold and warm: ${basis.ignition === 'points' ? 'condenser and coil' : basis.ignition === 'cdi' ? 'charge coil and trigger, before the pack' : 'crank sensor, before the control unit'}.`,
+    because: pattern(basis, 'what dies warm is looked at warm; what all of them lose at once they share.')
+  }),
   slow: ({ cylinder }, basis) => ({
     found: `Cylinder ${cylinder} is weak at slow cranking.`,
     advice: 'Repeat with the plugs out and a good battery.',

@@ -24,7 +24,8 @@
         ] as const)
       : ([
           ['path', 'Spark goes to', { tester: 'tester', bolt: 'a bolt', plug: 'its plug', unknown: 'unknown' }],
-          ['light', 'Light', { shade: 'shade', sun: 'sunlight', unknown: 'unknown' }]
+          ['light', 'Light', { shade: 'shade', sun: 'sunlight', unknown: 'unknown' }],
+          ['engine', 'Engine', { cold: 'cold', warm: 'warm', unknown: 'unknown' }]
         ] as const)
   );
 

@@ -23,7 +23,7 @@ const words = <P extends object>(c: Component<P>, props: P, context?: Map<unknow
     .trim();
 
 const twin = { strokes: 'two', cylinders: 2, indicator: 'fitted', supply: 'bulb' } as const;
-const weak = (): Bench => new Bench(twin).read('cooling.stream', 'weak').read('cooling.outlet', 'blocked');
+const weak = (): Bench => new Bench(twin).read('cooling.stream', 'weak').read('cooling.outlet', 'shut');
 const advice = (b: Bench) => advise(b.judged());
 
 describe('a suspect', () => {

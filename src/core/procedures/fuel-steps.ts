@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { schoolSaid } from '../house-rules/rules.ts';
 import { leakRate } from '../physics/case-test.ts';
 import { oilFor, pourWithCup } from '../physics/premix.ts';
-import { PETROL_WEIGHT } from '../stations/fuel/analyse.ts';
+import { PETROL_WEIGHT } from '../physics/petrol.ts';
 import { askedMix, tankFix } from '../stations/fuel/correct.ts';
 import { about, figures, manualFigure } from './about.ts';
 import { floatLevel } from './figures.ts';

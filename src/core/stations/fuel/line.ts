@@ -47,46 +47,57 @@ export function fuelLine(p: Profile): LinePart[] {
     .map((id) => (id === 'bowl' && injected ? { ...parts.bowl, label: 'Vapour separator' } : parts[id]));
 }
 
+/** What an answer along the line says is wrong there; `line-words.ts` words each. */
+export type LineFault =
+  | 'level-empty'
+  | 'old-fuel'
+  | 'vent-closed'
+  | 'vent-blocked'
+  | 'pickup-blocked'
+  | 'hose-hard'
+  | 'hose-bubbles'
+  | 'bulb-soft'
+  | 'bulb-flat'
+  | 'couplings-leak'
+  | 'shutoff-closed'
+  | 'shutoff-stuck'
+  | 'filter-clogged'
+  | 'filter-water'
+  | 'pump-weak'
+  | 'bowlLook-gummed'
+  | 'bowlLook-water'
+  | 'bowlLook-dirt'
+  | 'jets-gummed'
+  | 'choke-stuck';
+
 /** What each answer along the line means; what is not named is as it should be. */
-const wrong: Readonly<Partial<Record<ItemId, Readonly<Record<string, readonly [Condition, string]>>>>> = {
-  'fuel.level': { empty: ['watch', 'nearly empty: the cheapest fault there is'] },
-  'fuel.tank': { old: ['watch', 'old fuel in it'] },
-  'fuel.vent': {
-    closed: ['watch', 'was closed: it dies after minutes and the tank sucks in'],
-    blocked: ['fault', 'blocked: it dies after minutes and the tank sucks in']
-  },
-  'fuel.pickup': { blocked: ['fault', 'blocked: the bulb is sucked flat, vacuum rises with speed'] },
-  'fuel.hose': {
-    hard: ['fault', 'hard or cracked: it draws air; renew it'],
-    bubbles: ['fault', 'bubbles in it: air is drawn before this point']
-  },
-  'fuel.line': { old: ['watch', 'old fuel in it'] },
-  'fuel.bulb': {
-    soft: ['watch', 'stays soft: an air leak, or its valve'],
-    flat: ['fault', 'sucked flat: blocked upstream']
-  },
-  'fuel.couplings': { leak: ['fault', 'weep or draw air: renew the O-rings'] },
-  'fuel.shutoff': { closed: ['watch', 'was closed: it starves'], stuck: ['fault', 'stuck: free or renew it'] },
-  'fuel.filter': {
-    clogged: ['fault', 'clogged: it starves at speed'],
-    water: ['fault', 'water in the bowl: drain everything, line and tank too']
-  },
-  'fuel.pump': { weak: ['fault', 'weak or leaking: kit; it dies within minutes and squeezing helps'] },
+const wrong: Readonly<Partial<Record<ItemId, Readonly<Record<string, readonly [Condition, LineFault]>>>>> = {
+  'fuel.level': { empty: ['watch', 'level-empty'] },
+  'fuel.tank': { old: ['watch', 'old-fuel'] },
+  'fuel.vent': { closed: ['watch', 'vent-closed'], blocked: ['fault', 'vent-blocked'] },
+  'fuel.pickup': { blocked: ['fault', 'pickup-blocked'] },
+  'fuel.hose': { hard: ['fault', 'hose-hard'], bubbles: ['fault', 'hose-bubbles'] },
+  'fuel.line': { old: ['watch', 'old-fuel'] },
+  'fuel.bulb': { soft: ['watch', 'bulb-soft'], flat: ['fault', 'bulb-flat'] },
+  'fuel.couplings': { leak: ['fault', 'couplings-leak'] },
+  'fuel.shutoff': { closed: ['watch', 'shutoff-closed'], stuck: ['fault', 'shutoff-stuck'] },
+  'fuel.filter': { clogged: ['fault', 'filter-clogged'], water: ['fault', 'filter-water'] },
+  'fuel.pump': { weak: ['fault', 'pump-weak'] },
   'fuel.bowlLook': {
-    gummed: ['fault', 'gum or varnish: strip and clean before a start'],
-    water: ['fault', 'water: it settled where the jet draws'],
-    dirt: ['watch', 'dirt: clean it, and find the filter that let it through']
+    gummed: ['fault', 'bowlLook-gummed'],
+    water: ['fault', 'bowlLook-water'],
+    dirt: ['watch', 'bowlLook-dirt']
   },
-  'fuel.jets': { gummed: ['fault', 'jets or passages gummed: strip and clean, every one seen through'] },
-  'fuel.bowl': { old: ['watch', 'old fuel in it'] },
-  'fuel.choke': { stuck: ['fault', 'stuck or leaking: starved, or rich and sooty'] }
+  'fuel.jets': { gummed: ['fault', 'jets-gummed'] },
+  'fuel.bowl': { old: ['watch', 'old-fuel'] },
+  'fuel.choke': { stuck: ['fault', 'choke-stuck'] }
 };
 
 export interface LineState {
   readonly part: LinePart;
   readonly condition: Condition;
-  /** What is wrong there, without the part's name. */
-  readonly says: readonly string[];
+  /** What is wrong there. */
+  readonly faults: readonly LineFault[];
 }
 
 const graver: Readonly<Record<string, number>> = { fault: 3, watch: 2, 'cannot-tell': 1, sound: 0 };
@@ -103,11 +114,11 @@ export function lineState(c: Context): LineState[] {
       const value = c.record.asked(item)?.value;
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];
     });
-    if (!answers.length) return { part, condition: 'not-looked-at', says: [] };
-    const found = answers.map(({ item, value }): readonly [Condition, string] =>
-      value === 'unknown' ? ['cannot-tell', ''] : (wrong[item]?.[value] ?? ['sound', ''])
+    if (!answers.length) return { part, condition: 'not-looked-at', faults: [] };
+    const found = answers.map(({ item, value }): readonly [Condition, LineFault?] =>
+      value === 'unknown' ? ['cannot-tell'] : (wrong[item]?.[value] ?? ['sound'])
     );
     const condition = found.reduce<Condition>((w, [k]) => (graver[k]! > graver[w]! ? k : w), 'sound');
-    return { part, condition, says: found.map(([, s]) => s).filter(Boolean) };
+    return { part, condition, faults: found.flatMap(([, fault]) => fault ?? []) };
   });
 }

@@ -1,11 +1,9 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
-import { practice, type findingsOf } from '../../findings/collect.ts';
-import type { Because } from '../../findings/finding.ts';
-import { sayLimit } from '../../findings/limit.ts';
 import type { Reading } from '../../record/reading.ts';
 import { latestOf } from '../../units/instant.ts';
 import { askedMix } from './correct.ts';
+import type { FuelFact } from './facts.ts';
 
 /** Oil past this many times what is asked fouls before the tank is through (M). */
 const FAR_TOO_RICH = 2;
@@ -34,57 +32,17 @@ export function oilStarved(c: Context): string | undefined {
   return `Its fuel is mixed ${Math.round(mix)}:1 where ${Math.round(asked.wanted.value)}:1 is asked: bearings and pistons run dry.`;
 }
 
-export function mixtureFindings(c: Context, out: ReturnType<typeof findingsOf>): void {
-  if (c.survey.engine.profile.lubrication !== 'premix') return;
+/** The mixture of a premix engine against what is asked of it. */
+export function mixtureFacts(c: Context): FuelFact[] {
+  if (c.survey.engine.profile.lubrication !== 'premix') return [];
   const mix = mixNow(c);
   const asked = askedMix(c);
-  if (mix === Infinity) {
-    out.add(
-      'mix',
-      'fault',
-      'There is no oil in the tank’s fuel, and this engine gets its oil from nowhere else. Pour what the mixture sum names and shake it, before any start.',
-      practice(['oil in the tank: none'], 'a premix engine without oil seizes within minutes.')
-    );
-    return;
-  }
-  if (mix !== undefined && !asked) {
-    out.add(
-      'mix',
-      'cannot-tell',
-      `Mixed ${Math.round(mix)}:1; this engine’s ratio is not entered, so nobody can say whether that is right.`,
-      practice([`mixture: ${mix}:1`], 'ratio from the manual.')
-    );
-    return;
-  }
-  if (mix === undefined || !asked) return;
-  const { ratio, wanted, richer } = asked;
-  const why: Because = {
-    inputs: [`mixture in use: ${Math.round(mix)}:1`],
-    limit: `${Math.round(ratio)}:1${richer ? `, one step more oil than ${sayLimit(wanted, c.units)} for the first tank` : `, ${sayLimit(wanted, c.units)}`}`,
-    school: asked.school,
-    formula: 'oil = fuel/ratio',
-    provenance: wanted.provenance,
-    source: 'Fuel to oil by volume'
-  };
-  if (mix < ratio / FAR_TOO_RICH)
-    out.add(
-      'mix',
-      'watch',
-      `Mixed ${Math.round(mix)}:1 where ${Math.round(ratio)}:1 is asked: so much oil fouls plugs and ports. Thin it with plain fuel, or read the ratio again.`,
-      why
-    );
-  else if (mix > ratio * 1.05)
-    out.add(
-      'mix',
-      mix > wanted.value * 1.05 ? 'fault' : 'watch',
-      `Mixed ${Math.round(mix)}:1 where ${Math.round(ratio)}:1 is asked: too little oil. Add ${Math.round(1000 / ratio - 1000 / mix)} mL to every litre.`,
-      why
-    );
-  else
-    out.add(
-      'mix',
-      'sound',
-      `Mixed ${Math.round(mix)}:1: enough oil${mix < ratio * 0.9 ? ', more than asked; it will smoke, no harm' : ''}.`,
-      why
-    );
+  if (mix === Infinity) return [{ kind: 'mix-none', id: 'mix', condition: 'fault', values: {} }];
+  if (mix === undefined) return [];
+  if (!asked) return [{ kind: 'mix-alone', id: 'mix', condition: 'cannot-tell', values: { mix } }];
+  const { ratio, wanted } = asked;
+  const values = { mix, asked };
+  if (mix < ratio / FAR_TOO_RICH) return [{ kind: 'mix-rich', id: 'mix', condition: 'watch', values }];
+  if (mix <= ratio * 1.05) return [{ kind: 'mix-good', id: 'mix', condition: 'sound', values }];
+  return [{ kind: 'mix-lean', id: 'mix', condition: mix > wanted.value * 1.05 ? 'fault' : 'watch', values }];
 }

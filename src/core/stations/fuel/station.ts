@@ -1,8 +1,10 @@
+import { spoken } from '../../findings/fact.ts';
 import { show } from '../../units/index.ts';
 import { fuelAge } from './age.ts';
 import type { Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { words } from './words.ts';
 
 /** Minutes a jar sample stands (C). */
 const JAR = 15;
@@ -23,7 +25,7 @@ export const station = {
   looksAt: 'engine',
   beforeRelease: true,
   waits: () => [{ label: 'Jar standing', minutes: JAR, because: 'water settles below; cloudy fuel shows its layer' }],
-  analyse,
+  analyse: (c) => spoken('fuel', analyse(c), words, c.units),
   sounding: (c) => {
     const { months, assumed } = fuelAge(c);
     if (months === undefined || assumed) return undefined;

@@ -1,0 +1,82 @@
+import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { Judged } from '../../findings/limit.ts';
+import type { ChosenSchool } from '../../house-rules/rules.ts';
+import type { FuelAge } from './age.ts';
+import type { AskedMix } from './correct.ts';
+import type { LineFault, LinePart } from './line.ts';
+import type { FuelPart } from './symptoms.ts';
+import type { LineVacuum } from './vacuum.ts';
+
+/** Months, whether they only follow from the years it stood, and the limit that they are held against. */
+export interface Aged {
+  readonly months: number | undefined;
+  readonly assumed: boolean;
+  readonly limit: Judged;
+  readonly kind: string | undefined;
+  readonly stabilised: string | undefined;
+}
+/** What the jar shows; the share of it that is water. */
+interface Jar {
+  readonly look: string | undefined;
+  readonly share?: number;
+}
+/** Suction at the pump, Pa; at idle and at speed, and the lift of the fuel alone, m. */
+export interface Suction {
+  readonly read: LineVacuum;
+  readonly idle?: number;
+  readonly speed?: number;
+  readonly lift?: number;
+}
+/** Fuel over oil by volume, and what is asked of this engine. */
+interface Mixed {
+  readonly mix: number;
+  readonly asked: AskedMix;
+}
+/** Pa pumped up, what was left, minutes, and the share lost in a minute. */
+interface Pumped {
+  readonly from: number;
+  readonly to: number;
+  readonly minutes: number;
+  readonly lost: number;
+}
+
+export interface FuelFacts {
+  /** Everything that held old fuel is emptied or filled fresh. */
+  fresh: object;
+  'age-unknown': Aged & { readonly jar: boolean };
+  'age-old': Aged;
+  'age-doubtful': Aged;
+  'age-good': Aged & { readonly verdict: FuelAge };
+  /** The fuel beside it is good; old fuel was said to be in these. */
+  'left-old': Aged & { readonly places: readonly string[] };
+  carburettor: { readonly idle: number | undefined; readonly school: ChosenSchool };
+  'jar-water': Jar;
+  'jar-cloudy': Jar;
+  'jar-dark': Jar;
+  'jar-clear': Jar;
+  /** What is wrong at a part of the line. */
+  part: { readonly part: LinePart; readonly faults: readonly LineFault[] };
+  'bulb-firm': object;
+  'vacuum-high': Suction;
+  'vacuum-idle-only': Suction;
+  'vacuum-other-tank': Suction;
+  'vacuum-contradicted': Suction;
+  'vacuum-close': Suction;
+  'vacuum-low': Suction;
+  /** Pa in a pressurised tank. */
+  'tank-pressure': { readonly pressure: number; readonly verdict: 'low' | 'high' | 'good' };
+  /** The search along the line: what is still possible. */
+  dies: { readonly dies: string | undefined; readonly left: readonly string[] };
+  starved: { readonly part: FuelPart; readonly label: string };
+  /** No oil at all in the fuel of a premix engine. */
+  'mix-none': object;
+  /** This engine's ratio is not known. */
+  'mix-alone': { readonly mix: number };
+  'mix-rich': Mixed;
+  'mix-lean': Mixed;
+  'mix-good': Mixed;
+  floods: { readonly slow: boolean };
+  needle: Pumped;
+}
+export type FuelFact = FactOf<FuelFacts>;
+export type FuelAnalysed = Analysed<FuelFacts, object>;

@@ -1,0 +1,332 @@
+import { practice } from '../../findings/collect.ts';
+import { listed } from '../../findings/context.ts';
+import type { WordsOf } from '../../findings/fact.ts';
+import type { Because } from '../../findings/finding.ts';
+import { sayLimit } from '../../findings/limit.ts';
+import { saySchool } from '../../house-rules/rules.ts';
+import { PETROL_WEIGHT } from '../../physics/petrol.ts';
+import { say, type System } from '../../units/index.ts';
+import { E10_HOLDS } from './age.ts';
+import type { Aged, FuelFacts, Suction } from './facts.ts';
+import { lineWords } from './line-words.ts';
+import { NEEDLE } from './needle.ts';
+import { TANK_PRESSURE } from './tank-pressure.ts';
+import { VACUUM_GAUGE, type LineVacuum, type Restriction } from './vacuum.ts';
+
+const ageBecause = (a: Aged, units: System): Because => ({
+  inputs: [
+    `age: ${a.months === undefined ? 'unknown' : say(a.months, 'months', units)}${a.assumed ? ' at least, from the years it stood' : ''}`,
+    `fuel: ${a.kind ?? 'kind unknown'}`,
+    `stabilised: ${a.stabilised ?? 'unknown'}`
+  ],
+  limit: `drained beyond ${sayLimit(a.limit, units)}`,
+  provenance: 'C',
+  source: 'House rule, common practice'
+});
+
+const jarBecause = ({ look, share }: FuelFacts['jar-clear'], units: System): Because => ({
+  inputs: [
+    `jar: ${look ?? 'not described'}`,
+    ...(share === undefined ? [] : [`water layer: ${say(share, 'share', units)}`])
+  ],
+  limit: `an ethanol blend holds about ${100 * E10_HOLDS} % of water by volume before it separates, less when cold`,
+  provenance: 'M',
+  source: 'US EPA 1995, phase separation of ethanol blends; from memory'
+});
+
+const vacuum = (pa: number, units: System): string => say(pa, 'vacuum', units);
+const shown = ({ own, portable, open }: LineVacuum, units: System): string => vacuum(own ?? portable ?? open!, units);
+
+function vacuumBecause({ read, idle, speed, lift }: Suction, units: System): Because {
+  const v = (p: number): string => vacuum(p, units);
+  return {
+    inputs: [
+      ...(idle === undefined ? [] : [`at idle: ${v(idle)}`]),
+      ...(speed === undefined ? [] : [`at speed: ${v(speed)}`]),
+      ...(read.portable === undefined ? [] : [`on a portable tank: ${v(read.portable)}`]),
+      ...(read.open === undefined ? [] : [`with the fill cap open: ${v(read.open)}`]),
+      ...(lift === undefined
+        ? []
+        : [`lift of ${say(lift, 'altitude', 'metric', 0.1)} alone: ${v(PETROL_WEIGHT * lift)}`])
+    ],
+    uncertainty: `± ${v(VACUUM_GAUGE)} of the gauge (from memory)`,
+    limit: sayLimit(read.limit, units),
+    formula: 'suction of a column: ρ·g·h, petrol 740 kg/m³',
+    provenance: read.limit.provenance,
+    source: 'Hydrostatics (P); the limit from memory where the manual’s is not entered'
+  };
+}
+
+const WHERE: Readonly<Record<Restriction, string>> = {
+  vent: ', and it falls with the fill cap open: the vent is closed or blocked',
+  'tank-side': ', and it falls on a portable tank: pick-up, anti-siphon valve or hose on the boat’s side',
+  'engine-side': ', on a portable tank all the same: between coupling and pump, hose, coupling or the engine’s filter',
+  somewhere: ''
+};
+
+/** What cannot be where its own tank at speed holds nothing back. */
+const AGAINST: Readonly<Record<NonNullable<LineVacuum['against']>, (figure: string) => string>> = {
+  idle: (x) => `${x} at idle: a line that holds nothing back at speed holds nothing back there`,
+  open: (x) => `${x} with the fill cap open, where it can only be less`,
+  portable: (x) => `${x} on the portable tank: that one’s own vent and hose are looked at first`
+};
+
+const partBecause = ({ part, faults }: FuelFacts['part']): Because =>
+  practice(
+    [`${part.label.toLowerCase()}: ${faults.map((f) => lineWords[f]).join('; ')}`],
+    'the line is followed from the tank to the cylinder.'
+  );
+
+const dying: Readonly<Record<string, string>> = {
+  seconds: 'It dies at once',
+  minutes: 'It dies after running a little'
+};
+
+function mixBecause({ mix, asked }: FuelFacts['mix-good'], units: System): Because {
+  const { ratio, wanted, richer } = asked;
+  return {
+    inputs: [`mixture in use: ${Math.round(mix)}:1`],
+    limit: `${Math.round(ratio)}:1${richer ? `, one step more oil than ${sayLimit(wanted, units)} for the first tank` : `, ${sayLimit(wanted, units)}`}`,
+    school: asked.school,
+    formula: 'oil = fuel/ratio',
+    provenance: wanted.provenance,
+    source: 'Fuel to oil by volume'
+  };
+}
+
+/** A sentence of what the float's needle does under a hand pump. */
+function needleSaid(condition: string, { from, to, minutes }: FuelFacts['needle'], units: System) {
+  const p = (x: number): string => say(x, 'pressure', units);
+  if (condition === 'sound') return { found: `The needle holds: ${p(from)} pumped up, ${p(to)} left.` };
+  if (condition === 'fault')
+    return {
+      found: `The needle leaks: of ${p(from)} ${p(to)} is left after ${minutes} min.`,
+      advice: 'Needle and seat together; a new needle in a worn seat leaks again.'
+    };
+  return {
+    found: `The needle loses ${p(from - to)} of ${p(from)} in ${minutes} min: wet it with fuel and pump it up again before it is blamed.`
+  };
+}
+
+/** What is said of the fuel, from the tank to the cylinder. */
+export const words: WordsOf<FuelFacts, object> = {
+  fresh: () => ({
+    found: 'Old fuel is out of tank, line and bowl, and fresh fuel is in.',
+    because: practice(['tank, line and bowl: drained or fresh'], 'old fuel never goes through the engine.')
+  }),
+  'age-unknown': ({ values }, _, units) => ({
+    ...(values.jar
+      ? {
+          found: 'Nobody knows how old this fuel is, and a jar shows water and varnish, not age.',
+          advice: 'Treat it as old: drain it.'
+        }
+      : {
+          found: 'Nobody knows how old this fuel is.',
+          advice: 'Treat it as old: a jar sample first, then drain it.'
+        }),
+    because: ageBecause(values, units)
+  }),
+  'age-old': ({ values }, _, units) => ({
+    found: `The fuel is old${values.assumed ? ' (it stood that long)' : ''}.`,
+    advice: 'Drain tank, line and bowl before any of it goes through the engine.',
+    because: ageBecause(values, units)
+  }),
+  'age-doubtful': ({ values }, _, units) => ({
+    found: 'The fuel is doubtful.',
+    advice: 'A jar sample decides; fresh fuel is cheaper than a carburettor.',
+    because: ageBecause(values, units)
+  }),
+  'left-old': ({ values }, _, units) => ({
+    found: `Old fuel is still in it: ${listed(values.places)}.`,
+    advice: 'Drain it before any of it goes through the engine.',
+    because: ageBecause(values, units)
+  }),
+  'age-good': ({ values }, _, units) => ({
+    found: values.verdict === 'fresh' ? 'The fuel is fresh.' : 'The fuel is good to use.',
+    because: ageBecause(values, units)
+  }),
+  carburettor: ({ values: { idle, school } }) => ({
+    found: 'Clean the carburettor before the first start.',
+    because: {
+      ...practice([`years idle: ${idle ?? 'unknown'}`], 'gum after two seasons is the rule.'),
+      school: saySchool(school)
+    }
+  }),
+  'jar-water': ({ values }, _, units) => ({
+    found: `Water in the fuel${values.share ? `, ${say(values.share, 'share', units)} of the jar` : ': two layers in the jar'}.`,
+    advice: 'Drain it all; the lower layer is what the engine would get.',
+    because: jarBecause(values, units)
+  }),
+  'jar-cloudy': ({ values }, _, units) => ({
+    found: 'The sample is cloudy: an ethanol blend close to separating.',
+    advice: 'Do not use it.',
+    because: jarBecause(values, units)
+  }),
+  'jar-dark': ({ values }, _, units) => ({
+    found: 'The sample is dark and smells of varnish: gum in every jet it reached.',
+    advice: 'Drain it, and clean the carburettor or separator.',
+    because: jarBecause(values, units)
+  }),
+  'jar-clear': ({ values }, _, units) => ({
+    found: 'The jar sample is clear, one layer.',
+    because: jarBecause(values, units)
+  }),
+  part: ({ condition, values }) => {
+    const because = partBecause(values);
+    if (values.part.id === 'tank')
+      return {
+        found: 'The tank is nearly empty: the cheapest fault there is.',
+        advice: 'Fill it before looking further.',
+        because
+      };
+    if (values.part.id !== 'bulb')
+      return { found: `${values.part.label}: ${values.faults.map((f) => lineWords[f]).join('; ')}.`, because };
+    return condition === 'fault'
+      ? {
+          found: 'The bulb is sucked flat: blocked upstream.',
+          advice: 'Vent, pick-up, anti-siphon valve; try a portable tank.',
+          because
+        }
+      : { found: 'The bulb stays soft: air leak, or its valve.', because };
+  },
+  'bulb-firm': () => ({
+    found: 'The bulb firms up and holds: float and needle are good.',
+    because: practice(['bulb: firm'], 'a bulb that holds means the needle closes.')
+  }),
+  'vacuum-high': ({ values }, _, units) => {
+    const { read, idle, speed } = values;
+    const rises = idle !== undefined && speed !== undefined && speed > 2 * Math.max(idle, 500);
+    const other =
+      read.own === undefined ||
+      (read.where === 'engine-side' && read.portable !== undefined && read.portable > read.own);
+    const figure = other ? vacuum(read.portable!, units) : shown(read, units);
+    const because = vacuumBecause(values, units);
+    const found = `${figure} of vacuum at the pump: something holds the fuel back`;
+    const where = WHERE[read.where ?? 'somewhere'];
+    if (where) return { found: `${found}${where}.`, because };
+    return rises
+      ? {
+          found: `${found}, and it grows with speed: pick-up, anti-siphon valve or filter.`,
+          advice: 'A portable tank tells the sides apart.',
+          because
+        }
+      : { found: `${found}.`, advice: 'A portable tank, then the fill cap open, tell where.', because };
+  },
+  'vacuum-idle-only': ({ values }, _, units) => ({
+    found: `${shown(values.read, units)} at idle; a blockage shows at speed.`,
+    advice: 'Read it again there.',
+    because: vacuumBecause(values, units)
+  }),
+  'vacuum-other-tank': ({ values }, _, units) => ({
+    found: `${shown(values.read, units)} on another tank only: that says nothing of its own.`,
+    advice: 'Read it on its own tank, at speed.',
+    because: vacuumBecause(values, units)
+  }),
+  'vacuum-contradicted': ({ values }, _, units) => {
+    const { read, idle } = values;
+    const against = read.against!;
+    const figure = against === 'idle' ? idle! : read[against]!;
+    return {
+      found: `${shown(read, units)} of vacuum at speed, and ${AGAINST[against](vacuum(figure, units))}.`,
+      advice: 'Read it again at speed on its own tank.',
+      because: vacuumBecause(values, units)
+    };
+  },
+  'vacuum-close': ({ values }, _, units) => ({
+    found: `${shown(values.read, units)} of vacuum is too close to the limit to call.`,
+    advice: 'Read it again at full speed, and on a portable tank beside it.',
+    because: vacuumBecause(values, units)
+  }),
+  'vacuum-low': ({ values }, _, units) => ({
+    found: `${shown(values.read, units)} of vacuum at speed: nothing holds the fuel back.`,
+    because: vacuumBecause(values, units)
+  }),
+  'tank-pressure': ({ values: { pressure, verdict } }, _, units) => {
+    const p = (x: number): string => say(x, 'pressure', units);
+    const because = practice(
+      [`pressure in the tank: ${p(pressure)}`],
+      'a tank with two hoses is lifted by its own pressure; cap seal, check valves and the air hose hold it.',
+      { limit: `${p(TANK_PRESSURE.lifts)} at least, ${p(TANK_PRESSURE.holds)} at most (from memory)` }
+    );
+    if (verdict === 'low')
+      return {
+        found: `The tank holds ${p(pressure)}: that lifts no fuel.`,
+        advice: 'Cap seal first, then the coupling’s valves, then the air hose.',
+        because
+      };
+    if (verdict === 'high')
+      return {
+        found: `The tank stands at ${p(pressure)}: more than cap and hoses are made for.`,
+        advice: 'Let it off outdoors, away from any spark; then its relief and check valves.',
+        because
+      };
+    return { found: `The tank holds ${p(pressure)}: enough to lift the fuel.`, because };
+  },
+  dies: ({ values: { dies, left } }) => ({
+    found: `${dying[dies ?? ''] ?? 'It runs on choke only'}: ${left.length > 3 ? 'the search goes from the tank to the jet, cheapest look first' : listed(left)}.`,
+    because: practice(
+      [`still possible: ${left.join(', ') || 'nothing that was asked about'}`],
+      'vent, bulb, line vacuum, portable tank, in this order; each answer takes parts away.'
+    )
+  }),
+  starved: ({ values }) => ({
+    found: `It starves: ${values.label}.`,
+    because: practice(
+      ['the answers of the search along the line'],
+      'what an answer clears or accuses stands beside each question.'
+    )
+  }),
+  'mix-none': () => ({
+    found: 'There is no oil in the tank’s fuel, and this engine gets its oil from nowhere else.',
+    advice: 'Pour what the mixture sum names and shake it, before any start.',
+    because: practice(['oil in the tank: none'], 'a premix engine without oil seizes within minutes.')
+  }),
+  'mix-alone': ({ values: { mix } }) => ({
+    found: `Mixed ${Math.round(mix)}:1; this engine’s ratio is not entered, so nobody can say whether that is right.`,
+    because: practice([`mixture: ${mix}:1`], 'ratio from the manual.')
+  }),
+  'mix-rich': ({ values }, _, units) => ({
+    found: `Mixed ${Math.round(values.mix)}:1 where ${Math.round(values.asked.ratio)}:1 is asked: so much oil fouls plugs and ports.`,
+    advice: 'Thin it with plain fuel, or read the ratio again.',
+    because: mixBecause(values, units)
+  }),
+  'mix-lean': ({ values }, _, units) => ({
+    found: `Mixed ${Math.round(values.mix)}:1 where ${Math.round(values.asked.ratio)}:1 is asked: too little oil.`,
+    advice: `Add ${Math.round(1000 / values.asked.ratio - 1000 / values.mix)} mL to every litre.`,
+    because: mixBecause(values, units)
+  }),
+  'mix-good': ({ values }, _, units) => ({
+    found: `Mixed ${Math.round(values.mix)}:1: enough oil${values.mix < values.asked.ratio * 0.9 ? ', more than asked; it will smoke, no harm' : ''}.`,
+    because: mixBecause(values, units)
+  }),
+  floods: ({ values: { slow } }) => ({
+    ...(slow
+      ? {
+          found: 'The bulb goes soft slowly: a needle that weeps, or a joint.',
+          advice: 'Every joint dry first, then the bowl.'
+        }
+      : {
+          found:
+            'Fuel runs from the carburettor with the bulb firm: the needle does not close, or the float is heavy or set high.',
+          advice: 'It floods, and it can burn.'
+        }),
+    because: practice(
+      [`with the bulb firm: ${slow ? 'the bulb goes soft' : 'fuel runs'}`],
+      'a needle that closes keeps the bulb firm and the carburettor dry.'
+    )
+  }),
+  needle: ({ condition, values }, _, units) => ({
+    ...needleSaid(condition, values, units),
+    because: practice(
+      [
+        `pumped to ${say(values.from, 'pressure', units)}`,
+        `after ${values.minutes} min: ${say(values.to, 'pressure', units)}`
+      ],
+      'a needle that closes holds what a hand pump puts on it.',
+      {
+        value: `${Math.round(100 * values.lost)} % a minute`,
+        limit: `${100 * NEEDLE.holds} % holds, ${100 * NEEDLE.leaks} % leaks (from memory)`
+      }
+    )
+  })
+};

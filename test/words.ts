@@ -15,9 +15,9 @@ export function expectSpoken<V, Basis>(
   const facts = Object.values<readonly Fact[]>(examples).flat() as unknown as Analysed<V, Basis>['facts'];
   for (const units of ['us', 'metric'] as const)
     for (const f of spoken(station, { basis, facts }, words, units)) {
-      expect(f.sentence, f.id).toMatch(/^[A-Z0-9“].*[.]$/s);
+      expect(f.sentence, f.id).toMatch(/^[A-Z0-9“].*[.?]$/s);
       expect(f.sentence.startsWith(f.found), f.id).toBe(true);
-      expect(f.found, f.id).toMatch(/\.$/);
+      expect(f.found, f.id).toMatch(/[.?]$/);
       const texts = [f.sentence, ...Object.values<string | readonly string[]>({ ...f.because }).flat()];
       for (const text of texts) expect(text, f.id).not.toMatch(/undefined|NaN|Infinity|\[object|null/);
     }

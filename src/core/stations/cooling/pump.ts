@@ -17,6 +17,12 @@ export function impellerLimit(c: Context) {
   return judgedBy(c, 'cooling.impeller', own, `house rule${rule === 'climate' ? (sun ? ', hot sun' : ', shade') : ''}`);
 }
 
+/** A mark of wear on a pump; vanes by their count, set ones by their angle, degrees. */
+export type PumpMark =
+  | { readonly mark: 'missing' | 'cracked'; readonly count: number }
+  | { readonly mark: 'set'; readonly angle: number }
+  | { readonly mark: 'backward' | 'spins' | 'key' | 'grooved' | 'melted' };
+
 /** What the pump shows of wear, as it was found. */
 export function pumpWear(c: Context) {
   const { record } = c;
@@ -27,15 +33,14 @@ export function pumpWear(c: Context) {
   const backward = record.value('cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
   const bush = record.value('cooling.bush');
   const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet);
-  const marks = [
-    missing && `${missing} vane${missing > 1 ? 's' : ''} missing`,
-    cracked && `${cracked} cracked`,
-    set !== undefined && set > setLimit.value && `vanes set ${Math.round(set)}°`,
-    backward && 'turned backward under load',
-    bush === 'spins' && 'impeller spins on its bush',
-    bush === 'key' && 'key missing or sheared',
-    (housing === 'grooved' || housing === 'melted') && `housing ${housing}`
-  ].filter((m): m is string => Boolean(m));
+  const marks: PumpMark[] = [
+    ...(missing ? [{ mark: 'missing', count: missing } as const] : []),
+    ...(cracked ? [{ mark: 'cracked', count: cracked } as const] : []),
+    ...(set !== undefined && set > setLimit.value ? [{ mark: 'set', angle: set } as const] : []),
+    ...(backward ? [{ mark: 'backward' } as const] : []),
+    ...(bush === 'spins' || bush === 'key' ? [{ mark: bush } as const] : []),
+    ...(housing === 'grooved' || housing === 'melted' ? [{ mark: housing } as const] : [])
+  ];
   return { marks, missing, set, setLimit, housing };
 }
 

@@ -7,6 +7,7 @@ import { compareRuns } from './compare.ts';
 import { duePrompts } from './prompts.ts';
 import { mainTrack, runningRun, runsOf, type Spot } from './runs.ts';
 import { bankDifference, clock, warmingOf } from './warming.ts';
+import { warmingSaid } from './warming-words.ts';
 
 const C = (t: number): number => t + 273.15;
 const now = new Date('2026-05-02T20:00:00Z');
@@ -123,12 +124,16 @@ describe('where a run heads for', () => {
     const b = ran(new Bench(), 5, towards(14, 125, 300), { open: true });
     const w = warmingOf(live(b), runsOf(live(b))[0]!)!;
     expect(w.state).toBe('will-pass');
-    expect(w.sentence).toMatch(/^Stop it: it heads for .* over the limit of 90 °C .*It gets there (in about|within)/);
+    expect(warmingSaid(w, 'metric')).toMatch(
+      /^Stop it: it heads for .* over the limit of 90 °C .*It gets there (in about|within)/
+    );
     expect(w.limitAt! / (300 * Math.log(111 / 35))).toBeCloseTo(1, 1);
   });
   it('afterwards it says where it was heading, and asks nobody to stop', () => {
     const b = ran(new Bench(), 5, towards(14, 125, 300));
-    expect(warmingOf(at(b), runsOf(at(b))[0]!)!.sentence).toMatch(/^It was heading for .* over the limit of 90 °C/);
+    expect(warmingSaid(warmingOf(at(b), runsOf(at(b))[0]!)!, 'metric')).toMatch(
+      /^It was heading for .* over the limit of 90 °C/
+    );
   });
   it('promises no plateau before about 1.4 time constants', () => {
     expect(state(ran(new Bench(), 4, towards(12, 58, 400), { open: true }))).toBe('open');
@@ -144,11 +149,13 @@ describe('where a run heads for', () => {
       ...b.survey,
       engine: { ...b.survey.engine, manual: { 'cooling.hot': { value: C(75), page: '4-2' } } }
     };
-    expect(warmingOf(at(b), runsOf(at(b)).at(-1)!)!.sentence).toMatch(/limit 75 °C \(manual, page 4-2\)\.$/);
+    expect(warmingSaid(warmingOf(at(b), runsOf(at(b)).at(-1)!)!, 'metric')).toMatch(
+      /limit 75 °C \(manual, page 4-2\)\.$/
+    );
   });
   it('the thermostat is said where it opened', () => {
     const b = ran(new Bench(), 16, (s) => Math.min(60, towards(12, 96, 300)(s)));
-    expect(warmingOf(at(b), runsOf(at(b))[0]!)!.sentence).toMatch(
+    expect(warmingSaid(warmingOf(at(b), runsOf(at(b))[0]!)!, 'metric')).toMatch(
       /^The thermostat opened at about \d:\d\d\. Steady at 60 °C/
     );
   });
@@ -178,7 +185,7 @@ describe('a temperature that cannot be', () => {
       .read('run.temperature', C(121), { conditions: { spot: 'head' } });
     const w = warmingOf(live(b), runsOf(live(b))[0]!)!;
     expect(w.state).toBe('odd');
-    expect(w.sentence).toMatch(
+    expect(warmingSaid(w, 'metric')).toMatch(
       /^Stop now\. 121 °C after \d+ °C a moment before: no head with water does that\. Read it again; if it was a slip, take it back\./
     );
   });

@@ -1,8 +1,10 @@
 import { known } from '../../engine/profile.ts';
+import { spoken } from '../../findings/fact.ts';
 import { show } from '../../units/index.ts';
 import type { Action, Station } from '../station.ts';
 import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
+import { words } from './words.ts';
 
 const ended = new Set<unknown>(['stop', 'stopped', 'died', 'failed']);
 /** To record it is to say that the engine runs; that it stopped may always be recorded. */
@@ -28,7 +30,7 @@ export const station = {
   acts: { event: unlessEnded, outcome: unlessEnded, minutes: 'start', longRun: 'start', gears: shifted },
   looksAt: 'running',
   beforeRelease: true,
-  analyse,
+  analyse: (c) => spoken('run', analyse(c), words, c.units),
   sounding: (c) => {
     const minutes = known(c.record.value('run.minutes'));
     return minutes === undefined ? undefined : show(minutes, 'minutes', c.units);

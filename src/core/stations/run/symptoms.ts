@@ -105,82 +105,48 @@ export function symptoms(c: Context): Symptom[] {
   return seen.filter((s) => !s.explained || !s.repeated);
 }
 
+/** What a run shows by one answer of its own, and stays open until its cause is found. */
+export type LapsedId = 'stopped' | 'lamp' | 'smoke' | 'leaks' | 'gears' | 'plug-wet';
+
 interface Lapsing {
   /** Of its finding. */
-  readonly id: string;
+  readonly id: LapsedId;
   readonly item: ItemId;
   readonly bad: readonly string[];
   /** Another item whose answer says that the same was made without it; the item itself where left out. */
   readonly better?: { readonly item: ItemId; readonly value: string };
-  readonly is: (value: string) => string;
-  readonly first: string;
   /** Where work is proved that cures it. */
   readonly cured: readonly StationId[];
 }
-const stoppedFor: Readonly<Record<string, string>> = {
-  temperature: 'its temperature',
-  stream: 'its stream',
-  lamp: 'the lamp or horn',
-  smoke: 'smoke',
-  leak: 'a leak',
-  noise: 'a noise'
-};
-/** What a run shows by one answer of its own, and where its cause lies (C). Running out of fuel is its own cause. */
+/** What each is shown by, and where its cause lies (C). Running out of fuel is its own cause. */
 const lapsing: readonly Lapsing[] = [
   {
     id: 'stopped',
     item: 'run.reason',
-    bad: Object.keys(stoppedFor),
+    bad: ['temperature', 'stream', 'lamp', 'smoke', 'leak', 'noise'],
     better: { item: 'run.outcome', value: 'ran' },
-    is: (value) => `It was stopped for ${stoppedFor[value]}`,
-    first: 'Find what it was before it goes back.',
     cured: ['cooling', 'oil', 'fuel', 'spark', 'compression', 'gear', 'turn', 'look']
   },
-  {
-    id: 'lamp',
-    item: 'run.lamp',
-    bad: ['came'],
-    is: () => 'The lamp or horn came on',
-    first: 'Oil pressure or heat: which of them, before it runs again.',
-    cured: ['cooling', 'oil', 'spark']
-  },
+  { id: 'lamp', item: 'run.lamp', bad: ['came'], cured: ['cooling', 'oil', 'spark'] },
   {
     id: 'smoke',
     item: 'run.smoke',
     bad: ['keeps'],
-    is: () => 'It kept smoking',
-    first: 'Look at a plug after the next run: water or oil.',
     cured: ['cooling', 'compression', 'fuel', 'oil', 'plugs']
   },
   {
     id: 'leaks',
     item: 'run.leaks',
     bad: ['fuel', 'oil', 'water'],
-    is: (value) => `It leaked ${value}`,
-    first: 'Dry it, run it, and look for the place.',
     cured: ['fuel', 'oil', 'gear', 'cooling', 'look']
   },
-  {
-    id: 'gears',
-    item: 'run.gears',
-    bad: ['fails'],
-    is: () => 'A gear was missing or jumped out',
-    first: 'Linkage, hub, then the clutch dog.',
-    cured: ['turn', 'gear', 'look']
-  },
-  {
-    id: 'plug-wet',
-    item: 'run.plugAfter',
-    bad: ['wet'],
-    is: () => 'A plug came out of a run with water on it',
-    first: 'Leak-down with the water jacket watched.',
-    cured: ['cooling', 'compression']
-  }
+  { id: 'gears', item: 'run.gears', bad: ['fails'], cured: ['turn', 'gear', 'look'] },
+  { id: 'plug-wet', item: 'run.plugAfter', bad: ['wet'], cured: ['cooling', 'compression'] }
 ];
 
 /** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
-export function lapsed(c: Context): { readonly id: string; readonly is: string; readonly first: string }[] {
-  return lapsing.flatMap(({ id, item, bad, better, is, first, cured }) => {
+export function lapsed(c: Context): { readonly id: LapsedId; readonly was: string }[] {
+  return lapsing.flatMap(({ id, item, bad, better, cured }) => {
     const seen = c.record.all(item).findLast((r) => bad.includes(String(r.value)));
     if (!seen) return [];
     // What the latest answer says stands as its own finding; of a later round it is the later one, whatever its time.
@@ -190,28 +156,6 @@ export function lapsed(c: Context): { readonly id: string; readonly is: string; 
       : !bad.includes(String(now?.value));
     if (!without) return [];
     const found = [causeAt(c), ...c.renewed(item), ...cured.flatMap((s) => c.worked(s))];
-    return found.some((at) => at !== '' && !isAfter(seen.at, at)) ? [] : [{ id, is: is(String(seen.value)), first }];
+    return found.some((at) => at !== '' && !isAfter(seen.at, at)) ? [] : [{ id, was: String(seen.value) }];
   });
 }
-
-/** What each is, and where a good technician looks first (C). */
-export const symptomWords: Readonly<Record<SymptomId, { readonly is: string; readonly first: string }>> = {
-  'dies-warm': {
-    is: 'It dies when it is warm and comes back cold',
-    first: 'Spark at once while it will not run: a coil or sensor that fails warm is measured cold and warm.'
-  },
-  kicks: {
-    is: 'It kicks back',
-    first: 'Timing, and the flywheel key before all: no more starts until the key was looked at.'
-  },
-  spits: { is: 'It spits back and idles poorly', first: 'Idle passages, an air leak, the reeds or valves.' },
-  shakes: { is: 'It shakes', first: 'One cylinder that does not fire: short them out one by one; then the mounts.' },
-  steam: { is: 'Steam, or hot exhaust with little water', first: 'Stop; pump, water passages, exhaust gaskets.' },
-  'no-water': { is: 'No water comes with the exhaust', first: 'Stop; intakes and pump before anything else.' },
-  died: { is: 'It died by itself', first: 'Tank vent and fuel first; spark at once while it will not run.' },
-  undercharge: {
-    is: 'It does not charge at speed',
-    first: 'Fuse and plugs of the charging circuit, then stator and rectifier.'
-  },
-  overcharge: { is: 'It overcharges', first: 'The regulator and its ground; the battery is boiled by it.' }
-};

@@ -1,25 +1,52 @@
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
-import { judgedBy, type Judged, sayLimit } from '../../findings/limit.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
 import type { Heating } from '../../physics/heating.ts';
-import { secondsUntil } from '../../physics/warm-up.ts';
-import { say } from '../../units/index.ts';
+import { secondsUntil, type WarmUp } from '../../physics/warm-up.ts';
 import { withoutOutliers, jumped } from './odd.ts';
-import { heatingOf, mainTrack, spots, type Run, type Track } from './runs.ts';
+import { heatingOf, mainTrack, type Run, type Track } from './runs.ts';
+import type { Spot } from './spots.ts';
 
 /** No plateau is promised before this many time constants: the curve is still a straight line before (M). */
 const PROMISE = 1.4;
 
 export type WarmState = 'few' | 'odd' | 'over' | 'will-pass' | 'may-pass' | 'open' | 'settles' | 'steady';
 
-export interface Warming {
+/** What the temperatures of one place say, as figures: K, seconds from the start of the run. */
+export interface WarmingSaid {
+  readonly state: WarmState;
+  readonly spot: Spot;
+  readonly limit: Judged;
+  /** The run is over. */
+  readonly stopped: boolean;
+  readonly samples: number;
+  /** When the thermostat opened. */
+  readonly opened?: number;
+  /** Mean of the last minutes, where it no longer climbs. */
+  readonly steady?: number;
+  readonly fit?: Pick<WarmUp, 'plateau' | 'low' | 'high' | 'tau' | 'sigma'>;
+  /** The hottest of it, where that is past the limit. */
+  readonly hottest?: number;
+  /** The last reading and the one before, where no head with water goes from one to the other. */
+  readonly jump?: { readonly before: number; readonly now: number };
+  /** By its last two readings alone: what it stands at, its rate, K/s, and whether it passes its limit by the next one. */
+  readonly race?: { readonly now: number; readonly rate: number; readonly passes: boolean };
+  /** It still climbs like a straight line: where it ends cannot be told yet. */
+  readonly unresolved?: true;
+  /** Seconds from the last reading until the best curve reaches the limit. */
+  readonly left?: number;
+}
+
+export interface Warming extends WarmingSaid {
   readonly track: Track;
   readonly heating: Heating;
-  readonly limit: Judged;
-  readonly state: WarmState;
-  readonly sentence: string;
   /** Seconds from the start of the run at which the best curve reaches the limit. */
   readonly limitAt?: number;
+}
+
+/** Its figures without the readings and the curve they come from. */
+export function saidOf({ track: _track, heating: _heating, limitAt: _limitAt, ...said }: Warming): WarmingSaid {
+  return said;
 }
 
 /** Gravest first: the track that speaks for a run. */
@@ -67,83 +94,52 @@ export const WARM = 323.15;
 export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
   const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const h = heatingOf(c, track);
-  const t = (k: number): string => say(k, 'temperature', c.units);
-  const base = { track, heating: h, limit };
-  const top = run.hottest && run.hottest.spot === track.spot ? run.hottest.temperature : undefined;
+  const { fit } = h;
+  const base = {
+    track,
+    heating: h,
+    spot: track.spot,
+    limit,
+    stopped: run.stoppedAt !== undefined,
+    samples: track.samples.length,
+    ...(h.opened === undefined ? {} : { opened: h.opened }),
+    ...(h.steady ? { steady: h.steady.at } : {}),
+    ...(fit
+      ? {
+          fit: {
+            plateau: fit.plateau,
+            low: fit.low,
+            tau: fit.tau,
+            sigma: fit.sigma,
+            ...(fit.high === undefined ? {} : { high: fit.high })
+          }
+        }
+      : {})
+  };
   if (jumped(track.samples)) {
     const [before, last] = withoutOutliers(track.samples).slice(-2);
-    return {
-      ...base,
-      state: 'odd',
-      sentence: `${run.stoppedAt ? '' : 'Stop now. '}${t(last!.temperature)} after ${t(before!.temperature)} a moment before: no head with water does that. Read it again; if it was a slip, take it back.`
-    };
+    return { ...base, state: 'odd', jump: { before: before!.temperature, now: last!.temperature } };
   }
+  const top = run.hottest && run.hottest.spot === track.spot ? run.hottest.temperature : undefined;
   const hottest = top ?? Math.max(...withoutOutliers(track.samples).map((s) => s.temperature));
-  if (hottest >= limit.value)
-    return {
-      ...base,
-      state: 'over',
-      sentence: `It reached ${t(hottest)} at the ${spots[track.spot]}, limit ${sayLimit(limit, c.units)}.${run.stoppedAt ? '' : ' Stop.'}`
-    };
+  if (hottest >= limit.value) return { ...base, state: 'over', hottest };
   const race = run.stoppedAt ? undefined : racing(track, limit.value);
-  if (race)
-    return {
-      ...base,
-      state: 'will-pass',
-      sentence: `Stop now: ${spots[track.spot]} at ${t(track.samples.at(-1)!.temperature)}, climbing ${Math.round(race.rate * 60 * (c.units === 'us' ? 1.8 : 1))} ${c.units === 'us' ? '°F' : 'K'} a minute${race.by >= limit.value ? `: past the limit of ${sayLimit(limit, c.units)} before the next reading` : ': no head with water does that'}.`
-    };
-  const fit = h.fit;
+  if (race) {
+    const now = track.samples.at(-1)!.temperature;
+    return { ...base, state: 'will-pass', race: { now, rate: race.rate, passes: race.by >= limit.value } };
+  }
   const elapsed = (track.samples.at(-1)?.seconds ?? 0) - h.from;
-  const shut = h.opened === undefined ? '' : `The thermostat opened at about ${clock(h.opened)}. `;
   if (h.steady && (!fit || elapsed >= PROMISE * fit.tau || fit.tau > 3600 || fit.plateau - h.steady.at < 3))
-    return {
-      ...base,
-      state: 'steady',
-      sentence: `${shut}Steady at ${t(h.steady.at)}, under the limit of ${sayLimit(limit, c.units)}.`
-    };
-  if (!fit)
-    return {
-      ...base,
-      state: 'few',
-      sentence:
-        track.samples.length < 5
-          ? 'Too few readings for a forecast: five over a minute or more.'
-          : `${shut}It does not climb steadily; no forecast.`
-    };
+    return { ...base, state: 'steady' };
+  if (!fit) return { ...base, state: 'few' };
   const at = secondsUntil(fit, limit.value);
   const limitAt = at === undefined ? undefined : h.from + at;
-  const left = limitAt === undefined ? undefined : limitAt - (track.samples.at(-1)?.seconds ?? 0);
-  const timed = limitAt === undefined ? base : { ...base, limitAt };
-  const range = fit.high === undefined ? `over ${t(fit.low)}, no upper limit yet` : `${t(fit.low)} to ${t(fit.high)}`;
-  const soon =
-    left === undefined
-      ? ''
-      : left <= 60
-        ? ' It gets there within a minute.'
-        : ` It gets there in about ${Math.round(left / 60)} min.`;
-  if (fit.low >= limit.value && elapsed >= 60)
-    return {
-      ...timed,
-      state: 'will-pass',
-      sentence: `${shut}${run.stoppedAt ? 'It was heading' : 'Stop it: it heads'} for ${range}, over the limit of ${sayLimit(limit, c.units)}.${run.stoppedAt ? '' : soon}`
-    };
+  const timed =
+    limitAt === undefined ? base : { ...base, limitAt, left: limitAt - (track.samples.at(-1)?.seconds ?? 0) };
+  if (fit.low >= limit.value && elapsed >= 60) return { ...timed, state: 'will-pass' };
   if (fit.high === undefined || elapsed < PROMISE * fit.tau)
-    return {
-      ...timed,
-      state: fit.plateau > limit.value ? 'may-pass' : 'open',
-      sentence: `${shut}Still climbing; where it ends cannot be told yet (${range}).${fit.plateau > limit.value ? ` Be ready to stop.${soon}` : ''}`
-    };
-  if (fit.high >= limit.value)
-    return {
-      ...timed,
-      state: 'may-pass',
-      sentence: `${shut}It heads for ${range}: that may pass the limit of ${sayLimit(limit, c.units)}. Be ready to stop.${soon}`
-    };
-  return {
-    ...timed,
-    state: 'settles',
-    sentence: `${shut}It settles between ${t(fit.low)} and ${t(fit.high)}, under the limit of ${sayLimit(limit, c.units)}.`
-  };
+    return { ...timed, state: fit.plateau > limit.value ? 'may-pass' : 'open', unresolved: true };
+  return { ...timed, state: fit.high >= limit.value ? 'may-pass' : 'settles' };
 }
 
 /** "4:05": minutes and seconds from a start. */

@@ -3,8 +3,10 @@
   import type { Item } from '$core/items/item.ts';
   import { allItems } from '$core/stations/items.ts';
   import { compareRuns } from '$core/stations/run/compare.ts';
+  import { sayBeside } from '$core/stations/run/compare-words.ts';
   import { mainTrack, runsOf } from '$core/stations/run/runs.ts';
   import { clock, warmingOf } from '$core/stations/run/warming.ts';
+  import { warmingSaid } from '$core/stations/run/warming-words.ts';
   import { say } from '$core/units/index.ts';
   import Fold from '../marks/Fold.svelte';
   import LimitLine from '../survey/LimitLine.svelte';
@@ -98,9 +100,11 @@
           )}</span
         >{/if}
     </div>
-    <p class="mb-2 text-lg {grave ? 'font-semibold text-error' : ''}" aria-live="polite">{warming.sentence}</p>
+    <p class="mb-2 text-lg {grave ? 'font-semibold text-error' : ''}" aria-live="polite">
+      {warmingSaid(warming, session.units)}
+    </p>
     <WarmChart run={shown} {warming} before={earlier} />
-    {#if beside}<p class="mt-2 border-l-4 border-primary pl-3">{beside.sentence}</p>{/if}
+    {#if beside}<p class="mt-2 border-l-4 border-primary pl-3">{sayBeside(beside, session.units)}</p>{/if}
   </section>
 {/if}
 <div class="mt-3"><LimitLine id="cooling.hot" /></div>

@@ -2,6 +2,7 @@
   import type { Run } from '$core/stations/run/runs.ts';
   import { heatingOf, mainTrack, spots } from '$core/stations/run/runs.ts';
   import { clock, type Warming } from '$core/stations/run/warming.ts';
+  import { warmingSaid } from '$core/stations/run/warming-words.ts';
   import { fromSI, say, shownUnit } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
   import { area, line } from 'd3-shape';
@@ -62,7 +63,7 @@
       .map((v) => ({ text: String(v), at: scaleLinear([fromSI(low, unit), fromSI(top + 4, unit)], [H - 34, 10])(v) }))
   );
   const words = $derived(
-    `${run.label}, ${spots[warming.track.spot]}: from ${say(own[0]!.temperature, 'temperature', session.units)} to ${say(own.at(-1)!.temperature, 'temperature', session.units)} in ${clock(last)}. ${warming.sentence}`
+    `${run.label}, ${spots[warming.track.spot]}: from ${say(own[0]!.temperature, 'temperature', session.units)} to ${say(own.at(-1)!.temperature, 'temperature', session.units)} in ${clock(last)}. ${warmingSaid(warming, session.units)}`
   );
   const steadyBefore = $derived(beside && before ? heatingOf(session.judgement.context, beside).steady : undefined);
 </script>

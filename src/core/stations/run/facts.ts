@@ -1,0 +1,89 @@
+import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { Judged } from '../../findings/limit.ts';
+import type { Source } from '../cooling/source.ts';
+import type { RunsBeside } from './compare.ts';
+import type { LapsedId, SymptomId } from './symptoms.ts';
+import type { WarmingSaid } from './warming.ts';
+
+/** A run and how closely it was watched: minutes, temperatures at the place that speaks, its hottest, K and s, and the longest gap, s. */
+export interface Watched {
+  readonly label: string;
+  readonly minutes: number;
+  readonly samples: number;
+  readonly hottest?: { readonly temperature: number; readonly seconds: number };
+  readonly gap?: number;
+  readonly limit: Judged;
+}
+/** Volts at the battery, and the engine speed at which they were read, 1/min. */
+interface Volts {
+  readonly volts: number;
+  readonly rpm?: number;
+}
+
+export interface RunFacts {
+  /** Nobody said how it ended: it was stopped, or its entries ceased. */
+  end: { readonly label: string; readonly minutes: number; readonly silent: boolean };
+  /** What its temperatures say; `doubted`: a second thermometer read normal. */
+  heat: { readonly run: Watched; readonly warming: WarmingSaid; readonly doubted: boolean };
+  /** Over, and read warm at its end: K, s. */
+  'heat-through': {
+    readonly run: Watched;
+    readonly warming: WarmingSaid;
+    readonly at: number;
+    readonly seconds: number;
+  };
+  /** Temperatures that stand alone, far off those beside them. */
+  odd: { readonly run: Watched; readonly alone: number };
+  /** K by which one bank runs hotter. */
+  banks: { readonly run: Watched; readonly hotter: 'port' | 'starboard'; readonly by: number };
+  /** It never got warm: K at its hottest. */
+  cold: { readonly run: Watched; readonly hottest: number };
+  beside: { readonly run: Watched; readonly beside: RunsBeside; readonly labels: readonly [string, string] };
+  /** 1/min, against what its source of water allows. */
+  'too-fast': {
+    readonly most: number;
+    readonly cap: number;
+    readonly source: Source;
+    readonly stopped: boolean;
+    readonly label: string;
+  };
+  charges: Volts;
+  'charge-open': Volts;
+  failed: { readonly cause?: string };
+  'stopped-open': { readonly reason?: string };
+  'stopped-found': { readonly cause: string };
+  lamp: { readonly notHeat?: 'too-soon' | 'cool' };
+  smoke: object;
+  leaks: { readonly what: string };
+  gears: object;
+  /** Still so with the linkage set. */
+  'gears-again': object;
+  symptom: {
+    readonly symptom: SymptomId;
+    readonly at: string;
+    readonly explained: boolean;
+    readonly repeated: boolean;
+  };
+  /** Shown once, not since, and no cause was found. */
+  lapsed: { readonly lapsed: LapsedId; readonly was: string };
+  /** Shorted out, the speed stays the same. */
+  'no-work': object;
+  pulls: { readonly pulls: number };
+  'idle-alone': { readonly idle: number };
+  idle: { readonly idle: number; readonly asked: Judged; readonly is: 'under' | 'over' | 'right' };
+  'plug-wet': object;
+  'short-of-fuel': object;
+  /** Minutes it ran, where that was said. */
+  short: { readonly minutes?: number };
+  ran: { readonly minutes?: number; readonly smoked: boolean };
+}
+export type RunFact = FactOf<RunFacts>;
+
+export interface RunBasis {
+  readonly outcome: string | undefined;
+  readonly minutes: number | undefined;
+  readonly lamp: string | undefined;
+  readonly smoke: string | undefined;
+  readonly leaks: string | undefined;
+}
+export type RunAnalysed = Analysed<RunFacts, RunBasis>;

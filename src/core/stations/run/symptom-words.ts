@@ -1,0 +1,52 @@
+import type { LapsedId, SymptomId } from './symptoms.ts';
+
+/** What each is, and where a good technician looks first (C). */
+export const symptomWords: Readonly<Record<SymptomId, { readonly is: string; readonly first: string }>> = {
+  'dies-warm': {
+    is: 'It dies when it is warm and comes back cold',
+    first: 'Spark at once while it will not run: a coil or sensor that fails warm is measured cold and warm.'
+  },
+  kicks: {
+    is: 'It kicks back',
+    first: 'Timing, and the flywheel key before all: no more starts until the key was looked at.'
+  },
+  spits: { is: 'It spits back and idles poorly', first: 'Idle passages, an air leak, the reeds or valves.' },
+  shakes: { is: 'It shakes', first: 'One cylinder that does not fire: short them out one by one; then the mounts.' },
+  steam: { is: 'Steam, or hot exhaust with little water', first: 'Stop; pump, water passages, exhaust gaskets.' },
+  'no-water': { is: 'No water comes with the exhaust', first: 'Stop; intakes and pump before anything else.' },
+  died: { is: 'It died by itself', first: 'Tank vent and fuel first; spark at once while it will not run.' },
+  undercharge: {
+    is: 'It does not charge at speed',
+    first: 'Fuse and plugs of the charging circuit, then stator and rectifier.'
+  },
+  overcharge: { is: 'It overcharges', first: 'The regulator and its ground; the battery is boiled by it.' }
+};
+
+const stoppedFor: Readonly<Record<string, string>> = {
+  temperature: 'its temperature',
+  stream: 'its stream',
+  lamp: 'the lamp or horn',
+  smoke: 'smoke',
+  leak: 'a leak',
+  noise: 'a noise'
+};
+
+/** What an earlier run showed, and what is done about it (C). */
+export const lapsedWords: Readonly<Record<LapsedId, { readonly is: (was: string) => string; readonly first: string }>> =
+  {
+    stopped: {
+      is: (was) => `It was stopped for ${stoppedFor[was]}`,
+      first: 'Find what it was before it goes back.'
+    },
+    lamp: {
+      is: () => 'The lamp or horn came on',
+      first: 'Oil pressure or heat: which of them, before it runs again.'
+    },
+    smoke: { is: () => 'It kept smoking', first: 'Look at a plug after the next run: water or oil.' },
+    leaks: { is: (was) => `It leaked ${was}`, first: 'Dry it, run it, and look for the place.' },
+    gears: { is: () => 'A gear was missing or jumped out', first: 'Linkage, hub, then the clutch dog.' },
+    'plug-wet': {
+      is: () => 'A plug came out of a run with water on it',
+      first: 'Leak-down with the water jacket watched.'
+    }
+  };

@@ -1,0 +1,261 @@
+import { practice } from '../../findings/collect.ts';
+import type { WordsOf } from '../../findings/fact.ts';
+import type { Because } from '../../findings/finding.ts';
+import { sayLimit } from '../../findings/limit.ts';
+import { sayValue } from '../../items/check-entry.ts';
+import { ZERO_CELSIUS } from '../../units/factors.ts';
+import { say, type System } from '../../units/index.ts';
+import { sources } from '../cooling/source.ts';
+import { CHARGING, CHARGING_RPM } from './charging.ts';
+import { sayBeside } from './compare-words.ts';
+import type { RunBasis, RunFacts, Watched } from './facts.ts';
+import { items } from './readings.ts';
+import { PULLS, TACHOMETER } from './start-and-idle.ts';
+import { lapsedWords, symptomWords } from './symptom-words.ts';
+import { BANKS_APART, clock, NEVER_WARM, type WarmingSaid } from './warming.ts';
+import { sayWarming } from './warming-words.ts';
+
+const short = (s: string): string => (s.length > 90 ? `${s.slice(0, 88).trimEnd()}…` : s).replace(/[.\s]+$/, '');
+
+/** What was told of the run, as it stands behind what its answers say. */
+const told = ({ outcome, minutes, lamp, smoke, leaks }: RunBasis, units: System): Because =>
+  practice(
+    [
+      `outcome: ${outcome ?? 'not run yet'}`,
+      ...(minutes === undefined ? [] : [`ran for ${say(minutes, 'minutes', units)}`]),
+      ...(lamp ? [`lamp or horn: ${lamp}`] : []),
+      ...(smoke ? [`smoke: ${smoke}`] : []),
+      ...(leaks ? [`leaks: ${leaks}`] : [])
+    ],
+    'a first run outdoors on water, watched to the end.'
+  );
+
+/** What the curve of a run rests on. */
+const watched = (run: Watched, units: System): Because => ({
+  inputs: [
+    `${run.label}: ${run.samples} temperatures at one spot, ${run.minutes.toFixed(0)} min`,
+    ...(run.hottest
+      ? [`hottest: ${say(run.hottest.temperature, 'temperature', units)} at ${clock(run.hottest.seconds)}`]
+      : []),
+    ...(run.gap ? [`longest gap in the log: ${Math.round(run.gap / 60)} min`] : [])
+  ],
+  limit: sayLimit(run.limit, units),
+  provenance: 'P',
+  source: 'First-order heating; interval by profile likelihood, time constant searched'
+});
+const fromMemory = { provenance: 'M', source: 'From memory' } as const;
+
+function curve(run: Watched, { fit }: WarmingSaid, units: System): Because {
+  const t = (k: number): string => say(k, 'temperature', units);
+  return {
+    ...watched(run, units),
+    ...(fit
+      ? {
+          value: `plateau ${t(fit.plateau)}, time constant ${Math.round(fit.tau)} s`,
+          uncertainty: `${t(fit.low)} to ${fit.high === undefined ? 'no upper limit yet' : t(fit.high)} (95 %); readings scatter ${fit.sigma.toFixed(1)} K`
+        }
+      : {}),
+    formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))'
+  };
+}
+
+const voltsBecause = ({ volts, rpm }: RunFacts['charges']): Because =>
+  practice([`volts: ${volts.toFixed(1)}`, `speed: ${rpm ?? 'not noted'}`], 'volts at the battery, at speed.', {
+    limit: `${CHARGING.low.toFixed(1)} to ${CHARGING.high.toFixed(1)} V (common practice, from memory)`
+  });
+
+const idleBecause = (idle: number, limit?: string): Because =>
+  practice([`idle in gear: ${Math.round(idle)} rpm`], 'set warm, in gear, to the manual’s figure.', {
+    uncertainty: `± ${100 * TACHOMETER} % of the tachometer (from memory)`,
+    ...(limit ? { limit } : {})
+  });
+
+const lampWords = {
+  open: { found: 'The lamp or horn came on: stop, record the cause, repeat.' },
+  'too-soon': {
+    found: 'The lamp or horn came on before a head can be hot: oil, its sender or a wire, and no heat.',
+    advice: 'Stop, record the cause, repeat.'
+  },
+  cool: {
+    found:
+      'The lamp or horn came on while two thermometers found the head cool: oil, its sender or a wire, and no heat.',
+    advice: 'Record the cause, repeat.'
+  }
+} as const;
+
+/** What is said of a run. */
+export const words: WordsOf<RunFacts, RunBasis> = {
+  end: ({ values: { label, minutes, silent } }) => ({
+    found: silent
+      ? `Nothing was entered after ${clock(minutes * 60)}: how did this run end?`
+      : `It was stopped after ${clock(minutes * 60)}: say how it went, and why it was stopped.`,
+    because: practice([`${label}: its end is not recorded`], 'a run that nobody watched proves nothing.')
+  }),
+  heat: ({ values: { run, warming, doubted } }, _, units) => {
+    const { found, advice } = sayWarming(warming, units);
+    const second = doubted ? 'A second thermometer read normal: one of them is wrong.' : '';
+    return {
+      found,
+      advice: [advice, second].filter(Boolean).join(' ') || undefined,
+      because: curve(run, warming, units)
+    };
+  },
+  'heat-through': ({ values: { run, warming, at, seconds } }, _, units) => ({
+    found: `Read ${say(at, 'temperature', units)} after ${clock(seconds)}, under the limit of ${sayLimit(warming.limit, units)}.`,
+    because: curve(run, warming, units)
+  }),
+  odd: ({ values: { run, alone } }, _, units) => ({
+    found: `${alone === 1 ? 'One temperature stands' : `${alone} temperatures stand`} far off the readings beside ${alone === 1 ? 'it' : 'them'} and ${alone === 1 ? 'is' : 'are'} left out of the curve.`,
+    advice: `Take ${alone === 1 ? 'it' : 'them'} back if it was a slip.`,
+    because: {
+      ...watched(run, units),
+      provenance: 'M',
+      source: 'From memory: no head jumps 25 K within a minute and back'
+    }
+  }),
+  banks: ({ values: { run, hotter, by } }, _, units) => ({
+    found: `The ${hotter} bank runs ${say(by + ZERO_CELSIUS, 'temperature', 'metric').replace(' °C', ' K')} hotter: strainer, passages or thermostat of that bank.`,
+    advice: 'One cured fault does not clear the other.',
+    because: { ...watched(run, units), limit: `${BANKS_APART} K between banks (from memory)`, ...fromMemory }
+  }),
+  cold: ({ values: { run, hottest } }, _, units) => ({
+    found: `After ${run.minutes.toFixed(0)} minutes it is only ${say(hottest, 'temperature', units)}: it never got warm.`,
+    advice:
+      'A thermostat that stays open, or none in it; run cold it fouls its plugs, and a four-stroke thins its oil.',
+    because: {
+      ...watched(run, units),
+      limit: `${say(NEVER_WARM.under, 'temperature', units)} within ${NEVER_WARM.minutes} min (from memory)`,
+      ...fromMemory
+    }
+  }),
+  beside: ({ values: { run, beside, labels } }, _, units) => ({
+    found: sayBeside(beside, units),
+    because: { ...watched(run, units), inputs: [labels.join(' and ')] }
+  }),
+  'too-fast': ({ values: { most, cap, source, stopped, label } }) => ({
+    found: `${stopped ? 'It was run at' : 'Throttle down now:'} ${Math.round(most)} rpm on ${source === 'muffs' ? 'muffs' : 'a tank'}, which allow ${sources[source].throttle}.`,
+    advice: 'The pump may have run dry: watch stream and head on the next run, at idle.',
+    because: practice(
+      [`${label}: up to ${Math.round(most)} rpm`, `water: ${source}`],
+      'the source caps the throttle.',
+      {
+        limit: `${cap} rpm (common practice, from memory)`
+      }
+    )
+  }),
+  charges: ({ values }) => ({
+    found: `It charges: ${values.volts.toFixed(1)} V at ${Math.round(values.rpm!)} rpm.`,
+    because: voltsBecause(values)
+  }),
+  'charge-open': ({ values }) => ({
+    found: `${values.volts.toFixed(1)} V ${values.rpm === undefined ? 'with the speed not noted' : `at ${Math.round(values.rpm)} rpm`}: whether it charges is judged at ${CHARGING_RPM} rpm and over.`,
+    because: voltsBecause(values)
+  }),
+  failed: ({ values: { cause } }, basis, units) => ({
+    ...(cause
+      ? { found: `It would not start: ${short(cause)}.` }
+      : { found: 'It would not start.', advice: 'Spark and fuel again, in that order.' }),
+    because: told(basis, units)
+  }),
+  'stopped-open': ({ values: { reason } }, basis, units) => ({
+    found: `Stopped early${reason && reason !== 'other' ? ` because of ${sayValue(items.reason, reason, units)}` : ''}: find the cause and record it before it is started again.`,
+    because: told(basis, units)
+  }),
+  'stopped-found': ({ values: { cause } }, basis, units) => ({
+    found: `Stopped early: ${short(cause)}.`,
+    advice: 'Repeat it once the cause is cured.',
+    because: told(basis, units)
+  }),
+  lamp: ({ values: { notHeat } }, basis, units) => ({ ...lampWords[notHeat ?? 'open'], because: told(basis, units) }),
+  smoke: (_, basis, units) => ({
+    found: 'Smoke that keeps coming: water or oil is getting in.',
+    advice: 'Look at the plugs after running.',
+    because: told(basis, units)
+  }),
+  leaks: ({ values: { what } }, basis, units) => ({
+    found: `It leaks ${what}: find the place before it runs again.`,
+    because: told(basis, units)
+  }),
+  gears: (_, basis, units) => ({
+    found: 'A gear is missing or jumps out: linkage or a worn clutch dog.',
+    because: told(basis, units)
+  }),
+  'gears-again': (_, basis, units) => ({
+    found:
+      'A gear is still missing or jumps out with the linkage set: hub or shear pin, the shift rod’s joint, then the clutch dog.',
+    because: told(basis, units)
+  }),
+  symptom: ({ values: { symptom, at, explained, repeated } }) => {
+    const { is, first } = symptomWords[symptom];
+    return {
+      found: `${is}${repeated ? '; not since, but no cause was found: it comes again' : ''}.`,
+      advice: explained ? 'A cause was found: make the same run again to see that it is gone.' : first,
+      because: practice(
+        [`last seen: ${at.slice(0, 16).replace('T', ' ')}`, `cause: ${explained ? 'recorded since' : 'not recorded'}`],
+        'what a run showed stays open until its cause is found and the same run is made again without it.'
+      )
+    };
+  },
+  lapsed: ({ values: { lapsed, was } }) => {
+    const { is, first } = lapsedWords[lapsed];
+    return {
+      found: `${is(was)}; not since, but no cause was found: it comes again.`,
+      advice: first,
+      because: practice(['cause: not recorded'], 'what a run showed stays open until its cause is found.')
+    };
+  },
+  'no-work': ({ cylinder }) => ({
+    found: `Cylinder ${cylinder} does no work: shorted out, the speed stays the same.`,
+    advice: 'Its spark, its compression, then its fuel.',
+    because: practice(
+      [`cylinder ${cylinder} shorted out: the speed stays the same`],
+      'what does no work is not missed.'
+    )
+  }),
+  pulls: ({ values: { pulls } }) => ({
+    found: `It took ${Math.round(pulls)} pulls to fire.`,
+    advice: 'A first start after years may; at the next one count again: choke, primer and fuel level first.',
+    because: practice(
+      [`pulls to first fire: ${Math.round(pulls)}`],
+      'an engine with fuel up and choke set fires within a few pulls.',
+      { limit: `${PULLS} pulls (common practice, from memory)` }
+    )
+  }),
+  'idle-alone': ({ values: { idle } }) => ({
+    found: `It idles at ${Math.round(idle)} rpm in gear; the manual’s figure says whether that is right.`,
+    because: idleBecause(idle)
+  }),
+  idle: ({ values: { idle, asked, is } }, _, units) => ({
+    found:
+      is === 'right'
+        ? `It idles at ${Math.round(idle)} rpm in gear, as it should.`
+        : `It idles at ${Math.round(idle)} rpm in gear, ${is} what it should: warm it through, then set it.`,
+    because: idleBecause(idle, sayLimit(asked, units))
+  }),
+  'plug-wet': () => ({
+    found: 'Water on a plug after running: it is getting in.',
+    advice: 'Gasket, exhaust cover or jacket; no more running.',
+    because: practice(['a plug after running: water on it'], 'a plug that went in dry and comes out wet.')
+  }),
+  'short-of-fuel': (_, basis, units) => ({
+    found:
+      'It ran, and what it runs short of is still looked for at the fuel check: the run is made again once that is found.',
+    because: told(basis, units)
+  }),
+  short: ({ values: { minutes } }, basis, units) => ({
+    ...(minutes === undefined
+      ? {
+          found: 'It ran; how long, and how warm it got, is not written down.',
+          advice: 'A run counts once its temperature has settled.'
+        }
+      : {
+          found: `It ran for ${say(minutes, 'minutes', units)}: too short to have warmed through.`,
+          advice: `Run it until its temperature has settled, ${NEVER_WARM.minutes} minutes and more.`
+        }),
+    because: told(basis, units)
+  }),
+  ran: ({ values: { minutes, smoked } }, basis, units) => ({
+    found: `It ran and settled${minutes === undefined ? '' : `, ${say(minutes, 'minutes', units)}`}${smoked ? '; smoke in the first minutes was preservation oil' : ''}.`,
+    because: told(basis, units)
+  })
+};

@@ -57,7 +57,7 @@
 
 {#if live}
   {#if grave}<p class="mb-2 border-4 border-error p-3 text-xl font-semibold text-error" role="alert">
-      {warming!.sentence}
+      {warmingSaid(warming!, session.units)}
     </p>{/if}
   <Watch run={live} onstop={stop} />
 {:else if asking}

@@ -14,14 +14,16 @@
 </script>
 
 <StationFields station="spark" only={['lanyard']} />
-<ConditionsBar
-  station="spark"
-  conditions={session.conditionsOf('spark')}
-  instruments={[]}
-  instrumentId=""
-  units={session.units}
-  onchange={(c) => session.setConditions('spark', c)}
-  oninstrument={() => {}}
-/>
+<div class="mt-2">
+  <ConditionsBar
+    station="spark"
+    conditions={session.conditionsOf('spark')}
+    instruments={[]}
+    instrumentId=""
+    units={session.units}
+    onchange={(c) => session.setConditions('spark', c)}
+    oninstrument={() => {}}
+  />
+</div>
 <SparkSheet conditions={session.conditionsOf('spark')} />
 <div class="mt-3"><QuickLine instrument={() => gauge.instrument} example="spark 1 good 2 none" /></div>

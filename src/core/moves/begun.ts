@@ -1,3 +1,4 @@
+import type { Finding } from '../findings/finding.ts';
 import type { Step } from '../plan/plan.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
@@ -37,7 +38,7 @@ export function clocks({ context: c, steps }: Position): Move[] {
 }
 
 /** 3: waits that are over, work that is done and not proved. */
-export function begun({ context: c, steps }: Position): Move[] {
+export function begun({ context: c, steps, findings }: Position): Move[] {
   const over = runningWaits(c.survey.waits)
     .filter((w) => c.past(w.until.getTime()))
     .map((w): Move => ({
@@ -52,22 +53,31 @@ export function begun({ context: c, steps }: Position): Move[] {
   const proofs = steps
     // What the readings themselves show as done was a look, and is not proved by another one.
     .filter((s) => s.state === 'done' && s.markedAt && !s.busyUntil && s.proof.station !== 'run')
-    .map((s): Move => {
+    .flatMap((s): Move[] => {
       const station = s.raisedAt ?? s.proof.station;
       // Looked at since, and something else is wrong there: that is mended before this can be proved.
       const since = readSince(c, station === s.proof.station ? s.proof : { station }, s.markedAt!, s.cylinders);
       const more = since && steps.find((x) => x.state === 'open' && !x.by && x.proof.station === station);
-      return {
-        kind: 'repeat',
-        class: more ? 8 : 3,
-        id: `proof:${s.id}`,
-        title: `Prove it: ${stations[station].title.toLowerCase()} again`,
-        station,
-        job: s.id,
-        minutes: stations[station].minutes,
-        because: `“${s.title}” is done and not proved: ${s.proof.text}.`,
-        ...(more ? { waits: `First: ${more.title.charAt(0).toLowerCase()}${more.title.slice(1)}.` } : {})
-      };
+      // At the very cylinders it was for: what that asks for comes next, and not the same look once more.
+      const still = (f: Finding): boolean =>
+        f.station === station &&
+        f.condition === 'fault' &&
+        f.cylinder !== undefined &&
+        !!s.cylinders?.includes(f.cylinder);
+      if (since && !more && findings.some(still)) return [];
+      return [
+        {
+          kind: 'repeat',
+          class: more ? 8 : 3,
+          id: `proof:${s.id}`,
+          title: `Prove it: ${stations[station].title.toLowerCase()} again`,
+          station,
+          job: s.id,
+          minutes: stations[station].minutes,
+          because: `“${s.title}” is done and not proved: ${s.proof.text}.`,
+          ...(more ? { waits: `First: ${more.title.charAt(0).toLowerCase()}${more.title.slice(1)}.` } : {})
+        }
+      ];
     });
   return [...over, ...proofs];
 }

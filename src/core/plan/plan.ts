@@ -154,6 +154,17 @@ function sayFailed(again: readonly SuspectView[], suspects: readonly SuspectView
   return `It was done, and what it was for shows again. Not the same once more: look for ${likely.map((s) => s.label).join(', then ')}.`;
 }
 
+/** Something else explains what shows again better than the part that was just seen to. */
+const otherwiseBy = (again: readonly SuspectView[], suspects: readonly SuspectView[]): boolean =>
+  suspects.some(
+    (s) =>
+      s.raised &&
+      !s.mended &&
+      !again.includes(s) &&
+      !again.some((a) => a.probability >= s.probability) &&
+      s.explains.some((id) => again.some((a) => a.explains.includes(id)))
+  );
+
 /**
  * The job list, in practitioners' order: what the findings and the case raise, and what was done before.
  * A step done is proved only when a reading taken after the work no longer raises it.
@@ -253,7 +264,9 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         ...(cylinders.length ? { cylinders } : {}),
         state,
         ...(state === 'open' && later.has(rule.id) ? { by: sayDoBy(c, later.get(rule.id)!) } : {}),
-        ...(failed ? { failed: again.length ? ('sign' as const) : ('finding' as const) } : {}),
+        ...(failed
+          ? { failed: again.length && !otherwiseBy(again, suspects) ? ('sign' as const) : ('finding' as const) }
+          : {}),
         ...(now[0] && now.every((f) => f.station !== proof.station) ? { raisedAt: now[0].station } : {}),
         after: rule.after ?? [],
         follows: rule.after ?? [],

@@ -105,3 +105,18 @@ describe('one bank’s thermostat renewed, and the other bank runs hot', () => {
     expect(now.slice(0, 4).join('\n')).not.toMatch(/renew the thermostat/i);
   });
 });
+
+describe('plugs that were renewed', () => {
+  const done = (): Bench =>
+    goodAt(two, ['safe', 'look', 'turn'])
+      .read('plugs.read', ['cracked'], { cylinder: 1 })
+      .read('plugs.read', ['normal'], { cylinder: 2 })
+      .read('plugs.read', ['normal'], { cylinder: 3 })
+      .done('plugs');
+  const state = (b: Bench): string | undefined => b.assessed().steps.find((s) => s.id === 'plugs')?.state;
+  it('cracked again is the plug, and the work stands open; oily is the engine, and the work is through', () => {
+    expect(state(done().read('plugs.read', ['cracked'], { cylinder: 1 }))).toBe('open');
+    expect(state(done().read('plugs.read', ['oily'], { cylinder: 1 }))).toBe('proved');
+    expect(state(done().read('plugs.read', ['normal'], { cylinder: 1 }))).toBe('proved');
+  });
+});

@@ -167,6 +167,13 @@ describe('spark that is there cold and not warm', () => {
   it('none warm on every cylinder is what they share', () => {
     expect(looked([1, 2, 3]).ids()).toContain('spark.fails-warm-all:fault');
   });
+  it('none cold and good warm is a spark that comes and goes, and no clean bill', () => {
+    const b = goodAt(two, ['safe', 'look', 'turn', 'plugs']).read('spark.lanyard', 'yes');
+    for (const k of [1, 2, 3]) b.read('spark.result', k === 2 ? 'none' : 'good', { cylinder: k, ...tester });
+    b.read('spark.result', 'good', { cylinder: 2, ...warm });
+    expect(b.ids()).toContain('spark.unsteady.2:watch');
+    expect(b.ids()).not.toContain('spark.good:sound');
+  });
   it('good warm as well, and there is nothing to be found', () => {
     expect(looked([]).ids()).toContain('spark.good:sound');
   });

@@ -102,8 +102,8 @@ export interface JobRule extends JobTraits {
   readonly alters?: readonly StationId[];
   /** Findings that, still there at its proof, say that it was not this: the work failed though nothing else asks for it. */
   readonly spoiledBy?: readonly string[];
-  /** What is read at its proof later speaks of the engine, not of this work: the same sight again is no failed proof. */
-  readonly tellsOfOthers?: true;
+  /** Findings that speak of the engine and not of this work, by id: the same sight again at its proof is no failed proof. */
+  readonly tellsOfOthers?: readonly string[];
   /** The check that proves it, and what it should show. */
   readonly proof: Proof;
   /** What proves it instead, where every finding that raised it is of this check. */

@@ -204,9 +204,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const otherwise =
       raised.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'];
     const again = suspects.filter((s) => s.again && s.step === rule.id);
+    const ofOthers = rule.tellsOfOthers !== undefined && now.every((f) => rule.tellsOfOthers!.includes(kindOf(f.id)));
     // Read again after the work, and no better: by a suspect's own sign, or by the finding that had asked for it.
     const reread =
-      mark?.state === 'done' && now.length > 0 && !rule.tellsOfOthers && !looksOnly(rule)
+      mark?.state === 'done' && now.length > 0 && !ofOthers && !looksOnly(rule)
         ? rereadAt(mark.at, raised[0]?.station)
         : [];
     const worse = raisers(rule, reread).filter((f) => now.some((n) => n.id === f.id && n.condition === f.condition));
@@ -232,12 +233,12 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const was = mark?.state === 'done' && now.length > 0 ? raisers(rule, foundAt(mark.at)) : [];
     const watched =
       rule.finds === true ||
-      rule.tellsOfOthers === true ||
+      ofOthers ||
       now.every((f) => f.condition === 'watch' && was.some((x) => x.id === f.id && grave(x) > grave(f)));
     const after =
       mark?.state === 'done' &&
       watched &&
-      (rule.finds || rule.tellsOfOthers || !untold(proof, raised, found)) &&
+      (rule.finds || ofOthers || !untold(proof, raised, found)) &&
       readSince(c, proof, mark.at, cylinders);
     const own = rule.bySchool?.(c) ?? {};
     const state =

@@ -57,8 +57,7 @@ const rule = (c: Context): MeasureRule<SparkReading, 'lanyard'> => ({
       r.conditions?.path ?? '',
       r.conditions?.light === 'sun' ? 'sun' : '',
       isSlow(r) ? 'slow' : crankingNoted(r) ? 'noted' : '',
-      lanyardUntold(c, r.at) ? 'untold' : '',
-      isWarm(r) ? 'warm' : ''
+      lanyardUntold(c, r.at) ? 'untold' : ''
     ].join('|'),
   rank: (r) =>
     (r.value !== 'good' && lanyardUntold(c, r.at) ? 8 : 0) +

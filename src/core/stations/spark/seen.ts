@@ -26,20 +26,23 @@ const gone = (list: readonly SparkReading[], good: SparkReading): boolean =>
 
 /** What the latest look at a warm engine shows that a look at a cold one did not; sun and slow cranking hide a spark as well. */
 function failsWarm(groups: readonly Alike<SparkReading>[]): Seen['failsWarm'] {
-  const told = (warm: boolean): readonly SparkReading[] =>
-    groups.filter((g) => isWarm(g.readings[0]!) === warm).flatMap((g) => g.readings);
-  const last = latestOf(told(true));
-  const cold = told(false);
+  const all = groups.flatMap((g) => g.readings);
+  const last = latestOf(all.filter(isWarm));
   if (!last || last.value === 'good' || isSlow(last) || last.conditions?.light === 'sun') return undefined;
+  const cold = all.filter((r) => !isWarm(r));
   return cold.some((r) => r.value === 'good') ? (last.value as 'weak' | 'none') : undefined;
 }
+
+/** The looks at the cold engine, where it is the warm one that fails: what they say is said of them alone. */
+const coldOnly = (groups: readonly Alike<SparkReading>[]): Alike<SparkReading>[] =>
+  groups.map((g) => ({ ...g, readings: g.readings.filter((r) => !isWarm(r)) })).filter((g) => g.readings.length > 0);
 
 /** What speaks for each cylinder: the latest look by the best method, with what makes it doubtful. */
 export function sparkSeen(c: Context): Seen[] {
   return [...sparks(c).values()]
     .flatMap(({ groups }): Seen[] => {
       const warm = failsWarm(groups);
-      const [group, ...others] = warm ? groups.filter((g) => !isWarm(g.readings[0]!)) : groups;
+      const [group, ...others] = warm ? coldOnly(groups) : groups;
       const last = group?.readings.at(-1);
       if (!group || !last) return [];
       const { light, path } = last.conditions ?? {};

@@ -120,3 +120,81 @@ describe('plugs that were renewed', () => {
     expect(state(done().read('plugs.read', ['normal'], { cylinder: 1 }))).toBe('proved');
   });
 });
+
+describe('it slips in gear, and the propeller slips on its hub', () => {
+  const slips = (): Bench =>
+    goodAt(two, ['safe', 'look'])
+      .read('turn.result', 'bumps')
+      .read('turn.forward', 'slips')
+      .read('look.twist', 'slips');
+  it('with the hub mended, the gears are tried again before a linkage is set', () => {
+    const b = slips().done('propeller').read('look.twist', 'holds');
+    expect(b.ids()).toContain('turn.dog:cannot-tell');
+    expect(titles(b)[0]).toBe('Shift through by hand again');
+    expect(b.assessed().steps.map((s) => s.id)).not.toContain('linkage');
+    expect(b.read('turn.forward', 'slips').ids()).toContain('turn.dog:fault');
+  });
+  it('tried again and follows, nothing is left of it', () => {
+    const b = slips().done('propeller').read('look.twist', 'holds').read('turn.forward', 'follows');
+    expect(b.ids().join()).not.toMatch(/turn\.dog/);
+  });
+});
+
+describe('what a reading shows as done is done', () => {
+  it('oil passed through until it came clear: nothing is displaced once more', () => {
+    const b = new Bench({ ...two, cylinders: 2 }, 'drowned', { submerged: 'yes', water: 'fresh' })
+      .read('turn.plugs', 'out')
+      .read('turn.water', 'none')
+      .read('turn.pass', 'clear');
+    const open = b.assessed().steps.filter((s) => s.state === 'open');
+    expect(open.map((s) => s.id)).not.toContain('displace');
+  });
+  it('a case that ran dry has its magnet looked at before it is tested', () => {
+    const b = goodAt(two, [...head, 'compression'])
+      .read('gear.look', 'none')
+      .read('gear.drained', 20e-6);
+    expect(titles(b)[0]).toMatch(/^Wipe the magnet/);
+  });
+});
+
+describe('a pump that was renewed', () => {
+  const worn = (): Bench =>
+    goodAt(two, [...head, 'compression', 'gear', 'fuel'])
+      .read('cooling.source', 'tank')
+      .read('cooling.impellerAge', 6)
+      .read('cooling.opened', 'yes')
+      .read('cooling.missing', 2)
+      .read('cooling.set', 35)
+      .read('cooling.housing', 'grooved');
+  it('is not judged by the vanes that came out of it; a tick alone is no clean bill', () => {
+    const b = worn().done('pump');
+    expect(b.ids()).toContain('cooling.pump:cannot-tell');
+    expect(b.said('cooling.pump')).not.toMatch(/has had it|6 years/);
+    expect(b.read('cooling.drill', 'pumps').ids()).toContain('cooling.pump:sound');
+    expect(b.assessed().steps.find((s) => s.id === 'pump')?.state).toBe('proved');
+  });
+  it('the vanes that went downstream are still to be found', () => {
+    const b = worn().done('pump').read('cooling.drill', 'pumps');
+    expect(b.ids()).toContain('cooling.pieces:fault');
+    expect(b.read('cooling.found', 'all').ids().join()).not.toMatch(/pieces/);
+  });
+  it('its marks at a later look are those of the new one', () => {
+    const b = worn().done('pump').read('cooling.opened', 'yes').read('cooling.housing', 'melted');
+    expect(b.ids()).toContain('cooling.pump:fault');
+    expect(b.said('cooling.pump')).toMatch(/housing melted/);
+    expect(b.said('cooling.pump')).not.toMatch(/missing/);
+  });
+  it('it is run again before anything more is looked for that ran hot before', () => {
+    const b = worn().read('run.event', 'start').read('run.stream', 'weak');
+    for (let k = 0; k < 10; k++) b.read('run.temperature', 308 + 5.5 * k, { conditions: { spot: 'head' } }).wait(0.015);
+    b.read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'temperature');
+    b.done('pump').read('cooling.drill', 'pumps').read('cooling.assembled', 'yes').read('cooling.found', 'all');
+    expect(titles(b)[0]).toBe('Cure the cause and repeat the first run');
+    expect(
+      b
+        .assessed()
+        .steps.filter((s) => s.state === 'open')
+        .map((s) => s.id)
+    ).not.toContain('hot');
+  });
+});

@@ -1,7 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
-import { lastSeen, unreadBank } from '../stations/cooling/seen.ts';
+import { lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -63,7 +63,7 @@ export const heat: readonly AskRule[] = (
     panIfFitted,
     pumpOpen
   ] as readonly AskRule[]
-).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && r.open(c, f) }));
+).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && !workedOnSinceHot(c) && r.open(c, f) }));
 
 /** A stream that was seen before the last work on the water is looked at again on the next run, not looked into. */
 const untilWorkedOn = (r: AskRule): AskRule => ({

@@ -169,7 +169,15 @@ export const headAsks: Asks = {
   'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
   'turn.shift': [job('linkage')],
   'turn.gear': [job('linkage')],
-  'turn.dog': [twist, job('propeller', { only: ['cannot-tell'] }), job('linkage', { only: ['fault'] })],
+  'turn.dog': [
+    twist,
+    repeat('Shift through by hand again', 'turn', 2, {
+      items: ['turn.forward', 'turn.reverse'],
+      open: (_, f) => (f.values as { why?: string } | undefined)?.why === 'hub-mended'
+    }),
+    job('propeller', { only: ['cannot-tell'] }),
+    job('linkage', { only: ['fault'] })
+  ],
   'turn.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
   'turn.reverse-lock': [job('linkage')],
   'turn.belt': [job('belt')],

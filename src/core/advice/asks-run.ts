@@ -4,6 +4,7 @@ import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { causeAt, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
+import { workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
@@ -248,6 +249,13 @@ export const runAsks: Asks = {
     ...heat.map((r): AskRule => stoppedFor(['temperature'], r)),
     ...[screens, outlet, pumpOpen].map((r): AskRule => stoppedFor(['stream'], r)),
     ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),
-    look('Find the cause, write it down', ['run.cause'], 10, { only: ['fault'], last: true })
+    look('Find the cause, write it down', ['run.cause'], 10, {
+      only: ['fault'],
+      last: true,
+      // Work where it was stopped for is that cause: the run is made again.
+      open: (c) =>
+        !c.record.asked('run.cause') &&
+        (!/temperature|stream/.test(String(c.record.value('run.reason'))) || !workedOnSinceHot(c))
+    })
   ]
 };

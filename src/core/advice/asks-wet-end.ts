@@ -147,6 +147,8 @@ export const wetEndAsks: Asks = {
     })
   ],
   'gear.amount': [
+    // Run dry, it is metal that says how far it went.
+    look('Wipe the magnet and name what is on it', ['gear.magnet'], 3, { only: ['fault'] }),
     {
       ...caseTest,
       open: (c, f) => oilLow(c) && caseTest.open(c, f),

@@ -5,7 +5,7 @@ import { fuelCleared } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import { changes } from '../stations/oil/changes.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
-import { turnedDry } from '../stations/turn/hole-water.ts';
+import { displaced, turnedDry } from '../stations/turn/hole-water.ts';
 
 export type ProtocolState = 'done' | 'open' | 'stuck';
 
@@ -42,7 +42,6 @@ const carburettor = (c: Context): boolean => {
   return f !== 'electronic' && f !== 'direct';
 };
 const passes = (c: Context): number => c.record.all('turn.pass').length;
-const lastPass = (c: Context): unknown => c.record.last('turn.pass')?.value;
 const sump = (c: Context): boolean => c.record.value('oil.sump') === 'drained';
 
 /** What is done to an engine that was under water, what perishes first, first (C; the maker's manual wins). */
@@ -123,7 +122,7 @@ const rules: readonly Rule[] = [
     minutes: 10,
     items: ['turn.pass'],
     station: 'turn',
-    done: (c) => lastPass(c) === 'clear' || c.record.value('turn.dried') === 'yes',
+    done: displaced,
     counted: (c) => (passes(c) ? `${passes(c)} ${passes(c) === 1 ? 'pass' : 'passes'} so far` : undefined)
   },
   {

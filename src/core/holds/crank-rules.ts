@@ -3,7 +3,7 @@ import type { Context } from '../findings/context.ts';
 import { cylindersSaid } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
-import { turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
+import { displaced, turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
 import { oilShutIn, plugsAt } from '../stations/turn/plugs-out.ts';
 import { smooth, turning } from '../stations/turn/analyse.ts';
 import type { HoldRule } from './hold.ts';
@@ -14,10 +14,6 @@ const smoothTurns = (c: Context): number => turning(c).smoothSince;
 /** Turned smoothly with the plugs out: that they went back in later takes nothing away. */
 const turnedOpen = (c: Context): boolean =>
   turning(c).turns.some((t) => smooth.has(t.result) && plugsAt(c, t.at) === 'out') && smoothTurns(c) >= 1;
-
-/** Passes of water-displacing oil until nothing but oil comes. */
-const dried = (c: Context): boolean =>
-  c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
 
 /** What forbids turning it by starter or rope, most dangerous first. */
 export const crankRules: readonly HoldRule[] = [
@@ -76,7 +72,7 @@ export const crankRules: readonly HoldRule[] = [
         ? [
             {
               text: 'water displaced with oil until clear',
-              done: dried(c),
+              done: displaced(c),
               station: 'turn' as const,
               items: ['turn.dried', 'turn.pass'] as const
             }

@@ -1,3 +1,4 @@
+import { workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Cooling water, from the screens to the outlet. */
@@ -38,7 +39,17 @@ export const cooling = {
     consumables: ['O-ring grease'],
     minutes: 60,
     hazards: ['leg', 'eyes'],
-    renews: ['cooling.missing', 'cooling.bush', 'cooling.housing', 'cooling.drill'],
+    renews: [
+      'cooling.missing',
+      'cooling.cracked',
+      'cooling.set',
+      'cooling.bush',
+      'cooling.housing',
+      'cooling.backward',
+      'cooling.opened',
+      'cooling.impellerAge',
+      'cooling.drill'
+    ],
     proof: {
       station: 'cooling',
       text: 'pump opened, vanes and housing good; stream strong',
@@ -49,7 +60,8 @@ export const cooling = {
         'cooling.missing',
         'cooling.housing',
         'cooling.drill',
-        'cooling.stream'
+        'cooling.stream',
+        'run.stream'
       ]
     },
     opens: ['leg'],
@@ -78,6 +90,8 @@ export const cooling = {
     title: 'Find why it ran hot',
     yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
     raisedBy: [only('cooling.hot', 'fault'), 'cooling.rising', only('run.heat', 'fault'), 'run.banks'],
+    // It ran hot before the last work on its water: it is run again before anything more is looked for.
+    unless: workedOnSinceHot,
     how: 'Screens, pump, thermostat in a pan, passages; in this order.',
     tools: ['thermometer', 'pan'],
     parts: ['thermostat and gasket'],

@@ -1,4 +1,4 @@
-import { turnedDry } from '../stations/turn/hole-water.ts';
+import { displaced, turnedDry } from '../stations/turn/hole-water.ts';
 import { underWater, type JobRule } from './job.ts';
 
 /** What water left behind, in the order things perish. */
@@ -62,13 +62,17 @@ export const drowned = {
   displace: {
     title: 'Displace water with oil through plug holes and intake',
     also: underWater,
-    met: (c) => c.record.value('turn.dried') === 'yes',
+    met: displaced,
     how: 'Water-displacing oil in, turn, blow dry, repeat until clear. Air box and filter dried; connectors opened, dried, protected.',
     consumables: ['water-displacing oil', 'contact protection'],
     minutes: 30,
     wait: 30,
     hazards: ['eyes', 'air', 'chemicals'],
-    proof: { station: 'turn', text: 'water displaced, turns smooth twice', reads: ['turn.result'] },
+    proof: {
+      station: 'turn',
+      text: 'water displaced, turns smooth twice',
+      reads: ['turn.result', 'turn.pass', 'turn.dried']
+    },
     after: ['sump-water', 'empty-cylinders'],
     opens: ['cowl', 'plugs'],
     dirty: true,

@@ -4,12 +4,13 @@ import { known } from '../../engine/profile.ts';
 import { chosenSchool } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { streamEarly } from '../run/runs.ts';
 import { symptoms } from '../run/symptoms.ts';
 import { saidOf, warmingOf } from '../run/warming.ts';
 import type { CoolingAnalysed, CoolingFact, PumpKnown, Unsettled } from './facts.ts';
 import { partFacts } from './parts.ts';
-import { asksForKit, impellerLimit, pumpWear } from './pump.ts';
+import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear } from './pump.ts';
 import { hotterBank, lastSeen, thermometersDiffer, unreadBank } from './seen.ts';
 import { sources } from './source.ts';
 
@@ -50,12 +51,10 @@ function waterFacts(c: Context): CoolingFact[] {
 
 /** The pump: what was seen in it, else how old it is. */
 function pumpFacts(c: Context): CoolingFact[] {
-  const { record } = c;
-  const age = known(record.value('cooling.impellerAge'));
-  const idle = known(c.survey.engine.history.yearsIdle);
-  const opened = record.value('cooling.opened');
+  const age = impellerAge(c);
+  const opened = ofThisPart(c, 'cooling.opened');
   const limit = impellerLimit(c);
-  const { marks, missing, set, setLimit, housing } = pumpWear(c);
+  const { marks, set, setLimit, housing } = pumpWear(c);
   const values: PumpKnown = {
     ...(age === undefined ? {} : { age }),
     opened,
@@ -65,25 +64,44 @@ function pumpFacts(c: Context): CoolingFact[] {
     school: chosenSchool(c.rules, 'impeller'),
     kit: asksForKit(c)
   };
-  if (marks.length) {
-    const found = record.value('cooling.found');
-    const worn = { kind: 'pump-worn', id: 'pump', condition: 'fault', values } as const;
-    return missing && found !== 'all'
-      ? [worn, { kind: 'pieces', condition: 'fault', values: { missing, found } }]
-      : [worn];
-  }
-  if (opened === 'yes' && set !== undefined && housing === 'good' && (age === undefined || age <= limit.value))
+  const lost = pieces(c);
+  if (marks.length) return [{ kind: 'pump-worn', id: 'pump', condition: 'fault', values }, ...lost];
+  return [...pumpAge(c, values, set !== undefined && housing === 'good'), ...lost];
+}
+
+/** Vanes that went downstream stay there, whatever pump is in it. */
+function pieces({ record }: Context): CoolingFact[] {
+  const missing = known(record.value('cooling.missing')) ?? 0;
+  const found = record.value('cooling.found');
+  return missing && found !== 'all' ? [{ kind: 'pieces', condition: 'fault', values: { missing, found } }] : [];
+}
+
+/** A pump without a mark on it: seen, new, or as old as it is. */
+function pumpAge(c: Context, values: PumpKnown, seenGood: boolean): CoolingFact[] {
+  const { age, opened, limit } = values;
+  if (opened === 'yes' && seenGood && (age === undefined || age <= limit.value))
     return [{ kind: 'pump-good', id: 'pump', condition: 'sound', values }];
+  const renewed = newPump(c);
+  if (renewed && age !== undefined && age <= limit.value)
+    return [
+      {
+        kind: 'pump-renewed',
+        id: 'pump',
+        condition: renewed.pumps ? 'sound' : 'cannot-tell',
+        values: { ...values, pumps: renewed.pumps }
+      }
+    ];
   if (age !== undefined)
     return [
       age > limit.value
         ? { kind: 'pump-old', id: 'pump', condition: 'watch', values }
         : { kind: 'pump-young', id: 'pump', condition: 'sound', values }
     ];
+  const idle = known(c.survey.engine.history.yearsIdle);
   const standing = idle !== undefined && opened !== 'yes' ? Math.max(idle, 0) : undefined;
   if (standing !== undefined && standing > limit.value)
     return [{ kind: 'pump-standing', id: 'pump', condition: 'watch', values: { ...values, standing } }];
-  return record.touched('cooling') ? [{ kind: 'pump-unknown', id: 'pump', condition: 'cannot-tell', values }] : [];
+  return c.record.touched('cooling') ? [{ kind: 'pump-unknown', id: 'pump', condition: 'cannot-tell', values }] : [];
 }
 
 /** A head colder than this has not begun to say anything about its water, K (M: 40 °C). */

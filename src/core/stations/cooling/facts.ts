@@ -39,6 +39,8 @@ export interface CoolingFacts {
   'pump-worn': PumpKnown;
   pieces: { readonly missing: number; readonly found: string | undefined };
   'pump-good': PumpKnown;
+  /** A new one is in it; `pumps`: a drill or the stream has shown it. */
+  'pump-renewed': PumpKnown & { readonly pumps: boolean };
   'pump-old': PumpKnown;
   /** Years it stood, where nobody knows the impeller's age. */
   'pump-standing': PumpKnown & { readonly standing: number };

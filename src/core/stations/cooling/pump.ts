@@ -3,11 +3,14 @@ import { known } from '../../engine/profile.ts';
 import { ruleNumber, school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import type { Item } from '../../items/item.ts';
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
 import { items } from './readings.ts';
+
+const YEAR = 365.25 * 86_400_000;
 
 /** Years after which an impeller is due: the manual's, else by house rule and heat. */
 export function impellerLimit(c: Context) {
@@ -23,15 +26,32 @@ export type PumpMark =
   | { readonly mark: 'set'; readonly angle: number }
   | { readonly mark: 'backward' | 'spins' | 'key' | 'grooved' | 'melted' };
 
+/** Since when a new pump is in it, and whether anything showed that it pumps; nothing where it is the old one. */
+export function newPump(c: Context): { readonly at: Instant; readonly pumps: boolean } | undefined {
+  const at = latestAt(c.renewed('cooling.housing').map((x) => ({ at: x })));
+  if (!at) return undefined;
+  const shown = [
+    ...c.record.all('cooling.drill').filter((r) => r.value === 'pumps'),
+    ...[...c.record.all('cooling.stream'), ...c.record.all('run.stream')].filter((r) => r.value === 'strong')
+  ];
+  return { at, pumps: shown.some((r) => isAfter(r.at, at)) };
+}
+
+/** Age of the impeller that is in it, years: as it was told, or since it was renewed. */
+export function impellerAge(c: Context): number | undefined {
+  const told = known(ofThisPart(c, 'cooling.impellerAge'));
+  const since = newPump(c);
+  return told ?? (since && Math.max(0, (c.now.getTime() - Date.parse(since.at)) / YEAR));
+}
+
 /** What the pump shows of wear, as it was found. */
 export function pumpWear(c: Context) {
-  const { record } = c;
-  const set = known(record.value('cooling.set'));
-  const cracked = known(record.value('cooling.cracked')) ?? 0;
-  const missing = known(record.value('cooling.missing')) ?? 0;
-  const housing = record.value('cooling.housing');
-  const backward = record.value('cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
-  const bush = record.value('cooling.bush');
+  const set = known(ofThisPart(c, 'cooling.set'));
+  const cracked = known(ofThisPart(c, 'cooling.cracked')) ?? 0;
+  const missing = known(ofThisPart(c, 'cooling.missing')) ?? 0;
+  const housing = ofThisPart(c, 'cooling.housing');
+  const backward = ofThisPart(c, 'cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
+  const bush = ofThisPart(c, 'cooling.bush');
   const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet);
   const marks: PumpMark[] = [
     ...(missing ? [{ mark: 'missing', count: missing } as const] : []),
@@ -46,7 +66,7 @@ export function pumpWear(c: Context) {
 
 /** Whether the whole kit is fitted, or an impeller alone, by the house's school. */
 export function asksForKit(c: Context): boolean {
-  const age = known(c.record.value('cooling.impellerAge'));
+  const age = impellerAge(c);
   return (
     school(c.rules, 'pump') === 'kit' &&
     (age === undefined || age > ruleNumber(c.rules, 'kitAge') || pumpWear(c).marks.length > 0)

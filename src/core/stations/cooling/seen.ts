@@ -92,3 +92,9 @@ export function thermometersDiffer(c: Context): boolean {
   const taken = latestAt((['run.temperature', 'cooling.head'] as const).flatMap((what) => c.record.last(what) ?? []));
   return second?.value === 'normal' && isAfter(second.at, taken);
 }
+
+/** Work was done on the water after the last temperature that was read. */
+export function workedOnSinceHot(c: Context): boolean {
+  const read = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);
+  return c.worked('cooling').some((at) => isAfter(at, read));
+}

@@ -80,7 +80,7 @@ export const streamWords: Pick<
   }),
   rising: ({ values: { stream, warming } }, basis, units) => ({
     found: `${missing[stream]} and the temperature still climbs: stop it.`,
-    advice: warmingSaid(warming, units),
+    advice: warmingSaid(warming, units, true),
     because: {
       ...streamBecause(basis, units),
       uncertainty: '95 % by profile likelihood',

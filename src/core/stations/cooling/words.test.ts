@@ -75,6 +75,11 @@ const examples: Examples<CoolingFacts> = {
     values: { missing, found: missing > 1 ? 'some' : undefined }
   })),
   'pump-good': [{ kind: 'pump-good', condition: sound, values: old }],
+  'pump-renewed': [true, false].map((pumps) => ({
+    kind: 'pump-renewed',
+    condition: sound,
+    values: { ...old, age: 0, pumps }
+  })),
   'pump-old': [{ kind: 'pump-old', condition: watch, values: old }],
   'pump-standing': [{ kind: 'pump-standing', condition: watch, values: { ...pump, standing: 6 } }],
   'pump-young': [{ kind: 'pump-young', condition: sound, values: { ...old, age: 1 } }],

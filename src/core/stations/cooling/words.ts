@@ -116,6 +116,15 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
     found: 'The pump was opened and is good.',
     because: pumpBecause(values, units)
   }),
+  'pump-renewed': ({ values }, _, units) => ({
+    ...(values.pumps
+      ? { found: 'The pump was renewed, and it pumps.' }
+      : {
+          found: 'The pump was renewed.',
+          advice: 'The drill test, then stream and temperature, say whether it pumps.'
+        }),
+    because: pumpBecause(values, units)
+  }),
   'pump-old': ({ values }, _, units) => ({
     found: `The impeller is ${say(values.age!, 'years', units)} old, past ${sayLimit(values.limit, units)}: ${fit(values)}.`,
     because: pumpBecause(values, units)

@@ -22,8 +22,8 @@ function range({ fit }: WarmingSaid, t: (k: number) => string): string {
   return fit!.high === undefined ? `over ${t(fit!.low)}, no upper limit yet` : `${t(fit!.low)} to ${t(fit!.high)}`;
 }
 
-/** What the temperatures of a run say while it runs, and after it. */
-export function sayWarming(w: WarmingSaid, units: System): SaidOfHeat {
+/** What the temperatures of a run say while it runs, and after it; `stopSaid`: to stop it was said already. */
+export function sayWarming(w: WarmingSaid, units: System, stopSaid = false): SaidOfHeat {
   const t = (k: number): string => say(k, 'temperature', units);
   const limit = sayLimit(w.limit, units);
   const shut = w.opened === undefined ? '' : `The thermostat opened at about ${clock(w.opened)}. `;
@@ -53,7 +53,7 @@ export function sayWarming(w: WarmingSaid, units: System): SaidOfHeat {
       };
     case 'will-pass':
       return {
-        found: `${shut}${w.stopped ? 'It was heading' : 'Stop it: it heads'} for ${range(w, t)}, over the limit of ${limit}.`,
+        found: `${shut}${w.stopped ? 'It was heading' : stopSaid ? 'It heads' : 'Stop it: it heads'} for ${range(w, t)}, over the limit of ${limit}.`,
         ...(w.stopped ? {} : { advice: soon(w.left).trim() })
       };
     case 'may-pass':
@@ -74,7 +74,7 @@ export function sayWarming(w: WarmingSaid, units: System): SaidOfHeat {
 }
 
 /** The same in one piece. */
-export const warmingSaid = (w: WarmingSaid, units: System): string => {
-  const { found, advice } = sayWarming(w, units);
+export const warmingSaid = (w: WarmingSaid, units: System, stopSaid = false): string => {
+  const { found, advice } = sayWarming(w, units, stopSaid);
   return advice ? `${found} ${advice}` : found;
 };

@@ -46,7 +46,7 @@ export interface TurnFacts {
   shift: { readonly neutral: 'drives' | 'drags' };
   gear: { readonly missing: readonly ('forward' | 'reverse')[] };
   /** Jumps out of gear: the hub may look like it, the linkage was set already, or neither. */
-  slips: { readonly why: 'hub' | 'set' | 'linkage' };
+  slips: { readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage' };
   'reverse-lock': object;
   depth: PistonLow & { readonly once: boolean };
   /** Shares: what a gauge would have lost by it, and what passes between cylinders. */

@@ -66,5 +66,9 @@ export function waterIn(c: Context): number[] {
   });
 }
 
+/** Water displaced with oil: said so, or its passes went on until nothing but oil came. */
+export const displaced = (c: Context): boolean =>
+  c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
+
 /** Every cylinder is empty of water: turned until no more came, and none was seen in a hole since. */
 export const turnedDry = (c: Context): boolean => holeWater(c)?.state === 'out' && waterIn(c).length === 0;

@@ -17,11 +17,22 @@ export const shiftsOf = ({ record }: Context): TurnBasis['shifts'] => ({
   lock: record.value('turn.reverseLock')
 });
 
+/** It slipped in gear while the propeller was said to slip on its hub, and was not tried since that was mended. */
+function slippedOnItsHub(c: Context): boolean {
+  const hub = c.record.all('look.twist').findLast((r) => r.value === 'slips');
+  if (!hub) return false;
+  return (['turn.forward', 'turn.reverse'] as const).every((item) => {
+    const last = c.record.last(item);
+    return last?.value !== 'slips' || c.worked('look').some((w) => isAfter(w, last.at) && isAfter(w, hub.at));
+  });
+}
+
 /** What jumping out of gear comes from, as far as it is known. */
 function slipping(c: Context): TurnFact {
   // What the propeller does says nothing of the gears where it slips on its own hub.
   if (c.record.value('look.twist') === 'slips')
     return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub' } };
+  if (slippedOnItsHub(c)) return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub-mended' } };
   if (!slipsAfterSetting(c)) return { kind: 'slips', id: 'dog', condition: 'fault', values: { why: 'linkage' } };
   // A hub or a shear pin that slips looks like this: two minutes before a case is opened.
   const condition = c.record.asked('look.twist') ? 'fault' : 'cannot-tell';

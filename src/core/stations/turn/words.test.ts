@@ -64,7 +64,11 @@ const examples: Examples<TurnFacts> = {
   belt: (['sound', 'renewed'] as const).map((is) => ({ kind: 'belt', condition: sound, values: { is } })),
   shift: (['drives', 'drags'] as const).map((neutral) => ({ kind: 'shift', condition: watch, values: { neutral } })),
   gear: [{ kind: 'gear', condition: fault, values: { missing: ['forward', 'reverse'] } }],
-  slips: (['hub', 'set', 'linkage'] as const).map((why) => ({ kind: 'slips', condition: fault, values: { why } })),
+  slips: (['hub', 'hub-mended', 'set', 'linkage'] as const).map((why) => ({
+    kind: 'slips',
+    condition: fault,
+    values: { why }
+  })),
   'reverse-lock': [{ kind: 'reverse-lock', condition: fault, values: {} }],
   depth: [true, false].map((once) => ({
     kind: 'depth',

@@ -64,6 +64,10 @@ const slipWords = {
     found: 'It slips in gear, but the propeller slips on its hub: that alone looks like this.',
     advice: 'Hub first, then try the gears again at the shaft.'
   },
+  'hub-mended': {
+    found: 'It slipped in gear while the propeller slipped on its hub; the hub is mended since.',
+    advice: 'Try the gears again.'
+  },
   set: {
     found:
       'It still jumps out of gear with the linkage set: the clutch dog is worn, if the propeller holds on its hub.',

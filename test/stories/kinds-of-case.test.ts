@@ -70,6 +70,16 @@ describe('a single job', () => {
     const step = now.findIndex((t) => t.startsWith('Plugs and their slots'));
     expect(now.indexOf('Drain and measure the gear oil, look at the magnet')).toBeLessThan(step);
   });
+  it('is the work on the list that it is the inside of', () => {
+    const b = safe(mark('flow.pump', 'open')(new Bench(two, 'single-job')))
+      .read('cooling.opened', 'yes')
+      .read('cooling.missing', 2)
+      .read('cooling.vanes', 6);
+    expect(titles(b)).not.toContain('Renew the water pump');
+    expect(titles(b).slice(0, 2).join('\n')).toMatch(/missing vane pieces/);
+    expect(titles(b).join('\n')).toMatch(/^Gear selected as the manual says/m);
+    expect(titles(mark('flow.pump')(b))).toContain('Renew the water pump');
+  });
   it('of which nobody said what it is, asks only for what was found', () => {
     const b = safe(new Bench(two, 'single-job'));
     expect(titles(b)).toEqual(['Nothing more to do here']);

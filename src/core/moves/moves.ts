@@ -14,7 +14,7 @@ import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
-import { isShortJob, shortJobMoves } from './short-job.ts';
+import { isShortJob, ownJobs, shortJobMoves } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
@@ -270,7 +270,9 @@ export function moves(p: Position): Move[] {
     ...before(p, short),
     ...worth.filter((m) => m.class === 9 && !cheap.includes(m))
   ];
-  const blocked = all.map((given): Move => {
+  const own = ownJobs(p);
+  const others = all.filter((m) => !(m.kind === 'job' && m.job !== undefined && own.has(m.job)));
+  const blocked = others.map((given): Move => {
     const m = given.class > 2 && triedEnough(p.context, given) ? askElse(given) : given;
     // Where it has ended, only what keeps it from getting worse still counts.
     if (end && m.id !== end.id && m.class > 2)

@@ -8,6 +8,12 @@ import { fromHolds, type Position } from './position.ts';
 export const isShortJob = ({ context: c }: Pick<Position, 'context'>): boolean =>
   c.survey.assessment.kind === 'single-job' || c.survey.assessment.kind === 'lay-up';
 
+/** Jobs that a short job is the inside of: until it is finished, its steps are that work. */
+export function ownJobs({ context: c }: Pick<Position, 'context'>): ReadonlySet<string> {
+  const flow = flowFor(c.survey);
+  return new Set(flow && !flowState(c, flow, []).finished ? flow.jobs : []);
+}
+
 /** How many of its next steps are told. */
 const AHEAD = 3;
 

@@ -220,6 +220,22 @@ describe('a run that is over', () => {
       .read('run.event', 'stop')
       .read('run.outcome', 'ran');
     expect(b.ids()).toContain('run.heat:sound');
+    const climbing = new Bench(two)
+      .read('run.event', 'start')
+      .wait(0.1)
+      .read('run.temperature', K(55), { conditions: { spot: 'head' } })
+      .wait(0.12)
+      .read('run.temperature', K(75), { conditions: { spot: 'head' } })
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran');
+    expect(climbing.ids()).toContain('run.heat:cannot-tell');
+    const close = new Bench(two)
+      .read('run.event', 'start')
+      .wait(0.3)
+      .read('run.temperature', K(86), { conditions: { spot: 'head' } })
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran');
+    expect(close.ids()).toContain('run.heat:cannot-tell');
     const early = new Bench(two)
       .read('run.event', 'start')
       .read('run.temperature', K(62), { conditions: { spot: 'head' } })

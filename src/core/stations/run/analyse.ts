@@ -157,17 +157,28 @@ function heat(c: Context): RunFact[] {
   ];
 }
 
+/** A head that is this far under its limit, K, and would not reach it in as many seconds more at its last rate, is through with warming (M). */
+const ROOM = { kelvin: 10, seconds: 600 };
+
+/** Read warm after the minutes a thermostat takes, well under its limit and not on the way to it. */
+function warmAtItsEnd({ track, limit }: Warming): boolean {
+  const [before, last] = track.samples.slice(-2);
+  const end = last ?? before!;
+  const rate = last && before ? (last.temperature - before.temperature) / (last.seconds - before.seconds) : 0;
+  const room = limit.value - end.temperature;
+  return (
+    end.seconds >= NEVER_WARM.minutes * 60 &&
+    end.temperature >= NEVER_WARM.under &&
+    room >= ROOM.kelvin &&
+    rate * ROOM.seconds < room
+  );
+}
+
 function warmingFact(c: Context, run: Run, warming: Warming, watched: Watched): RunFact {
   const said = saidOf(warming);
   const last = warming.track.samples.at(-1);
   // It is over: where it would have ended is no question any more once it was read warm at its end.
-  if (
-    warming.state === 'few' &&
-    run.stoppedAt !== undefined &&
-    last !== undefined &&
-    last.seconds >= NEVER_WARM.minutes * 60 &&
-    last.temperature >= NEVER_WARM.under
-  ) {
+  if (warming.state === 'few' && run.stoppedAt !== undefined && last && warmAtItsEnd(warming)) {
     const values = { run: watched, warming: said, at: last.temperature, seconds: last.seconds };
     return { kind: 'heat-through', id: 'heat', condition: 'sound', values };
   }

@@ -45,6 +45,13 @@ describe('what a run showed once stays open, though the next answer is good', ()
     const late = new Bench(two).read(item, good as never, { round: 2 }).read(item, bad as never, { round: 1 });
     expect(has(late, `${finding}:fault`)).toBe(true);
   });
+  it('a turn of an earlier round, noted last, is the latest turn for everything that goes by it', () => {
+    for (const result of ['locked', 'gritty'] as const) {
+      const b = new Bench({}).read('turn.result', 'bumps', { round: 2 }).read('turn.result', result, { round: 1 });
+      expect(b.holds()).toContain('locked');
+      expect(b.ids().join()).toMatch(result === 'locked' ? /turn\.locked/ : /turn\.gritty/);
+    }
+  });
   it('stopped for heat, ran, and stopped again: stopped stands once', () => {
     const b = new Bench(two).read('run.reason', 'temperature').read('run.outcome', 'ran').read('run.reason', 'other');
     expect(b.ids().filter((x) => x.startsWith('run.stopped'))).toEqual(['run.stopped:fault']);

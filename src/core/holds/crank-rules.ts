@@ -5,7 +5,7 @@ import { school } from '../house-rules/rules.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { displaced, turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
 import { oilShutIn, plugsAt } from '../stations/turn/plugs-out.ts';
-import { smooth, turning } from '../stations/turn/analyse.ts';
+import { smooth, turning } from '../stations/turn/turns.ts';
 import type { HoldRule } from './hold.ts';
 import { fourStroke, fuelNeeds } from './needs.ts';
 

@@ -1,16 +1,16 @@
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
-import { isAfter } from '../../units/instant.ts';
 import { depthFacts } from './depth-facts.ts';
 import { pistonDepths } from './depths.ts';
 import { holeWater } from './hole-water.ts';
 import { exposure } from './exposure.ts';
 import type { TurnAnalysed, TurnFact } from './facts.ts';
 import { lockTree } from './lock.ts';
-import { plugsAt, plugsWhenTurned } from './plugs-out.ts';
+import { plugsWhenTurned } from './plugs-out.ts';
 import { roughTree } from './rough.ts';
 import { shiftFacts, shiftsOf } from './shifting.ts';
+import { turning } from './turns.ts';
 
 /**
  * Compression bumps over two full turns: a two-stroke compresses each cylinder every turn, a four-stroke every other.
@@ -20,55 +20,6 @@ export function expectedBumps(strokes: string | undefined, cylinders: number | u
   if (cylinders === undefined) return undefined;
   if (strokes === 'two') return 2 * cylinders;
   return strokes === 'four' ? cylinders : undefined;
-}
-
-/** Turned smoothly: with bumps, or without them while the plugs were out. */
-export const smooth: ReadonlySet<string> = new Set(['bumps', 'free']);
-
-interface Turn {
-  readonly result: string;
-  readonly at: string;
-}
-
-export interface Turning {
-  readonly turns: readonly Turn[];
-  /** Smooth turns since the last one that was not. */
-  readonly smoothSince: number;
-  readonly everBad: boolean;
-  /** Smooth again at least the house's hours after the first smooth turn that followed a bad one. */
-  readonly provedNextDay: boolean;
-}
-
-/** Locked with the plugs in, smooth with them out, and liquid seen to come out: that was the lock, and no rust. */
-const liquidLock = (c: Context, t: Turn, next: Turn | undefined): boolean =>
-  t.result === 'locked' &&
-  plugsAt(c, t.at) === 'in' &&
-  next !== undefined &&
-  smooth.has(next.result) &&
-  plugsAt(c, next.at) === 'out' &&
-  c.record.all('turn.water').some((r) => isAfter(r.at, t.at) && ['some', 'much', 'oil'].includes(String(r.value)));
-
-/** The history of hand turns, as the holds need it. */
-export function turning(c: Context): Turning {
-  const turns = c.record
-    .all('turn.result')
-    .filter((r) => r.value !== 'unknown')
-    .map((r) => ({ result: r.value as string, at: r.at }));
-  const lastBad = turns.findLastIndex((t, k) => !smooth.has(t.result) && !liquidLock(c, t, turns[k + 1]));
-  const soak = c.record.last('turn.soaked');
-  const since = turns
-    .slice(lastBad + 1)
-    .filter((t) => smooth.has(t.result))
-    .filter((t) => soak?.value !== 'yes' || isAfter(t.at, soak.at));
-  const first = since[0];
-  const last = since[since.length - 1];
-  const hours = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / 3.6e6 : 0;
-  return {
-    turns,
-    smoothSince: turns.slice(lastBad + 1).filter((t) => smooth.has(t.result)).length,
-    everBad: lastBad >= 0,
-    provedNextDay: since.length > 0 && hours >= ruleNumber(c.rules, 'nextDay')
-  };
 }
 
 /** Soaked after the first smooth turn would be hiding what the oil covers. */

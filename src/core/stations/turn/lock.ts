@@ -1,6 +1,7 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
+import { lastTurn } from './turns.ts';
 
 export type LockPart = 'liquid' | 'gears' | 'pinion' | 'leg' | 'head';
 
@@ -49,7 +50,7 @@ const fitted = (p: Profile) => (part: { id: LockPart }) =>
 
 /** Which part locks it, from the answers so far; nothing while it turns. */
 export function lockTree(c: Context): Elimination<LockPart> | undefined {
-  if (c.record.last('turn.result')?.value !== 'locked') return undefined;
+  if (lastTurn(c) !== 'locked') return undefined;
   const round = c.record.round('turn.result');
   return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) => {
     const answer = answerOf(c, item, round);

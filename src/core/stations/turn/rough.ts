@@ -1,6 +1,7 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
+import { lastTurn } from './turns.ts';
 
 export type RoughPart = 'gears' | 'pinion' | 'leg' | 'head';
 
@@ -43,7 +44,7 @@ const fitted = (p: Profile) => (part: { id: RoughPart }) =>
 export function isRough(c: Context): boolean {
   const feel = c.record.last('turn.feel')?.value;
   const noisy = Array.isArray(feel) && feel.some((f) => f === 'noise' || f === 'play');
-  return c.record.last('turn.result')?.value === 'gritty' || noisy;
+  return lastTurn(c) === 'gritty' || noisy;
 }
 
 /** Where the roughness sits, from the answers so far; nothing while it turns smoothly. */

@@ -151,6 +151,14 @@ describe('spark that is there cold and not warm', () => {
     expect(first(ran())).toMatch(/^Spark at once, while it is hot/);
     expect(first(ran().wait(1))).not.toMatch(/^Spark at once/);
   });
+  it('spark at the hot engine is asked for though others were never read cold', () => {
+    const b = new Bench(two)
+      .read('spark.lanyard', 'yes')
+      .read('spark.result', 'good', { cylinder: 1, ...tester })
+      .read('run.outcome', 'died')
+      .read('run.idles', 'hot');
+    expect(b.assessed().moves.map((m) => m.title)).toContain('Spark at once, while it is hot and will not run');
+  });
   it('none warm on one is its coil, and no plug is swapped for it', () => {
     const b = looked([2]);
     expect(b.ids()).toContain('spark.fails-warm.2:fault');

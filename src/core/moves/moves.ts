@@ -64,9 +64,11 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
       }
     ];
   });
-  // The next trial of a search is that look: the same thing is not asked for twice under two names.
+  // The next trial of a search is that look; the same item at one cylinder or under conditions of its own is another one.
   const trials = new Set(list.filter((m) => m.kind === 'continue').flatMap((m) => m.items ?? []));
-  return list.filter((m) => m.kind !== 'look' || !m.items?.some((i) => trials.has(i)));
+  const same = (m: Move): boolean =>
+    m.kind === 'look' && !m.conditions && m.cylinder === undefined && !!m.items?.some((i) => trials.has(i));
+  return list.filter((m) => !same(m));
 }
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */

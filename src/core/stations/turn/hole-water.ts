@@ -29,7 +29,7 @@ export function holeWater(c: Context): HoleWater | undefined {
   );
   return said.reduce<HoleWater | undefined>(
     // Of one instant, the unfavourable word counts.
-    (last, w) => (!last || isAfter(w.at, last.at) || (w.at === last.at && w.state === 'comes') ? w : last),
+    (last, w) => (!last || isAfter(w.at, last.at) || (w.state === 'comes' && !isAfter(last.at, w.at)) ? w : last),
     undefined
   );
 }

@@ -88,7 +88,7 @@
     if (open.length) pinned.done();
     else pinned.later();
   }
-  /** What no reading proves is ticked with it; readings of the step tick it by themselves. */
+  /** Done is the word of whoever did it: a step of a sheet is ticked with it, whatever was read beside it. */
   function done(): void {
     if (move?.mark && !move.waits) session.mark(move.mark, 'done');
     pinned.done();

@@ -26,9 +26,9 @@ const floors = {
     ['judge.ts', 'care', 'drowned'],
     ['diagnosis'],
     ['advice', 'plan'],
-    ['parts', 'gates', 'decision'],
+    ['parts', 'gates'],
     ['moves'],
-    ['stages.ts', 'schedule'],
+    ['stages.ts', 'schedule', 'decision'],
     ['assess.ts'],
     ['report', 'practice']
   ],

@@ -1,6 +1,7 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
+import type { TestFacts } from '../stations/compression/facts.ts';
 import { compareAll } from '../stations/compression/compare.ts';
 import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
@@ -24,6 +25,15 @@ const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
     open: (c) => !cranksWeakly(c),
     ...more
   });
+const throttleOpen = again('', {
+  minutes: 2,
+  title: (c) =>
+    cylindersOf(c).some((cylinder) =>
+      (['compression.pressure', 'compression.pulls'] as const).every((what) => !c.record.all(what, { cylinder }).length)
+    )
+      ? 'Compression of every cylinder, throttle wide open'
+      : 'Compression again, throttle wide open'
+});
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
 export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
 
@@ -232,8 +242,8 @@ export const headAsks: Asks = {
       }
     })
   ],
-  'compression.throttle': [again(', throttle wide open', { minutes: 2 })],
-  'compression.throttle-unknown': [again(', throttle wide open', { minutes: 2 })],
+  'compression.throttle': [throttleOpen],
+  'compression.throttle-unknown': [throttleOpen],
   'compression.range': [again(', with a gauge that reaches')],
   'compression.cranking': [
     again('', {
@@ -249,7 +259,8 @@ export const headAsks: Asks = {
   'compression.missing': [
     goOn('Compression of the other cylinders', 'compression', 3, {
       items: ['compression.pressure'],
-      open: (c) => !cranksWeakly(c)
+      // With the throttle in doubt the whole test is made again, the others with it.
+      open: (c, f) => !cranksWeakly(c) && !(f.values as TestFacts['missing']).throttleDoubted
     })
   ],
   'compression.low': [
@@ -295,6 +306,11 @@ export const headAsks: Asks = {
     repeat((_, f) => `Leak-down${at(f)} again, piston held at top, the place watched`, 'compression', 8, {
       items: ['compression.leakdown'],
       open: (c, f) => c.record.all('compression.leakdown', { cylinder: f.cylinder! }).length < 2
+    })
+  ],
+  'compression.leakdown-port': [
+    repeat((_, f) => `Leak-down${at(f)} again, piston exactly at top`, 'compression', 5, {
+      items: ['compression.leakdown']
     })
   ],
   'compression.escape-unread': [leakDown],

@@ -173,7 +173,7 @@ describe('the decision', () => {
       new Bench({ strokes: 'two', cylinders: 2, absent: ['controls', 'propeller'] }, 'neglected').judged()
     );
     expect(fresh.recommended).toBe('hold');
-    expect(fresh.because).toMatch(/Look it over, cowl to skeg, turn it by hand/);
+    expect(fresh.because).toMatch(/^Open: Look it over, cowl to skeg; Turn it by hand; /);
     expect(fresh.options.find((o) => o.id === 'service')!.closed).toMatch(/^Not looked at enough/);
     // Missing controls and a propeller are certain; what such engines usually hide is reserve.
     const whole = decide(new Bench({ strokes: 'two', cylinders: 2 }, 'neglected').judged());
@@ -189,7 +189,7 @@ describe('the decision', () => {
     const b = gasket({ worth: 3600, salvage: 600, ceiling: 700 });
     const j = b.assessed();
     const now = new Date('2026-05-04T12:00:00.000Z');
-    const text = ownersQuestion(b.survey, decide(j), j.advice, j.steps, now);
+    const text = ownersQuestion(j, decide(j), j.advice, j.steps, now);
     expect(text).toMatch(/^Test, found: head gasket between cylinders 2 and 3/);
     expect(text).toMatch(/What is certain costs about \d+ cr.*; nine times in ten the whole stays under \d+ cr\./);
     expect(text).toMatch(/[?.]$/);
@@ -197,7 +197,7 @@ describe('the decision', () => {
   it('names work that was plainly seen, and says that nothing asks for a repair only where nothing does', () => {
     const text = (b: Bench): string => {
       const j = b.assessed();
-      return ownersQuestion(b.survey, decide(j), j.advice, j.steps, new Date('2026-05-04T12:00:00.000Z'));
+      return ownersQuestion(j, decide(j), j.advice, j.steps, new Date('2026-05-04T12:00:00.000Z'));
     };
     const twin = { strokes: 'two', cylinders: 2 } as const;
     expect(text(new Bench(twin, 'spring-return'))).toMatch(/nothing we have seen so far asks for a repair/);

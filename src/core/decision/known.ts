@@ -11,7 +11,8 @@ export function openBefore(j: Judgement): string[] {
       (a) =>
         a.kind !== 'job' &&
         a.late !== 'release' &&
-        (a.finding.condition === 'fault' || a.finding.condition === 'cannot-tell')
+        // A reading in doubt is repeated before anything is decided on it, however mild it looks.
+        (a.kind === 'repeat' || a.finding.condition === 'fault' || a.finding.condition === 'cannot-tell')
     )
     .map((a) => a.title);
   return [...new Set([...decisiveChecks(j).map((d) => d.title), ...doubts])];

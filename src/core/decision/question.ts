@@ -1,5 +1,6 @@
 import { addDays, format, max, parseISO } from 'date-fns';
 import type { Advice } from '../advice/advice.ts';
+import type { Judgement } from '../judge.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { SURE, type Step } from '../plan/plan.ts';
@@ -32,7 +33,7 @@ export function answerBy(survey: SurveyFile, d: Decision, now: Date): Date | und
 
 /** The owner's question in one paragraph: what was found, the sum, the worst case, what is asked and by when. */
 export function ownersQuestion(
-  survey: SurveyFile,
+  { context: { survey }, findings }: Pick<Judgement, 'context' | 'findings'>,
   d: Decision,
   advice: Advice | undefined,
   steps: readonly Step[],
@@ -48,11 +49,14 @@ export function ownersQuestion(
   const toDo = work.length
     ? ` To be done${likely.length ? ' besides' : ''}: ${few(work.slice(0, 3).map((s) => lower(s.title)))}${more(work.length)}.`
     : '';
+  const faults = findings.filter((f) => f.condition === 'fault').slice(0, 2);
   const found = likely.length
     ? `${tag}, ${sure ? 'found' : 'probably'}: ${few(likely.slice(0, 3).map((s) => s.label))}${more(likely.length)}.${toDo}`
     : toDo
       ? `${tag}.${toDo}`
-      : `${tag}: nothing we have seen so far asks for a repair.`;
+      : faults.length
+        ? `${tag}: ${faults.map((f) => f.found).join(' ')} What lies behind it is not known yet.`
+        : `${tag}: nothing we have seen so far asks for a repair.`;
   const sum = `What is certain costs about ${cr(d.sums.established)}${d.sums.likely >= 5 ? `, what is likely about ${cr(d.sums.likely)} more` : ''}; nine times in ten the whole stays under ${cr(d.cost.high)}.`;
   const asks: Readonly<Record<Decision['recommended'], string>> = {
     service: 'We would service it and give it back.',

@@ -56,6 +56,8 @@ export function before(p: Position, short: boolean): Move[] {
     });
   out.push(...fromHolds(holds, 9, true));
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
+  // Work that it need not run for is done before it runs.
+  const first = p.steps.find((s) => s.state === 'open' && !s.failed && !s.by && traitsOf(s.id).phase !== 'running');
   const ran = p.context.record.value('run.outcome') === 'ran';
   const dead = p.findings.find((f) => f.id === 'spark.all' && f.condition === 'fault');
   // While a trial is left it is the next thing; with none left nobody runs an engine without spark.
@@ -78,7 +80,8 @@ export function before(p: Position, short: boolean): Move[] {
       title: 'First run on water, watched',
       station: 'run',
       minutes: 20,
-      because: 'Everything that can be known without running it is known.'
+      because: 'It comes once everything that can be known without running it is known.',
+      ...(first ? { waits: `First: ${first.title}.` } : {})
     });
   out.push(...running.map((s) => jobMove(s, 9)));
   for (const s of p.steps.filter((x) => x.state === 'done' && x.proof.station === 'run'))

@@ -174,23 +174,24 @@ export function moves(p: Position): Move[] {
     because: d.because
   }));
   const decisiveNeeds = new Map<string, Action | undefined>(checksLeft.map((d) => [`look:${d.check}`, d.needs]));
-  const dispensable = p.steps.some((s) => s.state === 'open' && traitsOf(s.id).phase === undefined);
-  const pointed = new Set(
-    p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely').map((x) => x.id)
-  );
+  // Nothing is looked at on a running engine while work is open that it need not run for.
+  const workFirst = p.steps.some((s) => s.state === 'open' && traitsOf(s.id).phase !== 'running');
+  const suspected = p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely');
+  const pointed = new Set(suspected.map((x) => x.id));
+  const wrongReading = new Set(suspected.filter((x) => x.artefact).map((x) => x.id));
   const worth = p.advice.checks
     .filter(
       (r) =>
         r.worthIt &&
         !(short && !r.suspects.some((id) => pointed.has(id))) &&
-        !(r.needs === 'start' && (dispensable || wouldNotStart(p))) &&
+        !(r.needs === 'start' && (workFirst || wouldNotStart(p))) &&
         !asks.some((a) => sameLook(a, r))
     )
     .flatMap((r): Move[] => {
       // What only the kind of case suggests shapes no move before the work that is established.
       const changes = r.turns >= TURNS || r.ends >= TURNS || r.suspects.some((id) => pointed.has(id));
-      // Nothing doubts it, and nothing would change: what was measured is not measured again.
-      if (r.again && !r.doubted && !changes) return [];
+      // No wrong reading is in question: what was measured is not measured again.
+      if (r.again && !r.doubted && !r.suspects.some((id) => wrongReading.has(id))) return [];
       return [
         {
           kind: r.again ? 'repeat' : 'look',

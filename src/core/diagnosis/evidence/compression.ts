@@ -9,7 +9,7 @@ import { kindRange } from '../../stations/compression/ceiling.ts';
 import { tightOnes } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
-import { leakBands, leakDownRows } from '../../stations/compression/leakdown.ts';
+import { leakBands, leakDownRows, pastRings, speaks } from '../../stations/compression/leakdown.ts';
 import { soakedAt } from '../../stations/compression/measure.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
@@ -178,25 +178,32 @@ function leakPast(c: Context, share: number, tester: LeakTester, bound: { least?
 /** Twelve per cent and forty-eight are different evidence. Two that do not agree say nothing until one of them is repeated. */
 const leakdown: Measure = (c, cylinder) => {
   const r = row(c, cylinder);
-  return r && !r.disagree ? leakPast(c, r.share, r.tester) : undefined;
+  return r && speaks(r) ? leakPast(c, r.share, r.tester) : undefined;
 };
 /** Air heard at a place; a tight cylinder clears every place, a leaking one only those that were listened to. */
 const air =
   (...places: readonly string[]): Measure =>
-  (c, cylinder) => {
-    const r = row(c, cylinder);
-    if (!r || r.disagree) return undefined;
-    if (r.escapes.some((e) => places.includes(e))) return seen(true, leakAt(c));
-    if (r.escapes.length) return seen(false, leakAt(c));
-    const o = leakPast(c, r.share, r.tester, { most: 0 });
-    return o.likelihood.present < 1 ? o : undefined;
-  };
+  (c, cylinder) =>
+    airAt(c, cylinder, (e) => places.includes(e));
+/** Air past the rings, wherever it comes to. */
+const airPastRings: Measure = (c, cylinder) => {
+  const strokes = c.survey.engine.profile.strokes === 'two' ? 'two' : 'other';
+  return airAt(c, cylinder, (e) => pastRings(e, strokes));
+};
+function airAt(c: Context, cylinder: number | undefined, here: (place: string) => boolean): ReturnType<Measure> {
+  const r = row(c, cylinder);
+  if (!r || !speaks(r)) return undefined;
+  if (r.escapes.some(here)) return seen(true, leakAt(c));
+  if (r.escapes.length) return seen(false, leakAt(c));
+  const o = leakPast(c, r.share, r.tester, { most: 0 });
+  return o.likelihood.present < 1 ? o : undefined;
+}
 
 /** Leak-down taken after a soak: as much as before, or sealed. */
 const soakNoHelp: Measure = (c, cylinder) => {
   const r = row(c, cylinder);
   const at = latestAt(c.record.all('compression.leakdown', cylinder === undefined ? {} : { cylinder }));
-  if (!r || r.disagree || !soakedAt(c).some((s) => isAfter(at, s))) return undefined;
+  if (!r || !speaks(r) || !soakedAt(c).some((s) => isAfter(at, s))) return undefined;
   return leakPast(c, r.share, r.tester);
 };
 
@@ -230,7 +237,7 @@ export const compressionMeasures: Readonly<Record<string, Measure>> = {
   leakdown,
   'soak-no-help': soakNoHelp,
   'air-valve': air('intake', 'exhaust'),
-  'air-crankcase': air('crankcase'),
+  'air-crankcase': airPastRings,
   'air-gasket': air('neighbour'),
   'air-edge': air('edge'),
   'air-water': air('water'),

@@ -12,7 +12,7 @@ import { deadVolume } from './measure.ts';
 import type { Row } from './row.ts';
 import { expectedRange } from './expected.ts';
 import type { AgainstFloor, LeakBands, TestAnalysed, TestFact } from './facts.ts';
-import { bandsOf, leakDownRows } from './leakdown.ts';
+import { bandsOf, leakDownRows, speaks } from './leakdown.ts';
 import { cylinderOf } from './shape.ts';
 import { wetFacts } from './wet.ts';
 
@@ -24,16 +24,21 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
   if (!found.rows.length) return { basis: found, facts: artefacts(c, found, false) };
   const floor = floorOf(c, found);
   // Read under other conditions is read: it is asked for again, not for the first time.
+  const reached = reachesAnyway(found, floor);
   const unread = found.missing.filter((k) => ![...found.unlike, ...found.voided].some((x) => x.cylinder === k));
   return {
     basis: found,
     facts: [
-      ...artefacts(c, found, reachesAnyway(found, floor)),
+      ...artefacts(c, found, reached),
       ...highFacts(c, found),
       ...between(c, found),
       ...wetFacts(c, found),
       ...against(c, found, floor),
-      ...when(unread.length > 0, { kind: 'missing', condition: 'cannot-tell', values: { cylinders: unread } })
+      ...when(unread.length > 0, {
+        kind: 'missing',
+        condition: 'cannot-tell',
+        values: { cylinders: unread, throttleDoubted: found.conditions.throttle !== 'open' && !reached }
+      })
     ]
   };
 }
@@ -154,7 +159,7 @@ export const tightOnes = (c: Context): ReadonlySet<number> => leakDownSays(c).ti
 /** What leak-down says of each cylinder that it speaks for: tight, or past its limit; in between it says neither. */
 export function leakDownSays(c: Context): Record<'tight' | 'leaking', ReadonlySet<number>> {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
-  const rows = leakDownRows(c).filter((r) => !r.disagree);
+  const rows = leakDownRows(c).filter(speaks);
   const of = (is: (share: number, bands: LeakBands) => boolean): ReadonlySet<number> =>
     new Set(rows.filter((r) => is(r.share, bandsOf(limit, r.tester))).map((r) => r.cylinder));
   return { tight: of((share, b) => share < b.watch), leaking: of((share, b) => share >= b.fault) };
@@ -176,7 +181,7 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
   const excuse = excuseOf(found) ?? (deadVolume(found.instrument) > 0 ? 'adapter' : !repeated ? 'once' : undefined);
   // Air that leaves it says what the needle said: nothing is left to doubt.
   const leaks = leakDownSays(c).leaking.has(r.cylinder);
-  const heard = leakDownRows(c).some((x) => x.cylinder === r.cylinder);
+  const heard = leakDownRows(c).some((x) => speaks(x) && x.cylinder === r.cylinder);
   const doubt = excuse ? (leaks ? 'leaks' : excuse) : heard ? 'heard' : 'none';
   const told = doubt === 'none' || doubt === 'heard' || doubt === 'leaks';
   return {

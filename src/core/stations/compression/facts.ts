@@ -83,7 +83,8 @@ export interface TestFacts {
   oiled: AgainstFloor;
   figure: AgainstFloor & { readonly reached: boolean };
   adapter: AgainstFloor & { readonly without: WithoutAdapter & { readonly dead: number } };
-  missing: { readonly cylinders: readonly number[] };
+  /** `throttleDoubted`: the whole test is made again anyway, these with it. */
+  missing: { readonly cylinders: readonly number[]; readonly throttleDoubted: boolean };
 }
 export type TestAnalysed = Analysed<TestFacts, Comparison>;
 export type TestFact = FactOf<TestFacts>;
@@ -124,6 +125,8 @@ export interface LeakDownFacts {
   /** Feeler under the straight edge on the head's face, m. */
   flatness: { readonly gap: number; readonly verdict: Flatness };
   'leakdown-disagrees': { readonly shares: readonly number[] };
+  /** Air at the exhaust of a two-stroke, read once: it may be the port. */
+  'leakdown-port': { readonly share: number };
   'no-lash': LashValues;
   /** Closer than makers ask for, and no figure of the manual is known; `low`: its cylinder reads low or leaks. */
   'tight-lash': LashValues & { readonly low: boolean };

@@ -17,7 +17,7 @@ function behind(place: string, two: boolean): string {
     case 'intake':
       return two ? 'rings and crankcase, through the reed' : 'the intake valve';
     case 'exhaust':
-      return two ? 'rings, or the port uncovered: turn it nearer to top' : 'the exhaust valve';
+      return two ? 'rings or bore, past the port' : 'the exhaust valve';
     case 'crankcase':
       return 'rings or bore';
     case 'neighbour':
@@ -140,6 +140,14 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
       because: practice([`leak-down: ${shares.join(', ')}`], 'turned and repeated, it moves by a third at most.')
     };
   },
+  'leakdown-port': ({ cylinder, values }, _, units) => ({
+    found: `Leak-down of cylinder ${cylinder} is ${say(values.share, 'share', units)}, and the air comes out at the exhaust: so does it past an uncovered port.`,
+    advice: 'Turn it to top exactly, lock the flywheel and repeat: what still comes out there has passed the rings.',
+    because: practice(
+      [`leak-down: ${say(values.share, 'share', units)}`, 'air at: exhaust'],
+      'a two-stroke’s ports are shut only near top; one more reading tells.'
+    )
+  }),
   'no-lash': (fact, _, units) => ({
     found: `The ${fact.values.valve} valve of cylinder ${fact.cylinder} has no lash: it does not close.`,
     advice: 'Set it, run, and repeat the compression.',

@@ -24,7 +24,12 @@ export interface LeakDownRow {
   readonly tester: Tester;
   /** Its readings, where they lie further apart than one turned piston explains: none of them counts. */
   readonly disagree?: readonly number[];
+  /** Read once, with air at the exhaust of a two-stroke: an uncovered port leaks as a worn bore does. */
+  readonly port?: true;
 }
+
+/** Whether anything may be built on it: nothing is, while it is to be repeated. */
+export const speaks = (r: LeakDownRow): boolean => !r.disagree && !r.port;
 
 type Tester = LeakTester & { readonly name: string };
 
@@ -42,6 +47,10 @@ const DISAGREE = 0.15;
 
 /** So many that agree in a row close the doubt about those before them (C). */
 const SETTLES = 3;
+
+/** Whether air comes to a place past the rings: the two-stroke's crankcase is its intake, and its exhaust a port below the rings at top. */
+export const pastRings = (place: string, strokes: 'two' | 'other'): boolean =>
+  place === 'crankcase' || (strokes === 'two' && (place === 'exhaust' || place === 'intake'));
 
 /** Work was done on the cylinders after a leak-down, and their compression read after that: the leak-down is what was cured. */
 function curedSince(c: Context, cylinder: number, at: Instant): boolean {
@@ -65,18 +74,26 @@ export function leakDownRows(c: Context): LeakDownRow[] {
     boreWork(c)
   );
   return cylindersOf(c).flatMap((cylinder) => {
-    const readings = taken.get(String(cylinder))?.groups[0]?.readings ?? [];
-    const values = readings.map((r) => r.value as number);
-    if (!values.length || curedSince(c, cylinder, readings.at(-1)!.at)) return [];
+    const all = taken.get(String(cylinder))?.groups[0]?.readings ?? [];
+    if (!all.length || curedSince(c, cylinder, all.at(-1)!.at)) return [];
     // Where the air came out before the last work, or soak, is where it came out then.
-    const heard = c.record.last('compression.escape', cylinder);
     const since = latestAt(
       boreWork(c)
-        .filter((at) => isAfter(readings[0]!.at, at))
+        .filter((at) => isAfter(all[0]!.at, at))
         .map((at) => ({ at }))
     );
-    const escape =
-      heard && (!since || isAfter(heard.at, since)) ? c.record.value('compression.escape', cylinder) : undefined;
+    const heard = c.record
+      .all('compression.escape', { cylinder })
+      .filter((r) => Array.isArray(r.value) && (!since || isAfter(r.at, since)));
+    const escapes = (heard.at(-1)?.value ?? []) as readonly string[];
+    // The first air at the exhaust may have come past the port: what is read after that, at top, speaks in its place.
+    const atPort =
+      c.survey.engine.profile.strokes === 'two'
+        ? heard.find((r) => (r.value as readonly string[]).includes('exhaust'))
+        : undefined;
+    const after = atPort ? all.slice(Math.max(1, all.filter((r) => !isAfter(r.at, atPort.at)).length)) : [];
+    const readings = after.length ? after : all;
+    const values = readings.map((r) => r.value as number);
     const apart = (list: readonly number[]): boolean => Math.max(...list) - Math.min(...list) > DISAGREE;
     // Three in a row that agree have closed the doubt: what was read before them was not at top, or a valve that had not shut.
     const settled = values.slice(-SETTLES);
@@ -85,7 +102,7 @@ export function leakDownRows(c: Context): LeakDownRow[] {
     const counted = closed && apart(values) ? settled : values;
     const share = counted.reduce((a, b) => a + b, 0) / counted.length;
     const tester = testerFrom(readings.at(-1)?.instrument);
-    const escapes = Array.isArray(escape) ? escape : [];
+    const port = atPort && all.length === 1 && share >= leakBands(c, tester).watch;
     return [
       {
         cylinder,
@@ -93,7 +110,8 @@ export function leakDownRows(c: Context): LeakDownRow[] {
         hole: holeOfLeakDown(share, tester),
         escapes,
         tester,
-        ...(disagree ? { disagree: values } : {})
+        ...(disagree ? { disagree: values } : {}),
+        ...(port ? { port } : {})
       }
     ];
   });
@@ -115,7 +133,7 @@ const takenAt = (c: Context, cylinder: number): Instant => latestAt(c.record.all
 export function analyseLeakDown(c: Context): LeakDownAnalysed {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
   const strokes = c.survey.engine.profile.strokes === 'two' ? 'two' : 'other';
-  const facts = leakDownRows(c).map(({ cylinder, share, hole, escapes, tester, disagree }): LeakDownFact => {
+  const facts = leakDownRows(c).map(({ cylinder, share, hole, escapes, tester, disagree, port }): LeakDownFact => {
     if (disagree)
       return {
         kind: 'leakdown-disagrees',
@@ -125,12 +143,13 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
         condition: 'cannot-tell',
         values: { shares: disagree }
       };
+    if (port) return { kind: 'leakdown-port', repeat: true, cylinder, condition: 'cannot-tell', values: { share } };
     const bands = bandsOf(limit, tester);
     const condition = share >= bands.fault ? 'fault' : share >= bands.watch ? 'watch' : 'sound';
     const gasket = escapes.includes('neighbour') || escapes.includes('edge');
     const through = condition === 'sound' && (gasket || escapes.includes('water'));
     // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
-    const rings = escapes.length === 1 && escapes[0] === 'crankcase' && condition === 'fault';
+    const rings = escapes.length > 0 && escapes.every((e) => pastRings(e, strokes)) && condition === 'fault';
     const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
     // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
     const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;

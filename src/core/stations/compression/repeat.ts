@@ -5,7 +5,7 @@ import { comparedRows, DOUBT, type Comparison } from './compare.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownSays } from './analyse.ts';
-import { leakDownRows } from './leakdown.ts';
+import { leakDownRows, speaks } from './leakdown.ts';
 
 const entropy = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
 
@@ -52,7 +52,9 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => leaking.has(k))) return { kind: 'heard', low };
   if (lowest.readings.length < 2) return { kind: 'lowest', cylinder: lowest.cylinder };
   if (best.readings.length < 2 && overLimit <= 1 - DOUBT) return { kind: 'best', cylinder: best.cylinder };
-  const heard = leakDownRows(c).map((r) => r.cylinder);
+  const heard = leakDownRows(c)
+    .filter(speaks)
+    .map((r) => r.cylinder);
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => heard.includes(k))) return { kind: 'heard', low };
   if (overLimit > 1 - DOUBT) {
     const oiled = boreOil(c, found.at) !== undefined || conditions.bores === 'oiled';

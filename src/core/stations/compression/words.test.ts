@@ -128,8 +128,8 @@ const ofTest: Examples<TestFacts> = {
     { kind: 'adapter', condition: doubt, values: { ...floor, dryFromStanding: true, without: { ...oil, dead: 6e-6 } } }
   ],
   missing: [
-    { kind: 'missing', condition: doubt, values: { cylinders: [3] } },
-    { kind: 'missing', condition: doubt, values: { cylinders: [3, 4] } }
+    { kind: 'missing', condition: doubt, values: { cylinders: [3], throttleDoubted: false } },
+    { kind: 'missing', condition: doubt, values: { cylinders: [3, 4], throttleDoubted: true } }
   ]
 };
 
@@ -161,6 +161,7 @@ const ofLeakDown: Examples<LeakDownFacts> = {
   'leakdown-disagrees': [
     { kind: 'leakdown-disagrees', id: 'leakdown', cylinder: 2, condition: doubt, values: { shares: [0.04, 0.42] } }
   ],
+  'leakdown-port': [{ kind: 'leakdown-port', cylinder: 2, condition: doubt, values: { share: 0.6 } }],
   'no-lash': [
     { kind: 'no-lash', id: 'lash-intake', cylinder: 1, condition: 'fault', values: { valve: 'intake', lash: 0 } }
   ],

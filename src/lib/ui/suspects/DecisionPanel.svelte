@@ -35,7 +35,7 @@
   ] as const);
   const money = ['worth', 'salvage', 'ceiling'] as const;
   const question = $derived(
-    ownersQuestion(session.survey, d, session.advice, following(session.judgement, session.advice).steps, new Date())
+    ownersQuestion(session.judgement, d, session.advice, following(session.judgement, session.advice).steps, new Date())
   );
 
   onMount(() => {

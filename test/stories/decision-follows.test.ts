@@ -1,0 +1,141 @@
+import { describe, expect, test } from 'vitest';
+import { decide } from '../../src/core/decision/decide.ts';
+import { ownersQuestion } from '../../src/core/decision/question.ts';
+import { Bench } from '../case.ts';
+import { good } from '../good.ts';
+import { open, two } from './engines.ts';
+
+const PSI = 6894.757;
+
+/** A two-stroke three of which these checks were good. */
+function engine(stations: readonly string[], history: object = {}): Bench {
+  const b = new Bench(two, 'neglected', { yearsIdle: 1, ...history });
+  const hands = {
+    profile: two,
+    banked: false,
+    best: 120 * PSI,
+    read: (what: never, value: never, more = {}) => void b.read(what, value, more),
+    wait: (h: number) => void b.wait(h)
+  };
+  for (const s of stations) good(s as never, hands as never);
+  return b;
+}
+const rest = ['safe', 'look', 'turn', 'plugs', 'spark', 'gear', 'fuel', 'cooling'];
+const first = (b: Bench) => b.assessed().moves[0]!;
+const press = (b: Bench, list: readonly (readonly [number, number])[], conditions: object = open.conditions) => {
+  for (const [cylinder, psi] of list) b.read('compression.pressure', psi * PSI, { cylinder, conditions });
+  return b;
+};
+
+describe('the decision says what the list of moves says', () => {
+  test('a low needle read once: the repeat comes first in both, and nothing is decided on it', () => {
+    const b = press(engine(rest, { worth: 2000 }), [
+      [1, 120],
+      [2, 55],
+      [3, 118]
+    ]);
+    const a = b.assessed();
+    const d = decide(a, 500);
+    expect(a.moves[0]).toMatchObject({ class: 4, title: 'Compression again of cylinder 2, throttle wide open' });
+    expect(d.recommended).toBe('hold');
+    expect(d.because).toContain('Repeat it before believing it');
+    expect(d.options.find((o) => o.id === 'hold')!.because).toContain(a.moves[0]!.title);
+    expect(d.open).toContain(a.moves[0]!.title);
+  });
+
+  test('the owner is told of a fault that no job stands for yet', () => {
+    const b = press(engine(rest), [
+      [1, 120],
+      [2, 55],
+      [3, 118],
+      [2, 56]
+    ]);
+    // Leak-down is heard once, and what it says is in doubt: no job stands.
+    b.read('compression.leakdown', 0.6, { cylinder: 2 }).read('compression.escape', ['exhaust'], { cylinder: 2 });
+    const a = b.assessed();
+    const text = ownersQuestion(a, decide(a, 500), a.advice, a.steps, new Date('2026-05-04T12:00:00.000Z'));
+    expect(text).toContain('Cylinder 2 is');
+    expect(text).not.toContain('nothing we have seen so far asks for a repair');
+  });
+
+  test('before anything was looked at, service is not refused for faults that nobody found', () => {
+    const d = decide(new Bench(two, 'long-stored', { yearsIdle: 9 }).assessed(), 500);
+    const service = d.options.find((o) => o.id === 'service')!;
+    expect(service.closed).toMatch(/^Not looked at enough yet/);
+  });
+});
+
+describe('air at the exhaust of a two-stroke', () => {
+  const heard = () => {
+    const b = press(engine(rest, { worth: 400 }), [
+      [1, 120],
+      [2, 55],
+      [3, 118],
+      [2, 56]
+    ]);
+    return b
+      .read('compression.leakdown', 0.6, { cylinder: 2 })
+      .read('compression.escape', ['exhaust'], { cylinder: 2 });
+  };
+
+  test('read once it may be the port: once more, exactly at top, before any job', () => {
+    const b = heard();
+    expect(b.ids()).toContain('compression.leakdown-port.2:cannot-tell');
+    expect(first(b)).toMatchObject({ class: 4, title: 'Leak-down of cylinder 2 again, piston exactly at top' });
+    expect(b.assessed().steps.filter((s) => s.state === 'open')).toEqual([]);
+  });
+
+  test('the same again at top is air past the rings: they are soaked, and it is not run before that', () => {
+    const b = heard().read('compression.leakdown', 0.58, { cylinder: 2 });
+    expect(b.ids()).toContain('compression.leakdown-rings.2:fault');
+    const list = b.assessed().moves.filter((m) => !m.waits);
+    expect(list[0]!.job).toBe('soak');
+    const run = list.findIndex((m) => m.id === 'look:run');
+    expect(list.slice(0, 2).map((m) => m.station)).not.toContain('run');
+    expect(run === -1 || run > list.findIndex((m) => m.job === 'soak')).toBe(true);
+  });
+
+  test('low twice and heard leaking: the needle is not asked for again', () => {
+    const b = heard().read('compression.leakdown', 0.58, { cylinder: 2 });
+    expect(b.assessed().moves.map((m) => m.title)).not.toContain('Measure the compression again');
+  });
+
+  test('less at top, and into the crankcase: that is what counts', () => {
+    const b = heard()
+      .read('compression.leakdown', 0.35, { cylinder: 2 })
+      .read('compression.escape', ['crankcase'], { cylinder: 2 });
+    expect(b.said('compression.leakdown')).toContain('is 35 %');
+    expect(first(b).job).toBe('soak');
+  });
+
+  test('read twice before anybody listened: it is repeated already', () => {
+    const b = press(engine(rest), [
+      [1, 120],
+      [2, 55],
+      [3, 118],
+      [2, 56]
+    ]);
+    b.read('compression.leakdown', 0.6, { cylinder: 2 }).read('compression.leakdown', 0.58, { cylinder: 2 });
+    b.read('compression.escape', ['exhaust'], { cylinder: 2 });
+    expect(b.ids()).toContain('compression.leakdown-rings.2:fault');
+  });
+
+  test('tight at the second reading: the port it was', () => {
+    const b = heard().read('compression.leakdown', 0.06, { cylinder: 2 });
+    expect(b.ids()).toContain('compression.leakdown.2:sound');
+    expect(b.assessed().steps.map((s) => s.id)).not.toContain('soak');
+  });
+});
+
+describe('the throttle comes before the other cylinders', () => {
+  const conditions = { bores: 'dry' } as const;
+  test.each([
+    ['low, the throttle not noted', 60, {}, 'Compression of every cylinder, throttle wide open'],
+    ['the throttle shut', 60, { throttle: 'shut' }, 'Compression of every cylinder, throttle wide open'],
+    ['as such an engine gives, the throttle not noted', 118, {}, 'Compression of the other cylinders'],
+    ['the throttle open', 118, { throttle: 'open' }, 'Compression of the other cylinders']
+  ])('one cylinder read, %s', (_, psi, more, title) => {
+    const b = press(engine(['safe', 'look', 'turn', 'plugs']), [[1, psi]], { ...conditions, ...more });
+    expect(first(b).title).toBe(title);
+  });
+});

@@ -7,6 +7,7 @@ import { database, holdDirectory } from '$lib/server/db/open.ts';
 import { diskProblem } from '$lib/server/problems.ts';
 import { startBackups } from '$lib/server/files/scheduled-backup.ts';
 import { log } from '$lib/server/log.ts';
+import { startThreads } from '$lib/server/work/pool.ts';
 import { DEVICE } from '$lib/server/access/cookie.ts';
 import { error, json, text, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { sequence } from '@sveltejs/kit/hooks';
@@ -18,6 +19,7 @@ export const init: ServerInit = () => {
   database();
   holdDirectory();
   startBackups();
+  startThreads();
   const address = setupAddress(shownOrigin());
   if (address)
     console.log(

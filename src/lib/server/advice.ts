@@ -31,6 +31,14 @@ function remembered<T>(map: Map<string, T>, units: System, make: () => T): T {
   return made;
 }
 
+/** Advice worked out for a survey as it stands, where there is any. */
+export const rememberedAdvice = (survey: SurveyFile, units: System): Advice | undefined =>
+  kept.get(survey)?.advice.get(keyOf(units));
+
+/** Takes up advice that was worked out elsewhere for a survey as it stands. */
+export const rememberAdvice = (survey: SurveyFile, units: System, advice: Advice): void =>
+  void remembered(of(survey).advice, units, () => advice);
+
 /** A stored survey assessed, its advice worked out once a quarter of an hour. */
 export const assessed = (survey: SurveyFile, now: Date, units: System): Assessment =>
   withAdvice(judged(survey, now, units), (j) => remembered(of(survey).advice, units, () => advise(j)));

@@ -34,17 +34,11 @@ export function benchData(units: System, o: StoreOptions = {}): BenchData {
   };
 }
 
-type First = { readonly plan: ReturnType<typeof planBench>['plan']; readonly today: Days };
-let last: { readonly key: string; readonly made: First } | undefined;
-
-/**
- * The plan of the best rule, with its bound: there in some milliseconds, and kept for the minute it was made for. The
- * page makes it better in a worker.
- */
-export function firstPlan(input: BenchInput): First {
-  const key = JSON.stringify({ ...input, now: input.now.slice(0, 16) });
-  if (last?.key === key) return last.made;
+/** The plan of the best rule, with its bound: there in some milliseconds. The page makes it better in a worker. */
+export function firstPlan(input: BenchInput): {
+  readonly plan: ReturnType<typeof planBench>['plan'];
+  readonly today: Days;
+} {
   const { plan, problem } = planBench(input, { tries: 0 });
-  last = { key, made: { plan, today: todayOf(plan.solution, problem) } };
-  return last.made;
+  return { plan, today: todayOf(plan.solution, problem) };
 }

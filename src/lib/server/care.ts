@@ -1,4 +1,5 @@
 import ICAL from 'ical.js';
+import { setImmediate } from 'node:timers/promises';
 import { eventsOf, type CareEvent } from '../../core/care/calendar-events.ts';
 import { dueList, type Due } from '../../core/care/due.ts';
 import { log } from './log.ts';
@@ -30,20 +31,22 @@ export function careOf(engineId: string, o: StoreOptions = {}): EngineCare | und
   };
 }
 
-/** Care of the whole yard; of so many engines at most, newest first. */
 const MOST = 400;
-export const careOfAll = (o: StoreOptions = {}): EngineCare[] =>
-  openSurveys(o)
-    .slice(-MOST)
-    .flatMap((s) => {
-      try {
-        return careOf(s.engineId, o) ?? [];
-      } catch (err) {
-        // One bad record takes its own dates away, not everybody's; the yard shows it.
-        log.error({ err, engine: s.engineId }, 'care of an engine could not be worked out');
-        return [];
-      }
-    });
+/** Care of the whole yard; of so many engines at most, newest first. Other requests are answered between two of them. */
+export async function careOfAll(o: StoreOptions = {}): Promise<EngineCare[]> {
+  const all: EngineCare[] = [];
+  for (const { engineId } of openSurveys(o).slice(-MOST)) {
+    try {
+      const care = careOf(engineId, o);
+      if (care) all.push(care);
+    } catch (err) {
+      // One bad record takes its own dates away, not everybody's; the yard shows it.
+      log.error({ err, engine: engineId }, 'care of an engine could not be worked out');
+    }
+    await setImmediate();
+  }
+  return all;
+}
 
 /** Days before a date on which a calendar reminds of it. */
 const REMIND = 7;

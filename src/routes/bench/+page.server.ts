@@ -6,14 +6,15 @@ import { benchData, firstPlan } from '$lib/server/bench.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';
 import { addPin } from '$lib/server/store/shop.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
+import type { System } from '$core/units/index.ts';
+import { thisMinute, whileUnchanged } from '$lib/server/store/unchanged.ts';
 import { pinSchema } from '$core/schedule/settings.ts';
 import { fail } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-  await judgedInTurn(locals.prefs.units);
-  const data = benchData(locals.prefs.units);
-  const { plan, today } = firstPlan(data.input);
+  const { units } = locals.prefs;
+  await judgedInTurn(units);
   const minutes = Math.min(1440, Math.max(0, Number(url.searchParams.get('minutes')) || 0));
   const asked = {
     minutes,
@@ -21,15 +22,16 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     quiet: url.searchParams.has('quiet'),
     lampOnly: url.searchParams.has('lamp')
   };
-  return {
-    ...data,
-    // One string: a plan of a large yard goes through the page faster so.
-    input: JSON.stringify(data.input),
-    first: JSON.stringify({ plan, today }),
-    asked,
-    picks: minutes ? pickJobs(data.input.engines, asked, new Date(data.input.now)) : []
-  };
+  const { input, ...planned } = whileUnchanged(`bench ${units} ${thisMinute()}`, () => plannedBench(units));
+  return { ...planned, asked, picks: minutes ? pickJobs(input.engines, asked, new Date(input.now)) : [] };
 };
+
+/** The bench with its first plan. One string each: a plan of a large yard goes through the page faster so. */
+function plannedBench(units: System) {
+  const data = benchData(units);
+  const { plan, today } = firstPlan(data.input);
+  return { ...data, bench: JSON.stringify(data.input), first: JSON.stringify({ plan, today }) };
+}
 
 export const actions: Actions = {
   /** Puts a step somewhere, to a person, or lets it go. */

@@ -13,7 +13,7 @@
   import { onMount } from 'svelte';
 
   let { data, form } = $props();
-  const input = $derived(JSON.parse(data.input) as BenchInput);
+  const input = $derived(JSON.parse(data.bench) as BenchInput);
   const first = $derived(JSON.parse(data.first) as { plan: BenchPlan; today: Days });
   const planning = new Planning();
   const made = $derived(planning.made ?? first);

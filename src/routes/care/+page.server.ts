@@ -1,8 +1,11 @@
 import { careOfAll } from '$lib/server/care.ts';
+import { thisMinute, whileUnchanged } from '$lib/server/store/unchanged.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = () => {
-  const all = careOfAll();
+export const load: PageServerLoad = () => whileUnchanged(`care ${thisMinute()}`, careLines);
+
+async function careLines() {
+  const all = await careOfAll();
   return {
     engines: all.length,
     lines: all
@@ -16,4 +19,4 @@ export const load: PageServerLoad = () => {
       .map((e) => ({ engineId: e.engineId, tag: e.tag, titles: e.due.filter((d) => !d.day).map((d) => d.title) }))
       .filter((e) => e.titles.length)
   };
-};
+}

@@ -1,9 +1,10 @@
 import { searchAll } from '$lib/server/store/search.ts';
 import { loadEngine } from '$lib/server/store/engines.ts';
-import { refresh } from '$lib/server/store/yard.ts';
+import { judgedInTurn, refresh } from '$lib/server/store/yard.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ url, locals }) => {
+export const load: PageServerLoad = async ({ url, locals }) => {
+  await judgedInTurn(locals.prefs.units);
   const q = (url.searchParams.get('q') ?? '').slice(0, 200);
   const waiting = refresh(locals.prefs.units);
   const tags = new Map<string, string>();

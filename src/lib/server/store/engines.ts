@@ -18,12 +18,11 @@ export function createEngine(
   const at = nowOf(o);
   db.transaction((tx) => {
     tx.insert(engines).values({ id, createdAt: at }).run();
-    for (const f of first) {
-      const fact = factSchema.parse({ id: randomUUID(), path: f.path, value: f.value, at, ...(by ? { by } : {}) });
-      tx.insert(facts)
-        .values({ ...fact, engineId: id })
-        .run();
-    }
+    const rows = first.map(({ path, value }) => ({
+      ...factSchema.parse({ id: randomUUID(), path, value, at, ...(by ? { by } : {}) }),
+      engineId: id
+    }));
+    if (rows.length) tx.insert(facts).values(rows).run();
   });
   return id;
 }

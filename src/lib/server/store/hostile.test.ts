@@ -28,11 +28,11 @@ afterEach(() => {
 });
 
 describe('a yard with hostile surveys', () => {
-  it('lists them all', () => {
+  it('lists them all', async () => {
     for (const name of names) importSurvey(hostile(example('eel'), name), 'Ines', o());
     expect(yardPage('us', {}, o()).rows).toHaveLength(names.length);
     expect(yard('us', o()).filter((r) => r.unjudged)).toEqual([]);
-    expect(careOfAll(o())).toHaveLength(names.length);
+    expect(await careOfAll(o())).toHaveLength(names.length);
     expect(ordersOf('us', undefined, o()).length).toBeGreaterThan(0);
     firstPlan(benchData('us', o()).input);
   });

@@ -92,11 +92,19 @@ export function storedEntry(
 
 /** Appends an entry; one whose id is already there is not written twice, so a retry is harmless. */
 export function appendEntry(surveyId: string, entry: Entry, o: StoreOptions = {}): void {
-  dbOf(o)
-    .insert(entries)
-    .values({ id: entry.body.id, surveyId, type: entry.type, body: entry.body, receivedAt: nowOf(o) })
-    .onConflictDoNothing()
-    .run();
+  prepared(o, 'append-entry', (db) =>
+    db
+      .insert(entries)
+      .values({
+        id: sql.placeholder('id'),
+        surveyId: sql.placeholder('survey'),
+        type: sql.placeholder('type'),
+        body: sql.placeholder('body'),
+        receivedAt: sql.placeholder('at')
+      })
+      .onConflictDoNothing()
+      .prepare()
+  ).run({ id: entry.body.id, survey: surveyId, type: entry.type, body: entry.body, at: nowOf(o) });
   const head = surveyHead(surveyId, o);
   if (head) forgetEngine(head.engineId, o);
 }
@@ -108,7 +116,7 @@ export interface LoadedSurvey {
 }
 
 /** Surveys put together lately, each with the numbers it was made from: a page asks for its own two or three times. */
-const kept = new Map<string, LoadedSurvey & { readonly of: string }>();
+const kept = new Map<string, LoadedSurvey & { readonly of: string; readonly engineOf: string }>();
 const KEEP = 64;
 
 /** The survey as the open file holds it, with the house rules in force now. It is shared: nobody changes it. */
@@ -121,17 +129,21 @@ export function loadSurvey(id: string, o: StoreOptions = {}): LoadedSurvey | und
       'select (select max(seq) from entries where survey_id = ?) as entry, (select max(seq) from facts where engine_id = ?) as fact'
     )
   ).get(id, head.engineId) as { entry: number | null; fact: number | null };
-  const of = `${newest.entry}|${newest.fact}|${ruleSeq}`;
+  const engineOf = `${newest.fact}|${ruleSeq}`;
+  const of = `${newest.entry}|${engineOf}`;
   const old = o.db ? undefined : kept.get(id);
   if (old?.of === of) return old;
-  const list = entriesAfter(id, 0, o);
-  const base: SurveyFile = {
+  // Entries are only ever added: those that came since are put to what was put together before.
+  const grown = old?.engineOf === engineOf ? old : undefined;
+  const list = entriesAfter(id, grown?.seq ?? 0, o);
+  const base: SurveyFile = grown?.survey ?? {
     ...emptySurvey(head.kind, head.startedAt),
     engine: loadEngine(head.engineId, o),
     assessment: { kind: head.kind, startedAt: head.startedAt, ...(head.by ? { by: head.by } : {}) },
     houseRules: rules
   };
-  const made = { head, survey: withEntries(base, list as Entry[]), seq: list.at(-1)?.seq ?? 0, of };
+  const seq = list.at(-1)?.seq ?? grown?.seq ?? 0;
+  const made = { head, survey: withEntries(base, list as Entry[]), seq, of, engineOf };
   if (!o.db) {
     if (kept.size >= KEEP) kept.delete(kept.keys().next().value ?? '');
     kept.set(id, made);

@@ -6,10 +6,14 @@ import { summaries } from '../db/schema.ts';
 import { dbOf, type StoreOptions } from './context.ts';
 import { indexSurvey } from './search.ts';
 import { log } from '../log.ts';
-import { openSurveys, surveyHead, type SurveyHead } from './surveys.ts';
+import { loadSurvey, openSurveys, surveyHead, type SurveyHead } from './surveys.ts';
+import { OUTDATED } from './summaries.ts';
+import { rememberAdvice } from '../advice.ts';
+import type { Judged } from '../work/line.ts';
+import { inThread } from '../work/pool.ts';
 import type { YardRow } from '../../yard-row.ts';
 import type { Work } from '../../../core/schedule/work.ts';
-import { judgedRow, unjudgedRow, type Judged } from './yard-row.ts';
+import { judgedRow, lineInput, unjudgedRow } from './yard-row.ts';
 
 export type { YardRow } from '../../yard-row.ts';
 
@@ -56,14 +60,11 @@ const TICK = 60_000;
 const OLD = 3_600_000;
 /** So many that grew old are judged anew in one turn. */
 const AT_LEAST = 40;
-/** A request waits so long for its turn, ms, while others are answered; and judges so many itself. */
+/** A request waits so long for its turn, ms, while others are answered. */
 const BUDGET = 6000;
-const AT_ONCE = 3;
 
-function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): void {
-  const made = judgedOrNot(head, now, units, o);
-  if (!made) return;
-  const { row, work, ticking, words, judgement } = made;
+function keep(head: SurveyHead, made: Judged, now: Date, units: System, o: StoreOptions): void {
+  const { row, work, ticking, words, docs } = made;
   const values = {
     engineId: head.engineId,
     units,
@@ -80,7 +81,12 @@ function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): voi
     .values(values)
     .onConflictDoUpdate({ target: [summaries.engineId, summaries.units], set: values })
     .run();
-  if (judgement) indexSurvey(head.engineId, head.id, judgement, o);
+  if (docs) indexSurvey(head.engineId, head.id, docs, o);
+}
+
+function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): void {
+  const made = judgedOrNot(head, now, units, o);
+  if (made) keep(head, made, now, units, o);
 }
 
 /** The line of an engine, or the line that says it could not be judged. */
@@ -100,7 +106,7 @@ function missing(units: System, o: StoreOptions): SurveyHead[] {
     dbOf(o)
       .select({ id: summaries.engineId })
       .from(summaries)
-      .where(eq(summaries.units, units))
+      .where(and(eq(summaries.units, units), gt(summaries.at, OUTDATED)))
       .all()
       .map((r) => r.id)
   );
@@ -141,8 +147,27 @@ async function inTurn(units: System): Promise<void> {
   }
 }
 
+/** Something may be added while a line is made; it is made so often anew before it is made here, where nothing can come between. */
+const TRIES = 3;
+
+/** Judges one engine beside the requests; nothing is kept that is of before the last entry. */
 async function judgedNext(head: SurveyHead, units: System): Promise<void> {
-  write(head, new Date(), units, {});
+  const now = new Date();
+  try {
+    for (let k = 0; k < TRIES; k++) {
+      const input = lineInput(head.id);
+      if (!input) return;
+      const made = await inThread('line', input, now.toISOString(), units);
+      // A stored survey is one object until something is added to it.
+      if (loadSurvey(head.id)?.survey !== input.survey) continue;
+      if (made.advice) rememberAdvice(input.survey, units, made.advice);
+      return keep(head, made, now, units, {});
+    }
+  } catch (err) {
+    // A record that cannot be judged gets its line below; a thread that cannot be had is no reason for none.
+    log.warn({ err, survey: head.id }, 'line was not made in a thread');
+  }
+  write(head, now, units, {});
   // Long enough that everything that waits is answered first.
   await new Promise((next) => setTimeout(next, 2));
 }
@@ -158,7 +183,7 @@ function grownOld(units: System, now: Date, o: StoreOptions): SurveyHead[] {
         eq(summaries.units, units),
         or(
           gt(summaries.at, at),
-          lt(summaries.at, at - OLD),
+          and(gt(summaries.at, OUTDATED), lt(summaries.at, at - OLD)),
           and(eq(summaries.ticking, true), lt(summaries.at, at - TICK))
         )
       )
@@ -169,18 +194,18 @@ function grownOld(units: System, now: Date, o: StoreOptions): SurveyHead[] {
 }
 
 /**
- * Sees to it that every engine has its line, as far as one request may take, and that lists over all engines do not
- * rest on lines of yesterday. Returns how many have none yet.
+ * Sees to it that lists over all engines rest on lines of now. The one database of the process is judged in turn, beside the requests;
+ * one that was handed in at once. Returns how many lines are not of now yet.
  */
-export function refresh(units: System, o: StoreOptions = {}, old = false): number {
-  const now = o.now ?? new Date();
+export function refresh(units: System, o: StoreOptions = {}): number {
   const list = missing(units, o);
-  // A request judges what was added since its turn came; the rest is done in turn.
-  const mine = o.db ? list : list.slice(0, AT_ONCE);
-  if (old && o.db) for (const head of grownOld(units, now, o)) write(head, now, units, o);
-  for (const head of mine) write(head, now, units, o);
-  if (mine.length < list.length) void judgedInTurn(units);
-  return list.length - mine.length;
+  if (!o.db) {
+    if (list.length) void judgedInTurn(units);
+    return list.length;
+  }
+  const now = o.now ?? new Date();
+  for (const head of [...list, ...grownOld(units, now, o)]) write(head, now, units, o);
+  return 0;
 }
 
 /** Every engine under way, most pressing first, a page at a time. */
@@ -220,15 +245,7 @@ export function yardPage(
       .limit(PAGE)
       .offset((Math.max(1, page) - 1) * PAGE)
       .all();
-  let rows = read();
-  const old = rows.filter((r) => {
-    const age = now.getTime() - r.at;
-    return age < 0 || age > (r.ticking ? TICK : OLD);
-  });
-  if (old.length) {
-    for (const r of old) write({ id: r.surveyId, engineId: r.engineId } as SurveyHead, now, units, o);
-    rows = read();
-  }
+  const rows = read();
   const shown = rows.map((r) => r.row as YardRow);
   const mostPressing = (): YardRow[] =>
     db
@@ -263,7 +280,7 @@ export function yardPage(
 
 /** Every line of the yard at once, for lists that go over all engines. */
 export function yard(units: System, o: StoreOptions = {}): YardRow[] {
-  refresh(units, o, true);
+  refresh(units, o);
   return dbOf(o)
     .select({ row: summaries.row })
     .from(summaries)
@@ -275,7 +292,7 @@ export function yard(units: System, o: StoreOptions = {}): YardRow[] {
 
 /** The open work of every engine, as the bench plans it. */
 export function allWork(units: System, o: StoreOptions = {}): Work[] {
-  refresh(units, o, true);
+  refresh(units, o);
   return dbOf(o)
     .select({ work: summaries.work })
     .from(summaries)

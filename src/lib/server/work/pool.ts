@@ -12,18 +12,28 @@ const WAITING = 24;
 const LONGEST = 60_000;
 
 const file = path.resolve('build', 'work.mjs');
-let pool: Piscina | undefined;
-function threads(): Piscina | undefined {
+/** What a page waits for is short and comes often: it waits behind no PDF, on a thread of its own that stays. */
+type Lane = 'pages' | 'papers';
+const laneOf = (name: TaskName): Lane => (name === 'line' || name === 'weigh' ? 'pages' : 'papers');
+const sizes: Readonly<Record<Lane, { readonly minThreads: number; readonly maxThreads: number }>> = {
+  pages: { minThreads: 1, maxThreads: 1 },
+  papers: { minThreads: 0, maxThreads: THREADS }
+};
+const pools = new Map<Lane, Piscina>();
+function threads(lane: Lane): Piscina | undefined {
   // In tests and while developing there is no bundle: the work is done here.
   if (!fs.existsSync(file) || process.env.VITEST || process.env.INDAGA_THREADS === '0') return undefined;
-  return (pool ??= new Piscina({
+  const there = pools.get(lane);
+  if (there) return there;
+  const made = new Piscina({
     filename: file,
-    minThreads: 0,
-    maxThreads: THREADS,
+    ...sizes[lane],
     maxQueue: WAITING,
     idleTimeout: 60_000,
     resourceLimits: { maxOldGenerationSizeMb: 1024 }
-  }));
+  });
+  pools.set(lane, made);
+  return made;
 }
 
 /**
@@ -34,7 +44,7 @@ export async function inThread<N extends TaskName>(
   name: N,
   ...args: Parameters<Tasks[N]>
 ): Promise<Awaited<ReturnType<Tasks[N]>>> {
-  const there = threads();
+  const there = threads(laneOf(name));
   if (!there) {
     const { tasks } = await import('./tasks.ts');
     return (await (tasks[name] as (...a: unknown[]) => unknown)(...args)) as Awaited<ReturnType<Tasks[N]>>;
@@ -51,7 +61,13 @@ export async function inThread<N extends TaskName>(
 }
 
 /** How much is under way, for `/health`. */
-export const queues = (): { readonly waiting: number; readonly threads: number } => ({
-  waiting: pool?.queueSize ?? 0,
-  threads: pool?.threads.length ?? 0
-});
+export const queues = (): { readonly waiting: number; readonly threads: number } => {
+  const all = [...pools.values()];
+  return {
+    waiting: all.reduce((sum, p) => sum + p.queueSize, 0),
+    threads: all.reduce((sum, p) => sum + p.threads.length, 0)
+  };
+};
+
+/** Starts the thread that pages wait for, before the first one asks. */
+export const startThreads = (): void => void threads('pages');

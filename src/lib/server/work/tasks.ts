@@ -1,9 +1,11 @@
-import { assess, judged } from '../../../core/assess.ts';
+import { advise, type Advice } from '../../../core/advice/advice.ts';
+import { assess, judged, withAdvice, type Weighed } from '../../../core/assess.ts';
 import { decide, type Decision } from '../../../core/decision/decide.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { reportOf } from '../../../core/report/report.ts';
 import { readSurveyFile } from '../../../core/survey/read-file.ts';
 import type { System } from '../../../core/units/index.ts';
+import { lineOf, type Judged, type LineInput } from './line.ts';
 import { recordPdf } from '../reports/pdf.ts';
 
 type Pictures = Parameters<typeof recordPdf>[1];
@@ -17,6 +19,13 @@ export const tasks = {
     recordPdf({ report: reportOf(assess(survey, new Date(now), units)), release: undefined }, pictures),
   decide: (survey: SurveyFile, now: string, units: System, draws: number): Decision =>
     decide(judged(survey, new Date(now), units), draws),
+  /** What the page of an assessment comes with; with `known` the advice is worked out already. */
+  weigh: (survey: SurveyFile, now: string, units: System, known?: Advice): Weighed => {
+    const { advice, moves } = withAdvice(judged(survey, new Date(now), units), (j) => known ?? advise(j));
+    return { advice, moves };
+  },
+  /** The line of an engine in the yard. */
+  line: (input: LineInput, now: string, units: System): Judged => lineOf(input, new Date(now), units),
   readSurveyFile: (text: string): ReturnType<typeof readSurveyFile> => readSurveyFile(text)
 } as const;
 export type Tasks = typeof tasks;

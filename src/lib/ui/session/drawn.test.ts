@@ -1,8 +1,10 @@
 import { expect, test } from 'vitest';
 import { emptySurvey } from '../../../core/record/survey-file.ts';
-import { judgementFor, surveyFrom } from './drawn.ts';
+import type { SurveyFile } from '../../../core/record/survey-file.ts';
+import { judgementFor, readOnce } from './drawn.ts';
 
 const text = (tag: string): string => JSON.stringify(emptySurvey('neglected', '2026-05-02T07:00:00.000Z', tag));
+const surveyFrom = (text: string): SurveyFile => readOnce(text);
 const now = new Date('2026-05-02T08:00:00.000Z');
 
 test('the same text is the same survey, and is judged once for a moment', () => {
@@ -20,8 +22,8 @@ test('another moment and other units are judged anew', () => {
 
 test('the least used texts are forgotten, the others stay', () => {
   const first = surveyFrom(text('first'));
-  for (let k = 0; k < 40; k++) surveyFrom(text(`t${k}`));
+  for (let k = 0; k < 80; k++) surveyFrom(text(`t${k}`));
   expect(surveyFrom(text('first'))).toBe(first);
-  for (let k = 40; k < 100; k++) surveyFrom(text(`t${k}`));
+  for (let k = 80; k < 200; k++) surveyFrom(text(`t${k}`));
   expect(surveyFrom(text('first'))).not.toBe(first);
 });

@@ -2,20 +2,20 @@ import { judge, type Judgement } from '$core/judge.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { System } from '$core/units/index.ts';
 
-/** Surveys whose text the server has read last. */
-const KEPT = 60;
-const read = new Map<string, SurveyFile>();
+/** Texts kept whose contents the server has read last. */
+const KEPT = 120;
+const read = new Map<string, unknown>();
 const judged = new WeakMap<SurveyFile, { readonly key: string; readonly judgement: Judgement }>();
 
-/** A survey from its text. Drawn page after page by the server it is the same object, as long as its text is the same. */
-export function surveyFrom(text: string): SurveyFile {
+/** What a JSON text says. Drawn page after page by the server it is the same object, as long as the text is the same. */
+export function readOnce<T>(text: string): T {
   const known = read.get(text);
   // The one used last goes last.
   read.delete(text);
-  const survey = known ?? (JSON.parse(text) as SurveyFile);
-  read.set(text, survey);
+  const said = known ?? (JSON.parse(text) as unknown);
+  read.set(text, said);
   if (read.size > KEPT) read.delete(read.keys().next().value!);
-  return survey;
+  return said as T;
 }
 
 /** What is judged of a survey for a page that is only drawn: once for a moment and a system of units. */

@@ -14,7 +14,7 @@ import type { Wait } from '$core/record/wait.ts';
 
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
-import { judgementFor, surveyFrom } from './drawn.ts';
+import { judgementFor, readOnce } from './drawn.ts';
 import { clock } from './clock.ts';
 import { LeakFitting } from './leak-fit.svelte.ts';
 import { keepSnapshot, newerSnapshot } from './snapshot.ts';
@@ -35,6 +35,8 @@ export interface SessionData {
   readonly now: string;
   /** What the server thinks of it, as JSON text; the page weighs anew in a worker when something is added. */
   readonly weighed?: string;
+  /** Made by a server for pages of its own: drawn there it records nothing, and what was read and judged once is used again. */
+  readonly served?: true;
 }
 
 type Undo = { readonly label: string; readonly run: () => void };
@@ -100,14 +102,10 @@ export class Session {
     this.who = data.who;
     this.now = new Date(data.now);
     // The server draws pages and records nothing in them: what it has read and judged it may use again.
-    this.drawnOnly = typeof window === 'undefined' && data.weighed !== undefined;
-    this.survey =
-      typeof data.survey !== 'string'
-        ? data.survey
-        : this.drawnOnly
-          ? surveyFrom(data.survey)
-          : (JSON.parse(data.survey) as SurveyFile);
-    if (data.weighed) ({ advice: this.advice, moves: this.moves } = JSON.parse(data.weighed) as Weighed);
+    this.drawnOnly = typeof window === 'undefined' && data.served === true;
+    const parsed = <T>(text: string): T => (this.drawnOnly ? readOnce<T>(text) : (JSON.parse(text) as T));
+    this.survey = typeof data.survey === 'string' ? parsed<SurveyFile>(data.survey) : data.survey;
+    if (data.weighed) ({ advice: this.advice, moves: this.moves } = parsed<Weighed>(data.weighed));
     this.photos = new PhotoBox(data.surveyId, (what, photo) => this.photographed(what, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
   }

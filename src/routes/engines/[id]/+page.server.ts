@@ -3,15 +3,16 @@ import { whyNotSign } from '$lib/server/access/actor.ts';
 import { makeOwnerLink, ownerLinksOf, withdrawOwnerLink } from '$lib/server/access/store.ts';
 import { engineExists, factsAfter } from '$lib/server/store/engines.ts';
 import { lastRelease } from '$lib/server/store/releases.ts';
-import { createSurvey, loadSurvey, surveysOf } from '$lib/server/store/surveys.ts';
+import { engineSession } from '$lib/server/survey-page.ts';
+import { createSurvey, surveysOf } from '$lib/server/store/surveys.ts';
 import { error, fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params, locals }) => {
   const list = surveysOf(params.id);
   const latest = list[0];
-  const loaded = latest && loadSurvey(latest.id);
-  if (!latest || !loaded) error(404, 'There is no such engine.');
+  const session = latest && engineSession(latest.id, locals.prefs.units);
+  if (!session) error(404, 'There is no such engine.');
   const facts = factsAfter(params.id);
   return {
     links: ownerLinksOf(params.id),
@@ -25,16 +26,7 @@ export const load: PageServerLoad = ({ params, locals }) => {
       .slice(-12)
       .reverse()
       .map(({ path, value, at, by }) => ({ path, value, at, by })),
-    session: {
-      surveyId: latest.id,
-      engineId: params.id,
-      survey: JSON.stringify(loaded.survey),
-      seq: loaded.seq,
-      factSeq: facts.at(-1)?.seq ?? 0,
-      units: locals.prefs.units,
-      who: locals.prefs.who,
-      now: new Date().toISOString()
-    }
+    session: { ...session, who: locals.prefs.who }
   };
 };
 

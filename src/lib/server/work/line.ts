@@ -1,0 +1,129 @@
+import type { Advice } from '../../../core/advice/advice.ts';
+import { assess, type Assessment } from '../../../core/assess.ts';
+import { dueList } from '../../../core/care/due.ts';
+import type { MeterReading } from '../../../core/care/meter.ts';
+import { drownedClock, type DrownedClock } from '../../../core/drowned/clock.ts';
+import type { CaseKind } from '../../../core/engine/case-kind.ts';
+import { traitsOf } from '../../../core/jobs/register.ts';
+import { partLines, waitSaid } from '../../../core/parts/lines.ts';
+import type { SurveyFile } from '../../../core/record/survey-file.ts';
+import { runningWaits } from '../../../core/record/wait.ts';
+import { singleJob, workOf, type Work } from '../../../core/schedule/work.ts';
+import { stations } from '../../../core/stations/register.ts';
+import type { System } from '../../../core/units/index.ts';
+import type { YardRow } from '../../yard-row.ts';
+import { docsOf, type Doc } from './docs.ts';
+
+export interface Judged {
+  readonly row: YardRow;
+  readonly work: Work;
+  readonly ticking: boolean;
+  readonly words: string;
+  /** What can be searched of it. */
+  readonly docs?: readonly Doc[];
+  readonly advice?: Advice;
+}
+
+/** What the line of an engine is made from: plain data, so that a worker thread can make it. */
+export interface LineInput {
+  readonly surveyId: string;
+  readonly engineId: string;
+  readonly kind: CaseKind;
+  readonly startedAt: string;
+  readonly survey: SurveyFile;
+  readonly releasedAt: string | null;
+  /** Every assessment of the engine, oldest first, and its hours: only where care may be due. */
+  readonly history: readonly SurveyFile[];
+  readonly hours: readonly MeterReading[];
+}
+
+/** Judges the latest assessment of an engine for the yard and the bench; `j` where it is judged already. */
+export function lineOf(
+  { surveyId, engineId, kind, startedAt, survey, history, hours, releasedAt: signedAt }: LineInput,
+  now: Date,
+  units: System,
+  j: Assessment = assess(survey, now, units)
+): Judged {
+  const job = singleJob(j);
+  const back = job?.state.finished && !job.state.held.length ? job.state.finished.at : null;
+  const releasedAt = signedAt ?? back;
+  const { advice, steps, moves } = j;
+  const [move] = moves;
+  const { identity, profile } = survey.engine;
+  const clock = drownedClock(j.context);
+  const holds = j.holds.filter((h) => !h.standing);
+  const faults = j.findings.filter((f) => f.condition === 'fault' || f.condition === 'held');
+  const open = steps.filter((s) => s.state === 'open');
+  const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
+  const today = open.find((s) => traitsOf(s.id).phase === 'today');
+  const due = releasedAt || kind === 'lay-up' ? dueList(history, survey.houseRules ?? {}, now, hours) : [];
+  const first = due.find((d) => d.state === 'overdue' || d.state === 'soon');
+  const dueSoon = first?.day ? { title: first.title, day: first.day, overdue: first.state === 'overdue' } : undefined;
+  const coming = partLines(survey).filter((l) => l.state === 'ordered' || l.state === 'wanted');
+  const worst = faults.find((f) => f.id === 'gear.frost') ?? faults[0];
+  const row: YardRow = {
+    surveyId,
+    engineId,
+    tag: identity.tag ?? 'no tag',
+    name: [identity.maker, identity.model].filter(Boolean).join(' ') || 'unknown make',
+    owner: identity.owner ?? '',
+    serial: identity.serial ?? '',
+    kind,
+    startedAt,
+    profile,
+    stations: j.stations.map((s) => ({ id: s.id, title: stations[s.id].short, condition: s.condition })),
+    holds: holds.map((h) => ({ title: h.title, overridden: h.override !== undefined })),
+    ...(clock
+      ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, until: clock.until.toISOString() } }
+      : {}),
+    ...(move ? { next: move } : {}),
+    ...(suspect ? { suspect: suspect.label } : {}),
+    waits: runningWaits(survey.waits).map((w) => ({ label: w.wait.label, until: w.until.toISOString() })),
+    openJobs: open.length,
+    ...(today ? { today: today.title } : {}),
+    ...(worst ? { gravest: worst.sentence } : {}),
+    releasedAt,
+    ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(waitSaid).join(', ') } : {}),
+    ...(job ? { flow: { id: job.flow.id, title: job.flow.title } } : {}),
+    ...(dueSoon ? { care: dueSoon } : {}),
+    people: peopleOf(survey),
+    pressing: pressing(
+      releasedAt,
+      clock,
+      holds.filter((h) => !h.override).length,
+      faults.some((f) => f.id === 'gear.frost'),
+      faults.length
+    )
+  };
+  const ids = { surveyId, engineId };
+  return {
+    row,
+    work: workOf(ids, j, moves, steps, releasedAt !== null),
+    ticking: Boolean(clock) || row.waits.length > 0,
+    words: [row.tag, row.serial, row.owner, row.name].join(' ').toLowerCase(),
+    docs: docsOf(j),
+    advice
+  };
+}
+
+/** Who recorded a reading or marked a job of this assessment. */
+const peopleOf = (survey: SurveyFile): string[] => [
+  ...new Set([...survey.readings, ...(survey.steps ?? [])].flatMap((e) => (e.by ? [e.by] : [])))
+];
+
+/** A clock beats frost, the shorter the more, frost beats holds, holds beat faults; what is back in service comes last. */
+function pressing(
+  released: string | null,
+  clock: DrownedClock | undefined,
+  holds: number,
+  frost: boolean,
+  faults: number
+): number {
+  if (released) return -1;
+  return (
+    (clock ? 2000 - 10 * Math.min(50, Math.max(-20, clock.hoursLeft)) : 0) +
+    (frost ? 300 : 0) +
+    20 * Math.min(holds, 5) +
+    Math.min(faults, 15)
+  );
+}

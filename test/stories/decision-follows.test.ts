@@ -139,3 +139,94 @@ describe('the throttle comes before the other cylinders', () => {
     expect(first(b).title).toBe(title);
   });
 });
+
+describe('the owner’s word', () => {
+  const stage = (b: Bench, from: number, to: number) => {
+    b.read('gear.casePressure', from * PSI, { conditions: { stage: 'low' } }).read('gear.caseTurned', 'yes');
+    return b.wait(0.25).read('gear.casePressure', to * PSI, { conditions: { stage: 'low' } });
+  };
+  const leaking = (ceiling: number) => {
+    const b = engine(['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'fuel', 'cooling'], {
+      ceiling,
+      worth: 2500
+    });
+    b.read('gear.first', 'milky').read('gear.drained', 480e-6).read('gear.magnet', 'paste');
+    return stage(b, 4, 2).read('gear.caseBubbles', ['propshaft']).read('gear.caseOpen', 'yes');
+  };
+  const says = (b: Bench, option: 'repair' | 'repair-under', high: number) => {
+    const at = new Date(Date.parse(b.survey.readings.at(-1)!.at) + 30_000).toISOString();
+    b.survey = { ...b.survey, decisions: [{ id: 'd', at, option, reason: 'as agreed', cost: { mean: high, high } }] };
+    return b.wait(0.1);
+  };
+  const work = (b: Bench) => b.assessed().moves.filter((m) => m.kind === 'ask' || m.kind === 'job');
+
+  test('more than he gave: he is asked before the work, in the list as in the decision', () => {
+    const b = leaking(150);
+    expect(
+      work(b)
+        .slice(0, 2)
+        .map((m) => m.id)
+    ).toEqual(['ask:sum', 'job:reseal']);
+    const a = b.assessed();
+    const d = decide(a, 500);
+    expect(d.recommended).toBe('repair-under');
+    const text = ownersQuestion(a, d, a.advice, a.steps, new Date('2026-05-04T12:00:00.000Z'));
+    expect(text).toMatch(/That passes the 150 cr you gave us/);
+    expect(text).not.toMatch(/go ahead up to 150 cr/);
+  });
+
+  test('within it, nobody is asked', () => {
+    expect(work(leaking(900))[0]!.id).toBe('job:reseal');
+  });
+
+  test('his yes reaches as far as what it might have cost then', () => {
+    expect(work(says(leaking(150), 'repair', 420))[0]!.id).toBe('job:reseal');
+    expect(work(says(leaking(150), 'repair', 180))[0]!.id).toBe('ask:sum');
+  });
+
+  test('a limit that he set stays one', () => {
+    expect(work(says(leaking(150), 'repair-under', 420))[0]!.id).toBe('ask:sum');
+  });
+
+  test('what was spent counts: the same open work passes it once other work was done', () => {
+    const b = leaking(300);
+    expect(work(b)[0]!.id).toBe('job:reseal');
+    // An overhaul of the carburettor and a pump went into it before.
+    b.done('carburettor').done('pump');
+    expect(b.assessed().steps.filter((s) => s.markedAt).length).toBe(2);
+    expect(work(b)[0]!.id).toBe('ask:sum');
+    expect(decide(b.assessed(), 500)).toMatchObject({ ceiling: 300 });
+    expect(decide(b.assessed(), 500).spent).toBeGreaterThan(50);
+  });
+
+  test('done and not proved is no fault that nobody knows the cause of', () => {
+    const b = leaking(900).done('reseal');
+    const a = b.assessed();
+    const text = ownersQuestion(a, decide(a, 500), a.advice, a.steps, new Date('2026-05-04T12:00:00.000Z'));
+    expect(text).toContain('Done, and to be proved: reseal');
+    expect(text).not.toContain('What lies behind it is not known yet');
+    expect(a.moves.filter((m) => /case test/i.test(m.title))).toEqual([]);
+    expect(a.moves.map((m) => m.id)).toContain('proof:reseal');
+  });
+});
+
+test('a short job is asked nothing about the rest of the engine, in the decision either', () => {
+  const b = new Bench(two, 'single-job', { ceiling: 60 });
+  b.read('plugs.read', ['oily'], { cylinder: 1 });
+  const d = decide(b.assessed(), 500);
+  expect(d.open).toEqual(['Read the other plugs too']);
+  expect(d.sums.established).toBeLessThan(60);
+});
+
+test('a look that is written as a job stands once on the list', () => {
+  const b = engine(rest);
+  press(b, [
+    [1, 120],
+    [2, 55],
+    [3, 118],
+    [2, 56]
+  ]);
+  const titles = b.assessed().moves.map((m) => m.title);
+  expect(titles).toContain('Leak-down of cylinder 2, and where the air comes out');
+  expect(titles).not.toContain('Wet test, then leak-down');
+});

@@ -27,6 +27,9 @@ export interface OptionView {
   readonly closed?: string;
 }
 
+/** Chance of passing what the owner's word reaches to from which a sum is agreed on first: before a word was given, and after (M). */
+const ASKED = 0.1;
+const AGREED = 0.3;
 /** Sunk before a stop is noticed, share of the sum (M). */
 const SUNK = 0.15;
 /** A spread of the sum this wide is agreed on first, where nobody named a ceiling, cr (M). */
@@ -54,6 +57,10 @@ export interface State {
   /** What is to be looked at before it is decided. */
   readonly before: readonly string[];
   readonly sums: Sums;
+  /** What the owner's word reaches to, cr, less what was spent; nothing where no sum was named. */
+  readonly remaining?: number;
+  /** The owner has said yes to a repair. */
+  readonly agreed: boolean;
   /** Jobs that are open. */
   readonly listed: ReadonlySet<string>;
 }
@@ -71,7 +78,7 @@ export function optionViews(s: State): OptionView[] {
   const risk = model.suspects.reduce((sum, _, i) => sum + belief.posterior[i]! * position.loss[i]!, 0);
   const service = s.jobs.find((j) => j.id === 'service')!.works[0]!;
   const serviceCost = pertMean(service.parts) + (pertMean(service.minutes) / 60) * money.rate;
-  const sum = money.ceiling ?? (valued ? Math.max(0, money.worth - money.salvage) : quantile(draws.costs, 0.9));
+  const sum = s.remaining ?? (valued ? Math.max(0, money.worth - money.salvage) : quantile(draws.costs, 0.9));
   const under = draws.costs.reduce(
     (total, c) => total + (c <= sum ? money.worth - c : money.salvage - SUNK * Math.min(c, sum)),
     0
@@ -137,9 +144,9 @@ export function optionViews(s: State): OptionView[] {
 /** The choice, and why: holds first, then whether one more look may turn it, then money. */
 export function choose(s: State, views: readonly OptionView[]): { id: OptionId; because: string } {
   const { w, draws, advice } = s;
-  const { money } = w;
   const of = (id: OptionId): OptionView => views.find((v) => v.id === id)!;
-  const over = money.ceiling === undefined ? undefined : shareOver(draws.costs, money.ceiling);
+  const over = s.remaining === undefined ? undefined : shareOver(draws.costs, s.remaining);
+  const word = s.remaining === undefined ? '' : `the ${cr(s.remaining)} that the owner’s word still reaches to`;
   if (s.never) {
     const price = (of('specialist').value ?? 1) > (of('parts').value ?? 0);
     return price
@@ -181,14 +188,17 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
   if (over !== undefined && over > 0.75)
     return {
       id: 'repair-under',
-      because: `It will probably pass the owner’s ceiling of ${cr(money.ceiling!)}: ask before anything is opened.`
+      because: `It will probably pass ${word}: ask before anything more is opened.`
     };
-  if (over !== undefined && over > 0.1)
+  if (over !== undefined && over > ASKED)
     return {
       id: 'repair-under',
-      because: `Worth mending, but ${Math.round(100 * over)} in 100 pass the owner’s ceiling of ${cr(money.ceiling!)}: agree on the sum first.`
+      because:
+        s.agreed && over <= AGREED
+          ? `Agreed on; ${Math.round(100 * over)} in 100 pass ${word}: ask again before that.`
+          : `Worth mending, but ${Math.round(100 * over)} in 100 pass ${word}: agree on the sum first.`
     };
-  if (money.ceiling === undefined && quantile(draws.costs, 0.9) - quantile(draws.costs, 0.1) > WIDE)
+  if (s.remaining === undefined && quantile(draws.costs, 0.9) - quantile(draws.costs, 0.1) > WIDE)
     return {
       id: 'repair-under',
       because: `Worth mending, but the sum is wide (${cr(quantile(draws.costs, 0.1))} to ${cr(quantile(draws.costs, 0.9))}): agree on one first.`

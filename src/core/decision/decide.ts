@@ -4,14 +4,17 @@ import { gatesOf, ready } from '../gates/gates.ts';
 import { unliftable } from '../holds/index.ts';
 import type { Judgement } from '../judge.ts';
 import { traitsOf } from '../jobs/register.ts';
+import { authorityOf } from '../moves/authority.ts';
 import { moves } from '../moves/moves.ts';
 import { pertMean } from '../physics/pert.ts';
+import { spentOn } from '../plan/costs.ts';
 import { planOf, type Step } from '../plan/plan.ts';
 import type { OptionId } from '../record/options.ts';
 import { choose, cr, optionViews, type OptionView, type State, type Sums } from './choice.ts';
 import { jobsOf } from './jobs.ts';
 import { openBefore } from './known.ts';
 import { drawCosts, histogram, quantile, shareOver, type Job, type Work } from './monte-carlo.ts';
+import { latestOf } from '../units/instant.ts';
 import { waysOf, type Way } from './ways.ts';
 
 export interface Decision {
@@ -30,11 +33,17 @@ export interface Decision {
   readonly sums: Sums;
   /** What is open before anything can be decided, each by its name. */
   readonly open: readonly string[];
+  /** The next look, by its name. */
+  readonly next?: string;
   readonly minutes: { readonly median: number; readonly high: number };
   readonly bins: readonly { readonly from: number; readonly to: number; readonly n: number }[];
   /** Largest shares of the mean cost. */
   readonly items: readonly { readonly label: string; readonly mean: number; readonly probability: number }[];
+  /** What the owner's word reaches to in all, cr, and what of it is left. */
   readonly ceiling?: number;
+  readonly remaining?: number;
+  /** What was put into it already, cr. */
+  readonly spent: number;
   readonly overCeiling?: number;
   /** What it may cost before parts are the better choice. */
   readonly breakEven?: number;
@@ -93,8 +102,8 @@ function changesOf(s: State, now: OptionId, seed: number): string[] {
     const floor = money.salvage + s.draws.mean;
     if (floor < money.worth) out.push(`Worth under ${cr(floor)} in running order, it would be kept for parts.`);
   }
-  if (money.ceiling !== undefined && now === 'repair-under')
-    out.push(`With a ceiling of ${cr(quantile(s.draws.costs, 0.9))} nine in ten would stay under it.`);
+  if (s.remaining !== undefined && now === 'repair-under')
+    out.push(`With ${cr(quantile(s.draws.costs, 0.9))} from here on nine in ten would stay under it.`);
   return [...new Set(out)].slice(0, 4);
 }
 /** Moves that are looks. */
@@ -134,6 +143,9 @@ export function decide(
     (x) => (x.ends >= TURNING || x.turns >= TURNING) && looks.some((m) => m.id === `look:${x.id}`)
   );
   const sums = sumsOf(jobs, steps, w.money.rate, drawn.mean);
+  const spent = spentOn(j.context, steps);
+  const ceiling = authorityOf(j.context, steps);
+  const remaining = ceiling === undefined ? undefined : Math.max(0, ceiling - spent);
   const state: State = {
     w,
     jobs,
@@ -142,6 +154,8 @@ export function decide(
     advice,
     before,
     sums,
+    ...(remaining === undefined ? {} : { remaining }),
+    agreed: ['repair', 'repair-under', 'specialist'].includes(latestOf(j.context.survey.decisions ?? [])?.option ?? ''),
     found: j.findings.some((f) => f.condition === 'fault'),
     ...(looks[0] ? { next: looks[0] } : {}),
     ...(turning ? { turning } : {}),
@@ -174,12 +188,12 @@ export function decide(
     },
     sums,
     open: before,
+    ...(looks[0] ? { next: looks[0].title } : {}),
     minutes: { median: quantile(drawn.minutes, 0.5), high: quantile(drawn.minutes, 0.9) },
     bins: histogram(drawn.costs, 36),
     items,
-    ...(money.ceiling === undefined
-      ? {}
-      : { ceiling: money.ceiling, overCeiling: shareOver(drawn.costs, money.ceiling) }),
+    spent,
+    ...(remaining === undefined ? {} : { ceiling, remaining, overCeiling: shareOver(drawn.costs, remaining) }),
     ...(money.worthKnown ? { breakEven: Math.max(0, money.worth - money.salvage) } : {}),
     changes: changesOf(state, chosen.id, seed),
     worthKnown: money.worthKnown,

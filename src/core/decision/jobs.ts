@@ -1,5 +1,7 @@
+import { isShortKind } from '../engine/case-kind.ts';
 import type { Context } from '../findings/context.ts';
-import { absentParts } from './absent.ts';
+import { absentParts } from '../plan/absent.ts';
+import { FIT_MISSING, SERVICE } from '../plan/costs.ts';
 import type { Weighing } from '../diagnosis/weighing.ts';
 import type { Step } from '../plan/plan.ts';
 import type { Job, Work } from './monte-carlo.ts';
@@ -7,8 +9,6 @@ import type { Three } from '../physics/pert.ts';
 
 /** Suspects below this chance are left to the reserve everybody keeps (M). */
 const COUNTS = 0.01;
-/** What goes into any engine before it goes back: oil, washers, plugs, fuel, an hour's looks (M; demo currency). */
-const SERVICE = { parts: [35, 55, 95] as Three, minutes: [45, 60, 100] as Three };
 
 const times = ([a, m, b]: Three, k: number): Three => [a * k, m * k, b * k];
 
@@ -31,20 +31,21 @@ export function jobsOf(c: Context, w: Weighing, steps: readonly Step[]): Job[] {
       id: s.id,
       works: [{ label: s.title, probability: 1, parts: [0, 0, 0], minutes: times([0.7, 1, 1.6], s.minutes) }]
     }));
+  const short = isShortKind(c.survey.assessment.kind);
   const service: Job = {
     id: 'service',
     works: [
       {
         label: 'service items and the gates',
         probability: 1,
-        parts: times(SERVICE.parts, money.scale),
-        minutes: SERVICE.minutes
+        parts: times(SERVICE.parts, short ? 0 : money.scale),
+        minutes: times(SERVICE.minutes, short ? 0 : 1)
       }
     ]
   };
-  const missing: Job[] = absentParts(c).map(({ label, parts }) => ({
+  const missing: Job[] = (short ? [] : absentParts(c)).map(({ label, parts }) => ({
     id: label,
-    works: [{ label, probability: 1, parts: times(parts, money.scale), minutes: [5, 10, 20] }]
+    works: [{ label, probability: 1, parts: times(parts, money.scale), minutes: FIT_MISSING }]
   }));
   return [service, ...missing, ...listed, ...[...works].map(([id, list]) => ({ id, works: list }))];
 }

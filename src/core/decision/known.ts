@@ -1,6 +1,7 @@
 import { asksOf } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import type { Advice } from '../advice/advice.ts';
+import { isShortKind } from '../engine/case-kind.ts';
 import type { Judgement } from '../judge.ts';
 
 /** What is still open before anything can be decided, each by its name, those that decide first. */
@@ -15,7 +16,8 @@ export function openBefore(j: Judgement): string[] {
         (a.kind === 'repeat' || a.finding.condition === 'fault' || a.finding.condition === 'cannot-tell')
     )
     .map((a) => a.title);
-  return [...new Set([...decisiveChecks(j).map((d) => d.title), ...doubts])];
+  const decisive = isShortKind(j.context.survey.assessment.kind) ? [] : decisiveChecks(j);
+  return [...new Set([...decisive.map((d) => d.title), ...doubts])];
 }
 
 /** Suspects that are likely, and that neither a look nor a job on the list has established yet. */

@@ -1,8 +1,9 @@
 import { addDays, format, max, parseISO } from 'date-fns';
 import type { Advice } from '../advice/advice.ts';
 import type { Judgement } from '../judge.ts';
+import { absentParts } from '../plan/absent.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
-import { traitsOf } from '../jobs/register.ts';
+import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { SURE, type Step } from '../plan/plan.ts';
 import type { Decision } from './decide.ts';
 
@@ -33,12 +34,13 @@ export function answerBy(survey: SurveyFile, d: Decision, now: Date): Date | und
 
 /** The owner's question in one paragraph: what was found, the sum, the worst case, what is asked and by when. */
 export function ownersQuestion(
-  { context: { survey }, findings }: Pick<Judgement, 'context' | 'findings'>,
+  j: Pick<Judgement, 'context' | 'findings'>,
   d: Decision,
   advice: Advice | undefined,
   steps: readonly Step[],
   now: Date
 ): string {
+  const { survey } = j.context;
   const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
   const tag = survey.engine.identity.tag ?? 'Your engine';
   const sure = likely.every((s) => s.settling === 'shows' && s.probability > SURE);
@@ -49,24 +51,39 @@ export function ownersQuestion(
   const toDo = work.length
     ? ` To be done${likely.length ? ' besides' : ''}: ${few(work.slice(0, 3).map((s) => lower(s.title)))}${more(work.length)}.`
     : '';
-  const faults = findings.filter((f) => f.condition === 'fault').slice(0, 2);
+  // What was seen before work that is done is what it was done for.
+  const unproved = steps.filter((x) => x.state === 'done' && !(isJobId(x.id) && jobOf(x.id).finds));
+  const faults = j.findings
+    .filter((f) => f.condition === 'fault' && !unproved.some((x) => x.proof.station === f.station))
+    .slice(0, 2);
+  const done = unproved.length ? ` Done, and to be proved: ${few(unproved.map((x) => lower(x.title)))}.` : '';
+  const absent = absentParts(j.context).map((p) => p.name);
+  const without = absent.length ? ` It came without: ${absent.join(', ')}.` : '';
   const found = likely.length
     ? `${tag}, ${sure ? 'found' : 'probably'}: ${few(likely.slice(0, 3).map((s) => s.label))}${more(likely.length)}.${toDo}`
     : toDo
       ? `${tag}.${toDo}`
       : faults.length
         ? `${tag}: ${faults.map((f) => f.found).join(' ')} What lies behind it is not known yet.`
-        : `${tag}: nothing we have seen so far asks for a repair.`;
-  const sum = `What is certain costs about ${cr(d.sums.established)}${d.sums.likely >= 5 ? `, what is likely about ${cr(d.sums.likely)} more` : ''}; nine times in ten the whole stays under ${cr(d.cost.high)}.`;
+        : done
+          ? `${tag}.`
+          : `${tag}: nothing we have seen so far asks for a repair.`;
+  const spent = d.spent >= 5 ? `About ${cr(d.spent)} went into it so far. ` : '';
+  const sum = `${spent}What is certain costs about ${cr(d.sums.established)}${d.spent >= 5 ? ' more' : ''}${d.sums.likely >= 5 ? `, what is likely about ${cr(d.sums.likely)} more` : ''}; nine times in ten the whole stays under ${cr(d.cost.high)}.`;
+  // What is certain already costs more than was agreed.
+  const short = d.remaining !== undefined && d.sums.established > d.remaining;
+  const first = d.open.length ? d.open.slice(0, 2) : d.next ? [d.next] : [];
   const asks: Readonly<Record<Decision['recommended'], string>> = {
     service: 'We would service it and give it back.',
     repair: 'May we go ahead?',
-    'repair-under': `May we go ahead up to ${cr(d.ceiling ?? d.cost.high)}, and ask again before it passes that?`,
+    'repair-under': short
+      ? `That passes the ${cr(d.ceiling!)} you gave us. May we go up to ${cr(d.spent + d.cost.high)} in all, or shall we stop here?`
+      : `May we go ahead up to ${cr(d.ceiling ?? d.cost.high)}, and ask again before it passes that?`,
     specialist: 'We advise a specialist’s price before more goes in. May we send it, or shall it be kept for parts?',
     parts: 'By these sums it is worth more in parts. How do you want it?',
-    hold: `We do not know enough yet: ${few(d.open.slice(0, 2).map((x) => x.charAt(0).toLowerCase() + x.slice(1))) || 'one more look'} first. We order nothing before it and call you then.`
+    hold: `We do not know enough yet. ${first.length ? `First: ${first.join('; ')}. ` : ''}We order nothing before that and call you then.`
   };
   const by = answerBy(survey, d, now);
   const day = by ? ` Please answer by ${format(by, 'EEEE, d MMMM')}.` : '';
-  return `${found} ${sum} ${asks[d.recommended]}${survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : day}`;
+  return `${found}${done}${without} ${sum} ${asks[d.recommended]}${survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : day}`;
 }

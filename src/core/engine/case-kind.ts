@@ -20,3 +20,6 @@ export const caseKinds = {
 
 export type CaseKind = keyof typeof caseKinds;
 export const caseKindSchema = z.enum(Object.keys(caseKinds) as [CaseKind, ...CaseKind[]]);
+
+/** Whether an engine is here for one thing only: nobody asked for the rest of it. */
+export const isShortKind = (kind: CaseKind): boolean => kind === 'single-job' || kind === 'lay-up';

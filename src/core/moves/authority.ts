@@ -1,19 +1,27 @@
+import type { Context } from '../findings/context.ts';
+import { known } from '../engine/profile.ts';
+import { certainCost, costOf, spentOn } from '../plan/costs.ts';
 import type { Step } from '../plan/plan.ts';
-import { suspectKinds } from '../diagnosis/knowledge/index.ts';
-import { moneyOf } from '../diagnosis/value.ts';
-import type { Judgement } from '../judge.ts';
-import { pertMean } from '../physics/pert.ts';
+import { isAfter, latestOf } from '../units/instant.ts';
 
-/** Mean price of the parts of a job, cr, over the suspects that become it; nothing where none does. */
-function partsOf(step: string): number {
-  const kinds = suspectKinds.filter((k) => k.step === step);
-  return kinds.length ? Math.min(...kinds.map((k) => pertMean(k.parts))) : 0;
-}
+/** What is established, cr: what every engine costs that goes back, and the open jobs. */
+export const establishedCost = (c: Context, steps: readonly Step[]): number =>
+  certainCost(c) +
+  costOf(
+    c,
+    steps.filter((s) => s.state === 'open')
+  );
 
-/** What the open jobs cost, cr: hands at the shop’s rate, and the cheapest parts that each of them asks for. */
-export function establishedCost(p: Judgement & { readonly steps: readonly Step[] }): number {
-  const money = moneyOf(p.context);
-  return p.steps
-    .filter((s) => s.state === 'open')
-    .reduce((sum, s) => sum + (s.minutes / 60) * money.rate + partsOf(s.id) * money.scale, 0);
+/**
+ * What the owner's word reaches to, cr in all, with what was spent before it; nothing where no sum was named. A yes to a repair is a yes
+ * to what it might have cost when it was given, and no further.
+ */
+export function authorityOf(c: Context, steps: readonly Step[]): number | undefined {
+  const named = known(c.survey.engine.history.ceiling);
+  const said = latestOf(c.survey.decisions ?? []);
+  if (!said || said.option === 'hold' || said.option === 'parts') return named;
+  if (said.option === 'repair-under') return named ?? said.cost?.ceiling ?? said.cost?.high;
+  if (!said.cost) return undefined;
+  const before = steps.filter((s) => s.markedAt !== undefined && !isAfter(s.markedAt, said.at));
+  return Math.max(named ?? 0, said.cost.high + spentOn(c, before));
 }

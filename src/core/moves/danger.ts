@@ -66,6 +66,7 @@ export function dangers({ context: c, findings, holds }: Position): Move[] {
       id: 'safe:pressure',
       title: 'Let the pressure off the gear case',
       station: 'gear',
+      items: ['gear.caseOpen'],
       minutes: 1,
       because: over
         ? 'There is more pressure on the case than its seals are made for.'

@@ -3,12 +3,13 @@ import { decisiveChecks } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
 import { checkById } from '../diagnosis/knowledge/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
-import { traitsOf } from '../jobs/register.ts';
+import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
 import { isWork } from '../jobs/done.ts';
 import { isAfter } from '../units/instant.ts';
+import { spentOn } from '../plan/costs.ts';
 import { established, type Step } from '../plan/plan.ts';
-import { establishedCost } from './authority.ts';
+import { authorityOf, establishedCost } from './authority.ts';
 import { before, inVain } from './before.ts';
 import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
@@ -79,28 +80,26 @@ function work(p: Position): { readonly still: readonly Move[]; readonly running:
   // What sends it to a specialist decides whether the rest is worth doing.
   const away = (x: Step): number => Number(traitsOf(x.id).phase !== 'away');
   const still = ready.filter((s) => !runs(s)).toSorted((a, b) => away(a) - away(b));
-  const ask = ready.length ? askOwner(p) : undefined;
   return {
-    still: [...(ask ? [ask] : []), ...still.map((s) => jobMove(s, 8))],
+    still: still.map((s) => jobMove(s, 8)),
     running: still.length ? [] : ready.filter(runs).map((s) => jobMove(s, 8))
   };
 }
 
-/** The owner is asked where what is established costs more than the authority given. */
-function askOwner(p: Position): Move | undefined {
-  const { ceiling } = p.context.survey.engine.history;
-  const said = (p.context.survey.decisions ?? []).at(-1);
-  const sum = establishedCost(p);
-  const most = said?.cost?.ceiling ?? (typeof ceiling === 'number' ? ceiling : undefined);
-  if (most === undefined || sum <= most || (said && said.option !== 'hold' && said.cost?.ceiling === undefined))
-    return undefined;
+/** The owner is asked where what was spent and what is established come to more than the authority given. */
+function askOwner({ context: c, steps }: Position): Move | undefined {
+  const most = authorityOf(c, steps);
+  const spent = spentOn(c, steps);
+  const sum = spent + establishedCost(c, steps);
+  if (most === undefined || sum <= most) return undefined;
+  const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;
   return {
     kind: 'ask',
     class: 8,
     id: 'ask:sum',
     title: 'Ask the owner before more is opened',
     minutes: 5,
-    because: `What is established costs about ${Math.round(sum / 10) * 10} cr, and the owner’s word reaches to ${Math.round(most)} cr.`
+    because: `What is established comes to about ${cr(sum)}${spent > 0 ? `, ${cr(spent)} of it spent` : ''}, and the owner’s word reaches to ${Math.round(most)} cr.`
   };
 }
 
@@ -226,15 +225,29 @@ export function moves(p: Position): Move[] {
   const reads = (m: Move, a: Ask): boolean => a.kind !== 'job' && !!a.items?.some((i) => m.items?.includes(i));
   const again = failed(p, 'sign');
   const list = work(p);
+  // A look that is written as a job stands once: as the looks that it is made of, while those are asked for.
+  const danger = dangers(p);
+  const started = begun(p);
+  const proving = new Set(
+    started.flatMap((m) =>
+      m.id.startsWith('proof:') && m.job && isJobId(m.job) ? (jobOf(m.job).proof.reads ?? []) : []
+    )
+  );
+  const proves = (a: Ask): boolean => a.kind === 'look' && !!a.items?.length && a.items.every((i) => proving.has(i));
+  const askedFor = new Set(asks.flatMap((a) => (a.kind === 'job' ? [] : (a.items ?? []))));
+  const isAsked = (m: Move): boolean => {
+    const job = m.job !== undefined && isJobId(m.job) ? jobOf(m.job) : undefined;
+    return job?.finds === true && (job.proof.reads ?? []).some((i) => askedFor.has(i));
+  };
   const all: Move[] = [
     ...(end ? [end] : []),
-    ...dangers(p),
+    ...danger,
     ...makeSafe(p),
     ...clock.map((m) => {
       const ask = asks.find((a) => reads(m, a));
       return ask ? { ...m, because: `${ask.finding.sentence} ${m.because}` } : m;
     }),
-    ...begun(p),
+    ...started,
     ...hopeless,
     ...again.filter((m) => m.kind === 'job'),
     ...fromHolds(
@@ -250,12 +263,13 @@ export function moves(p: Position): Move[] {
       ),
     ...asked(
       p,
-      asks.filter((a) => !clock.some((m) => reads(m, a)))
+      // What proves work that is done stands there as its proof.
+      asks.filter((a) => !clock.some((m) => reads(m, a)) && !proves(a))
     ),
     ...decisive,
     ...worth.filter((m) => m.class !== 9),
     ...shortJobMoves(p),
-    ...list.still,
+    ...list.still.filter((m) => !isAsked(m)),
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
     // What holds the start or the release, where nothing found asks for it already.
@@ -264,7 +278,7 @@ export function moves(p: Position): Move[] {
       8,
       false,
       p.steps
-    ).filter((m) => !(vain && m.id === 'hold:run')),
+    ).filter((m) => !(vain && m.id === 'hold:run') && !danger.some((d) => d.items?.some((i) => m.items?.includes(i)))),
     ...(vain ? [vain] : []),
     ...(vain ? [] : list.running),
     ...failed(p, 'finding'),
@@ -302,6 +316,10 @@ export function moves(p: Position): Move[] {
       return true;
     })
     .map(({ m }) => m);
+  // The owner is asked before the first work that is no matter of danger or of a clock.
+  const first = once.findIndex((m) => m.kind === 'job' && m.class > 4 && !m.waits);
+  const ask = first < 0 ? undefined : askOwner(p);
+  if (ask) once.splice(first, 0, { ...ask, class: once[first]!.class });
   const rest = waiting(p);
   if (!once.some((m) => !m.waits))
     return [...rest, ...once, ...(rest.length || once.length ? [] : [short ? nothingShort : nothing])];

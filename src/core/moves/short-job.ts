@@ -1,3 +1,4 @@
+import { isShortKind } from '../engine/case-kind.ts';
 import { flowFor } from '../care/flows.ts';
 import { flowMark, flowState } from '../care/flow.ts';
 import { stationOf } from '../stations/items.ts';
@@ -5,8 +6,7 @@ import type { Move } from './move.ts';
 import { fromHolds, type Position } from './position.ts';
 
 /** An assessment for one piece of service or for a lay-up: its own steps and holds matter, the rest of the engine is not asked about. */
-export const isShortJob = ({ context: c }: Pick<Position, 'context'>): boolean =>
-  c.survey.assessment.kind === 'single-job' || c.survey.assessment.kind === 'lay-up';
+export const isShortJob = ({ context: c }: Pick<Position, 'context'>): boolean => isShortKind(c.survey.assessment.kind);
 
 /** Jobs that a short job is the inside of: until it is finished, its steps are that work. */
 export function ownJobs({ context: c }: Pick<Position, 'context'>): ReadonlySet<string> {

@@ -6,7 +6,7 @@ import { contextOf } from '../findings/context.ts';
 import { topics, type TopicId } from '../house-rules/topics.ts';
 import { school } from '../house-rules/rules.ts';
 import { jobs } from '../jobs/register.ts';
-import { establishedCost } from '../moves/authority.ts';
+import { costOf } from '../plan/costs.ts';
 import { proceduresFor } from '../procedures/register.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { System } from '../units/index.ts';
@@ -96,7 +96,7 @@ export function schoolsBeside(survey: SurveyFile, topic: TopicId, now: Date, uni
       said,
       jobs: open.length,
       minutes: open.reduce((sum, s) => sum + s.minutes, 0),
-      cost: establishedCost(a),
+      cost: costOf(a.context, open),
       yearMinutes,
       yearCost: (yearMinutes / 60) * rate
     };

@@ -11,7 +11,7 @@
   const top = $derived(
     Math.max(
       d.bins.at(-1)?.to ?? 1,
-      (d.ceiling ?? 0) * 1.08,
+      (d.remaining ?? 0) * 1.08,
       (d.breakEven ?? 0) < 2 * d.cost.high ? (d.breakEven ?? 0) * 1.05 : 0
     )
   );
@@ -19,7 +19,7 @@
   const y = $derived(scaleLinear([0, Math.max(1, ...d.bins.map((b) => b.n))], [H - 38, 34]));
   const cr = (n: number): string => `${Math.round(n / 5) * 5} cr`;
   const marks = $derived([
-    ...(d.ceiling === undefined ? [] : [{ at: d.ceiling, text: `ceiling ${cr(d.ceiling)}`, dash: '' }]),
+    ...(d.remaining === undefined ? [] : [{ at: d.remaining, text: `owner’s word ${cr(d.remaining)}`, dash: '' }]),
     ...(d.breakEven !== undefined && d.breakEven <= top
       ? [{ at: d.breakEven, text: `break-even ${cr(d.breakEven)}`, dash: '6 4' }]
       : [])
@@ -42,7 +42,7 @@
           width={Math.max(1, x(b.to) - x(b.from) - 1)}
           y={y(b.n)}
           height={H - 38 - y(b.n)}
-          fill={d.ceiling !== undefined && b.from >= d.ceiling ? 'var(--color-error)' : 'var(--color-primary)'}
+          fill={d.remaining !== undefined && b.from >= d.remaining ? 'var(--color-error)' : 'var(--color-primary)'}
           fill-opacity={b.from >= d.cost.low && b.to <= d.cost.high ? 0.9 : 0.5}
         />{/if}
     {/each}

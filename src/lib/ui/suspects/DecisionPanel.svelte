@@ -87,13 +87,14 @@
         {/each}
       </dl>
       <CostChart decision={d} />
+      {#if d.spent >= 5}<p class="mt-1">About {Math.round(d.spent / 5) * 5} cr went into it so far.</p>{/if}
       {#if d.breakEven !== undefined}<p class="mt-1">
           It may cost {Math.round(d.breakEven / 5) * 5} cr before its parts are worth more.
         </p>{/if}
       {#if d.overCeiling !== undefined}<p class="mt-1 font-medium">
           {d.overCeiling > 0.995
-            ? 'It passes the owner’s ceiling in nearly every case: ask before anything is opened.'
-            : `${Math.round(100 * d.overCeiling)} in 100 pass the owner’s ceiling.`}
+            ? 'It passes what the owner’s word still reaches to in nearly every case: ask before anything more is opened.'
+            : `${Math.round(100 * d.overCeiling)} in 100 pass what the owner’s word still reaches to.`}
         </p>{/if}
     </div>
     <div class="space-y-3">

@@ -68,9 +68,11 @@ describe('the decision', () => {
   const b = weak();
   it('says its sum in words for those who do not see the chart, and marks the ceiling', () => {
     const d = decide(b.judged(), 2000);
-    const html = render(CostChart, { props: { decision: { ...d, ceiling: 200, overCeiling: 0.4 } } }).body;
+    const html = render(CostChart, {
+      props: { decision: { ...d, ceiling: 240, remaining: 200, overCeiling: 0.4 } }
+    }).body;
     expect(html).toMatch(/aria-label="Distribution of the cost: \d+ cr to \d+ cr in eight of ten cases/);
-    expect(html).toMatch(/ceiling 200 cr/);
+    expect(html).toMatch(/owner’s word 200 cr/);
   });
   it('shows every option, closed ones with why, the advised one by name', () => {
     const d = decide(b.judged(), 2000);

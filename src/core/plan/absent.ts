@@ -15,11 +15,11 @@ const prices: Readonly<Record<string, readonly [string, Three]>> = {
 };
 
 /** Parts that were missing on arrival, with their price: they count before the first repair. */
-export function absentParts(c: Context): { readonly label: string; readonly parts: Three }[] {
+export function absentParts(c: Context): { readonly name: string; readonly label: string; readonly parts: Three }[] {
   const { absent } = c.survey.engine.profile;
   if (!Array.isArray(absent)) return [];
   return absent.flatMap((a) => {
     const price = Object.hasOwn(prices, a) ? prices[a] : undefined;
-    return price ? [{ label: `missing: ${price[0]}`, parts: price[1] }] : [];
+    return price ? [{ name: price[0], label: `missing: ${price[0]}`, parts: price[1] }] : [];
   });
 }

@@ -1,0 +1,124 @@
+import Database from 'better-sqlite3';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { afterAll, describe, expect, it, vi } from 'vitest';
+
+// The one connection of the process, as the server has it: what is kept is kept for it only. Modules of its own, so that no other test's
+// connection is meant.
+const directory = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-unchanged-'));
+vi.stubEnv('INDAGA_DATA', directory);
+vi.resetModules();
+const { database, DATABASE } = await import('../db/open.ts');
+const { surveyPage } = await import('../survey-page.ts');
+const { appendBatch } = await import('./append.ts');
+const { createEngine } = await import('./engines.ts');
+const { createSurvey, loadSurvey } = await import('./surveys.ts');
+const { whileUnchanged } = await import('./unchanged.ts');
+const { judgedInTurn, refresh, yardPage } = await import('./yard.ts');
+afterAll(() => {
+  database().$client.close();
+  vi.unstubAllEnvs();
+  vi.resetModules();
+  fs.rmSync(directory, { recursive: true, force: true });
+});
+
+const engine = (tag: string): string => createEngine([{ path: 'identity.tag', value: tag }], '');
+const read = (survey: string, id: string, what: string, value: unknown) =>
+  appendBatch(survey, {
+    since: 0,
+    factSince: 0,
+    entries: [{ type: 'reading', body: { id, what, value, at: new Date().toISOString() } }],
+    facts: []
+  });
+
+describe('what is kept while nothing is written', () => {
+  it('is worked out once, and anew after a write of this connection or of another program', () => {
+    let n = 0;
+    const count = () => whileUnchanged('count', () => ++n);
+    expect([count(), count()]).toEqual([1, 1]);
+    engine('one');
+    expect([count(), count()]).toEqual([2, 2]);
+    const other = new Database(path.join(directory, DATABASE));
+    other.exec("insert into engines (id, created_at) values ('other', '2026-05-02T08:00:00.000Z')");
+    other.exec("delete from engines where id = 'other'");
+    other.close();
+    expect([count(), count()]).toEqual([3, 3]);
+  });
+
+  it('keeps neither a throw nor a promise that fails', async () => {
+    let n = 0;
+    const fails = () =>
+      whileUnchanged('throws', () => {
+        throw new Error(String(++n));
+      });
+    expect(fails).toThrow('1');
+    expect(fails).toThrow('2');
+    const rejects = () => whileUnchanged('rejects', () => Promise.reject(new Error(String(++n))));
+    await expect(rejects()).rejects.toThrow('3');
+    await expect(rejects()).rejects.toThrow('4');
+  });
+
+  it('is of the state after it where the work wrote something itself', () => {
+    let n = 0;
+    const writes = () =>
+      whileUnchanged('writes', () => {
+        engine(`written ${++n}`);
+        return n;
+      });
+    expect([writes(), writes()]).toEqual([1, 1]);
+  });
+});
+
+describe('a survey of the server', () => {
+  it('grows by what came since, and is the same as one put together again', () => {
+    const id = createSurvey(engine('grows'), 'neglected', '');
+    const first = loadSurvey(id)!;
+    expect(loadSurvey(id)).toBe(first);
+    read(id, 'a', 'turn.result', 'free');
+    read(id, 'b', 'look.cowl', 'nest');
+    const then = loadSurvey(id)!;
+    expect(then.survey.readings.map((r) => r.id)).toEqual(['a', 'b']);
+    expect(then.survey.engine).toBe(first.survey.engine);
+    expect(then.survey).toEqual(loadSurvey(id, { db: database() })!.survey);
+    expect(then.seq).toBe(loadSurvey(id, { db: database() })!.seq);
+  });
+
+  it('an engine whose facts were changed is put together again', () => {
+    const engineId = engine('facts');
+    const id = createSurvey(engineId, 'neglected', '');
+    loadSurvey(id);
+    const at = new Date().toISOString();
+    const facts = [{ id: 'f', path: 'profile.cylinders', value: 3, at }];
+    appendBatch(id, { since: 0, factSince: 0, entries: [], facts });
+    expect(loadSurvey(id)!.survey.engine.profile.cylinders).toBe(3);
+  });
+
+  it('its page says what was entered a moment ago, and what to do now', async () => {
+    const id = createSurvey(engine('page'), 'neglected', '');
+    const before = await surveyPage(id, 'us');
+    expect(await surveyPage(id, 'us')).toEqual(before);
+    read(id, 'c', 'look.cowl', 'nest');
+    const after = (await surveyPage(id, 'us'))!;
+    expect(JSON.parse(after.session.survey).readings).toHaveLength(1);
+    expect(after.session.weighed).not.toBe(before!.session.weighed);
+    expect(JSON.parse(after.session.weighed).moves[0].title).toBe('Make it safe');
+    expect(await surveyPage('nobody', 'us')).toBeUndefined();
+  });
+});
+
+describe('lines of the yard', () => {
+  it('one that is out of date is shown as it was until it is judged anew', async () => {
+    const id = createSurvey(engine('line'), 'neglected', '');
+    await judgedInTurn('us');
+    const line = () => yardPage('us', { search: 'line' }).rows[0]!;
+    const look = () => line().stations.find((s) => s.id === 'look')!.condition;
+    expect(look()).toBe('not-looked-at');
+    read(id, 'd', 'look.wiring', 'chewed');
+    expect(line().tag).toBe('line');
+    expect(refresh('us')).toBeGreaterThan(0);
+    await judgedInTurn('us');
+    expect(look()).toBe('fault');
+    expect(refresh('us')).toBe(0);
+  });
+});

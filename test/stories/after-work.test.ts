@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Profile } from '../../src/core/engine/profile.ts';
 import { PSI } from '../../src/core/units/factors.ts';
 import { Bench } from '../case.ts';
+import { doBy } from '../../src/core/jobs/do-by.ts';
 import { good } from '../good.ts';
 import { two, v6 } from './engines.ts';
 
@@ -196,5 +197,41 @@ describe('a pump that was renewed', () => {
         .steps.filter((s) => s.state === 'open')
         .map((s) => s.id)
     ).not.toContain('hot');
+  });
+});
+
+describe('a case that held its test, refilled for service', () => {
+  const held = (): Bench => {
+    const b = goodAt(two, [...head, 'compression', 'fuel', 'cooling'], { water: 'salt' });
+    b.read('gear.look', 'milky').read('gear.drained', 592e-6).read('gear.water', 23e-6).read('gear.magnet', 'paste');
+    for (const [stage, p] of [
+      ['low', 4],
+      ['high', 10],
+      ['vacuum', -5]
+    ] as const) {
+      b.read('gear.casePressure', p * PSI, { conditions: { stage } }).read('gear.caseTurned', 'yes');
+      b.wait(3).read('gear.casePressure', p * PSI, { conditions: { stage } });
+    }
+    return b.read('gear.caseOpen', 'yes');
+  };
+
+  it('before it is refilled the drained case is not cracked open to look for water', () => {
+    expect(titles(held())[0]).toBe('Refill the gear case, one fresh washer for each plug');
+    expect(titles(held())).not.toContain('Lower gear plug a crack open');
+  });
+
+  it('what came out of it before asks for no second fill, and it is looked at again with a date', () => {
+    const b = held().read('gear.slots', 'good').read('gear.washers', 'yes').read('gear.refill', 'service');
+    expect(b.ids().join(' ')).not.toContain('gear.amount');
+    expect(b.assessed().steps.filter((s) => s.state === 'open')).toEqual([]);
+    expect(doBy(b.judged().context).map((d) => d.id)).toContain('by-gear-oil');
+  });
+
+  it('too little is not forgiven by filling it up', () => {
+    const b = goodAt(two, [...head, 'compression'])
+      .read('gear.look', 'clear')
+      .read('gear.drained', 250e-6);
+    b.read('gear.washers', 'yes').read('gear.refill', 'service');
+    expect(b.ids()).toContain('gear.amount:watch');
   });
 });

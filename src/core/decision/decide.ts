@@ -42,6 +42,8 @@ export interface Decision {
   /** What the owner's word reaches to in all, cr, and what of it is left. */
   readonly ceiling?: number;
   readonly remaining?: number;
+  /** The owner has said yes to a repair, and what is certain stays within his word. */
+  readonly agreed: boolean;
   /** What was put into it already, cr. */
   readonly spent: number;
   readonly overCeiling?: number;
@@ -193,6 +195,7 @@ export function decide(
     bins: histogram(drawn.costs, 36),
     items,
     spent,
+    agreed: state.agreed && (remaining === undefined || sums.established <= remaining),
     ...(remaining === undefined ? {} : { ceiling, remaining, overCeiling: shareOver(drawn.costs, remaining) }),
     ...(money.worthKnown ? { breakEven: Math.max(0, money.worth - money.salvage) } : {}),
     changes: changesOf(state, chosen.id, seed),

@@ -19,12 +19,15 @@ const isRepair = (s: Step): boolean => traitsOf(s.id).phase === undefined || tra
 const HANDS = 300;
 const ANSWER = 7;
 
+/** Nothing is asked of an owner who has said yes, as long as it stays within his word. */
+const goesOn = (d: Decision): boolean => d.agreed && (d.recommended === 'repair' || d.recommended === 'repair-under');
+
 /**
  * The day by which an answer is needed: today where water is at work; the promised day less the work, tomorrow at the earliest; else
  * a week. Nothing where nothing is asked.
  */
 export function answerBy(survey: SurveyFile, d: Decision, now: Date): Date | undefined {
-  if (d.recommended === 'hold' || d.recommended === 'service') return undefined;
+  if (d.recommended === 'hold' || d.recommended === 'service' || goesOn(d)) return undefined;
   if (survey.assessment.kind === 'drowned') return now;
   const { promised } = survey.engine.history;
   if (typeof promised !== 'string' || promised === 'unknown') return addDays(now, ANSWER);
@@ -85,5 +88,8 @@ export function ownersQuestion(
   };
   const by = answerBy(survey, d, now);
   const day = by ? ` Please answer by ${format(by, 'EEEE, d MMMM')}.` : '';
-  return `${found}${done}${without} ${sum} ${asks[d.recommended]}${survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : day}`;
+  const word = goesOn(d)
+    ? `You agreed to it: we go ahead${d.ceiling === undefined ? '' : ` and ask again before it passes ${cr(d.ceiling)} in all`}.`
+    : asks[d.recommended];
+  return `${found}${done}${without} ${sum} ${word}${!goesOn(d) && survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : day}`;
 }

@@ -5,7 +5,14 @@ const starter = { starting: ['electric', 'both'] };
 
 /** Gear case, cooling, engine oil and the first run. What can be looked at, with minutes of hands; set-up that several share is counted once. C: common practice. */
 export const gearToRunChecks: readonly Check[] = [
-  { id: 'gear-crack', title: 'Lower gear plug a crack open', station: 'gear', minutes: 4 },
+  {
+    id: 'gear-crack',
+    title: 'Lower gear plug a crack open',
+    station: 'gear',
+    minutes: 4,
+    // What came out whole was seen better than a crack shows it.
+    made: ['gear.look', 'gear.drained']
+  },
   {
     id: 'gear-drain',
     title: 'Drain and measure the gear oil, look at the magnet',

@@ -1,11 +1,19 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { GearFact } from './facts.ts';
 import { oilLow, waterSeen } from './water.ts';
 
 /** Share by which drained oil may differ from capacity before it means something (M: what clings, and the jug). */
 export const DRAIN_TOLERANCE = 0.1;
+
+/** Filled for service after what came out was measured. */
+function refilledSince(c: Context): boolean {
+  const filled = c.record.last('gear.refill');
+  const drained = c.record.last('gear.drained');
+  return filled?.value === 'service' && drained !== undefined && isAfter(filled.at, drained.at);
+}
 
 /** How much oil came out, against what the case holds. */
 export function amountFacts(c: Context): GearFact[] {
@@ -19,6 +27,8 @@ export function amountFacts(c: Context): GearFact[] {
   if (drained <= 0 || c.record.value('gear.look') === 'none')
     return [{ kind: 'amount-empty', id, condition: 'fault', values }];
   if (share > 1 + DRAIN_TOLERANCE) {
+    // Too much of an oil that is gone asks for nothing; too little does, until it is known where it went.
+    if (refilledSince(c)) return [];
     const water = waterSeen(c);
     return [{ kind: 'amount-over', id, condition: water ? 'watch' : 'cannot-tell', values: { ...values, water } }];
   }

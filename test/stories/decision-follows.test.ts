@@ -1,5 +1,9 @@
+import fs from 'node:fs';
+import path from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { assess } from '../../src/core/assess.ts';
 import { decide } from '../../src/core/decision/decide.ts';
+import type { SurveyFile } from '../../src/core/record/survey-file.ts';
 import { ownersQuestion } from '../../src/core/decision/question.ts';
 import { Bench } from '../case.ts';
 import { good } from '../good.ts';
@@ -229,4 +233,45 @@ test('a look that is written as a job stands once on the list', () => {
   const titles = b.assessed().moves.map((m) => m.title);
   expect(titles).toContain('Leak-down of cylinder 2, and where the air comes out');
   expect(titles).not.toContain('Wet test, then leak-down');
+});
+
+describe('what is certain is never more than what it may cost', () => {
+  const examples = fs.readdirSync('docs/examples').filter((f) => f.endsWith('.json'));
+  test.each(examples)('%s', (file) => {
+    const survey = JSON.parse(fs.readFileSync(path.join('docs/examples', file), 'utf8')) as SurveyFile;
+    const d = decide(assess(survey, new Date('2026-05-04T12:00:00.000Z'), 'us'), 1000);
+    expect(d.cost.mean).toBeGreaterThanOrEqual(0.97 * d.sums.established);
+    expect(d.cost.high).toBeGreaterThanOrEqual(d.sums.established);
+  });
+
+  test('a job on the list is paid, however unlikely the fault that it also cures', () => {
+    const b = engine(['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear', 'fuel']);
+    b.read('cooling.screen', 'clear').read('cooling.impellerAge', 3);
+    const a = b.assessed();
+    expect(a.steps.filter((s) => s.state === 'open').map((s) => s.id)).toContain('pump');
+    const d = decide(a, 1000);
+    expect(d.cost.low).toBeGreaterThan(0.8 * d.sums.established);
+  });
+});
+
+describe('before the dearer look', () => {
+  test('stiff: the plugs come out and are read before it is soaked', () => {
+    const b = engine(['safe', 'look']).read('turn.result', 'stiff');
+    const list = b.assessed().moves.filter((m) => !m.waits);
+    expect(list[0]!.title).toBe('Plugs out and read');
+    b.read('plugs.read', ['dry'], { cylinder: 1 });
+    expect(b.assessed().moves.map((m) => m.job)).toContain('soak');
+  });
+
+  test('one cylinder that stood dry is oiled and read again before the air is followed', () => {
+    const single = { ...two, cylinders: 1, displacement: 120e-6 };
+    const b = new Bench(single, 'long-stored', { yearsIdle: 12 });
+    press(b, [[1, 70]]);
+    const titles = b.assessed().moves.map((m) => m.title);
+    const oil = titles.indexOf('Oil the bore, a measured dose, turn it over and repeat');
+    expect(oil).toBeGreaterThanOrEqual(0);
+    expect(oil).toBeLessThan(titles.indexOf('Leak-down, and where the air comes out'));
+    expect(b.said('compression.figure')).toContain('oil it, turn it over and repeat');
+    expect(b.said('compression.figure')).not.toContain('them all alike');
+  });
 });

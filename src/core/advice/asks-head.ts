@@ -37,6 +37,12 @@ const throttleOpen = again('', {
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
 export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
 
+/** What makes it stiff may stand in a hole, as water does; and what soaks it goes in there. Named as the check that it is. */
+const plugsOut = look('Plugs out and read', ['plugs.read', 'plugs.hole'], 8, {
+  station: 'plugs',
+  open: (c) => !c.record.touched('plugs')
+});
+
 /** Oil hides grit: what turns smoothly today is turned again tomorrow. */
 const nextDay = repeat('Turn it by hand again, a day later', 'turn', 2, {
   items: ['turn.result', 'turn.feel'],
@@ -74,10 +80,17 @@ const wet: AskRule = {
 };
 /** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
 const oilAll: AskRule = {
-  ...look('Oil every bore alike, a measured dose, and repeat', ['compression.pressure'], 10, oiled),
+  ...look(
+    (c) =>
+      several(c)
+        ? 'Oil every bore alike, a measured dose, and repeat'
+        : 'Oil the bore, a measured dose, turn it over and repeat',
+    ['compression.pressure'],
+    10,
+    oiled
+  ),
   only: ['cannot-tell'],
-  open: (c) =>
-    (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && several(c) && !oiledOnly(c) && !compareAll(c)?.wet.length
+  open: (c) => (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && !oiledOnly(c) && !compareAll(c)?.wet.length
 };
 /** From so many readings of the lowest cylinder on, one more settles nothing (M: the interval shrinks by a sixth and less). */
 const ENOUGH = 4;
@@ -164,7 +177,7 @@ export const headAsks: Asks = {
     look('Lower gear plug a crack open', ['gear.first'], 4),
     look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
   ],
-  'turn.stiff': [job('soak'), nextDay],
+  'turn.stiff': [plugsOut, job('soak'), nextDay],
   'turn.again': [nextDay],
   'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
   'turn.nobumps': [

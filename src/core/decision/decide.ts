@@ -60,7 +60,7 @@ const priceOf = (x: Work, rate: number): number => pertMean(x.parts) + (pertMean
 
 /** The mean split in three: jobs on the list, works that are likely, and the rest. */
 function sumsOf(jobs: readonly Job[], steps: readonly Step[], rate: number, mean: number): Sums {
-  const listed = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
+  const listed = new Set(steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.id));
   let established = 0;
   let likely = 0;
   for (const job of jobs) {

@@ -25,8 +25,14 @@ export function jobsOf(c: Context, w: Weighing, steps: readonly Step[]): Job[] {
     const work = { label, probability, parts: times(kind.parts, money.scale), minutes: kind.minutes as Three };
     works.set(job, [...(works.get(job) ?? []), work]);
   });
-  const listed: Job[] = steps
-    .filter((s) => s.state === 'open' && !works.has(s.id))
+  const open = steps.filter((s) => s.state === 'open' && !s.by);
+  // What is on the list will be done: for the likeliest of what it cures.
+  for (const { id } of open) {
+    const mine = works.get(id)?.toSorted((a, b) => b.probability - a.probability);
+    if (mine) works.set(id, [{ ...mine[0]!, probability: 1 }, ...mine.slice(1)]);
+  }
+  const listed: Job[] = open
+    .filter((s) => !works.has(s.id))
     .map((s) => ({
       id: s.id,
       works: [{ label: s.title, probability: 1, parts: [0, 0, 0], minutes: times([0.7, 1, 1.6], s.minutes) }]

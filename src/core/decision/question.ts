@@ -4,7 +4,7 @@ import type { Judgement } from '../judge.ts';
 import { absentParts } from '../plan/absent.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
-import { SURE, type Step } from '../plan/plan.ts';
+import type { Step } from '../plan/plan.ts';
 import type { Decision } from './decide.ts';
 
 const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;
@@ -15,6 +15,8 @@ const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slic
 /** Work that the owner pays for by its name: not a look, a first run or what every engine gets before it is touched. */
 const isRepair = (s: Step): boolean => traitsOf(s.id).phase === undefined || traitsOf(s.id).phase === 'away';
 
+/** From this chance the owner is told that it was found, and not that it probably is (M). */
+const FOUND = 0.95;
 /** Hands at an engine in a day of the yard, minutes, and days that an answer may take where nothing presses (M). */
 const HANDS = 300;
 const ANSWER = 7;
@@ -46,7 +48,7 @@ export function ownersQuestion(
   const { survey } = j.context;
   const likely = (advice?.suspects ?? []).filter((s) => s.raised && !s.mended && !s.artefact && s.chance === 'likely');
   const tag = survey.engine.identity.tag ?? 'Your engine';
-  const sure = likely.every((s) => s.settling === 'shows' && s.probability > SURE);
+  const sure = likely.every((s) => s.settling === 'shows' && s.probability > FOUND);
   const more = (n: number): string => (n > 3 ? `, and ${n === 4 ? 'one thing' : `${n - 3} things`} more` : '');
   // Work that is not done for a suspect: what was plainly seen, as a hose that is cracked.
   const named = new Set(likely.flatMap((s) => s.step ?? []));

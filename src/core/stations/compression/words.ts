@@ -124,7 +124,10 @@ function floorBecause(
   };
 }
 
-const dryAdvice = 'Bores dry from standing also read low: oil them all alike and repeat.';
+const dryAdvice = (several: boolean): string =>
+  several
+    ? 'Bores dry from standing also read low: oil them all alike and repeat.'
+    : 'A bore dry from standing also reads low: oil it, turn it over and repeat.';
 const floorExcused = {
   throttle: 'The throttle is not recorded as wide open: repeat with it open before anything else.',
   cranking: 'It was cranked weakly: repeat it, cranked briskly, before anything else.'
@@ -299,7 +302,7 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       found: `${several ? (manual ? 'The lowest is' : 'Even the best is') : 'It reads'} ${p(v.judged)} at sea level, under ${floorMissed(v, p)}.`,
       advice: sentences(
         v.decompression && 'Automatic decompression reads low by design.',
-        v.dryFromStanding && !v.excuse && dryAdvice,
+        v.dryFromStanding && !v.excuse && dryAdvice(several),
         v.excuse
           ? floorExcused[v.excuse]
           : manual
@@ -319,7 +322,10 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     const { dead, best, low, high } = v.without;
     return {
       found: `${p(Math.min(...found.rows.map((r) => r.mean)))} is alarming, but the adapter’s ${say(dead, 'volume', units)} alone explains much of it: without it about ${p(best)} (${p(low)} to ${p(high)}).`,
-      advice: sentences('Repeat with the valve at the plug end before believing it.', v.dryFromStanding && dryAdvice),
+      advice: sentences(
+        'Repeat with the valve at the plug end before believing it.',
+        v.dryFromStanding && dryAdvice(found.rows.length > 1)
+      ),
       because: {
         ...floorBecause(v, found, units),
         formula: 'p = p_a·((V + d)/(V_c + d))^1.3 − p_a',

@@ -11,7 +11,7 @@ import { spentOn } from '../plan/costs.ts';
 import { planOf, type Step } from '../plan/plan.ts';
 import type { OptionId } from '../record/options.ts';
 import { choose, cr, optionViews, type OptionView, type State, type Sums } from './choice.ts';
-import { jobsOf } from './jobs.ts';
+import { jobsOf, LIKELY } from './jobs.ts';
 import { openBefore } from './known.ts';
 import { drawCosts, histogram, quantile, shareOver, type Job, type Work } from './monte-carlo.ts';
 import { latestOf } from '../units/instant.ts';
@@ -60,7 +60,7 @@ const priceOf = (x: Work, rate: number): number => pertMean(x.parts) + (pertMean
 
 /** The mean split in three: jobs on the list, works that are likely, and the rest. */
 function sumsOf(jobs: readonly Job[], steps: readonly Step[], rate: number, mean: number): Sums {
-  const listed = new Set(steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.id));
+  const listed = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
   let established = 0;
   let likely = 0;
   for (const job of jobs) {
@@ -73,8 +73,6 @@ function sumsOf(jobs: readonly Job[], steps: readonly Step[], rate: number, mean
   }
   return { established, likely, reserve: Math.max(0, mean - established - likely) };
 }
-/** From this chance a work is called likely. */
-const LIKELY = 0.5;
 
 /** What would have to be otherwise for another choice: each wide suspect settled either way, and money. */
 function changesOf(s: State, now: OptionId, seed: number): string[] {

@@ -1,12 +1,14 @@
 import { isShortKind } from '../engine/case-kind.ts';
 import type { Context } from '../findings/context.ts';
 import { absentParts } from '../plan/absent.ts';
-import { FIT_MISSING, SERVICE } from '../plan/costs.ts';
+import { FIT_MISSING, partsOf, SERVICE } from '../plan/costs.ts';
 import type { Weighing } from '../diagnosis/weighing.ts';
 import type { Step } from '../plan/plan.ts';
 import type { Job, Work } from './monte-carlo.ts';
 import type { Three } from '../physics/pert.ts';
 
+/** From this chance a work is called likely. */
+export const LIKELY = 0.5;
 /** Suspects below this chance are left to the reserve everybody keeps (M). */
 const COUNTS = 0.01;
 
@@ -25,18 +27,21 @@ export function jobsOf(c: Context, w: Weighing, steps: readonly Step[]): Job[] {
     const work = { label, probability, parts: times(kind.parts, money.scale), minutes: kind.minutes as Three };
     works.set(job, [...(works.get(job) ?? []), work]);
   });
-  const open = steps.filter((s) => s.state === 'open' && !s.by);
-  // What is on the list will be done: for the likeliest of what it cures.
-  for (const { id } of open) {
-    const mine = works.get(id)?.toSorted((a, b) => b.probability - a.probability);
-    if (mine) works.set(id, [{ ...mine[0]!, probability: 1 }, ...mine.slice(1)]);
+  const open = steps.filter((s) => s.state === 'open');
+  const ownWork = (s: Step): Work => ({
+    label: s.title,
+    probability: 1,
+    parts: times(partsOf(s.id), money.scale),
+    minutes: times([0.7, 1, 1.6], s.minutes)
+  });
+  // What is on the list will be done: for what it probably cures, else for what raised it, and then as cheaply as it can be.
+  for (const s of open) {
+    const mine = works.get(s.id)?.toSorted((a, b) => b.probability - a.probability);
+    if (!mine) continue;
+    const likely = mine[0]!.probability >= LIKELY;
+    works.set(s.id, likely ? [{ ...mine[0]!, probability: 1 }, ...mine.slice(1)] : [ownWork(s), ...mine]);
   }
-  const listed: Job[] = open
-    .filter((s) => !works.has(s.id))
-    .map((s) => ({
-      id: s.id,
-      works: [{ label: s.title, probability: 1, parts: [0, 0, 0], minutes: times([0.7, 1, 1.6], s.minutes) }]
-    }));
+  const listed: Job[] = open.filter((s) => !works.has(s.id)).map((s) => ({ id: s.id, works: [ownWork(s)] }));
   const short = isShortKind(c.survey.assessment.kind);
   const service: Job = {
     id: 'service',

@@ -11,10 +11,12 @@ export const SERVICE = { parts: [35, 55, 95] as Three, minutes: [45, 60, 100] as
 /** Minutes that fitting a part which was missing on arrival takes (M). */
 export const FIT_MISSING: Three = [5, 10, 20];
 
-/** Mean price of the parts of a job, cr, over the suspects that become it; nothing where none does. */
-function partsOf(step: string): number {
-  const kinds = suspectKinds.filter((k) => k.step === step);
-  return kinds.length ? Math.min(...kinds.map((k) => pertMean(k.parts))) : 0;
+/** Parts of a job, cr at the size of a small engine: of the cheapest thing that it cures; nothing where it cures none by itself. */
+export function partsOf(step: string): Three {
+  const cheapest = suspectKinds
+    .filter((k) => k.step === step)
+    .toSorted((a, b) => pertMean(a.parts) - pertMean(b.parts))[0];
+  return cheapest?.parts ?? [0, 0, 0];
 }
 
 /** Hands at the shop's rate, and parts at this engine's size, cr. */
@@ -24,7 +26,7 @@ const priced = (minutes: number, parts: number, money: Money): number =>
 /** What jobs cost, cr: hands, and the cheapest parts that each of them asks for. */
 export function costOf(c: Context, jobs: readonly Step[]): number {
   const money = moneyOf(c);
-  return jobs.reduce((sum, s) => sum + priced(s.minutes, partsOf(s.id), money), 0);
+  return jobs.reduce((sum, s) => sum + priced(s.minutes, pertMean(partsOf(s.id)), money), 0);
 }
 
 /** What every engine costs that goes back: service items, and the parts that were missing on arrival, cr. A short job is billed by itself. */

@@ -59,6 +59,16 @@ describe('what is kept while nothing is written', () => {
     await expect(rejects()).rejects.toThrow('4');
   });
 
+  it('lets go of the oldest where there is no room for all, and of one that is too large by itself when the next comes', () => {
+    let n = 0;
+    const long = (key: string, length: number) =>
+      whileUnchanged(key, () => ({ n: ++n, page: { text: 'x'.repeat(length) } })).n;
+    expect([long('a', 14e6), long('b', 14e6), long('a', 14e6)]).toEqual([1, 2, 1]);
+    expect([long('c', 14e6), long('b', 14e6), long('c', 14e6)]).toEqual([3, 2, 3]);
+    expect(long('a', 14e6)).toBe(4);
+    expect([long('huge', 40e6), long('huge', 40e6), long('d', 1000), long('huge', 40e6)]).toEqual([5, 5, 6, 7]);
+  });
+
   it('is of the state after it where the work wrote something itself', () => {
     let n = 0;
     const writes = () =>

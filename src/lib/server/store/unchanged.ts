@@ -1,12 +1,36 @@
 import { dbOf, prepared, type StoreOptions } from './context.ts';
 import type { Db } from '../db/open.ts';
 
-/** Results kept a database: one for each page of a few engines. */
-const KEEP = 96;
+/** So much text is kept a database, characters: the pages of some dozens of engines, or of a few very long records. */
+const ROOM = 32e6;
+/** What a result without text counts as. */
+const LEAST = 10_000;
 
+interface Result {
+  readonly value: unknown;
+  size: number;
+}
 interface Kept {
   version: string;
-  readonly results: Map<string, unknown>;
+  readonly results: Map<string, Result>;
+}
+
+/** Text in a result, characters, as deep as pages are nested; what a promise brings is counted when it is there. */
+function sizeOf(value: unknown, depth = 3): number {
+  if (typeof value === 'string') return value.length;
+  if (typeof value !== 'object' || value === null || depth === 0) return 0;
+  return Object.values(value).reduce<number>((sum, x) => sum + sizeOf(x, depth - 1), 0);
+}
+
+/** Lets go of the oldest results until the rest has room. */
+function makeRoom(results: Map<string, Result>): void {
+  let total = 0;
+  for (const r of results.values()) total += r.size;
+  for (const [key, r] of results) {
+    if (total <= ROOM || results.size === 1) return;
+    results.delete(key);
+    total -= r.size;
+  }
 }
 const kept = new WeakMap<Db, Kept>();
 
@@ -34,21 +58,30 @@ function versionOf(o: StoreOptions): string {
 export function whileUnchanged<T>(key: string, make: () => T, o: StoreOptions = {}): T {
   const db = dbOf(o);
   const version = versionOf(o);
-  const mine = kept.get(db) ?? { version, results: new Map<string, unknown>() };
+  const mine = kept.get(db) ?? { version, results: new Map<string, Result>() };
   kept.set(db, mine);
   if (mine.version !== version) {
     mine.version = version;
     mine.results.clear();
   }
-  if (mine.results.has(key)) return mine.results.get(key) as T;
-  const made = make();
+  const old = mine.results.get(key);
+  if (old) return old.value as T;
+  const value = make();
   // Work that wrote something itself is of the state after it.
   mine.version = versionOf(o);
   if (mine.version !== version) mine.results.clear();
-  if (mine.results.size >= KEEP) mine.results.delete(mine.results.keys().next().value!);
-  mine.results.set(key, made);
-  if (made instanceof Promise) made.catch(() => mine.results.get(key) === made && mine.results.delete(key));
-  return made;
+  const result: Result = { value, size: LEAST + sizeOf(value) };
+  mine.results.set(key, result);
+  if (value instanceof Promise)
+    value.then(
+      (there) => {
+        result.size += sizeOf(there);
+        makeRoom(mine.results);
+      },
+      () => mine.results.get(key) === result && mine.results.delete(key)
+    );
+  makeRoom(mine.results);
+  return value;
 }
 
 /** The minute it is, ms: pages of one minute share what was worked out for it. */

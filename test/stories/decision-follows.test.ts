@@ -275,3 +275,15 @@ describe('before the dearer look', () => {
     expect(b.said('compression.figure')).not.toContain('them all alike');
   });
 });
+
+test('a job that waits for its date keeps no look on a running engine back', () => {
+  const b = engine(['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear', 'fuel', 'cooling'], {
+    worth: 2000
+  });
+  b.read('look.anodes', 'half').read('fuel.dies', 'minutes');
+  const a = b.assessed();
+  expect(a.steps.filter((s) => s.state === 'open').every((s) => s.by)).toBe(true);
+  const run = a.moves.find((m) => m.title === 'First run on water, watched')!;
+  expect(run.class).toBe(7);
+  expect(run.waits).toBeUndefined();
+});

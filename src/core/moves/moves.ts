@@ -1,12 +1,8 @@
 import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
-import { checkById } from '../diagnosis/knowledge/index.ts';
-import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
-import { isWork } from '../jobs/done.ts';
-import { isAfter } from '../units/instant.ts';
 import { spentOn } from '../plan/costs.ts';
 import { established, type Step } from '../plan/plan.ts';
 import { authorityOf, establishedCost } from './authority.ts';
@@ -15,6 +11,7 @@ import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
+import { rankedLooks } from './ranked-looks.ts';
 import { isShortJob, ownJobs, shortJobMoves } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
 
@@ -131,25 +128,6 @@ function ending(p: Position): Move | undefined {
   return undefined;
 }
 
-/** A look that costs no more than this is made while one stands there, minutes (C). */
-const CHEAP = 5;
-/** Chance from which a look that nothing points to may turn the whole plan (M). */
-const TURNS = 0.02;
-
-/** It would not start, and nothing was done since: what is looked at on a running engine waits. */
-function wouldNotStart({ context: c }: Position): boolean {
-  const last = c.record.last('run.outcome');
-  return last?.value === 'failed' && !(c.survey.steps ?? []).some((s) => isWork(s) && isAfter(s.at, last.at));
-}
-
-/** Whether a finding asks for a look that the ranking offers as well, under its own name. */
-const sameLook = (a: Ask, r: RankedCheck): boolean =>
-  a.station === r.station &&
-  ((r.again && a.kind === 'repeat') ||
-    a.title.startsWith(r.title) ||
-    r.title.startsWith(a.title) ||
-    !!a.items?.some((i) => checkById.get(r.id)?.made?.includes(i)));
-
 /**
  * What to do now: one ordered list for every view, by class and inside a class by what it is worth a minute. A move that cannot be
  * made says what comes first and stands behind those that can. Pure; never empty.
@@ -173,39 +151,6 @@ export function moves(p: Position): Move[] {
     because: d.because
   }));
   const decisiveNeeds = new Map<string, Action | undefined>(checksLeft.map((d) => [`look:${d.check}`, d.needs]));
-  // Nothing is looked at on a running engine while work is open that it need not run for.
-  const workFirst = p.steps.some((s) => s.state === 'open' && traitsOf(s.id).phase !== 'running');
-  const suspected = p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely');
-  const pointed = new Set(suspected.map((x) => x.id));
-  const wrongReading = new Set(suspected.filter((x) => x.artefact).map((x) => x.id));
-  const worth = p.advice.checks
-    .filter(
-      (r) =>
-        r.worthIt &&
-        !(short && !r.suspects.some((id) => pointed.has(id))) &&
-        !(r.needs === 'start' && (workFirst || wouldNotStart(p))) &&
-        !asks.some((a) => sameLook(a, r))
-    )
-    .flatMap((r): Move[] => {
-      // What only the kind of case suggests shapes no move before the work that is established.
-      const changes = r.turns >= TURNS || r.ends >= TURNS || r.suspects.some((id) => pointed.has(id));
-      // No wrong reading is in question: what was measured is not measured again.
-      if (r.again && !r.doubted && !r.suspects.some((id) => wrongReading.has(id))) return [];
-      return [
-        {
-          kind: r.again ? 'repeat' : 'look',
-          class: r.doubted ? 4 : changes ? 7 : 9,
-          id: `look:${r.id}`,
-          title: r.title,
-          station: r.station,
-          minutes: r.minutes,
-          because: r.because,
-          ...(r.waits ? { waits: r.waits } : {})
-        }
-      ];
-    })
-    // What it could say it has said.
-    .filter((m) => !triedEnough(p.context, m));
   const hopeless: Move[] = p.advice.hopeless
     ? [
         {
@@ -218,14 +163,13 @@ export function moves(p: Position): Move[] {
         }
       ]
     : [];
-  const cheap = worth.filter((m) => m.class === 9 && m.kind === 'look' && m.minutes <= CHEAP && !m.waits);
+  const ranked = rankedLooks(p, asks, short);
   const vain = inVain(p);
   // A step against the clock that reads what a finding asks for is that look: it stands once, with what was found.
   const clock = clocks(p);
   const reads = (m: Move, a: Ask): boolean => a.kind !== 'job' && !!a.items?.some((i) => m.items?.includes(i));
   const again = failed(p, 'sign');
   const list = work(p);
-  // A look that is written as a job stands once: as the looks that it is made of, while those are asked for.
   const danger = dangers(p);
   const started = begun(p);
   const proving = new Set(
@@ -234,6 +178,7 @@ export function moves(p: Position): Move[] {
     )
   );
   const proves = (a: Ask): boolean => a.kind === 'look' && !!a.items?.length && a.items.every((i) => proving.has(i));
+  // A look that is written as a job stands once: as the looks that it is made of, while those are asked for.
   const askedFor = new Set(asks.flatMap((a) => (a.kind === 'job' ? [] : (a.items ?? []))));
   const isAsked = (m: Move): boolean => {
     const job = m.job !== undefined && isJobId(m.job) ? jobOf(m.job) : undefined;
@@ -267,7 +212,7 @@ export function moves(p: Position): Move[] {
       asks.filter((a) => !clock.some((m) => reads(m, a)) && !proves(a))
     ),
     ...decisive,
-    ...worth.filter((m) => m.class !== 9),
+    ...ranked.pointed,
     ...shortJobMoves(p),
     ...list.still.filter((m) => !isAsked(m)),
     // In vain twice: what else is established is done first, then somebody is asked.
@@ -283,9 +228,9 @@ export function moves(p: Position): Move[] {
     ...(vain ? [] : list.running),
     ...failed(p, 'finding'),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
-    ...cheap,
+    ...ranked.cheap,
     ...before(p, short),
-    ...worth.filter((m) => m.class === 9 && !cheap.includes(m))
+    ...ranked.rest
   ];
   const own = ownJobs(p);
   const others = all.filter((m) => !(m.kind === 'job' && m.job !== undefined && own.has(m.job)));

@@ -1,0 +1,80 @@
+import type { Ask } from '../advice/asks.ts';
+import { checkById } from '../diagnosis/knowledge/index.ts';
+import type { RankedCheck } from '../diagnosis/ranking.ts';
+import { isWork } from '../jobs/done.ts';
+import { traitsOf } from '../jobs/register.ts';
+import { isAfter } from '../units/instant.ts';
+import type { Move } from './move.ts';
+import type { Position } from './position.ts';
+import { triedEnough } from './tried.ts';
+
+/** A look that costs no more than this is made while one stands there, minutes (C). */
+const CHEAP = 5;
+/** Chance from which a look that nothing points to may turn the whole plan (M). */
+const TURNS = 0.02;
+
+/** It would not start, and nothing was done since: what is looked at on a running engine waits. */
+function wouldNotStart({ context: c }: Position): boolean {
+  const last = c.record.last('run.outcome');
+  return last?.value === 'failed' && !(c.survey.steps ?? []).some((s) => isWork(s) && isAfter(s.at, last.at));
+}
+
+/** Whether a finding asks for a look that the ranking offers as well, under its own name. */
+const sameLook = (a: Ask, r: RankedCheck): boolean =>
+  a.station === r.station &&
+  ((r.again && a.kind === 'repeat') ||
+    a.title.startsWith(r.title) ||
+    r.title.startsWith(a.title) ||
+    !!a.items?.some((i) => checkById.get(r.id)?.made?.includes(i)));
+
+/** Looks that the belief makes worth their minutes, each part by gain a minute. */
+export interface RankedLooks {
+  /** 4 and 7: what a wrong reading or a suspect that something points to asks for, and what may turn the plan. */
+  readonly pointed: readonly Move[];
+  /** 9: what only the kind of case suggests, made while one stands there. */
+  readonly cheap: readonly Move[];
+  readonly rest: readonly Move[];
+}
+
+/** The open looks that pay for their minutes and that no finding asks for already. */
+export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): RankedLooks {
+  // Nothing is looked at on a running engine while work is open that it need not run for.
+  const workFirst = p.steps.some((s) => s.state === 'open' && !s.by && traitsOf(s.id).phase !== 'running');
+  const suspected = p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely');
+  const pointed = new Set(suspected.map((x) => x.id));
+  const wrongReading = new Set(suspected.filter((x) => x.artefact).map((x) => x.id));
+  const worth = p.advice.checks
+    .filter(
+      (r) =>
+        r.worthIt &&
+        !(short && !r.suspects.some((id) => pointed.has(id))) &&
+        !(r.needs === 'start' && (workFirst || wouldNotStart(p))) &&
+        !asks.some((a) => sameLook(a, r))
+    )
+    .flatMap((r): Move[] => {
+      // What only the kind of case suggests shapes no move before the work that is established.
+      const changes = r.turns >= TURNS || r.ends >= TURNS || r.suspects.some((id) => pointed.has(id));
+      // No wrong reading is in question: what was measured is not measured again.
+      if (r.again && !r.doubted && !r.suspects.some((id) => wrongReading.has(id))) return [];
+      return [
+        {
+          kind: r.again ? 'repeat' : 'look',
+          class: r.doubted ? 4 : changes ? 7 : 9,
+          id: `look:${r.id}`,
+          title: r.title,
+          station: r.station,
+          minutes: r.minutes,
+          because: r.because,
+          ...(r.waits ? { waits: r.waits } : {})
+        }
+      ];
+    })
+    // What it could say it has said.
+    .filter((m) => !triedEnough(p.context, m));
+  const cheap = worth.filter((m) => m.class === 9 && m.kind === 'look' && m.minutes <= CHEAP && !m.waits);
+  return {
+    pointed: worth.filter((m) => m.class !== 9),
+    cheap,
+    rest: worth.filter((m) => m.class === 9 && !cheap.includes(m))
+  };
+}

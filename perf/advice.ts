@@ -1,5 +1,5 @@
 import { drawCosts } from '../src/core/decision/monte-carlo.ts';
-import { jobsOf } from '../src/core/decision/jobs.ts';
+import { jobsOf } from '../src/core/plan/bill.ts';
 import { weighing } from '../src/core/diagnosis/weighing.ts';
 import { advise } from '../src/core/advice/advice.ts';
 import { Belief } from '../src/core/diagnosis/belief.ts';

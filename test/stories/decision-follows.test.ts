@@ -287,3 +287,11 @@ test('a job that waits for its date keeps no look on a running engine back', () 
   expect(run.class).toBe(7);
   expect(run.waits).toBeUndefined();
 });
+
+test('the list and the decision hold one and the same sum against the owner’s word', () => {
+  const b = engine(['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear', 'fuel'], { ceiling: 20 });
+  b.read('cooling.screen', 'clear').read('cooling.impellerAge', 3);
+  const a = b.assessed();
+  const said = a.moves.find((m) => m.id === 'ask:sum')!.because;
+  expect(said).toContain(`about ${Math.round(decide(a, 500).sums.established / 10) * 10} cr`);
+});

@@ -6,7 +6,8 @@ import type { Move } from '../moves/move.ts';
 import { pertMean } from '../physics/pert.ts';
 import type { OptionId } from '../record/options.ts';
 import { likelyOnly } from './known.ts';
-import { quantile, shareOver, type Draws, type Job } from './monte-carlo.ts';
+import type { Job } from '../plan/bill.ts';
+import { quantile, shareOver, type Draws } from './monte-carlo.ts';
 
 /** Three sums that are never mixed, cr on average. */
 export interface Sums {

@@ -7,13 +7,13 @@ import { traitsOf } from '../jobs/register.ts';
 import { authorityOf } from '../moves/authority.ts';
 import { moves } from '../moves/moves.ts';
 import { pertMean } from '../physics/pert.ts';
+import { billOf, jobsOf, type Job } from '../plan/bill.ts';
 import { spentOn } from '../plan/costs.ts';
 import { planOf, type Step } from '../plan/plan.ts';
 import type { OptionId } from '../record/options.ts';
 import { choose, cr, optionViews, type OptionView, type State, type Sums } from './choice.ts';
-import { jobsOf, LIKELY } from './jobs.ts';
 import { openBefore } from './known.ts';
-import { drawCosts, histogram, quantile, shareOver, type Job, type Work } from './monte-carlo.ts';
+import { drawCosts, histogram, quantile, shareOver } from './monte-carlo.ts';
 import { latestOf } from '../units/instant.ts';
 import { waysOf, type Way } from './ways.ts';
 
@@ -53,25 +53,6 @@ export interface Decision {
   readonly worthKnown: boolean;
   readonly draws: number;
   readonly seed: number;
-}
-
-/** Mean price of one work, there for certain, cr. */
-const priceOf = (x: Work, rate: number): number => pertMean(x.parts) + (pertMean(x.minutes) / 60) * rate;
-
-/** The mean split in three: jobs on the list, works that are likely, and the rest. */
-function sumsOf(jobs: readonly Job[], steps: readonly Step[], rate: number, mean: number): Sums {
-  const listed = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
-  let established = 0;
-  let likely = 0;
-  for (const job of jobs) {
-    const certain = job.works.every((w) => w.probability === 1);
-    const [most] = [...job.works].sort((a, b) => b.probability - a.probability);
-    if (!most) continue;
-    if (certain) established += job.works.reduce((sum, w) => sum + priceOf(w, rate), 0);
-    else if (listed.has(job.id)) established += priceOf(most, rate);
-    else if (most.probability >= LIKELY) likely += most.probability * priceOf(most, rate);
-  }
-  return { established, likely, reserve: Math.max(0, mean - established - likely) };
 }
 
 /** What would have to be otherwise for another choice: each wide suspect settled either way, and money. */
@@ -142,7 +123,8 @@ export function decide(
   const turning = advice.checks.find(
     (x) => (x.ends >= TURNING || x.turns >= TURNING) && looks.some((m) => m.id === `look:${x.id}`)
   );
-  const sums = sumsOf(jobs, steps, w.money.rate, drawn.mean);
+  const bill = billOf(jobs, steps, w.money.rate);
+  const sums = { ...bill, reserve: Math.max(0, drawn.mean - bill.established - bill.likely) };
   const spent = spentOn(j.context, steps);
   const ceiling = authorityOf(j.context, steps);
   const remaining = ceiling === undefined ? undefined : Math.max(0, ceiling - spent);

@@ -4,7 +4,8 @@ import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../test/case.ts';
 import { decide } from './decide.ts';
-import { drawCosts, histogram, quantile, shareOver, type Job } from './monte-carlo.ts';
+import type { Job } from '../plan/bill.ts';
+import { drawCosts, histogram, quantile, shareOver } from './monte-carlo.ts';
 import { pertDraw, pertMean, pertShape, pertVariance, type Three } from '../physics/pert.ts';
 import { answerBy, ownersQuestion } from './question.ts';
 

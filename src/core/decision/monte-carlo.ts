@@ -1,18 +1,6 @@
 import { randomLcg } from 'd3-random';
-import { pertDraw, type Three } from '../physics/pert.ts';
-
-/** One thing that may have to be mended. cr and minutes, each low, likely, high. */
-export interface Work {
-  readonly label: string;
-  readonly probability: number;
-  readonly parts: Three;
-  readonly minutes: Three;
-}
-/** Works that share their access: hands are paid once, for the longest of them; parts add up. */
-export interface Job {
-  readonly id: string;
-  readonly works: readonly Work[];
-}
+import { pertDraw } from '../physics/pert.ts';
+import type { Job } from '../plan/bill.ts';
 
 export interface Draws {
   /** Total cost of each draw, cr, ascending. */

@@ -1,16 +1,8 @@
 import type { Context } from '../findings/context.ts';
 import { known } from '../engine/profile.ts';
-import { certainCost, costOf, spentOn } from '../plan/costs.ts';
+import { spentOn } from '../plan/costs.ts';
 import type { Step } from '../plan/plan.ts';
 import { isAfter, latestOf } from '../units/instant.ts';
-
-/** What is established, cr: what every engine costs that goes back, and the open jobs. */
-export const establishedCost = (c: Context, steps: readonly Step[]): number =>
-  certainCost(c) +
-  costOf(
-    c,
-    steps.filter((s) => s.state === 'open')
-  );
 
 /**
  * What the owner's word reaches to, cr in all, with what was spent before it; nothing where no sum was named. A yes to a repair is a yes

@@ -3,9 +3,10 @@ import { decisiveChecks } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
+import { establishedCost } from '../plan/bill.ts';
 import { spentOn } from '../plan/costs.ts';
 import { established, type Step } from '../plan/plan.ts';
-import { authorityOf, establishedCost } from './authority.ts';
+import { authorityOf } from './authority.ts';
 import { before, inVain } from './before.ts';
 import { begun, clocks, failed, waiting } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
@@ -84,10 +85,10 @@ function work(p: Position): { readonly still: readonly Move[]; readonly running:
 }
 
 /** The owner is asked where what was spent and what is established come to more than the authority given. */
-function askOwner({ context: c, steps }: Position): Move | undefined {
+function askOwner({ context: c, findings, steps }: Position): Move | undefined {
   const most = authorityOf(c, steps);
   const spent = spentOn(c, steps);
-  const sum = spent + establishedCost(c, steps);
+  const sum = spent + establishedCost(c, findings, steps);
   if (most === undefined || sum <= most) return undefined;
   const cr = (x: number): string => `${Math.round(x / 10) * 10} cr`;
   return {

@@ -152,9 +152,10 @@ const TRIES = 3;
 
 /** Judges one engine beside the requests; nothing is kept that is of before the last entry. */
 async function judgedNext(head: SurveyHead, units: System): Promise<void> {
-  const now = new Date();
   try {
     for (let k = 0; k < TRIES; k++) {
+      // Not of before the entries that it judges.
+      const now = new Date();
       const input = lineInput(head.id);
       if (!input) return;
       const made = await inThread('line', input, now.toISOString(), units);
@@ -167,7 +168,7 @@ async function judgedNext(head: SurveyHead, units: System): Promise<void> {
     // A record that cannot be judged gets its line below; a thread that cannot be had is no reason for none.
     log.warn({ err, survey: head.id }, 'line was not made in a thread');
   }
-  write(head, now, units, {});
+  write(head, new Date(), units, {});
   // Long enough that everything that waits is answered first.
   await new Promise((next) => setTimeout(next, 2));
 }

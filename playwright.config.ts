@@ -1,5 +1,23 @@
 import { defineConfig } from '@playwright/test';
 
+// What the runner switches off by itself: Chromium takes the last list only.
+const runnersOwn = [
+  'AvoidUnnecessaryBeforeUnloadCheckSync',
+  'DestroyProfileOnBrowserClose',
+  'HttpsUpgrades',
+  'HttpsFirstBalancedModeAutoEnable',
+  'LensOverlay',
+  'MediaRouter',
+  'PaintHolding',
+  'ThirdPartyStoragePartitioning',
+  'OptimizationHints',
+  'NetworkTimeServiceQuerying',
+  'AimEnabled',
+  'PreconnectToSearch'
+];
+// The suggestions under the address bar are two pages of their own behind every page that is opened.
+const addressBar = ['WebUIOmniboxPopup', 'WebUIOmniboxAimPopup', 'WebUIOmniboxFullPopup'];
+
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/global-setup.ts',
@@ -20,7 +38,14 @@ export default defineConfig({
     trace: process.env.E2E_TRACE === 'on' ? 'retain-on-failure' : 'off',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking']
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        `--disable-features=${[...runnersOwn, ...addressBar].join(',')}`
+      ]
     }
   }
 });

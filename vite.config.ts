@@ -43,6 +43,8 @@ export default defineConfig({
     // A bound for what hangs, not a measure of speed (`npm run bench` is that): two busy cores must not make a test red.
     testTimeout: 240_000,
     hookTimeout: 240_000,
+    // The runner leaves itself a core by default, and has little to do there.
+    maxWorkers: 2,
     // Files of one worker share the module graph: loading the core and its schemas anew for each file took half the time.
     isolate: false,
     allowOnly: false

@@ -35,6 +35,8 @@ export interface AskRule {
   readonly job?: JobId;
   /** What decides nothing waits until what decides has been looked at, or until the engine is about to go back. */
   readonly late?: true | 'release';
+  /** It doubts the measurement that the finding rests on: dear work waits for it, however likely its fault. */
+  readonly doubts?: true;
   /** To be written down, not found out: behind whatever else is asked for. */
   readonly last?: true;
   /** The moment before which it says nothing, ms since 1970. */

@@ -52,6 +52,7 @@ const blownThrough = (c: Context): boolean =>
     .some((r) => isAfter(r.at, latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')])));
 /** One thermometer is doubted before a leg comes off for it. */
 const second = look('A second thermometer, same spot', ['run.second'], 2, {
+  doubts: true,
   open: (c) => lastSeen(c).head !== undefined && !asked(c, 'run.second')
 });
 export const heat: readonly AskRule[] = (

@@ -5,6 +5,7 @@ import { isAfter, latestAt } from '../units/instant.ts';
 import { causeAt, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { workedOnSinceHot } from '../stations/cooling/seen.ts';
+import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
@@ -52,6 +53,8 @@ const shownBy: ReadonlyMap<string, ItemId> = new Map([
   ['run.leaks', 'run.leaks'],
   ['run.smoke', 'run.smoke']
 ]);
+/** It dies or runs on its choke only, whether or not it is known what starves it. */
+const starves = (c: Context): boolean => fuelTree(c) !== undefined;
 /** Everything that could be looked at was: what caused it is found and written down, not only waited for. */
 const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, {
   only: ['fault'],
@@ -185,7 +188,8 @@ export const runAsks: Asks = {
     look('Spark, every cylinder', ['spark.result'], 6),
     look('Short the cylinders out one by one', ['run.drop'], 5, {
       needs: 'start',
-      open: (c, f) => cylindersOf(c).length > 1 && look('', ['run.drop'], 5).open(c, f)
+      // An engine that starves shakes for that reason, on every cylinder.
+      open: (c, f) => cylindersOf(c).length > 1 && !starves(c) && look('', ['run.drop'], 5).open(c, f)
     }),
     look('Propeller', ['look.propeller'], 1),
     look('Mounts and clamp', ['look.mounts'], 1)

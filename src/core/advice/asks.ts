@@ -26,6 +26,7 @@ export interface Ask {
   readonly needs?: Action;
   readonly job?: JobId;
   readonly late?: true | 'release';
+  readonly doubts?: true;
   readonly last?: true;
   /** ISO instant before which it says nothing, where that is still to come. */
   readonly from?: string;
@@ -104,6 +105,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       ...(r.needs ? { needs: r.needs } : {}),
       ...(r.job ? { job: r.job } : {}),
       ...(r.late ? { late: r.late } : {}),
+      ...(r.doubts ? { doubts: true as const } : {}),
       ...(r.last ? { last: true as const } : {}),
       ...(from !== undefined && !c.past(from) ? { from: new Date(from).toISOString() } : {}),
       ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })

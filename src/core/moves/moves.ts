@@ -41,8 +41,9 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
   const { steps } = p;
   const cured = curedBy(p);
   const list = asks.flatMap((a): Move[] => {
-    const cure = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
-    if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5, because: a.finding.sentence }];
+    const explained = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
+    const cure = explained && a.doubts && explained.minutes > DEAR ? undefined : explained;
+    if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5 }];
     const step = a.job && steps.find((s) => s.id === a.job);
     if (a.job && (!step || step.state !== 'open')) return [];
     return [

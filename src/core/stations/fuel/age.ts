@@ -1,4 +1,4 @@
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
@@ -14,9 +14,13 @@ export interface AgedFuel {
   readonly limit: Judged;
 }
 
-/** The age of the fuel against the house's months; ethanol shortens them, stabiliser lengthens the last. */
-export function fuelAge(c: Context): AgedFuel {
-  const entered = known(c.record.value('fuel.age'));
+/**
+ * The age of the fuel against the house's months; ethanol shortens them, stabiliser lengthens the last. `oldest`: of the oldest that was ever
+ * said to be in it, since its gum stays where it was.
+ */
+export function fuelAge(c: Context, oldest = false): AgedFuel {
+  const ages = c.record.all('fuel.age').flatMap((r) => (typeof r.value === 'number' ? [r.value] : []));
+  const entered = oldest && ages.length ? Math.max(...ages) : known(c.record.value('fuel.age'));
   const idle = known(c.survey.engine.history.yearsIdle);
   const months =
     entered ?? (idle !== undefined && idle > 0 && c.survey.engine.history.fuelLeft !== 'none' ? idle * 12 : undefined);
@@ -75,6 +79,13 @@ export function fuelCleared(c: Context): { readonly open: string[]; readonly cle
   const open = (Object.keys(places) as (keyof typeof places)[]).filter((k) => !cleared(k)).map((k) => places[k]);
   return { open, cleared: open.length === 0 };
 }
+
+/** Whether everything that holds fuel was emptied, or filled fresh, after an instant, or is not there. */
+export const clearedSince = (c: Context, at: Instant): boolean => {
+  const last = (Object.keys(places) as (keyof typeof places)[]).map((k) => c.record.last(`fuel.${k}`));
+  const emptied = last.filter((r) => (r?.value === 'drained' || r?.value === 'fresh') && isAfter(r.at, at));
+  return emptied.length > 0 && last.every((r) => r?.value === 'not-fitted' || emptied.includes(r));
+};
 
 /** E10 holds about half a percent of water before it separates (P/M: US EPA 1995), share by volume. */
 export const E10_HOLDS = 0.005;

@@ -1,7 +1,8 @@
 import { known } from '../../engine/profile.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
-import { fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
+import { latestOf } from '../../units/instant.ts';
+import { clearedSince, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
 import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
 import { lineState } from './line.ts';
 import { mixtureFacts } from './mixture.ts';
@@ -34,8 +35,12 @@ export function analyse(c: Context): FuelAnalysed {
 function ageFacts(c: Context): FuelFact[] {
   if (!c.record.touched('fuel')) return [];
   const { verdict, months, assumed, limit } = fuelAge(c);
-  const fresh = (['tank', 'line', 'bowl'] as const).some((k) => c.record.value(`fuel.${k}`) === 'fresh');
-  if (fuelCleared(c).cleared && fresh) return [{ kind: 'fresh', condition: 'sound', values: {} }];
+  const held = (value: string): boolean =>
+    (['tank', 'line', 'bowl'] as const).some((k) => c.record.value(`fuel.${k}`) === value);
+  const { cleared } = fuelCleared(c);
+  // What the old fuel left in the jets stays there, whatever is poured in after it.
+  if (cleared && held('fresh')) return [{ kind: 'fresh', condition: 'sound', values: {} }, ...carburettor(c)];
+  if (cleared && held('drained')) return [{ kind: 'emptied', condition: 'sound', values: {} }, ...carburettor(c)];
   const aged: Aged = {
     months,
     assumed,
@@ -43,7 +48,7 @@ function ageFacts(c: Context): FuelFact[] {
     kind: c.record.value('fuel.kind'),
     stabilised: c.record.value('fuel.stabilised')
   };
-  return [ageFact(c, verdict, aged), ...carburettor(c, verdict)];
+  return [ageFact(c, verdict, aged), ...carburettor(c)];
 }
 
 function ageFact(c: Context, verdict: ReturnType<typeof fuelAge>['verdict'], aged: Aged): FuelFact {
@@ -58,19 +63,32 @@ function ageFact(c: Context, verdict: ReturnType<typeof fuelAge>['verdict'], age
   return { kind: 'age-good', id: 'age', condition: 'sound', values: { ...aged, verdict } };
 }
 
-/** Gum is cleaned out before the first start, by the house's school. */
-function carburettor(c: Context, verdict: ReturnType<typeof fuelAge>['verdict']): FuelFact[] {
-  if (c.survey.engine.profile.fuelSystem !== 'carburettor' || (verdict !== 'drain' && verdict !== 'unknown')) return [];
+/**
+ * Gum is cleaned out before the first start, by the house's school: by the oldest fuel that was ever in it, until it was cleaned, seen
+ * through or ran and settled.
+ */
+function carburettor(c: Context): FuelFact[] {
+  if (c.survey.engine.profile.fuelSystem !== 'carburettor') return [];
+  const { verdict } = fuelAge(c, true);
+  if (verdict !== 'drain' && verdict !== 'unknown') return [];
   const idle = known(c.survey.engine.history.yearsIdle);
   const rule = school(c.rules, 'carburettor');
   if (rule !== 'clean' && !(rule === 'age' && idle !== undefined && idle > 2)) return [];
+  const seenThrough = c.record.value('fuel.jets') === 'clear' && gumless(c.record.value('fuel.bowlLook'));
+  if (seenThrough || c.renewed('fuel.jets').length || c.record.value('run.outcome') === 'ran') return [];
   return [{ kind: 'carburettor', condition: 'watch', values: { idle, school: chosenSchool(c.rules, 'carburettor') } }];
 }
+
+/** Whether a bowl shows nothing that would be in the jets as well; one that was not looked at speaks against nothing. */
+const gumless = (bowl: string | undefined): boolean => bowl === undefined || bowl === 'clean' || bowl === 'unknown';
 
 function jarFacts(c: Context): FuelFact[] {
   const look = c.record.value('fuel.jar');
   const share = known(c.record.value('fuel.jarWater'));
   if (!look && share === undefined) return [];
+  // It was of what is out of there by now.
+  const sampled = latestOf([...c.record.all('fuel.jar'), ...c.record.all('fuel.jarWater')])?.at;
+  if (sampled && clearedSince(c, sampled)) return [];
   const values = { look, ...(share === undefined ? {} : { share }) };
   if (watered(c)) return [{ kind: 'jar-water', id: 'jar', condition: 'fault', values }];
   if (look === 'cloudy') return [{ kind: 'jar-cloudy', id: 'jar', condition: 'watch', values }];

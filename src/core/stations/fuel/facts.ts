@@ -43,6 +43,8 @@ interface Pumped {
 export interface FuelFacts {
   /** Everything that held old fuel is emptied or filled fresh. */
   fresh: object;
+  /** The same, and nothing is filled in yet. */
+  emptied: object;
   'age-unknown': Aged & { readonly jar: boolean };
   'age-old': Aged;
   'age-doubtful': Aged;

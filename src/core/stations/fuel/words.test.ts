@@ -26,6 +26,7 @@ const part = (id: string) => parts.find((p) => p.id === id)!;
 
 const examples: Examples<FuelFacts> = {
   fresh: [{ kind: 'fresh', condition: sound, values: {} }],
+  emptied: [{ kind: 'emptied', condition: sound, values: {} }],
   'age-unknown': [true, false].map((jar) => ({ kind: 'age-unknown', condition: doubt, values: { ...bare, jar } })),
   'age-old': [aged, { ...aged, assumed: false }].map((values) => ({ kind: 'age-old', condition: fault, values })),
   'age-doubtful': [{ kind: 'age-doubtful', condition: watch, values: aged }],

@@ -114,6 +114,11 @@ export const words: WordsOf<FuelFacts, object> = {
     found: 'Old fuel is out of tank, line and bowl, and fresh fuel is in.',
     because: practice(['tank, line and bowl: drained or fresh'], 'old fuel never goes through the engine.')
   }),
+  emptied: () => ({
+    found: 'Tank, line and bowl are drained.',
+    advice: 'Fresh fuel goes in before it runs.',
+    because: practice(['tank, line and bowl: drained'], 'old fuel never goes through the engine.')
+  }),
   'age-unknown': ({ values }, _, units) => ({
     ...(values.jar
       ? {

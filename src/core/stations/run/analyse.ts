@@ -73,6 +73,12 @@ function basisOf({ record }: Context): RunBasis {
   };
 }
 
+/** What it was stopped for is what it showed, and of that the cause was found. */
+function shownExplained(c: Context): boolean {
+  const shown = symptoms(c);
+  return shown.length > 0 && shown.every((s) => s.explained);
+}
+
 /** What its answers say of it. */
 function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact[] {
   const { record } = c;
@@ -91,7 +97,9 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
     found.push(
       cause
         ? { kind: 'stopped-found', id: 'stopped', condition: 'watch', values: { cause } }
-        : { kind: 'stopped-open', id: 'stopped', condition: 'fault', values: reason ? { reason } : {} }
+        : (!reason || reason === 'other') && shownExplained(c)
+          ? { kind: 'stopped-shown', id: 'stopped', condition: 'watch', values: {} }
+          : { kind: 'stopped-open', id: 'stopped', condition: 'fault', values: reason ? { reason } : {} }
     );
   if (lamp === 'came') {
     const { notHeat } = lampSeen(c)!;

@@ -52,6 +52,8 @@ export interface RunFacts {
   failed: { readonly cause?: string };
   'stopped-open': { readonly reason?: string };
   'stopped-found': { readonly cause: string };
+  /** Nobody wrote a cause down, and that of everything it showed was found. */
+  'stopped-shown': object;
   lamp: { readonly notHeat?: 'too-soon' | 'cool' };
   smoke: object;
   leaks: { readonly what: string };

@@ -166,6 +166,11 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     advice: 'Repeat it once the cause is cured.',
     because: told(basis, units)
   }),
+  'stopped-shown': (_, basis, units) => ({
+    found: 'Stopped early; the cause of what it showed was found.',
+    advice: 'Make the same run again.',
+    because: told(basis, units)
+  }),
   lamp: ({ values: { notHeat } }, basis, units) => ({ ...lampWords[notHeat ?? 'open'], because: told(basis, units) }),
   smoke: (_, basis, units) => ({
     found: 'Smoke that keeps coming: water or oil is getting in.',

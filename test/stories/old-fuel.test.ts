@@ -1,0 +1,118 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../case.ts';
+import { good } from '../good.ts';
+import { two } from './engines.ts';
+
+/** What old fuel leaves behind when it is out, and what a run that went badly asks for then. */
+const stood = (years = 5, schools: object = {}): Bench => {
+  const b = new Bench({ ...two, cylinders: 2 }, 'long-stored', { yearsIdle: years, fuelLeft: 'ethanol' });
+  b.survey = { ...b.survey, houseRules: { schools } };
+  return b
+    .read('fuel.level', 'full')
+    .read('fuel.age', years * 12)
+    .read('fuel.jar', 'dark');
+};
+const places = ['tank', 'line', 'bowl'] as const;
+const filled = (b: Bench, value: 'fresh' | 'drained' = 'fresh'): Bench => {
+  for (const k of places) b.read(`fuel.${k}`, value);
+  return b;
+};
+const open = (b: Bench): string[] =>
+  b
+    .assessed()
+    .steps.filter((s) => s.state === 'open')
+    .map((s) => s.id);
+
+describe('the fuel that a sample was taken of is out', () => {
+  it('its sample is of nothing that is there any more, and its work is proved', () => {
+    const b = filled(stood());
+    expect(b.ids()).not.toContain('fuel.jar:fault');
+    expect(b.assessed().steps.find((s) => s.id === 'fuel-drain')?.state).not.toBe('open');
+    expect(b.holds()).not.toContain('fuel');
+  });
+  it('one place not emptied since, and it stands', () => {
+    const b = stood().read('fuel.tank', 'fresh').read('fuel.line', 'fresh');
+    expect(b.ids()).toContain('fuel.jar:fault');
+    expect(b.holds()).toContain('fuel');
+  });
+  it('a bad sample of what was called fresh is of that, and stands', () => {
+    const b = filled(stood()).read('fuel.jar', 'layers');
+    expect(b.ids()).toContain('fuel.jar:fault');
+    expect(b.holds()).toContain('fuel');
+  });
+  it('drained everywhere, it is old fuel no more', () => {
+    const b = filled(stood(), 'drained');
+    expect(b.ids()).toContain('fuel.emptied:sound');
+    expect(b.said('fuel')).not.toMatch(/The fuel is old/);
+  });
+});
+
+describe('the gum that it left is not poured out with it', () => {
+  it('the carburettor is cleaned before the first start, whatever was poured in', () => {
+    expect(open(stood())).toContain('carburettor');
+    expect(open(filled(stood()))).toContain('carburettor');
+    expect(open(filled(stood()).read('fuel.age', 0))).toContain('carburettor');
+  });
+  it('a house that tries first does not clean it', () => {
+    expect(open(filled(stood(5, { carburettor: 'try' })))).not.toContain('carburettor');
+    expect(open(filled(stood(1)))).not.toContain('carburettor');
+  });
+  it('cleaned, seen through, or run and settled: it is not cleaned for that', () => {
+    expect(open(filled(stood()).done('carburettor'))).not.toContain('carburettor');
+    expect(open(filled(stood()).read('fuel.jets', 'clear'))).not.toContain('carburettor');
+    expect(open(filled(stood()).read('run.outcome', 'ran'))).not.toContain('carburettor');
+  });
+  it('unknown jets, and clear ones over a gummed bowl, are not seen through', () => {
+    expect(open(filled(stood()).read('fuel.jets', 'unknown'))).toContain('carburettor');
+    expect(open(filled(stood()).read('fuel.jets', 'clear').read('fuel.bowlLook', 'gummed'))).toContain('carburettor');
+  });
+});
+
+describe('it runs on its choke only, and shakes', () => {
+  const ran = (): Bench =>
+    filled(stood(1))
+      .read('run.event', 'start')
+      .read('run.idles', 'shakes')
+      .read('fuel.chokeOnly', 'yes')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'other');
+  const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+  it('an engine that starves is not shorted out cylinder by cylinder', () => {
+    expect(titles(ran())).not.toContain('Short the cylinders out one by one');
+    expect(titles(ran()).slice(0, 5).join('\n')).toMatch(/Bowl off/);
+  });
+  it('its jets gummed and cleaned: nobody is told to find the cause that was found', () => {
+    const b = ran().read('fuel.jets', 'gummed').done('carburettor');
+    expect(titles(b)).not.toContain('Find the cause, write it down');
+    expect(b.said('run.stopped')).toMatch(/cause of what it showed was found. Make the same run again/);
+  });
+  it('stopped for what it did not show, a cause is still to be written down', () => {
+    const b = ran().read('run.reason', 'noise').read('fuel.jets', 'gummed').done('carburettor');
+    expect(titles(b)).toContain('Find the cause, write it down');
+  });
+});
+
+describe('it runs hot, and everything that was looked at is good', () => {
+  it('a second thermometer comes before two hours of descaling', () => {
+    const b = new Bench(two, 'neglected', { hours: 300, water: 'salt' });
+    const hands = {
+      profile: two,
+      banked: false,
+      best: 860_000,
+      read: (w: never, v: never, m: object = {}) => void b.read(w, v, m),
+      wait: (h: number) => void b.wait(h)
+    };
+    for (const s of ['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear', 'fuel', 'cooling'])
+      good(s, hands as unknown as Parameters<typeof good>[1]);
+    b.read('run.event', 'start').read('run.stream', 'strong');
+    for (let k = 0; k < 8; k++) b.wait(0.015).read('run.temperature', 298 + 9 * k, { conditions: { spot: 'head' } });
+    b.read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'temperature');
+    const titles = (): string[] => b.assessed().moves.map((m) => m.title);
+    const [second, dear] = ['A second thermometer, same spot', 'Flush and descale the cooling passages'];
+    expect(titles().indexOf(second)).toBe(0);
+    expect(titles().indexOf(dear)).toBeGreaterThan(0);
+    b.read('run.second', 'same');
+    expect(titles()).not.toContain(second);
+  });
+});

@@ -1,6 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
+import { lastMarks } from '../jobs/done.ts';
 import { lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -53,7 +54,11 @@ const blownThrough = (c: Context): boolean =>
 /** One thermometer is doubted before a leg comes off for it. */
 const second = look('A second thermometer, same spot', ['run.second'], 2, {
   doubts: true,
-  open: (c) => lastSeen(c).head !== undefined && !asked(c, 'run.second')
+  // One that agreed once vouches for the first one, whatever is done to the engine.
+  open: (c) =>
+    lastSeen(c).head !== undefined &&
+    !asked(c, 'run.second') &&
+    !c.record.all('run.second').some((r) => r.value === 'same')
 });
 export const heat: readonly AskRule[] = (
   [
@@ -62,7 +67,16 @@ export const heat: readonly AskRule[] = (
     unlessStrong(outlet),
     second,
     panIfFitted,
-    pumpOpen
+    pumpOpen,
+    {
+      // Hot once more with its passages clean: gas in the water heats it from inside.
+      ...look('Leak-down, every cylinder, the water watched for bubbles', ['compression.leakdown'], 20),
+      open: (c) => {
+        const cleaned = lastMarks(c.survey).get('descale');
+        const read = c.record.all('compression.leakdown');
+        return cleaned?.state === 'done' && !read.some((r) => isAfter(r.at, cleaned.at));
+      }
+    }
   ] as readonly AskRule[]
 ).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && !workedOnSinceHot(c) && r.open(c, f) }));
 

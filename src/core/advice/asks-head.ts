@@ -7,13 +7,11 @@ import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { crankedAt, cranksWeakly } from '../stations/plugs/cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
-import { ruleNumber, school } from '../house-rules/rules.ts';
+import { school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter, latestOf } from '../units/instant.ts';
 import { sparkAsks } from './asks-spark.ts';
-import { lockTree } from '../stations/turn/lock.ts';
-import { roughTree } from '../stations/turn/rough.ts';
-import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+import { asked, at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
@@ -34,24 +32,6 @@ const throttleOpen = again('', {
       ? 'Compression of every cylinder, throttle wide open'
       : 'Compression again, throttle wide open'
 });
-/** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
-export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
-
-/** What makes it stiff may stand in a hole, as water does; and what soaks it goes in there. Named as the check that it is. */
-const plugsOut = look('Plugs out and read', ['plugs.read', 'plugs.hole'], 8, {
-  station: 'plugs',
-  open: (c) => !c.record.touched('plugs')
-});
-
-/** Oil hides grit: what turns smoothly today is turned again tomorrow. */
-const nextDay = repeat('Turn it by hand again, a day later', 'turn', 2, {
-  items: ['turn.result', 'turn.feel'],
-  from: (c) => {
-    const last = c.record.last('turn.result');
-    return last && Date.parse(last.at) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
-  }
-});
-
 /** What makes a wet test of it. */
 const oiled = { conditions: { bores: 'oiled' } } as const;
 const wetTaken = (c: Context, f: Finding): boolean =>
@@ -148,63 +128,8 @@ const starterTests = (c: Context): readonly ItemId[] =>
     circuit: ['plugs.starterCircuit'] as const
   })[school(c.rules, 'starterTest')];
 
-/** What turning, plugs, spark and compression ask for, in the trade's order. C: common practice. */
+/** What plugs, spark and compression ask for, in the trade's order. C: common practice. */
 export const headAsks: Asks = {
-  'turn.locked': [
-    look('Plugs out: liquid locks it like rust', ['turn.plugs'], 8, {
-      open: (c) => c.record.value('turn.plugs') !== 'out' && !asked(c, 'turn.plugs')
-    }),
-    trial(lockTree),
-    job('soak', { open: (c, f) => lockTree(c)?.found?.id === 'head' && job('soak').open(c, f) })
-  ],
-  'turn.locked-liquid': [
-    goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5, { items: ['turn.plugs', 'turn.result'] })
-  ],
-  'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2, { items: ['turn.result'] })],
-  'turn.locked-pinion': [
-    job('starter'),
-    goOn('Free the pinion, then turn it again by hand', 'turn', 10, { items: ['turn.result'] })
-  ],
-  'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('linkage')],
-  'turn.gritty': [trial(roughTree), job('soak')],
-  'turn.feel': [trial(roughTree), job('feel')],
-  'turn.rough-pinion': [job('feel')],
-  'turn.rough-gears': [
-    look('Lower gear plug a crack open', ['gear.first'], 4),
-    look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
-  ],
-  'turn.rough-leg': [
-    look('Lower gear plug a crack open', ['gear.first'], 4),
-    look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
-  ],
-  'turn.stiff': [plugsOut, job('soak'), nextDay],
-  'turn.again': [nextDay],
-  'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
-  'turn.nobumps': [
-    look('Say whether the plugs were in', ['turn.plugs'], 1),
-    repeat('Turn it by hand again, plugs in, and count the bumps', 'turn', 2, {
-      items: ['turn.bumps'],
-      open: (c) => c.record.value('turn.plugs') === 'in'
-    })
-  ],
-  'turn.bumps': [look('Compression, every cylinder', ['compression.pressure'], 10)],
-  'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5, { items: ['turn.water'] })],
-  'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
-  'turn.shift': [job('linkage')],
-  'turn.gear': [job('linkage')],
-  'turn.dog': [
-    twist,
-    repeat('Shift through by hand again', 'turn', 2, {
-      items: ['turn.forward', 'turn.reverse'],
-      open: (_, f) => (f.values as { why?: string } | undefined)?.why === 'hub-mended'
-    }),
-    job('propeller', { only: ['cannot-tell'] }),
-    job('linkage', { only: ['fault'] })
-  ],
-  'turn.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
-  'turn.reverse-lock': [job('linkage')],
-  'turn.belt': [job('belt')],
-
   'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3, { items: ['plugs.read'] })],
   'plugs.read': tooMuchFuel,
   'plugs.cleaned': tooMuchFuel,

@@ -9,7 +9,7 @@ import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
-import { twist } from './asks-head.ts';
+import { twist } from './asks-turn.ts';
 import { coldAndWarm } from './asks-spark.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';

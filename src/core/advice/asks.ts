@@ -8,6 +8,7 @@ import { stationIds } from '../stations/register.ts';
 import { unmendedKinds } from '../stations/unmended.ts';
 import { repeat, type AskKind, type AskRule } from './ask.ts';
 import { headAsks } from './asks-head.ts';
+import { turnAsks } from './asks-turn.ts';
 import { coolingAsks } from './asks-cooling.ts';
 import { fuelAsks } from './asks-fuel.ts';
 import { runAsks } from './asks-run.ts';
@@ -44,7 +45,7 @@ const onceMore = Object.fromEntries(
 );
 
 const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
-  Object.entries({ ...onceMore, ...headAsks, ...wetEndAsks, ...coolingAsks, ...fuelAsks, ...runAsks })
+  Object.entries({ ...onceMore, ...turnAsks, ...headAsks, ...wetEndAsks, ...coolingAsks, ...fuelAsks, ...runAsks })
 );
 
 /** Every kind of finding that asks for something, for the test that each of them exists. */

@@ -146,6 +146,7 @@ export const cooling = {
     wait: 60,
     hazards: ['chemicals', 'waste'],
     proof: { station: 'run', text: 'head under its limit to the end of a run, banks alike' },
+    alters: ['cooling'],
     after: ['pump', 'thermostat'],
     uses: ['hose'],
     dirty: true,

@@ -112,7 +112,7 @@ export const gearCase = {
   },
   reseal: {
     title: 'Reseal what the test names, and all that the opened section exposes',
-    raisedBy: ['gear.test-seals', 'gear.test-inwards'],
+    raisedBy: ['gear.test-seals', 'gear.test-inwards', only('gear.groove', 'fault')],
     how: 'Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
     tools: ['seal driver', 'seal puller'],
     parts: ['shaft seals', 'carrier O-rings'],

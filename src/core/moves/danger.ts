@@ -6,6 +6,7 @@ import { caseDangers } from '../stations/gear/case-state.ts';
 import { stationOf } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';
 import { runningRun, streamEarly } from '../stations/run/runs.ts';
+import { isAfter } from '../units/instant.ts';
 import type { Move } from './move.ts';
 import type { Position } from './position.ts';
 
@@ -55,10 +56,14 @@ export function dangers({ context: c, findings, holds }: Position): Move[] {
   }
   const tested = c.record.all('gear.casePressure').findLast((r) => typeof r.value === 'number');
   const over = tested && overPressure(c, tested.value as number, tested.conditions?.stage ?? 'high') !== undefined;
+  // The place it leaks at is known, and is worked on next: nothing more is read at this pressure.
+  const placed =
+    findings.some((f) => f.condition === 'fault' && f.id.startsWith('gear.test-')) &&
+    !c.worked('gear').some((at) => tested && isAfter(at, tested.at));
   if (
     caseDangers(c).includes('pressure') &&
     against(holds, 'gear').some((h) => h.id === 'gear-case') &&
-    (over || !testRuns(c))
+    (over || placed || !testRuns(c))
   )
     out.push({
       kind: 'make-safe',

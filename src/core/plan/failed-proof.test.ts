@@ -31,7 +31,7 @@ describe('a job whose proof failed', () => {
     expect(b.assessed().moves[0]).toMatchObject({ kind: 'repeat', job: 'reseal' });
   });
   it('is open again, and is not the same work once more', () => {
-    const b = leaks(before().done('reseal'));
+    const b = leaks(before().done('reseal')).read('gear.caseOpen', 'yes');
     expect(step(b, 'reseal')).toMatchObject({ state: 'open', failed: 'sign' });
     expect(step(b, 'reseal')!.why[0]).toMatch(/shows again.*Not the same once more.*reversed or cocked/);
     expect(b.assessed().moves.find((m) => !m.waits)).toMatchObject({

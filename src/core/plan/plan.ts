@@ -146,8 +146,13 @@ function saySuspect(s: SuspectView): string {
 /** What a job that failed its proof says first: not the same again, but what it may have left or done. */
 function sayFailed(again: readonly SuspectView[], suspects: readonly SuspectView[]): string {
   const signs = new Set(again.flatMap((s) => s.evidence.map((w) => w.sign)));
+  // What the work is for alone is what was done; of several parts behind one job it may be the other one.
+  const [only] = again.length === 1 ? again : [];
   const likely = suspects
-    .filter((s) => s.raised && !s.mended && (s.again || s.evidence.some((w) => w.weight > 0 && signs.has(w.sign))))
+    .filter(
+      (s) =>
+        s !== only && s.raised && !s.mended && (s.again || s.evidence.some((w) => w.weight > 0 && signs.has(w.sign)))
+    )
     .sort((a, b) => b.probability - a.probability)
     .slice(0, 2);
   if (!likely.length) return 'It was done, and what it was for shows again: look for why before the same once more.';
@@ -201,9 +206,11 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     if (!now.length && !also && !mark) return [];
     if (mark?.state === 'open' && !now.length && !also) return [];
     const raised = now.length ? now : mark && mark.state !== 'open' ? raisers(rule, foundAt(mark.at)) : [];
-    const otherwise =
-      raised.length || behind.length ? [] : [always ?? 'It was marked by hand; nothing found asks for it.'];
     const again = suspects.filter((s) => s.again && s.step === rule.id);
+    const otherwise =
+      raised.length || behind.length || again.length
+        ? []
+        : [always ?? 'It was marked by hand; nothing found asks for it.'];
     const ofOthers = rule.tellsOfOthers !== undefined && now.every((f) => rule.tellsOfOthers!.includes(kindOf(f.id)));
     // Read again after the work, and no better: by a suspect's own sign, or by the finding that had asked for it.
     const reread =
@@ -223,10 +230,13 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       rereadAt(mark.at, proof.station).some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault');
     const shown =
       mark?.state === 'done' &&
-      ((again.length > 0 && now.some((f) => f.station === proof.station)) || asBad || spoiled);
+      ((again.length > 0 && (!rule.raisedBy || now.some((f) => f.station === proof.station))) || asBad || spoiled);
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed =
-      shown && (spoiled || raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));
+      shown &&
+      (spoiled ||
+        !rule.raisedBy ||
+        raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));
     const done = !shown && (mark?.state === 'done' || (!mark && met));
     const cylinders = [...new Set(raised.flatMap((f) => f.cylinder ?? []))];
     // Better than it was, or a sight that speaks of something else: it is watched, and the work is through.

@@ -30,16 +30,6 @@ export function sealDriver(lip: number, outside: number): { value: number; low: 
   return { value: Math.max(low, outside - 0.5e-3), low, high: outside - 0.3e-3 };
 }
 
-export type GrooveVerdict = 'polish' | 'sleeve' | 'shaft';
-
-/** A groove under a seal's lip, m deep, from which on it is more than a polish, and more than a sleeve or a moved lip (M). */
-export const GROOVE_SLEEVE = 0.05e-3;
-export const GROOVE_SHAFT = 0.2e-3;
-
-/** What a groove of this depth asks for. */
-export const grooveVerdict = (depth: number): GrooveVerdict =>
-  depth < GROOVE_SLEEVE ? 'polish' : depth <= GROOVE_SHAFT ? 'sleeve' : 'shaft';
-
 /** How far a new seal may stand from where the old one stood before it counts as cocked or driven too deep, m (M). */
 export const SEAL_DEPTH = 0.3e-3;
 

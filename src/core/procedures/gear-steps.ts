@@ -3,7 +3,8 @@ import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import { drainMinutes } from '../physics/viscosity.ts';
 import { about, figures } from './about.ts';
-import { SEAL_DEPTH, bottlesFor, grooveVerdict, sealDriver, strokesToFill } from './figures.ts';
+import { grooveVerdict } from '../stations/gear/groove.ts';
+import { SEAL_DEPTH, bottlesFor, sealDriver, strokesToFill } from './figures.ts';
 import type { Figure, ProcedureStep } from './procedure.ts';
 
 /** Minutes a case drains at 20 °C (C). */

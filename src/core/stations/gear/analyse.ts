@@ -1,4 +1,5 @@
 import { known } from '../../engine/profile.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { pourOf } from '../oil/changes.ts';
@@ -8,6 +9,7 @@ import { caseEmpty, metalExplained } from './case-state.ts';
 import { caseResult, mostPressure } from './case-test.ts';
 import type { GearAnalysed, GearFact } from './facts.ts';
 import { frost } from './frost.ts';
+import { grooveVerdict } from './groove.ts';
 import { drainedShare, washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
 
 /** So much of a fill may be missing when it runs out of the level hole, share (M). */
@@ -34,6 +36,7 @@ export function analyse(c: Context): GearAnalysed {
       ...stageFacts(c),
       ...testFacts(c),
       ...slots(c),
+      ...groove(c),
       ...refilling(c),
       ...washers(c),
       ...oilSeen(c)
@@ -89,6 +92,15 @@ function metal(c: Context): GearFact[] {
       { kind: 'metal-paste', id: 'metal', condition: examined ? 'watch' : 'sound', values: { ...values, examined } }
     ];
   return magnet === 'clean' ? [{ kind: 'metal-clean', id: 'metal', condition: 'sound', values }] : [];
+}
+
+/** Under the lip of a seal that is out; once it is resealed, the case test speaks. */
+function groove(c: Context): GearFact[] {
+  const read = c.record.last('gear.shaftGroove');
+  if (typeof read?.value !== 'number' || c.worked('gear').some((at) => isAfter(at, read.at))) return [];
+  const verdict = grooveVerdict(read.value);
+  if (verdict === 'polish') return [];
+  return [{ kind: 'groove', condition: verdict === 'shaft' ? 'fault' : 'watch', values: { depth: read.value } }];
 }
 
 function slots(c: Context): GearFact[] {

@@ -58,6 +58,8 @@ export interface GearFacts {
   'test-held': { readonly result: CaseResult };
   leaked: { readonly result: CaseResult; readonly place: LeakPlace };
   'test-open': { readonly result: CaseResult };
+  /** m deep under a seal's lip. */
+  groove: { readonly depth: number };
   slots: { readonly said: 'chewed' | 'stuck' };
   'stand-fill': object;
   /** Nothing pumped by the tally, and the level hole not yet running free of bubbles. */

@@ -145,6 +145,7 @@ const examples: Examples<GearFacts> = {
     condition: doubt,
     values: { result: result(v) }
   })),
+  groove: [watch, fault].map((condition) => ({ kind: 'groove', condition, values: { depth: 0.0003 } })),
   slots: (['chewed', 'stuck'] as const).map((said) => ({ kind: 'slots', condition: watch, values: { said } })),
   'stand-fill': [{ kind: 'stand-fill', condition: fault, values: {} }],
   'level-hole': (['bubbles', 'no'] as const).map((said) => ({

@@ -7,6 +7,7 @@ import { say, type System } from '../../units/index.ts';
 import { DRAIN_TOLERANCE } from './amount.ts';
 import { caseWords } from './case-words.ts';
 import type { GearBasis, GearFacts } from './facts.ts';
+import { GROOVE_SHAFT, GROOVE_SLEEVE } from './groove.ts';
 
 const volume = (x: number, units: System): string => say(Math.abs(x), 'volume', units);
 
@@ -178,6 +179,19 @@ export const words: WordsOf<GearFacts, GearBasis> = {
     because: practice(seen(basis), 'burnt oil is a bearing that was hot.')
   }),
   ...caseWords,
+  groove: ({ condition, values: { depth } }, _, units) => ({
+    found: `A groove of ${say(depth, 'length', units, 1e-5)} in the shaft under the lip.`,
+    advice:
+      condition === 'fault'
+        ? 'A new shaft: on this one the new seal leaks within hours.'
+        : 'A repair sleeve, or the new lip set beside the groove.',
+    because: {
+      inputs: [`groove: ${say(depth, 'length', units, 1e-5)}`],
+      limit: `a sleeve from ${say(GROOVE_SLEEVE, 'length', units, 1e-5)}, a shaft over ${say(GROOVE_SHAFT, 'length', units, 1e-5)}`,
+      provenance: 'M',
+      source: 'From memory'
+    }
+  }),
   slots: ({ values: { said } }) => ({
     found:
       said === 'chewed'

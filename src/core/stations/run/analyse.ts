@@ -1,7 +1,7 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { Condition } from '../../findings/finding.ts';
 import { known } from '../../engine/profile.ts';
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { fuelTree } from '../fuel/symptoms.ts';
 import { lastSeen, thermometersDiffer } from '../cooling/seen.ts';
 import { speedCap } from '../cooling/source.ts';
@@ -82,13 +82,17 @@ function shownExplained(c: Context): boolean {
 /** What its answers say of it. */
 function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact[] {
   const { record } = c;
+  // What was written down before it was started again explains the run before.
+  const told = latestAt([...record.all('run.outcome'), ...record.all('run.reason')]);
+  const began = latestAt(record.all('run.event').filter((r) => r.value === 'start' && !isAfter(r.at, told)));
   const since = causeAt(c);
-  const cause = since
-    ? record
-        .all('run.cause')
-        .findLast((r) => r.at === since)
-        ?.value.trim()
-    : undefined;
+  const cause =
+    since && !isAfter(began, since)
+      ? record
+          .all('run.cause')
+          .findLast((r) => r.at === since)
+          ?.value.trim()
+      : undefined;
   const reason = record.value('run.reason');
   const found: RunFact[] = [];
   if (outcome === 'failed')

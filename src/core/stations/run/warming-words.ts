@@ -51,11 +51,17 @@ export function sayWarming(w: WarmingSaid, units: System, stopSaid = false): Sai
       return {
         found: `${shut}It settles between ${t(w.fit!.low)} and ${t(w.fit!.high!)}, under the limit of ${limit}.`
       };
-    case 'will-pass':
+    case 'will-pass': {
+      // Where a straight line ends is no figure anybody should read.
+      const where =
+        w.fit!.high === undefined
+          ? `${w.stopped ? 'was still climbing' : 'climbs'} with no end in sight, past the limit of ${limit}`
+          : `${w.stopped ? 'was heading' : 'heads'} for ${range(w, t)}, over the limit of ${limit}`;
       return {
-        found: `${shut}${w.stopped ? 'It was heading' : stopSaid ? 'It heads' : 'Stop it: it heads'} for ${range(w, t)}, over the limit of ${limit}.`,
+        found: `${shut}${w.stopped || stopSaid ? 'It' : 'Stop it: it'} ${where}.`,
         ...(w.stopped ? {} : { advice: soon(w.left).trim() })
       };
+    }
     case 'may-pass':
     case 'open': {
       const found = w.unresolved

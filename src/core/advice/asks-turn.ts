@@ -1,0 +1,109 @@
+import { cylindersOf, type Context } from '../findings/context.ts';
+import { ruleNumber } from '../house-rules/rules.ts';
+import { lockTree } from '../stations/turn/lock.ts';
+import { roughTree } from '../stations/turn/rough.ts';
+import { isAfter, type Instant } from '../units/instant.ts';
+import { asked, goOn, job, look, repeat, trial, type Asks } from './ask.ts';
+
+/** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
+export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
+
+/** What makes it stiff may stand in a hole, as water does; and what soaks it goes in there. Named as the check that it is. */
+const plugsOut = look('Plugs out and read', ['plugs.read', 'plugs.hole'], 8, {
+  station: 'plugs',
+  open: (c) => !c.record.touched('plugs')
+});
+
+/** Oil hides grit: what turns smoothly today is turned again tomorrow. */
+const nextDay = repeat('Turn it by hand again, a day later', 'turn', 2, {
+  items: ['turn.result', 'turn.feel'],
+  from: (c) => {
+    const last = c.record.last('turn.result');
+    return last && Date.parse(last.at) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
+  }
+});
+
+/** Soaked since it was last turned: the oil has its day, and then it is turned before anything more comes off for it. */
+const soakedAt = (c: Context): Instant | undefined => {
+  const soak = c.record.last('turn.soaked');
+  return soak?.value === 'yes' && !c.record.all('turn.result').some((r) => isAfter(r.at, soak.at))
+    ? soak.at
+    : undefined;
+};
+const soakOver = (c: Context): number => Date.parse(soakedAt(c)!) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
+const afterSoak = repeat('Turn it by hand again, a day after the soak', 'turn', 2, {
+  items: ['turn.result'],
+  open: (c) => soakedAt(c) !== undefined,
+  from: soakOver
+});
+/** Rust was seen in a bore that no oil was given yet: that is the likelier end of the search, and costs ten minutes. */
+const rustUnsoaked = (c: Context): boolean =>
+  !c.record.all('turn.soaked').some((r) => r.value === 'yes') &&
+  cylindersOf(c).some((cylinder) => c.record.value('plugs.hole', cylinder) === 'rust');
+/** While the oil has its day, what costs a minute goes on; the leg stays on. */
+const lockTrial = trial(lockTree, {
+  open: (c) => {
+    const next = lockTree(c)?.next;
+    if (!next || (soakedAt(c) && c.past(soakOver(c)))) return false;
+    return next.item !== 'turn.lockLeg' || (!soakedAt(c) && !rustUnsoaked(c));
+  }
+});
+
+/** What turning by hand asks for, in the trade's order. C: common practice. */
+export const turnAsks: Asks = {
+  'turn.locked': [
+    look('Plugs out: liquid locks it like rust', ['turn.plugs'], 8, {
+      open: (c) => c.record.value('turn.plugs') !== 'out' && !asked(c, 'turn.plugs')
+    }),
+    lockTrial,
+    afterSoak,
+    job('soak', { open: (c, f) => lockTree(c)?.found?.id === 'head' && job('soak').open(c, f) })
+  ],
+  'turn.locked-liquid': [
+    goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5, { items: ['turn.plugs', 'turn.result'] })
+  ],
+  'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2, { items: ['turn.result'] })],
+  'turn.locked-pinion': [
+    job('starter'),
+    goOn('Free the pinion, then turn it again by hand', 'turn', 10, { items: ['turn.result'] })
+  ],
+  'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('linkage')],
+  'turn.gritty': [trial(roughTree), job('soak')],
+  'turn.feel': [trial(roughTree), job('feel')],
+  'turn.rough-pinion': [job('feel')],
+  'turn.rough-gears': [
+    look('Lower gear plug a crack open', ['gear.first'], 4),
+    look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
+  ],
+  'turn.rough-leg': [
+    look('Lower gear plug a crack open', ['gear.first'], 4),
+    look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
+  ],
+  'turn.stiff': [plugsOut, job('soak'), nextDay],
+  'turn.again': [nextDay],
+  'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
+  'turn.nobumps': [
+    look('Say whether the plugs were in', ['turn.plugs'], 1),
+    repeat('Turn it by hand again, plugs in, and count the bumps', 'turn', 2, {
+      items: ['turn.bumps'],
+      open: (c) => c.record.value('turn.plugs') === 'in'
+    })
+  ],
+  'turn.bumps': [look('Compression, every cylinder', ['compression.pressure'], 10)],
+  'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5, { items: ['turn.water'] })],
+  'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
+  'turn.shift': [job('linkage')],
+  'turn.gear': [job('linkage')],
+  'turn.dog': [
+    twist,
+    repeat('Shift through by hand again', 'turn', 2, {
+      items: ['turn.forward', 'turn.reverse'],
+      open: (_, f) => (f.values as { why?: string } | undefined)?.why === 'hub-mended'
+    }),
+    job('propeller', { only: ['cannot-tell'] }),
+    job('linkage', { only: ['fault'] })
+  ],
+  'turn.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
+  'turn.reverse-lock': [job('linkage')],
+  'turn.belt': [job('belt')]
+};

@@ -1,0 +1,129 @@
+import { describe, expect, it } from 'vitest';
+import { PSI } from '../../src/core/units/factors.ts';
+import { Bench } from '../case.ts';
+import { four, two } from './engines.ts';
+import { story } from './story.ts';
+
+/** What was tried once and did not help is not what is done next; what costs ten minutes comes before a leg. */
+const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+const free = (b: Bench): string[] =>
+  b
+    .assessed()
+    .moves.filter((m) => !m.waits && m.kind !== 'wait')
+    .map((m) => m.title);
+
+/** A run that climbs nine kelvin a minute under a strong stream, and is stopped for it. */
+const hotRun = (b: Bench): Bench => {
+  b.read('run.event', 'start').read('run.stream', 'strong');
+  for (let k = 0; k < 8; k++) b.wait(0.015).read('run.temperature', 298.15 + 9 * k, { conditions: { spot: 'head' } });
+  return b.read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'temperature');
+};
+
+describe('it ran hot with everything good', () => {
+  const water = (): Bench =>
+    new Bench(two, 'neglected', { hours: 300, water: 'salt' })
+      .read('cooling.screen', 'clear')
+      .read('cooling.strainer', 'clear')
+      .read('cooling.opened', 'yes')
+      .read('cooling.vanes', 6)
+      .read('cooling.set', 0)
+      .read('cooling.housing', 'good')
+      .read('cooling.thermostatPan', 'good');
+  story(water, [
+    { entered: 'stopped at 88 °C', by: hotRun, finds: ['run.stopped:fault'] },
+    {
+      entered:
+        'a second thermometer agrees; descaled, the cause written down: the run, and no search for what was found',
+      by: (b) => b.read('run.second', 'same').wait(2).done('descale').read('run.cause', 'passages descaled'),
+      finds: ['run.stopped:watch'],
+      notJobs: ['hot'],
+      notNow: /Find why it ran hot|second thermometer/
+    },
+    {
+      entered: 'run again, and hot again: the cause of the first run explains no second one',
+      by: (b) => hotRun(b.wait(1)),
+      finds: ['run.stopped:fault'],
+      notNow: /Flush and descale|second thermometer/
+    }
+  ]);
+  it('descaled, and hot once more: air in the water is looked for before the same work', () => {
+    const b = hotRun(hotRun(water()).read('run.second', 'same').done('descale').wait(1));
+    b.read('cooling.screen', 'clear').read('cooling.strainer', 'clear').read('cooling.thermostatPan', 'good');
+    b.read('cooling.opened', 'yes').read('cooling.vanes', 6).read('cooling.set', 0).read('cooling.housing', 'good');
+    expect(titles(b)[0]).toMatch(/Leak-down, every cylinder, the water watched/);
+    expect(b.assessed().steps.find((s) => s.id === 'descale')).toMatchObject({ state: 'open', failed: 'finding' });
+    expect(
+      b
+        .assessed()
+        .steps.find((s) => s.id === 'descale')!
+        .why.join(' ')
+    ).not.toMatch(/passages silted|by hand/);
+    b.read('compression.leakdown', 0.05, { cylinder: 1 });
+    expect(titles(b)[0]).not.toMatch(/Leak-down, every cylinder, the water watched/);
+  });
+  it('one that climbs like a straight line is told no temperature that nobody should read', () => {
+    const said = hotRun(water()).said('run.heat');
+    expect(said).toMatch(/still climbing with no end in sight, past the limit/);
+    expect(said).not.toMatch(/over \d{3} °F/);
+  });
+});
+
+describe('a locked engine with rust in a bore', () => {
+  const locked = (): Bench =>
+    new Bench({ ...four, cylinders: 2 }, 'long-stored', { yearsIdle: 12 })
+      .read('turn.plugs', 'out')
+      .read('turn.result', 'locked')
+      .read('plugs.hole', 'rust', { cylinder: 1 })
+      .read('plugs.hole', 'clean', { cylinder: 2 });
+  const searched = (): Bench => locked().read('turn.lockNeutral', 'still').read('turn.lockPinion', 'still');
+  it('neutral and pinion are tried first: they cost a minute', () => {
+    expect(titles(locked())).toContain('In neutral, propeller off');
+  });
+  it('oil comes before the leg', () => {
+    expect(titles(searched())).not.toContain('Leg off');
+    expect(titles(searched())).toContain('Soak the bores, wait a day, turn it again');
+  });
+  it('while it soaks, nobody drops the leg; a day later it is turned', () => {
+    const b = searched().read('turn.soaked', 'yes');
+    expect(titles(b)).not.toContain('Leg off');
+    expect(free(b)).not.toContain('Turn it by hand again, a day after the soak');
+    b.wait(24);
+    expect(free(b).filter((t) => t !== 'Make it safe')[0]).toBe('Turn it by hand again, a day after the soak');
+  });
+  it('locked still after its day: now the leg', () => {
+    const b = searched().read('turn.soaked', 'yes').wait(24).read('turn.result', 'locked');
+    expect(titles(b)).toContain('Leg off');
+  });
+  it('no rust seen: the search goes on to its end', () => {
+    const b = searched().read('plugs.hole', 'clean', { cylinder: 1 }).read('plugs.hole', 'clean', { cylinder: 1 });
+    expect(titles(b)).toContain('Leg off');
+  });
+});
+
+describe('a case that leaks at its propeller shaft', () => {
+  const low = { conditions: { stage: 'low' } } as const;
+  const placed = (): Bench =>
+    new Bench(two)
+      .read('gear.look', 'creamy')
+      .read('gear.casePressure', 4 * PSI, low)
+      .read('gear.caseTurned', 'yes', low)
+      .wait(0.3)
+      .read('gear.casePressure', 2.5 * PSI, low)
+      .read('gear.caseBubbles', ['propshaft']);
+  it('the pressure comes off before anything is opened', () => {
+    expect(free(placed()).filter((t) => t !== 'Make it safe')[0]).toBe('Let the pressure off the gear case');
+    expect(titles(placed().read('gear.caseOpen', 'yes'))).not.toContain('Let the pressure off the gear case');
+  });
+  it('while nothing is placed the test goes on', () => {
+    const b = new Bench(two).read('gear.look', 'creamy').read('gear.casePressure', 4 * PSI, low);
+    expect(titles(b)).not.toContain('Let the pressure off the gear case');
+  });
+  it('a groove that was measured is said, and asks for what it is deep enough for', () => {
+    const b = placed().read('gear.caseOpen', 'yes').read('gear.shaftGroove', 0.3e-3);
+    expect(b.ids()).toContain('gear.groove:fault');
+    expect(b.said('gear.groove')).toMatch(/A new shaft/);
+    expect(placed().read('gear.shaftGroove', 0.1e-3).ids()).toContain('gear.groove:watch');
+    expect(placed().read('gear.shaftGroove', 0.02e-3).said('gear.groove')).toBe('');
+    expect(b.done('reseal').said('gear.groove')).toBe('');
+  });
+});

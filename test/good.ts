@@ -194,6 +194,7 @@ export function good(station: string, hands: Hands): void {
         revived: 'no',
         portable: 'same',
         vacuumSpeed: 3000,
+        ...(['electronic', 'direct'].includes(String(profile.fuelSystem)) ? { railPump: 'runs', rail: 280e3 } : {}),
         vacuumPortable: 3000,
         vacuumOpen: 3000,
         tankPressure: 20e3,

@@ -116,3 +116,21 @@ describe('it runs hot, and everything that was looked at is good', () => {
     expect(titles()).not.toContain(second);
   });
 });
+
+describe('it died after six minutes, the bulb sucked flat', () => {
+  it('what is found to starve it is looked at, and nothing else for its dying', () => {
+    const b = new Bench({ ...two, cylinders: 2 })
+      .read('fuel.level', 'full')
+      .read('run.event', 'start')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'died')
+      .read('run.minutes', 6)
+      .read('fuel.dies', 'minutes')
+      .read('fuel.vent', 'open')
+      .read('fuel.bulb', 'flat');
+    const titles = b.assessed().moves.map((m) => m.title);
+    expect(titles).toContain('Pick-up screen and anti-siphon valve');
+    expect(titles).not.toContain('Squeeze the bulb while it dies');
+    expect(titles).not.toContain('Find the cause, write it down');
+  });
+});

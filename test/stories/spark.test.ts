@@ -1,6 +1,7 @@
-import { describe } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { Conditions } from '../../src/core/record/reading.ts';
 import { Bench } from '../case.ts';
+import { magneto, tester } from './engines.ts';
 import { story } from './story.ts';
 
 const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'rope' } as const;
@@ -142,4 +143,24 @@ describe('spark: none through the tester', () => {
         }
       ]
     ));
+});
+
+describe('none, the lanyard not answered, and none with the stop wire off', () => {
+  const none = (): Bench =>
+    new Bench(magneto, 'long-stored', { yearsIdle: 8 }).read('spark.result', 'none', { cylinder: 1, ...tester });
+  const lanyard = (b: Bench): number => b.assessed().advice.suspects.find((s) => s.id === 'lanyard')?.probability ?? 0;
+  it('nobody is asked for a lanyard that is out of the circuit', () => {
+    expect(none().ids()).toContain('spark.lanyard:cannot-tell');
+    const b = none().read('spark.stopWire', 'still');
+    expect(b.ids()).not.toContain('spark.lanyard:cannot-tell');
+    expect(b.ids()).toContain('spark.all:fault');
+    expect(lanyard(b)).toBeLessThan(lanyard(none()) / 2);
+  });
+  it('spark that returns with it off leaves both of them open', () => {
+    const b = none().read('spark.stopWire', 'returns');
+    expect(b.said('spark')).toMatch(/stop circuit/);
+  });
+  it('unknown is no answer', () => {
+    expect(none().read('spark.stopWire', 'unknown').ids()).toContain('spark.lanyard:cannot-tell');
+  });
 });

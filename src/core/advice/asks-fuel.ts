@@ -1,3 +1,4 @@
+import { railPressure } from '../stations/fuel/rail.ts';
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
@@ -153,5 +154,15 @@ export const fuelAsks: Asks = {
   'fuel.part-vent': [job('fuel-line')],
   'fuel.part-tap': [job('fuel-line')],
   'fuel.dies': starved,
+  'fuel.rail-pump': [job('rail')],
+  'fuel.rail': [
+    job('rail', { only: ['fault'] }),
+    repeat('Rail pressure again, cranking on a charged battery', 'fuel', 5, {
+      items: ['fuel.rail'],
+      only: ['cannot-tell'],
+      open: (c) => railPressure(c)?.verdict === 'close'
+    })
+  ],
+  'fuel.injector': [job('injector')],
   'fuel.mix': [job('mix', { only: ['fault'] })]
 };

@@ -61,6 +61,8 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
   last: true,
   open: (c, f) => {
     const symptom = symptoms(c).find((s) => f.id === `run.${s.id}`);
+    // The search has found what starves it: that is the cause, and is mended first.
+    if (symptom?.id === 'died' && fuelTree(c)?.found) return false;
     if (symptom) return !symptom.explained;
     const item = shownBy.get(kindOf(f.id));
     const shown = item && c.record.last(item, f.cylinder);
@@ -101,6 +103,13 @@ const whenDry = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => dryAfterStart(c)?.dry !== false && r.open(c, f)
 });
+
+/** Work at fuel, spark, plugs or starter after the start that failed. */
+const mendedSinceFailed = (c: Context): boolean => {
+  const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
+  return (['fuel', 'spark', 'plugs'] as const).some((s) => c.worked(s).some((at) => isAfter(at, failed?.at)));
+};
+const railLook = look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10);
 
 /** What a run asks for, in the trade's order. C: common practice. */
 export const runAsks: Asks = {
@@ -174,7 +183,8 @@ export const runAsks: Asks = {
         return said?.value === 'no' && isAfter(c.record.last('run.outcome')!.at, said.at);
       }
     }),
-    ...starved
+    // What starves it is found: that is what is mended.
+    ...starved.map((r): AskRule => ({ ...r, open: (c, f) => !fuelTree(c)?.found && r.open(c, f) }))
   ),
   'run.spits': untilFound(
     {
@@ -197,35 +207,46 @@ export const runAsks: Asks = {
   'run.no-work': untilFound(
     look((_, f) => `Spark of cylinder ${f.cylinder}`, ['spark.result'], 2, { needs: 'crank' }),
     look((_, f) => `Compression of cylinder ${f.cylinder}`, ['compression.pressure'], 5, { needs: 'crank' }),
+    look((_, f) => `Injector of cylinder ${f.cylinder}: does it click?`, ['fuel.injectors'], 2, {
+      needs: 'crank',
+      open: (c, f) => !carburetted(c) && look('', ['fuel.injectors'], 2).open(c, f)
+    }),
     look((_, f) => `Plug of cylinder ${f.cylinder}: wet or dry, its colour`, ['plugs.read'], 4),
     look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)
   ),
   'run.steam': untilFound(...heat),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
   'run.plug-wet': [jacket, job('water-in')],
-  'run.failed': [
-    look('Spark, every cylinder', ['spark.result'], 6),
-    // As they are after the start that failed: what was read before it tells nothing of that.
-    look('Plugs out: wet or dry', ['plugs.read'], 8, { open: (c) => dryAfterStart(c) === undefined }),
-    // Dry plugs: fuel does not get there. Wet ones: too much of it, or fuel that does not burn.
-    whenDry(look('Look into the tank', ['fuel.level'], 1)),
-    whenDry(look('Tap or shut-off under the cowl', ['fuel.shutoff'], 1)),
-    whenDry({
-      ...look('Squeeze the bulb', ['fuel.bulb'], 2),
-      open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f)
-    }),
-    {
-      ...look('Bulb firm: does it flood?', ['fuel.floods'], 3),
-      open: (c, f) =>
-        dryAfterStart(c)?.dry === false && hasBulb(c) && carburetted(c) && look('', ['fuel.floods'], 3).open(c, f)
-    },
-    look('Fuel into a clear jar', ['fuel.jar'], 4),
-    {
-      ...look('Move choke and primer by hand', ['fuel.choke'], 3),
-      open: (c, f) => carburetted(c) && look('', ['fuel.choke'], 3).open(c, f)
-    },
-    look('Bowl or vapour separator off', ['fuel.bowlLook'], 15)
-  ],
+  // Something was mended where it lies: it is tried again before anything more is looked for.
+  'run.failed': (
+    [
+      look('Spark, every cylinder', ['spark.result'], 6),
+      // As they are after the start that failed: what was read before it tells nothing of that.
+      look('Plugs out: wet or dry', ['plugs.read'], 8, { open: (c) => dryAfterStart(c) === undefined }),
+      // Dry plugs: fuel does not get there. Wet ones: too much of it, or fuel that does not burn.
+      whenDry(look('Look into the tank', ['fuel.level'], 1)),
+      whenDry(look('Tap or shut-off under the cowl', ['fuel.shutoff'], 1)),
+      whenDry({
+        ...look('Squeeze the bulb', ['fuel.bulb'], 2),
+        open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f)
+      }),
+      {
+        ...look('Bulb firm: does it flood?', ['fuel.floods'], 3),
+        open: (c, f) =>
+          dryAfterStart(c)?.dry === false && hasBulb(c) && carburetted(c) && look('', ['fuel.floods'], 3).open(c, f)
+      },
+      whenDry({
+        ...railLook,
+        open: (c, f) => !carburetted(c) && railLook.open(c, f)
+      }),
+      look('Fuel into a clear jar', ['fuel.jar'], 4),
+      {
+        ...look('Move choke and primer by hand', ['fuel.choke'], 3),
+        open: (c, f) => carburetted(c) && look('', ['fuel.choke'], 3).open(c, f)
+      },
+      look('Bowl or vapour separator off', ['fuel.bowlLook'], 15)
+    ] as readonly AskRule[]
+  ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSinceFailed(c) && r.open(c, f) })),
   'run.gears': [
     twist,
     look('Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, {

@@ -117,6 +117,13 @@ export const limits = {
     provenance: 'M',
     source: 'From memory: makers ask for 2 to 4 inHg at most at the pump; 4 is taken.'
   },
+  'fuel.rail': {
+    label: 'Fuel rail pressure, least',
+    dimension: 'pressure',
+    provenance: 'M',
+    source:
+      'From memory: 250 to 300 kPa is usual where fuel is injected into the ports; under 200 kPa is taken as too little. Of direct injection only its manual knows.'
+  },
   'oil.dilution': {
     label: 'Fuel in the engine oil, fault from',
     dimension: 'share',
@@ -177,6 +184,7 @@ export const ownLimits = {
   slowCranking: 190,
   vaneSet: 20,
   lineVacuum: 4 * 3386.389,
+  railLeast: 200e3,
   dilutionWatch: 0.02,
   dilutionFault: 0.04,
   /** How far from its stamp a thermostat may open, K (M). */

@@ -126,5 +126,36 @@ export const fuel = {
     opens: ['cowl', 'carburettor'],
     dirty: true,
     daylight: true
+  },
+  rail: {
+    title: 'Fuel pressure: volts at the pump, filter, pump, regulator',
+    raisedBy: ['fuel.rail-pump', only('fuel.rail', 'fault')],
+    how: 'Fuse, relay and volts at the pump first; then its filter, the pump, the regulator. The rail is let down through its valve before anything is undone.',
+    tools: ['fuel pressure gauge', 'meter'],
+    parts: ['pump, relay or regulator as found', 'rail seals'],
+    minutes: 45,
+    hazards: ['vapour', 'fuel-pressure'],
+    proof: { station: 'fuel', text: 'pressure in the rail, pump heard', reads: ['fuel.rail', 'fuel.railPump'] },
+    renews: ['fuel.rail', 'fuel.railPump'],
+    after: ['fuel-drain', 'bowl'],
+    opens: ['cowl'],
+    dirty: true,
+    oneTime: ['rail seals'],
+    special: ['fuel pressure gauge']
+  },
+  injector: {
+    title: 'Injector: its connector, then clean or renew',
+    raisedBy: ['fuel.injector'],
+    how: 'Connector and test lamp first, then the injector of a neighbour in its place; what moves with it is it.',
+    tools: ['test lamp'],
+    parts: ['injector seals'],
+    minutes: 40,
+    hazards: ['vapour', 'fuel-pressure'],
+    proof: { station: 'fuel', text: 'it clicks', reads: ['fuel.injectors'] },
+    renews: ['fuel.injectors'],
+    after: ['rail'],
+    opens: ['cowl'],
+    dirty: true,
+    oneTime: ['injector seals']
   }
 } as const satisfies Readonly<Record<string, JobRule>>;

@@ -86,6 +86,8 @@ const order = [
   'clutch-dog',
   'fuel-line',
   'bowl',
+  'rail',
+  'injector',
   'thermostat',
   'leg-water',
   'oil-changes',

@@ -92,6 +92,16 @@ function vacuum(eye: Eye): void {
   if (high) eye.note('fuel.vacuumPortable', eye.shows('portable-fine') ? 3000 : own);
 }
 
+/** Pump and pressure of the rail, Pa; of direct injection nobody here knows how much it needs. */
+function rail(eye: Eye): void {
+  const { draws } = eye.truth;
+  const low = eye.shows('rail-low');
+  const silent = low && draws.pick('rail-pump', ['silent', 'runs'] as const) === 'silent';
+  eye.note('fuel.railPump', silent ? 'silent' : 'runs');
+  if (eye.survey.engine.profile.fuelSystem === 'electronic')
+    eye.note('fuel.rail', silent ? 0 : low ? draws.between('rail', 60e3, 150e3) : draws.between('rail', 250e3, 300e3));
+}
+
 /** The mixture in the tank: a little richer than asked for, or far too lean. */
 function mix(eye: Eye): void {
   const asked = eye.survey.engine.profile.premixRatio;
@@ -187,6 +197,7 @@ export const wetEndActs: readonly Act[] = [
     items: ['fuel.vacuumSpeed', 'fuel.vacuumPortable', 'fuel.vacuumOpen', 'fuel.vacuumIdle'],
     take: vacuum
   },
+  { id: 'rail', station: 'fuel', items: ['fuel.railPump', 'fuel.rail'], take: rail },
   plain('bowl', 'fuel', ['fuel.bowlLook', 'fuel.jets']),
   {
     id: 'mix',

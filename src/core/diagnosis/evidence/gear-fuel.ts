@@ -5,6 +5,7 @@ import { fuelAge } from '../../stations/fuel/age.ts';
 import { metalExplained } from '../../stations/gear/case-state.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
+import { RAIL_GAUGE, railPressure } from '../../stations/fuel/rail.ts';
 import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
 import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
 
@@ -79,6 +80,13 @@ const vacuum: Measure = (c) => {
   // At idle a low figure says nothing: a blockage shows at speed.
   return past(read.own, read.limit.value, VACUUM_GAUGE, vacuumAt(c), read.atSpeed ? {} : { least: 0 });
 };
+/** A pump that is silent gives none; one that is heard may still give too little. */
+const rail: Measure = (c) => {
+  const at = lastOf(c, 'fuel.rail', 'fuel.railPump');
+  const read = railPressure(c);
+  if (read?.limit) return past(-read.pressure, -read.limit.value, RAIL_GAUGE, at);
+  return wordOf(c, 'fuel.railPump')?.value === 'silent' ? seen(true, at) : undefined;
+};
 /** How it runs on a portable tank, in words or by its vacuum there. */
 const portableFine: Measure = (c) => {
   const w = wordOf(c, 'fuel.portable');
@@ -133,6 +141,7 @@ export const gearAndFuelMeasures: Readonly<Record<string, Measure>> = {
   ),
   'fuel-old': fuelOld,
   mix,
+  rail,
   vacuum,
   'portable-fine': portableFine,
   'vent-shut': ventShut,

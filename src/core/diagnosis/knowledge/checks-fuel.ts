@@ -2,6 +2,7 @@ import type { Check } from './shape.ts';
 
 const two = { strokes: ['two'] };
 const pump = { supply: ['bulb'] };
+const injected = { fuelSystem: ['electronic', 'direct'] };
 const carburettor = { fuelSystem: ['carburettor'] };
 
 /** Along the fuel line. What can be looked at, with minutes of hands; set-up that several share is counted once. C: common practice. */
@@ -63,6 +64,14 @@ export const fuelChecks: readonly Check[] = [
     given: ['dies', 'bulb-flat'],
     fits: pump,
     needs: 'start'
+  },
+  {
+    id: 'rail',
+    title: 'Fuel rail: pump heard, pressure',
+    station: 'fuel',
+    minutes: 10,
+    made: ['fuel.rail', 'fuel.railPump'],
+    fits: injected
   },
   { id: 'bowl', title: 'Bowl or vapour separator off', station: 'fuel', minutes: 15, made: ['fuel.bowlLook'] },
   {

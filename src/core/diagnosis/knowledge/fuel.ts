@@ -225,10 +225,14 @@ export const fuel = inSystem('fuel', [
     label: 'vapour-separator pump or injector stuck',
     prior: { L: 0.2, D: 0.12, N: 0.05, S: 0.04 },
     years: 0.6,
-    shows: { usually: ['bowl-gum'], often: ['no-start', 'ran-badly', 'no-fuel'], sometimes: ['dies', 'bowl-water'] },
+    shows: {
+      usually: ['rail-low'],
+      often: ['bowl-gum', 'no-start', 'ran-badly', 'no-fuel'],
+      sometimes: ['dies', 'bowl-water']
+    },
     cure: 'Rail pressure, listen to each injector; clean or renew.',
-    settled: 'bowl',
-    step: 'bowl',
+    settled: 'rail',
+    step: 'rail',
     parts: [40, 140, 420],
     minutes: [60, 120, 240],
     stake: 'strands',

@@ -2,6 +2,7 @@ import type { SignKind } from './shape.ts';
 
 const two = { strokes: ['two'] };
 const pump = { supply: ['bulb'] };
+const injected = { fuelSystem: ['electronic', 'direct'] };
 const carburettor = { fuelSystem: ['carburettor'] };
 
 /** What is seen along the fuel line. Leaks are estimates, from memory (M). */
@@ -181,6 +182,16 @@ export const fuelSigns: readonly SignKind[] = [
     measured: 'vacuum',
     findings: ['fuel.vacuum'],
     fits: pump
+  },
+  {
+    id: 'rail-low',
+    check: 'rail',
+    present: 'too little pressure in the fuel rail',
+    absent: 'pressure enough in the fuel rail',
+    leak: 0.02,
+    measured: 'rail',
+    findings: ['fuel.rail', 'fuel.rail-pump'],
+    fits: injected
   },
   {
     id: 'bowl-gum',

@@ -41,7 +41,11 @@ export const sparkSigns: readonly SignKind[] = [
     present: 'the lanyard was out or the switch off',
     absent: 'lanyard in, switch on run',
     leak: 0.02,
-    reads: [{ item: 'spark.lanyard', present: ['no'] }]
+    // With the stop wire off neither of them is in the circuit.
+    reads: [
+      { item: 'spark.lanyard', present: ['no'] },
+      { item: 'spark.stopWire', present: [], open: ['returns'] }
+    ]
   },
   {
     id: 'crank-slow',

@@ -1,6 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
-import type { Context } from '../../findings/context.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import { latestOf } from '../../units/instant.ts';
 import { clearedSince, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
 import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
@@ -8,6 +8,7 @@ import { lineState } from './line.ts';
 import { mixtureFacts } from './mixture.ts';
 import { needleFacts } from './needle.ts';
 import { fuelTree } from './symptoms.ts';
+import { railPressure } from './rail.ts';
 import { TANK_PRESSURE } from './tank-pressure.ts';
 import { lineVacuum } from './vacuum.ts';
 
@@ -24,6 +25,7 @@ export function analyse(c: Context): FuelAnalysed {
         : []),
       ...vacuumFacts(c),
       ...tankPressure(c),
+      ...injection(c),
       ...starving(c),
       ...mixtureFacts(c),
       ...needleFacts(c)
@@ -142,6 +144,21 @@ function tankPressure(c: Context): FuelFact[] {
   if (pressure === undefined) return [];
   const verdict = pressure < TANK_PRESSURE.lifts ? 'low' : pressure > TANK_PRESSURE.holds ? 'high' : 'good';
   return [{ kind: 'tank-pressure', condition: verdict === 'good' ? 'sound' : 'fault', values: { pressure, verdict } }];
+}
+
+/** What an injected engine shows at its rail and injectors. */
+function injection(c: Context): FuelFact[] {
+  const rail = railPressure(c);
+  const conditions = { low: 'fault', good: 'sound', close: 'cannot-tell', 'cannot-tell': 'cannot-tell' } as const;
+  return [
+    ...(c.record.value('fuel.railPump') === 'silent'
+      ? [{ kind: 'rail-pump', condition: 'fault', values: {} } as const]
+      : []),
+    ...(rail ? [{ kind: 'rail', condition: conditions[rail.verdict], values: rail } as const] : []),
+    ...cylindersOf(c)
+      .filter((cylinder) => c.record.value('fuel.injectors', cylinder) === 'silent')
+      .map((cylinder) => ({ kind: 'injector', cylinder, condition: 'fault', values: {} }) as const)
+  ];
 }
 
 /** The search along the line for what starves it. */

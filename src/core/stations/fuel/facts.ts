@@ -1,3 +1,4 @@
+import type { Rail } from './rail.ts';
 import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { ChosenSchool } from '../../house-rules/rules.ts';
@@ -58,6 +59,11 @@ export interface FuelFacts {
   'jar-clear': Jar;
   /** What is wrong at a part of the line. */
   part: { readonly part: LinePart; readonly faults: readonly LineFault[] };
+  /** Key on, and the pump of rail or separator does not run. */
+  'rail-pump': object;
+  rail: Rail;
+  /** Of one cylinder, silent. */
+  injector: object;
   'bulb-firm': object;
   'vacuum-high': Suction;
   'vacuum-idle-only': Suction;

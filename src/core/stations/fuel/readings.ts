@@ -6,6 +6,7 @@ const drained = { drained: 'drained', fresh: 'fresh in it', old: 'old fuel in it
 
 const withBulb = (p: Profile): boolean => p.supply !== 'gravity' && p.supply !== 'pressurised';
 const withPump = withBulb;
+const injected = (p: Profile): boolean => p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
 const carburettor = (p: Profile): boolean => p.fuelSystem !== 'electronic' && p.fuelSystem !== 'direct';
 
 /** Fuel: nearly empty first, then how old, what the jar shows, and what is still aboard. */
@@ -141,6 +142,30 @@ export const items = {
     min: 0,
     max: 100e3,
     when: (p) => p.supply === 'pressurised'
+  }),
+  railPump: choice({
+    label: 'High-pressure fuel pump, key on',
+    ask: 'Key on, engine still: does the pump of rail or separator run for some seconds?',
+    options: { runs: 'runs, then stops', silent: 'silent' },
+    when: injected
+  }),
+  rail: quantity({
+    quick: 'rail',
+    label: 'Fuel rail pressure',
+    ask: 'Gauge on the rail, cap over it; key on, or cranking',
+    dimension: 'pressure',
+    example: '43 psi',
+    min: 0,
+    max: 30e6,
+    limit: 'fuel.rail',
+    when: injected
+  }),
+  injectors: choice({
+    label: 'Injector, heard through a rod',
+    ask: 'While it runs or cranks: does each injector click?',
+    options: { clicks: 'clicks', silent: 'silent' },
+    perCylinder: true,
+    when: injected
   }),
   lift: quantity({
     label: 'Pump above the fuel',

@@ -5,6 +5,7 @@ import { sayLimit } from '../../findings/limit.ts';
 import { PETROL_WEIGHT } from '../../physics/petrol.ts';
 import { say, type System } from '../../units/index.ts';
 import type { FuelFacts, Suction } from './facts.ts';
+import { RAIL_GAUGE } from './rail.ts';
 import { TANK_PRESSURE } from './tank-pressure.ts';
 import { VACUUM_GAUGE, type LineVacuum, type Restriction } from './vacuum.ts';
 
@@ -52,7 +53,10 @@ type SuctionKind =
   | 'vacuum-contradicted'
   | 'vacuum-close'
   | 'vacuum-low'
-  | 'tank-pressure';
+  | 'tank-pressure'
+  | 'rail-pump'
+  | 'rail'
+  | 'injector';
 
 /** What is said of what lifts the fuel: suction at the pump, pressure in the tank. */
 export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
@@ -124,5 +128,44 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
         because
       };
     return { found: `The tank holds ${p(pressure)}: enough to lift the fuel.`, because };
-  }
+  },
+  'rail-pump': () => ({
+    found: 'The high-pressure fuel pump is silent with the key on.',
+    advice: 'Fuse, relay, connector and volts at the pump, before the pump.',
+    because: practice(['high-pressure pump, key on: silent'], 'a pump without volts is not a dead pump.')
+  }),
+  rail: ({ values: { pressure, limit, verdict } }, _, units) => {
+    const p = (pa: number): string => say(pa, 'pressure', units);
+    const because: Because = {
+      inputs: [`rail: ${p(pressure)}`],
+      uncertainty: `± ${p(RAIL_GAUGE)} of the gauge (from memory)`,
+      ...(limit ? { limit: `at least ${sayLimit(limit, units)}` } : {}),
+      provenance: limit?.provenance ?? 'C',
+      source: limit?.manual ? 'The manual' : 'From memory'
+    };
+    if (!limit)
+      return {
+        found: `${p(pressure)} in the rail: of direct injection only the manual knows how much it needs.`,
+        advice: 'Enter the manual’s figure.',
+        because
+      };
+    if (verdict === 'low')
+      return {
+        found: `Too little pressure in the rail: ${p(pressure)} of at least ${sayLimit(limit, units)}.`,
+        advice: 'Volts at the pump, then filter, pump and regulator.',
+        because
+      };
+    return verdict === 'good'
+      ? { found: `${p(pressure)} in the rail: enough.`, because }
+      : {
+          found: `${p(pressure)} in the rail is too near to the least of ${sayLimit(limit, units)} for this gauge to tell.`,
+          advice: 'Read it again while it cranks, on a charged battery.',
+          because
+        };
+  },
+  injector: ({ cylinder }) => ({
+    found: `The injector of cylinder ${cylinder} is silent.`,
+    advice: 'Its connector and a test lamp on it before the injector; then one from its neighbour.',
+    because: practice(['injector: silent'], 'an injector that is not driven does not click.')
+  })
 };

@@ -26,6 +26,26 @@ const part = (id: string) => parts.find((p) => p.id === id)!;
 
 const examples: Examples<FuelFacts> = {
   fresh: [{ kind: 'fresh', condition: sound, values: {} }],
+  'rail-pump': [{ kind: 'rail-pump', condition: fault, values: {} }],
+  rail: (
+    [
+      ['fault', 'low', 100e3],
+      ['sound', 'good', 280e3],
+      ['cannot-tell', 'close', 201e3],
+      ['cannot-tell', 'cannot-tell', 500e3]
+    ] as const
+  ).map(([condition, verdict, pressure]) => ({
+    kind: 'rail',
+    condition,
+    values: {
+      pressure,
+      verdict,
+      ...(verdict === 'cannot-tell'
+        ? {}
+        : { limit: { id: 'fuel.rail', value: 200e3, provenance: 'M', manual: false, name: 'our value, from memory' } })
+    }
+  })),
+  injector: [{ kind: 'injector', cylinder: 2, condition: fault, values: {} }],
   emptied: [{ kind: 'emptied', condition: sound, values: {} }],
   'age-unknown': [true, false].map((jar) => ({ kind: 'age-unknown', condition: doubt, values: { ...bare, jar } })),
   'age-old': [aged, { ...aged, assumed: false }].map((values) => ({ kind: 'age-old', condition: fault, values })),

@@ -117,9 +117,9 @@ function failsWarm(c: Context, list: readonly Seen[]): SparkFact[] {
 function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkFact[] {
   const none = list.filter((s) => s.result === 'none');
   const weak = list.filter((s) => s.result === 'weak');
-  // Out, it stops every cylinder: where one sparks at all, lanyard and switch are in.
-  if (none.length === list.length && c.record.value('spark.lanyard') !== 'yes')
-    return [{ kind: 'lanyard', condition: 'cannot-tell', values: {} }];
+  // Out, it stops every cylinder: where one sparks at all, lanyard and switch are in; with the stop wire off neither stops anything.
+  const stops = c.record.value('spark.lanyard') !== 'yes' && c.record.value('spark.stopWire') !== 'still';
+  if (none.length === list.length && stops) return [{ kind: 'lanyard', condition: 'cannot-tell', values: {} }];
   const everywhere = none.length === list.length && list.length === cylindersOf(c).length;
   if (everywhere && !none.every(onlyToBolt)) return noneAnywhere(c, list, electronic);
   const dead = none.map((s) => s.cylinder);

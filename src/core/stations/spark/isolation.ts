@@ -161,12 +161,15 @@ export const sparkTrials: readonly Trial<SparkPart>[] = [
     clears: { still: ['ground'] },
     accuses: { returns: 'ground' }
   },
-  returns(
-    'spark.stopWire',
-    'stop',
-    3,
-    'One connector separates the whole stop circuit (switch, lanyard, harness, chafed wire) from the ignition.'
-  ),
+  {
+    ...returns(
+      'spark.stopWire',
+      'stop',
+      3,
+      'One connector separates the whole stop circuit (switch, lanyard, harness, chafed wire) from the ignition.'
+    ),
+    clears: { still: ['stop', 'switch'] }
+  },
   moves(
     'spark.plugSwap',
     'plug',

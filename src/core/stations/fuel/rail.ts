@@ -1,0 +1,29 @@
+import { known } from '../../engine/profile.ts';
+import { ownLimits } from '../../engine/limits.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
+
+/** What a fuel pressure gauge of the workshop can be off by, Pa (M: two per cent of 700 kPa). */
+export const RAIL_GAUGE = 14e3;
+
+export interface Rail {
+  /** Pa. */
+  readonly pressure: number;
+  /** Missing where only the manual could say: direct injection runs at other pressures. */
+  readonly limit?: Judged;
+  readonly verdict: 'low' | 'good' | 'close' | 'cannot-tell';
+}
+
+/**
+ * Pressure in the fuel rail of an injected engine against the least it needs; a figure within the gauge's reach of that is "close". Nothing
+ * where it was not read.
+ */
+export function railPressure(c: Context): Rail | undefined {
+  const pressure = known(c.record.value('fuel.rail'));
+  if (pressure === undefined) return undefined;
+  const direct = c.survey.engine.profile.fuelSystem === 'direct';
+  const limit = judgedBy(c, 'fuel.rail', direct ? undefined : ownLimits.railLeast);
+  if (!limit) return { pressure, verdict: 'cannot-tell' };
+  const over = pressure - limit.value;
+  return { pressure, limit, verdict: over < -RAIL_GAUGE ? 'low' : over > RAIL_GAUGE ? 'good' : 'close' };
+}

@@ -1,0 +1,111 @@
+import { describe, expect, it } from 'vitest';
+import { railPressure } from '../../src/core/stations/fuel/rail.ts';
+import { contextWithWork } from '../../src/core/jobs/work.ts';
+import { Bench } from '../case.ts';
+import { four } from './engines.ts';
+import { story } from './story.ts';
+
+/** An injected engine that does not start: pump and pressure of its rail, and what each asks for. */
+const efi = { ...four, fuelSystem: 'electronic', cylinders: 2 } as const;
+const fresh = (profile: object = efi): Bench => {
+  const b = new Bench(profile, 'long-stored', { yearsIdle: 2 }).read('fuel.level', 'full').read('fuel.vent', 'open');
+  for (const k of ['tank', 'line', 'bowl'] as const) b.read(`fuel.${k}`, 'fresh');
+  return b.read('fuel.bulb', 'firm').read('fuel.shutoff', 'open').read('spark.lanyard', 'yes');
+};
+const failed = (b: Bench): Bench => {
+  b.read('run.event', 'start').read('run.event', 'stop').read('run.outcome', 'failed').wait(0.1);
+  for (const cylinder of [1, 2]) b.read('plugs.read', ['dry'], { cylinder });
+  for (const cylinder of [1, 2])
+    b.read('spark.result', 'good', { cylinder, conditions: { path: 'tester', light: 'shade' } });
+  return b;
+};
+const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+const rail = /Fuel rail: pump heard/;
+const chance = (b: Bench): number => b.assessed().advice.suspects.find((s) => s.id === 'separator')?.probability ?? 0;
+
+describe('dry plugs after a start that failed, spark good', () => {
+  story(
+    () => failed(fresh()),
+    [
+      { entered: 'the rail is what is looked at', by: (b) => b, says: /no fuel reaches the cylinders/ },
+      {
+        entered: '120 kPa, the pump running: its pressure, volts first',
+        by: (b) => b.read('fuel.railPump', 'runs').read('fuel.rail', 120e3),
+        finds: ['fuel.rail:fault'],
+        jobs: ['rail'],
+        says: /Volts at the pump, then filter, pump and regulator/
+      },
+      {
+        entered: 'mended, 280 kPa: it is tried again, and nothing more is looked for',
+        by: (b) => b.done('rail').read('fuel.rail', 280e3).read('fuel.railPump', 'runs'),
+        finds: ['fuel.rail:sound'],
+        notJobs: ['rail'],
+        notNow: /Look into the tank|Tap or shut-off/
+      }
+    ]
+  );
+  it('the rail is asked for on an injected engine only', () => {
+    expect(titles(failed(fresh())).join('\n')).toMatch(rail);
+    expect(titles(failed(fresh({ ...efi, fuelSystem: 'carburettor' }))).join('\n')).not.toMatch(rail);
+  });
+  it('a silent pump: volts before the pump, and the suspect is likely', () => {
+    const b = failed(fresh());
+    const before = chance(b);
+    b.read('fuel.railPump', 'silent');
+    expect(b.said('fuel.rail-pump')).toMatch(/Fuse, relay, connector and volts at the pump, before the pump/);
+    expect(chance(b)).toBeGreaterThan(before);
+  });
+  it('a pump that runs clears no pressure; pressure does', () => {
+    const b = failed(fresh());
+    const before = chance(b);
+    expect(chance(b.read('fuel.railPump', 'runs'))).toBeCloseTo(before, 6);
+    expect(chance(b.read('fuel.rail', 280e3))).toBeLessThan(0.6 * before);
+  });
+  it('wet plugs ask for no rail', () => {
+    const b = failed(fresh());
+    for (const cylinder of [1, 2]) b.read('plugs.read', ['fuel'], { cylinder });
+    expect(titles(b).join('\n')).not.toMatch(rail);
+  });
+});
+
+describe('pressure of the rail', () => {
+  const verdict = (kPa: number, profile: object = efi, manual?: number): string | undefined => {
+    const b = new Bench(profile).read('fuel.rail', kPa * 1000);
+    if (manual !== undefined)
+      b.survey = { ...b.survey, engine: { ...b.survey.engine, manual: { 'fuel.rail': { value: manual * 1000 } } } };
+    return railPressure(contextWithWork(b.survey, new Date('2026-05-06'), 'us'))?.verdict;
+  };
+  it('too little, too near to tell, enough', () => {
+    expect([verdict(0), verdict(185), verdict(187), verdict(213), verdict(215), verdict(300)]).toEqual([
+      'low',
+      'low',
+      'close',
+      'close',
+      'good',
+      'good'
+    ]);
+  });
+  it('the manual’s figure wins, and of direct injection only it knows', () => {
+    expect(verdict(250, efi, 300)).toBe('low');
+    expect(verdict(250, { ...efi, fuelSystem: 'direct' })).toBe('cannot-tell');
+    expect(verdict(250, { ...efi, fuelSystem: 'direct' }, 200)).toBe('good');
+  });
+  it('too near to tell asks for itself once more, and for no work', () => {
+    const b = new Bench(efi).read('fuel.rail', 200e3);
+    expect(titles(b)).toContain('Rail pressure again, cranking on a charged battery');
+    expect(b.assessed().steps.map((s) => s.id)).not.toContain('rail');
+  });
+});
+
+describe('an injector that does not click', () => {
+  it('is that cylinder’s, its connector first', () => {
+    const b = new Bench(efi)
+      .read('fuel.injectors', 'clicks', { cylinder: 1 })
+      .read('fuel.injectors', 'silent', { cylinder: 2 });
+    expect(b.ids()).toContain('fuel.injector.2:fault');
+    expect(b.said('fuel.injector')).toMatch(/Its connector and a test lamp on it before the injector/);
+    expect(b.assessed().steps.find((s) => s.id === 'injector')).toMatchObject({ state: 'open', cylinders: [2] });
+    b.done('injector').read('fuel.injectors', 'clicks', { cylinder: 2 });
+    expect(b.assessed().steps.find((s) => s.id === 'injector')?.state).toBe('proved');
+  });
+});

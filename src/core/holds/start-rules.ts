@@ -29,7 +29,8 @@ const caseWords = {
   pressure: {
     because: 'The case stands under test pressure: turning it blows a seal.',
     need: 'pressure let off, the fitting out',
-    items: ['gear.caseOpen']
+    items: ['gear.caseOpen'],
+    minutes: 1
   },
   empty: {
     because: 'The gear case is drained: gears and bearings would run dry.',
@@ -209,7 +210,10 @@ export const startRules: readonly HoldRule[] = [
     blocks: ['start', 'gear', 'release'],
     raised: (c) => caseDangers(c).map((d) => caseWords[d].because)[0],
     needs: (c) =>
-      caseDangers(c).map((d) => ({ text: caseWords[d].need, done: false, station: 'gear', items: caseWords[d].items }))
+      caseDangers(c).map((d) => {
+        const { because: _because, need: text, ...how } = caseWords[d];
+        return { text, done: false, station: 'gear', ...how };
+      })
   },
   {
     id: 'stand-fill',

@@ -49,7 +49,7 @@ export function fromHolds(
               title: `${need.text.charAt(0).toUpperCase()}${need.text.slice(1)}`,
               station: need.station,
               ...(need.items ? { items: need.items } : {}),
-              minutes: stations[need.station].minutes,
+              minutes: need.minutes ?? stations[need.station].minutes,
               because: `${h.title}. ${h.because}`
             }
           ]

@@ -15,6 +15,8 @@
   const c = $derived(session.judgement.context);
   const jar = $derived(fuelJar(c));
   const tree = $derived(fuelTree(c));
+  const rail = ['railPump', 'rail', 'injectors'] as const;
+  const injected = $derived(['electronic', 'direct'].includes(String(session.survey.engine.profile.fuelSystem)));
   const premix = $derived(session.survey.engine.profile.lubrication === 'premix');
 </script>
 
@@ -22,6 +24,19 @@
 <h3 class="mt-5 mb-2 text-xl">Age and jar</h3>
 {#if jar}<div class="panel mb-3 p-2"><JarDrawing layers={jar} label="Jar sample" /></div>{/if}
 <StationFields station="fuel" only={['kind', 'age', 'stabilised', 'jar', 'jarWater']} />
+{#if injected}
+  <Fold
+    large
+    lazy
+    title="Rail and injectors"
+    note="pump heard, pressure, clicks"
+    open={rail.some((key) => session.record.all(`fuel.${key}`).length > 0) ||
+      session.record.value('run.outcome') === 'failed'}
+  >
+    <StationFields station="fuel" only={rail} />
+    <div class="pb-3"></div>
+  </Fold>
+{/if}
 <Fold large lazy title="What does it do?" note="dies, floods, runs on choke only" open={tree !== undefined}>
   <StationFields station="fuel" only={['dies', 'chokeOnly']} />
   {#if tree}<EliminationPanel elimination={tree} title="What starves it" />{/if}

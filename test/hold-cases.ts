@@ -158,6 +158,13 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['crank', 'start', 'release'],
     because: /binds by hand/
   },
+  'milky-oil': {
+    profile: four,
+    raise: [read('oil.look', 'milky')],
+    meet: [[read('oil.sump', 'drained')]],
+    blocks: ['crank', 'start'],
+    because: /milky/
+  },
   'bore-oil': {
     profile: twin,
     raise: [read('plugs.oil', 4e-6), read('turn.plugs', 'in')],

@@ -1,7 +1,8 @@
-import { describe } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
 import { Bench } from '../case.ts';
 import { direct } from '../gauges.ts';
+import { four, two } from './engines.ts';
 import { story } from './story.ts';
 
 const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'rope' } as const;
@@ -107,4 +108,65 @@ describe('two leak-downs that do not agree', () => {
       }
     ]
   );
+});
+
+describe('air of a four-stroke that is heard in the cooling water', () => {
+  const heard = (where: readonly string[]): Bench =>
+    new Bench({ ...four, cylinders: 2 })
+      .read('compression.leakdown', 0.45, { cylinder: 2 })
+      .read('compression.escape', where as never, { cylinder: 2 });
+  const titles = (b: Bench): string =>
+    b
+      .assessed()
+      .moves.map((m) => m.title)
+      .join('\n');
+  it('comes past no valve: lash is not measured for it', () => {
+    expect(titles(heard(['water']))).not.toMatch(/Valve lash of cylinder 2/);
+    expect(titles(heard(['water']))).toMatch(/Follow the air to its part/);
+  });
+  it('at a valve, or nowhere, lash comes first', () => {
+    expect(titles(heard(['exhaust']))).toMatch(/Valve lash of cylinder 2/);
+    expect(titles(heard(['water', 'intake']))).toMatch(/Valve lash of cylinder 2/);
+  });
+});
+
+describe('milky oil in a four-stroke that never drowned', () => {
+  const low = (b: Bench): Bench =>
+    b.psi([
+      [1, 180],
+      [2, 120]
+    ]);
+  const milky = (): Bench => low(new Bench({ ...four, cylinders: 2 })).read('oil.look', 'milky');
+  const first = (b: Bench): string =>
+    b.assessed().moves.filter((m) => !m.waits && m.title !== 'Make it safe')[0]!.title;
+  it('is drained before the low cylinder is cranked again', () => {
+    expect(milky().holds()).toContain('milky-oil');
+    expect(first(milky())).toMatch(/^Drain the sump/);
+    expect(first(milky().read('oil.sump', 'drained'))).toMatch(/^Compression again/);
+  });
+  it('unknown drains nothing, and a two-stroke has no sump', () => {
+    expect(milky().read('oil.sump', 'unknown').holds()).toContain('milky-oil');
+    expect(low(new Bench(two)).read('oil.look', 'milky').holds()).not.toContain('milky-oil');
+  });
+});
+
+describe('water on a plug whose hole was seen clean at an earlier look', () => {
+  const start = (): Bench =>
+    new Bench({ ...two, cylinders: 2 }).read('turn.plugs', 'out').read('plugs.hole', 'clean', { cylinder: 2 });
+  const wet = (b: Bench): Bench => b.read('plugs.read', ['water'], { cylinder: 2 });
+  it('the plug had gone back in since: nothing spins until the hole is looked into', () => {
+    const b = wet(start().read('turn.plugs', 'in').wait(2).read('turn.plugs', 'out'));
+    expect(b.holds()).toContain('liquid');
+    expect(
+      b
+        .assessed()
+        .moves.map((m) => m.title)
+        .join('\n')
+    ).toMatch(/Look into its hole/);
+    expect(b.read('plugs.hole', 'clean', { cylinder: 2 }).holds()).not.toContain('liquid');
+  });
+  it('at the same look, or with the plug beside the engine all the time, it was seen dry', () => {
+    expect(wet(start()).holds()).not.toContain('liquid');
+    expect(wet(start().wait(2)).holds()).not.toContain('liquid');
+  });
 });

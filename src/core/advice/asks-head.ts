@@ -6,6 +6,7 @@ import { compareAll } from '../stations/compression/compare.ts';
 import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { crankedAt, cranksWeakly } from '../stations/plugs/cranking.ts';
+import { waterIn } from '../stations/turn/hole-water.ts';
 import { boreWork } from '../stations/compression/measure.ts';
 import { school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
@@ -50,7 +51,15 @@ const airCause: AskRule = {
 };
 /** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
 const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
-const lashIfValves: AskRule = { ...lash, open: (c, f) => four(c) && lash.open(c, f) };
+/** Air was heard, and not at a valve: no lash explains that. */
+const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
+  const heard = c.record.value('compression.escape', cylinder);
+  return Array.isArray(heard) && heard.length > 0 && !heard.some((x) => x === 'intake' || x === 'exhaust');
+};
+const lashIfValves: AskRule = {
+  ...lash,
+  open: (c, f) => four(c) && !pastNoValve(c, f.cylinder) && lash.open(c, f)
+};
 /** Read with oil in the bores, and never dry. */
 const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
 const wet: AskRule = {
@@ -136,7 +145,8 @@ export const headAsks: Asks = {
   'plugs.water': [
     goOn('Look into its hole; holes lowest, turn by hand until dry', 'plugs', 5, {
       items: ['turn.water', 'plugs.hole'],
-      open: (c, f) => !asked(c, 'plugs.hole', f.cylinder)
+      open: (c, f) =>
+        !asked(c, 'plugs.hole', f.cylinder) || (f.cylinder !== undefined && waterIn(c).includes(f.cylinder))
     })
   ],
   'plugs.hole-water': [

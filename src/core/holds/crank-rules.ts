@@ -7,7 +7,7 @@ import { displaced, turnedDry, waterComes, waterIn } from '../stations/turn/hole
 import { oilShutIn, plugsAt } from '../stations/turn/plugs-out.ts';
 import { smooth, turning } from '../stations/turn/turns.ts';
 import type { HoldRule } from './hold.ts';
-import { fourStroke, fuelNeeds } from './needs.ts';
+import { fourStroke, fuelNeeds, milkyNow } from './needs.ts';
 
 const smoothTurns = (c: Context): number => turning(c).smoothSince;
 
@@ -155,6 +155,19 @@ export const crankRules: readonly HoldRule[] = [
         station: 'plugs',
         items: ['turn.water', 'plugs.hole']
       }
+    ]
+  },
+  {
+    id: 'milky-oil',
+    title: 'Water in the engine oil: nothing spins with it inside',
+    blocks: ['crank', 'start'],
+    curedBy: ['oil-changes', 'sump-water'],
+    raised: (c) =>
+      fourStroke(c) && !drowned(c) && milkyNow(c)
+        ? 'The engine oil is milky: water stands where the bearings take their oil from.'
+        : undefined,
+    needs: () => [
+      { text: 'sump drained, oil and filter changed', done: false, station: 'oil', items: ['oil.sump'], minutes: 30 }
     ]
   },
   {

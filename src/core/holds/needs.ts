@@ -1,6 +1,9 @@
 import { drowned } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
+import { unmended } from '../findings/unmended.ts';
+import { items as oilItems } from '../stations/oil/readings.ts';
+import { isAfter } from '../units/instant.ts';
 import { fuelCleared } from '../stations/fuel/age.ts';
 import type { Need } from './hold.ts';
 
@@ -20,6 +23,14 @@ export const fuelNeeds = (c: Context): Need[] => {
     { text: 'fresh fuel recorded', done: fresh, station: 'fuel', items: ['fuel.tank', 'fuel.line', 'fuel.bowl'] }
   ];
 };
+
+/** Milky when it was last looked at, and not drained since. */
+export function milkyNow(c: Context): boolean {
+  const look = unmended(c, 'oil.look', oilItems.look)?.was ?? c.record.last('oil.look');
+  if (look?.value !== 'milky') return false;
+  const drained = c.record.all('oil.sump').findLast((r) => r.value === 'drained');
+  return !drained || isAfter(look.at, drained.at);
+}
 
 /** By the house's rule it may be spun with its old oil, but not started on it. */
 export const spunFirst = (c: Context): boolean =>

@@ -12,12 +12,11 @@ import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEve
 import { accusedParts } from '../stations/spark/accused.ts';
 import { symptoms } from '../stations/run/symptoms.ts';
 import { items as fuelItems } from '../stations/fuel/readings.ts';
-import { items as oilItems } from '../stations/oil/readings.ts';
 import { dips } from '../stations/oil/position.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
 import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
-import { fourStroke, fuelNeeds, spunFirst } from './needs.ts';
+import { fourStroke, fuelNeeds, milkyNow, spunFirst } from './needs.ts';
 import { runTrouble, unexplained } from './run-trouble.ts';
 
 const caseWords = {
@@ -38,14 +37,6 @@ const caseWords = {
     items: ['gear.refill']
   }
 } as const;
-
-/** Milky when it was last looked at, and not drained since. */
-function milkyNow(c: Context): boolean {
-  const look = unmended(c, 'oil.look', oilItems.look)?.was ?? c.record.last('oil.look');
-  if (look?.value !== 'milky') return false;
-  const drained = c.record.all('oil.sump').findLast((r) => r.value === 'drained');
-  return !drained || isAfter(look.at, drained.at);
-}
 
 /** The flywheel sits, or may sit, where it does not belong: seen at its mark, or kicked back and its key not looked at since. */
 function flywheelOff(c: Context): 'shifted' | 'kicks' | undefined {

@@ -52,6 +52,9 @@ function wetBefore(c: Context, dry: Instant): boolean {
   return !since('turn.plugs', ['in']) && !since('run.event', ['start']) && !since('run.outcome', ['ran', 'died']);
 }
 
+/** Plug and hole read within this are one look, ms (M: a quarter of an hour). */
+const SAME_LOOK = 15 * 60_000;
+
 /** Cylinders with water in them, or on their plug, that nobody has seen empty since. */
 export function waterIn(c: Context): number[] {
   const dry = turnedDryAt(c);
@@ -62,7 +65,13 @@ export function waterIn(c: Context): number[] {
     const onPlug = Array.isArray(plug?.value) && plug.value.includes('water') ? plug.at : '';
     if (hole?.value === 'water') return !dry || !isAfter(dry, hole.at);
     // Water on the plug speaks for the cylinder until somebody looked into it and saw none, or turned it dry.
-    return onPlug !== '' && hole === undefined && (!dry || (!isAfter(dry, onPlug) && !wetBefore(c, dry)));
+    // Seen clean before: of another look it was, unless the plug has lain beside the engine since then.
+    const earlier =
+      hole !== undefined &&
+      onPlug !== '' &&
+      Date.parse(onPlug) - Date.parse(hole.at) > SAME_LOOK &&
+      !wetBefore(c, hole.at);
+    return onPlug !== '' && (hole === undefined || earlier) && (!dry || (!isAfter(dry, onPlug) && !wetBefore(c, dry)));
   });
 }
 

@@ -127,3 +127,35 @@ describe('a case that leaks at its propeller shaft', () => {
     expect(b.done('reseal').said('gear.groove')).toBe('');
   });
 });
+
+describe('stopped for want of a stream, and the pump renewed', () => {
+  const stopped = (): Bench =>
+    new Bench(two, 'neglected', { hours: 300 })
+      .read('cooling.source', 'tank')
+      .read('cooling.screen', 'clear')
+      .read('run.event', 'start')
+      .wait(0.012)
+      .read('run.stream', 'none')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'stream')
+      .read('cooling.outlet', 'clear')
+      .read('cooling.opened', 'yes')
+      .read('cooling.vanes', 6)
+      .read('cooling.set', 30);
+  it('the outlet and the screens are not looked at once more before the next run', () => {
+    const b = stopped().done('pump');
+    expect(titles(b)).not.toContain('Probe the stream outlet and its line');
+    expect(titles(b)).not.toContain('Intake screens');
+  });
+  it('a strong stream on the next run is judged by that run, and the cause is asked for once', () => {
+    const b = stopped().done('pump').wait(1).read('run.event', 'start').wait(0.012).read('run.stream', 'strong');
+    expect(b.said('cooling.stream')).not.toMatch(/was stopped because of the stream/);
+    expect(titles(b)).not.toContain('Find the cause, write it down');
+    expect(b.holds()).toContain('run');
+  });
+  it('with nothing done between, a strong stream outweighs no stop', () => {
+    const b = stopped().wait(1).read('run.event', 'start').wait(0.012).read('run.stream', 'strong');
+    expect(b.said('cooling.stream')).toMatch(/was stopped because of the stream/);
+  });
+});

@@ -119,9 +119,7 @@ export const coolingAsks: Asks = {
     repeat('Look at the stream again, the temperature watched to the end', 'run', 10, { items: ['run.stream'] })
   ],
   'cooling.outlet': [
-    { ...outlet, only: ['cannot-tell'] },
-    { ...screens, only: ['cannot-tell'] },
-    { ...head, only: ['cannot-tell'] },
+    ...[outlet, screens, head].map((r) => untilWorkedOn({ ...r, only: ['cannot-tell'] })),
     job('outlet', { only: ['fault'] })
   ],
   'cooling.hot': [

@@ -4,7 +4,6 @@ import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { causeAt, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
-import { workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -108,6 +107,11 @@ const whenDry = (r: AskRule): AskRule => ({
 const mendedSinceFailed = (c: Context): boolean => {
   const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
   return (['fuel', 'spark', 'plugs'] as const).some((s) => c.worked(s).some((at) => isAfter(at, failed?.at)));
+};
+/** Work was done on the water after it was stopped for want of it, or for its heat. */
+const waterWorkedOn = (c: Context): boolean => {
+  const stop = c.record.last('run.reason');
+  return stop !== undefined && c.worked('cooling').some((at) => isAfter(at, stop.at));
 };
 const railLook = look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10);
 
@@ -280,7 +284,7 @@ export const runAsks: Asks = {
       // Work where it was stopped for is that cause: the run is made again.
       open: (c) =>
         !c.record.asked('run.cause') &&
-        (!/temperature|stream/.test(String(c.record.value('run.reason'))) || !workedOnSinceHot(c))
+        (!/temperature|stream/.test(String(c.record.value('run.reason'))) || !waterWorkedOn(c))
     })
   ]
 };

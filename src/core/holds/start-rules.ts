@@ -281,7 +281,13 @@ export const startRules: readonly HoldRule[] = [
     ],
     raised: (c) => runTrouble(c) ?? unexplained(c),
     needs: (c) => [
-      { text: 'cause recorded', done: unexplained(c) === undefined, station: 'run', items: ['run.cause'] },
+      {
+        text: 'cause recorded',
+        done: unexplained(c) === undefined,
+        station: 'run',
+        items: ['run.cause'],
+        minutes: 2
+      },
       { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run' }
     ]
   },

@@ -114,8 +114,12 @@ function unsettled(c: Context): Unsettled | undefined {
   const unread = unreadBank(c);
   if (unread) return { is: 'unread', bank: unread };
   const outcome = c.record.last('run.outcome');
-  const reason = c.record.last('run.reason')?.value;
-  if (outcome?.value === 'stopped' && (reason === 'temperature' || reason === 'stream')) return { is: reason };
+  const stop = c.record.last('run.reason');
+  const reason = stop?.value;
+  // What was stopped before the last work on its water is how it was.
+  const mended = stop !== undefined && c.worked('cooling').some((at) => isAfter(at, stop.at));
+  if (!mended && outcome?.value === 'stopped' && (reason === 'temperature' || reason === 'stream'))
+    return { is: reason };
   const last = symptoms(c).find((s) => s.id === 'steam' || s.id === 'no-water');
   return last && { is: last.id as 'steam' | 'no-water' };
 }

@@ -4,7 +4,7 @@ import { PSI } from '../../src/core/units/factors.ts';
 import { Bench } from '../case.ts';
 import { doBy } from '../../src/core/jobs/do-by.ts';
 import { good } from '../good.ts';
-import { two, v6 } from './engines.ts';
+import { four, two, v6 } from './engines.ts';
 
 /** What was read before the work is what was cured; what shows after it is looked into, and not the same work once more. */
 const goodAt = (profile: Profile, stations: readonly string[], history: object = {}): Bench => {
@@ -233,5 +233,71 @@ describe('a case that held its test, refilled for service', () => {
       .read('gear.drained', 250e-6);
     b.read('gear.washers', 'yes').read('gear.refill', 'service');
     expect(b.ids()).toContain('gear.amount:watch');
+  });
+});
+
+describe('a hard hose and a soft bulb', () => {
+  const open = (b: Bench): string[] =>
+    b
+      .assessed()
+      .steps.filter((s) => s.state === 'open')
+      .map((s) => s.id);
+  const hard = (): Bench =>
+    new Bench(two).read('fuel.level', 'full').read('fuel.bulb', 'soft').read('fuel.hose', 'hard');
+  it('is renewed once, with all hose of its age', () => {
+    expect(open(hard())).toContain('hoses');
+    expect(open(hard())).not.toContain('fuel-line');
+    expect(open(hard().read('fuel.couplings', 'leak'))).toContain('fuel-line');
+  });
+  it('renewed, what was seen of the old one asks for nothing', () => {
+    const b = hard().done('hoses');
+    expect(b.ids().filter((id) => id.startsWith('fuel.part-hose') || id.startsWith('fuel.bulb'))).toEqual([]);
+    expect(open(b)).not.toContain('fuel-line');
+  });
+  it('soft again after that, it is followed further', () => {
+    expect(open(hard().done('hoses').read('fuel.bulb', 'soft'))).toContain('bulb');
+  });
+  it('a hold on a cracked hose stays until somebody saw the new one', () => {
+    const b = new Bench(two).read('look.hoses', 'cracked').done('hoses');
+    expect(b.holds()).toContain('fuel-escapes');
+    expect(b.read('look.hoses', 'supple').holds()).not.toContain('fuel-escapes');
+  });
+});
+
+describe('compression on a weak battery, then on a charged one', () => {
+  const weak = (fourth = 98): Bench =>
+    new Bench(four)
+      .read('plugs.volts', 9.2)
+      .read('plugs.rpm', 120)
+      .psi([
+        [1, 110],
+        [2, 108],
+        [3, 104],
+        [4, fourth]
+      ]);
+  const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+  const brisk = (b: Bench): Bench =>
+    b
+      .read('plugs.volts', 11.5)
+      .read('plugs.rpm', 280)
+      .psi([
+        [1, 170],
+        [2, 172],
+        [3, 171],
+        [4, 169]
+      ]);
+  it('the battery comes first: no other order, no air', () => {
+    expect(titles(weak())).toContain('Crank again on a charged battery');
+    expect(titles(weak()).join('\n')).not.toMatch(/reverse order|Leak-down/);
+  });
+  it('read briskly and alike, the last of the weak ones is no doubt of its own', () => {
+    expect(
+      brisk(weak())
+        .ids()
+        .filter((id) => id.startsWith('compression.unlike'))
+    ).toEqual([]);
+  });
+  it('one that was plainly low beside the others of the weak test still is', () => {
+    expect(brisk(weak(60)).ids()).toContain('compression.unlike.4:cannot-tell');
   });
 });

@@ -219,7 +219,10 @@ export const headAsks: Asks = {
     whereOut
   ],
   // Repeated a few times and still on the limit: the needle tells no more, air does.
-  'compression.spread': [again(', in the reverse order', { open: (c) => !repeatedEnough(c) }), leakDown],
+  'compression.spread': [
+    again(', in the reverse order', { open: (c) => !cranksWeakly(c) && !repeatedEnough(c) }),
+    { ...leakDown, open: (c, f) => !cranksWeakly(c) && leakDown.open(c, f) }
+  ],
   'compression.high': [
     look((_, f) => `Plug out${at(f)}, turn it over, look into the hole`, ['plugs.hole'], 4, {
       open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)

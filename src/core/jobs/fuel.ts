@@ -11,6 +11,7 @@ export const fuel = {
     minutes: 30,
     hazards: ['vapour', 'fuel-pressure'],
     proof: { station: 'look', text: 'hoses supple, bulb springs back', reads: ['look.hoses', 'look.bulb'] },
+    renews: ['look.hoses', 'look.bulb', 'fuel.hose', 'fuel.bulb'],
     opens: ['cowl']
   },
   'fuel-fill': {
@@ -91,6 +92,8 @@ export const fuel = {
   },
   'fuel-line': {
     title: 'Mend the fuel line where it was found',
+    // A hard hose is renewed with all of its age.
+    yieldsTo: ['hoses'],
     raisedBy: [
       ...['vent', 'pickup', 'hose', 'couplings', 'tap', 'filter', 'pump', 'choke'].map((p) => `fuel.part-${p}`),
       ...['vent', 'tank-side', 'engine-side'].map((where) => `fuel.vacuum-${where}`),

@@ -1,3 +1,4 @@
+import { isAfter } from '../../units/instant.ts';
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Condition } from '../../findings/finding.ts';
@@ -111,7 +112,10 @@ export function lineState(c: Context): LineState[] {
   );
   return [...line, ...extra].map((part) => {
     const answers = part.items.flatMap((item) => {
-      const value = c.record.asked(item)?.value;
+      const read = c.record.asked(item);
+      // What was seen of a part before it was renewed is of the old one.
+      if (read && c.renewed(item).some((at) => isAfter(at, read.at))) return [];
+      const value = read?.value;
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];
     });
     if (!answers.length) return { part, condition: 'not-looked-at', faults: [] };

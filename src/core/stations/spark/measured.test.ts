@@ -41,6 +41,12 @@ describe('windings', () => {
     expect(row!.warmOverCold).toBeCloseTo(1, 3);
     expect(b.ids().filter((i) => i.startsWith('spark.hot'))).toEqual([]);
   });
+  it('nothing is divided by what no meter resolves', () => {
+    const b = new Bench(single)
+      .read('spark.charge', 5e-324, { conditions: { temperature: 235 } })
+      .read('spark.charge', 7e-16, { conditions: { temperature: 290 } });
+    expect(windingRows(at(b))[0]!.warmOverCold).toBeUndefined();
+  });
   it('one that reads less warm than copper should dies hot', () => {
     const b = read(read(new Bench(single), 0.5, 18), 0.47, 65);
     expect(b.ids()).toContain('spark.hot-primary.1:fault');

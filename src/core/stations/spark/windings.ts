@@ -33,6 +33,8 @@ export const OPEN: Readonly<Record<WindingId, number>> = { primary: 1e3, seconda
 export const SHORTED: Readonly<Partial<Record<WindingId, number>>> = { secondary: 100, charge: 1, trigger: 1 };
 /** What an ordinary meter and its leads are off by on any of them, Ω (M). */
 const METER_OHMS = 0.3;
+/** Under this no meter of a workshop tells one figure from another, Ω (M): nothing is divided by it. */
+const RESOLVED = 1e-3;
 
 export interface WindingRow {
   readonly winding: WindingId;
@@ -91,7 +93,7 @@ export function windingRows(c: Context): WindingRow[] {
         (a, b) => Math.abs(a.at20 - b.at20) <= Math.max(BETWEEN * Math.max(a.at20, b.at20), METER_OHMS)
       );
       const ohms20 = speaking.reduce((sum, r) => sum + r.at20, 0) / speaking.length;
-      const both = cold && warm && warm.temperature! - cold.temperature! >= WARM_STEP && cold.at20 > 0;
+      const both = cold && warm && warm.temperature! - cold.temperature! >= WARM_STEP && cold.at20 > RESOLVED;
       return [
         {
           winding,

@@ -109,3 +109,37 @@ describe('an injector that does not click', () => {
     expect(b.assessed().steps.find((s) => s.id === 'injector')?.state).toBe('proved');
   });
 });
+
+describe('a cylinder that does no work, its injector silent', () => {
+  const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+  const idle = (): Bench => {
+    const b = fresh().read('run.event', 'start').read('run.idles', 'shakes').read('run.drop', 'falls', { cylinder: 1 });
+    b.read('run.drop', 'same', { cylinder: 2 }).read('run.event', 'stop').read('run.outcome', 'ran');
+    return b
+      .read('spark.result', 'good', { cylinder: 2, conditions: { path: 'tester', light: 'shade' } })
+      .psi([[2, 170]]);
+  };
+  it('is listened to before its bowl is opened', () => {
+    expect(titles(idle())).toContain('Injector of cylinder 2: does it click?');
+  });
+  it('mended, it is run again before anything more is looked for', () => {
+    const b = idle().read('fuel.injectors', 'silent', { cylinder: 2 }).done('injector');
+    b.read('fuel.injectors', 'clicks', { cylinder: 2 });
+    expect(titles(b).join('\n')).not.toMatch(/Bowl off|Plug of cylinder 2|Find the cause/);
+    expect(titles(b)).toContain('Cure the cause and repeat the first run');
+  });
+});
+
+describe('a run that a lamp stopped, its cause written down', () => {
+  it('is made again once on the list, not twice', () => {
+    const b = new Bench(four)
+      .read('run.event', 'start')
+      .read('run.lamp', 'came')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'lamp')
+      .read('run.cause', 'oil low');
+    const again = b.assessed().moves.filter((m) => /repeated and good|repeat the first run/.test(m.title));
+    expect(again.map((m) => m.title)).toEqual(['Cure the cause and repeat the first run']);
+  });
+});

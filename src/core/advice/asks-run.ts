@@ -103,6 +103,13 @@ const whenDry = (r: AskRule): AskRule => ({
   open: (c, f) => dryAfterStart(c)?.dry !== false && r.open(c, f)
 });
 
+/** Work where a cylinder’s own fuel, spark or pressure is made, after it was shorted out: it is run again first. */
+const mendedSinceDrop = (c: Context, cylinder: number | undefined): boolean => {
+  const drop = c.record.last('run.drop', cylinder);
+  return (['fuel', 'spark', 'plugs', 'compression'] as const).some((s) =>
+    c.worked(s).some((at) => isAfter(at, drop?.at))
+  );
+};
 /** Work at fuel, spark, plugs or starter after the start that failed. */
 const mendedSinceFailed = (c: Context): boolean => {
   const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
@@ -217,7 +224,7 @@ export const runAsks: Asks = {
     }),
     look((_, f) => `Plug of cylinder ${f.cylinder}: wet or dry, its colour`, ['plugs.read'], 4),
     look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)
-  ),
+  ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSinceDrop(c, f.cylinder) && r.open(c, f) })),
   'run.steam': untilFound(...heat),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
   'run.plug-wet': [jacket, job('water-in')],

@@ -10,6 +10,8 @@ export interface Need {
   readonly station?: StationId;
   /** What it reads, where that is more definite than the whole check. */
   readonly items?: readonly ItemId[];
+  /** The job that is this very act: while that is open, it stands on the list once. */
+  readonly job?: string;
   /** Minutes, where it is one act and not the whole check. */
   readonly minutes?: number;
   /** Nothing the yard can do lifts it. */

@@ -288,7 +288,7 @@ export const startRules: readonly HoldRule[] = [
         items: ['run.cause'],
         minutes: 2
       },
-      { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run' }
+      { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run', job: 'run-again' }
     ]
   },
   {

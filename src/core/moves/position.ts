@@ -40,7 +40,7 @@ export function fromHolds(
     .sort((a, b) => rank(a) - rank(b))
     .flatMap((h): Move[] => {
       const need = h.needs.find((n) => !n.done && n.station);
-      return need?.station
+      return need?.station && !(need.job !== undefined && open.has(need.job))
         ? [
             {
               kind: 'look',

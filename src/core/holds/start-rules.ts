@@ -34,7 +34,8 @@ const caseWords = {
   empty: {
     because: 'The gear case is drained: gears and bearings would run dry.',
     need: 'refilled, for a stand run or for service',
-    items: ['gear.refill']
+    items: ['gear.refill'],
+    job: 'gear-refill'
   }
 } as const;
 

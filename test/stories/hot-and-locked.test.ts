@@ -159,3 +159,29 @@ describe('stopped for want of a stream, and the pump renewed', () => {
     expect(b.said('cooling.stream')).toMatch(/was stopped because of the stream/);
   });
 });
+
+describe('a piston that stands low at top', () => {
+  const sunk = (): Bench =>
+    new Bench({ ...four, cylinders: 2 }, 'drowned', { submerged: 'yes', water: 'salt', runningWhenSunk: 'yes' })
+      .read('turn.plugs', 'out')
+      .read('turn.result', 'free')
+      .read('turn.depth', 60e-3, { cylinder: 1 })
+      .read('turn.depth', 61.2e-3, { cylinder: 2 });
+  const again = (b: Bench, depth: number): Bench => b.read('turn.depth', depth, { cylinder: 2 });
+  it('taken once, it is measured again before anybody pays for it; nothing spins meanwhile', () => {
+    const b = sunk();
+    expect(titles(b)).toContain('Piston depth of cylinder 2 again, its top found anew');
+    expect(titles(b).join('\n')).not.toMatch(/Stop here: ask the owner|Send the power head/);
+    expect(b.holds()).toContain('drowned-running');
+  });
+  it('the same again: a specialist', () => {
+    const b = again(sunk(), 61.2e-3);
+    expect(titles(b)[0]).toMatch(/Stop here: ask the owner/);
+    expect(b.assessed().steps.map((s) => s.id)).toContain('bent-rod');
+  });
+  it('found where the others are the second time, it agrees with nothing yet', () => {
+    const b = again(sunk(), 60e-3);
+    expect(titles(b).join('\n')).not.toMatch(/Send the power head/);
+    expect(b.holds()).toContain('drowned-running');
+  });
+});

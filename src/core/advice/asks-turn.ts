@@ -3,7 +3,7 @@ import { ruleNumber } from '../house-rules/rules.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { roughTree } from '../stations/turn/rough.ts';
 import { isAfter, type Instant } from '../units/instant.ts';
-import { asked, goOn, job, look, repeat, trial, type Asks } from './ask.ts';
+import { asked, at, goOn, job, look, repeat, trial, type Asks } from './ask.ts';
 
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
 export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
@@ -91,6 +91,12 @@ export const turnAsks: Asks = {
   ],
   'turn.bumps': [look('Compression, every cylinder', ['compression.pressure'], 10)],
   'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5, { items: ['turn.water'] })],
+  'turn.depth': [
+    repeat((_, f) => `Piston depth${at(f)} again, its top found anew`, 'turn', 5, {
+      items: ['turn.depth'],
+      open: (_, f) => (f.values as { once?: boolean } | undefined)?.once === true
+    })
+  ],
   'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
   'turn.shift': [job('linkage')],
   'turn.gear': [job('linkage')],

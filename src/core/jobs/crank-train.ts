@@ -1,3 +1,4 @@
+import { pistonDepths } from '../stations/turn/depths.ts';
 import { isAfter } from '../units/instant.ts';
 import type { JobRule } from './job.ts';
 
@@ -59,6 +60,11 @@ export const crankTrain = {
   'bent-rod': {
     title: 'Send the power head to a specialist',
     raisedBy: ['turn.depth'],
+    // Taken once it is measured again before anybody pays for it.
+    unless: (c) => {
+      const { low, once } = pistonDepths(c);
+      return once.length === low.length;
+    },
     how: 'A piston that stands low is a rod bent by water. Do not spin it; ask for a price, or keep it for parts.',
     minutes: 15,
     wait: 20160,

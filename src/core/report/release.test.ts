@@ -39,7 +39,10 @@ describe('holds', () => {
     const b = recovered().read('turn.depth', 0.06, { cylinder: 1 });
     expect(b.holds()).toEqual(['drowned-running']);
     expect(b.read('turn.depth', 0.06, { cylinder: 2 }).holds()).toEqual([]);
-    const bent = recovered().read('turn.depth', 0.06, { cylinder: 1 }).read('turn.depth', 0.062, { cylinder: 2 });
+    const once = recovered().read('turn.depth', 0.06, { cylinder: 1 }).read('turn.depth', 0.062, { cylinder: 2 });
+    expect(once.holds()).toEqual(['drowned-running']);
+    expect(once.judged().holds[0]?.needs.some((n) => n.never)).toBe(false);
+    const bent = once.read('turn.depth', 0.062, { cylinder: 2 });
     expect(bent.judged().holds[0]?.needs.some((n) => n.never)).toBe(true);
   });
   it('no start without water, indoors, or without a recorded place', () => {

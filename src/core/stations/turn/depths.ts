@@ -20,6 +20,8 @@ export interface Depths {
   }[];
   /** Deeper than the shallowest by more than the tolerance, whatever end of the interval is taken. */
   readonly low: readonly number[];
+  /** Of those the ones that were taken once. */
+  readonly once: readonly number[];
   /** Taken several times with results that lie further apart than the tolerance: one of them is wrong. */
   readonly scattered: readonly number[];
   /** Every difference lies inside the tolerance with its whole 95 % interval; false where one is low; else not told. */
@@ -62,7 +64,8 @@ export function pistonDepths(c: Context): Depths {
   const complete = rows.length > 1 && rows.length === cylindersOf(c).length;
   const inside = rows.every((r) => r.depth - least.depth + 2 * Math.hypot(r.u, least.u) <= limit.value || r === least);
   const agree = low.length ? false : complete && inside && !scattered.length ? true : undefined;
-  return { rows, low, scattered, agree, limit, deviation };
+  const once = rows.filter((r) => r.n < 2 && low.includes(r.cylinder)).map((r) => r.cylinder);
+  return { rows, low, once, scattered, agree, limit, deviation };
 }
 
 /**

@@ -143,3 +143,33 @@ describe('a run that a lamp stopped, its cause written down', () => {
     expect(again.map((m) => m.title)).toEqual(['Cure the cause and repeat the first run']);
   });
 });
+
+describe('rail, pump and injector that read otherwise with nothing done between', () => {
+  const twice = (what: 'rail' | 'railPump' | 'injectors', bad: unknown, good: unknown): Bench => {
+    const at = what === 'injectors' ? { cylinder: 2 } : {};
+    return new Bench(efi).read(`fuel.${what}`, bad as never, at).read(`fuel.${what}`, good as never, at);
+  };
+  it.each([
+    ['rail', 110e3, 290e3],
+    ['rail', 290e3, 110e3],
+    ['railPump', 'silent', 'runs'],
+    ['injectors', 'silent', 'clicks']
+  ] as const)('%s: %s, then %s is looked at once more, and fuel is not sound', (what, first, then) => {
+    const b = twice(what, first, then);
+    expect(b.ids()).toContain(`fuel.again-${what}${what === 'injectors' ? '.2' : ''}:cannot-tell`);
+    expect(b.assessed().stations.find((s) => s.id === 'fuel')?.condition).not.toBe('sound');
+  });
+  it('mended between, the new reading is the engine as it is', () => {
+    const b = new Bench(efi).read('fuel.rail', 110e3).done('rail').read('fuel.rail', 290e3);
+    expect(b.ids().filter((id) => id.includes('again-'))).toEqual([]);
+  });
+  it('unknown takes nothing back', () => {
+    const b = new Bench(efi).read('fuel.injectors', 'silent', { cylinder: 2 });
+    expect(
+      b
+        .read('fuel.injectors', 'unknown', { cylinder: 2 })
+        .assessed()
+        .steps.map((s) => s.id)
+    ).toContain('injector');
+  });
+});

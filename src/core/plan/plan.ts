@@ -296,9 +296,9 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   return [...inOrder(now), ...waits].map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
 }
 
-/** Done, and what it set going is not over yet. */
+/** Done, and what it set going is not over yet; once it is proved there is nothing to wait for. */
 function withWaitRunning(s: Step, now: Date): Step {
-  if (!s.wait || !s.markedAt || (s.state !== 'done' && s.state !== 'proved')) return s;
+  if (!s.wait || !s.markedAt || s.state !== 'done') return s;
   const until = new Date(Date.parse(s.markedAt) + s.wait * 60_000);
   return until > now ? { ...s, busyUntil: until.toISOString() } : s;
 }

@@ -147,6 +147,7 @@ export const items = {
     label: 'High-pressure fuel pump, key on',
     ask: 'Key on, engine still: does the pump of rail or separator run for some seconds?',
     options: { runs: 'runs, then stops', silent: 'silent' },
+    stays: { answers: ['silent'] },
     when: injected
   }),
   rail: quantity({
@@ -158,12 +159,15 @@ export const items = {
     min: 0,
     max: 30e6,
     limit: 'fuel.rail',
+    // Twice what its gauge can be off by; another battery turns the pump otherwise.
+    stays: { alike: 28e3, undoneBy: ['plugs.volts'] },
     when: injected
   }),
   injectors: choice({
     label: 'Injector, heard through a rod',
     ask: 'While it runs or cranks: does each injector click?',
     options: { clicks: 'clicks', silent: 'silent' },
+    stays: { answers: ['silent'] },
     perCylinder: true,
     when: injected
   }),

@@ -1,11 +1,12 @@
 import type { Context } from '../findings/context.ts';
+import { school } from '../house-rules/rules.ts';
 import { isAfter } from '../units/instant.ts';
 import { placeIds } from '../stations/look/places.ts';
 import type { ItemId } from '../stations/items.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
 import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
-import { FAR_UNDER, drainedShare, oilLow } from '../stations/gear/water.ts';
+import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -77,6 +78,8 @@ const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
 const unlooked = (c: Context): readonly ItemId[] =>
   placeIds.map((p) => `look.${p}` as const).filter((item) => c.record.asked(item) === undefined);
 
+const drainedFirst = (c: Context): boolean => school(c.rules, 'gearCheck') === 'full';
+
 /** What the look at the leg, the gear case and the engine oil ask for, in the trade's order. C: common practice. */
 export const wetEndAsks: Asks = {
   'look.left': [
@@ -90,7 +93,18 @@ export const wetEndAsks: Asks = {
   'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain, capacity, begunStage, caseTest],
   'look.case': [look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] })],
   'gear.forecast': [look('Enter the coldest night of the forecast', ['safe.forecast'], 1)],
-  'gear.water': [drain, capacity, begunStage, caseTest, job('gear-refill', { only: ['watch'] })],
+  'gear.water': [
+    look('Lower gear plug a crack open, after use', ['gear.first'], 4, { late: 'release', open: washersTried }),
+    { ...drain, open: (c, f) => !washersTried(c) && drain.open(c, f) },
+    // Of a house that takes the washers for it first: renewed with the refill, and looked at again.
+    job('gear-refill', {
+      open: (c, f) => washersFirst(c) && !washersTried(c) && waterSeen(c) && job('gear-refill').open(c, f)
+    }),
+    capacity,
+    begunStage,
+    { ...caseTest, open: (c, f) => !(washersFirst(c) && waterSeen(c)) && caseTest.open(c, f) },
+    job('gear-refill', { only: ['watch'] })
+  ],
   'gear.test-open': [capacity, stage],
   'gear.case-low': [
     { ...capacity, only: ['cannot-tell'] },
@@ -109,8 +123,10 @@ export const wetEndAsks: Asks = {
   'gear.crack': [
     look('Drain and measure the gear oil, look at the magnet', ['gear.drained', 'gear.look', 'gear.magnet'], 20, {
       late: 'release',
-      open: (c) => c.record.value('run.outcome') === 'ran'
-    })
+      open: (c) => c.record.value('run.outcome') === 'ran' && !drainedFirst(c)
+    }),
+    // Of a house that never runs on a crack of the plug.
+    { ...drain, open: (c, f) => drainedFirst(c) && drain.open(c, f) }
   ],
   // Read again once it was seen to bubble, the gauge has said what it can: what was seen stands.
   'gear.bubbles': [

@@ -8,7 +8,15 @@ import { oilStarved } from '../stations/fuel/mixture.ts';
 import { stationOf } from '../stations/items.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { caseDangers, metalExplained } from '../stations/gear/case-state.ts';
-import { drainedShare, FAR_UNDER, oilLowEver, washersFirst, waterCured, waterEver } from '../stations/gear/water.ts';
+import {
+  drainedShare,
+  FAR_UNDER,
+  oilLowEver,
+  washersFirst,
+  washersTried,
+  waterCured,
+  waterEver
+} from '../stations/gear/water.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
 import { symptoms } from '../stations/run/symptoms.ts';
 import { items as fuelItems } from '../stations/fuel/readings.ts';
@@ -255,11 +263,18 @@ export const startRules: readonly HoldRule[] = [
         },
         {
           text: washersFirst(c)
-            ? 'fresh washers, refilled for service, and clean and full at a later look'
+            ? washersTried(c)
+              ? 'lower gear plug a crack open, after use'
+              : 'fresh washers, refilled for service, and clean and full at a later look'
             : 'resealed and case-tested, every stage of it, then refilled for service',
           done: waterCured(c),
           station: 'gear',
-          items: washersFirst(c) || caseResult(c).verdict === 'held' ? ['gear.refill'] : ['gear.casePressure']
+          ...(washersTried(c) ? { minutes: 4 } : {}),
+          items: washersTried(c)
+            ? ['gear.first']
+            : washersFirst(c) || caseResult(c).verdict === 'held'
+              ? ['gear.refill']
+              : ['gear.casePressure']
         }
       ];
     }

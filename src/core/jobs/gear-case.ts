@@ -2,7 +2,7 @@ import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { leakPlace } from '../stations/gear/case-state.ts';
-import { washersFirst } from '../stations/gear/water.ts';
+import { washersFirst, washersTried } from '../stations/gear/water.ts';
 import { only, type JobRule } from './job.ts';
 
 /** The case leaked in its test, and bubbles showed where. */
@@ -145,7 +145,10 @@ export const gearCase = {
   'gear-refill': {
     title: 'Refill the gear case, one fresh washer for each plug',
     // No oil for service into a case that leaks: what it leaks at comes first.
-    unless: (c) => caseResult(c).verdict === 'leaked' && !washersFirst(c) && leakPlace(c) !== 'plugs',
+    // Nor once more while the house waits for what fresh washers came to.
+    unless: (c) =>
+      washersTried(c) || (caseResult(c).verdict === 'leaked' && !washersFirst(c) && leakPlace(c) !== 'plugs'),
+    met: washersTried,
     raisedBy: [
       'gear.water',
       'gear.test-plugs',

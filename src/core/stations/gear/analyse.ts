@@ -10,7 +10,7 @@ import { caseResult, mostPressure } from './case-test.ts';
 import type { GearAnalysed, GearFact } from './facts.ts';
 import { frost } from './frost.ts';
 import { grooveVerdict } from './groove.ts';
-import { drainedShare, washersFirst, waterCured, waterEver, waterSeen } from './water.ts';
+import { drainedShare, washersFirst, washersTried, waterCured, waterEver, waterSeen } from './water.ts';
 
 /** So much of a fill may be missing when it runs out of the level hole, share (M). */
 const SHORT = 0.1;
@@ -47,6 +47,15 @@ export function analyse(c: Context): GearAnalysed {
 /** Water in the oil, now or before, and frost that may crack a case with water in it. */
 function water(c: Context): GearFact[] {
   if (!waterEver(c) || waterCured(c)) return [];
+  if (washersTried(c) && waterSeen(c))
+    return [
+      {
+        kind: 'water-washers',
+        id: 'water',
+        condition: 'cannot-tell',
+        values: { school: chosenSchool(c.rules, 'gearWater') }
+      }
+    ];
   const rule = { washers: washersFirst(c), school: chosenSchool(c.rules, 'gearWater') };
   if (!waterSeen(c)) return [{ kind: 'water-before', id: 'water', condition: 'cannot-tell', values: rule }];
   if (caseResult(c).verdict === 'held') return [{ kind: 'water-held', id: 'water', condition: 'watch', values: {} }];

@@ -25,6 +25,8 @@ export interface GearFacts {
   'water-before': { readonly washers: boolean; readonly school: ChosenSchool };
   /** Water, and a case that holds its test at every stage. */
   'water-held': object;
+  /** Fresh washers are in, by the house's rule, and nobody has looked at the new oil yet. */
+  'water-washers': { readonly school: ChosenSchool };
   /** m³ of free water caught, and its share of the capacity. */
   water: {
     readonly caught?: number;

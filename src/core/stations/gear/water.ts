@@ -1,3 +1,4 @@
+import type { ItemId } from '../items.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
@@ -7,11 +8,25 @@ import { caseResult } from './case-test.ts';
 const wetFirst = new Set<unknown>(['water', 'milky']);
 const wetLook = new Set<unknown>(['milky', 'creamy']);
 
-/** Whether the latest look at the gear oil shows water. */
-export function waterSeen(c: Context): boolean {
-  const caught = known(c.record.value('gear.water')) ?? 0;
-  return wetFirst.has(c.record.value('gear.first')) || wetLook.has(c.record.value('gear.look')) || caught > 0;
+const LOOKS = ['gear.first', 'gear.look', 'gear.water'] as const;
+
+/** The last word on each look at the oil. What was filled since is other oil: once that was looked at, it alone speaks. */
+function looksAtOil(c: Context): readonly { readonly what: ItemId; readonly value: unknown; readonly at: Instant }[] {
+  const last = LOOKS.flatMap((what) => c.record.last(what) ?? []);
+  const filled = c.record.last('gear.refill');
+  if (filled?.value !== 'service' && filled?.value !== 'stand') return last;
+  const since = last.filter((r) => isAfter(r.at, filled.at));
+  return since.length ? since : last;
 }
+
+/** Whether the latest look at the gear oil shows water. */
+export const waterSeen = (c: Context): boolean =>
+  looksAtOil(c).some(
+    ({ what, value }) =>
+      (what === 'gear.first' && wetFirst.has(value)) ||
+      (what === 'gear.look' && wetLook.has(value)) ||
+      (what === 'gear.water' && typeof value === 'number' && value > 0)
+  );
 
 /** Whether any look so far did: fresh oil is clear for a while, whatever let the water in. */
 export function waterEver(c: Context): boolean {
@@ -25,6 +40,17 @@ export function waterEver(c: Context): boolean {
 /** Whether this shop looks at fresh washers before it case-tests. */
 export const washersFirst = (c: Context): boolean =>
   school(c.rules, 'gearWater') === 'washers' && caseResult(c).verdict !== 'leaked';
+
+/** Fresh washers in and filled for service since water was last seen, where the house takes the washers for it first. */
+export const washersTried = (c: Context): boolean => {
+  const filled = c.record.last('gear.refill');
+  return (
+    washersFirst(c) &&
+    filled?.value === 'service' &&
+    c.record.value('gear.washers') === 'yes' &&
+    !isAfter(lastWater(c), filled.at)
+  );
+};
 
 /** Oil under this share of the capacity is missing, not clinging: it went somewhere (M). */
 export const FAR_UNDER = 2 / 3;
@@ -79,5 +105,5 @@ export function waterCured(c: Context): boolean {
   // Water seen again after the fill came in since.
   if (isAfter(lastWater(c), filled.at)) return false;
   if (caseResult(c).verdict === 'held') return true;
-  return washersFirst(c) && c.record.value('gear.washers') === 'yes' && !waterSeen(c) && !oilLow(c);
+  return washersTried(c) && !waterSeen(c) && !oilLow(c);
 }

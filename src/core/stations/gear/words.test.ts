@@ -75,6 +75,7 @@ const examples: Examples<GearFacts> = {
     condition: doubt,
     values: { washers, school: gearWater }
   })),
+  'water-washers': [{ kind: 'water-washers', condition: doubt, values: { school: gearWater } }],
   'water-held': [{ kind: 'water-held', condition: watch, values: {} }],
   water: [
     { kind: 'water', condition: fault, values: { washers: true, school: gearWater } },

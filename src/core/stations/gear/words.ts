@@ -62,6 +62,11 @@ export const words: WordsOf<GearFacts, GearBasis> = {
       school
     )
   }),
+  'water-washers': ({ values: { school } }, basis) => ({
+    found: 'There was water in the gear oil; fresh washers are in, and whether they were the way in shows after use.',
+    advice: 'Crack the lower plug after the run: water again means a case test.',
+    because: withSchool(practice(seen(basis), 'fresh oil is clear for a while, whatever let the water in.'), school)
+  }),
   'water-held': (_, basis) => ({
     found:
       'There was water in the gear oil, and the case holds its test at every stage: it came by a plug washer, with the last fill, or past a seal that holds today.',

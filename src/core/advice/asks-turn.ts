@@ -1,4 +1,5 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { roughTree } from '../stations/turn/rough.ts';
@@ -49,6 +50,21 @@ const lockTrial = trial(lockTree, {
   }
 });
 
+/** A belt turns its valves, or nobody said what does. */
+function beltDriven(c: Context): boolean {
+  const { strokes, camDrive = 'unknown' } = c.survey.engine.profile;
+  return strokes === 'four' && (camDrive === 'belt' || camDrive === 'unknown');
+}
+
+const compression = look('Compression, every cylinder', ['compression.pressure'], 10);
+
+interface BumpValues {
+  readonly plugs?: 'in';
+  readonly counted?: number;
+  readonly expected?: number;
+}
+const valuesOf = (f: Finding): BumpValues => (f.values ?? {}) as BumpValues;
+
 /** What turning by hand asks for, in the trade's order. C: common practice. */
 export const turnAsks: Asks = {
   'turn.locked': [
@@ -86,10 +102,23 @@ export const turnAsks: Asks = {
     look('Say whether the plugs were in', ['turn.plugs'], 1),
     repeat('Turn it by hand again, plugs in, and count the bumps', 'turn', 2, {
       items: ['turn.bumps'],
-      open: (c) => c.record.value('turn.plugs') === 'in'
-    })
+      open: (c, f) => valuesOf(f).plugs === 'in' && valuesOf(f).counted === undefined
+    }),
+    look('Timing belt and its marks', ['turn.belt'], 10, {
+      open: (c, f) => valuesOf(f).counted === 0 && beltDriven(c) && !asked(c, 'turn.belt')
+    }),
+    compression
   ],
-  'turn.bumps': [look('Compression, every cylinder', ['compression.pressure'], 10)],
+  'turn.bumps': [
+    repeat('Count the bumps again, over two turns', 'turn', 2, {
+      items: ['turn.bumps'],
+      open: (c, f) => {
+        const { counted = 0, expected = 0 } = valuesOf(f);
+        return counted > expected && c.record.all('turn.bumps').filter((r) => r.value === counted).length < 2;
+      }
+    }),
+    compression
+  ],
   'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5, { items: ['turn.water'] })],
   'turn.depth': [
     repeat((_, f) => `Piston depth${at(f)} again, its top found anew`, 'turn', 5, {

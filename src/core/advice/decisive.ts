@@ -32,6 +32,10 @@ const sound = (c: Context): boolean =>
 const boxed = (c: Context): boolean => c.survey.assessment.kind === 'new-engine';
 const opened = (c: Context): boolean => !sound(c) && !boxed(c) && !running(c);
 
+/** A belt that is slack or has jumped, on pistons that may meet the valves: its marks come before a hand on the flywheel. */
+export const jumped = (c: Context): boolean =>
+  c.record.value('turn.belt') === 'slack' && c.survey.engine.profile.interference !== 'no';
+
 /** In the trade's order (C): hands and eyes, then what cranks it, then a crack of the gear plug. */
 const rules: readonly Rule[] = [
   {

@@ -1,6 +1,7 @@
 import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
-import { decisiveChecks } from '../advice/decisive.ts';
+import { decisiveChecks, jumped } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
+import { checkById } from '../diagnosis/knowledge/index.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { stations } from '../stations/register.ts';
 import { establishedCost } from '../plan/bill.ts';
@@ -15,6 +16,7 @@ import { fromHolds, jobMove, type Position } from './position.ts';
 import { rankedLooks } from './ranked-looks.ts';
 import { isShortJob, ownJobs, shortJobMoves } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
+import { madeRunning, watching } from './while-running.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 
@@ -113,6 +115,9 @@ function heldAgainst(holds: readonly Hold[], needs: Action | undefined): string 
 const provedBy = (m: Move): Action | undefined =>
   !m.id.startsWith('proof:') || !m.station ? undefined : m.job === 'starter' ? 'crank' : stations[m.station].act;
 
+/** Looks that turn the flywheel by hand. */
+const TURNS: ReadonlySet<string> = new Set(['look:turn', 'look:bumps', 'look:shift']);
+
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Nothing the yard can do lifts a hold, or mending costs more than the engine is worth: it is decided, not looked at further. */
@@ -173,7 +178,8 @@ export function moves(p: Position): Move[] {
   const again = failed(p, 'sign');
   const list = work(p);
   const danger = dangers(p);
-  const started = begun(p);
+  const watch = danger.some((m) => m.kind === 'stop') ? undefined : watching(p);
+  const started = [...(watch ? [watch] : []), ...begun(p)];
   const proving = new Set(
     started.flatMap((m) =>
       m.id.startsWith('proof:') && m.job && isJobId(m.job) ? (jobOf(m.job).proof.reads ?? []) : []
@@ -235,18 +241,24 @@ export function moves(p: Position): Move[] {
     ...ranked.rest
   ];
   const own = ownJobs(p);
-  const others = all.filter((m) => !(m.kind === 'job' && m.job !== undefined && own.has(m.job)));
+  const others = all.filter(
+    (m) => !(m.kind === 'job' && m.job !== undefined && own.has(m.job)) && !(watch && m.id === 'look:run')
+  );
+  const actOf = (m: Move): Action | undefined =>
+    needed.get(m.id) ??
+    decisiveNeeds.get(m.id) ??
+    checkById.get(m.id.slice('look:'.length))?.needs ??
+    provedBy(m) ??
+    (m.id === 'look:run' ? 'start' : undefined);
   const blocked = others.map((given): Move => {
     const m = given.class > 2 && triedEnough(p.context, given) ? askElse(given) : given;
     // Where it has ended, only what keeps it from getting worse still counts.
     if (end && m.id !== end.id && m.class > 2)
       return { ...m, waits: `First: ${end.title.charAt(0).toLowerCase()}${end.title.slice(1)}.` };
+    if (watch && !madeRunning(m, actOf(m))) return { ...m, waits: 'First: the run is ended.' };
     const waits =
       m.waits ??
-      heldAgainst(
-        p.holds,
-        needed.get(m.id) ?? decisiveNeeds.get(m.id) ?? provedBy(m) ?? (m.id === 'look:run' ? 'start' : undefined)
-      );
+      (TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : heldAgainst(p.holds, actOf(m)));
     return waits ? { ...m, waits } : m;
   });
   // One thing stands once, where it is most urgent; what waits stands behind what can be done.

@@ -40,6 +40,7 @@ export interface RankedLooks {
 export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): RankedLooks {
   // Nothing is looked at on a running engine while work is open that it need not run for.
   const workFirst = p.steps.some((s) => s.state === 'open' && !s.by && traitsOf(s.id).phase !== 'running');
+  const onTheList = new Set<string>(p.steps.flatMap((s) => (s.state === 'open' && !s.failed && !s.by ? [s.id] : [])));
   const suspected = p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely');
   const pointed = new Set(suspected.map((x) => x.id));
   const wrongReading = new Set(suspected.filter((x) => x.artefact).map((x) => x.id));
@@ -48,6 +49,7 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
       (r) =>
         r.worthIt &&
         !(short && !r.suspects.some((id) => pointed.has(id))) &&
+        !checkById.get(r.id)?.within?.some((id) => onTheList.has(id)) &&
         !(r.needs === 'start' && (workFirst || wouldNotStart(p))) &&
         !asks.some((a) => sameLook(a, r))
     )

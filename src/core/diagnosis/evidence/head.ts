@@ -1,8 +1,8 @@
-import { sparkSeen } from '../../stations/spark/seen.ts';
+import { sparkSeen, undrivenBy } from '../../stations/spark/seen.ts';
 import { isWarm } from '../../stations/spark/measure.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
-import { expectedBumps } from '../../stations/turn/analyse.ts';
+import { countedSince, expectedBumps } from '../../stations/turn/analyse.ts';
 import { pointsSeen, POINTS_OHMS } from '../../stations/spark/measured.ts';
 import { dryAfterStart } from '../../stations/plugs/analyse.ts';
 import { crankedAt } from '../../stations/plugs/cranking.ts';
@@ -26,7 +26,7 @@ const turned =
 const felt: Measure = (c) => {
   const w = wordOf(c, 'turn.result');
   if (!w) return undefined;
-  if (w.value === 'bumps') return seen(false, w.at);
+  if (w.value === 'bumps' || countedSince(c, w.at)) return seen(false, w.at);
   return w.value === 'free' && plugsWhenTurned(c, w.at) === 'in' ? seen(true, w.at) : undefined;
 };
 
@@ -48,16 +48,20 @@ const bumps: Measure = (c) => {
   if (!r || typeof r.value !== 'number' || expected === undefined || plugsWhenTurned(c, r.at) !== 'in')
     return undefined;
   // Cylinders that rise together are felt as one: fewer leans, none tells.
-  return r.value === 0 || r.value >= expected ? seen(r.value < expected, r.at) : leaning(1, 0.3, r.at);
+  // More than it can give was counted wrongly, or it is another engine.
+  if (r.value > expected) return undefined;
+  return r.value === 0 || r.value === expected ? seen(r.value < expected, r.at) : leaning(1, 0.3, r.at);
 };
 
-/** Free with the leg off: of an engine that was locked. */
-const legFrees: Measure = (c) => {
-  const w = wordOf(c, 'turn.lockLeg');
-  const turns = c.record.all('turn.result').filter((r) => r.value !== 'unknown');
-  const everLocked = !turns.length || turns.some((r) => r.value === 'locked');
-  return w && everLocked ? seen(w.value === 'free', w.at) : undefined;
-};
+/** Free once a part was taken out of it: of an engine that was locked. */
+const frees =
+  (item: 'turn.lockPinion' | 'turn.lockLeg'): Measure =>
+  (c) => {
+    const w = wordOf(c, item);
+    const turns = c.record.all('turn.result').filter((r) => r.value !== 'unknown');
+    const everLocked = !turns.length || turns.some((r) => r.value === 'locked');
+    return w && everLocked ? seen(w.value === 'free', w.at) : undefined;
+  };
 
 const depth: Measure = (c, cylinder) => {
   const d = pistonDepths(c);
@@ -109,6 +113,9 @@ const ofOne =
     if (!mine) return undefined;
     // Dead wherever anybody looked says nothing about this cylinder's own parts.
     if (list.every((s) => s.result === 'none')) return undefined;
+    // Nor does a poor spark of an engine that was cranked too slowly for any of them.
+    const told = sparkSeen(c);
+    if (told.some((s) => s.cylinder === cylinder && undrivenBy(told, s))) return undefined;
     if (word === 'weak' && mine.result === 'none') return undefined;
     return seen(mine.result === word, mine.at);
   };
@@ -217,7 +224,8 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   'turn-stiff': turned('stiff'),
   'turn-gritty': (c, k, found) => (roughOutside(c) ? undefined : turned('gritty')(c, k, found)),
   'rough-leg': roughLeg,
-  'leg-frees': legFrees,
+  'leg-frees': frees('turn.lockLeg'),
+  'pinion-frees': frees('turn.lockPinion'),
   'rough-head': roughHead,
   'lead-damaged': damaged('lead'),
   'coil-damaged': damaged('coil'),

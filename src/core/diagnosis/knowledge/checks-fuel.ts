@@ -73,7 +73,14 @@ export const fuelChecks: readonly Check[] = [
     made: ['fuel.rail', 'fuel.railPump'],
     fits: injected
   },
-  { id: 'bowl', title: 'Bowl or vapour separator off', station: 'fuel', minutes: 15, made: ['fuel.bowlLook'] },
+  {
+    id: 'bowl',
+    title: 'Bowl or vapour separator off',
+    station: 'fuel',
+    minutes: 15,
+    made: ['fuel.bowlLook'],
+    within: ['carburettor']
+  },
   {
     id: 'mix',
     title: 'Mixture in use, oil in the fuel',

@@ -86,6 +86,7 @@ export const gearToRunChecks: readonly Check[] = [
     station: 'cooling',
     minutes: 45,
     made: ['cooling.set', 'cooling.cracked', 'cooling.missing'],
+    within: ['pump'],
     after: ['turn', 'spark', 'compression', 'gear-crack']
   },
   {

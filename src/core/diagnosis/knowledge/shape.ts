@@ -55,6 +55,8 @@ export const checkSchema = z.strictObject({
   made: z.optional(z.array(z.enum(itemIds as [string, ...string[]]))),
   /** What making it reads, where its signs are measured and do not say so. */
   tries: z.optional(z.array(z.enum(itemIds as [string, ...string[]]))),
+  /** Jobs in whose course it is seen anyway: while one of them is on the list it is no look of its own. */
+  within: z.optional(z.array(name)),
   /** A repeat of another check: "measure again". */
   again: z.optional(z.literal(true)),
   fits: z.optional(fitsSchema)

@@ -81,7 +81,7 @@ export const turnSigns: readonly SignKind[] = [
     present: 'it comes free with the pinion back',
     absent: 'still locked with the pinion back',
     leak: 0.005,
-    reads: [{ item: 'turn.lockPinion', present: ['free'] }]
+    measured: 'pinion-frees'
   },
   {
     id: 'leg-frees',

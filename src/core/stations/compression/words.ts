@@ -216,7 +216,7 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
     ].join(' and ');
     const how = noted
       ? `It was cranked at ${noted} only`
-      : 'It was cranked by a starter or battery that was found weak before';
+      : 'It was cranked by a starter or battery that was found weak';
     return {
       found: reached
         ? `${how}, which reads low, and reaches what is asked of it all the same.`

@@ -59,13 +59,21 @@ function wordsOnCranking(c: Context): CrankingWord[] {
   ].sort((a, b) => Number(isAfter(a.at, b.at)) - Number(isAfter(b.at, a.at)));
 }
 
+/** A word on starter and battery said so soon after something was cranked for is of that cranking as well, ms: where none was said before, and where one was (M). */
+const SAME_CRANKING = { unsaid: 4 * 3_600_000, said: 20 * 60_000 } as const;
+
 /**
  * What was said to be weak, starter or battery, when something was cranked for, and nothing better since: what was read then was read weakly,
  * though nobody noted volts or speed beside it. Nothing on an engine that an arm may have turned.
  */
 export function weakCrankingAt(c: Context, at: Instant): 'volts' | 'starter' | undefined {
   if (c.survey.engine.profile.starting !== 'electric') return undefined;
-  return crankingWords(c).findLast((w) => !isAfter(w.at, at))?.weak;
+  const words = crankingWords(c);
+  const before = words.findLast((w) => !isAfter(w.at, at));
+  if (before?.weak) return before.weak;
+  const next = words.find((w) => isAfter(w.at, at));
+  const near = before ? SAME_CRANKING.said : SAME_CRANKING.unsaid;
+  return next && Date.parse(next.at) - Date.parse(at) <= near ? next.weak : undefined;
 }
 
 /** As it stands now. */

@@ -46,27 +46,32 @@ const rules: readonly Rule[] = [
 /** A temperature is asked for this often, s: short of it the forecast stays wide. */
 export const TEMPERATURE_EVERY = 30;
 
-/** Prompts that are due and unanswered in this run, the oldest first. */
-export function duePrompts(c: Context, run: Run, seconds: number): Prompt[] {
+/** Prompts that nobody has answered in this run, in their order. */
+function unanswered(c: Context, run: Run): Rule[] {
   const since = run.startedAt.toISOString();
-  const asked = rules.filter(
-    (r) =>
-      r.at <= seconds &&
-      (r.when?.(c.survey.engine.profile) ?? true) &&
-      !c.record.all(r.item).some((x) => !isAfter(since, x.at))
+  return rules.filter(
+    (r) => (r.when?.(c.survey.engine.profile) ?? true) && !c.record.all(r.item).some((x) => !isAfter(since, x.at))
   );
-  const last = Math.max(-TEMPERATURE_EVERY, ...run.tracks.flatMap((t) => t.samples.map((s) => s.seconds)));
+}
+
+const lastTemperature = (run: Run): number =>
+  Math.max(-TEMPERATURE_EVERY, ...run.tracks.flatMap((t) => t.samples.map((s) => s.seconds)));
+
+const temperature = (at: number): Prompt => ({
+  id: 'temperature',
+  at,
+  ask: 'Temperature: the same spot as before.',
+  item: 'run.temperature'
+});
+
+/** Prompts that are due and unanswered in this run, the oldest first. `seconds` since its start. */
+export function duePrompts(c: Context, run: Run, seconds: number): Prompt[] {
+  const last = lastTemperature(run);
   return [
-    ...asked,
-    ...(seconds - last >= TEMPERATURE_EVERY
-      ? [
-          {
-            id: 'temperature',
-            at: last + TEMPERATURE_EVERY,
-            ask: 'Temperature: the same spot as before.',
-            item: 'run.temperature' as const
-          }
-        ]
-      : [])
+    ...unanswered(c, run).filter((r) => r.at <= seconds),
+    ...(seconds - last >= TEMPERATURE_EVERY ? [temperature(last + TEMPERATURE_EVERY)] : [])
   ];
 }
+
+/** What a run is still to be asked, due or not: nothing where everything but its temperature was answered. */
+export const leftToAsk = (c: Context, run: Run): readonly Prompt[] => unanswered(c, run);

@@ -9,7 +9,7 @@ import { loggedRuns } from './logged-runs.ts';
 import { STREAM_COMES } from './stream.ts';
 import { spotIds, spotOf, type Spot } from './spots.ts';
 import type { Reading } from '../../record/reading.ts';
-import { byTime } from '../../units/instant.ts';
+import { byTime, isAfter } from '../../units/instant.ts';
 
 export { spotIds, spots, type Spot } from './spots.ts';
 
@@ -159,8 +159,12 @@ function findRuns(c: Context): Run[] {
   );
 }
 
-/** The run under way: started, not stopped, entries still coming. */
-export const runningRun = (c: Context): Run | undefined => runsOf(c).findLast((r) => !r.stoppedAt);
+/** The run under way: started, not stopped, entries still coming, and nobody has said yet how it ended. */
+export function runningRun(c: Context): Run | undefined {
+  const run = runsOf(c).findLast((r) => !r.stoppedAt);
+  const ended = c.record.last('run.outcome');
+  return run && ended && !isAfter(run.startedAt.toISOString(), ended.at) ? undefined : run;
+}
 
 /** The place with the most readings speaks for a run. */
 export const mainTrack = (run: Run): Track | undefined =>

@@ -8,7 +8,7 @@ import { accusedParts, type Accused } from './accused.ts';
 import { damagedPart, type Damaged } from './damage.ts';
 import { isolation } from './isolation.ts';
 import { sparks, sparkWork } from './measure.ts';
-import { sparkSeen } from './seen.ts';
+import { sparkSeen, undrivenBy } from './seen.ts';
 import { sharedPart } from './shared-part.ts';
 import { timingFacts, voltageFacts, windingFacts } from './measured.ts';
 
@@ -125,7 +125,10 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   const dead = none.map((s) => s.cylinder);
   const whole = list.length === cylindersOf(c).length;
   const sparks = none.length < list.length;
-  const shared = sharedPart(c, dead);
+  const untold = none.some((s) => s.sun || undrivenBy(list, s));
+  const part = untold ? undefined : sharedPart(c, dead);
+  // A coil is blamed where the others spark as they should; a bank has a feed of its own.
+  const shared = part === 'coil' && weak.length ? undefined : part;
   const plain = weak.filter((s) => !s.sun && !s.slow && !damagedPart(c, s.cylinder));
   if (plain.length === list.length && whole && list.length > 1)
     return [
@@ -139,10 +142,14 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   return [
     ...(shared
       ? [{ kind: 'pair', condition: 'fault', values: { dead, shared } } as const]
-      : none.map((s) => noneHere(c, s, { alone: dead.length === 1 && whole, sparks }))),
+      : none.map((s) =>
+          undrivenBy(list, s)
+            ? ({ kind: 'slow', cylinder: s.cylinder, condition: 'cannot-tell', values: { result: 'none' } } as const)
+            : noneHere(c, s, { alone: dead.length === 1 && whole, sparks })
+        )),
     ...weak.map(({ cylinder, sun, slow }): SparkFact => {
       if (sun) return { kind: 'sun', cylinder, condition: 'cannot-tell', values: { result: 'weak' } };
-      if (slow) return { kind: 'slow', cylinder, condition: 'cannot-tell', values: {} };
+      if (slow) return { kind: 'slow', cylinder, condition: 'cannot-tell', values: { result: 'weak' } };
       const seen = damagedPart(c, cylinder);
       return seen
         ? { kind: 'explained', cylinder, condition: 'fault', values: { part: seen } }

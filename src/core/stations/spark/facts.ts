@@ -67,7 +67,7 @@ export interface SparkFacts {
   /** Good cold, and not warm: of one cylinder, of all of several. */
   'fails-warm': { readonly result: 'weak' | 'none' };
   'fails-warm-everywhere': Everywhere;
-  slow: object;
+  slow: { readonly result: 'weak' | 'none' };
   weak: object;
   unsteady: object;
   colour: { readonly colour: 'orange' | 'red' };

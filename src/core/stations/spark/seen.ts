@@ -66,3 +66,7 @@ export function sparkSeen(c: Context): Seen[] {
     })
     .sort((a, b) => a.cylinder - b.cylinder);
 }
+
+/** Poor while it was cranked slowly, and no cylinder sparks well: too slow for the ignition, for all that is known. */
+export const undrivenBy = (list: readonly Seen[], s: Seen): boolean =>
+  s.result !== 'good' && s.slow && !list.some((x) => x.result === 'good');

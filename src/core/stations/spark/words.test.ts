@@ -116,7 +116,7 @@ const examples: Examples<SparkFacts> = {
   'fails-warm-everywhere': [
     { kind: 'fails-warm-everywhere', id: 'fails-warm-all', condition: 'fault', values: { cylinders: 3 } }
   ],
-  slow: [{ kind: 'slow', condition: doubt, ...one }],
+  slow: (['weak', 'none'] as const).map((result) => ({ kind: 'slow', condition: doubt, ...one, values: { result } })),
   weak: [{ kind: 'weak', condition: watch, ...one }],
   unsteady: [{ kind: 'unsteady', condition: watch, ...one }],
   colour: (['orange', 'red'] as const).map((colour) => ({

@@ -174,8 +174,8 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     advice: `Measured cold and warm: ${basis.ignition === 'points' ? 'condenser and coil' : basis.ignition === 'cdi' ? 'charge coil and trigger, before the pack' : 'crank sensor, before the control unit'}.`,
     because: pattern(basis, 'what dies warm is looked at warm; what all of them lose at once they share.')
   }),
-  slow: ({ cylinder }, basis) => ({
-    found: `Cylinder ${cylinder} is weak at slow cranking.`,
+  slow: ({ cylinder, values }, basis) => ({
+    found: `Cylinder ${cylinder} ${values.result === 'weak' ? 'is weak' : 'shows no spark'} at slow cranking.`,
     advice: 'Repeat with the plugs out and a good battery.',
     because: pattern(basis, 'some ignitions give little below a minimum speed.')
   }),

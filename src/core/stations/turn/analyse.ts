@@ -11,6 +11,7 @@ import { plugsWhenTurned } from './plugs-out.ts';
 import { roughTree } from './rough.ts';
 import { shiftFacts, shiftsOf } from './shifting.ts';
 import { turning } from './turns.ts';
+import { isAfter } from '../../units/instant.ts';
 
 /**
  * Compression bumps over two full turns: a two-stroke compresses each cylinder every turn, a four-stroke every other.
@@ -68,8 +69,14 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
   if (last.result === 'locked') return [locked(c)];
   if (last.result === 'gritty') return [rough(c, [])];
   if (last.result === 'stiff') return [{ kind: 'stiff', condition: 'watch', values: {} }];
-  if (last.result === 'free' && plugsWhenTurned(c, last.at) !== 'out')
-    return [{ kind: 'nobumps', condition: 'cannot-tell', values: {} }];
+  const plugs = plugsWhenTurned(c, last.at);
+  const counted = countedSince(c, last.at);
+  // A count is finer than the word "no bumps" before it.
+  if (last.result === 'free' && plugs !== 'out' && !counted && !(plugs === 'in' && relieved(c))) {
+    const valves = c.survey.engine.profile.strokes === 'four';
+    const values = { ...(plugs ? { plugs } : {}), ...(counted === undefined ? {} : { counted }), valves };
+    return [{ kind: 'nobumps', condition: 'cannot-tell', values }];
+  }
   if ((everBad || soakedSince(c)) && !provedNextDay)
     return [{ kind: 'again', condition: 'watch', values: { everBad, hours: ruleNumber(c.rules, 'nextDay') } }];
   if (felt.some((f) => f !== 'tight')) return [rough(c, felt)];
@@ -106,13 +113,25 @@ function rough(c: Context, felt: readonly string[]): TurnFact {
     : { kind: 'rough', id: 'gritty', condition: 'fault', values };
 }
 
-/** Bumps counted with the plugs in, against what its cylinders give. */
+/** Its decompression lets the pressure out at the speed of a hand: no bump says nothing. */
+const relieved = (c: Context): boolean => c.survey.engine.profile.decompression === 'fitted';
+
+/** Bumps counted with the plugs in since it was turned. */
+export function countedSince(c: Context, at: string): number | undefined {
+  const counted = c.record.last('turn.bumps');
+  if (!counted || typeof counted.value !== 'number' || isAfter(at, counted.at)) return undefined;
+  return plugsWhenTurned(c, counted.at) === 'in' ? counted.value : undefined;
+}
+
+/** Bumps counted with the plugs in, against what its cylinders give. More than that is another engine, or more than two turns. */
 function bumpFacts(c: Context): TurnFact[] {
   const expected = expectedBumps(c.survey.engine.profile.strokes, cylindersOf(c).length || undefined);
   const counted = c.record.last('turn.bumps');
   if (!counted || typeof counted.value !== 'number' || expected === undefined) return [];
-  if (plugsWhenTurned(c, counted.at) !== 'in') return [];
-  const condition = counted.value < expected ? 'cannot-tell' : 'sound';
+  if (plugsWhenTurned(c, counted.at) !== 'in' || (counted.value < expected && relieved(c))) return [];
+  // None at all is said with how it turned.
+  if (!counted.value && c.record.last('turn.result')?.value === 'free') return [];
+  const condition = counted.value === expected ? 'sound' : 'cannot-tell';
   return [{ kind: 'bumps', condition, values: { counted: counted.value, expected } }];
 }
 

@@ -25,7 +25,8 @@ export interface TurnFacts {
   /** Grit, or what was felt; and where it sits, once the search has found it. */
   rough: { readonly felt: readonly string[]; readonly part?: PartFound };
   stiff: object;
-  nobumps: object;
+  /** Free without bumps: where the plugs were, and what was counted since. */
+  nobumps: { readonly plugs?: 'in'; readonly counted?: number; readonly valves: boolean };
   /** Free, after it was not or was soaked: hours between two smooth turns that count. */
   again: { readonly everBad: boolean; readonly hours: number };
   /** A tight spot, and nothing else. */

@@ -40,12 +40,24 @@ const examples: Examples<TurnFacts> = {
     )
   ]),
   stiff: [{ kind: 'stiff', condition: watch, values: {} }],
-  nobumps: [{ kind: 'nobumps', condition: doubt, values: {} }],
+  nobumps: [
+    { kind: 'nobumps', condition: doubt, values: { valves: true } },
+    ...[true, false].flatMap((valves) =>
+      [undefined, 0].map(
+        (counted) =>
+          ({
+            kind: 'nobumps',
+            condition: doubt,
+            values: { plugs: 'in', valves, ...(counted === undefined ? {} : { counted }) }
+          }) as const
+      )
+    )
+  ],
   again: [true, false].map((everBad) => ({ kind: 'again', condition: watch, values: { everBad, hours: 16 } })),
   tight: [{ kind: 'tight', condition: watch, values: { felt: ['tight'] } }],
   free: [1, 2].map((running) => ({ kind: 'free', condition: sound, values: { running } })),
   'felt-only': [{ kind: 'felt-only', condition: watch, values: { felt: ['noise', 'tight'] } }],
-  bumps: [3, 6].map((counted) => ({ kind: 'bumps', condition: doubt, values: { counted, expected: 6 } })),
+  bumps: [3, 6, 12].map((counted) => ({ kind: 'bumps', condition: doubt, values: { counted, expected: 6 } })),
   assembled: (['stiffer', 'binds'] as const).map((said) => ({ kind: 'assembled', condition: watch, values: { said } })),
   water: ['some', 'much', 'with the oil'].map((said) => ({ kind: 'water', condition: fault, values: { said } })),
   exposed: [

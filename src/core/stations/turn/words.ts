@@ -97,9 +97,20 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
     advice: 'Oil the bores, soak, and turn it again tomorrow; no force.',
     because: inOrder(basis)
   }),
-  nobumps: (_, basis) => ({
-    found: 'It turns free without bumps.',
-    advice: 'With the plugs in that is no compression; with them out it means nothing. Record where the plugs were.',
+  nobumps: ({ values: { plugs, counted, valves } }, basis) => ({
+    ...(plugs
+      ? {
+          found: 'It turns free without bumps, its plugs in.',
+          advice:
+            counted === undefined
+              ? 'Turn it again and count: no bump at all is no compression on any cylinder.'
+              : `No bump at all is no compression on any cylinder${valves ? ': look at what drives its valves before it is cranked, then the compression check' : ': the compression check next'}.`
+        }
+      : {
+          found: 'It turns free without bumps.',
+          advice:
+            'With the plugs in that is no compression; with them out it means nothing. Record where the plugs were.'
+        }),
     because: inOrder(basis)
   }),
   again: ({ values: { everBad, hours } }, basis) => ({
@@ -127,7 +138,13 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
           found: `${counted} bumps in two turns where ${expected} are expected.`,
           advice: 'The compression check will say which cylinder.'
         }
-      : { found: `All ${expected} bumps are there.` }),
+      : counted > expected
+        ? {
+            found: `${counted} bumps in two turns where ${expected} are all it has.`,
+            advice:
+              'Count again over two turns of the flywheel; if it stays, its strokes or cylinders are not as they are entered.'
+          }
+        : { found: `All ${expected} bumps are there.` }),
     because: practice(
       [`bumps counted: ${counted}`, `expected: ${expected}`],
       'each cylinder of a two-stroke compresses every turn, of a four-stroke every second turn; cylinders that rise together are felt as one.'

@@ -179,7 +179,7 @@ export function moves(p: Position): Move[] {
   const list = work(p);
   const danger = dangers(p);
   const watch = danger.some((m) => m.kind === 'stop') ? undefined : watching(p);
-  const started = [...(watch ? [watch] : []), ...begun(p)];
+  const started = begun(p);
   const proving = new Set(
     started.flatMap((m) =>
       m.id.startsWith('proof:') && m.job && isJobId(m.job) ? (jobOf(m.job).proof.reads ?? []) : []
@@ -219,6 +219,8 @@ export function moves(p: Position): Move[] {
       // What proves work that is done stands there as its proof.
       asks.filter((a) => !clock.some((m) => reads(m, a)) && !proves(a))
     ),
+    // Behind what a finding of this very run asks for.
+    ...(watch ? [watch] : []),
     ...decisive,
     ...ranked.pointed,
     ...shortJobMoves(p),

@@ -201,3 +201,79 @@ describe('it ran, and dies after minutes', () => {
     ]
   );
 });
+
+const ran = (b: Bench, shown: 'kicks' | 'shakes'): Bench =>
+  b.read('run.event', 'start').read('run.stream', 'strong').read('run.idles', shown).read('run.event', 'stop');
+
+describe('the cause of what a run showed is found: it is mended, and not looked for', () => {
+  story(
+    () => new Bench(two),
+    [
+      {
+        entered: 'it kicks back: the mark, once',
+        by: (b) => ran(b, 'kicks').read('run.outcome', 'stopped'),
+        now: /^Flywheel mark against the crank/,
+        notNow: /looked at/
+      },
+      {
+        entered: 'the mark is shifted: the key',
+        by: (b) => b.read('spark.keyLook', 'sheared'),
+        now: /^Renew the flywheel key/,
+        notNow: /Find the cause/
+      }
+    ]
+  );
+  story(
+    () => new Bench({ ...four, fuelSystem: 'electronic' }),
+    [
+      {
+        entered: 'it shakes, and 3 does no work',
+        by: (b) => ran(b, 'shakes').read('run.outcome', 'ran').read('run.drop', 'same', { cylinder: 3 }),
+        now: /cylinder 3/
+      },
+      {
+        entered: 'its injector is silent: the injector',
+        by: (b) => b.read('fuel.injectors', 'silent', { cylinder: 3 }),
+        now: /^Injector: its connector/,
+        notNow: /Find the cause/
+      }
+    ]
+  );
+});
+
+describe('a lamp on an engine whose oil was low', () => {
+  const dipped = (b: Bench, mark: 'below' | 'between'): Bench =>
+    b.wait(0.3).read('oil.dip', mark).read('oil.dip', mark);
+  story(
+    () => dipped(new Bench(four).read('oil.level', 'yes'), 'between'),
+    [
+      {
+        entered: 'the lamp came, stopped for it',
+        by: (b) =>
+          b
+            .read('run.event', 'start')
+            .read('run.stream', 'strong')
+            .read('run.temperature', 333)
+            .read('run.lamp', 'came')
+            .read('run.event', 'stop')
+            .read('run.outcome', 'stopped')
+            .read('run.reason', 'lamp'),
+        holds: ['run'],
+        now: /second thermometer/
+      },
+      {
+        entered: 'two dips below the mark: that first, and no search beside it',
+        by: (b) => dipped(b, 'below'),
+        now: /engine oil right/,
+        notNow: /Find the cause|thermometer/
+      },
+      {
+        entered: 'filled, dipped: the run again; the hold stays until the cause stands there and it ran without',
+        by: (b) => dipped(b.done('oil-level').read('oil.poured', 0.5e-3), 'between'),
+        finds: ['run.stopped:watch'],
+        holds: ['run'],
+        notNow: /thermometer|Find the cause/
+      }
+    ]
+  );
+});

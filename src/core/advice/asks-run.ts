@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { kindOf } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { causeAt, symptoms } from '../stations/run/symptoms.ts';
+import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
@@ -78,13 +78,13 @@ const untilFound = (...list: readonly AskRule[]): readonly AskRule[] => [
   cause
 ];
 
-/** Until somebody wrote down what made the lamp come on: then the run is made again. */
+/** Until somebody wrote down what made the lamp come on, or mended it: then the run is made again. */
 const untilCause = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => {
     const came = c.record.all('run.lamp').findLast((x) => x.value === 'came');
     const found = causeAt(c);
-    return !(came && found && !isAfter(came.at, found)) && r.open(c, f);
+    return !(came && found && !isAfter(came.at, found)) && !lampWorkedOn(c) && r.open(c, f);
   }
 });
 

@@ -189,7 +189,7 @@ export const wetEndAsks: Asks = {
   'oil.unfilled': [goOn('Fill the engine oil, then dip twice', 'oil', 15, { items: ['oil.poured', 'oil.dip'] })],
   'oil.dip': [
     { ...dip(', until two agree'), only: ['cannot-tell'], open: (c) => dips(c).position !== 'above' },
-    { ...look('Smell the stick, see how it runs off', ['oil.smell'], 1), only: ['cannot-tell'] },
+    { ...look('Smell the stick', ['oil.smell'], 1), only: ['cannot-tell'] },
     { ...look('How it runs off the stick', ['oil.look'], 1), only: ['cannot-tell'] },
     { ...look('What was poured in at the last change', ['oil.lastFill'], 2), only: ['cannot-tell'] },
     { ...look('Where it stood after that fill', ['oil.lastMark'], 1), only: ['cannot-tell'] },
@@ -202,6 +202,6 @@ export const wetEndAsks: Asks = {
     look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] }),
     job('oil-level', { only: ['fault'] })
   ],
-  'oil.poured': [goOn('Wait, dip twice', 'oil', 5)],
+  'oil.poured': [goOn('Wait, dip twice', 'oil', 5, { open: (c) => dips(c).position === undefined })],
   'oil.milky': [job('sump-water')]
 };

@@ -5,6 +5,7 @@ import { kindOf, type Finding } from '../findings/finding.ts';
 import { jobs, type JobId } from '../jobs/register.ts';
 import { allItems, stationOf, type ItemId, type StationId } from '../stations/items.ts';
 import { stationIds } from '../stations/register.ts';
+import { causeStations } from '../stations/run/symptoms.ts';
 import { unmendedKinds } from '../stations/unmended.ts';
 import { repeat, type AskKind, type AskRule } from './ask.ts';
 import { headAsks } from './asks-head.ts';
@@ -70,9 +71,9 @@ const orderOf = (a: Ask): number => (a.job ? 1 + jobs.findIndex((j) => j.id === 
  * first in the trade's order.
  */
 export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
-  const groups = found
-    .filter((finding) => finding.condition !== 'sound')
-    .map((finding) => askedBy(c, finding))
+  const asked = found.filter((finding) => finding.condition !== 'sound').map((finding) => askedBy(c, finding));
+  const groups = asked
+    .map((g) => g.filter((a) => !causeFound(c, a, asked)))
     .filter((g) => g.length > 0)
     .sort(
       ([a], [b]) =>
@@ -83,6 +84,26 @@ export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
     );
   // What each finding asks for first, then what it would ask for after that.
   return [...groups.map((g) => g[0]!), ...groups.flatMap((g) => g.slice(1))];
+}
+
+/**
+ * A fault that has its work on the list stands where what a run showed has its cause: that is mended, and it is run again. Of one
+ * cylinder that does no work, and of an engine that shakes for it, where the fault is of a cylinder.
+ */
+function causeFound(c: Context, { kind, items, finding }: Ask, asked: readonly (readonly Ask[])[]): boolean {
+  const shown = kindOf(finding.id);
+  const looks = kind === 'look' && (shown === 'run.no-work' || shown === 'run.shakes');
+  if (!looks && !items?.includes('run.cause')) return false;
+  const stations = causeStations(c, shown);
+  return asked
+    .flat()
+    .some(
+      (a) =>
+        a.kind === 'job' &&
+        a.finding.condition === 'fault' &&
+        stations.includes(a.finding.station) &&
+        (!looks || (a.cylinder !== undefined && (shown === 'run.shakes' || a.cylinder === finding.cylinder)))
+    );
 }
 
 /** What a finding asks for: the first of its list that is still open, and where that is a look, the look after it. */

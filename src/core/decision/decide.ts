@@ -116,9 +116,12 @@ export function decide(
   const jobs = jobsOf(j.context, w, steps);
   const drawn = drawCosts(jobs, w.money.rate, draws, seed);
   const never = unliftable(j.holds);
-  const before = openBefore(j);
   const gates = gatesOf(j.context, j.findings, j.holds, steps);
   const list = moves({ ...j, advice, steps, gates, ready: ready(gates) });
+  const place = new Map(list.map((m, k) => [m.title, m.waits ? list.length + k : k]));
+  const rank = (title: string): number => place.get(title) ?? 2 * list.length;
+  // As they stand on the list of what to do now.
+  const before = openBefore(j).toSorted((a, b) => rank(a) - rank(b));
   const looks = list.filter((m) => !m.waits && m.class >= 3 && m.class <= 7 && LOOKS.has(m.kind));
   const turning = advice.checks.find(
     (x) => (x.ends >= TURNING || x.turns >= TURNING) && looks.some((m) => m.id === `look:${x.id}`)

@@ -192,6 +192,9 @@ export function moves(p: Position): Move[] {
     const job = m.job !== undefined && isJobId(m.job) ? jobOf(m.job) : undefined;
     return job?.finds === true && (job.proof.reads ?? []).some((i) => askedFor.has(i));
   };
+  // What a hold waits for stands once, as the look that a finding asks for.
+  const readByAsk = (m: Move): boolean =>
+    !!m.items?.length && asks.some((a) => a.kind !== 'job' && m.items!.every((i) => a.items?.includes(i)));
   const all: Move[] = [
     ...(end ? [end] : []),
     ...danger,
@@ -233,7 +236,12 @@ export function moves(p: Position): Move[] {
       8,
       false,
       p.steps
-    ).filter((m) => !(vain && m.id === 'hold:run') && !danger.some((d) => d.items?.some((i) => m.items?.includes(i)))),
+    ).filter(
+      (m) =>
+        !readByAsk(m) &&
+        !(vain && m.id === 'hold:run') &&
+        !danger.some((d) => d.items?.some((i) => m.items?.includes(i)))
+    ),
     ...(vain ? [vain] : []),
     ...(vain ? [] : list.running),
     ...failed(p, 'finding'),

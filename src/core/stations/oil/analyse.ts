@@ -128,6 +128,8 @@ function poured(c: Context): OilFact[] {
   const common = { id: 'poured', values };
   if (left! < -POURED.over * asked) return [{ ...common, kind: 'poured-over', condition: dipped ? 'sound' : 'watch' }];
   if (dipped) return [];
+  // Two dips that agree say where it stands; how much went in is then of no doubt.
+  if (left! <= POURED.short * asked && dips(c).position !== undefined) return [];
   return left! > POURED.short * asked
     ? [{ ...common, kind: 'poured-short', condition: 'cannot-tell' }]
     : [{ ...common, kind: 'poured-as-asked', condition: 'cannot-tell' }];

@@ -12,7 +12,7 @@ import { lampSeen } from './lamp.ts';
 import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
-import { causeAt, lapsed, symptoms } from './symptoms.ts';
+import { causeAt, lapsed, lampWorkedOn, symptoms } from './symptoms.ts';
 import { bankDifference, BANKS_APART, NEVER_WARM, saidOf, warmingOf, type Warming, type WarmState } from './warming.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
@@ -101,7 +101,7 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
     found.push(
       cause
         ? { kind: 'stopped-found', id: 'stopped', condition: 'watch', values: { cause } }
-        : (!reason || reason === 'other') && shownExplained(c)
+        : ((!reason || reason === 'other') && shownExplained(c)) || (reason === 'lamp' && lampWorkedOn(c))
           ? { kind: 'stopped-shown', id: 'stopped', condition: 'watch', values: {} }
           : { kind: 'stopped-open', id: 'stopped', condition: 'fault', values: reason ? { reason } : {} }
     );

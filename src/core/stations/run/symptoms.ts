@@ -144,6 +144,39 @@ const lapsing: readonly Lapsing[] = [
   { id: 'plug-wet', item: 'run.plugAfter', bad: ['wet'], cured: ['cooling', 'compression'] }
 ];
 
+const WATER: readonly StationId[] = ['cooling'];
+/** Where the cause of a stop lies, by what it was stopped for (C). */
+const stoppedAt: ReadonlyMap<string, readonly StationId[]> = new Map([
+  ['temperature', WATER],
+  ['stream', WATER],
+  ['fuel', ['fuel']],
+  ['noise', ['turn', 'compression', 'gear']],
+  ...(['lamp', 'smoke'] as const).map((id) => [id, curedAt(id)] as const),
+  ['leak', curedAt('leaks')]
+]);
+function curedAt(id: LapsedId): readonly StationId[] {
+  return lapsing.find((l) => l.id === id)?.cured ?? [];
+}
+const causes: ReadonlyMap<string, readonly StationId[]> = new Map([
+  ...lapsing.map((l) => [l.id, l.cured] as const),
+  ...Object.entries(causesAt),
+  ['lamp-cool', curedAt('lamp')],
+  ['no-work', ['fuel', 'spark', 'compression', 'plugs']]
+]);
+
+/** Where the cause of a finding of the run lies, by its kind ("run.shakes"); of a stop, by what it was stopped for. */
+export function causeStations(c: Context, kind: string): readonly StationId[] {
+  const id = kind.slice('run.'.length);
+  const reason = id === 'stopped' ? stoppedAt.get(String(c.record.value('run.reason'))) : undefined;
+  return reason ?? causes.get(id) ?? [];
+}
+
+/** Work was done where a lamp has its cause, after it came on: it is run again. */
+export function lampWorkedOn(c: Context): boolean {
+  const came = c.record.all('run.lamp').findLast((r) => r.value === 'came');
+  return !!came && curedAt('lamp').some((s) => c.worked(s).some((at) => isAfter(at, came.at)));
+}
+
 /** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
 export function lapsed(c: Context): { readonly id: LapsedId; readonly was: string }[] {
   return lapsing.flatMap(({ id, item, bad, better, cured }) => {

@@ -79,6 +79,7 @@ export function before(p: Position, short: boolean): Move[] {
       id: 'look:run',
       title: 'First run on water, watched',
       station: 'run',
+      needs: 'start',
       minutes: 20,
       because: 'It comes once everything that can be known without running it is known.',
       ...(first ? { waits: `First: ${first.title}.` } : {})

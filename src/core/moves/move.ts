@@ -1,4 +1,5 @@
 import type { HazardId } from '../hazards/hazards.ts';
+import type { Action } from '../holds/index.ts';
 import type { Conditions } from '../record/reading.ts';
 import type { JobId } from '../jobs/register.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -45,6 +46,8 @@ export interface Move {
   readonly items?: readonly ItemId[];
   /** Under which conditions, where they are what makes it another measurement. */
   readonly conditions?: Conditions;
+  /** What making it does to the engine; a hold forbids it by this name. */
+  readonly needs?: Action;
   readonly minutes: number;
   /** Why now, one sentence or two. */
   readonly because: string;

@@ -65,6 +65,7 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
           id: `look:${r.id}`,
           title: r.title,
           station: r.station,
+          ...(r.needs ? { needs: r.needs } : {}),
           minutes: r.minutes,
           because: r.because,
           ...(r.waits ? { waits: r.waits } : {})

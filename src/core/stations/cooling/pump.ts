@@ -84,15 +84,17 @@ const broken: readonly { readonly item: ItemId; readonly is: (value: unknown) =>
 
 /**
  * Why the pump is known not to pump, in one sentence each; nothing once it was renewed, put together anew or pumped in the drill test
- * after that. An engine that is started so runs dry within a minute.
+ * after that; where the drill test brought nothing, once it does. An engine that is started so runs dry within a minute.
  */
 export function pumpBroken(c: Context): string[] {
-  const mended = latestAt([
-    ...c.record.all('cooling.assembled').filter((r) => r.value === 'yes'),
+  const proved = [
     ...c.record.all('cooling.drill').filter((r) => r.value === 'pumps'),
     ...c.renewed('cooling.bush').map((at) => ({ at }))
-  ]);
+  ];
+  const assembled = c.record.all('cooling.assembled').filter((r) => r.value === 'yes');
   return broken.flatMap(({ item, is, says }) => {
+    // What brought nothing is proved by the same test, not by being put together once more.
+    const mended = latestAt(item === 'cooling.drill' ? proved : [...proved, ...assembled]);
     const key = item.slice('cooling.'.length) as keyof typeof items;
     const seen = c.record.all(item).findLast((r) => is(r.value));
     // Gone at the next look with nothing done between is a doubt, and lifts nothing.

@@ -116,6 +116,9 @@ function starterFact(c: Context): PlugFact[] {
     return [{ kind: 'starter-circuit', id, condition: 'fault', values: { end } }];
   if (isPoor(direct) && !turned)
     return [{ kind: 'starter-motor', id: 'starter', condition: 'fault', values: { both: isPoor(circuit) } }];
+  // The meter has said where the volts end: nothing is fed straight from the battery to learn it.
+  if (isPoor(circuit) && end !== undefined && end !== 'through')
+    return [{ kind: 'starter-broken', id, condition: 'fault', values: { end } }];
   if (isPoor(circuit)) return [{ kind: 'starter-either', id: 'starter', condition: 'cannot-tell', values: {} }];
   return !turned && end !== undefined && end !== 'through'
     ? [{ kind: 'starter-broken', id, condition: 'fault', values: { end } }]

@@ -1,0 +1,196 @@
+import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
+import { decisiveChecks } from '../advice/decisive.ts';
+import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
+import { established, type Step } from '../plan/plan.ts';
+import { before, inVain } from './before.ts';
+import { begun, clocks, failed } from './begun.ts';
+import { dangers, makeSafe } from './danger.ts';
+import type { Move } from './move.ts';
+import { fromHolds, jobMove, type Position } from './position.ts';
+import { rankedLooks } from './ranked-looks.ts';
+import { shortJobMoves } from './short-job.ts';
+
+const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
+
+/** Work over this is money: what decides comes before it, minutes (C: an hour). */
+const DEAR = 60;
+
+/** The class of what a finding asks for: dear work, and work that decides nothing, waits for the decisive looks. */
+const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 | 9 =>
+  a.kind === 'job' && minutes > DEAR ? 8 : a.late === 'release' ? 9 : a.late ? 7 : askClass[a.kind];
+
+/** Findings whose cause is established, with the open job that cures it: nothing more is looked for on their account. */
+function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
+  const out = new Map<string, Step>();
+  for (const s of advice.suspects) {
+    const step = steps.find((x) => x.id === s.step && x.state === 'open' && !x.failed);
+    if (step && !s.artefact && s.settling === 'shows' && established(s))
+      for (const id of s.explains) if (!out.has(id)) out.set(id, step);
+  }
+  return out;
+}
+
+/** 3, 4 and 5: what the findings ask for. */
+function asked(p: Position, asks: readonly Ask[]): Move[] {
+  const { steps } = p;
+  const cured = curedBy(p);
+  const list = asks.flatMap((a): Move[] => {
+    const explained = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
+    const cure = explained && a.doubts && explained.minutes > DEAR ? undefined : explained;
+    if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5 }];
+    const step = a.job && steps.find((s) => s.id === a.job);
+    if (a.job && (!step || step.state !== 'open')) return [];
+    return [
+      {
+        // Too early it says nothing: other work goes on meanwhile.
+        kind: a.from ? 'wait' : a.kind,
+        class: a.from ? 9 : classOf(a, step ? step.minutes : a.minutes),
+        ...(a.from ? { from: a.from } : {}),
+        id: a.job ? `job:${a.job}` : `ask:${kindOfFinding(a.finding)}:${a.title}`,
+        title: step ? step.title : a.title,
+        station: a.station,
+        ...(a.job ? { job: a.job } : {}),
+        ...(a.cylinder === undefined ? {} : { cylinder: a.cylinder }),
+        ...(a.items ? { items: a.items } : {}),
+        ...(a.conditions ? { conditions: a.conditions } : {}),
+        ...(a.needs ? { needs: a.needs } : {}),
+        minutes: step ? step.minutes : a.minutes,
+        because: a.finding.sentence
+      }
+    ];
+  });
+  // The next trial of a search is that look; the same item at one cylinder or under conditions of its own is another one.
+  const trials = new Set(list.filter((m) => m.kind === 'continue').flatMap((m) => m.items ?? []));
+  const same = (m: Move): boolean =>
+    m.kind === 'look' && !m.conditions && m.cylinder === undefined && !!m.items?.some((i) => trials.has(i));
+  return list.filter((m) => !same(m));
+}
+
+/** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */
+function work(p: Position): { readonly still: readonly Move[]; readonly running: readonly Move[] } {
+  const open = p.steps.filter((s) => s.state === 'open' && !s.failed && !s.by && traitsOf(s.id).phase !== 'repeat');
+  const ready = open.filter((s) => !s.after.length && traitsOf(s.id).phase !== 'today');
+  const runs = (x: Step): boolean => traitsOf(x.id).phase === 'running';
+  // What sends it to a specialist decides whether the rest is worth doing.
+  const away = (x: Step): number => Number(traitsOf(x.id).phase !== 'away');
+  const still = ready.filter((s) => !runs(s)).toSorted((a, b) => away(a) - away(b));
+  return {
+    still: still.map((s) => jobMove(s, 8)),
+    running: still.length ? [] : ready.filter(runs).map((s) => jobMove(s, 8))
+  };
+}
+
+/** 6: cheap decisive checks not made yet. */
+const decisive = (p: Position): Move[] =>
+  decisiveChecks(p).map((d): Move => ({
+    kind: 'look',
+    class: 6,
+    id: `look:${d.check}`,
+    title: d.title,
+    station: d.station,
+    ...(d.needs ? { needs: d.needs } : {}),
+    minutes: d.minutes,
+    because: d.because
+  }));
+
+const hopeless: Move = {
+  kind: 'decide',
+  class: 5,
+  id: 'decide:hopeless',
+  title: 'Stop and decide',
+  minutes: 0,
+  because: 'By what is known, mending costs more than the engine is worth: decide before more hours go in.'
+};
+
+const readsWhat = (m: Move, a: Ask): boolean => a.kind !== 'job' && !!a.items?.some((i) => m.items?.includes(i));
+
+/** 5: holds against cranking, where no look that a finding of that check asks for is the next step towards them. */
+const againstCranking = ({ holds, steps }: Position, asks: readonly Ask[]): Move[] =>
+  fromHolds(
+    holds.filter((h) => h.id !== 'drowned' && h.id !== 'drowned-running'),
+    5,
+    false,
+    steps
+  )
+    .filter((m) => !holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank')))
+    .filter((m) => !asks.some((a) => (a.station === m.station || a.finding.station === m.station) && a.kind !== 'job'));
+
+/** 8: what holds the start or the release, where no look that a finding asks for, and no danger, reads it already. */
+const againstStarting = ({ holds, steps }: Position, asks: readonly Ask[], danger: readonly Move[]): Move[] =>
+  fromHolds(
+    holds.filter((h) => !h.blocks.includes('crank')),
+    8,
+    false,
+    steps
+  )
+    .filter(
+      (m) => !m.items?.length || !asks.some((a) => a.kind !== 'job' && m.items!.every((i) => a.items?.includes(i)))
+    )
+    .filter((m) => !danger.some((d) => d.items?.some((i) => m.items?.includes(i))));
+
+/** What proves work that is done stands as its proof, and is not asked for as a look of its own. */
+function proving(started: readonly Move[]): (a: Ask) => boolean {
+  const items = new Set(
+    started.flatMap((m) =>
+      m.id.startsWith('proof:') && m.job && isJobId(m.job) ? (jobOf(m.job).proof.reads ?? []) : []
+    )
+  );
+  return (a) => a.kind === 'look' && !!a.items?.length && a.items.every((i) => items.has(i));
+}
+
+/** A look that is written as a job stands once: as the looks that it is made of, while those are asked for. */
+function asLooks(asks: readonly Ask[]): (m: Move) => boolean {
+  const askedFor = new Set(asks.flatMap((a) => (a.kind === 'job' ? [] : (a.items ?? []))));
+  return (m) => {
+    const job = m.job !== undefined && isJobId(m.job) ? jobOf(m.job) : undefined;
+    return job?.finds === true && (job.proof.reads ?? []).some((i) => askedFor.has(i));
+  };
+}
+
+/** Whatever could be done, class by class; of one thing that stands twice the first counts. */
+export function candidates(p: Position, short: boolean, end: Move | undefined, watch: Move | undefined): Move[] {
+  const asks = asksOf(p.context, p.findings);
+  const danger = dangers(p);
+  const clock = clocks(p);
+  const started = begun(p);
+  const proves = proving(started);
+  const again = failed(p, 'sign');
+  const list = work(p);
+  const isAsked = asLooks(asks);
+  const ranked = rankedLooks(p, asks, short);
+  const vain = inVain(p);
+  return [
+    ...(end ? [end] : []),
+    ...danger,
+    ...makeSafe(p),
+    // A step against the clock that reads what a finding asks for is that look: it stands once, with what was found.
+    ...clock.map((m) => {
+      const ask = asks.find((a) => readsWhat(m, a));
+      return ask ? { ...m, because: `${ask.finding.sentence} ${m.because}` } : m;
+    }),
+    ...started,
+    ...(p.advice.hopeless ? [hopeless] : []),
+    ...again.filter((m) => m.kind === 'job'),
+    ...againstCranking(p, asks),
+    ...asked(
+      p,
+      asks.filter((a) => !clock.some((m) => readsWhat(m, a)) && !proves(a))
+    ),
+    // Behind what a finding of this very run asks for.
+    ...(watch ? [watch] : []),
+    // What an engine in use is here for is done; the rest of it is asked about only where something was found.
+    ...(short ? [] : decisive(p)),
+    ...ranked.pointed,
+    ...shortJobMoves(p),
+    ...list.still.filter((m) => !isAsked(m)),
+    // In vain twice: what else is established is done first, then somebody is asked.
+    ...again.filter((m) => m.kind === 'ask'),
+    ...againstStarting(p, asks, danger).filter((m) => !(vain && m.id === 'hold:run')),
+    ...(vain ? [vain] : list.running),
+    ...failed(p, 'finding'),
+    // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
+    ...ranked.cheap,
+    ...before(p, short),
+    ...ranked.rest
+  ];
+}

@@ -13,8 +13,18 @@ const n = Number(process.argv[process.argv.indexOf('--n') + 1]) || 600;
 const share = Math.max(1, Math.round(n / 3));
 const MOST = 90;
 
-/** Work that any engine gets by its age, and no repair. */
-const service = new Set(['pump', 'plugs', 'anodes', 'gear-refill', 'oil-changes', 'fuel-drain', 'fuel-fill', 'outlet']);
+/** Work that any engine gets by its age, and no repair; to run it once more is none either. */
+const service = new Set([
+  'run-again',
+  'pump',
+  'plugs',
+  'anodes',
+  'gear-refill',
+  'oil-changes',
+  'fuel-drain',
+  'fuel-fill',
+  'outlet'
+]);
 
 interface Walk {
   readonly truth: Truth;

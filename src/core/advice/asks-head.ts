@@ -7,10 +7,11 @@ import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { crankedAt, cranksWeakly } from '../stations/plugs/cranking.ts';
 import { waterIn } from '../stations/turn/hole-water.ts';
-import { boreWork } from '../stations/compression/measure.ts';
-import { school } from '../house-rules/rules.ts';
+import { boreWork, soakedAt } from '../stations/compression/measure.ts';
+import { wetRingsUntold } from '../stations/compression/analyse.ts';
+import { ruleNumber, school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
-import { isAfter, latestOf } from '../units/instant.ts';
+import { isAfter, latestAt, latestOf, type Instant } from '../units/instant.ts';
 import { sparkAsks } from './asks-spark.ts';
 import { asked, at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -109,8 +110,48 @@ const leakDown: AskRule = {
 };
 const whereOut: AskRule = {
   ...look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3),
-  open: (c, f) => taken(c, 'compression.leakdown', f.cylinder) && !taken(c, 'compression.escape', f.cylinder)
+  open: (c, f) =>
+    c.record.last('compression.leakdown', f.cylinder) !== undefined &&
+    taken(c, 'compression.leakdown', f.cylinder) &&
+    !taken(c, 'compression.escape', f.cylinder)
 };
+
+/** The latest soak, where no pressure of the cylinder was read after it: what was read before says how it was. */
+const soakUnread = (c: Context, cylinder: number | undefined): Instant | undefined => {
+  const where = cylinder === undefined ? {} : { cylinder };
+  const read = latestAt(
+    (['compression.pressure', 'compression.pulls'] as const).flatMap((i) => c.record.all(i, where))
+  );
+  const soaked = latestAt(soakedAt(c).map((at) => ({ at })));
+  return soaked && isAfter(soaked, read) ? soaked : undefined;
+};
+const dayAfter = (c: Context): number =>
+  Math.max(...soakedAt(c).map((soaked) => Date.parse(soaked))) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
+/** By hand before it is cranked, and both a day after the oil went in. */
+const afterSoak: readonly AskRule[] = [
+  repeat('Turn it by hand again, a day later', 'turn', 2, {
+    items: ['turn.result'],
+    open: (c, f) => {
+      const soaked = soakUnread(c, f.cylinder);
+      return soaked !== undefined && !c.record.all('turn.result').some((r) => isAfter(r.at, soaked));
+    },
+    from: dayAfter
+  }),
+  again('', {
+    title: (_, f) => `Compression again${at(f)}, a day after the soak`,
+    open: (c, f) => !cranksWeakly(c) && soakUnread(c, f.cylinder) !== undefined,
+    from: dayAfter
+  })
+];
+/** Once the bores were soaked, the same is read again before anything else is asked for. */
+const untilSoaked = (...list: readonly AskRule[]): readonly AskRule[] => [
+  ...afterSoak,
+  ...list.map((r): AskRule => ({ ...r, open: (c, f) => !soakUnread(c, f.cylinder) && r.open(c, f) }))
+];
+/** Oil sealed it, and nobody could follow the air: rings that stood come free by a soak, which costs ten minutes and a night. */
+const soakForWet = job('soak', {
+  open: (c, f) => f.cylinder !== undefined && wetRingsUntold(c).includes(f.cylinder) && job('soak').open(c, f)
+});
 
 const hasCarburettor = (c: Context): boolean =>
   [undefined, 'unknown', 'carburettor'].includes(c.survey.engine.profile.fuelSystem);
@@ -211,18 +252,18 @@ export const headAsks: Asks = {
       open: (c, f) => !cranksWeakly(c) && !(f.values as TestFacts['missing']).throttleDoubted
     })
   ],
-  'compression.low': [
+  'compression.low': untilSoaked(
     again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),
     lashIfValves,
     wet,
     leakDown,
     whereOut
-  ],
+  ),
   // Repeated a few times and still on the limit: the needle tells no more, air does.
-  'compression.spread': [
+  'compression.spread': untilSoaked(
     again(', in the reverse order', { open: (c) => !cranksWeakly(c) && !repeatedEnough(c) }),
     { ...leakDown, open: (c, f) => !cranksWeakly(c) && leakDown.open(c, f) }
-  ],
+  ),
   'compression.high': [
     look((_, f) => `Plug out${at(f)}, turn it over, look into the hole`, ['plugs.hole'], 4, {
       open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
@@ -232,7 +273,7 @@ export const headAsks: Asks = {
   'compression.scatter-wet': [again('', { title: (_, f) => `Wet test${at(f)} again, the same dose`, ...oiled })],
   'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
   'compression.neighbours': [leakDown],
-  'compression.wet': [lashIfValves, leakDown],
+  'compression.wet': untilSoaked(lashIfValves, leakDown, soakForWet),
   'compression.figure': [oilAll, leakDown],
   'compression.oiled': [dryAfterRun],
   'compression.nofigure': [leakDown],

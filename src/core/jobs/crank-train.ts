@@ -1,3 +1,4 @@
+import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { isAfter } from '../units/instant.ts';
 import type { JobRule } from './job.ts';
@@ -15,6 +16,12 @@ export const crankTrain = {
       'plugs.hole-rust',
       'compression.leakdown-rings'
     ],
+    also: (c) => {
+      const sealed = wetRingsUntold(c);
+      return sealed.length
+        ? `Oil sealed cylinder ${sealed.join(' and ')} beyond its own volume, and where the air goes could not be told: rings that stood often come free.`
+        : undefined;
+    },
     how: 'Penetrating oil through the plug holes; neutral and starter pinion free; no force. Turned again the next day before it counts.',
     tools: ['plug wrench'],
     consumables: ['penetrating oil'],

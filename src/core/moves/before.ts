@@ -6,6 +6,9 @@ import { stations } from '../stations/register.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
 
+/** To have run it again is no work on it. */
+export const RUN_AGAIN = 'run-again';
+
 /** It was run again and ended as before, with nothing done or looked at in between: not the same once more. */
 export function inVain({ context: c }: Position): Move | undefined {
   const ends = c.record.all('run.outcome').filter((r) => r.value !== 'unknown');
@@ -13,7 +16,9 @@ export function inVain({ context: c }: Position): Move | undefined {
   if (!before || !last || last.value === 'ran' || last.value !== before.value) return undefined;
   const between = (at: string): boolean => isAfter(at, before.at) && isAfter(last.at, at);
   const done =
-    (c.survey.steps ?? []).some((s) => isWork(s) && (between(s.at) || isAfter(s.at, last.at))) ||
+    (c.survey.steps ?? []).some(
+      (s) => isWork(s) && s.step !== RUN_AGAIN && (between(s.at) || isAfter(s.at, last.at))
+    ) ||
     c.survey.readings.some(
       (r) =>
         r.value !== 'unknown' &&
@@ -72,7 +77,7 @@ export function before(p: Position, short: boolean): Move[] {
       because: dead.sentence
     });
   // What a run showed is cured first, and then it is run again.
-  else if (!short && !dead && !ran && !inVain(p) && !running.some((s) => s.id === 'run-again'))
+  else if (!short && !dead && !ran && !inVain(p) && !running.some((s) => s.id === RUN_AGAIN))
     out.push({
       kind: 'look',
       class: 9,

@@ -2,7 +2,7 @@ import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { established, type Step } from '../plan/plan.ts';
-import { before, inVain } from './before.ts';
+import { before, inVain, RUN_AGAIN } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
@@ -187,7 +187,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ...again.filter((m) => m.kind === 'ask'),
     ...againstStarting(p, asks, danger).filter((m) => !(vain && m.id === 'hold:run')),
     ...(vain ? [vain] : list.running),
-    ...failed(p, 'finding'),
+    ...failed(p, 'finding').filter((m) => !(vain && m.job === RUN_AGAIN)),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
     ...ranked.cheap,
     ...before(p, short),

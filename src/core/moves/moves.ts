@@ -1,6 +1,9 @@
 import { jumped } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
+import { ruleNumber } from '../house-rules/rules.ts';
+import { soakedAt } from '../stations/compression/measure.ts';
 import { stations } from '../stations/register.ts';
+import { latestAt } from '../units/instant.ts';
 import { establishedCost } from '../plan/bill.ts';
 import { spentOn } from '../plan/costs.ts';
 import { authorityOf } from './authority.ts';
@@ -61,6 +64,12 @@ function ending(p: Position): Move | undefined {
   return undefined;
 }
 
+/** Oil was put into the bores to soak, and its day is not over: cranking throws it out again. */
+function soaking(c: Position['context']): boolean {
+  const soaked = latestAt(soakedAt(c).map((at) => ({ at })));
+  return soaked !== '' && !c.past(Date.parse(soaked) + ruleNumber(c.rules, 'nextDay') * 3_600_000);
+}
+
 /** Why each move cannot be made now, where something comes first: the end, the run under way, a hold. */
 function withWaits(p: Position, list: readonly Move[], end: Move | undefined, watch: Move | undefined): Move[] {
   const own = ownJobs(p);
@@ -74,7 +83,9 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       const needs = m.needs ?? provedBy(m);
       if (watch && !madeRunning(m, needs)) return { ...m, waits: 'First: the run is ended.' };
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
-      const waits = m.waits ?? turns ?? heldAgainst(p.holds, needs);
+      const soaks =
+        m.class > 2 && needs === 'crank' && soaking(p.context) ? 'First: the oil has its day in the bores.' : undefined;
+      const waits = m.waits ?? turns ?? soaks ?? heldAgainst(p.holds, needs);
       return waits ? { ...m, waits } : m;
     });
 }

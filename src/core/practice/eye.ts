@@ -135,7 +135,8 @@ export class Eye {
     );
     const answers = (s: (typeof mine)[number]): readonly string[] =>
       s.kind.reads!.find((r) => r.item === item)!.present;
-    const there = mine.filter((s) => this.signs.has(s.id));
+    // A sign that this item can only leave open shows nothing of its own at it.
+    const there = mine.filter((s) => this.signs.has(s.id) && answers(s).length > 0);
     if (there.length) return this.truth.draws.pick(`answer|${item}|${cylinder ?? ''}`, answers(there[0]!));
     return soundAnswers.get(item);
   }

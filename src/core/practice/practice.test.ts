@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { actionOf, against } from '../holds/index.ts';
+import { plain } from './act.ts';
 import { acts, Attempt } from './attempt.ts';
 import { practiceEngines } from './engines.ts';
 import { Eye } from './eye.ts';
 import { Draws } from './random.ts';
 import { soundAnswers } from './sound.ts';
 import { drawTruth, faultsNow, signsNow, signsOf } from './truth.ts';
-import { allItems, type ItemId } from '../stations/items.ts';
+import { allItems, itemIds, type ItemId } from '../stations/items.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 
 const done = (survey: SurveyFile, step: string, at: string): SurveyFile => ({
@@ -111,6 +112,22 @@ describe('looking at it', () => {
   it('what a sound engine shows is an answer of its item', () => {
     for (const [item, value] of soundAnswers)
       expect(allItems[item as ItemId].schema.safeParse(value).success, item).toBe(true);
+  });
+  it('every item is answered, whichever fault is there', () => {
+    const truth = drawTruth('answers', { engine: 'four-stroke-twin', faults: 'none', artefacts: false, leaks: false });
+    for (const { id } of truth.model.suspects) {
+      const eye = new Eye({ ...truth, faults: new Set([id]) }, truth.intake, 0);
+      for (const item of itemIds) for (const k of [undefined, 1]) expect(() => eye.answer(item, k), item).not.toThrow();
+    }
+  });
+  it('a wire that finds the outlet blocked has cleared it', () => {
+    const ends = Array.from({ length: 6 }, (_, k) => {
+      const truth = drawTruth(`outlet ${k}`, { engine: 'barn-twin', faults: 'none', artefacts: false, leaks: false });
+      const attempt = new Attempt({ ...truth, faults: new Set(['outlet']) });
+      attempt.make([plain('outlet', 'cooling', ['cooling.outlet'])]);
+      return `${String(attempt.survey.readings.at(-1)?.value)}: ${attempt.faults().has('outlet') ? 'stays' : 'cleared'}`;
+    });
+    expect([...new Set(ends)].sort()).toEqual(['blocked: cleared', 'shut: stays']);
   });
   it('the same look twice shows the same', () => {
     const truth = drawTruth('twice', { faults: 'usual' });

@@ -148,10 +148,13 @@ export function faultsNow(truth: Truth, survey: SurveyFile): ReadonlySet<string>
   const last = (job: string): string | undefined => marks.get(job)?.at(-1);
   const washers = survey.readings.findLast((r) => r.what === 'gear.washers' && r.value === 'yes')?.at;
   // What was turned out by hand is out.
+  // The wire that finds an outlet blocked has cleared it.
+  const probed = survey.readings.some((r) => r.what === 'cooling.outlet' && r.value === 'blocked');
   const turnedDry = survey.readings.findLast((r) => r.what === 'turn.water')?.value === 'none';
   const there = ({ id, kind }: Suspect): boolean => {
     if (kind.id === 'plug-washers' && washers) return false;
     if (kind.id === 'liquid' && turnedDry) return false;
+    if (kind.id === 'outlet' && probed) return false;
     const steps = [
       ...(kind.step === undefined ? [] : [kind.step]),
       ...Object.keys(alsoCures).filter((job) => alsoCures[job]!.suspects?.includes(kind.id))

@@ -6,7 +6,7 @@ import { ofThisPart } from '../../findings/renewed.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { absolute } from '../../stations/compression/absolute.ts';
 import { kindRange } from '../../stations/compression/ceiling.ts';
-import { tightOnes } from '../../stations/compression/analyse.ts';
+import { tightOnes, wetIsFor } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows, pastRings, speaks } from '../../stations/compression/leakdown.ts';
@@ -148,6 +148,7 @@ const wet: Measure = (c, cylinder) => {
   const dry = found?.rows.find((r) => r.cylinder === cylinder);
   // Oil beside a dry reading that is still doubted says nothing: both may be of the one slip.
   if (!found || !mine || !dry || dry.scattered || (dry.low && dry.readings.length < 2)) return undefined;
+  if (!wetIsFor(c, found)(dry)) return undefined;
   const { verdict, oil } = judgeWet(c, dry, mine);
   if (!oil || verdict === 'lower') return undefined;
   // What the oil's own volume does not explain, against what readings and dose may be off.

@@ -8,7 +8,8 @@ import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute, type Absolute } from './absolute.ts';
 import { ceiling, kindRange } from './ceiling.ts';
 import { comparedRows, compareAll, DOUBT, type Comparison } from './compare.ts';
-import { deadVolume } from './measure.ts';
+import { deadVolume, soakedAt } from './measure.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import type { Row } from './row.ts';
 import { expectedRange } from './expected.ts';
 import type { AgainstFloor, LeakBands, TestAnalysed, TestFact } from './facts.ts';
@@ -32,7 +33,7 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
       ...artefacts(c, found, reached),
       ...highFacts(c, found),
       ...between(c, found),
-      ...wetFacts(c, found),
+      ...wetFacts(c, found, inQuestion(found, floor)),
       ...against(c, found, floor),
       ...when(unread.length > 0, {
         kind: 'missing',
@@ -54,6 +55,30 @@ const reachesAnyway = ({ overLimit, rows }: Comparison, floor: Floor | undefined
   !floor.oiled &&
   !rows.some((r) => r.scattered || r.high) &&
   (rows.length === 1 || (overLimit !== undefined && overLimit < DOUBT));
+
+/** Cylinders that a wet test is for: low beside the others, on the limit, or all of them where even the best is under its figure. */
+function inQuestion({ rows, overLimit = 1 }: Comparison, floor: Floor | undefined): (row: Row) => boolean {
+  if (rows.length < 2 || !floor || !reaches(floor) || floor.oiled) return () => true;
+  const lowest = Math.min(...rows.map((r) => r.mean));
+  const undecided = overLimit >= DOUBT && overLimit <= 1 - DOUBT;
+  return (row) => row.low || (undecided && row.mean === lowest);
+}
+
+/** The same, for whoever weighs what a wet test showed. */
+export const wetIsFor = (c: Context, found: Comparison): ((row: Row) => boolean) =>
+  inQuestion(found, found.rows.length ? floorOf(c, found) : undefined);
+
+/** Cylinders that oil sealed beyond its own volume, of which nobody could tell where the air goes, and not soaked since. */
+export function wetRingsUntold(c: Context): number[] {
+  const found = compareAll(c);
+  if (!found) return [];
+  const soaked = latestAt(soakedAt(c).map((at) => ({ at })));
+  return wetFacts(c, found, wetIsFor(c, found)).flatMap((f) => {
+    if (f.kind !== 'wet' || f.values.verdict !== 'rings' || f.cylinder === undefined) return [];
+    const leak = c.record.asked('compression.leakdown', f.cylinder);
+    return leak?.value === 'unknown' && !(soaked && isAfter(soaked, leak.at)) ? [f.cylinder] : [];
+  });
+}
 
 /** What would make the reading wrong before the engine is blamed; `reached`: they reach what is asked of the engine all the same. */
 function artefacts(c: Context, found: Comparison, reached: boolean): TestFact[] {
@@ -182,7 +207,9 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
   // Air that leaves it says what the needle said: nothing is left to doubt.
   const leaks = leakDownSays(c).leaking.has(r.cylinder);
   const heard = leakDownRows(c).some((x) => speaks(x) && x.cylinder === r.cylinder);
-  const doubt = excuse ? (leaks ? 'leaks' : excuse) : heard ? 'heard' : 'none';
+  // What was soaked since says how it was: it is read again before it is condemned.
+  const soaked = soakedAt(c).some((at) => isAfter(at, r.at));
+  const doubt = soaked ? 'soaked' : excuse ? (leaks ? 'leaks' : excuse) : heard ? 'heard' : 'none';
   const told = doubt === 'none' || doubt === 'heard' || doubt === 'leaks';
   return {
     kind: 'low',

@@ -17,7 +17,7 @@ interface Gap {
 }
 
 /** What is to be done about a low reading before it is believed. */
-export type LowDoubt = 'throttle' | 'cranking' | 'adapter' | 'once' | 'none' | 'heard' | 'leaks';
+export type LowDoubt = 'soaked' | 'throttle' | 'cranking' | 'adapter' | 'once' | 'none' | 'heard' | 'leaks';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
 export interface AgainstFloor {

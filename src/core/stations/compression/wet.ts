@@ -3,6 +3,7 @@ import type { Context } from '../../findings/context.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
 import type { Comparison } from './compare.ts';
 import type { TestFact } from './facts.ts';
+import type { Row } from './row.ts';
 import { cylinderOf } from './shape.ts';
 
 /** What one wet reading says beside its dry one; "open" where the oil's own volume may or may not explain it. */
@@ -32,10 +33,11 @@ export function judgeWet(c: Context, dry: Comparison['rows'][number], wet: Compa
 /**
  * The wet test: how far oil lifted a cylinder, less what the oil's own volume explains. What remains is rings or bore;
  * nothing remaining is valve, gasket or crown (C). Without the dose, or without the engine's volume, it cannot tell.
+ * `inQuestion`: the cylinders that the test is for.
  */
-export const wetFacts = (c: Context, found: Comparison): TestFact[] => {
+export const wetFacts = (c: Context, found: Comparison, inQuestion: (row: Row) => boolean): TestFact[] => {
   const alike = risenAlike(c, found);
-  return alike ? [alike] : eachWet(c, found);
+  return alike ? [alike] : eachWet(c, found, inQuestion);
 };
 
 /** Rises that differ by no more than this share of the largest are alike (M: twice what two tests scatter). */
@@ -55,12 +57,14 @@ function risenAlike(c: Context, found: Comparison): TestFact | undefined {
   return { kind: 'wet-all', condition: 'cannot-tell', values: { rises, stood } };
 }
 
-const eachWet = (c: Context, found: Comparison): TestFact[] =>
+const eachWet = (c: Context, found: Comparison, inQuestion: (row: Row) => boolean): TestFact[] =>
   found.wet.flatMap((wet): TestFact[] => {
     const dry = found.rows.find((r) => r.cylinder === wet.cylinder);
     // Oil beside dry readings that do not agree shows nothing.
     if (!dry || dry.scattered) return [];
     const { verdict, rise, reach, oil } = judgeWet(c, dry, wet);
+    // Of a cylinder that is as it should be, what oil does says nothing; that it reads less than dry is a contradiction of any.
+    if (verdict !== 'lower' && !inQuestion(dry)) return [];
     return [
       {
         kind: 'wet',

@@ -88,7 +88,7 @@ const ofTest: Examples<TestFacts> = {
   ],
   order: [{ kind: 'order', condition: doubt, values: gap, limit }],
   spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
-  low: (['throttle', 'cranking', 'adapter', 'once', 'none', 'heard', 'leaks'] as const).map((reason) => ({
+  low: (['soaked', 'throttle', 'cranking', 'adapter', 'once', 'none', 'heard', 'leaks'] as const).map((reason) => ({
     kind: 'low',
     cylinder: 2,
     condition: reason === 'none' ? 'fault' : 'watch',

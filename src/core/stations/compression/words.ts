@@ -10,7 +10,8 @@ import { say, type System } from '../../units/index.ts';
 import { pressureSaid } from './pressure-said.ts';
 import { comparedRows, type Comparison } from './compare.ts';
 import type { Difference } from './differences.ts';
-import type { AgainstFloor, LowDoubt, TestFacts } from './facts.ts';
+import type { AgainstFloor, TestFacts } from './facts.ts';
+import { lowAdvice } from './low-words.ts';
 import type { Expected } from './expected.ts';
 import { wetWords } from './wet-words.ts';
 
@@ -62,17 +63,6 @@ function spreadBecause(found: Comparison, units: System): Because {
 
 const underBest = (v: { lowest: number; best: number; gap: number }, p: (pa: number) => string): string =>
   `Cylinder ${v.lowest} is ${p(v.gap)} under cylinder ${v.best}`;
-
-/** What to do about a low reading, by what makes it doubtful. */
-const lowAdvice: Readonly<Record<LowDoubt, string>> = {
-  throttle: 'Repeat it with the throttle wide open before believing it.',
-  cranking: 'Repeat it, cranked briskly, before believing it: a small leak tells more the slower it is turned.',
-  adapter: 'Repeat it without the adapter before believing it.',
-  once: 'Repeat it before believing it.',
-  none: 'It repeats: it is low. Wet test or leak-down next.',
-  heard: 'It repeats, and leak-down was heard: what it points to is opened next.',
-  leaks: 'Leak-down says the same: what it points to is opened next.'
-};
 
 /** What the floor is called, where it is reached and where it is not. */
 const floorReached = {

@@ -1,0 +1,13 @@
+import type { LowDoubt } from './facts.ts';
+
+/** What to do about a low reading, by what makes it doubtful. */
+export const lowAdvice: Readonly<Record<LowDoubt, string>> = {
+  soaked: 'It was soaked since: turn it by hand and read it again a day after, before it is condemned.',
+  throttle: 'Repeat it with the throttle wide open before believing it.',
+  cranking: 'Repeat it, cranked briskly, before believing it: a small leak tells more the slower it is turned.',
+  adapter: 'Repeat it without the adapter before believing it.',
+  once: 'Repeat it before believing it.',
+  none: 'It repeats: it is low. Wet test or leak-down next.',
+  heard: 'It repeats, and leak-down was heard: what it points to is opened next.',
+  leaks: 'Leak-down says the same: what it points to is opened next.'
+};

@@ -1,0 +1,120 @@
+import { describe } from 'vitest';
+import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
+import { Bench } from '../case.ts';
+import { direct } from '../gauges.ts';
+import { story } from './story.ts';
+
+const open: Conditions = { throttle: 'open', bores: 'dry', engine: 'cold' };
+const psi =
+  (list: readonly (readonly [number, number])[], conditions: Conditions = open, instrument: Instrument = direct) =>
+  (b: Bench): Bench =>
+    b.psi(list, { conditions, instrument });
+const twice =
+  (list: readonly (readonly [number, number])[]) =>
+  (b: Bench): Bench =>
+    psi(list)(psi(list)(b));
+
+const three = {
+  strokes: 'two',
+  cylinders: 3,
+  displacement: 450e-6,
+  ignition: 'cdi',
+  starting: 'rope'
+} as const;
+const oiled: Conditions = { throttle: 'open', bores: 'oiled', dose: 2e-6, engine: 'cold' };
+
+describe('oil in bores that are as they should be says nothing of valves', () => {
+  story(
+    () => new Bench(three),
+    [
+      {
+        entered: '118, 115, 119 dry, and all three with oil: no rise that asks for air',
+        by: (b) =>
+          psi(
+            [
+              [1, 121],
+              [2, 118],
+              [3, 122]
+            ],
+            oiled
+          )(
+            psi([
+              [1, 118],
+              [2, 115],
+              [3, 119]
+            ])(b)
+          ),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.wet'],
+        notNow: /Leak-down/
+      }
+    ]
+  );
+  story(
+    () => new Bench(three),
+    [
+      {
+        entered: 'less with oil than dry is a contradiction all the same',
+        by: (b) =>
+          psi(
+            [[2, 80]],
+            oiled
+          )(
+            psi([
+              [1, 118],
+              [2, 115],
+              [3, 119]
+            ])(b)
+          ),
+        finds: ['compression.wet.2:cannot-tell']
+      }
+    ]
+  );
+});
+
+describe('rings that stood, and a night of oil', () => {
+  const low = (b: Bench): Bench =>
+    psi(
+      [[2, 112]],
+      oiled
+    )(
+      twice([
+        [1, 120],
+        [2, 72],
+        [3, 118]
+      ])(b)
+    );
+  story(
+    () => new Bench(three, 'long-stored', { yearsIdle: 9 }).read('turn.plugs', 'out').read('turn.result', 'free'),
+    [
+      { entered: 'low, repeated, sealed by oil', by: low, finds: ['compression.low.2:fault'], now: /Leak-down/ },
+      {
+        entered: 'nobody has air here: the soak is ten minutes of work',
+        by: (b) => b.read('compression.leakdown', 'unknown' as never, { cylinder: 2 }),
+        jobs: ['soak'],
+        now: /^Soak the bores/,
+        notNow: /Listen/
+      },
+      {
+        entered: 'soaked: what was read before condemns nothing, and nothing is cranked meanwhile',
+        by: (b) => b.done('soak'),
+        finds: ['compression.low.2:watch'],
+        says: /It was soaked since/,
+        notSays: /It repeats: it is low/,
+        notNow: /Spark|Compression|Leak-down/
+      },
+      { entered: 'the next day: by hand first', by: (b) => b.wait(13), now: /^Turn it by hand again, a day later/ },
+      {
+        entered: 'it turns: the same cylinder again',
+        by: (b) => b.read('turn.result', 'free'),
+        now: /^Compression again of cylinder 2, a day after the soak/
+      },
+      {
+        entered: '117: they were stuck, and are free',
+        by: psi([[2, 117]]),
+        finds: ['compression.alike:sound'],
+        notFinds: ['compression.low', 'compression.wet']
+      }
+    ]
+  );
+});

@@ -1,4 +1,4 @@
-import { describe } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
 import { four, magneto, open, tester, two, v6 } from './engines.ts';
 import { story } from './story.ts';
@@ -276,4 +276,17 @@ describe('a lamp on an engine whose oil was low', () => {
       }
     ]
   );
+});
+
+it.each(['unknown', 'Not known', '?', 'nothing found', '-'])('"%s" is no cause written down', (said) => {
+  const b = ran(new Bench(four), 'shakes')
+    .read('run.lamp', 'came')
+    .read('run.outcome', 'stopped')
+    .read('run.reason', 'lamp');
+  const open = (): boolean => b.assessed().findings.some((f) => f.id === 'run.stopped' && f.condition === 'fault');
+  b.read('run.cause', said);
+  expect([open(), b.holds().includes('run')]).toEqual([true, true]);
+  expect(b.assessed().moves[0]?.title).not.toMatch(/Find the cause/);
+  b.read('run.cause', 'a chafed wire');
+  expect(open()).toBe(false);
 });

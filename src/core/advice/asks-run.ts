@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { kindOf } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
+import { causeAt, causeUntold, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
@@ -62,11 +62,11 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
     const symptom = symptoms(c).find((s) => f.id === `run.${s.id}`);
     // The search has found what starves it: that is the cause, and is mended first.
     if (symptom?.id === 'died' && fuelTree(c)?.found) return false;
-    if (symptom) return !symptom.explained;
+    if (symptom) return !symptom.explained && !causeUntold(c, symptom.at);
     const item = shownBy.get(kindOf(f.id));
     const shown = item && c.record.last(item, f.cylinder);
     const found = causeAt(c);
-    return shown !== undefined && (found === '' || isAfter(shown.at, found));
+    return shown !== undefined && (found === '' || isAfter(shown.at, found)) && !causeUntold(c, shown.at);
   }
 });
 /** The looks that a symptom asks for, and what is left when none of them found it; none of them once its cause was found. */

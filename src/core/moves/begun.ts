@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/finding.ts';
 import type { Step } from '../plan/plan.ts';
+import { suspectKinds } from '../diagnosis/knowledge/index.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
 import { readSince } from '../jobs/proof-read.ts';
@@ -8,7 +9,7 @@ import { drowned } from '../record/drowned.ts';
 import { runningWaits, sayLeft } from '../record/wait.ts';
 import { stations } from '../stations/register.ts';
 import type { Move } from './move.ts';
-import { jobMove, type Position } from './position.ts';
+import { DEAR, jobMove, type Position } from './position.ts';
 
 /** 2: the drowned engine's next step while its clock runs, and frost with water in the case. */
 export function clocks({ context: c, steps }: Position): Move[] {
@@ -82,7 +83,11 @@ export function begun({ context: c, steps, findings }: Position): Move[] {
   return [...over, ...proofs];
 }
 
-/** From so many times done and failed, the same work is no answer any more. */
+/** Work that may itself leave the fault that it is done for: a seal that went in reversed. */
+const mayGoWrong = (job: string): boolean =>
+  suspectKinds.some((s) => s.step === job && s.afterWork !== undefined && Object.hasOwn(s.afterWork, job));
+
+/** From so many times done and failed, the same work is no answer any more; dear work is none after the first. */
 const OFTEN = 2;
 
 /**
@@ -96,13 +101,13 @@ export const failed = ({ context: c, steps }: Position, by: NonNullable<Step['fa
       const times = (c.survey.steps ?? []).filter((m) => m.step === s.id && m.state === 'done').length;
       const title = `${s.title.charAt(0).toLowerCase()}${s.title.slice(1)}`;
       const what = { station: s.proof.station, minutes: s.minutes, because: s.why[0] ?? s.how };
-      return times >= OFTEN
+      return times >= (s.minutes > DEAR && !mayGoWrong(s.id) ? 1 : OFTEN)
         ? {
             ...what,
             kind: 'ask',
             class: 8,
             id: `ask:failed:${s.id}`,
-            title: `Stop: done ${times} times and not cured: ${title}. Ask the owner, or a specialist`,
+            title: `Stop: done ${times > 1 ? `${times} times ` : ''}and not cured: ${title}. Ask the owner, or a specialist`,
             minutes: 5
           }
         : {

@@ -6,14 +6,11 @@ import { before, inVain, RUN_AGAIN } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
-import { fromHolds, jobMove, type Position } from './position.ts';
+import { DEAR, fromHolds, jobMove, type Position } from './position.ts';
 import { rankedLooks } from './ranked-looks.ts';
 import { shortJobMoves } from './short-job.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
-
-/** Work over this is money: what decides comes before it, minutes (C: an hour). */
-const DEAR = 60;
 
 /** The class of what a finding asks for: dear work, and work that decides nothing, waits for the decisive looks. */
 const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 | 9 =>

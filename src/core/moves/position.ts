@@ -14,6 +14,9 @@ export interface Position extends Judgement {
   readonly ready: boolean;
 }
 
+/** Work over this is money: what decides comes before it, and it is not done twice for one thing, minutes (C: an hour). */
+export const DEAR = 60;
+
 /** A job of the list as a move. */
 export const jobMove = (s: Step, cls: 2 | 8 | 9): Move => ({
   kind: 'job',

@@ -73,3 +73,14 @@ describe('a job whose proof failed', () => {
     expect(step(b, 'lead')!.failed).toBeUndefined();
   });
 });
+
+it('dear work that nothing of its own can spoil is not done twice', () => {
+  const slips = (b: Bench): Bench =>
+    b.read('turn.forward', 'slips').read('turn.reverse', 'slips').read('look.twist', 'holds');
+  const b = slips(slips(new Bench(twin)).done('linkage'));
+  expect(step(b, 'clutch-dog')).toMatchObject({ state: 'open' });
+  slips(b.done('clutch-dog').wait(3));
+  const titles = b.assessed().moves.map((m) => m.title);
+  expect(titles.filter((t) => /^Once more: gear case open/i.test(t))).toEqual([]);
+  expect(titles.filter((t) => /^Stop: done and not cured: gear case open/i.test(t))).toHaveLength(1);
+});

@@ -46,13 +46,20 @@ const reasons: ReadonlySet<string> = new Set([
   'ran out of fuel'
 ]);
 
+/** Words that say that nobody knows. */
+const untold = /^(unknown|not known|no idea|don.?t know|nothing( found)?|none|[?.-]+)$/i;
+
+const tells = (text: string): boolean => text !== '' && !reasons.has(text) && !untold.test(text);
+
+/** Asked for the cause of what was shown at an instant, somebody said that he does not know it. */
+export const causeUntold = (c: Context, shown: Instant): boolean => {
+  const last = c.record.all('run.cause').findLast((r) => typeof r.value === 'string' && r.value.trim() !== '');
+  return !!last && !tells(String(last.value).trim()) && !isAfter(shown, last.at);
+};
+
 /** When a cause was last written down, an empty text where none was: the reason for stopping is none. */
 export const causeAt = (c: Context): Instant =>
-  latestAt(
-    c.record
-      .all('run.cause')
-      .filter((r) => typeof r.value === 'string' && r.value.trim() !== '' && !reasons.has(r.value.trim()))
-  );
+  latestAt(c.record.all('run.cause').filter((r) => typeof r.value === 'string' && tells(r.value.trim())));
 
 /** Where the causes of each lie: work that is proved at another check explains nothing (C). */
 const causesAt: Readonly<Record<SymptomId, readonly StationId[]>> = {

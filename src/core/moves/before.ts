@@ -9,23 +9,28 @@ import { fromHolds, jobMove, type Position } from './position.ts';
 /** To have run it again is no work on it. */
 export const RUN_AGAIN = 'run-again';
 
+/** So many ends alike in a row, with nothing mended between them, are in vain whatever was looked at meanwhile (M). */
+const OFTEN = 3;
+
 /** It was run again and ended as before, with nothing done or looked at in between: not the same once more. */
 export function inVain({ context: c }: Position): Move | undefined {
   const ends = c.record.all('run.outcome').filter((r) => r.value !== 'unknown');
-  const [before, last] = ends.slice(-2);
-  if (!before || !last || last.value === 'ran' || last.value !== before.value) return undefined;
-  const between = (at: string): boolean => isAfter(at, before.at) && isAfter(last.at, at);
-  const done =
-    (c.survey.steps ?? []).some(
-      (s) => isWork(s) && s.step !== RUN_AGAIN && (between(s.at) || isAfter(s.at, last.at))
-    ) ||
+  const last = ends.at(-1);
+  if (!last || last.value === 'ran') return undefined;
+  const same = (n: number): string | undefined =>
+    ends.length >= n && ends.slice(-n).every((r) => r.value === last.value) ? ends.at(-n)!.at : undefined;
+  const worked = (since: string): boolean =>
+    (c.survey.steps ?? []).some((s) => isWork(s) && s.step !== RUN_AGAIN && isAfter(s.at, since));
+  const looked = (since: string): boolean =>
     c.survey.readings.some(
       (r) =>
         r.value !== 'unknown' &&
         !['run.', 'safe.', 'cooling.source', 'fuel.dies'].some((x) => r.what.startsWith(x)) &&
-        (between(r.at) || isAfter(r.at, last.at))
+        isAfter(r.at, since)
     );
-  if (done) return undefined;
+  const [twice, often] = [same(2), same(OFTEN)];
+  const vain = (twice !== undefined && !worked(twice) && !looked(twice)) || (often !== undefined && !worked(often));
+  if (!vain) return undefined;
   return {
     kind: 'ask',
     class: 9,

@@ -299,3 +299,13 @@ it('three ends alike with nothing mended between them are in vain, whatever was 
   expect((end(b), vain())).toBe(true);
   expect((b.done('fuel-line'), vain())).toBe(false);
 });
+
+it('stopped for something else, it is asked how it ran before a cause is written down', () => {
+  const b = new Bench(two).read('run.event', 'start').read('run.event', 'stop').read('run.outcome', 'stopped');
+  const first = (): string | undefined => b.assessed().moves.find((m) => m.station === 'run')?.title;
+  expect(first()).toBe('Say how it ran before it was stopped');
+  b.read('run.idles', 'unknown');
+  expect(first()).toMatch(/^Find the cause/);
+  b.read('run.reason', 'temperature');
+  expect(b.assessed().moves.map((m) => m.title)).not.toContain('Say how it ran before it was stopped');
+});

@@ -122,6 +122,17 @@ const waterWorkedOn = (c: Context): boolean => {
 };
 const railLook = look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10);
 
+/** Stopped, and what it showed was not said: how it ran tells where to look, and costs a word. */
+const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idles'], 1, {
+  only: ['fault'],
+  open: (c) => {
+    const reason = c.record.value('run.reason');
+    if (reason !== undefined && reason !== 'other') return false;
+    const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
+    return !c.record.all('run.idles').some((r) => isAfter(r.at, began));
+  }
+});
+
 /** What a run asks for, in the trade's order. C: common practice. */
 export const runAsks: Asks = {
   // One bank hotter: the same spot again, then what that bank has to itself.
@@ -282,6 +293,7 @@ export const runAsks: Asks = {
   ),
   // What it was stopped for is looked into; written down is what came of that.
   'run.stopped': [
+    howItRan,
     ...heat.map((r): AskRule => stoppedFor(['temperature'], r)),
     ...[screens, outlet, pumpOpen].map((r): AskRule => stoppedFor(['stream'], r)),
     ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),

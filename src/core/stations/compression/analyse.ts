@@ -70,7 +70,7 @@ export const wetIsFor = (c: Context, found: Comparison): ((row: Row) => boolean)
 
 /** Cylinders that oil sealed beyond its own volume, of which nobody could tell where the air goes, and not soaked since. */
 export function wetRingsUntold(c: Context): number[] {
-  const found = compareAll(c);
+  const found = c.record.all('compression.leakdown').some((r) => r.value === 'unknown') ? compareAll(c) : undefined;
   if (!found) return [];
   const soaked = latestAt(soakedAt(c).map((at) => ({ at })));
   return wetFacts(c, found, wetIsFor(c, found)).flatMap((f) => {

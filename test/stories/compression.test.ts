@@ -1,20 +1,10 @@
 import { describe } from 'vitest';
-import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
 import { Bench } from '../case.ts';
 import { direct, hose } from '../gauges.ts';
+import { dry as open, psi, twice } from './pressures.ts';
 import { story } from './story.ts';
 
 const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'rope' } as const;
-const open: Conditions = { throttle: 'open', bores: 'dry', engine: 'cold' };
-
-const psi =
-  (list: readonly (readonly [number, number])[], conditions: Conditions = open, instrument: Instrument = direct) =>
-  (b: Bench): Bench =>
-    b.psi(list, { conditions, instrument });
-const twice =
-  (list: readonly (readonly [number, number])[]) =>
-  (b: Bench): Bench =>
-    psi(list)(psi(list)(b));
 
 describe('the throttle was not noted, then open', () => {
   story(

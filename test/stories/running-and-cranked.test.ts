@@ -58,6 +58,10 @@ describe('while it runs, nothing is asked that needs it to stand', () => {
     expect(movesOf(b).some((m) => m.title === 'Watch the run')).toBe(false);
   });
 
+  it('told to stop it, nothing that needs it to stand is asked meanwhile', () => {
+    const free = movesOf(start().read('run.lamp', 'came')).filter((m) => !m.waits);
+    expect(free.map((m) => m.title)).not.toContain('Plugs out and read');
+  });
   it('a run whose end was said is over, though nobody tapped its stop', () => {
     const b = start().read('run.outcome', 'died');
     expect(movesOf(b).some((m) => m.title === 'Watch the run' || m.title === 'Stop it now')).toBe(false);
@@ -80,6 +84,11 @@ describe('bumps against the word on how it turned', () => {
     expect(a.stations.find((s) => s.id === 'turn')?.condition).toBe(condition);
     expect(a.moves[0]?.title).toMatch(next);
     expect(b.said('turn.')).not.toMatch(n === 4 ? /without bumps|of 4/ : /All 4 bumps|Record where the plugs were/);
+  });
+  it('where nobody knows where the plugs were, it asks for no compression; said late, it is turned once more', () => {
+    const b = new Bench(four).read('turn.plugs', 'unknown').read('turn.result', 'free');
+    expect(b.assessed().moves[0]?.title).not.toMatch(/Compression/);
+    expect(movesOf(b.read('turn.plugs', 'in'))[0]?.title).toMatch(/again, plugs in, and count/);
   });
   it('on an engine with automatic decompression no bump is no word on it', () => {
     const b = new Bench({ ...four, decompression: 'fitted' }).read('turn.plugs', 'in').read('turn.result', 'free');
@@ -131,6 +140,19 @@ describe('cranked by a starter that was too slow for it', () => {
     for (const cylinder of [3, 4])
       b.read('spark.result', 'none', { cylinder, conditions: { path: 'tester', light: 'sun' } });
     expect(b.ids()).not.toContain('spark.pair:fault');
+  });
+
+  it('a low reading that a slow starter may have made has no lash measured and no air let in', () => {
+    const b = new Bench(four);
+    for (const [cylinder, p] of [120, 121, 70, 119].entries())
+      b.read('compression.pressure', p * PSI, { cylinder: cylinder + 1, ...open });
+    const titles = movesOf(b.read('plugs.starterCircuit', 'slow'))
+      .filter((m) => !m.waits)
+      .slice(0, 3)
+      .map((m) => m.title)
+      .join(' | ');
+    expect(titles).toMatch(/Starter straight from the battery/);
+    expect(titles).not.toMatch(/lash|Leak-down/);
   });
 
   it('found slow a minute after the compression, it was slow for the compression', () => {

@@ -1,18 +1,8 @@
 import { describe } from 'vitest';
-import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
+import type { Conditions } from '../../src/core/record/reading.ts';
 import { Bench } from '../case.ts';
-import { direct } from '../gauges.ts';
+import { psi, twice } from './pressures.ts';
 import { story } from './story.ts';
-
-const open: Conditions = { throttle: 'open', bores: 'dry', engine: 'cold' };
-const psi =
-  (list: readonly (readonly [number, number])[], conditions: Conditions = open, instrument: Instrument = direct) =>
-  (b: Bench): Bench =>
-    b.psi(list, { conditions, instrument });
-const twice =
-  (list: readonly (readonly [number, number])[]) =>
-  (b: Bench): Bench =>
-    psi(list)(psi(list)(b));
 
 const three = {
   strokes: 'two',
@@ -22,6 +12,12 @@ const three = {
   starting: 'rope'
 } as const;
 const oiled: Conditions = { throttle: 'open', bores: 'oiled', dose: 2e-6, engine: 'cold' };
+
+const sound = psi([
+  [1, 118],
+  [2, 115],
+  [3, 119]
+]);
 
 describe('oil in bores that are as they should be says nothing of valves', () => {
   story(
@@ -37,13 +33,7 @@ describe('oil in bores that are as they should be says nothing of valves', () =>
               [3, 122]
             ],
             oiled
-          )(
-            psi([
-              [1, 118],
-              [2, 115],
-              [3, 119]
-            ])(b)
-          ),
+          )(sound(b)),
         finds: ['compression.alike:sound'],
         notFinds: ['compression.wet'],
         notNow: /Leak-down/
@@ -55,17 +45,7 @@ describe('oil in bores that are as they should be says nothing of valves', () =>
     [
       {
         entered: 'less with oil than dry is a contradiction all the same',
-        by: (b) =>
-          psi(
-            [[2, 80]],
-            oiled
-          )(
-            psi([
-              [1, 118],
-              [2, 115],
-              [3, 119]
-            ])(b)
-          ),
+        by: (b) => psi([[2, 80]], oiled)(sound(b)),
         finds: ['compression.wet.2:cannot-tell']
       }
     ]

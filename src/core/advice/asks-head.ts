@@ -7,9 +7,9 @@ import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { crankedAt, cranksWeakly } from '../stations/plugs/cranking.ts';
 import { waterIn } from '../stations/turn/hole-water.ts';
-import { boreWork, soakedAt } from '../stations/compression/measure.ts';
+import { boreWork, lastSoak, soakOver } from '../stations/compression/measure.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
-import { ruleNumber, school } from '../house-rules/rules.ts';
+import { school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter, latestAt, latestOf, type Instant } from '../units/instant.ts';
 import { sparkAsks } from './asks-spark.ts';
@@ -122,11 +122,9 @@ const soakUnread = (c: Context, cylinder: number | undefined): Instant | undefin
   const read = latestAt(
     (['compression.pressure', 'compression.pulls'] as const).flatMap((i) => c.record.all(i, where))
   );
-  const soaked = latestAt(soakedAt(c).map((at) => ({ at })));
+  const soaked = lastSoak(c);
   return soaked && isAfter(soaked, read) ? soaked : undefined;
 };
-const dayAfter = (c: Context): number =>
-  Math.max(...soakedAt(c).map((soaked) => Date.parse(soaked))) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
 /** By hand before it is cranked, and both a day after the oil went in. */
 const afterSoak: readonly AskRule[] = [
   repeat('Turn it by hand again, a day later', 'turn', 2, {
@@ -135,12 +133,12 @@ const afterSoak: readonly AskRule[] = [
       const soaked = soakUnread(c, f.cylinder);
       return soaked !== undefined && !c.record.all('turn.result').some((r) => isAfter(r.at, soaked));
     },
-    from: dayAfter
+    from: soakOver
   }),
   again('', {
     title: (_, f) => `Compression again${at(f)}, a day after the soak`,
     open: (c, f) => !cranksWeakly(c) && soakUnread(c, f.cylinder) !== undefined,
-    from: dayAfter
+    from: soakOver
   })
 ];
 /** Once the bores were soaked, the same is read again before anything else is asked for. */
@@ -254,9 +252,10 @@ export const headAsks: Asks = {
   ],
   'compression.low': untilSoaked(
     again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),
-    lashIfValves,
+    // Nothing is built on a reading that is still doubted.
+    { ...lashIfValves, only: ['fault'] },
     wet,
-    leakDown,
+    { ...leakDown, only: ['fault'] },
     whereOut
   ),
   // Repeated a few times and still on the limit: the needle tells no more, air does.

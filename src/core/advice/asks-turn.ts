@@ -102,12 +102,14 @@ export const turnAsks: Asks = {
     look('Say whether the plugs were in', ['turn.plugs'], 1),
     repeat('Turn it by hand again, plugs in, and count the bumps', 'turn', 2, {
       items: ['turn.bumps'],
-      open: (c, f) => valuesOf(f).plugs === 'in' && valuesOf(f).counted === undefined
+      // Said after it was turned, too: that turn is made once more.
+      open: (c, f) => c.record.value('turn.plugs') === 'in' && valuesOf(f).counted === undefined
     }),
     look('Timing belt and its marks', ['turn.belt'], 10, {
       open: (c, f) => valuesOf(f).counted === 0 && beltDriven(c) && !asked(c, 'turn.belt')
     }),
-    compression
+    // Nobody knows where the plugs were: that says nothing of compression.
+    { ...compression, open: (c, f) => valuesOf(f).plugs === 'in' && compression.open(c, f) }
   ],
   'turn.bumps': [
     repeat('Count the bumps again, over two turns', 'turn', 2, {

@@ -1,9 +1,7 @@
 import { jumped } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
-import { ruleNumber } from '../house-rules/rules.ts';
-import { soakedAt } from '../stations/compression/measure.ts';
+import { soakOver } from '../stations/compression/measure.ts';
 import { stations } from '../stations/register.ts';
-import { latestAt } from '../units/instant.ts';
 import { establishedCost } from '../plan/bill.ts';
 import { spentOn } from '../plan/costs.ts';
 import { authorityOf } from './authority.ts';
@@ -66,8 +64,8 @@ function ending(p: Position): Move | undefined {
 
 /** Oil was put into the bores to soak, and its day is not over: cranking throws it out again. */
 function soaking(c: Position['context']): boolean {
-  const soaked = latestAt(soakedAt(c).map((at) => ({ at })));
-  return soaked !== '' && !c.past(Date.parse(soaked) + ruleNumber(c.rules, 'nextDay') * 3_600_000);
+  const over = soakOver(c);
+  return over !== undefined && !c.past(over);
 }
 
 /** Why each move cannot be made now, where something comes first: the end, the run under way, a hold. */
@@ -114,8 +112,10 @@ function inOrder(list: readonly Move[]): Move[] {
 export function moves(p: Position): Move[] {
   const end = ending(p);
   const short = isShortJob(p);
-  const watch = dangers(p).some((m) => m.kind === 'stop') ? undefined : watching(p);
-  const once = inOrder(withWaits(p, candidates(p, short, end, watch), end, watch));
+  const run = watching(p);
+  // Told to stop it, nobody is told to go on watching; what needs it to stand waits all the same.
+  const watch = dangers(p).some((m) => m.kind === 'stop') ? undefined : run;
+  const once = inOrder(withWaits(p, candidates(p, short, end, watch), end, run));
   // The owner is asked before the first work that is no matter of danger or of a clock.
   const first = once.findIndex((m) => m.kind === 'job' && m.class > 4 && !m.waits);
   const ask = first < 0 ? undefined : askOwner(p);

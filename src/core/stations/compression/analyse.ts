@@ -8,8 +8,8 @@ import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute, type Absolute } from './absolute.ts';
 import { ceiling, kindRange } from './ceiling.ts';
 import { comparedRows, compareAll, DOUBT, type Comparison } from './compare.ts';
-import { deadVolume, soakedAt } from './measure.ts';
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { deadVolume, lastSoak, soakedAt } from './measure.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { Row } from './row.ts';
 import { expectedRange } from './expected.ts';
 import type { AgainstFloor, LeakBands, TestAnalysed, TestFact } from './facts.ts';
@@ -72,7 +72,7 @@ export const wetIsFor = (c: Context, found: Comparison): ((row: Row) => boolean)
 export function wetRingsUntold(c: Context): number[] {
   const found = c.record.all('compression.leakdown').some((r) => r.value === 'unknown') ? compareAll(c) : undefined;
   if (!found) return [];
-  const soaked = latestAt(soakedAt(c).map((at) => ({ at })));
+  const soaked = lastSoak(c);
   return wetFacts(c, found, wetIsFor(c, found)).flatMap((f) => {
     if (f.kind !== 'wet' || f.values.verdict !== 'rings' || f.cylinder === undefined) return [];
     const leak = c.record.asked('compression.leakdown', f.cylinder);

@@ -55,7 +55,7 @@ const cures: readonly (readonly [string, readonly Read[], JobId, readonly Read[]
   ],
   ['slots chewed', [['gear.slots', 'chewed']], 'gear-plugs', [['gear.slots', 'good']]],
   ['filter clogged', [['fuel.filter', 'clogged']], 'fuel-line', [['fuel.filter', 'clean']]],
-  ['vent closed', [['fuel.vent', 'closed']], 'fuel-line', [['fuel.vent', 'open']]],
+  ['vent closed', [['fuel.vent', 'closed']], 'fuel-open', [['fuel.vent', 'open']]],
   [
     'tank empty',
     [

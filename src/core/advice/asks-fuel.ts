@@ -76,7 +76,7 @@ export const starved: readonly AskRule[] = [
 /** The work that each part found to starve it asks for. */
 const starvedJobs = {
   empty: 'fuel-fill',
-  vent: 'fuel-line',
+  vent: 'fuel-open',
   upstream: 'fuel-line',
   air: 'fuel-line',
   bulb: 'hoses',
@@ -147,12 +147,12 @@ export const fuelAsks: Asks = {
     look('Line vacuum with the fill cap open', ['fuel.vacuumOpen'], 2, { only: ['fault'], needs: 'start' }),
     look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, { only: ['fault'], needs: 'start' })
   ],
-  'fuel.vacuum-vent': [job('fuel-line')],
+  'fuel.vacuum-vent': [job('fuel-open')],
   'fuel.vacuum-tank-side': [job('fuel-line')],
   'fuel.vacuum-engine-side': [job('fuel-line')],
   'fuel.tank-pressure': [job('fuel-line')],
-  'fuel.part-vent': [job('fuel-line')],
-  'fuel.part-tap': [job('fuel-line')],
+  'fuel.part-vent': [job('fuel-open')],
+  'fuel.part-tap': [job('fuel-open')],
   'fuel.dies': starved,
   'fuel.rail-pump': [job('rail')],
   'fuel.rail': [

@@ -1,7 +1,7 @@
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { isAfter } from '../units/instant.ts';
-import type { JobRule } from './job.ts';
+import { only, type JobRule } from './job.ts';
 
 /** What turns: bores, rods, bearings. */
 export const crankTrain = {
@@ -9,7 +9,7 @@ export const crankTrain = {
     title: 'Soak the bores, wait a day, turn it again',
     renews: ['turn.soaked'],
     raisedBy: [
-      'turn.locked',
+      only('turn.locked', 'fault'),
       'turn.stiff',
       'turn.gritty',
       'turn.again',

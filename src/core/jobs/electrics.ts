@@ -1,4 +1,4 @@
-import type { JobRule } from './job.ts';
+import { only, type JobRule } from './job.ts';
 
 /** Wires, starter and charging. */
 export const electrics = {
@@ -15,9 +15,20 @@ export const electrics = {
     opens: ['cowl'],
     daylight: true
   },
+  battery: {
+    title: 'Charge the battery, and load it',
+    raisedBy: ['plugs.volts'],
+    how: 'Clamps bright and tight, charged whole, rested, then its volts while it cranks. Another good one meanwhile; a new one if it falls again.',
+    tools: ['meter', 'charger', 'known good battery'],
+    parts: ['battery, if it falls again'],
+    minutes: 10,
+    hazards: ['battery'],
+    renews: ['plugs.volts'],
+    proof: { station: 'plugs', text: 'holds its volts while it cranks', reads: ['plugs.volts'] }
+  },
   starter: {
     title: 'Starter, cables and their circuit',
-    raisedBy: ['plugs.starter', 'plugs.volts', 'turn.locked-pinion'],
+    raisedBy: [only('plugs.starter', 'watch', 'fault'), 'turn.locked-pinion'],
     how: 'Battery under load first, then volts lost in each cable, solenoid, neutral switch and key; the motor last.',
     tools: ['meter', 'known good battery'],
     minutes: 40,

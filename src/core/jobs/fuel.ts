@@ -69,7 +69,7 @@ export const fuel = {
   },
   bulb: {
     title: 'Follow the fuel line upstream',
-    yieldsTo: ['fuel-line', 'hoses', 'bowl', 'fuel-fill'],
+    yieldsTo: ['fuel-open', 'fuel-line', 'hoses', 'bowl', 'fuel-fill'],
     raisedBy: ['fuel.bulb'],
     how: 'Vent open, pick-up screen, anti-siphon valve, couplings, hose; a portable tank separates boat from engine.',
     tools: ['portable tank'],
@@ -81,7 +81,7 @@ export const fuel = {
   },
   mix: {
     title: 'Correct the mixture',
-    raisedBy: ['fuel.mix'],
+    raisedBy: [only('fuel.mix', 'watch', 'fault')],
     how: 'Add the oil the finding names; the mixture sum in the Reference does it for any tank and cup.',
     tools: ['measuring cup'],
     consumables: ['two-stroke oil'],
@@ -92,15 +92,24 @@ export const fuel = {
     after: ['fuel-drain'],
     dirty: true
   },
+  'fuel-open': {
+    title: 'Open what is shut: tank vent, fuel tap',
+    raisedBy: ['fuel.part-vent', 'fuel.part-tap', 'fuel.vacuum-vent', 'fuel.starved-vent'],
+    how: 'Opened, or cleared where it is blocked and freed where it sticks. Nothing else is taken apart for it. Then the same run again.',
+    tools: ['wire, compressed air'],
+    minutes: 5,
+    hazards: ['vapour'],
+    proof: { station: 'fuel', text: 'vent and tap open', reads: ['fuel.vent', 'fuel.shutoff'] }
+  },
   'fuel-line': {
     title: 'Mend the fuel line where it was found',
     // A hard hose is renewed with all of its age.
     yieldsTo: ['hoses'],
     raisedBy: [
-      ...['vent', 'pickup', 'hose', 'couplings', 'tap', 'filter', 'pump', 'choke'].map((p) => `fuel.part-${p}`),
-      ...['vent', 'tank-side', 'engine-side'].map((where) => `fuel.vacuum-${where}`),
+      ...['pickup', 'hose', 'couplings', 'filter', 'pump', 'choke'].map((p) => `fuel.part-${p}`),
+      ...['tank-side', 'engine-side'].map((where) => `fuel.vacuum-${where}`),
       'fuel.tank-pressure',
-      ...['vent', 'upstream', 'air', 'filter', 'pump'].map((part) => `fuel.starved-${part}`)
+      ...['upstream', 'air', 'filter', 'pump'].map((part) => `fuel.starved-${part}`)
     ],
     how: 'In the order fuel takes: what is blocked is cleaned, what draws air is renewed. Then the bulb again, and vacuum at speed.',
     tools: ['vacuum gauge', 'hose cutter'],

@@ -69,7 +69,7 @@ export const gearCase = {
   },
   metal: {
     title: 'Open the gear case and explain the metal',
-    raisedBy: ['gear.metal', only('turn.rough-gears', 'fault'), only('turn.rough-leg', 'fault')],
+    raisedBy: [only('gear.metal', 'fault'), only('turn.rough-gears', 'fault'), only('turn.rough-leg', 'fault')],
     how: 'Carrier out, gears and bearings looked at; the piece found or the wear named.',
     tools: ['carrier puller', 'circlip pliers'],
     parts: ['carrier O-rings', 'seals that are exposed'],

@@ -152,7 +152,14 @@ export const ignition = {
     wipes: [{ item: 'plugs.read', clean: ['normal', 'dry'] }],
     // A new plug that is cracked, or gapped wrong, is the work itself.
     tellsOfOthers: ['plugs.read', 'plugs.water'],
-    raisedBy: ['plugs.read', 'plugs.gap', 'plugs.cracked', 'plugs.water', 'spark.own-plug', 'spark.part-plug'],
+    raisedBy: [
+      'plugs.read',
+      only('plugs.gap', 'watch', 'fault'),
+      'plugs.cracked',
+      'plugs.water',
+      'spark.own-plug',
+      'spark.part-plug'
+    ],
     how: 'Renewed when older than two seasons, cracked, or wet with water; else cleaned and gapped to the manual. Torque where known.',
     tools: ['plug wrench', 'gap gauge'],
     parts: ['spark plugs'],

@@ -40,7 +40,11 @@ function heldAgainst(holds: readonly Hold[], needs: Action | undefined): string 
 
 /** What proving a job does to the engine: a starter is proved by cranking, the rest by what its check does. */
 const provedBy = (m: Move): Action | undefined =>
-  !m.id.startsWith('proof:') || !m.station ? undefined : m.job === 'starter' ? 'crank' : stations[m.station].act;
+  !m.id.startsWith('proof:') || !m.station
+    ? undefined
+    : m.job === 'starter' || m.job === 'battery'
+      ? 'crank'
+      : stations[m.station].act;
 
 /** Looks that turn the flywheel by hand. */
 const TURNS: ReadonlySet<string> = new Set(['look:turn', 'look:bumps', 'look:shift']);

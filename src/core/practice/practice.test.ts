@@ -203,7 +203,7 @@ describe('following the first move', () => {
     ['thermostat-shut', 'thermostat'],
     ['stop-circuit', 'stop-circuit'],
     ['lead.2', 'lead'],
-    ['vent', 'fuel-line']
+    ['vent', 'fuel-open']
   ])('%s ends in its own work: %s', (fault, job) => {
     // Seeds in which the fault shows itself plainly; how it shows is drawn, not chosen.
     const cured = Array.from({ length: 5 }, (_, k) => {

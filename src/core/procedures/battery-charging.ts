@@ -7,7 +7,7 @@ export const batteryCharging: Procedure = {
   title: 'Battery under load, charging at speed',
   means: 'Resting, cranking, running volts, each at the battery; then what carries them.',
   minutes: 30,
-  jobs: ['charging'],
+  jobs: ['battery', 'charging'],
   fits: (e) => e.profile.starting !== 'rope',
   hazards: ['battery', 'carbon-monoxide', 'propeller'],
   tools: ['meter', 'load tester', 'wire brush'],

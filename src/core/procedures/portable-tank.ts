@@ -7,7 +7,7 @@ export const portableTank: Procedure = {
   title: 'Portable-tank test',
   means: 'Boat or engine? One tank, one hose, ten minutes.',
   minutes: 20,
-  jobs: ['fuel-line', 'run-again'],
+  jobs: ['fuel-open', 'fuel-line', 'run-again'],
   fits: (e) => e.profile.supply !== 'gravity',
   hazards: ['vapour', 'carbon-monoxide', 'propeller'],
   tools: ['portable tank', 'hose and bulb of known goodness', 'vacuum gauge and tee'],

@@ -127,7 +127,7 @@ export const fuel = inSystem('fuel', [
     shows: { usually: ['no-fuel'], always: ['tap-shut'], often: ['no-start', 'dies'] },
     cure: 'Open it.',
     settled: 'vent',
-    step: 'fuel-line',
+    step: 'fuel-open',
     parts: [0, 0, 15],
     minutes: [1, 3, 15],
     stake: 'nuisance'
@@ -214,7 +214,7 @@ export const fuel = inSystem('fuel', [
     shows: { always: ['vent-shut'], usually: ['dies', 'portable-fine'], often: ['bulb-flat'] },
     cure: 'Open it.',
     settled: 'vent',
-    step: 'fuel-line',
+    step: 'fuel-open',
     parts: [0, 0, 12],
     minutes: [1, 2, 10],
     stake: 'nuisance',

@@ -147,7 +147,7 @@ export const electric = inSystem('electric', [
     shows: { usually: ['volts-low', 'starter-slow'], often: ['direct-dead'], sometimes: ['starter-dead'] },
     cure: 'Charge and load it; a new one if it falls again.',
     settled: 'starter',
-    step: 'starter',
+    step: 'battery',
     parts: [40, 80, 130],
     minutes: [5, 10, 20],
     stake: 'shows',

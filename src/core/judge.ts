@@ -3,6 +3,7 @@ import { holdsOf, type Hold } from './holds/index.ts';
 import { contextWithWork } from './jobs/work.ts';
 import type { Context } from './findings/context.ts';
 import { keep } from './findings/keep.ts';
+import { saidFindings } from './stations/said.ts';
 import { unmendedFindings } from './stations/unmended.ts';
 import { stations, stationsFor } from './stations/register.ts';
 import type { StationId } from './stations/items.ts';
@@ -28,7 +29,11 @@ export interface Judgement {
 
 /** Every finding of every station that this engine has. */
 export const findingsFor = (c: Context): Finding[] =>
-  stationsFor(c.survey.engine.profile).flatMap((s) => [...keep(c, stations[s].analyse), ...unmendedFindings(c, s)]);
+  stationsFor(c.survey.engine.profile).flatMap((s) => [
+    ...keep(c, stations[s].analyse),
+    ...unmendedFindings(c, s),
+    ...saidFindings(c, s)
+  ]);
 
 /**
  * The first stage: judges what was read. Pure; the clock, the units and what fits a compression test are passed in.

@@ -13,6 +13,7 @@ import { turnAsks } from './asks-turn.ts';
 import { coolingAsks } from './asks-cooling.ts';
 import { fuelAsks } from './asks-fuel.ts';
 import { runAsks } from './asks-run.ts';
+import { saidAsks } from './asks-said.ts';
 import { wetEndAsks } from './asks-wet-end.ts';
 
 export interface Ask {
@@ -46,7 +47,16 @@ const onceMore = Object.fromEntries(
 );
 
 const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
-  Object.entries({ ...onceMore, ...turnAsks, ...headAsks, ...wetEndAsks, ...coolingAsks, ...fuelAsks, ...runAsks })
+  Object.entries({
+    ...onceMore,
+    ...turnAsks,
+    ...headAsks,
+    ...wetEndAsks,
+    ...coolingAsks,
+    ...fuelAsks,
+    ...runAsks,
+    ...saidAsks
+  })
 );
 
 /** Every kind of finding that asks for something, for the test that each of them exists. */

@@ -1,9 +1,10 @@
 import { bankCount, neighbours } from '../engine/banks.ts';
 import { cylindersOf, type Context } from '../findings/context.ts';
-import { signKinds, suspectKinds } from './knowledge/index.ts';
+import { signById, signKinds, suspectKinds } from './knowledge/index.ts';
 import { strengths, type SignKind, type Strength, type SuspectKind } from './knowledge/shape.ts';
 import type { Network } from './network.ts';
 import { priorOf } from './priors.ts';
+import { heard, NAMED_BY_OWNER } from './said.ts';
 
 /** A suspect at this engine: of the whole engine, of one cylinder, of a pair of neighbours, or of a bank. */
 export interface Suspect {
@@ -88,13 +89,15 @@ function strengthOf(c: Context, suspect: string, sign: string, name: string): nu
 /** Lays the knowledge out for one engine: what it does not have is left out, what it has several of is repeated. */
 export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Model {
   const cylinders = cylinderList(c);
-  const signs: SignAt[] = signKinds
+  const hearsay = heard(c).filter((h) => fits(c, signById.get(h.of)!.fits, cylinders));
+  const looked: SignAt[] = signKinds
     .filter((s) => fits(c, s.fits, cylinders))
     .flatMap((kind): SignAt[] =>
       kind.per
         ? cylinders.map((cylinder) => ({ id: `${kind.id}.${cylinder}`, kind, cylinder }))
         : [{ id: kind.id, kind }]
     );
+  const signs: SignAt[] = [...looked, ...hearsay.map(({ kind }) => ({ id: kind.id, kind }))];
   const signIndex = new Map(signs.map((s, k) => [s.id, k]));
   const causesOf: { cause: number; strength: number }[][] = signs.map(() => []);
   const suspects: Suspect[] = [];
@@ -116,6 +119,11 @@ export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Mode
             const index = signIndex.get(at);
             if (index !== undefined) strongest.set(index, Math.max(strongest.get(index) ?? 0, strength));
           }
+          for (const h of hearsay)
+            if (h.of === said) {
+              const index = signIndex.get(h.kind.id)!;
+              strongest.set(index, Math.max(strongest.get(index) ?? 0, strength * NAMED_BY_OWNER));
+            }
         }
       for (const [sign, strength] of strongest) if (strength > 0) causesOf[sign]!.push({ cause, strength });
     }

@@ -1,11 +1,14 @@
 import type { Action } from '../holds/hold.ts';
+import type { Said } from '../engine/profile.ts';
 import type { StationId } from '../stations/items.ts';
+import { complaints } from '../stations/said.ts';
 import type { Belief, Outcome } from './belief.ts';
 import { checkById } from './knowledge/index.ts';
 import { stakes, systems } from './knowledge/shape.ts';
 import type { Look } from './ranking.ts';
 import type { Model } from './model.ts';
 import { logOdds } from './network.ts';
+import { SAID } from './said.ts';
 import type { Weighing } from './weighing.ts';
 
 export type Chance = 'likely' | 'possible' | 'unlikely';
@@ -61,7 +64,10 @@ const strengthOf = (w: number): Weight['strength'] =>
 /** A reading that moves the odds less than this is not named (a quarter more or less). */
 const NAMED = 0.22;
 
-export const stationOfSign = (model: Model, s: number): StationId => checkById.get(model.signs[s]!.kind.check)!.station;
+export function stationOfSign(model: Model, s: number): StationId {
+  const { id, check } = model.signs[s]!.kind;
+  return check === SAID ? complaints[id.slice(`${SAID}-`.length) as Said].station : checkById.get(check)!.station;
+}
 
 export function saySign(model: Model, s: number, present: boolean): string {
   const { kind, cylinder } = model.signs[s]!;

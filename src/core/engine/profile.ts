@@ -165,12 +165,38 @@ export const historyItems = {
     min: 0,
     max: 744
   }),
-  complaints: text({ label: 'Known complaints and notes', long: true })
+  said: several({
+    label: 'What it is said to do',
+    ask: 'What does whoever brought it say that it does?',
+    options: {
+      'no-start': 'does not start',
+      dies: 'dies after some minutes',
+      'dies-warm': 'dies when warm and starts again cold',
+      idles: 'idles badly or spits',
+      shakes: 'shakes',
+      kicks: 'kicks back',
+      power: 'does not reach its speed',
+      thrust: 'revs without driving the boat',
+      gears: 'misses a gear or jumps out of it',
+      hot: 'runs hot, or its alarm comes on',
+      stream: 'has a weak stream, or none',
+      smoke: 'smokes',
+      oil: 'makes or uses oil',
+      'gear-oil': 'has milky gear oil, or loses it',
+      starter: 'cranks slowly, or not at all',
+      charge: 'does not charge its battery',
+      leaks: 'leaks fuel',
+      noise: 'makes a noise'
+    }
+  }),
+  complaints: text({ label: 'Notes of what was said', long: true })
 } as const;
 
 export type Profile = ValuesOf<typeof profileItems>;
 export type Identity = ValuesOf<typeof identityItems>;
 export type History = ValuesOf<typeof historyItems>;
+/** What an engine may be said to do by whoever brought it. */
+export type Said = Exclude<NonNullable<History['said']>, 'unknown'>[number];
 
 declare module '../items/item.ts' {
   // eslint-disable-next-line @typescript-eslint/no-empty-object-type

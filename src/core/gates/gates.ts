@@ -1,10 +1,11 @@
 import { latestOf } from '../units/instant.ts';
 import { against, type Hold } from '../holds/index.ts';
-import type { Context } from '../findings/context.ts';
+import { listed, type Context } from '../findings/context.ts';
 import { doBy, sayDoBy, type DoBy } from '../jobs/do-by.ts';
 import type { Step } from '../plan/plan.ts';
 import { saySecondLook, secondLooks } from '../plan/second-look.ts';
 import { stations, stationsFor } from '../stations/register.ts';
+import { openComplaints, saidWords } from '../stations/said.ts';
 import type { StationId } from '../stations/items.ts';
 import { trayLeft, trayOf } from '../tray/tray.ts';
 import { gravest, kindOf, type Condition, type Finding } from '../findings/finding.ts';
@@ -98,7 +99,8 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   ];
   const dates = new Map(doBy(c).flatMap((d) => (d.finding ? [[d.finding, d] as const] : [])));
   for (const s of stationsFor(c.survey.engine.profile)) {
-    const mine = found.filter((f) => f.station === s);
+    // What is only said of it has a gate of its own.
+    const mine = found.filter((f) => f.station === s && f.condition !== 'not-looked-at');
     const condition = gravest(mine.map((f) => f.condition));
     const worst = mine.filter((f) => f.condition === condition);
     const opens =
@@ -130,6 +132,21 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
       false
     )
   );
+  const said = Array.isArray(c.survey.engine.history.said) ? c.survey.engine.history.said : [];
+  const untold = openComplaints(c);
+  if (said.length)
+    list.push(
+      gate(
+        c,
+        'said',
+        'What it was brought for',
+        untold.length ? 'watch' : 'sound',
+        untold.length
+          ? `It is said that it ${listed(untold.map(saidWords))}: that was neither seen here nor shown to be gone.`
+          : 'What was said of it was looked for, and answered.',
+        true
+      )
+    );
   list.push(handover(c));
   const tray = trayOf(c.survey);
   const missing = trayLeft(tray);
@@ -165,14 +182,16 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   // A fault that no job stands for yet is still looked for: nothing is done and proved then.
   const searched = !open.length && !unproved.length ? found.filter((f) => f.condition === 'fault') : [];
   const jobs: Condition = open.length ? 'watch' : unproved.length || searched.length ? 'cannot-tell' : 'sound';
-  const said = open.length
+  const listSaid = open.length
     ? `${open.length} ${open.length === 1 ? 'job is' : 'jobs are'} open: ${open.map((s) => s.title).join('; ')}.`
     : unproved.length
       ? `Done but not proved: ${unproved.map((s) => `${s.title} (check ${stations[s.proof.station].title.toLowerCase()})`).join('; ')}.`
       : searched.length
         ? `No job stands for it yet: ${searched[0]!.sentence}`
-        : 'Every job is done and proved.';
-  list.push(gate(c, 'jobs', 'Job list', jobs, said, true));
+        : steps.length
+          ? 'Every job is done and proved.'
+          : 'No job was asked for.';
+  list.push(gate(c, 'jobs', 'Job list', jobs, listSaid, true));
   return list;
 }
 

@@ -107,7 +107,8 @@ export function before(p: Position, short: boolean): Move[] {
       because: `“${s.title}” is done and not proved: ${s.proof.text}.`
     });
   for (const g of gates)
-    if (!g.passes && !g.station && g.id !== 'jobs' && g.id !== 'holds')
+    // What it was brought for, a run shows.
+    if (!g.passes && !g.station && g.id !== 'jobs' && g.id !== 'holds' && (g.id !== 'said' || ran))
       out.push({
         kind: 'look',
         class: 9,

@@ -24,6 +24,7 @@ export function readIntake(form: FormData, units: System): Intake {
     if (!item) continue;
     if (item.kind === 'several') {
       const value = form.getAll(path).map(String);
+      typed[path] = value.join(', ');
       const result = item.schema.safeParse(value);
       if (result.success) facts.push({ path, value: result.data });
       continue;

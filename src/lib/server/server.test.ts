@@ -52,12 +52,17 @@ describe('the intake form', () => {
         'identity.tag': 'C',
         'profile.cylinders': '13',
         'profile.ratio': 'high',
+        'history.said': ['dies', 'smoke'],
         'history.recoveredAt': 'yesterday'
       }),
       'us'
     );
     expect(Object.keys(bad.errors).sort()).toEqual(['history.recoveredAt', 'profile.cylinders', 'profile.ratio']);
-    expect(bad.typed).toMatchObject({ 'profile.cylinders': '13', 'profile.ratio': 'high' });
+    expect(bad.typed).toMatchObject({
+      'profile.cylinders': '13',
+      'profile.ratio': 'high',
+      'history.said': 'dies, smoke'
+    });
   });
   it('ignores fields that nobody defined', () => {
     expect(

@@ -3,9 +3,10 @@ import type { Context } from '../../findings/context.ts';
 import type { Finding } from '../../findings/finding.ts';
 import type { ItemId } from '../../stations/items.ts';
 import type { Model } from '../model.ts';
+import { SAID } from '../said.ts';
 import { compressionMeasures } from './compression.ts';
 import { headMeasures } from './head.ts';
-import { fromWords, type Findings, type Observed } from './observed.ts';
+import { fromWords, seen, type Findings, type Observed } from './observed.ts';
 import { coolingOilAndRunMeasures } from './cooling-oil-run.ts';
 import { gearAndFuelMeasures } from './gear-fuel.ts';
 
@@ -36,7 +37,8 @@ export function evidenceOf(
       return done && wiped.includes(done) ? undefined : done;
     };
     const measured = kind.measured ? measures[kind.measured]?.(c, cylinder, byId) : undefined;
-    const o = measured ?? (kind.reads ? fromWords(c, kind.reads, cylinder) : undefined);
+    const heard = kind.check === SAID ? seen(true, c.survey.assessment.startedAt) : undefined;
+    const o = heard ?? measured ?? (kind.reads ? fromWords(c, kind.reads, cylinder) : undefined);
     if (!o) return;
     const cured = model.network.signs[k]!.causes.map(({ cause }) =>
       curedAt(model.suspects[cause]!.kind.step)

@@ -56,7 +56,7 @@
   <SeveralInput
     {item}
     {name}
-    value={Array.isArray(value) || value === 'unknown' ? (value as string[] | 'unknown') : undefined}
+    value={Array.isArray(value) || value === 'unknown' ? (value as string[] | 'unknown') : typed?.split(', ')}
     {note}
     {disabled}
     {oncommit}

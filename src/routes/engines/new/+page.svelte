@@ -22,7 +22,7 @@
   );
   const drowned = ['water', 'runningWhenSunk', 'hoursUnder', 'recoveredAt'] as const;
   const history = (Object.keys(historyItems) as (keyof typeof historyItems)[]).filter(
-    (k) => !(drowned as readonly string[]).includes(k) && k !== 'submerged'
+    (k) => !(drowned as readonly string[]).includes(k) && k !== 'submerged' && k !== 'said'
   );
   const who = ['tag', 'owner', 'maker', 'model', 'serial', 'boat'] as const;
   const whoRest = (Object.keys(identityItems) as (keyof typeof identityItems)[]).filter(
@@ -48,7 +48,11 @@
     if (kept && !form) {
       try {
         const pairs = JSON.parse(kept) as [string, string][];
-        typed = Object.fromEntries(pairs);
+        // Of a field with several answers each is a pair of its own.
+        typed = pairs.reduce<Record<string, string>>(
+          (all, [k, v]) => ({ ...all, [k]: all[k] ? `${all[k]}, ${v}` : v }),
+          {}
+        );
         kind = typed.kind ?? '';
       } catch {
         clearDraft(DRAFT);
@@ -147,6 +151,7 @@
         {#each first as k (k)}{@render field('profile', k, profileItems[k] as Item)}{/each}
       </div>
     </section>
+    <section>{@render field('history', 'said', historyItems.said as Item)}</section>
     <details class="panel p-3">
       <summary class="tap cursor-pointer font-semibold">More about it, its leg and its history</summary>
       <div class="mt-3 grid gap-4 sm:grid-cols-2">

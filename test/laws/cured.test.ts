@@ -54,7 +54,7 @@ const cures: readonly (readonly [string, readonly Read[], JobId, readonly Read[]
     ]
   ],
   ['slots chewed', [['gear.slots', 'chewed']], 'gear-plugs', [['gear.slots', 'good']]],
-  ['filter clogged', [['fuel.filter', 'clogged']], 'fuel-line', [['fuel.filter', 'clean']]],
+  ['filter clogged', [['fuel.filter', 'clogged']], 'fuel-filter', [['fuel.filter', 'clean']]],
   ['vent closed', [['fuel.vent', 'closed']], 'fuel-open', [['fuel.vent', 'open']]],
   [
     'tank empty',

@@ -81,7 +81,7 @@ describe('what starves it', () => {
     const b = dies()
       .read('fuel.floods', 'no')
       .read('fuel.pickup', 'blocked')
-      .done('fuel-line')
+      .done('pick-up')
       .read('fuel.pickup', 'clear');
     expect(fuelTree(context(b))).toBeUndefined();
     expect(b.ids().filter((id) => id.startsWith('fuel.starved'))).toEqual([]);

@@ -207,7 +207,7 @@ describe('a search along the fuel line', () => {
   it('sucked flat: what is left upstream is looked at before it is mended', () => {
     const b = dies().read('fuel.bulb', 'flat');
     expect(first(b)).toBe('Pick-up screen and anti-siphon valve');
-    expect(first(b.read('fuel.pickup', 'blocked'))).toMatch(/^Mend the fuel line/);
+    expect(first(b.read('fuel.pickup', 'blocked'))).toMatch(/^Clear the tank’s side/);
   });
   it('soft, and revived by squeezing: its joints before filters, and nothing upstream', () => {
     const b = dies().read('fuel.bulb', 'soft').read('fuel.revived', 'yes');

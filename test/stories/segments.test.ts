@@ -132,8 +132,8 @@ describe('squeezing revives it', () => {
         entered: 'line and filter are good: the pump',
         by: (b) => b.read('fuel.couplings', 'tight').read('fuel.hose', 'supple').read('fuel.filter', 'clean'),
         finds: ['fuel.starved-pump:fault'],
-        jobs: ['fuel-line'],
-        notJobs: ['bowl', 'hoses']
+        jobs: ['fuel-pump'],
+        notJobs: ['bowl', 'hoses', 'fuel-line', 'fuel-filter']
       }
     ]
   );

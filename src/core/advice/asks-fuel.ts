@@ -77,11 +77,11 @@ export const starved: readonly AskRule[] = [
 const starvedJobs = {
   empty: 'fuel-fill',
   vent: 'fuel-open',
-  upstream: 'fuel-line',
+  upstream: 'pick-up',
   air: 'fuel-line',
   bulb: 'hoses',
-  filter: 'fuel-line',
-  pump: 'fuel-line',
+  filter: 'fuel-filter',
+  pump: 'fuel-pump',
   needle: 'bowl',
   jet: 'carburettor'
 } as const;
@@ -148,8 +148,13 @@ export const fuelAsks: Asks = {
     look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, { only: ['fault'], needs: 'start' })
   ],
   'fuel.vacuum-vent': [job('fuel-open')],
-  'fuel.vacuum-tank-side': [job('fuel-line')],
-  'fuel.vacuum-engine-side': [job('fuel-line')],
+  'fuel.vacuum-tank-side': [job('pick-up')],
+  'fuel.vacuum-engine-side': [
+    look('Fuel filters', ['fuel.filter'], 5),
+    look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
+    job('fuel-filter'),
+    job('fuel-line')
+  ],
   'fuel.tank-pressure': [job('fuel-line')],
   'fuel.part-vent': [job('fuel-open')],
   'fuel.part-tap': [job('fuel-open')],

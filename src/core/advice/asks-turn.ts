@@ -79,11 +79,9 @@ export const turnAsks: Asks = {
     goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5, { items: ['turn.plugs', 'turn.result'] })
   ],
   'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2, { items: ['turn.result'] })],
-  'turn.locked-pinion': [
-    job('starter'),
-    goOn('Free the pinion, then turn it again by hand', 'turn', 10, { items: ['turn.result'] })
-  ],
-  'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('linkage')],
+  // Turned again by hand, that is proved.
+  'turn.locked-pinion': [job('pinion')],
+  'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('metal')],
   'turn.gritty': [trial(roughTree), job('soak')],
   'turn.feel': [trial(roughTree), job('feel')],
   'turn.rough-pinion': [job('feel')],

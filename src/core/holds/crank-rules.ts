@@ -96,7 +96,7 @@ export const crankRules: readonly HoldRule[] = [
     id: 'locked',
     title: 'Locked, gritty or noisy: no cranking',
     blocks: ['crank', 'start', 'release'],
-    curedBy: ['soak', 'metal', 'feel', 'starter', 'linkage', 'overhaul'],
+    curedBy: ['soak', 'metal', 'feel', 'pinion', 'linkage', 'overhaul'],
     raised: (c) => {
       const t = turning(c);
       const feel = c.record.last('turn.feel')?.value;

@@ -127,7 +127,7 @@ export const startRules: readonly HoldRule[] = [
     id: 'fuel-escapes',
     title: 'Fuel gets out: it can burn',
     blocks: ['start', 'release'],
-    curedBy: ['hoses', 'fuel-line', 'bowl', 'carburettor'],
+    curedBy: ['hoses', 'fuel-line', 'fuel-filter', 'fuel-pump', 'bowl', 'carburettor'],
     raised: (c) => {
       const list = fuelEscapes(c);
       return list.length ? `${list.map((e) => e.says).join('. ')}.` : undefined;

@@ -28,7 +28,7 @@ export const electrics = {
   },
   starter: {
     title: 'Starter, cables and their circuit',
-    raisedBy: [only('plugs.starter', 'watch', 'fault'), 'turn.locked-pinion'],
+    raisedBy: [only('plugs.starter', 'watch', 'fault')],
     how: 'Battery under load first, then volts lost in each cable, solenoid, neutral switch and key; the motor last.',
     tools: ['meter', 'known good battery'],
     minutes: 40,
@@ -39,6 +39,17 @@ export const electrics = {
       text: 'turns well through its own circuit',
       reads: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts']
     },
+    opens: ['cowl']
+  },
+  pinion: {
+    title: 'Free the starter’s pinion, clean and grease it',
+    raisedBy: ['turn.locked-pinion'],
+    how: 'Pulled back out of the ring by hand, battery off; shaft and helix cleaned, a little grease; its spring looked at. Ring teeth too.',
+    tools: ['brush'],
+    parts: ['pinion spring or drive as found'],
+    minutes: 20,
+    hazards: ['flywheel', 'battery'],
+    proof: { station: 'turn', text: 'it turns by hand, the pinion rests clear of the ring', reads: ['turn.result'] },
     opens: ['cowl']
   },
   charging: {

@@ -1,5 +1,15 @@
 import { fuelAge, fuelCleared } from '../stations/fuel/age.ts';
+import type { Context } from '../findings/context.ts';
+import { lineVacuum } from '../stations/fuel/vacuum.ts';
 import { only, underWater, type JobRule } from './job.ts';
+
+/** Held back between coupling and pump, and not by the filter: what is left there is hose and coupling. */
+function heldBackBeforePump(c: Context): string | undefined {
+  const filter = c.record.asked('fuel.filter')?.value;
+  return lineVacuum(c)?.where === 'engine-side' && (filter === 'clean' || filter === 'not-fitted')
+    ? 'The fuel is held back between coupling and pump, and the filter is clean.'
+    : undefined;
+}
 
 /** Fuel, from the tank to the carburettor. */
 export const fuel = {
@@ -36,6 +46,7 @@ export const fuel = {
     consumables: ['fresh fuel'],
     minutes: 25,
     hazards: ['vapour', 'fuel-pressure', 'waste'],
+    renews: ['fuel.filter'],
     proof: { station: 'fuel', text: 'tank, line and bowl drained or fresh' },
     dirty: true,
     counts: ['fuel-filter']
@@ -69,7 +80,7 @@ export const fuel = {
   },
   bulb: {
     title: 'Follow the fuel line upstream',
-    yieldsTo: ['fuel-open', 'fuel-line', 'hoses', 'bowl', 'fuel-fill'],
+    yieldsTo: ['fuel-open', 'pick-up', 'fuel-line', 'fuel-filter', 'fuel-pump', 'hoses', 'bowl', 'fuel-fill'],
     raisedBy: ['fuel.bulb'],
     how: 'Vent open, pick-up screen, anti-siphon valve, couplings, hose; a portable tank separates boat from engine.',
     tools: ['portable tank'],
@@ -101,25 +112,84 @@ export const fuel = {
     hazards: ['vapour'],
     proof: { station: 'fuel', text: 'vent and tap open', reads: ['fuel.vent', 'fuel.shutoff'] }
   },
+  'pick-up': {
+    title: 'Clear the tank’s side: pick-up screen, anti-siphon valve, hose',
+    raisedBy: ['fuel.part-pickup', 'fuel.vacuum-tank-side', 'fuel.starved-upstream'],
+    how: 'Screen and valve off and cleaned, the valve’s spring and ball tried; the hose blown through towards the tank. Then vacuum at speed again.',
+    tools: ['spanners', 'vacuum gauge'],
+    parts: ['anti-siphon valve or screen as found'],
+    minutes: 30,
+    hazards: ['vapour', 'waste'],
+    renews: ['fuel.pickup'],
+    proof: {
+      station: 'fuel',
+      text: 'the screen clear, or vacuum at speed low',
+      reads: ['fuel.pickup', 'fuel.vacuumSpeed', 'fuel.bulb']
+    },
+    after: ['fuel-drain'],
+    dirty: true
+  },
   'fuel-line': {
-    title: 'Mend the fuel line where it was found',
+    title: 'Renew what draws air: O-rings, couplings, hose',
     // A hard hose is renewed with all of its age.
     yieldsTo: ['hoses'],
-    raisedBy: [
-      ...['pickup', 'hose', 'couplings', 'filter', 'pump', 'choke'].map((p) => `fuel.part-${p}`),
-      ...['tank-side', 'engine-side'].map((where) => `fuel.vacuum-${where}`),
-      'fuel.tank-pressure',
-      ...['upstream', 'air', 'filter', 'pump'].map((part) => `fuel.starved-${part}`)
-    ],
-    how: 'In the order fuel takes: what is blocked is cleaned, what draws air is renewed. Then the bulb again, and vacuum at speed.',
+    raisedBy: ['fuel.part-hose', 'fuel.part-couplings', 'fuel.tank-pressure', 'fuel.starved-air'],
+    also: heldBackBeforePump,
+    how: 'Joint by joint from the tank: O-rings, clamps, the piece of hose that draws air. Then the bulb again, and vacuum at speed.',
     tools: ['vacuum gauge', 'hose cutter'],
-    parts: ['hose, O-rings, filter or pump kit as found'],
-    minutes: 30,
+    parts: ['O-rings, coupling or hose as found'],
+    minutes: 20,
     hazards: ['vapour', 'fuel-pressure'],
-    proof: { station: 'fuel', text: 'the part good, the bulb firm' },
+    proof: { station: 'fuel', text: 'the joint good, the bulb firm' },
     after: ['fuel-drain'],
     opens: ['cowl'],
     dirty: true
+  },
+  'fuel-filter': {
+    title: 'Clean or renew the fuel filters',
+    // Drained, the filter is renewed with it.
+    yieldsTo: ['fuel-drain'],
+    raisedBy: ['fuel.part-filter', 'fuel.starved-filter'],
+    how: 'Engine’s and boat’s. What is in it tells what is in the tank: dirt or water is followed there. Arrow with the flow.',
+    tools: ['pliers', 'clear jar'],
+    parts: ['fuel filter'],
+    minutes: 10,
+    hazards: ['vapour', 'fuel-pressure', 'waste'],
+    renews: ['fuel.filter'],
+    proof: { station: 'fuel', text: 'filter clean', reads: ['fuel.filter', 'fuel.vacuumSpeed'] },
+    after: ['fuel-drain'],
+    opens: ['cowl'],
+    dirty: true,
+    counts: ['fuel-filter']
+  },
+  'fuel-pump': {
+    title: 'Fuel pump: new diaphragm and valves',
+    raisedBy: ['fuel.part-pump', 'fuel.starved-pump'],
+    how: 'Its hoses marked, body and covers marked across their joints; gasket and diaphragm in the order in which they came off.',
+    tools: ['screwdriver', 'clear hose'],
+    parts: ['fuel-pump kit'],
+    minutes: 40,
+    hazards: ['vapour'],
+    renews: ['fuel.pump'],
+    proof: {
+      station: 'fuel',
+      text: 'pulses and holds; squeezing the bulb no longer needed',
+      reads: ['fuel.pump', 'fuel.dies']
+    },
+    after: ['fuel-drain'],
+    opens: ['cowl'],
+    dirty: true
+  },
+  'fuel-choke': {
+    title: 'Free or renew the choke, its solenoid or the primer',
+    raisedBy: ['fuel.part-choke'],
+    how: 'Moved by hand from stop to stop; spindle and linkage freed; a primer that leaks is renewed.',
+    parts: ['primer or solenoid as found'],
+    minutes: 25,
+    hazards: ['vapour'],
+    renews: ['fuel.choke'],
+    proof: { station: 'fuel', text: 'opens and closes', reads: ['fuel.choke'] },
+    opens: ['cowl']
   },
   bowl: {
     title: 'Strip and clean bowl or vapour separator',

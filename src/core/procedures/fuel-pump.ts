@@ -7,7 +7,7 @@ export const fuelPump: Procedure = {
   title: 'Fuel pump: diaphragm and valves',
   means: 'Is it the pump? Then open, looked through against the light, gaskets in their order.',
   minutes: 40,
-  jobs: ['fuel-line'],
+  jobs: ['fuel-pump'],
   fits: (e) => e.profile.supply !== 'gravity' && e.profile.fuelSystem !== 'direct',
   hazards: ['vapour'],
   tools: ['vacuum gauge and tee', 'screwdriver', 'clear hose'],

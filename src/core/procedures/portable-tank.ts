@@ -7,7 +7,7 @@ export const portableTank: Procedure = {
   title: 'Portable-tank test',
   means: 'Boat or engine? One tank, one hose, ten minutes.',
   minutes: 20,
-  jobs: ['fuel-open', 'fuel-line', 'run-again'],
+  jobs: ['run-again'],
   fits: (e) => e.profile.supply !== 'gravity',
   hazards: ['vapour', 'carbon-monoxide', 'propeller'],
   tools: ['portable tank', 'hose and bulb of known goodness', 'vacuum gauge and tee'],
@@ -44,7 +44,7 @@ export const portableTank: Procedure = {
       items: ['fuel.vacuumSpeed'],
       branch: [
         { seen: 'Higher on the boat’s', then: 'Boat: vent, pick-up, valve, hose.', job: 'bulb' },
-        { seen: 'Starves on both', then: 'Engine: pump, filter, needle.', job: 'fuel-line' }
+        { seen: 'Starves on both', then: 'Engine: pump, filter, needle.', job: 'fuel-pump' }
       ]
     },
     { id: 'tell', text: 'What it showed, for the owner: whose bill it is depends on it.', items: ['run.remark'] }

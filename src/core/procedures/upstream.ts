@@ -9,7 +9,7 @@ export const upstream: Procedure = {
   title: 'Upstream of the bulb: vent, pick-up, anti-siphon valve',
   means: 'The bulb goes flat or never firm: what holds the fuel back, in the order of minutes.',
   minutes: 35,
-  jobs: ['bulb', 'fuel-line'],
+  jobs: ['bulb', 'pick-up', 'fuel-open'],
   fits: (e) => e.profile.supply !== 'gravity',
   hazards: ['vapour', 'fuel-pressure'],
   tools: ['spanners', 'clear hose', 'portable tank'],

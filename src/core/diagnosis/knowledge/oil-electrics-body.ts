@@ -187,7 +187,7 @@ export const electric = inSystem('electric', [
     shows: { always: ['pinion-frees'], usually: ['locked'] },
     cure: 'Pull it back, clean and grease.',
     settled: 'lock',
-    step: 'starter',
+    step: 'pinion',
     parts: [0, 5, 40],
     minutes: [10, 20, 40],
     stake: 'shows',

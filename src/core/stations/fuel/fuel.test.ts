@@ -52,7 +52,7 @@ describe('the line from tank to cylinder', () => {
       'not-looked-at'
     ]);
     expect(b.said('fuel.part-filter')).toBe('Filters: clogged: it starves at speed.');
-    expect(b.assessed().steps.map((s) => s.id)).toContain('fuel-line');
+    expect(b.assessed().steps.map((s) => s.id)).toContain('fuel-filter');
   });
   it('old fuel along the line is said once, by its age, and not part by part', () => {
     const b = new Bench({ supply: 'bulb' }).read('fuel.tank', 'old').read('fuel.line', 'old').read('fuel.bowl', 'old');

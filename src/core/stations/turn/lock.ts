@@ -8,7 +8,7 @@ export type LockPart = 'liquid' | 'gears' | 'pinion' | 'leg' | 'head';
 /** What can lock an engine, cheapest to clear first; the bores are blamed last. C: common practice. */
 const parts = [
   { id: 'liquid', label: 'liquid above a piston' },
-  { id: 'gears', label: 'a gear engaged, or the propeller' },
+  { id: 'gears', label: 'a gear engaged or the propeller fouled' },
   { id: 'pinion', label: 'the starter pinion' },
   { id: 'leg', label: 'drive shaft, pump or gear case' },
   { id: 'head', label: 'bores, rings or bearings of the power head' }

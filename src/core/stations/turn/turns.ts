@@ -1,5 +1,6 @@
 import type { Context } from '../../findings/context.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
+import type { ItemId } from '../../items/register.ts';
 import { isAfter } from '../../units/instant.ts';
 import { plugsAt } from './plugs-out.ts';
 
@@ -29,13 +30,38 @@ const liquidLock = (c: Context, t: Turn, next: Turn | undefined): boolean =>
   plugsAt(c, next.at) === 'out' &&
   c.record.all('turn.water').some((r) => isAfter(r.at, t.at) && ['some', 'much', 'oil'].includes(String(r.value)));
 
+/** What came free by being taken out of it, of a bad turn: a gear that was engaged, the propeller, a pinion in the ring. None of them rusts bores. */
+const outside: Readonly<Record<string, readonly (readonly [ItemId, string])[]>> = {
+  locked: [
+    ['turn.lockNeutral', 'free'],
+    ['turn.lockPinion', 'free']
+  ],
+  gritty: [['turn.roughPinion', 'smooth']]
+};
+
+/** Locked or rough by what lies outside the power head and is out of its way, answered before it was bad again. */
+const cameFree = (c: Context, t: Turn, next: Turn | undefined, worse: Turn | undefined): boolean =>
+  next !== undefined &&
+  smooth.has(next.result) &&
+  (outside[t.result] ?? []).some(([item, answer]) =>
+    c.record.all(item).some((r) => r.value === answer && !isAfter(t.at, r.at) && !(worse && isAfter(r.at, worse.at)))
+  );
+
 /** The history of hand turns, as the holds need it. */
 export function turning(c: Context): Turning {
   const turns = c.record
     .all('turn.result')
     .filter((r) => r.value !== 'unknown')
     .map((r) => ({ result: r.value as string, at: r.at }));
-  const lastBad = turns.findLastIndex((t, k) => !smooth.has(t.result) && !liquidLock(c, t, turns[k + 1]));
+  const rough = (t: Turn): boolean => !smooth.has(t.result);
+  const lastBad = turns.findLastIndex((t, k) => {
+    const later = turns.slice(k + 1);
+    // Said again while the search for it goes on, it is the same lock.
+    const next = later.find((x) => x.result !== t.result);
+    return (
+      rough(t) && !liquidLock(c, t, later[0]) && !cameFree(c, t, next, later.slice(later.indexOf(next!)).find(rough))
+    );
+  });
   const soak = c.record.last('turn.soaked');
   const since = turns
     .slice(lastBad + 1)

@@ -86,7 +86,7 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
     const where = part
       ? [`It was ${part.label}${part.by === 'elimination' ? ', by elimination' : ''}.`]
       : [
-          `It may be ${listed(left)}.`,
+          `It may be ${left.slice(0, -1).join('; ')}${left.length > 1 ? '; or ' : ''}${left.at(-1) ?? 'nothing that is left'}.`,
           plugsFirst ? 'Take the plugs out first: liquid in a cylinder locks it.' : 'Go on in order; no force.'
         ];
     return { found: 'It is locked.', advice: [...stops, ...where].join(' '), because: inOrder(basis) };

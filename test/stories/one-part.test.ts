@@ -1,0 +1,103 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../case.ts';
+
+const twin = {
+  strokes: 'two',
+  cylinders: 2,
+  fuelSystem: 'carburettor',
+  supply: 'bulb',
+  ignition: 'cdi',
+  starting: 'electric',
+  shift: 'shift'
+} as const;
+const open = (b: Bench): string[] =>
+  b
+    .assessed()
+    .steps.filter((s) => s.state === 'open')
+    .map((s) => s.id);
+const lineWork = ['pick-up', 'fuel-line', 'fuel-filter', 'fuel-pump', 'fuel-choke', 'fuel-open', 'hoses', 'bulb'];
+
+describe('one part found is one part mended', () => {
+  it.each([
+    ['fuel.vent', 'closed', 'fuel-open'],
+    ['fuel.vent', 'blocked', 'fuel-open'],
+    ['fuel.shutoff', 'stuck', 'fuel-open'],
+    ['fuel.pickup', 'blocked', 'pick-up'],
+    ['fuel.couplings', 'leak', 'fuel-line'],
+    ['fuel.filter', 'clogged', 'fuel-filter'],
+    ['fuel.pump', 'weak', 'fuel-pump'],
+    ['fuel.choke', 'stuck', 'fuel-choke']
+  ] as const)('%s %s asks for %s and for nothing else along the line', (item, value, job) => {
+    const b = new Bench(twin).read(item, value as never);
+    expect(open(b).filter((id) => lineWork.includes(id))).toEqual([job]);
+  });
+  it('a filter renewed clears no pump', () => {
+    const chance = (b: Bench, id: string): number =>
+      b.assessed().advice.suspects.find((s) => s.id === id)?.probability ?? 0;
+    const b = new Bench(twin).read('fuel.filter', 'clogged').read('fuel.revived', 'yes');
+    const before = chance(b, 'fuel-pump');
+    b.done('fuel-filter').read('fuel.filter', 'clean');
+    expect(chance(b, 'fuel-pump')).toBeGreaterThan(before - 0.1);
+    expect(chance(b, 'filter')).toBeLessThan(0.2);
+  });
+  it('drained with its filter, no filter is asked for besides', () => {
+    const b = new Bench(twin, 'long-stored', { yearsIdle: 4 }).read('fuel.age', 48).read('fuel.filter', 'water');
+    expect(open(b)).toContain('fuel-drain');
+    expect(open(b)).not.toContain('fuel-filter');
+    b.done('fuel-drain').read('fuel.tank', 'fresh').read('fuel.line', 'fresh').read('fuel.bowl', 'fresh');
+    expect(open(b)).not.toContain('fuel-filter');
+  });
+  it('held back on a portable tank as well: the filter is looked at, then hose and coupling', () => {
+    const b = new Bench(twin).read('fuel.vacuumSpeed', 40_000).read('fuel.vacuumPortable', 40_000);
+    expect(b.ids()).toContain('fuel.vacuum-engine-side:fault');
+    expect(open(b).filter((id) => lineWork.includes(id))).toEqual([]);
+    expect(b.assessed().moves.some((m) => m.title === 'Fuel filters')).toBe(true);
+    expect(open(b.read('fuel.filter', 'clean'))).toContain('fuel-line');
+  });
+  it('a battery that falls is charged and loaded before its starter is looked at', () => {
+    const b = new Bench(twin).read('plugs.volts', 9.2);
+    expect(open(b)).toContain('battery');
+    expect(open(b)).not.toContain('starter');
+    expect(open(b.done('battery').read('plugs.volts', 11.2))).not.toContain('battery');
+  });
+});
+
+describe('what locked it and is out of its way is no rust', () => {
+  const locked = (): Bench =>
+    new Bench(twin, 'long-stored', { yearsIdle: 4 }).read('turn.plugs', 'out').read('turn.result', 'locked');
+  it.each([
+    ['a gear that was engaged', 'turn.lockNeutral', 'free', []],
+    ['the pinion in its ring', 'turn.lockPinion', 'free', ['pinion']]
+  ] as const)('%s: turned free, nothing is soaked and no day is waited for', (_, item, answer, work) => {
+    const b = locked();
+    if (item !== 'turn.lockNeutral') b.read('turn.lockNeutral', 'still');
+    b.read(item, answer);
+    expect(open(b)).not.toContain('soak');
+    expect(b.holds()).toContain('locked');
+    for (const job of work) {
+      expect(open(b)).toContain(job);
+      b.done(job);
+    }
+    b.read('turn.result', 'free');
+    expect(b.ids()).toContain('turn.free:sound');
+    expect(b.holds()).not.toContain('locked');
+    expect(open(b)).not.toContain('soak');
+  });
+  it('found nowhere outside, it is soaked and turned again the next day, as before', () => {
+    const b = locked().read('turn.lockNeutral', 'still').read('turn.lockPinion', 'still').read('turn.lockLeg', 'still');
+    expect(open(b)).toContain('soak');
+    b.done('soak').wait(24).read('turn.result', 'free');
+    expect(b.holds()).toContain('locked');
+  });
+  it('locked once more after it came free, it is searched for again', () => {
+    const b = locked().read('turn.lockNeutral', 'free').read('turn.result', 'free').read('turn.result', 'locked');
+    expect(b.holds()).toContain('locked');
+    expect(b.read('turn.result', 'free').holds()).toContain('locked');
+  });
+  it('locked in the leg it stays held, and the power head is not soaked for it while it is locked', () => {
+    const b = locked().read('turn.lockNeutral', 'still').read('turn.lockPinion', 'still').read('turn.lockLeg', 'free');
+    expect(open(b)).not.toContain('soak');
+    expect(open(b)).toContain('metal');
+    expect(b.holds()).toContain('locked');
+  });
+});

@@ -101,3 +101,31 @@ describe('what locked it and is out of its way is no rust', () => {
     expect(b.holds()).toContain('locked');
   });
 });
+
+it('the coil of another cylinder, found after the first was renewed, is the next thing to do as the first was', () => {
+  const three = { ...twin, cylinders: 3 } as const;
+  const b = new Bench(three).read('spark.lanyard', 'yes');
+  const spark = (cylinder: number, value: 'good' | 'none'): Bench =>
+    b.read('spark.result', value, { cylinder, conditions: { path: 'tester', light: 'shade' } });
+  const coilOf = (cylinder: number): Bench => {
+    for (const [item, value] of [
+      ['spark.plugSwap', 'stays'],
+      ['spark.leadLook', 'whole'],
+      ['spark.leadSwap', 'stays'],
+      ['spark.coilSwap', 'moves']
+    ] as const)
+      b.read(item, value, { cylinder });
+    return b;
+  };
+  const job = (): number | undefined => b.assessed().moves.find((m) => m.job === 'coil')?.class;
+  spark(1, 'good');
+  spark(2, 'none');
+  spark(3, 'good');
+  coilOf(2);
+  expect(job()).toBe(5);
+  b.done('coil');
+  spark(2, 'good').wait(30);
+  spark(1, 'none');
+  coilOf(1);
+  expect(job()).toBe(5);
+});

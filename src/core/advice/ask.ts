@@ -94,14 +94,20 @@ const whileItStands =
 export const repeat = whileItStands('repeat');
 export const goOn = whileItStands('continue');
 
-/** The work that a finding has established. Marked done, it is proved next, not done again. */
+/** The work that a finding has established. Marked done, it is proved next, and not done again before its check was read anew. */
 export const job = (id: JobId, more: Partial<AskRule> = {}): AskRule => ({
   kind: 'job',
   title: jobOf(id).title,
   station: jobOf(id).proof.station,
   minutes: jobOf(id).minutes,
   job: id,
-  open: (c) => (lastMarks(c.survey).get(id)?.state ?? 'open') === 'open',
+  open: (c, f) => {
+    const mark = lastMarks(c.survey).get(id);
+    if (mark?.state !== 'done') return (mark?.state ?? 'open') === 'open';
+    // Found again since, at its place or another one.
+    const read = c.survey.readings.findLast((r) => r.what.startsWith(`${f.station}.`));
+    return read !== undefined && isAfter(read.at, mark.at);
+  },
   ...more
 });
 

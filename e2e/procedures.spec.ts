@@ -16,7 +16,11 @@ test('a pump kit on a phone: the bench, step by step, a reading from elsewhere, 
   await expect(page.getByRole('button', { name: /^Finish/ })).toBeDisabled();
   await page.getByRole('button', { name: 'All is here: begin' }).click();
   await expect(page.getByText(/leg straight down/).first()).toBeVisible();
-  await expect(page.getByText('1 shift-rod joint')).toBeVisible();
+  // What comes off is on the tray from where the hands are, and goes back from there.
+  const off = page.getByRole('list', { name: 'Off, in this order' });
+  await expect(off.getByRole('listitem').first()).toContainText('shift-rod joint');
+  await page.getByRole('button', { name: /^Put (it|these \d+) on the tray$/ }).click();
+  await expect(off.getByText('on the tray').first()).toBeVisible();
   await page.getByRole('button', { name: 'Done, step 1' }).click();
   await expect(page.getByRole('heading', { name: '2 of 13' })).toBeVisible();
   await page.getByRole('button', { name: 'Done, step 2' }).click();

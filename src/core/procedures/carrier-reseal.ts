@@ -28,7 +28,7 @@ export const carrierReseal: Procedure = {
       careful: ['eyes'],
       because: 'Some ring nuts have left-hand threads: follow the arrow on them.',
       tools: ['carrier puller', 'tool for the ring nut', 'hot air'],
-      takesOff: ['carrier screws or ring nut', 'tab washer', 'carrier', 'O-rings', 'shims in their order'],
+      takesOff: ['carrier screws or ring nut', 'tab washer', 'carrier', 'carrier O-rings', 'shims in their order'],
       branch: [
         { seen: 'Shims behind it', then: 'Kept in order and count: they set the gears. A lost one is a rebuild.' },
         { seen: 'It does not move', then: 'Heat the case, not the carrier; soak a night. No hammer on the ears.' }
@@ -39,7 +39,7 @@ export const carrierReseal: Procedure = {
       id: 'carrier-on',
       text: 'New O-rings greased, shims as they were, carrier in square, screws or ring nut crosswise.',
       because: 'Salt-proof grease around it, so that the next one comes out.',
-      fits: ['shims in their order', 'O-rings', 'carrier', 'tab washer', 'carrier screws or ring nut'],
+      fits: ['shims in their order', 'carrier O-rings', 'carrier', 'tab washer', 'carrier screws or ring nut'],
       renew: ['carrier O-rings'],
       torque: ['torque.carrier']
     },

@@ -46,7 +46,7 @@ export const headGasket: Procedure = {
         id: 'head',
         text: 'Head off by its lugs and a soft blow, straight up; gasket whole if it can be.',
         careful: ['chemicals'],
-        takesOff: ['head', 'gasket']
+        takesOff: ['head', 'head gasket']
       }
     ];
     return [

@@ -60,7 +60,7 @@ export const pumpKit: Procedure = {
         text: 'Impeller up the shaft, key caught, plate and gaskets off.',
         careful: ['eyes'],
         tools: ['pick', 'two levers with rags'],
-        takesOff: ['impeller', 'key', 'washers under the impeller', 'plate', 'gaskets'],
+        takesOff: ['impeller', 'key', 'washers under the impeller', 'plate', 'pump gaskets'],
         items: ['cooling.bush'],
         branch: [
           {

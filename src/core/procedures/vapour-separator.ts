@@ -33,7 +33,7 @@ export const vapourSeparator: Procedure = {
     {
       id: 'open',
       text: 'Varnish or rust: lines marked and off, separator open over a tray.',
-      takesOff: ['lines', 'separator screws', 'lid', 'gasket'],
+      takesOff: ['lines', 'separator screws', 'lid', 'separator gasket'],
       careful: ['fuel-pressure']
     },
     {
@@ -45,7 +45,7 @@ export const vapourSeparator: Procedure = {
     {
       id: 'shut',
       text: 'New gasket, lines to their marks, clamps of the right kind.',
-      fits: ['gasket', 'lid', 'separator screws', 'lines'],
+      fits: ['separator gasket', 'lid', 'separator screws', 'lines'],
       renew: ['separator gasket']
     },
     {

@@ -141,7 +141,13 @@
               >{/if}
           </h3>
           {#if refused}<p class="my-2 border-2 border-hold p-2 font-semibold text-hold" role="status">{refused}</p>{/if}
-          {#key here.step.id}<StepCard step={here.step} {base} />{/key}
+          {#key here.step.id}<StepCard
+              step={here.step}
+              {base}
+              {procedure}
+              steps={steps.map((s) => s.step)}
+              began={progress.began}
+            />{/key}
           <div
             class="-mx-4 mt-4 flex flex-wrap gap-2 border-t border-line bg-base-200 px-4 pt-2 max-lg:sticky max-lg:bottom-[3.9rem] max-lg:z-10 max-lg:pb-2 lg:border-0"
           >

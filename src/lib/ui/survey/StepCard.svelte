@@ -1,16 +1,26 @@
 <script lang="ts">
-  import type { ProcedureStep } from '$core/procedures/procedure.ts';
+  import type { Procedure, ProcedureStep } from '$core/procedures/procedure.ts';
   import { jobOf } from '$core/jobs/register.ts';
   import { stationOf, type ItemId, type StationId } from '$core/stations/items.ts';
   import { say } from '$core/units/index.ts';
+  import type { Instant } from '$core/units/instant.ts';
   import { useSession } from '../session/session.svelte.ts';
   import HazardLines from '../marks/HazardLines.svelte';
   import TurnArrow from '../marks/TurnArrow.svelte';
   import LimitLine from './LimitLine.svelte';
   import StationFields from './StationFields.svelte';
+  import StepParts from './StepParts.svelte';
 
   /** One step of a procedure with everything that is needed at it: cautions first, then the act, its figures and its fields. */
-  let { step, base }: { step: ProcedureStep; base: string } = $props();
+  interface Props {
+    step: ProcedureStep;
+    base: string;
+    procedure: Procedure;
+    /** All of them: what one renews, another takes off. */
+    steps: readonly ProcedureStep[];
+    began: Instant | undefined;
+  }
+  let { step, base, procedure, steps, began }: Props = $props();
   const session = useSession();
   const stationsOf = $derived.by((): [StationId, string[]][] => {
     const map = new Map<StationId, string[]>();
@@ -20,14 +30,6 @@
     }
     return [...map];
   });
-  const lists = $derived(
-    (
-      [
-        ['Tools', step.tools],
-        ['New ones', step.renew]
-      ] as const
-    ).filter(([, list]) => list?.length)
-  );
 </script>
 
 {#if step.careful?.length}<HazardLines ids={step.careful} brief footer={false} />{/if}
@@ -50,20 +52,11 @@
     {/each}
   </dl>
 {/if}
-{#each lists as [label, list] (label)}<p class="mt-2">
-    <span class="label-caps">{label}</span>
-    {list!.join(', ')}
-  </p>{/each}
-{#each [['Off, in this order', step.takesOff], ['On, in this order', step.fits]] as const as [label, parts] (label)}
-  {#if parts?.length}
-    <div class="mt-2">
-      <p class="label-caps" id="parts-{label.slice(0, 3)}">{label}</p>
-      <ol class="flex flex-wrap gap-x-2 gap-y-1" aria-labelledby="parts-{label.slice(0, 3)}">
-        {#each parts as part, k (part)}<li class="badge badge-outline h-auto py-0.5">{k + 1} {part}</li>{/each}
-      </ol>
-    </div>
-  {/if}
-{/each}
+{#if step.tools?.length}<p class="mt-2">
+    <span class="label-caps">Tools</span>
+    {step.tools.join(', ')}
+  </p>{/if}
+<StepParts {step} {steps} {procedure} {began} />
 {#each stationsOf as [station, only] (station)}<div class="mt-3"><StationFields {station} {only} /></div>{/each}
 {#each step.torque ?? [] as id (id)}<LimitLine {id} />{/each}
 {#if step.branch?.length}

@@ -162,7 +162,7 @@
     ><ChevronLeft size={24} aria-hidden="true" /></a
   >
   <div class="flex min-w-0 flex-1 items-baseline gap-x-3">
-    <h1 class="truncate max-lg:text-xl">{title}</h1>
+    <h1 class="max-w-[75%] shrink-0 truncate max-lg:max-w-full max-lg:shrink max-lg:text-xl">{title}</h1>
     <p class="truncate text-sm max-lg:hidden">
       {[engine.identity.maker, engine.identity.model].filter(Boolean).join(' ') || 'unknown make'} · {caseKinds[
         session.survey.assessment.kind

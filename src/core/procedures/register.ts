@@ -28,6 +28,7 @@ import { premix } from './premix.ts';
 import { propeller } from './propeller.ts';
 import { pumpKit } from './pump-kit.ts';
 import { ringsSoak } from './rings-soak.ts';
+import { rail } from './rail.ts';
 import { ropeStarter } from './rope-starter.ts';
 import { shiftLinkage } from './shift-linkage.ts';
 import { shiftShaftSeal } from './shift-shaft-seal.ts';
@@ -65,6 +66,7 @@ export const procedures: readonly Procedure[] = [
   fuelEmpty,
   carburettorStrip,
   vapourSeparator,
+  rail,
   fuelPump,
   upstream,
   premix,

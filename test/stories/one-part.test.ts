@@ -129,3 +129,47 @@ it('the coil of another cylinder, found after the first was renewed, is the next
   coilOf(1);
   expect(job()).toBe(5);
 });
+
+describe('work in the order in which it holds', () => {
+  const four = {
+    strokes: 'four',
+    cylinders: 1,
+    fuelSystem: 'carburettor',
+    supply: 'gravity',
+    starting: 'rope',
+    decompression: 'fitted'
+  } as const;
+  const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+  it('what lets fuel into the oil is mended before the oil is changed', () => {
+    const b = new Bench(four)
+      .read('oil.level', 'yes')
+      .read('oil.dip', 'above')
+      .read('oil.smell', 'strong')
+      .read('oil.dip', 'above')
+      .read('fuel.floods', 'yes');
+    const steps = b.assessed().steps;
+    expect(steps.find((s) => s.id === 'oil-level')?.after).toContain('bowl');
+    expect(b.assessed().advice.suspects.find((s) => s.id === 'float')?.chance).toBe('likely');
+    b.done('bowl').read('fuel.floods', 'no');
+    expect(b.assessed().steps.find((s) => s.id === 'oil-level')?.after).toEqual([]);
+  });
+  it('what other work along the line cannot have changed is not asked for again', () => {
+    const b = new Bench(four).read('plugs.read', ['fuel'], { cylinder: 1 }).read('fuel.choke', 'stuck');
+    b.read('fuel.floods', 'yes').done('bowl').read('fuel.floods', 'no');
+    expect(titles(b)).not.toContain('Move choke and primer by hand');
+    expect(open(b)).toContain('fuel-choke');
+    b.done('fuel-choke');
+    expect(b.assessed().moves[0]!.id).toBe('proof:fuel-choke');
+  });
+  it('where its own lever lets pressure go, leak-down comes before oil in the bore', () => {
+    const first = (decompression: 'fitted' | 'not-fitted'): string =>
+      titles(
+        new Bench({ ...four, decompression }, 'long-stored', { yearsIdle: 3 }).psi([
+          [1, 62],
+          [1, 63]
+        ])
+      ).find((t) => /^Leak-down|^Oil the bore,/.test(t))!;
+    expect(first('fitted')).toMatch(/^Leak-down/);
+    expect(first('not-fitted')).toMatch(/^Oil the bore/);
+  });
+});

@@ -50,9 +50,9 @@ export type Asks = Readonly<Record<string, readonly AskRule[]>>;
 
 type Title = AskRule['title'];
 
-/** Asked since the last work on its check; of the finding's cylinder where the item belongs to one. */
+/** Asked since the last work that may have changed it; of the finding's cylinder where the item belongs to one. */
 export function asked(c: Context, item: ItemId, cylinder?: number): boolean {
-  const worked = c.worked(stationOf(item));
+  const worked = c.touched(item);
   const where = cylinder !== undefined && allItems[item].perCylinder ? { cylinder } : {};
   return c.record.all(item, where).some((r) => !worked.some((at) => isAfter(at, r.at)));
 }

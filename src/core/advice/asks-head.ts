@@ -273,7 +273,12 @@ export const headAsks: Asks = {
   'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
   'compression.neighbours': [leakDown],
   'compression.wet': untilSoaked(lashIfValves, leakDown, soakForWet),
-  'compression.figure': [oilAll, leakDown],
+  // Where its own lever lets pressure go, oil in the bore changes nothing that could be read.
+  'compression.figure': [
+    { ...leakDown, open: (c, f) => c.survey.engine.profile.decompression === 'fitted' && leakDown.open(c, f) },
+    oilAll,
+    leakDown
+  ],
   'compression.oiled': [dryAfterRun],
   'compression.nofigure': [leakDown],
   'compression.leakdown': [

@@ -10,6 +10,8 @@ import type { System } from '../units/index.ts';
 export interface Work {
   /** When work was marked done that a check proves: what was read before it is how it was, not how it is. */
   readonly worked: (station: StationId) => readonly Instant[];
+  /** When work was marked done that may have changed what an item tells, by what proves it or by what it renews. */
+  readonly touched: (item: ItemId) => readonly Instant[];
   /** When the thing that an item describes was renewed: what was seen of it before is of the old one. */
   readonly renewed: (item: ItemId) => readonly Instant[];
   /** When what an item tells of the engine was wiped off by work: read after that, it tells again once the engine has fired or been tried. */
@@ -29,7 +31,7 @@ export interface Context extends Work {
   readonly past: (moment: number) => boolean;
 }
 
-const none: Work = { worked: () => [], renewed: () => [], wiped: () => [] };
+const none: Work = { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [] };
 
 /**
  * The context of a survey. `aside` is one that is looked at beside the survey at hand, as it stood at an earlier moment: the next

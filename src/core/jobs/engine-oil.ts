@@ -12,7 +12,8 @@ export const engineOil = {
     wait: 10,
     hazards: ['waste'],
     proof: { station: 'oil', text: 'two agreeing dips between the marks', reads: ['oil.dip', 'oil.dipAt'] },
-    after: ['sump-water'],
+    // What lets fuel into it is mended first.
+    after: ['sump-water', 'bowl'],
     dirty: true
   },
   'oil-changes': {

@@ -70,7 +70,11 @@ export const fuel = {
     consumables: ['cleaner'],
     minutes: 75,
     hazards: ['vapour', 'chemicals'],
-    proof: { station: 'fuel', text: 'bowl fresh; bulb firms up and holds' },
+    proof: {
+      station: 'fuel',
+      text: 'bowl fresh; bulb firms up and holds',
+      reads: ['fuel.bowl', 'fuel.bulb', 'fuel.bowlLook', 'fuel.jets', 'fuel.floods', 'fuel.chokeOnly', 'fuel.dies']
+    },
     renews: ['fuel.bowlLook', 'fuel.jets'],
     after: ['fuel-drain'],
     opens: ['cowl', 'carburettor'],
@@ -205,7 +209,11 @@ export const fuel = {
     consumables: ['cleaner'],
     minutes: 75,
     hazards: ['vapour', 'chemicals', 'fuel-pressure'],
-    proof: { station: 'fuel', text: 'bowl clean' },
+    proof: {
+      station: 'fuel',
+      text: 'bowl clean, the needle holds',
+      reads: ['fuel.bowlLook', 'fuel.bowl', 'fuel.floods', 'fuel.bulb', 'fuel.needleTime', 'fuel.jets']
+    },
     after: ['fuel-drain'],
     opens: ['cowl', 'carburettor'],
     dirty: true,

@@ -1,6 +1,7 @@
 import { contextOf, type Context, type Work } from '../findings/context.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { LeakFitter } from '../physics/cranking-fit.ts';
+import { stationOf } from '../stations/items.ts';
 import type { System } from '../units/index.ts';
 import { isAfter } from '../units/instant.ts';
 import { isJobId, jobOf } from './register.ts';
@@ -16,6 +17,17 @@ export function workOf(survey: SurveyFile): Work {
   return {
     worked: (station) =>
       done.filter(({ job }) => job.proof.station === station || job.alters?.includes(station)).map(({ at }) => at),
+    touched: (item) => {
+      const station = stationOf(item);
+      return done
+        .filter(
+          ({ job }) =>
+            job.alters?.includes(station) ||
+            job.renews?.includes(item) ||
+            (job.proof.station === station && (job.proof.reads?.includes(item) ?? true))
+        )
+        .map(({ at }) => at);
+    },
     renewed: (item) => done.filter(({ job }) => job.renews?.includes(item)).map(({ at }) => at),
     wiped: (item) =>
       done.flatMap(({ at, job }) => (job.wipes ?? []).flatMap((w) => (w.item === item ? [{ at, clean: w.clean }] : [])))

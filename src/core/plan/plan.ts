@@ -82,6 +82,7 @@ export const asOf = (c: Context, at: string): Context =>
     c.fitLeaks,
     {
       worked: (s) => c.worked(s).filter((w) => isAfter(at, w)),
+      touched: (i) => c.touched(i).filter((w) => isAfter(at, w)),
       renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w)),
       wiped: (i) => c.wiped(i).filter((w) => isAfter(at, w.at))
     },
@@ -95,7 +96,7 @@ const since = (c: Context, at: string): Context =>
     c.now,
     c.units,
     c.fitLeaks,
-    { worked: () => [], renewed: () => [], wiped: () => [] },
+    { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [] },
     true
   );
 

@@ -60,7 +60,8 @@ export const fuel = inSystem('fuel', [
     shows: {
       usually: ['floods'],
       often: ['leaks-fuel', 'plug-fuel', 'no-fuel'],
-      sometimes: ['bulb-soft', 'plug-black', 'dies']
+      // Past the intake it runs into the sump of a four-stroke.
+      sometimes: ['bulb-soft', 'plug-black', 'dies', 'oil-fuel', 'oil-above']
     },
     cure: 'Bowl off, needle and seat cleaned or renewed.',
     settled: 'floods',

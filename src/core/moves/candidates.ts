@@ -38,7 +38,8 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
     const cure = explained && a.doubts && explained.minutes > DEAR ? undefined : explained;
     if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5 }];
     const step = a.job && steps.find((s) => s.id === a.job);
-    if (a.job && (!step || step.state !== 'open')) return [];
+    // What failed its proof is asked about as that, and not done once more by itself.
+    if (a.job && (!step || step.state !== 'open' || step.failed)) return [];
     // Work that lies under it, or that makes it anew, is done before it.
     const beforeIt = step && steps.find((s) => step.after.includes(s.id) && !s.by && !own.has(s.id));
     return [

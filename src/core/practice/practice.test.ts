@@ -145,10 +145,11 @@ describe('following the first move', () => {
   const usual = new Set(['pump', 'leg-water', 'gears', 'linkage']);
   const walk = (
     seed: string,
-    faults: 'none' | 'one',
-    artefacts = false
+    faults: 'none' | 'one' | 'usual',
+    artefacts = false,
+    leaks = false
   ): { attempt: Attempt; end: string; broken: string[] } => {
-    const attempt = new Attempt(drawTruth(seed, { faults, artefacts, leaks: false }));
+    const attempt = new Attempt(drawTruth(seed, { faults, artefacts, leaks }));
     const broken: string[] = [];
     const times = new Map<string, number>();
     for (let k = 0; k < 90; k++) {
@@ -194,6 +195,13 @@ describe('following the first move', () => {
       expect([k, end]).toEqual([k, 'release']);
       expect(broken).toEqual([]);
       expect(attempt.jobs).not.toContain('overhaul');
+    }
+  });
+  it('of engines with as much wrong as such engines have none goes in a circle: work that failed is not done over and over', () => {
+    for (const k of [0, 21, 22, 41]) {
+      const { end, broken } = walk(`usual ${k}`, 'usual', true, true);
+      expect([k, /circle|too long/.test(end)]).toEqual([k, false]);
+      expect(broken).toEqual([]);
     }
   });
   it.each([

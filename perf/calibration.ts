@@ -123,7 +123,7 @@ const invented = none.filter((w) => {
   const after = new Set(w.truth.model.suspects.filter((s) => s.kind.afterWork).map((s) => s.kind.step));
   // A battery that tires is drawn as a wrong way of measuring; to charge or renew it is no invention.
   const tired = w.truth.faults.has('slow-crank') || w.truth.faults.has('tiring');
-  return left.some((j) => !after.has(j) && j !== 'gears' && !(tired && j === 'starter'));
+  return left.some((j) => !after.has(j) && j !== 'gears' && !(tired && (j === 'starter' || j === 'battery')));
 });
 
 const stated = usual.flatMap((w) => w.stated);

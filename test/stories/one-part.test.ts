@@ -173,3 +173,44 @@ describe('work in the order in which it holds', () => {
     expect(first('not-fitted')).toMatch(/^Oil the bore/);
   });
 });
+
+describe('before it goes back', () => {
+  const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+  it('a battery that fell is not forgotten because another one held', () => {
+    const b = new Bench(twin).read('plugs.volts', 8.8).read('plugs.volts', 11.1);
+    expect(b.ids()).toContain('plugs.battery:watch');
+    expect(open(b)).toContain('battery');
+    expect(b.said('plugs.battery')).toMatch(/fell to 8.8 V.*held 11.1 V/);
+    b.done('battery').read('plugs.volts', 11.3);
+    expect(b.ids().filter((id) => id.startsWith('plugs.battery'))).toEqual([]);
+    expect(new Bench({ ...twin, starting: 'rope' }).read('plugs.volts', 8.8).read('plugs.volts', 11.1).ids()).toEqual(
+      []
+    );
+  });
+  it('rope, choke and filter are tried on every engine that has them, once', () => {
+    const rope = { ...twin, starting: 'rope' } as const;
+    const three = ['Pull the rope, look at its dog', 'Move choke and primer by hand', 'Fuel filters'];
+    expect(titles(new Bench(rope))).toEqual(expect.arrayContaining(three));
+    const b = new Bench(rope).read('plugs.rope', 'good').read('fuel.choke', 'unknown').read('fuel.filter', 'clean');
+    for (const t of three) expect(titles(b)).not.toContain(t);
+    expect(titles(new Bench({ ...twin, fuelSystem: 'electronic' }))).not.toContain('Pull the rope, look at its dog');
+    expect(titles(new Bench({ ...twin, fuelSystem: 'electronic' }))).not.toContain('Move choke and primer by hand');
+    expect(titles(new Bench(rope).done('fuel-filter'))).not.toContain('Fuel filters');
+  });
+  it('dead by itself with everything along the line seen good, another tank and hose come before the specialist', () => {
+    const b = new Bench(twin).read('run.outcome', 'died').read('fuel.dies', 'minutes');
+    for (const [item, value] of [
+      ['fuel.level', 'full'],
+      ['fuel.vent', 'open'],
+      ['fuel.bulb', 'firm'],
+      ['fuel.revived', 'no'],
+      ['fuel.vacuumSpeed', 3000],
+      ['fuel.floods', 'no'],
+      ['fuel.bowlLook', 'clean'],
+      ['fuel.jets', 'clear'],
+      ['fuel.filter', 'clean']
+    ] as const)
+      b.read(item, value as never);
+    expect(titles(b)[0]).toBe('Run it on a portable tank');
+  });
+});

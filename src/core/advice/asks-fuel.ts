@@ -60,7 +60,15 @@ export const starved: readonly AskRule[] = [
     })
   ),
   trial(fuelTree, { station: 'fuel' }),
-  // Everything that was asked about is answered: which it lacks is seen while it dies.
+  // Everything that was asked about is answered and nothing found: another tank and hose, all of it at once.
+  look('Run it on a portable tank', ['fuel.portable'], 10, {
+    needs: 'start',
+    open: (c, f) => {
+      const tree = fuelTree(c);
+      return hasBulb(c) && !!tree && !tree.next && !tree.found && look('', ['fuel.portable'], 10).open(c, f);
+    }
+  }),
+  // Which it lacks, fuel or spark, is seen while it dies.
   {
     ...repeat('Let it die again, a tester on one lead: fuel or spark?', 'run', 15, { needs: 'start' }),
     // Once: what dies again with everything answered is a question for somebody else.

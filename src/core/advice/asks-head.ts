@@ -196,6 +196,7 @@ export const headAsks: Asks = {
   'plugs.hole-rust': [job('soak')],
   'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
   'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'] }), job('battery')],
+  'plugs.battery': [job('battery', { late: true })],
   'plugs.slow': [
     {
       ...look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {

@@ -17,7 +17,7 @@ export const electrics = {
   },
   battery: {
     title: 'Charge the battery, and load it',
-    raisedBy: ['plugs.volts'],
+    raisedBy: ['plugs.volts', 'plugs.battery'],
     how: 'Clamps bright and tight, charged whole, rested, then its volts while it cranks. Another good one meanwhile; a new one if it falls again.',
     tools: ['meter', 'charger', 'known good battery'],
     parts: ['battery, if it falls again'],

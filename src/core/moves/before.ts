@@ -1,3 +1,5 @@
+import type { Profile } from '../engine/profile.ts';
+import { stationOf, type ItemId } from '../stations/items.ts';
 import { isAfter } from '../units/instant.ts';
 import { isWork } from '../jobs/done.ts';
 import { traitsOf } from '../jobs/register.ts';
@@ -43,6 +45,44 @@ export function inVain({ context: c }: Position): Move | undefined {
 }
 
 /**
+ * What hands that know the trade try on every engine before it goes back, though nothing points there (C): a filter starves it at
+ * speed only, and where it is run nobody asks for speed.
+ */
+const routine: readonly {
+  readonly item: ItemId;
+  readonly title: string;
+  readonly minutes: number;
+  readonly fits: (p: Profile) => boolean;
+}[] = [
+  {
+    item: 'plugs.rope',
+    title: 'Pull the rope, look at its dog',
+    minutes: 2,
+    fits: (p) => p.starting === 'rope' || p.starting === 'both'
+  },
+  {
+    item: 'fuel.choke',
+    title: 'Move choke and primer by hand',
+    minutes: 3,
+    fits: (p) => p.fuelSystem === 'carburettor'
+  },
+  { item: 'fuel.filter', title: 'Fuel filters', minutes: 5, fits: () => true }
+];
+const tried = ({ context: c }: Position): Move[] =>
+  routine
+    .filter((r) => r.fits(c.survey.engine.profile) && !c.record.asked(r.item) && !c.renewed(r.item).length)
+    .map(({ item, title, minutes }) => ({
+      kind: 'look',
+      class: 9,
+      id: `look:${item}`,
+      title,
+      station: stationOf(item),
+      items: [item],
+      minutes,
+      because: 'Nothing points there; it costs minutes here, and a tow where it was missed.'
+    }));
+
+/**
  * 9: checks nobody has made, what the run needs, the run, the gates, release. Of a short job only what its own findings and work
  * leave to be proved.
  */
@@ -64,6 +104,7 @@ export function before(p: Position, short: boolean): Move[] {
       minutes: stations[s.id].minutes,
       because: 'Nothing points there; it is looked at before the engine goes back.'
     });
+  if (!short) out.push(...tried(p));
   out.push(...fromHolds(holds, 9, true));
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
   // Work that it need not run for is done before it runs.

@@ -84,7 +84,21 @@ const isPoor = (word: string | undefined): boolean => word === 'slow' || word ==
 
 /** How it is cranked: speed and volts as they were noted, starter and circuit as they were tried. */
 export function crankingFacts(c: Context): PlugFact[] {
-  return [...weakNoted(c), ...starterFact(c)];
+  return [...weakNoted(c), ...starterFact(c), ...batteryFact(c)];
+}
+
+/** Its own battery fell, and another one, or the same once charged, held: what it is worth is not known yet. */
+function batteryFact(c: Context): PlugFact[] {
+  const { starting } = c.survey.engine.profile;
+  if (starting !== 'electric' && starting !== 'both') return [];
+  const seen = latestAt(c.renewed('plugs.volts').map((at) => ({ at })));
+  const volts = c.record
+    .all('plugs.volts')
+    .flatMap((r) => (typeof r.value === 'number' && isAfter(r.at, seen) ? [r.value] : []));
+  const [fell, holds] = [volts.findLast((v) => v < ownLimits.weakVolts), volts.at(-1)];
+  return fell !== undefined && holds !== undefined && holds >= ownLimits.weakVolts
+    ? [{ kind: 'battery', condition: 'watch', values: { fell, holds } }]
+    : [];
 }
 
 /** Speed or volts that were too weak when they were noted, and neither starter nor battery looked at since. */

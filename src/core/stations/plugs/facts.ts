@@ -19,6 +19,8 @@ export interface PlugFacts {
   gap: { readonly gap: number; readonly wide: boolean };
   /** Noted while it was cranked, 1/min and V, as far as it is weak. */
   slow: { readonly rpm?: number; readonly volts?: number };
+  /** V while cranking, of the battery that fell and of the one that held. */
+  battery: { readonly fell: number; readonly holds: number };
   /** V while cranking. */
   volts: { readonly volts: number };
   /** Good straight from the battery, poor through its circuit. */

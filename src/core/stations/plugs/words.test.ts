@@ -47,6 +47,7 @@ const examples: Examples<PlugFacts> = {
     { kind: 'slow', condition: watch, values: { rpm: 120, volts: 9 } }
   ],
   volts: [{ kind: 'volts', condition: watch, values: { volts: 9 } }],
+  battery: [{ kind: 'battery', condition: watch, values: { fell: 8.8, holds: 11.1 } }],
   'starter-circuit': [undefined, ...ends].map((end) => ({
     kind: 'starter-circuit',
     condition: 'fault',

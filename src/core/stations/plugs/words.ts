@@ -103,6 +103,11 @@ export const words: WordsOf<PlugFacts, PlugBasis> = {
     advice: 'Everything measured by cranking reads low and weak: another battery first.',
     because: starterTried(basis, units)
   }),
+  battery: ({ values: { fell, holds } }, basis, units) => ({
+    found: `Its battery fell to ${say(fell, 'voltage', units)} while cranking; with a good one it held ${say(holds, 'voltage', units)}.`,
+    advice: 'Charge its own and load it before the engine goes back: flat, or at its end.',
+    because: starterTried(basis, units)
+  }),
   'starter-circuit': ({ values }, basis, units) => ({
     found: `The starter turns well from the battery but not through its circuit${endOf(values.end)}.`,
     because: starterTried(basis, units)

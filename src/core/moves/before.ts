@@ -5,6 +5,7 @@ import { isWork } from '../jobs/done.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isolation } from '../stations/spark/isolation.ts';
 import { stations } from '../stations/register.ts';
+import type { Action } from '../holds/hold.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
 
@@ -50,6 +51,9 @@ export function inVain({ context: c }: Position): Move | undefined {
  */
 const routine: readonly {
   readonly item: ItemId;
+  /** Other answers that say the same. */
+  readonly or?: readonly ItemId[];
+  readonly needs?: Action;
   readonly title: string;
   readonly minutes: number;
   readonly fits: (p: Profile) => boolean;
@@ -61,6 +65,14 @@ const routine: readonly {
     fits: (p) => p.starting === 'rope' || p.starting === 'both'
   },
   {
+    item: 'plugs.volts',
+    or: ['plugs.starterCircuit'],
+    title: 'Battery and starter under load',
+    minutes: 5,
+    needs: 'crank',
+    fits: (p) => p.starting === 'electric' || p.starting === 'both'
+  },
+  {
     item: 'fuel.choke',
     title: 'Move choke and primer by hand',
     minutes: 3,
@@ -70,14 +82,18 @@ const routine: readonly {
 ];
 const tried = ({ context: c }: Position): Move[] =>
   routine
-    .filter((r) => r.fits(c.survey.engine.profile) && !c.record.asked(r.item) && !c.renewed(r.item).length)
-    .map(({ item, title, minutes }) => ({
+    .filter(({ item, or = [], fits }) => {
+      const said = [item, ...or].some((i) => c.record.asked(i) || c.renewed(i).length > 0);
+      return fits(c.survey.engine.profile) && !said;
+    })
+    .map(({ item, or = [], title, minutes, needs }) => ({
       kind: 'look',
       class: 9,
       id: `look:${item}`,
       title,
       station: stationOf(item),
-      items: [item],
+      items: [item, ...or],
+      ...(needs ? { needs } : {}),
       minutes,
       because: 'Nothing points there; it costs minutes here, and a tow where it was missed.'
     }));

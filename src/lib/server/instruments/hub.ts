@@ -77,7 +77,7 @@ export class InstrumentHub {
 
   private openUdp(way: Way, { host, port }: Address): Promise<() => void> {
     return new Promise((resolve, reject) => {
-      const socket = dgram.createSocket({ type: net.isIPv6(host) ? 'udp6' : 'udp4' });
+      const socket = dgram.createSocket({ type: net.isIPv6(host) ? 'udp6' : 'udp4', recvBufferSize: 4 << 20 });
       socket.once('error', (e) => {
         socket.close();
         reject(e);

@@ -117,6 +117,16 @@ const unsafe = all.filter(
       return !s.kind.artefact && graves.has(s.kind.stake) && w.truth.faults.has(id) && seenSign(w, id);
     })
 );
+/** Released with a fault in it that a look of a few minutes, made or not, would have shown in words. */
+const leftIn = one.filter(
+  (w) =>
+    w.end === 'release' &&
+    real(w).some((id) => {
+      const at = w.truth.model.suspects.findIndex((s) => s.id === id);
+      const words = signsOf(w.truth.draws, w.truth.model, at).some((k) => w.truth.model.signs[k]!.kind.reads);
+      return w.attempt.faults().has(id) && words;
+    })
+);
 const invented = none.filter((w) => {
   const left = w.attempt.jobs.filter((j) => !service.has(j));
   // What the work itself had left behind is no invention.
@@ -152,6 +162,7 @@ console.log(
     first: +(first.length / Math.max(1, shown.length)).toFixed(3),
     broken: all.reduce((sum, w) => sum + w.broken, 0),
     unsafe: unsafe.length,
+    leftIn: +(leftIn.length / one.filter((w) => w.end === 'release').length).toFixed(3),
     invented: +(invented.length / none.length).toFixed(3),
     calibrationError: +calibrationError.toFixed(3),
     bins: bins.map((b, k) => [k / 10, b.length, +(b.filter((s) => s.true).length / Math.max(1, b.length)).toFixed(2)]),
@@ -171,6 +182,7 @@ if (process.argv.includes('--list')) {
     `${w.truth.seed}: ${[...w.truth.faults].join(' ')} → ${w.end}; ${w.attempt.jobs.join(' ')}; called ${w.called.slice(0, 2).join(' ')}`;
   console.error('missed', shown.filter((w) => !first.includes(w)).map(say));
   console.error('unsafe', unsafe.map(say));
+  console.error('left in', leftIn.map(say));
   console.error('invented', invented.map(say));
   console.error('circles', circles.map(say));
   console.error('broken', all.filter((w) => w.broken).map(say));

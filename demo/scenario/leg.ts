@@ -149,6 +149,7 @@ export const dunlin: DemoEngine = {
     stored: 'outdoors',
     submerged: 'no',
     kept: 'trailer',
+    said: ['stream'],
     complaints: 'Stream is a dribble.'
   }),
   log: (l) =>

@@ -240,6 +240,7 @@ export const gannet: DemoEngine = {
     laidUp: 'no',
     submerged: 'no',
     kept: 'mooring',
+    said: ['hot', 'idles'],
     complaints: 'Ran hot once, has been rough since.'
   }),
   log: (l) =>

@@ -111,3 +111,16 @@ describe('what an engine is said to do', () => {
     for (const id of Object.keys(complaints) as Said[]) expect(`It ${saidWords(id)}.`).toMatch(/^It [a-z].*[a-z]\.$/);
   });
 });
+
+it('the owner’s paragraph says what was told and not yet seen', async () => {
+  const { decide } = await import('../../src/core/decision/decide.ts');
+  const { ownersQuestion } = await import('../../src/core/decision/question.ts');
+  const says = (b: Bench): string => {
+    const a = b.assessed();
+    return ownersQuestion(a, decide(a, 200), a.advice, a.steps, new Date('2026-05-03T08:00:00.000Z'));
+  };
+  expect(says(brought('dies', 'smoke'))).toContain(
+    'You say that it dies after some minutes and smokes; that was not seen here yet.'
+  );
+  expect(says(brought('dies').read('fuel.dies', 'minutes'))).not.toContain('You say');
+});

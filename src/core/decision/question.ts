@@ -4,6 +4,7 @@ import type { Judgement } from '../judge.ts';
 import { absentParts } from '../plan/absent.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
+import { openComplaints, saidWords } from '../stations/said.ts';
 import type { Step } from '../plan/plan.ts';
 import type { Decision } from './decide.ts';
 
@@ -73,6 +74,8 @@ export function ownersQuestion(
         : done
           ? `${tag}.`
           : `${tag}: nothing we have seen so far asks for a repair.`;
+  const told = openComplaints(j.context);
+  const heard = told.length ? ` You say that it ${few(told.map(saidWords))}; that was not seen here yet.` : '';
   const spent = d.spent >= 5 ? `About ${cr(d.spent)} went into it so far. ` : '';
   const sum = `${spent}What is certain costs about ${cr(d.sums.established)}${d.spent >= 5 ? ' more' : ''}${d.sums.likely >= 5 ? `, what is likely about ${cr(d.sums.likely)} more` : ''}; nine times in ten the whole stays under ${cr(d.cost.high)}.`;
   // What is certain already costs more than was agreed.
@@ -93,5 +96,5 @@ export function ownersQuestion(
   const word = goesOn(d)
     ? `You agreed to it: we go ahead${d.ceiling === undefined ? '' : ` and ask again before it passes ${cr(d.ceiling)} in all`}.`
     : asks[d.recommended];
-  return `${found}${done}${without} ${sum} ${word}${!goesOn(d) && survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : day}`;
+  return `${found}${heard}${done}${without} ${sum} ${word}${!goesOn(d) && survey.assessment.kind === 'drowned' ? ' It was under water: an answer today saves the most.' : day}`;
 }

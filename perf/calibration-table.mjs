@@ -22,7 +22,13 @@ export function calibration(json) {
     line('true-fault-first', c.first, `of ${c.shown} engines with one fault that some look made could show`, '≥', 0.9),
     line('holds-broken', c.broken, `by following the first move, ${c.n} engines`, '≤', 0),
     line('unsafe-cleared', c.unsafe, 'released with a grave fault that a look made could show', '≤', 0),
-    line('left-in', c.leftIn, 'share of released engines with a fault that a look in words, made or not, would show', '≤', 0.1),
+    line(
+      'left-in',
+      c.leftIn,
+      'share of released engines with a fault that a look in words, made or not, would show',
+      '≤',
+      0.1
+    ),
     line('invented-repairs', c.invented, 'of sound engines with a repair done', '≤', 0.02),
     line('calibration-error', c.calibrationError, 'of the stated chances, ten bins', '≤', 0.05),
     line('circles', c.circles, 'engines whose first move came back more than six times', '≤', 0),

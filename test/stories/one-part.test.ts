@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { surveyOf } from '../../demo/build.ts';
+import { scenario } from '../../demo/scenario/index.ts';
+import { assess } from '../../src/core/assess.ts';
 import { Bench } from '../case.ts';
+
+const scenarioOf = (tag: string) =>
+  surveyOf(
+    scenario.find((e) => e.identity.tag === tag)!,
+    new Date('2026-06-01T10:00:00.000Z')
+  );
 
 const twin = {
   strokes: 'two',
@@ -196,6 +205,11 @@ describe('before it goes back', () => {
     expect(titles(new Bench({ ...twin, fuelSystem: 'electronic' }))).not.toContain('Pull the rope, look at its dog');
     expect(titles(new Bench({ ...twin, fuelSystem: 'electronic' }))).not.toContain('Move choke and primer by hand');
     expect(titles(new Bench(rope).done('fuel-filter'))).not.toContain('Fuel filters');
+  });
+  it('with every gate open it is signed, and nothing more is tried', () => {
+    const { moves, ready } = assess(scenarioOf('Swift'), new Date('2026-06-01T10:00:00.000Z'), 'metric');
+    expect(ready).toBe(true);
+    expect(moves[0]!.kind).toBe('release');
   });
   it('dead by itself with everything along the line seen good, another tank and hose come before the specialist', () => {
     const b = new Bench(twin).read('run.outcome', 'died').read('fuel.dies', 'minutes');

@@ -124,3 +124,9 @@ it('the owner’s paragraph says what was told and not yet seen', async () => {
   );
   expect(says(brought('dies').read('fuel.dies', 'minutes'))).not.toContain('You say');
 });
+
+it('hearsay alone takes nobody into a pump before work that is established', () => {
+  const b = brought('hot', 'stream').read('look.hoses', 'cracked');
+  const looks = b.assessed().moves.filter((m) => m.kind === 'look' && m.minutes >= 30 && m.class < 8);
+  expect(looks.map((m) => m.title)).toEqual([]);
+});

@@ -5,6 +5,8 @@ import type { SignKind } from './knowledge/shape.ts';
 
 /** The check that hearsay belongs to: to have asked whoever brought it. */
 export const SAID = 'said';
+/** Whether a sign of a model is only said to be there. */
+export const isHearsay = (sign: string): boolean => sign.startsWith(`${SAID}-`);
 /** Of what an engine does, an owner names so much; of what it does not do, he says so often that it does (M). */
 export const NAMED_BY_OWNER = 0.6;
 const MISNAMED = 0.12;

@@ -120,7 +120,7 @@ export function before(p: Position, short: boolean): Move[] {
       minutes: stations[s.id].minutes,
       because: 'Nothing points there; it is looked at before the engine goes back.'
     });
-  if (!short) out.push(...tried(p));
+  if (!short && !p.ready) out.push(...tried(p));
   out.push(...fromHolds(holds, 9, true));
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
   // Work that it need not run for is done before it runs.

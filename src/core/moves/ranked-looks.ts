@@ -1,6 +1,8 @@
 import type { Ask } from '../advice/asks.ts';
 import { checkById } from '../diagnosis/knowledge/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
+import { isHearsay } from '../diagnosis/said.ts';
+import type { SuspectView } from '../diagnosis/suspects.ts';
 import { isWork } from '../jobs/done.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isAfter } from '../units/instant.ts';
@@ -41,7 +43,9 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
   // Nothing is looked at on a running engine while work is open that it need not run for.
   const workFirst = p.steps.some((s) => s.state === 'open' && !s.by && traitsOf(s.id).phase !== 'running');
   const onTheList = new Set<string>(p.steps.flatMap((s) => (s.state === 'open' && !s.failed && !s.by ? [s.id] : [])));
-  const suspected = p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely');
+  // What is only said of the engine has its own looks: it takes nobody into a pump.
+  const seenOf = (x: SuspectView): boolean => x.evidence.some((w) => w.weight > 0 && !isHearsay(w.sign));
+  const suspected = p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely' && seenOf(x));
   const pointed = new Set(suspected.map((x) => x.id));
   const wrongReading = new Set(suspected.filter((x) => x.artefact).map((x) => x.id));
   const worth = p.advice.checks

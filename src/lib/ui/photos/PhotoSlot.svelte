@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Thumb from '../marks/Thumb.svelte';
   import type { ItemId } from '$core/stations/items.ts';
   import Camera from '@lucide/svelte/icons/camera';
   import X from '@lucide/svelte/icons/x';
@@ -20,15 +21,7 @@
 <div class="flex flex-wrap items-center gap-2">
   {#each kept as r, k (r.id)}
     <span class="relative inline-block">
-      <a href="/photos/{r.value}" target="_blank" rel="noopener" class="block">
-        <img
-          src="/photos/{r.value}?size=thumb"
-          alt="{label}, photograph {k + 1}"
-          width="72"
-          height="72"
-          class="h-[72px] w-[72px] border border-line object-cover"
-        />
-      </a>
+      <Thumb photo={String(r.value)} alt="{label}, photograph {k + 1}" />
       <button
         type="button"
         class="absolute -top-2 -right-2 inline-flex h-8 w-8 items-center justify-center rounded-full border border-line bg-base-100"

@@ -2,6 +2,7 @@
   import QuickFigures from '../survey/QuickFigures.svelte';
   import Fold from '../marks/Fold.svelte';
   import PhotoSlot from '../photos/PhotoSlot.svelte';
+  import Thumb from '../marks/Thumb.svelte';
   import JarDrawing from '../survey/JarDrawing.svelte';
   import { gearJar } from '../survey/jars.ts';
   import { useSession } from '../session/session.svelte.ts';
@@ -32,15 +33,7 @@
   {#each earlier.magnets as m (m.photo)}
     <figure>
       <figcaption class="label-caps mb-1">{m.label}</figcaption>
-      <a href="/photos/{m.photo}" target="_blank" rel="noopener"
-        ><img
-          src="/photos/{m.photo}?size=thumb"
-          alt="Magnet, {m.label}"
-          width="72"
-          height="72"
-          class="h-[72px] w-[72px] border border-line object-cover"
-        /></a
-      >
+      <Thumb photo={m.photo} alt="Magnet, {m.label}" />
     </figure>
   {/each}
 </div>

@@ -9,6 +9,7 @@
   import { useSession } from '../session/session.svelte.ts';
   import { markPart, setPart, takeOff } from '../session/work.ts';
   import Shape from '../marks/Shape.svelte';
+  import Thumb from '../marks/Thumb.svelte';
   import Camera from '@lucide/svelte/icons/camera';
 
   /** What comes off, goes back and is bought at a step: onto the tray and the order from where the hands are. */
@@ -81,15 +82,7 @@
       <li class="flex min-h-9 items-center gap-2 border-b border-line px-2 py-1">
         <span class="sounding w-5 text-right">{k + 1}</span>
         <span class="min-w-0 flex-1">{p.name}</span>
-        {#if p.on?.part.photo}<a href="/photos/{p.on.part.photo}" target="_blank" rel="noopener"
-            ><img
-              src="/photos/{p.on.part.photo}?size=thumb"
-              alt="{p.name} where it sat"
-              width="48"
-              height="48"
-              class="h-12 w-12 border border-line object-cover"
-            /></a
-          >{/if}
+        {#if p.on?.part.photo}<Thumb photo={p.on.part.photo} alt="{p.name} where it sat" side={48} />{/if}
         {#if says(p)}<span class="flex items-center gap-1 text-sm"
             >{#if p.on}<Shape condition={p.on.open ? 'not-looked-at' : 'sound'} word={false} size={14} />{/if}{says(
               p

@@ -5,6 +5,7 @@
   import { trayStates } from '$core/record/work.ts';
 
   import Shape from '../marks/Shape.svelte';
+  import Thumb from '../marks/Thumb.svelte';
   import { useSession } from '../session/session.svelte.ts';
   import { correctPart, markPart } from '../session/work.ts';
   import Camera from '@lucide/svelte/icons/camera';
@@ -52,15 +53,7 @@
     {#if on.note}<p class="text-sm">“{on.note}”</p>{/if}
   </div>
   <div class="col-span-2 flex items-start gap-2 sm:col-span-1 sm:row-span-2">
-    {#if on.part.photo}<a href="/photos/{on.part.photo}" target="_blank" rel="noopener"
-        ><img
-          src="/photos/{on.part.photo}?size=thumb"
-          alt="{on.part.name} where it sat"
-          width="72"
-          height="72"
-          class="h-[72px] w-[72px] border border-line object-cover"
-        /></a
-      >{:else if coming}<span
+    {#if on.part.photo}<Thumb photo={on.part.photo} alt="{on.part.name} where it sat" />{:else if coming}<span
         class="inline-flex h-[72px] w-[72px] items-center justify-center border border-dashed border-line text-center text-sm"
         >on its way</span
       >{:else}<label class="chip soft cursor-pointer"

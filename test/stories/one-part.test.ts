@@ -92,6 +92,14 @@ describe('what locked it and is out of its way is no rust', () => {
     expect(b.holds()).not.toContain('locked');
     expect(open(b)).not.toContain('soak');
   });
+  it('turned free with the pinion pulled back and nothing done to it, the pinion is not forgotten', () => {
+    const b = locked().read('turn.lockNeutral', 'still').read('turn.lockPinion', 'free').read('turn.result', 'free');
+    expect(b.ids()).toContain('turn.pinion:watch');
+    expect(b.ids()).not.toContain('turn.free:sound');
+    expect(open(b)).toContain('pinion');
+    expect(open(b)).not.toContain('soak');
+    expect(b.done('pinion').read('turn.result', 'free').ids()).toContain('turn.free:sound');
+  });
   it('found nowhere outside, it is soaked and turned again the next day, as before', () => {
     const b = locked().read('turn.lockNeutral', 'still').read('turn.lockPinion', 'still').read('turn.lockLeg', 'still');
     expect(open(b)).toContain('soak');

@@ -81,6 +81,7 @@ export const turnAsks: Asks = {
   'turn.locked-gears': [goOn('Neutral, propeller free: turn it again by hand', 'turn', 2, { items: ['turn.result'] })],
   // Turned again by hand, that is proved.
   'turn.locked-pinion': [job('pinion')],
+  'turn.pinion': [job('pinion', { late: true })],
   'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('metal')],
   'turn.gritty': [trial(roughTree), job('soak')],
   'turn.feel': [trial(roughTree), job('feel')],

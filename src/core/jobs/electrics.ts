@@ -43,7 +43,8 @@ export const electrics = {
   },
   pinion: {
     title: 'Free the starter’s pinion, clean and grease it',
-    raisedBy: ['turn.locked-pinion'],
+    raisedBy: ['turn.locked-pinion', 'turn.pinion'],
+    renews: ['turn.lockPinion'],
     how: 'Pulled back out of the ring by hand, battery off; shaft and helix cleaned, a little grease; its spring looked at. Ring teeth too.',
     tools: ['brush'],
     parts: ['pinion spring or drive as found'],

@@ -81,6 +81,11 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
     return [{ kind: 'again', condition: 'watch', values: { everBad, hours: ruleNumber(c.rules, 'nextDay') } }];
   if (felt.some((f) => f !== 'tight')) return [rough(c, felt)];
   if (felt.length) return [{ kind: 'tight', id: 'feel', condition: 'watch', values: { felt } }];
+  // Out of its way it turns; what had stuck sticks again.
+  const stuck = c.record.all('turn.lockPinion').findLast((r) => r.value === 'free');
+  const held = stuck && turns.some((t) => t.result === 'locked' && !isAfter(t.at, stuck.at));
+  if (held && !c.renewed('turn.lockPinion').some((at) => !isAfter(stuck.at, at)))
+    return [{ kind: 'pinion', condition: 'watch', values: {} }];
   return [{ kind: 'free', condition: 'sound', values: { running: smoothSince } }];
 }
 

@@ -28,6 +28,8 @@ export interface TurnFacts {
   /** Free without bumps: where the plugs were, and what was counted since. */
   nobumps: { readonly plugs?: 'in'; readonly counted?: number; readonly valves: boolean };
   /** Free, after it was not or was soaked: hours between two smooth turns that count. */
+  /** It had locked by its starter’s pinion, and that was not seen to. */
+  pinion: object;
   again: { readonly everBad: boolean; readonly hours: number };
   /** A tight spot, and nothing else. */
   tight: { readonly felt: readonly string[] };

@@ -53,6 +53,7 @@ const examples: Examples<TurnFacts> = {
       )
     )
   ],
+  pinion: [{ kind: 'pinion', condition: watch, values: {} }],
   again: [true, false].map((everBad) => ({ kind: 'again', condition: watch, values: { everBad, hours: 16 } })),
   tight: [{ kind: 'tight', condition: watch, values: { felt: ['tight'] } }],
   free: [1, 2].map((running) => ({ kind: 'free', condition: sound, values: { running } })),

@@ -113,6 +113,11 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
         }),
     because: inOrder(basis)
   }),
+  pinion: (_, basis) => ({
+    found: 'It turns free now; its starter’s pinion had locked it.',
+    advice: 'Clean and grease the pinion and look at its spring before it goes back, or it locks again.',
+    because: inOrder(basis)
+  }),
   again: ({ values: { everBad, hours } }, basis) => ({
     found: `It turns free now, but ${everBad ? 'it did not before' : 'it was soaked'}.`,
     advice: 'Oil hides grit: turn it again tomorrow before it counts.',

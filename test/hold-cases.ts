@@ -186,6 +186,13 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['gear', 'release'],
     because: /little or no oil in the case/
   },
+  noise: {
+    profile: twin,
+    raise: [read('run.outcome', 'stopped'), read('run.reason', 'noise')],
+    meet: [[read('run.cause', 'a shield touched the flywheel')]],
+    blocks: ['start', 'release'],
+    because: /stopped for a noise/
+  },
   run: {
     profile: twin,
     raise: [read('run.outcome', 'ran'), read('run.lamp', 'came')],

@@ -73,6 +73,8 @@ const quiet: Readonly<Partial<Record<ItemId, readonly string[]>>> = {
   'run.lamp': ['none'],
   'run.smoke': ['none', 'first'],
   'run.leaks': ['none'],
+  'run.noise': ['none'],
+  'run.air': ['same'],
   'run.gears': ['both'],
   'run.idles': ['even'],
   'run.drop': ['falls'],

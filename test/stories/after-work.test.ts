@@ -68,7 +68,7 @@ describe('rings that were soaked', () => {
       .wait(24);
   it('are proved by the gauge, not by turning it', () => {
     const b = soaked();
-    expect(titles(b)[0]).toBe('Prove it: compression again');
+    expect(titles(b)[0]).toMatch(/^Prove it: .*compression/);
     const proved = b
       .psi([[2, 116]])
       .psi([[2, 117]])
@@ -83,7 +83,7 @@ describe('rings that were soaked', () => {
         .psi([[2, 90]])
     );
     expect(now.slice(0, 2).join('\n')).toMatch(/Wet test of cylinder 2|Leak-down of cylinder 2/);
-    expect(now.join('\n')).not.toMatch(/Prove it: compression/);
+    expect(now.join('\n')).not.toMatch(/Prove it: /);
   });
 });
 

@@ -60,7 +60,8 @@ describe('the next step is about what was just found', () => {
   it('spitting with everything looked at asks for its cause, and for the run again once that is found', () => {
     const b = new Bench({ ...twin, fuelSystem: 'electronic' });
     b.psi([[1, 120], [2, 121]]).psi([[1, 120], [2, 121]]).read('spark.timing', 5); // prettier-ignore
-    b.read('run.outcome', 'ran').read('run.idles', 'spits');
+    b.read('run.outcome', 'ran').read('run.idles', 'spits').read('run.air', 'same');
+    for (const cylinder of [1, 2]) b.read('compression.crankcase', 'held', { cylinder });
     const titles = (): string[] => b.assessed().moves.map((m) => m.title);
     expect(titles()).toContain('Find the cause, write it down');
     b.read('run.cause', 'an intake gasket, renewed');

@@ -147,3 +147,43 @@ it('oil for the mixture goes into the fuel that stays: the old is drained first'
   expect(at(/^Drain tank/)).toBeLessThan(at(/^Correct the mixture/));
   expect(moves[at(/^Correct the mixture/)]?.waits).toMatch(/^First: drain tank/);
 });
+
+describe('fuel that stood, before anybody looked at it', () => {
+  const at = (years: number | undefined, fuelLeft?: 'ethanol' | 'none'): Bench =>
+    new Bench({ ...two, cylinders: 2 }, 'long-stored', {
+      ...(years === undefined ? {} : { yearsIdle: years }),
+      ...(fuelLeft ? { fuelLeft } : {})
+    });
+  const fuel = (b: Bench) => b.judged().holds.find((h) => h.id === 'fuel');
+  it('is held from the intake on, and nothing is repaired for it yet', () => {
+    expect(fuel(at(9, 'ethanol'))).toMatchObject({ standing: false });
+    expect(open(at(9, 'ethanol'))).not.toContain('fuel-drain');
+  });
+  it('not known whether any is in it: held at the start, and not across every view', () => {
+    expect(fuel(at(9))).toMatchObject({ standing: true });
+  });
+  it('drained when it was put away, fresh, or of unknown age: nothing holds it before it was looked at', () => {
+    for (const b of [at(9, 'none'), at(0.05, 'ethanol'), at(undefined, 'ethanol')]) expect(fuel(b)).toBeUndefined();
+  });
+});
+
+describe('water in the bowl', () => {
+  it('is drained with the fuel that brought it, and the bowl looked into once more; nothing is stripped for it', () => {
+    const b = new Bench({ ...two, cylinders: 2 }).read('fuel.bowlLook', 'water');
+    expect(open(b)).toContain('fuel-drain');
+    expect(open(b)).not.toContain('carburettor');
+    filled(b.done('fuel-drain'));
+    expect(
+      b
+        .assessed()
+        .moves.slice(0, 3)
+        .map((m) => m.title)
+    ).toContain('Bowl off once more: dry, and its jets seen through');
+    b.read('fuel.bowlLook', 'clean').read('fuel.jets', 'clear');
+    expect(b.judged().findings.map((f) => f.id)).not.toContain('fuel.part-bowl-water');
+  });
+  it('gum beside it is stripped for', () => {
+    const b = new Bench({ ...two, cylinders: 2 }).read('fuel.bowlLook', 'water').read('fuel.jets', 'gummed');
+    expect(open(b)).toContain('carburettor');
+  });
+});

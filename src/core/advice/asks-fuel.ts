@@ -3,7 +3,7 @@ import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
 import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
-import { job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+import { asked, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
 export const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
@@ -110,6 +110,14 @@ const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
   jet: [look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)]
 };
 
+/** Water where the jets draw comes with the fuel: that is drained, and then the bowl is looked into once more. */
+const drained: readonly AskRule[] = [
+  look('Bowl off once more: dry, and its jets seen through', ['fuel.bowlLook', 'fuel.jets'], 15, {
+    open: (c) => !asked(c, 'fuel.bowlLook')
+  }),
+  job('fuel-drain')
+];
+
 /** What the fuel check asks for, in the trade's order. C: common practice. */
 export const fuelAsks: Asks = {
   ...Object.fromEntries(
@@ -164,6 +172,8 @@ export const fuelAsks: Asks = {
     job('fuel-line')
   ],
   'fuel.tank-pressure': [job('fuel-line')],
+  'fuel.part-bowl-water': drained,
+  'fuel.part-separator-water': drained,
   'fuel.part-vent': [job('fuel-open')],
   'fuel.part-tap': [job('fuel-open')],
   'fuel.dies': starved,

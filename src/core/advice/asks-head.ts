@@ -177,9 +177,17 @@ const starterTests = (c: Context): readonly ItemId[] =>
   })[school(c.rules, 'starterTest')];
 
 /** What plugs, spark and compression ask for, in the trade's order. C: common practice. */
+/** White or blistered: it ran lean, and a lean engine holes its crown first. Plugs are out already. */
+const crown: AskRule = look((_, f) => `Light into the bore${at(f)}: is its crown whole?`, ['plugs.hole'], 3, {
+  open: (c, f) => {
+    const seen = c.record.value('plugs.read', f.cylinder);
+    return Array.isArray(seen) && seen.includes('white') && !asked(c, 'plugs.hole', f.cylinder);
+  }
+});
+
 export const headAsks: Asks = {
   'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3, { items: ['plugs.read'] })],
-  'plugs.read': tooMuchFuel,
+  'plugs.read': [...tooMuchFuel, crown],
   'plugs.cleaned': tooMuchFuel,
   'plugs.water': [
     goOn('Look into its hole; holes lowest, turn by hand until dry', 'plugs', 5, {
@@ -193,6 +201,7 @@ export const headAsks: Asks = {
   ],
   'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5, { items: ['plugs.hole'] })],
   'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
+  'plugs.hole-holed': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
   'plugs.hole-rust': [job('soak')],
   'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
   'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'] }), job('battery')],
@@ -311,6 +320,7 @@ export const headAsks: Asks = {
     })
   ],
   'compression.escape-unread': [leakDown],
+  'compression.crankcase': [job('crank-seal')],
   'compression.leakdown-gasket': [job('head-gasket', { only: ['fault'] })],
   'compression.lash-intake': [job('lash', { only: ['fault', 'watch'] })],
   'compression.lash-exhaust': [job('lash', { only: ['fault', 'watch'] })]

@@ -1,15 +1,17 @@
 import type { Context } from '../findings/context.ts';
-import { kindOf } from '../findings/finding.ts';
+import type { Finding } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { causeAt, causeUntold, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
-import type { ItemId } from '../stations/items.ts';
+import { noiseOf } from '../stations/run/noise.ts';
+import { untilFound } from './until-found.ts';
+import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
+import { allItems, type ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { twist } from './asks-turn.ts';
-import { coldAndWarm } from './asks-spark.ts';
+import { coldAndWarm, onPlug } from './asks-spark.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
 
@@ -43,40 +45,17 @@ const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
   }
 });
 
+/** While it idles, or at the next run: what draws air answers in seconds. */
+const mist = look('Mist at the intake joints while it idles', ['run.air'], 3, { needs: 'start' });
+/** Reeds and crank seals of a two-stroke: its crankcase closed and pumped up, each for itself. */
+const crankcase: AskRule = look('Crankcase closed and under pressure: does it hold?', ['compression.crankcase'], 25, {
+  open: (c, f) => !four(c) && look('', ['compression.crankcase'], 25).open(c, f)
+});
 const idleJet = look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20);
 const kickedAt = (c: Context): string | undefined => symptoms(c).find((s) => s.id === 'kicks')?.at;
 
-/** The answer that shows what is no symptom of its own. */
-const shownBy: ReadonlyMap<string, ItemId> = new Map([
-  ['run.no-work', 'run.drop'],
-  ['run.leaks', 'run.leaks'],
-  ['run.smoke', 'run.smoke']
-]);
 /** It dies or runs on its choke only, whether or not it is known what starves it. */
 const starves = (c: Context): boolean => fuelTree(c) !== undefined;
-/** Everything that could be looked at was: what caused it is found and written down, not only waited for. */
-const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, {
-  only: ['fault'],
-  last: true,
-  open: (c, f) => {
-    const symptom = symptoms(c).find((s) => f.id === `run.${s.id}`);
-    // The search has found what starves it: that is the cause, and is mended first.
-    if (symptom?.id === 'died' && fuelTree(c)?.found) return false;
-    if (symptom) return !symptom.explained && !causeUntold(c, symptom.at);
-    const item = shownBy.get(kindOf(f.id));
-    const shown = item && c.record.last(item, f.cylinder);
-    const found = causeAt(c);
-    return shown !== undefined && (found === '' || isAfter(shown.at, found)) && !causeUntold(c, shown.at);
-  }
-});
-/** The looks that a symptom asks for, and what is left when none of them found it; none of them once its cause was found. */
-const untilFound = (...list: readonly AskRule[]): readonly AskRule[] => [
-  ...list.map((r): AskRule => ({
-    ...r,
-    open: (c, f) => r.open(c, f) && !symptoms(c).some((s) => f.id === `run.${s.id}` && s.explained)
-  })),
-  cause
-];
 
 /** Until somebody wrote down what made the lamp come on, or mended it: then the run is made again. */
 const untilCause = (r: AskRule): AskRule => ({
@@ -96,7 +75,6 @@ const jacket: AskRule = look('Leak-down, the water jacket watched', ['compressio
   }
 });
 
-const leaks = (c: Context, what: string): boolean => c.record.value('run.leaks') === what;
 /** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */
 const whenDry = (r: AskRule): AskRule => ({
   ...r,
@@ -110,6 +88,44 @@ const mendedSinceDrop = (c: Context, cylinder: number | undefined): boolean => {
     c.worked(s).some((at) => isAfter(at, drop?.at))
   );
 };
+/** Read at that cylinder since it was shorted out. */
+const readSince = (c: Context, item: ItemId, f: Finding): boolean => {
+  const drop = c.record.last('run.drop', f.cylinder);
+  const where = allItems[item].perCylinder ? { cylinder: f.cylinder! } : {};
+  return c.record.all(item, where).some((r) => isAfter(r.at, drop?.at));
+};
+/** Whether its plug came wet with fuel out of the run that missed it; nothing where nobody looked. */
+const cameWet = (c: Context, f: Finding): boolean | undefined => {
+  if (!readSince(c, 'plugs.read', f)) return undefined;
+  const seen = c.record.value('plugs.read', f.cylinder);
+  return Array.isArray(seen) ? seen.some((s) => s === 'fuel' || s === 'black') : undefined;
+};
+/** Fuel comes and does not burn, though it sparks by the tester: its plug, its lead, then its coil, with a neighbour’s. */
+const swaps = { plug: ['spark.plugSwap', 3], lead: ['spark.leadSwap', 5], coil: ['spark.coilSwap', 15] } as const;
+const swap = (part: keyof typeof swaps): AskRule => {
+  const [item, minutes] = swaps[part];
+  return look(
+    (_, f) => `Swap the ${part} of cylinder ${f.cylinder} with a neighbour’s, run it: does the fault move?`,
+    [item],
+    minutes,
+    {
+      open: (c, f) =>
+        cylindersOf(c).length > 1 && cameWet(c, f) === true && !(part === 'lead' && onPlug(c)) && !readSince(c, item, f)
+    }
+  );
+};
+/** Dry out of the run: its own fuel does not get there. */
+const ofItsFuel: AskRule = look(
+  (c) => (carburetted(c) ? 'Bowl off: gum, jets and passages' : 'Injectors, each for itself'),
+  ['fuel.bowlLook', 'fuel.jets'],
+  15,
+  {
+    items: (c) => (carburetted(c) ? ['fuel.bowlLook', 'fuel.jets'] : ['fuel.injectors']),
+    open: (c, f) =>
+      cameWet(c, f) === false &&
+      !(['fuel.bowlLook', 'fuel.jets', 'fuel.injectors'] as const).some((i) => readSince(c, i, f))
+  }
+);
 /** Work at fuel, spark, plugs or starter after the start that failed. */
 const mendedSinceFailed = (c: Context): boolean => {
   const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
@@ -122,6 +138,30 @@ const waterWorkedOn = (c: Context): boolean => {
 };
 const railLook = look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10);
 
+/** Stopped for a noise that nobody placed. */
+const whereItSounds: AskRule = look('Say where the noise came from: head, valves, flywheel, leg', ['run.noise'], 2, {
+  only: ['fault'],
+  open: (c) => {
+    const stop = c.record.last('run.reason');
+    return (
+      stop?.value === 'noise' && !c.record.all('run.noise').some((r) => !isAfter(stop.at, r.at) || r.value !== 'none')
+    );
+  }
+});
+/** Where it comes from could not be told: what costs minutes and may tell it. */
+const nobodyHeard: readonly AskRule[] = [
+  look('Turned by hand: grit, play, a tight spot', ['turn.result', 'turn.feel'], 2),
+  look('Magnet and oil of the gear case: metal?', ['gear.magnet', 'gear.look'], 6)
+].map((r) => ({
+  ...r,
+  only: ['fault'],
+  open: (c) => {
+    const noise = noiseOf(c);
+    if (!noise || noise.place || noise.explained || !c.record.all('run.noise').some((x) => !isAfter(noise.at, x.at)))
+      return false;
+    return !(r.items as readonly ItemId[]).some((i) => c.record.all(i).some((x) => isAfter(x.at, noise.at)));
+  }
+}));
 /** Stopped, and what it showed was not said: how it ran tells where to look, and costs a word. */
 const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idles'], 1, {
   only: ['fault'],
@@ -209,13 +249,16 @@ export const runAsks: Asks = {
     ...starved.map((r): AskRule => ({ ...r, open: (c, f) => !fuelTree(c)?.found && r.open(c, f) }))
   ),
   'run.spits': untilFound(
+    mist,
     {
       ...idleJet,
       open: (c, f) => carburetted(c) && idleJet.open(c, f)
     },
     look('Compression, every cylinder', ['compression.pressure'], 10),
-    look('Timing at idle by the marks', ['spark.timing'], 5)
+    look('Timing at idle by the marks', ['spark.timing'], 5),
+    crankcase
   ),
+  'run.air': [job('intake-joint')],
   'run.shakes': untilFound(
     look('Spark, every cylinder', ['spark.result'], 6),
     look('Short the cylinders out one by one', ['run.drop'], 5, {
@@ -231,10 +274,17 @@ export const runAsks: Asks = {
     look((_, f) => `Compression of cylinder ${f.cylinder}`, ['compression.pressure'], 5, { needs: 'crank' }),
     look((_, f) => `Injector of cylinder ${f.cylinder}: does it click?`, ['fuel.injectors'], 2, {
       needs: 'crank',
-      open: (c, f) => !carburetted(c) && look('', ['fuel.injectors'], 2).open(c, f)
+      open: (c, f) => !carburetted(c) && cameWet(c, f) !== true && look('', ['fuel.injectors'], 2).open(c, f)
     }),
-    look((_, f) => `Plug of cylinder ${f.cylinder}: wet or dry, its colour`, ['plugs.read'], 4),
-    look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)
+    // As it is after the run that showed it: wet or dry says whether fuel or spark is missing there.
+    look((_, f) => `Plug of cylinder ${f.cylinder}, as it comes out of the run: wet or dry`, ['plugs.read'], 4, {
+      open: (c, f) => !readSince(c, 'plugs.read', f)
+    }),
+    swap('plug'),
+    swap('lead'),
+    swap('coil'),
+    ofItsFuel,
+    crankcase
   ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSinceDrop(c, f.cylinder) && r.open(c, f) })),
   'run.steam': untilFound(...heat),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
@@ -276,24 +326,11 @@ export const runAsks: Asks = {
     })
   ],
   'run.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
-  // Fuel that drips is found before it runs again: from the tank to the carburettor.
-  'run.leaks': untilFound(
-    {
-      ...look('Hoses and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5),
-      open: (c, f) => leaks(c, 'fuel') && look('', ['fuel.hose', 'fuel.couplings'], 5).open(c, f)
-    },
-    {
-      ...look('Bulb firm: does it flood?', ['fuel.floods'], 3),
-      open: (c, f) => leaks(c, 'fuel') && hasBulb(c) && carburetted(c) && look('', ['fuel.floods'], 3).open(c, f)
-    },
-    {
-      ...look('Fuel pump: does it weep?', ['fuel.pump'], 5),
-      open: (c, f) => leaks(c, 'fuel') && hasBulb(c) && look('', ['fuel.pump'], 5).open(c, f)
-    }
-  ),
   // What it was stopped for is looked into; written down is what came of that.
   'run.stopped': [
     howItRan,
+    whereItSounds,
+    ...nobodyHeard,
     ...heat.map((r): AskRule => stoppedFor(['temperature'], r)),
     ...[screens, outlet, pumpOpen].map((r): AskRule => stoppedFor(['stream'], r)),
     ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),
@@ -303,6 +340,8 @@ export const runAsks: Asks = {
       // Work where it was stopped for is that cause: the run is made again.
       open: (c) =>
         !c.record.asked('run.cause') &&
+        // Told from where it came, the noise asks for that itself.
+        !(c.record.value('run.reason') === 'noise' && noiseOf(c)?.place) &&
         (!/temperature|stream/.test(String(c.record.value('run.reason'))) || !waterWorkedOn(c))
     })
   ]

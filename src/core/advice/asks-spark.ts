@@ -14,8 +14,10 @@ const spark = (how: string, minutes = 3): AskRule =>
 /** Cranked slowly at two looks at the same cylinder. */
 const slowTwice = (c: Context): boolean =>
   cylindersOf(c).some((cylinder) => c.record.all('spark.result', { cylinder }).filter(isSlow).length > 1);
+/** Its coils sit on the plugs: there is neither lead nor cap. */
+export const onPlug = (c: Context): boolean => c.survey.engine.profile.ignition === 'coil-on-plug';
 const coilLook = look(
-  (_, f) => `Look at lead, cap and coil${at(f)}; arcs in the dark`,
+  (c, f) => `Look at ${onPlug(c) ? 'coil and connector' : 'lead, cap and coil'}${at(f)}; arcs in the dark`,
   ['spark.leadLook', 'spark.coilLook', 'spark.stray'],
   2
 );
@@ -31,6 +33,7 @@ const swaps: readonly AskRule[] = (
         conditions: { path: 'bolt' }
       }),
       open: (c, f) =>
+        !onPlug(c) &&
         !c.record
           .all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder })
           .some((r) => r.conditions?.path === 'bolt')

@@ -12,6 +12,7 @@ import { headAsks } from './asks-head.ts';
 import { turnAsks } from './asks-turn.ts';
 import { coolingAsks } from './asks-cooling.ts';
 import { fuelAsks } from './asks-fuel.ts';
+import { placeAsks } from './asks-places.ts';
 import { runAsks } from './asks-run.ts';
 import { saidAsks } from './asks-said.ts';
 import { wetEndAsks } from './asks-wet-end.ts';
@@ -55,6 +56,7 @@ const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
     ...coolingAsks,
     ...fuelAsks,
     ...runAsks,
+    ...placeAsks,
     ...saidAsks
   })
 );

@@ -3,7 +3,8 @@ import type { Context } from '../findings/context.ts';
 import type { ItemId, StationId } from '../items/register.ts';
 import { stationOf } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';
-import type { Action, Hold } from './hold.ts';
+import { keep } from '../findings/keep.ts';
+import type { Action, Hold, HoldRule } from './hold.ts';
 import { holdRules } from './rules.ts';
 
 /** The override in force for a hold: the latest one not taken back. */
@@ -14,28 +15,27 @@ function overrideOf(c: Context, hold: string): Hold['override'] {
   return last && { reason: last.reason, at: last.at, ...(last.by ? { by: last.by } : {}) };
 }
 
-/** Every hold that is raised and not lifted; overridden ones stay in the list with their reason. */
-export function holdsOf(c: Context): Hold[] {
-  return holdRules.flatMap((rule) => {
+/** A hold as its readings raise it, whatever somebody decided about it; nothing while it is not raised, or is lifted. */
+const raisedBy =
+  (rule: HoldRule) =>
+  (c: Context): Hold | undefined => {
     const because = rule.raised(c);
-    if (because === undefined) return [];
+    if (because === undefined) return undefined;
     const needs = rule.needs(c);
-    if (needs.length && needs.every((n) => n.done)) return [];
-    const override = overrideOf(c, rule.id);
-    return [
-      {
-        id: rule.id,
-        title: rule.title,
-        because,
-        blocks: rule.blocks,
-        needs,
-        standing: rule.standing?.(c) ?? false,
-        ...(rule.curedBy ? { curedBy: rule.curedBy } : {}),
-        ...(override ? { override } : {})
-      }
-    ];
+    if (needs.length && needs.every((n) => n.done)) return undefined;
+    const { id, title, blocks, curedBy } = rule;
+    const standing = rule.standing?.(c) ?? false;
+    return { id, title, because, blocks, needs, standing, ...(curedBy ? { curedBy } : {}) };
+  };
+const raisers = holdRules.map(raisedBy);
+
+/** Every hold that is raised and not lifted; overridden ones stay in the list with their reason. */
+export const holdsOf = (c: Context): Hold[] =>
+  raisers.flatMap((raiser): Hold[] => {
+    const hold = keep(c, raiser);
+    const override = hold && overrideOf(c, hold.id);
+    return hold ? [{ ...hold, ...(override ? { override } : {}) }] : [];
   });
-}
 
 /** Whether a hold stands that nothing the yard can do will lift. */
 export const unliftable = (holds: readonly Hold[]): boolean =>

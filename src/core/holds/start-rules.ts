@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { unmended } from '../findings/unmended.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { pumpBroken } from '../stations/cooling/pump.ts';
-import { fuelAge, oldFuelIn, watered } from '../stations/fuel/age.ts';
+import { bowlWater, fuelAge, fuelCleared, oldFuelIn, watered } from '../stations/fuel/age.ts';
 import { fuelEscapes } from '../stations/fuel/escapes.ts';
 import { oilStarved } from '../stations/fuel/mixture.ts';
 import { stationOf } from '../stations/items.ts';
@@ -25,7 +25,7 @@ import { sumpEmpty } from '../stations/oil/sump.ts';
 import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
 import { fourStroke, fuelNeeds, milkyNow, spunFirst } from './needs.ts';
-import { runTrouble, unexplained } from './run-trouble.ts';
+import { runRules } from './run-rules.ts';
 
 const caseWords = {
   cracked: {
@@ -54,6 +54,9 @@ function flywheelOff(c: Context): 'shifted' | 'kicks' | undefined {
   const looked = c.record.last('spark.keyLook');
   return kicked && !(looked?.value === 'sound' && isAfter(looked.at, kicked.at)) ? 'kicks' : undefined;
 }
+
+/** The intake tells that fuel was left in it. */
+const fuelToldLeft = (c: Context): boolean => ['ethanol', 'plain'].includes(String(c.survey.engine.history.fuelLeft));
 
 /** What forbids starting it, running it in gear or giving it back, most dangerous first. */
 export const startRules: readonly HoldRule[] = [
@@ -106,12 +109,14 @@ export const startRules: readonly HoldRule[] = [
       const jar = unmended(c, 'fuel.jar', fuelItems.jar)?.was.value ?? c.record.value('fuel.jar');
       if (watered(c) || jar === 'layers') return 'There is water in the fuel.';
       if (jar === 'dark') return 'The fuel has turned to varnish.';
+      if (bowlWater(c) && fuelCleared(c).open.includes('bowl or vapour separator'))
+        return 'There is water in the bowl.';
       if (oldFuelIn(c).length) return `Old fuel is still in ${oldFuelIn(c).join(' and ')}.`;
-      return c.record.touched('fuel') && fuelAge(c).verdict === 'drain'
-        ? 'The fuel is past the age at which it is drained.'
-        : undefined;
+      return fuelAge(c).verdict === 'drain' ? 'The fuel is past the age at which it is drained.' : undefined;
     },
-    needs: fuelNeeds
+    needs: fuelNeeds,
+    // How long it stood says that what is in it is old; whether anything is in it nobody has said yet.
+    standing: (c) => !c.record.touched('fuel') && !fuelToldLeft(c)
   },
   {
     id: 'premix',
@@ -279,34 +284,7 @@ export const startRules: readonly HoldRule[] = [
       ];
     }
   },
-  {
-    id: 'run',
-    title: 'First run stopped by lamp, stream or heat',
-    blocks: ['release'],
-    curedBy: [
-      'pump',
-      'leg-water',
-      'thermostat',
-      'screen',
-      'strainer',
-      'descale',
-      'outlet',
-      'hot',
-      'oil-pressure',
-      'pieces'
-    ],
-    raised: (c) => runTrouble(c) ?? unexplained(c),
-    needs: (c) => [
-      {
-        text: 'cause recorded',
-        done: unexplained(c) === undefined,
-        station: 'run',
-        items: ['run.cause'],
-        minutes: 2
-      },
-      { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run', job: 'run-again' }
-    ]
-  },
+  ...runRules,
   {
     id: 'indoors',
     title: 'Indoors: no start',

@@ -37,7 +37,13 @@ export const fuel = {
   },
   'fuel-drain': {
     title: 'Drain tank, line, filter and bowl; fresh fuel in',
-    raisedBy: [only('fuel.age', 'fault', 'cannot-tell'), 'fuel.left-old', only('fuel.jar', 'fault')],
+    raisedBy: [
+      only('fuel.age', 'fault', 'cannot-tell'),
+      'fuel.left-old',
+      only('fuel.jar', 'fault'),
+      'fuel.part-bowl-water',
+      'fuel.part-separator-water'
+    ],
     also: underWater,
     met: (c) => fuelCleared(c).cleared,
     how: 'Into labelled containers. Small built-in tanks and bowls are emptied, not diluted. Then a new filter and fresh fuel.',
@@ -137,7 +143,7 @@ export const fuel = {
     title: 'Renew what draws air: O-rings, couplings, hose',
     // A hard hose is renewed with all of its age.
     yieldsTo: ['hoses'],
-    raisedBy: ['fuel.part-hose', 'fuel.part-couplings', 'fuel.tank-pressure', 'fuel.starved-air'],
+    raisedBy: ['fuel.part-hose', 'fuel.part-couplings', 'fuel.tank-pressure', 'fuel.starved-air', 'run.leak-hose'],
     also: heldBackBeforePump,
     how: 'Joint by joint from the tank: O-rings, clamps, the piece of hose that draws air. Then the bulb again, and vacuum at speed.',
     tools: ['vacuum gauge', 'hose cutter'],
@@ -153,7 +159,7 @@ export const fuel = {
     title: 'Clean or renew the fuel filters',
     // Drained, the filter is renewed with it.
     yieldsTo: ['fuel-drain'],
-    raisedBy: ['fuel.part-filter', 'fuel.starved-filter'],
+    raisedBy: ['fuel.part-filter', 'fuel.starved-filter', 'run.leak-filter'],
     how: 'Engine’s and boat’s. What is in it tells what is in the tank: dirt or water is followed there. Arrow with the flow.',
     tools: ['pliers', 'clear jar'],
     parts: ['fuel filter'],
@@ -168,7 +174,7 @@ export const fuel = {
   },
   'fuel-pump': {
     title: 'Fuel pump: new diaphragm and valves',
-    raisedBy: ['fuel.part-pump', 'fuel.starved-pump'],
+    raisedBy: ['fuel.part-pump', 'fuel.starved-pump', 'run.leak-pump'],
     how: 'Its hoses marked, body and covers marked across their joints; gasket and diaphragm in the order in which they came off.',
     tools: ['screwdriver', 'clear hose'],
     parts: ['fuel-pump kit'],
@@ -183,6 +189,20 @@ export const fuel = {
     after: ['fuel-drain'],
     opens: ['cowl'],
     dirty: true
+  },
+  'intake-joint': {
+    title: 'Intake joints: tighten evenly, new gasket',
+    raisedBy: ['run.air'],
+    how: 'The joint that answered first: nuts evenly in turn, then its gasket; flanges tried on a flat plate. Mist again while it idles.',
+    tools: ['spanners', 'straight edge'],
+    parts: ['intake gasket'],
+    minutes: 30,
+    hazards: ['vapour', 'hot', 'flywheel'],
+    renews: ['run.air'],
+    proof: { station: 'run', text: 'mist changes nothing; idles evenly', reads: ['run.air', 'run.idles'] },
+    after: ['carburettor'],
+    opens: ['cowl', 'carburettor'],
+    oneTime: ['intake gasket']
   },
   'fuel-choke': {
     title: 'Free or renew the choke, its solenoid or the primer',
@@ -200,6 +220,7 @@ export const fuel = {
     raisedBy: [
       'fuel.part-separator',
       'fuel.starved-needle',
+      'run.leak-bowl',
       only('fuel.floods', 'fault'),
       only('fuel.needle', 'fault')
     ],

@@ -94,6 +94,7 @@ export const gearCase = {
       'gear.test-plugs',
       'gear.test-nowhere',
       'gear.bubbles',
+      'run.leak-case',
       'gear.case-over',
       ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
     ],

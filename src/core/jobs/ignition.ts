@@ -61,7 +61,7 @@ export const ignition = {
     opens: ['cowl']
   },
   'spark-own': {
-    title: 'Plug, lead, coil: a good one in the place of each',
+    title: 'Its own spark parts: a good one in the place of each',
     after: ['plugs'],
     yieldsTo: ['plugs', 'coil'],
     raisedBy: [

@@ -167,11 +167,13 @@ export const powerHead = {
   },
   'crank-seal': {
     title: 'Reed block or crank seal',
+    raisedBy: [only('compression.crankcase', 'fault')],
     how: 'Crankcase pressure test first: it names reed, gasket or seal.',
     tools: ['pressure tester', 'seal puller'],
     parts: ['reed or seal as found', 'gaskets'],
     minutes: 180,
     hazards: ['air', 'flywheel'],
+    renews: ['compression.crankcase'],
     proof: { station: 'run', text: 'idles evenly, does not spit back' },
     opens: ['flywheel'],
     uses: ['stand'],

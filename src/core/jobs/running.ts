@@ -2,6 +2,18 @@ import type { JobRule } from './job.ts';
 
 /** After a first run. */
 export const running = {
+  leak: {
+    title: 'Stop the leak where it was seen',
+    raisedBy: ['run.leak-part'],
+    how: 'Gasket, seal or plug of that place; faces clean and flat, the manual’s torque. Wiped dry, and run again with paper under it.',
+    tools: ['torque wrench', 'scraper'],
+    parts: ['gasket or seal as found'],
+    minutes: 40,
+    hazards: ['hot', 'vapour'],
+    renews: ['run.leaks'],
+    proof: { station: 'run', text: 'dry after the same run', reads: ['run.leaks'] },
+    opens: ['cowl']
+  },
   'run-again': {
     title: 'Cure the cause and repeat the first run',
     // Whatever a run showed is over when the same run was made again without it.
@@ -12,6 +24,7 @@ export const running = {
       'run.lamp-cool',
       'run.smoke',
       'run.leaks',
+      'run.noise',
       'run.died',
       'run.dies-warm',
       'run.kicks',

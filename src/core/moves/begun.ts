@@ -1,10 +1,11 @@
+import type { Ask } from '../advice/asks.ts';
 import type { Finding } from '../findings/finding.ts';
-import type { Step } from '../plan/plan.ts';
+import { raisers, type Step } from '../plan/plan.ts';
 import { suspectKinds } from '../diagnosis/knowledge/index.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
 import { readSince } from '../jobs/proof-read.ts';
-import { traitsOf } from '../jobs/register.ts';
+import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { drowned } from '../record/drowned.ts';
 import { runningWaits, sayLeft } from '../record/wait.ts';
 import { stations } from '../stations/register.ts';
@@ -38,8 +39,12 @@ export function clocks({ context: c, steps }: Position): Move[] {
   return out;
 }
 
+/** One reading that proves work, minutes: the tool is at hand (C). */
+const ONE_READING = 3;
+const raises = (job: string, f: Finding): boolean => isJobId(job) && raisers(jobOf(job), [f]).length > 0;
+
 /** 3: waits that are over, work that is done and not proved. */
-export function begun({ context: c, steps, findings }: Position): Move[] {
+export function begun({ context: c, steps, findings }: Position, asks: readonly Ask[]): Move[] {
   const over = runningWaits(c.survey.waits)
     .filter((w) => c.past(w.until.getTime()))
     .map((w): Move => ({
@@ -66,16 +71,21 @@ export function begun({ context: c, steps, findings }: Position): Move[] {
         f.cylinder !== undefined &&
         !!s.cylinders?.includes(f.cylinder);
       if (since && !more && findings.some(still)) return [];
+      // What raised it still stands by its old reading, and says itself which look would close it.
+      if (since && !more && asks.some((a) => a.kind !== 'job' && a.station === station && raises(s.id, a.finding)))
+        return [];
+      const lone = station === s.proof.station && s.proof.reads?.length === 1 ? s.proof.reads[0]! : undefined;
       return [
         {
           kind: 'repeat',
           class: more ? 8 : 3,
           id: `proof:${s.id}`,
-          title: `Prove it: ${stations[station].title.toLowerCase()} again`,
+          title: `Prove it: ${station === s.proof.station ? s.proof.text : `${stations[station].title.toLowerCase()} again`}`,
           station,
           job: s.id,
-          minutes: stations[station].minutes,
-          because: `“${s.title}” is done and not proved: ${s.proof.text}.`,
+          ...(lone ? { items: [lone] } : {}),
+          minutes: lone ? Math.min(ONE_READING, stations[station].minutes) : stations[station].minutes,
+          because: `“${s.title}” is done and not proved yet.`,
           ...(more ? { waits: `First: ${more.title.charAt(0).toLowerCase()}${more.title.slice(1)}.` } : {})
         }
       ];

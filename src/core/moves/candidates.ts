@@ -157,7 +157,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
   const asks = asksOf(p.context, p.findings);
   const danger = dangers(p);
   const clock = clocks(p);
-  const started = begun(p);
+  const started = begun(p, asks);
   const proves = proving(started);
   const again = failed(p, 'sign');
   const list = work(p);

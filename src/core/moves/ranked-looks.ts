@@ -22,12 +22,17 @@ function wouldNotStart({ context: c }: Position): boolean {
 }
 
 /** Whether a finding asks for a look that the ranking offers as well, under its own name. */
-const sameLook = (a: Ask, r: RankedCheck): boolean =>
-  a.station === r.station &&
-  ((r.again && a.kind === 'repeat') ||
-    a.title.startsWith(r.title) ||
-    r.title.startsWith(a.title) ||
-    !!a.items?.some((i) => checkById.get(r.id)?.made?.includes(i)));
+function sameLook(a: Ask, r: RankedCheck): boolean {
+  const check = checkById.get(r.id);
+  const reads: readonly string[] = [...(check?.made ?? []), ...(check?.tries ?? [])];
+  return (
+    a.station === r.station &&
+    ((r.again && a.kind === 'repeat') ||
+      a.title.startsWith(r.title) ||
+      r.title.startsWith(a.title) ||
+      !!a.items?.some((i) => reads.includes(i)))
+  );
+}
 
 /** Looks that the belief makes worth their minutes, each part by gain a minute. */
 export interface RankedLooks {

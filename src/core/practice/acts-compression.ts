@@ -154,5 +154,15 @@ export const compressionActs: readonly Act[] = [
     items: ['compression.leakdown', 'compression.escape'],
     take: leakDown
   },
+  {
+    id: 'crankcase',
+    station: 'compression',
+    items: ['compression.crankcase'],
+    // One of them leaks where one does; which is nothing that the truth tells.
+    take: (eye) =>
+      eye.cylinders.forEach((cylinder, k) =>
+        eye.note('compression.crankcase', k === 0 && eye.shows('crankcase-falls') ? 'falls' : 'held', { cylinder })
+      )
+  },
   { id: 'lash', station: 'compression', items: ['compression.lashIn', 'compression.lashEx'], take: lash }
 ];

@@ -89,7 +89,11 @@ function plugs(eye: Eye): void {
 
 function boreLight(eye: Eye): void {
   for (const cylinder of eye.cylinders) {
-    const seen = eye.shows('hole-scored', cylinder) ? 'scored' : eye.answer('plugs.hole', cylinder);
+    const seen = eye.shows('crown-holed', cylinder)
+      ? 'holed'
+      : eye.shows('hole-scored', cylinder)
+        ? 'scored'
+        : eye.answer('plugs.hole', cylinder);
     const dry = seen === 'water' && !eye.waterInside(cylinder);
     eye.note('plugs.hole', dry ? 'clean' : seen, { cylinder });
   }

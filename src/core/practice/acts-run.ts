@@ -87,6 +87,8 @@ export function run(eye: Eye): void {
   eye.note('fuel.dies', 'no');
   const idles = (['kicks', 'dies-hot', 'spits', 'shakes'] as const).find((s) => eye.shows(s));
   eye.note('run.idles', idles === 'dies-hot' ? 'hot' : (idles ?? 'even'));
+  const noise = (['head', 'valves', 'leg'] as const).find((s) => eye.shows(`noise-${s}`));
+  eye.note('run.noise', noise ?? 'none');
   eye.note('run.gears', eye.shows('gear-slips') || eye.shows('gear-missing') ? 'fails' : 'both');
   after(eye);
 }
@@ -108,6 +110,7 @@ export const runActs: readonly Act[] = [
       'run.stream',
       'run.lamp',
       'run.idles',
+      'run.noise',
       'run.minutes',
       'run.volts',
       'run.rpm',
@@ -123,7 +126,12 @@ export const runActs: readonly Act[] = [
   { id: 'source', station: 'cooling', items: ['cooling.source'], take: source, routine: true },
   { id: 'in-tank', station: 'cooling', items: [], take: run },
   { id: 'charge', station: 'run', items: [], take: run },
-  { id: 'crankcase', station: 'run', items: [], take: run },
+  {
+    id: 'mist',
+    station: 'run',
+    items: ['run.air'],
+    take: (eye) => eye.note('run.air', eye.shows('air-drawn') ? 'changes' : 'same')
+  },
   { id: 'run-again', station: 'run', items: ['run.plugAfter', 'run.smoke', 'run.leaks'], take: after },
   { id: 'second-thermometer', station: 'run', items: ['run.second'], take: second },
   {

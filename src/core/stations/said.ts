@@ -161,11 +161,13 @@ export const complaints: Readonly<Record<Said, Complaint>> = {
     station: 'turn',
     seen: [
       ['turn.feel', 'noise'],
-      ['run.reason', 'noise']
+      ['run.reason', 'noise'],
+      ['run.noise', 'head', 'valves', 'flywheel', 'leg']
     ],
     gone: [
       ['run.idles', 'even'],
-      ['run.outcome', 'ran']
+      ['run.outcome', 'ran'],
+      ['run.noise', 'none']
     ]
   }
 };

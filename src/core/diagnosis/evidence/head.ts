@@ -219,6 +219,16 @@ const noFuel: Measure = (c) => {
   return d && seen(d.dry, d.at);
 };
 
+/** One crankcase that falls is there; all of them held, it is not. */
+const crankcases: Measure = (c) => {
+  const told = cylindersOf(c).flatMap((cylinder) => {
+    const r = c.record.asked('compression.crankcase', cylinder);
+    return r && r.value !== 'unknown' ? [r] : [];
+  });
+  const falls = told.some((r) => r.value !== 'held');
+  return falls || (told.length > 0 && told.length === cylindersOf(c).length) ? seen(falls, latestAt(told)) : undefined;
+};
+
 export const headMeasures: Readonly<Record<string, Measure>> = {
   'turn-locked': turned('locked'),
   'turn-stiff': turned('stiff'),
@@ -235,6 +245,7 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   bumps,
   depth,
   'no-fuel': noFuel,
+  crankcases,
   volts,
   'crank-speed': crankSpeed,
   'none-all': noneAll,

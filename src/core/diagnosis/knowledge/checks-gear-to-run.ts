@@ -67,6 +67,7 @@ export const gearToRunChecks: readonly Check[] = [
     station: 'run',
     minutes: 5,
     setup: 'running',
+    tries: ['run.second'],
     given: ['hot', 'lamp', 'banks-differ'],
     again: true,
     needs: 'start'
@@ -149,6 +150,16 @@ export const gearToRunChecks: readonly Check[] = [
     minutes: 5,
     needs: 'start',
     after: ['run']
+  },
+  {
+    id: 'mist',
+    title: 'Mist at the intake joints while it idles',
+    station: 'run',
+    minutes: 3,
+    needs: 'start',
+    setup: 'running',
+    given: ['spits', 'shakes'],
+    made: ['run.air']
   },
   {
     id: 'drop',

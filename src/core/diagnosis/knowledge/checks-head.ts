@@ -151,12 +151,12 @@ export const headChecks: readonly Check[] = [
   },
   {
     id: 'crankcase',
-    title: 'Crankcase: spits back, weak on one',
-    station: 'run',
-    minutes: 15,
+    title: 'Crankcase closed and under pressure',
+    station: 'compression',
+    minutes: 25,
     fits: two,
-    needs: 'start',
-    setup: 'running',
-    after: ['run']
+    made: ['compression.crankcase'],
+    setup: 'plugs-out',
+    given: ['spits', 'no-drop']
   }
 ];

@@ -1,5 +1,7 @@
 import type { Check } from './shape.ts';
 
+/** A coil that sits on its plug has neither lead nor cap. */
+const leads = { ignition: ['points', 'cdi', 'digital'] };
 const noSpark = ['none-all', 'none'];
 
 /** Spark and its trials. What can be looked at, with minutes of hands; set-up that several share is counted once. C: common practice. */
@@ -42,7 +44,15 @@ export const sparkChecks: readonly Check[] = [
     given: ['none-all'],
     fits: { ignition: ['digital', 'coil-on-plug'] }
   },
-  { id: 'bolt', title: 'Its lead against a bolt', station: 'spark', minutes: 2, given: noSpark, needs: 'crank' },
+  {
+    id: 'bolt',
+    title: 'Its lead against a bolt',
+    station: 'spark',
+    minutes: 2,
+    given: noSpark,
+    needs: 'crank',
+    fits: leads
+  },
   { id: 'ground-wire', title: 'Tester on bright metal', station: 'spark', minutes: 2, given: noSpark, needs: 'crank' },
   {
     id: 'stop-wire',
@@ -62,7 +72,7 @@ export const sparkChecks: readonly Check[] = [
   },
   {
     id: 'coil-look',
-    title: 'Look at its lead, cap and coil; arcs in the dark',
+    title: 'Look at its coil, its lead and cap; arcs in the dark',
     station: 'spark',
     minutes: 2,
     given: ['none', 'weak', 'none-all']
@@ -73,7 +83,8 @@ export const sparkChecks: readonly Check[] = [
     station: 'spark',
     minutes: 5,
     given: ['none', 'weak'],
-    needs: 'crank'
+    needs: 'crank',
+    fits: leads
   },
   {
     id: 'coil-swap',

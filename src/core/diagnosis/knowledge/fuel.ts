@@ -42,7 +42,7 @@ export const fuel = inSystem('fuel', [
     shows: {
       usually: ['choke-only', 'bowl-gum'],
       often: ['dies', 'no-start', 'no-fuel'],
-      sometimes: ['ran-badly', 'plug-white', 'no-drop', 'shakes']
+      sometimes: ['ran-badly', 'plug-white', 'no-drop', 'shakes', 'spits']
     },
     cure: 'Strip it, every passage seen through, kit where gaskets are hard.',
     settled: 'bowl',
@@ -120,6 +120,18 @@ export const fuel = inSystem('fuel', [
     parts: [3, 8, 25],
     minutes: [10, 20, 45],
     stake: 'strands'
+  },
+  {
+    id: 'intake-leak',
+    label: 'air drawn at an intake joint',
+    prior: { L: 0.03, D: 0.015, N: 0.03, S: 0.006 },
+    shows: { always: ['air-drawn'], usually: ['spits'], sometimes: ['plug-white', 'shakes', 'ran-badly'] },
+    cure: 'Tighten evenly; new gasket, flanges flat.',
+    settled: 'mist',
+    step: 'intake-joint',
+    parts: [4, 10, 30],
+    minutes: [10, 30, 75],
+    stake: 'engine'
   },
   {
     id: 'tap',

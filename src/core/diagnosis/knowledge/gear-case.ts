@@ -139,7 +139,7 @@ export const gearCase = inSystem('gear-case', [
     prior: { L: 0.02, D: 0.02, N: 0.05, S: 0.006 },
     shows: {
       usually: ['gear-metal'],
-      often: ['gear-burnt', 'rough-leg'],
+      often: ['gear-burnt', 'rough-leg', 'noise-leg'],
       sometimes: ['noise', 'gritty', 'gear-slips']
     },
     cure: 'Open it; gears and bearings as found.',

@@ -103,7 +103,8 @@ export const ignition = inSystem('ignition', [
     step: 'lead',
     parts: [6, 15, 40],
     minutes: [5, 15, 30],
-    stake: 'shows'
+    stake: 'shows',
+    fits: { ignition: ['points', 'cdi', 'digital'] }
   },
   {
     id: 'charge-coil',

@@ -81,7 +81,7 @@ export const powerHead = inSystem('power-head', [
     per: 'cylinder',
     prior: { L: 0.003, D: 0.003, N: 0.008, S: 0.001 },
     shows: {
-      always: ['low', 'low-again', 'soak-no-help'],
+      always: ['low', 'low-again', 'soak-no-help', 'crown-holed'],
       usually: ['air-crankcase', 'leaks', 'hole-scored'],
       often: ['plug-white', 'no-drop'],
       sometimes: ['shakes']
@@ -104,7 +104,7 @@ export const powerHead = inSystem('power-head', [
       always: ['air-valve', 'soak-no-help'],
       usually: ['low', 'leaks', 'low-again'],
       often: ['no-drop'],
-      sometimes: ['shakes'],
+      sometimes: ['shakes', 'spits', 'noise-valves'],
       rarely: ['no-start']
     },
     cure: 'Free it with oil; if it still leaks, grind it.',
@@ -148,7 +148,12 @@ export const powerHead = inSystem('power-head', [
     label: 'bearings rusted or washed out',
     prior: { L: 0.02, D: 0.2, N: 0.02, S: 0.003 },
     salt: 2.5,
-    shows: { always: ['rough-head'], usually: ['gritty', 'noise'], sometimes: ['stiff', 'tight'] },
+    shows: {
+      always: ['rough-head'],
+      usually: ['gritty', 'noise'],
+      often: ['noise-head'],
+      sometimes: ['stiff', 'tight']
+    },
     cure: 'Overhaul; nothing is spun before it turns like silk.',
     settled: 'rough',
     step: 'overhaul',
@@ -162,7 +167,7 @@ export const powerHead = inSystem('power-head', [
     label: 'rod bent by water',
     per: 'cylinder',
     prior: { L: 0.001, D: 0.02, N: 0.001, S: 0.001 },
-    shows: { always: ['depth-low'], often: ['tight'], rarely: ['low', 'low-again', 'noise'] },
+    shows: { always: ['depth-low'], often: ['tight', 'noise-head'], rarely: ['low', 'low-again', 'noise'] },
     cure: 'Specialist: it is not spun again. Or kept for parts.',
     settled: 'depth',
     step: 'bent-rod',
@@ -176,7 +181,11 @@ export const powerHead = inSystem('power-head', [
     label: 'reed or crank seal leaking',
     prior: { L: 0.05, D: 0.03, N: 0.03, S: 0.008 },
     years: 0.5,
-    shows: { usually: ['spits'], sometimes: ['no-start', 'plug-white', 'plug-oily', 'shakes'] },
+    shows: {
+      always: ['crankcase-falls'],
+      usually: ['spits'],
+      sometimes: ['air-drawn', 'no-start', 'plug-white', 'plug-oily', 'shakes']
+    },
     cure: 'Crankcase pressure test; reed or seal.',
     settled: 'crankcase',
     step: 'crank-seal',

@@ -140,13 +140,59 @@ export const oilAndRunSigns: readonly SignKind[] = [
   },
   {
     id: 'spits',
-    check: 'crankcase',
+    check: 'run',
     present: 'it spits back, idles poorly, one cylinder weak',
     absent: 'it idles evenly',
     leak: 0.02,
     reads: [{ item: 'run.idles', present: ['spits'] }],
-    findings: ['run.spits'],
+    findings: ['run.spits']
+  },
+  {
+    id: 'air-drawn',
+    check: 'mist',
+    present: 'wetted at its intake joints it idles otherwise',
+    absent: 'mist at its intake joints changes nothing',
+    leak: 0.01,
+    reads: [{ item: 'run.air', present: ['changes'] }],
+    findings: ['run.air']
+  },
+  {
+    id: 'crankcase-falls',
+    check: 'crankcase',
+    present: 'a crankcase does not hold its pressure',
+    absent: 'every crankcase holds its pressure',
+    leak: 0.005,
+    measured: 'crankcases',
+    findings: ['compression.crankcase'],
     fits: two
+  },
+  {
+    id: 'noise-head',
+    check: 'run',
+    present: 'it knocks deep in the power head',
+    absent: 'no noise in the power head',
+    leak: 0.004,
+    reads: [{ item: 'run.noise', present: ['head'] }],
+    findings: ['run.noise']
+  },
+  {
+    id: 'noise-valves',
+    check: 'run',
+    present: 'it ticks under the valve cover',
+    absent: 'no noise under the valve cover',
+    leak: 0.02,
+    reads: [{ item: 'run.noise', present: ['valves'] }],
+    findings: ['run.noise'],
+    fits: four
+  },
+  {
+    id: 'noise-leg',
+    check: 'run',
+    present: 'the leg makes a noise in gear',
+    absent: 'no noise in the leg',
+    leak: 0.006,
+    reads: [{ item: 'run.noise', present: ['leg'] }],
+    findings: ['run.noise']
   },
   {
     id: 'kicks',

@@ -173,7 +173,16 @@ export const turnSigns: readonly SignKind[] = [
     present: 'its bore is scored',
     absent: 'its bore is not scored',
     leak: 0.005,
-    reads: [{ item: 'plugs.hole', present: ['scored', 'debris'] }]
+    reads: [{ item: 'plugs.hole', present: ['scored', 'debris'], open: ['holed'] }]
+  },
+  {
+    id: 'crown-holed',
+    check: 'bore-light',
+    per: 'cylinder',
+    present: 'its crown is burnt or holed',
+    absent: 'its crown is whole',
+    leak: 0.002,
+    reads: [{ item: 'plugs.hole', present: ['holed'], open: ['water', 'rust', 'debris', 'scored'] }]
   },
   {
     id: 'belt-bad',

@@ -122,6 +122,8 @@ export interface LeakDownFacts {
   'leakdown-through': LeakDownValues;
   /** Air heard, and no figure read: the places. */
   'escape-unread': { readonly escapes: readonly string[] };
+  /** Closed and under pressure. */
+  crankcase: { readonly at: 'held' | 'seal' | 'reed' | 'joint' | 'falls' };
   /** Feeler under the straight edge on the head's face, m. */
   flatness: { readonly gap: number; readonly verdict: Flatness };
   'leakdown-disagrees': { readonly shares: readonly number[] };

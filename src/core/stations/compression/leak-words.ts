@@ -96,6 +96,13 @@ const lashBecause = (
   );
 
 /** What is said of leak-down and lash. */
+const crankcaseWords = {
+  seal: ': it bubbles at a crank seal',
+  reed: ': the reeds let it through',
+  joint: ': it bubbles at a joint',
+  falls: ''
+} as const;
+
 export const leakDownWords: WordsOf<LeakDownFacts, object> = {
   leakdown: leakDown,
   'leakdown-gasket': (fact, tester, units) => leakDown({ ...fact, kind: 'leakdown' }, tester, units),
@@ -110,6 +117,18 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
     because: practice(
       [`air: ${listed(values.escapes.map(placeIn(units)))}`],
       'where the air comes out names the part, the figure says whether it matters.'
+    )
+  }),
+  crankcase: ({ cylinder, values: { at } }) => ({
+    found:
+      at === 'held'
+        ? `The crankcase of cylinder ${cylinder} holds its pressure.`
+        : `The crankcase of cylinder ${cylinder} does not hold${crankcaseWords[at]}.`,
+    advice:
+      at === 'falls' ? 'Soapy water at the seals, the reeds and the joints: the bubbles name the part.' : undefined,
+    because: practice(
+      [`crankcase ${cylinder} under pressure: ${at}`],
+      'a two-stroke draws and pumps its mixture with its crankcase: what leaks there leans it, or lets it spit back.'
     )
   }),
   flatness: ({ values: { gap, verdict } }, _, units) => {

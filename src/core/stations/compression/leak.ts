@@ -68,7 +68,8 @@ export function leakTask(c: Context): LeakTask | undefined {
  * is there yet. Why a leak cannot be identified is said on the sheet: it is no finding about the engine.
  */
 export function analyseLeak(c: Context): LeakAnalysed | undefined {
-  const task = c.fitLeaks && leakTask(c);
+  // Whether it can be fitted is asked before the fitter is: an answer that comes later holds for one judgement only.
+  const task = 'fitLeaks' in c ? leakTask(c) : undefined;
   const fit = task?.ok ? c.fitLeaks?.(task.observed, task.conditions) : undefined;
   return task?.ok && fit ? { basis: task, facts: factsOfFit(fit) } : undefined;
 }

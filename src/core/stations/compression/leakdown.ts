@@ -166,7 +166,7 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
     ...facts.flatMap((f) => (f.condition !== 'sound' && f.cylinder !== undefined ? [f.cylinder] : [])),
     ...(compare(c)?.rows ?? []).flatMap((r) => (r.low ? [r.cylinder] : []))
   ]);
-  return { basis: {}, facts: [...facts, ...unread(c), ...faceFacts(c), ...lashFacts(c, suspect)] };
+  return { basis: {}, facts: [...facts, ...unread(c), ...crankcases(c), ...faceFacts(c), ...lashFacts(c, suspect)] };
 }
 
 type LeakDownFact = FactOf<LeakDownFacts>;
@@ -178,6 +178,16 @@ function unread(c: Context): LeakDownFact[] {
     const escapes = c.record.value('compression.escape', cylinder);
     if (taken.has(cylinder) || !Array.isArray(escapes) || !escapes.length) return [];
     return [{ kind: 'escape-unread', cylinder, condition: 'cannot-tell', values: { escapes } }];
+  });
+}
+
+/** What each crankcase did under pressure, where it was put under any. */
+function crankcases(c: Context): LeakDownFact[] {
+  if (c.survey.engine.profile.strokes === 'four') return [];
+  return cylindersOf(c).flatMap((cylinder): LeakDownFact[] => {
+    const at = ofThisPart(c, 'compression.crankcase', cylinder);
+    if (at === undefined) return [];
+    return [{ kind: 'crankcase', cylinder, condition: at === 'held' ? 'sound' : 'fault', values: { at } }];
   });
 }
 

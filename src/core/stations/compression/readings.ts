@@ -1,7 +1,8 @@
 import type { Profile } from '../../engine/profile.ts';
-import { quantity, series, several } from '../../items/item.ts';
+import { choice, quantity, series, several } from '../../items/item.ts';
 
 const valves = (p: Profile): boolean => p.strokes !== 'two';
+const sealedCrankcase = (p: Profile): boolean => p.strokes !== 'four';
 /** A valve with less lash than this, m, does not close (C). */
 export const NO_LASH = 0.01e-3;
 /** Cold lash under this, m, is closer than makers of four-stroke outboards ask for (C; from memory). The manual's figure wins. */
@@ -65,6 +66,19 @@ export const items = {
       water: 'bubbles in the cooling water',
       edge: 'edge of the head'
     }
+  }),
+  crankcase: choice({
+    label: 'Crankcase under pressure',
+    ask: 'Ports shut by plates, the manual’s pressure or 0.4 bar by hand, never over 0.7: does it hold for some minutes?',
+    perCylinder: true,
+    options: {
+      held: 'holds',
+      seal: 'falls, at a crank seal',
+      reed: 'falls, at the reeds',
+      joint: 'falls, at a joint',
+      falls: ['falls', 'place not found']
+    },
+    when: sealedCrankcase
   }),
   lashIn: lash('Valve lash, intake', 'compression.lashIn'),
   lashEx: lash('Valve lash, exhaust', 'compression.lashEx'),

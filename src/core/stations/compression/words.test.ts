@@ -153,6 +153,12 @@ const ofLeakDown: Examples<LeakDownFacts> = {
     { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['water'] } },
     { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['exhaust', 'edge'] } }
   ],
+  crankcase: (['held', 'seal', 'reed', 'joint', 'falls'] as const).map((at) => ({
+    kind: 'crankcase' as const,
+    cylinder: 2,
+    condition: at === 'held' ? ('sound' as const) : ('fault' as const),
+    values: { at }
+  })),
   flatness: (['fits', 'dress', 'machine'] as const).map((verdict) => ({
     kind: 'flatness' as const,
     condition: 'watch' as const,

@@ -62,6 +62,12 @@ export const oldFuelIn = (c: Context): string[] =>
     c.record.value(`fuel.${k}`) === 'old' ? [places[k]] : []
   );
 
+/** When water was last seen in the bowl or separator, where it was not seen clean since. */
+export function bowlWater(c: Context): Instant | undefined {
+  const look = c.record.asked('fuel.bowlLook');
+  return look?.value === 'water' ? look.at : undefined;
+}
+
 /** Everything that holds fuel has been emptied or filled fresh, or is not there. */
 export function fuelCleared(c: Context): { readonly open: string[]; readonly cleared: boolean } {
   // A bad jar is of what was in there then: what was called fresh or drained before it is so no more.
@@ -74,6 +80,7 @@ export function fuelCleared(c: Context): { readonly open: string[]; readonly cle
   const cleared = (k: keyof typeof places): boolean => {
     const r = c.record.last(`fuel.${k}`);
     if (r?.value === 'not-fitted') return true;
+    if (k === 'bowl' && bowlWater(c) && !isAfter(r?.at ?? '', bowlWater(c)!)) return false;
     return (r?.value === 'drained' || r?.value === 'fresh') && !(doubted && !isAfter(r.at, bad));
   };
   const open = (Object.keys(places) as (keyof typeof places)[]).filter((k) => !cleared(k)).map((k) => places[k]);

@@ -110,7 +110,9 @@ const alongTheLine = (c: Context): FuelFact[] =>
   lineState(c).flatMap(({ part, condition, faults }): FuelFact[] => {
     const own = faults.filter((f) => f !== 'old-fuel');
     if (!own.length) return [];
-    const id = kindOf[part.id as keyof typeof kindOf] ?? (separator(c, part.id) ? 'part-separator' : `part-${part.id}`);
+    const named = kindOf[part.id as keyof typeof kindOf] ?? `part-${separator(c, part.id) ? 'separator' : part.id}`;
+    // Water is drained with the fuel that brought it; gum and dirt are stripped for.
+    const id = own.every((f) => f === 'bowlLook-water') ? `${named}-water` : named;
     return [{ kind: 'part', id, condition, values: { part, faults: own } }];
   });
 

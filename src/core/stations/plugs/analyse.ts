@@ -96,14 +96,14 @@ function cleaned(c: Context): PlugFact[] {
   });
 }
 
-const holeIs = { water: 'fault', rust: 'watch', debris: 'watch', scored: 'fault' } as const;
+const holeIs = { water: 'fault', rust: 'watch', debris: 'watch', scored: 'fault', holed: 'fault' } as const;
 
 const holes = (c: Context): PlugFact[] =>
   cylindersOf(c).flatMap((cylinder): PlugFact[] => {
     const seen = c.record.value('plugs.hole', cylinder);
     if (seen === undefined || seen === 'clean') return [];
     // A scratch that holds its pressure is lived with, and looked at again.
-    const tight = seen === 'scored' && tightOnes(c).has(cylinder);
+    const tight = (seen === 'scored' || seen === 'holed') && tightOnes(c).has(cylinder);
     return [
       {
         kind: 'hole',

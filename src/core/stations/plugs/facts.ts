@@ -6,7 +6,7 @@ import type { PlugSight } from './sights.ts';
 
 /** Where the volts end on their way to the starter, as somebody followed them. */
 export type VoltsEnd = 'fuse' | 'switch' | 'solenoid' | 'through';
-export type HoleSight = 'water' | 'rust' | 'debris' | 'scored';
+export type HoleSight = 'water' | 'rust' | 'debris' | 'scored' | 'holed';
 
 export interface PlugFacts {
   /** Read, and not all of it well: what was seen, and what of it means something. */

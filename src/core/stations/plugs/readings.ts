@@ -31,9 +31,17 @@ export const items = {
   }),
   hole: choice({
     label: 'Into the hole',
-    stays: { answers: ['scored'] },
+    ask: 'A light into the hole: bore and crown',
+    stays: { answers: ['scored', 'holed'] },
     perCylinder: true,
-    options: { clean: 'clean', water: 'water', rust: 'rust', debris: 'debris', scored: 'scored bore' }
+    options: {
+      clean: 'clean',
+      water: 'water',
+      rust: 'rust',
+      debris: 'debris',
+      scored: 'scored bore',
+      holed: 'crown burnt or holed'
+    }
   }),
   oil: quantity({
     label: 'Oil put in each bore',

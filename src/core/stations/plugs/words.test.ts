@@ -33,7 +33,7 @@ const examples: Examples<PlugFacts> = {
   cleaned: [
     { kind: 'cleaned', cylinder: 1, condition: doubt, values: { sights: ['fuel', 'black'], told: ['fuel', 'black'] } }
   ],
-  hole: (['water', 'rust', 'debris', 'scored'] as const).flatMap((seen) =>
+  hole: (['water', 'rust', 'debris', 'scored', 'holed'] as const).flatMap((seen) =>
     [true, false].map((tight) => ({ kind: 'hole', cylinder: 2, condition: watch, values: { seen, tight } }) as const)
   ),
   gap: [limit, manual].flatMap((l) =>

@@ -21,7 +21,11 @@ const holeWords: Readonly<Record<HoleSight, { readonly found: string; readonly t
     then: 'Oil, soak, turn by hand; the hand turn decides, and again tomorrow.'
   },
   debris: { found: 'Something lies in cylinder', then: 'Get it out by magnet or air before anything turns.' },
-  scored: { found: 'The bore is scored in cylinder', then: 'Compression and leak-down say how much it matters.' }
+  scored: { found: 'The bore is scored in cylinder', then: 'Compression and leak-down say how much it matters.' },
+  holed: {
+    found: 'The crown is burnt or holed in cylinder',
+    then: 'Compression and leak-down say how far; why it ran lean is found before another piston goes in.'
+  }
 };
 
 /** Where the volts end, if somebody followed them; else what may be at fault. */

@@ -9,6 +9,8 @@ import { charging } from './charging.ts';
 import { compareRuns } from './compare.ts';
 import type { RunAnalysed, RunBasis, RunFact, Watched } from './facts.ts';
 import { lampSeen } from './lamp.ts';
+import { leakPlace } from './leak-place.ts';
+import { noiseOf } from './noise.ts';
 import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
@@ -112,8 +114,26 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
   }
   if (smoke === 'keeps') found.push({ kind: 'smoke', condition: 'fault', values: {} });
   if (leaks && leaks !== 'none') found.push({ kind: 'leaks', condition: 'fault', values: { what: leaks } });
-  return [...found, ...gears(c)];
+  return [...found, ...leakAt(c), ...noise(c), ...air(c), ...gears(c)];
 }
+
+function leakAt(c: Context): RunFact[] {
+  const place = leakPlace(c);
+  const at = c.record.value('run.leakAt');
+  if (at !== undefined && c.record.value('run.leaks') === undefined)
+    return [{ kind: 'leak-untold', condition: 'cannot-tell', values: { at } }];
+  return place ? [{ kind: 'leak-at', id: `leak-${place.job}`, condition: 'fault', values: place }] : [];
+}
+
+/** Heard, and told from where; what it was only stopped for is said of the stop. */
+function noise(c: Context): RunFact[] {
+  const heard = noiseOf(c);
+  if (!heard?.place) return [];
+  return [{ kind: 'noise', condition: 'fault', values: { place: heard.place, explained: heard.explained } }];
+}
+
+const air = (c: Context): RunFact[] =>
+  c.record.asked('run.air')?.value === 'changes' ? [{ kind: 'air', condition: 'fault', values: {} }] : [];
 
 function gears(c: Context): RunFact[] {
   if (c.record.value('run.gears') !== 'fails') return [];

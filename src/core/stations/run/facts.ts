@@ -2,6 +2,8 @@ import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { Source } from '../cooling/source.ts';
 import type { RunsBeside } from './compare.ts';
+import type { LeakPlace } from './leak-place.ts';
+import type { NoisePlace } from './noise.ts';
 import type { LapsedId, SymptomId } from './symptoms.ts';
 import type { WarmingSaid } from './warming.ts';
 
@@ -57,6 +59,12 @@ export interface RunFacts {
   lamp: { readonly notHeat?: 'too-soon' | 'cool' };
   smoke: object;
   leaks: { readonly what: string };
+  'leak-at': LeakPlace;
+  /** A place was told, and nobody said what comes out of it. */
+  'leak-untold': { readonly at: string };
+  noise: { readonly place: NoisePlace; readonly explained: boolean };
+  /** It idles otherwise where its intake joints are wetted. */
+  air: object;
   gears: object;
   /** Still so with the linkage set. */
   'gears-again': object;

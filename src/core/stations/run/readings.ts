@@ -74,6 +74,36 @@ export const items = {
     options: { none: 'none', first: ['the first minutes', 'preservation oil, normal'], keeps: 'keeps coming' }
   }),
   leaks: choice({ label: 'Leaks', options: { none: 'none', oil: 'oil', fuel: 'fuel', water: 'water' } }),
+  leakAt: choice({
+    label: 'Where it leaks',
+    ask: 'Wiped dry and watched: where does it come from?',
+    options: {
+      hose: 'hose or coupling',
+      filter: 'filter or drain plug',
+      pump: 'fuel pump',
+      carburettor: 'carburettor, separator or rail',
+      cover: 'gasket of a cover',
+      seal: 'shaft seal',
+      case: 'gear case',
+      block: 'block or head'
+    }
+  }),
+  noise: choice({
+    label: 'Noise',
+    ask: 'A noise while it ran: where does it come from?',
+    options: {
+      none: 'none',
+      head: ['deep in the power head', 'worse under load'],
+      valves: ['light, under the valve cover', 'half the engine’s speed'],
+      flywheel: 'flywheel, starter or cowl',
+      leg: ['the leg', 'other in gear than in neutral']
+    }
+  }),
+  air: choice({
+    label: 'Mist at its intake joints',
+    ask: 'At idle, a mist of soapy water or light oil at every joint from carburettor to block: does the idle change?',
+    options: { same: 'no change', changes: ['changes', 'it draws air there'] }
+  }),
   gears: choice({
     label: 'Shifts',
     options: { both: 'forward, neutral, reverse', fails: 'a gear missing or jumps' },

@@ -44,6 +44,7 @@ export const lapsedWords: Readonly<Record<LapsedId, { readonly is: (was: string)
     },
     smoke: { is: () => 'It kept smoking', first: 'Look at a plug after the next run: water or oil.' },
     leaks: { is: (was) => `It leaked ${was}`, first: 'Dry it, run it, and look for the place.' },
+    noise: { is: () => 'It made a noise', first: 'Listen again where it came from, cold and warm, in gear and out.' },
     gears: { is: () => 'A gear was missing or jumped out', first: 'Linkage, hub, then the clutch dog.' },
     'plug-wet': {
       is: () => 'A plug came out of a run with water on it',

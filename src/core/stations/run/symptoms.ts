@@ -113,7 +113,7 @@ export function symptoms(c: Context): Symptom[] {
 }
 
 /** What a run shows by one answer of its own, and stays open until its cause is found. */
-export type LapsedId = 'stopped' | 'lamp' | 'smoke' | 'leaks' | 'gears' | 'plug-wet';
+export type LapsedId = 'stopped' | 'lamp' | 'smoke' | 'leaks' | 'noise' | 'gears' | 'plug-wet';
 
 interface Lapsing {
   /** Of its finding. */
@@ -147,6 +147,12 @@ const lapsing: readonly Lapsing[] = [
     bad: ['fuel', 'oil', 'water'],
     cured: ['fuel', 'oil', 'gear', 'cooling', 'look']
   },
+  {
+    id: 'noise',
+    item: 'run.noise',
+    bad: ['head', 'valves', 'flywheel', 'leg'],
+    cured: ['turn', 'compression', 'gear', 'spark', 'plugs', 'look', 'cooling']
+  },
   { id: 'gears', item: 'run.gears', bad: ['fails'], cured: ['turn', 'gear', 'look'] },
   { id: 'plug-wet', item: 'run.plugAfter', bad: ['wet'], cured: ['cooling', 'compression'] }
 ];
@@ -157,8 +163,7 @@ const stoppedAt: ReadonlyMap<string, readonly StationId[]> = new Map([
   ['temperature', WATER],
   ['stream', WATER],
   ['fuel', ['fuel']],
-  ['noise', ['turn', 'compression', 'gear']],
-  ...(['lamp', 'smoke'] as const).map((id) => [id, curedAt(id)] as const),
+  ...(['lamp', 'smoke', 'noise'] as const).map((id) => [id, curedAt(id)] as const),
   ['leak', curedAt('leaks')]
 ]);
 function curedAt(id: LapsedId): readonly StationId[] {

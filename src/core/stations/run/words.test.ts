@@ -87,6 +87,32 @@ const examples: Examples<RunFacts> = {
   })),
   smoke: [{ kind: 'smoke', condition: fault, values: {} }],
   leaks: [{ kind: 'leaks', condition: fault, values: { what: 'fuel' } }],
+  'leak-at': (
+    [
+      ['fuel', 'hose', 'hose'],
+      ['fuel', 'filter', 'filter'],
+      ['fuel', 'pump', 'pump'],
+      ['fuel', 'carburettor', 'bowl'],
+      ['oil', 'case', 'case'],
+      ['oil', 'cover', 'part'],
+      ['oil', 'seal', 'part'],
+      ['water', 'block', 'part']
+    ] as const
+  ).map(([what, at, job]) => ({
+    kind: 'leak-at' as const,
+    id: `leak-${job}`,
+    condition: 'fault' as const,
+    values: { what, at, job }
+  })),
+  'leak-untold': [{ kind: 'leak-untold', condition: 'cannot-tell', values: { at: 'pump' } }],
+  noise: (['head', 'valves', 'flywheel', 'leg'] as const).flatMap((place) =>
+    [true, false].map((explained) => ({
+      kind: 'noise' as const,
+      condition: 'fault' as const,
+      values: { place, explained }
+    }))
+  ),
+  air: [{ kind: 'air', condition: 'fault', values: {} }],
   gears: [{ kind: 'gears', condition: fault, values: {} }],
   'gears-again': [{ kind: 'gears-again', condition: fault, values: {} }],
   symptom: (Object.keys(symptomWords) as SymptomId[]).flatMap((symptom) =>

@@ -9,6 +9,7 @@ import { sources } from '../cooling/source.ts';
 import { CHARGING, CHARGING_RPM } from './charging.ts';
 import { sayBeside } from './compare-words.ts';
 import type { RunBasis, RunFacts, Watched } from './facts.ts';
+import type { NoisePlace } from './noise.ts';
 import { items } from './readings.ts';
 import { PULLS, TACHOMETER } from './start-and-idle.ts';
 import { lapsedWords, symptomWords } from './symptom-words.ts';
@@ -82,6 +83,25 @@ const lampWords = {
     advice: 'Record the cause, repeat.'
   }
 } as const;
+
+const leakWords = {
+  hose: 'a hose or coupling',
+  filter: 'the filter or a drain plug',
+  pump: 'the fuel pump',
+  carburettor: 'carburettor, separator or rail',
+  cover: 'the gasket of a cover',
+  seal: 'a shaft seal',
+  case: 'the gear case',
+  block: 'block or head'
+} as const;
+
+/** Where each is looked for (C). */
+const noiseWords: Readonly<Record<NoisePlace, string>> = {
+  head: 'Not started again: turned by hand, every piston’s depth at top; rods and bearings before anything else.',
+  valves: 'Valve lash, cold; then the drive of the camshaft.',
+  flywheel: 'Its nut and key, the starter’s pinion, whatever touches: cowl off, turned by hand.',
+  leg: 'Magnet and oil of the gear case before it goes into gear again.'
+};
 
 /** What is said of a run. */
 export const words: WordsOf<RunFacts, RunBasis> = {
@@ -180,6 +200,31 @@ export const words: WordsOf<RunFacts, RunBasis> = {
   leaks: ({ values: { what } }, basis, units) => ({
     found: `It leaks ${what}: find the place before it runs again.`,
     because: told(basis, units)
+  }),
+  'leak-at': ({ values: { what, at, job } }, basis, units) => ({
+    found: `The ${what} comes from ${leakWords[at as keyof typeof leakWords] ?? 'a place that was seen'}.`,
+    advice:
+      job === 'case'
+        ? 'What leaks out lets water in: the case is tested before it is filled again.'
+        : 'Mended there, wiped dry, and the same run made again.',
+    because: told(basis, units)
+  }),
+  'leak-untold': ({ values: { at } }, basis, units) => ({
+    found: `It leaks from ${leakWords[at as keyof typeof leakWords] ?? 'a place that was seen'}: fuel, oil or water is not said.`,
+    because: told(basis, units)
+  }),
+  noise: ({ values: { place, explained } }) => ({
+    found: `It made a noise: ${sayValue(items.noise, place, 'metric')}.`,
+    advice: explained ? 'A cause was found: make the same run again to hear that it is gone.' : noiseWords[place],
+    because: practice(
+      [`noise: ${place}`],
+      'a noise is placed by hand, by ear at a rod and by gear before anything is opened.'
+    )
+  }),
+  air: () => ({
+    found: 'Wetted at its intake joints it idles otherwise: it draws air there.',
+    advice: 'Joint by joint, dry between: the one that answers gets its gasket and an even tightening.',
+    because: practice(['mist at the intake joints: the idle changes'], 'what draws air draws the mist in its place.')
   }),
   gears: (_, basis, units) => ({
     found: 'A gear is missing or jumps out: linkage or a worn clutch dog.',

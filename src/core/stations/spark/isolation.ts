@@ -66,9 +66,8 @@ const own: Readonly<Record<string, readonly Part[]>> = {
   ],
   'coil-on-plug': [
     part('plug', 'its plug'),
-    part('lead', 'its connector'),
     part('coil', 'its coil'),
-    part('pack', 'its output of the control unit')
+    part('pack', 'its connector, or its output of the control unit')
   ]
 };
 /** What the cylinders of one bank share, where all of them are dead and the other bank fires (C). */
@@ -222,6 +221,13 @@ export const sparkTrials: readonly Trial<SparkPart>[] = [
   returns('spark.packSwap', 'pack', 30, 'Dear, and last: only a known good one proves it.')
 ];
 
+/** Coils that sit on their plugs are changed over in a minute: before anything is measured. */
+const ON_PLUG = 2;
+const trialsOf = (p: Profile): readonly Trial<SparkPart>[] =>
+  p.ignition === 'coil-on-plug'
+    ? sparkTrials.map((t) => (t.item === 'spark.coilSwap' ? { ...t, minutes: ON_PLUG } : t))
+    : sparkTrials;
+
 export type SparkPattern = 'all' | 'bank' | 'one';
 
 const deadNow = (seen: readonly Seen[]): number[] => seen.flatMap((s) => (s.result === 'none' ? [s.cylinder] : []));
@@ -285,7 +291,6 @@ export function isolation(c: Context): Elimination<SparkPart> | undefined {
   if (!pattern) return undefined;
   const dead = deadNow(sparkSeen(c));
   const single = cylindersOf(c).length === 1;
-  return eliminate(partsOf(c.survey.engine.profile, pattern, single), sparkTrials, (item) =>
-    trialAnswer(c, item, dead)
-  );
+  const { profile } = c.survey.engine;
+  return eliminate(partsOf(profile, pattern, single), trialsOf(profile), (item) => trialAnswer(c, item, dead));
 }

@@ -3,12 +3,19 @@ import { choice, quantity } from '../../items/item.ts';
 
 const points = (p: Profile): boolean => p.ignition === 'points' || p.ignition === 'unknown' || p.ignition === undefined;
 const electronic = (p: Profile): boolean => p.ignition !== 'points';
+/** A coil that sits on its plug has neither lead nor cap. */
+const leads = (p: Profile): boolean => p.ignition !== 'coil-on-plug';
 const boxed = (p: Profile): boolean => p.ignition === 'digital' || p.ignition === 'coil-on-plug' || points(p);
 
 const returns = (label: string, ask: string, when?: (p: Profile) => boolean) =>
   choice({ label, ask, options: { returns: 'spark returns', still: 'still none' }, ...(when ? { when } : {}) });
-const moves = (label: string, ask: string) =>
-  choice({ label, ask, options: { moves: 'the fault moves with it', stays: 'it stays' } });
+const moves = (label: string, ask: string, when?: (p: Profile) => boolean) =>
+  choice({
+    label,
+    ask,
+    options: { moves: 'the fault moves with it', stays: 'it stays' },
+    ...(when ? { when } : {})
+  });
 const within = (label: string, ask: string) =>
   choice({
     label,
@@ -71,7 +78,8 @@ export const items = {
     stays: { answers: ['damaged'] },
     perCylinder: true,
     options: { whole: 'whole', damaged: 'gnawed, cracked or burnt', corroded: 'corroded inside' },
-    absent: true
+    absent: true,
+    when: leads
   }),
   stopWire: returns(
     'With the stop wire off',
@@ -91,7 +99,7 @@ export const items = {
   }),
   groundWire: returns('Tester on bright metal', 'Jumper from the tester to bright metal on the block, and try again'),
   plugSwap: moves('Plugs swapped', 'Swap its plug with a good cylinder’s'),
-  leadSwap: moves('Leads swapped', 'Swap its lead, cap or connector with a good cylinder’s'),
+  leadSwap: moves('Leads swapped', 'Swap its lead, cap or connector with a good cylinder’s', leads),
   coilSwap: moves('Coils swapped', 'Swap its coil with a good cylinder’s'),
   pointsClean: returns('Points cleaned and gapped', 'Clean the points with paper, gap them, and try again', points),
   condenserSwap: returns('Condenser renewed', 'Try a known good condenser', points),

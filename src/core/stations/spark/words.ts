@@ -28,6 +28,9 @@ const damagedWords = {
   lead: { at: 'The lead', name: 'lead', damaged: 'damaged', renew: 'Renew lead and cap.' }
 } as const satisfies Record<Damaged, object>;
 
+/** Its coils sit on the plugs: there is neither lead nor cap. */
+const onPlug = ({ ignition }: SparkBasis): boolean => ignition === 'coil-on-plug';
+
 /** What is said of spark, of its windings, points and timing. */
 export const words: WordsOf<SparkFacts, SparkBasis> = {
   lanyard: (_, basis) => ({
@@ -140,8 +143,10 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'a bolt asks for little of the voltage that a plug under compression needs.')
   }),
   none: ({ cylinder, values }, basis) => ({
-    found: `No spark on cylinder ${cylinder}${values.alone ? ' alone' : ' while another has it'}: its own plug, cap, lead, then coil.`,
-    advice: 'Swap the plug and the lead with a good cylinder first.',
+    found: `No spark on cylinder ${cylinder}${values.alone ? ' alone' : ' while another has it'}: its own plug, ${onPlug(basis) ? 'coil, then its connector' : 'cap, lead, then coil'}.`,
+    advice: onPlug(basis)
+      ? 'Swap plug and coil with a good cylinder first: a minute each.'
+      : 'Swap the plug and the lead with a good cylinder first.',
     because: pattern(basis, 'none on one is that cylinder’s own parts; none on all is a common part.')
   }),
   undecided: ({ cylinder }, basis) => ({

@@ -53,6 +53,15 @@
     if (remark) session.read('run.remark', remark);
     [asking, why] = [false, ''];
   }
+  /** What only some answers ask for is not in the way of the others. */
+  const leaks = $derived(
+    session.record.value('run.leakAt') !== undefined ||
+      ['fuel', 'oil', 'water'].includes(String(session.record.value('run.leaks')))
+  );
+  const uneven = $derived(
+    session.record.value('run.air') !== undefined ||
+      ['spits', 'shakes'].includes(String(session.record.value('run.idles')))
+  );
 </script>
 
 {#if live}
@@ -143,8 +152,11 @@
     'lamp',
     'smoke',
     'leaks',
+    ...(leaks ? ['leakAt'] : []),
     'gears',
     'idles',
+    'noise',
+    ...(uneven ? ['air'] : []),
     'second',
     'idle',
     'pulls',

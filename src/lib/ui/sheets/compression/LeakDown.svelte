@@ -69,6 +69,14 @@
     </div>
   {/each}
   <LimitLine id="compression.leakdown" />
+  {#if session.survey.engine.profile.strokes === 'two'}
+    <h3 class="mt-3 text-xl">Crankcase under pressure</h3>
+    <p class="mb-2 border-l-4 border-hold pl-3 text-sm">
+      Ports shut by plates, plugs in, the manual’s pressure or 0.4 bar by hand; more than 0.7 bar pushes seals out that
+      were good.
+    </p>
+    <CylinderTable what={['compression.crankcase']} caption="Crankcase of each cylinder" />
+  {/if}
   {#if four}
     <h3 class="mt-3 text-xl">Valve lash, cold</h3>
     <CylinderTable what={['compression.lashIn', 'compression.lashEx']} caption="Valve lash of each cylinder" />

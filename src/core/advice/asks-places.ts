@@ -1,0 +1,72 @@
+import { cylindersOf, type Context } from '../findings/context.ts';
+import type { ItemId } from '../stations/items.ts';
+import { leakPlace } from '../stations/run/leak-place.ts';
+import { noiseOf, type NoisePlace } from '../stations/run/noise.ts';
+import { isAfter } from '../units/instant.ts';
+import { carburetted, four, hasBulb } from './asks-fuel.ts';
+import { job, look, type Asks, type AskRule } from './ask.ts';
+import { untilFound } from './until-found.ts';
+
+/** Looked at since it leaked: what was dry before the run says nothing of what drips in it. */
+const sinceLeak = (
+  what: 'fuel' | 'any',
+  title: string,
+  items: readonly ItemId[],
+  minutes: number,
+  fits = (_: Context) => true
+): AskRule =>
+  look(title, items, minutes, {
+    open: (c) => {
+      const leak = c.record.last('run.leaks');
+      if (!leak || leakPlace(c) || !fits(c) || (what === 'fuel' && leak.value !== 'fuel')) return false;
+      return !items.some((i) => c.record.all(i).some((r) => isAfter(r.at, leak.at)));
+    }
+  });
+
+/** By where it is heard: what is tried since, cheapest first (C). */
+const heard = (
+  place: NoisePlace,
+  title: string,
+  items: readonly ItemId[],
+  minutes: number,
+  fits = (_: Context) => true
+): AskRule =>
+  look(title, items, minutes, {
+    open: (c) => {
+      const noise = noiseOf(c);
+      if (!noise || noise.place !== place || noise.explained || !fits(c)) return false;
+      return !items.some((i) => c.record.all(i).some((r) => isAfter(r.at, noise.at)));
+    }
+  });
+
+/** Where leaks and noises come from, before anything is opened for them. C: common practice. */
+export const placeAsks: Asks = {
+  'run.leaks': untilFound(
+    sinceLeak('any', 'Wiped dry and watched, paper under it: where does it come from?', ['run.leakAt'], 5),
+    sinceLeak('fuel', 'Hoses and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5),
+    sinceLeak('fuel', 'Bulb firm: does it flood?', ['fuel.floods'], 3, (c) => hasBulb(c) && carburetted(c)),
+    sinceLeak('fuel', 'Fuel pump: does it weep?', ['fuel.pump'], 5, hasBulb)
+  ),
+  'run.leak-untold': [look('Say what leaks there: fuel, oil or water', ['run.leaks'], 1)],
+  'run.leak-hose': [job('fuel-line')],
+  'run.leak-filter': [job('fuel-filter')],
+  'run.leak-pump': [job('fuel-pump')],
+  'run.leak-bowl': [job('bowl')],
+  'run.leak-case': [job('case-test')],
+  'run.leak-part': [job('leak')],
+  'run.noise': untilFound(
+    heard('head', 'Turned by hand: grit, play, a tight spot', ['turn.result', 'turn.feel'], 2),
+    heard('head', 'Every piston’s depth at top', ['turn.depth'], 10, (c) => cylindersOf(c).length > 1),
+    heard('valves', 'Valve lash, cold', ['compression.lashIn', 'compression.lashEx'], 20, four),
+    heard('flywheel', 'Flywheel’s nut, key and mark', ['spark.keyLook'], 5),
+    heard(
+      'flywheel',
+      'Starter pinion away: still there?',
+      ['turn.roughPinion'],
+      3,
+      (c) => c.survey.engine.profile.starting !== 'rope'
+    ),
+    heard('leg', 'Magnet and oil of the gear case: metal?', ['gear.magnet', 'gear.look'], 6),
+    heard('leg', 'Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2)
+  )
+};

@@ -1,0 +1,41 @@
+import { kindOf } from '../findings/finding.ts';
+import type { ItemId } from '../stations/items.ts';
+import { fuelTree } from '../stations/fuel/symptoms.ts';
+import { leakPlace } from '../stations/run/leak-place.ts';
+import { noiseOf } from '../stations/run/noise.ts';
+import { causeAt, causeUntold, symptoms } from '../stations/run/symptoms.ts';
+import { isAfter } from '../units/instant.ts';
+import { look, type AskRule } from './ask.ts';
+
+/** The answer that shows what is no symptom of its own. */
+const shownBy: ReadonlyMap<string, ItemId> = new Map([
+  ['run.no-work', 'run.drop'],
+  ['run.leaks', 'run.leaks'],
+  ['run.smoke', 'run.smoke'],
+  ['run.noise', 'run.noise']
+]);
+/** Everything that could be looked at was: what caused it is found and written down, not only waited for. */
+const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, {
+  only: ['fault'],
+  last: true,
+  open: (c, f) => {
+    const symptom = symptoms(c).find((s) => f.id === `run.${s.id}`);
+    // The search has found what starves it: that is the cause, and is mended first.
+    if (symptom?.id === 'died' && fuelTree(c)?.found) return false;
+    if (f.id === 'run.leaks' && leakPlace(c)) return false;
+    if (f.id === 'run.noise' && noiseOf(c)?.explained) return false;
+    if (symptom) return !symptom.explained && !causeUntold(c, symptom.at);
+    const item = shownBy.get(kindOf(f.id));
+    const shown = item && c.record.last(item, f.cylinder);
+    const found = causeAt(c);
+    return shown !== undefined && (found === '' || isAfter(shown.at, found)) && !causeUntold(c, shown.at);
+  }
+});
+/** The looks that a symptom asks for, and what is left when none of them found it; none of them once its cause was found. */
+export const untilFound = (...list: readonly AskRule[]): readonly AskRule[] => [
+  ...list.map((r): AskRule => ({
+    ...r,
+    open: (c, f) => r.open(c, f) && !symptoms(c).some((s) => f.id === `run.${s.id}` && s.explained)
+  })),
+  cause
+];

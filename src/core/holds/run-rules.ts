@@ -1,0 +1,57 @@
+import { noiseOf } from '../stations/run/noise.ts';
+import type { HoldRule } from './hold.ts';
+import { runTrouble, unexplained } from './run-trouble.ts';
+
+/** What a run showed, and what it must not be started or given back with. */
+export const runRules: readonly HoldRule[] = [
+  {
+    id: 'noise',
+    title: 'A noise of unknown cause: not started again',
+    blocks: ['start', 'release'],
+    curedBy: ['feel', 'metal', 'overhaul', 'flywheel-key', 'pinion', 'bent-rod', 'clutch-dog'],
+    raised: (c) => {
+      const noise = noiseOf(c);
+      // A tick of the valves is looked for, and breaks nothing meanwhile.
+      if (!noise || noise.explained || noise.place === 'valves') return undefined;
+      return noise.place
+        ? 'It made a noise, and what makes it is not known: a rod or a gear that lets go takes the rest with it.'
+        : 'It was stopped for a noise, and what makes it is not known.';
+    },
+    needs: () => [
+      {
+        text: 'what makes the noise found, and written down or mended',
+        done: false,
+        station: 'run',
+        items: ['run.cause']
+      }
+    ]
+  },
+  {
+    id: 'run',
+    title: 'First run stopped by lamp, stream or heat',
+    blocks: ['release'],
+    curedBy: [
+      'pump',
+      'leg-water',
+      'thermostat',
+      'screen',
+      'strainer',
+      'descale',
+      'outlet',
+      'hot',
+      'oil-pressure',
+      'pieces'
+    ],
+    raised: (c) => runTrouble(c) ?? unexplained(c),
+    needs: (c) => [
+      {
+        text: 'cause recorded',
+        done: unexplained(c) === undefined,
+        station: 'run',
+        items: ['run.cause'],
+        minutes: 2
+      },
+      { text: 'the check repeated and good', done: runTrouble(c) === undefined, station: 'run', job: 'run-again' }
+    ]
+  }
+];

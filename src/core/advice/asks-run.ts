@@ -2,6 +2,7 @@ import type { Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
+import { runsOf } from '../stations/run/runs.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { untilFound } from './until-found.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
@@ -194,8 +195,30 @@ export const runAsks: Asks = {
     })
   ],
   'run.end': [goOn('Say how the run ended, and why', 'run', 1, { items: ['run.outcome', 'run.reason'] })],
-  'run.heat': [...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] }))],
-  'run.cold': [panIfFitted],
+  'run.heat': [
+    ...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] })),
+    goOn('Run it until its temperature has settled', 'run', 12, {
+      items: ['run.temperature'],
+      needs: 'start',
+      only: ['cannot-tell'],
+      // It ended before anybody could tell where its temperature goes.
+      open: (_, { values }) => {
+        const warming = (values as { warming?: { state: string; stopped: boolean } } | undefined)?.warming;
+        return warming !== undefined && warming.stopped && (warming.state === 'few' || warming.state === 'open');
+      }
+    })
+  ],
+  // The thermometer and its place before the thermostat; one that was seen good in its pan is not seen once more.
+  'run.cold': [
+    look('A second thermometer, at the head beside the thermostat', ['run.second'], 3, {
+      needs: 'start',
+      open: (c) => {
+        const run = runsOf(c).at(-1);
+        return !c.record.all('run.second').some((r) => run && Date.parse(r.at) >= run.startedAt.getTime());
+      }
+    }),
+    panIfFitted
+  ],
   'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
   'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2, { items: ['run.volts'] })],
   'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],

@@ -103,7 +103,7 @@ export const breakIn: Flow = {
       { id: 'outing', text: 'Levels looked at before each outing, and what was added written down.' },
       {
         id: 'first',
-        text: `First oil change at ${ruleNumber(c.rules, 'firstOil')} h; gear oil with it.`,
+        text: `First oil change at ${ruleNumber(c.rules, 'firstOil')} h${mineral && four ? ': the mineral oil out, from here the oil that the manual names' : ''}; gear oil with it.`,
         because: 'The metal of the first hours comes out with it. It stands on the care list.'
       }
     ];

@@ -11,6 +11,7 @@ import type { JobEdit } from '../record/work.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
 import { byTime, isAfter } from '../units/instant.ts';
 import { lastDone, type Done } from './done.ts';
+import { dueByLog, type LogDue } from './from-log.ts';
 import { meterOf, MONTH, runSince, type Meter, type MeterReading } from './meter.ts';
 
 export interface Due {
@@ -143,6 +144,14 @@ function temporaryOf(surveys: readonly SurveyFile[], now: Date): Due[] {
   });
 }
 
+/** What the log makes due: by its hours where the meter tells them, at once where none are left. */
+function logDue({ id, title, from, meter: hours, hours: after, because }: LogDue, meter: Meter, now: Date): Due {
+  const dated = { id, title, once: true as const, hours: after, because, school: 'the log of outings' };
+  const last: Done = { on: from, what: 'logged', ...(hours === undefined ? {} : { hours }) };
+  const due = dueOf(after > 0 ? dated : { ...dated, months: 0 }, last, meter, now);
+  return { ...due, because };
+}
+
 /** Since when the head itself runs, on the meter: a new engine from nothing, a fitted head from where the meter stood if that is an old one's. */
 function headStart(latest: SurveyFile, meter: Meter, rules: HouseRules): number | undefined {
   const { history } = latest.engine;
@@ -202,7 +211,15 @@ export function dueList(
       now
     );
   });
-  return [...list, ...later, ...temporaryOf(surveys, now)].sort((a, b) =>
+  // Serviced since, or taken in again: that says more than the log before it.
+  const since: Record<LogDue['id'], string> = {
+    'log-oil': done.get('engine-oil')?.on ?? '',
+    'log-stream': [done.get('impeller')?.on ?? '', begun.on].sort().at(-1)!
+  };
+  const byLog = dueByLog(put)
+    .filter((d) => d.from >= since[d.id])
+    .map((d) => logDue(d, meter, now));
+  return [...list, ...later, ...byLog, ...temporaryOf(surveys, now)].sort((a, b) =>
     (a.day ?? '9') < (b.day ?? '9') ? -1 : (a.day ?? '9') > (b.day ?? '9') ? 1 : 0
   );
 }

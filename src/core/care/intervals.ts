@@ -106,10 +106,13 @@ function pointsInterval(rules: HouseRules, hours: number): Interval {
 }
 
 /** First oil change after a new or rebuilt power head. */
-export const firstOil = (rules: HouseRules): Interval => ({
-  id: 'first-oil',
-  title: 'First oil change',
-  hours: ruleNumber(rules, 'firstOil'),
-  because: 'The metal of the first hours comes out with it.',
-  school: house
-});
+export function firstOil(rules: HouseRules): Interval {
+  const mineral = school(rules, 'breakIn') === 'load';
+  return {
+    id: 'first-oil',
+    title: mineral ? 'First oil change: mineral oil out, the manual’s own in' : 'First oil change',
+    hours: ruleNumber(rules, 'firstOil'),
+    because: `The metal of the first hours comes out with it.${mineral ? ' Rings that have seated need no mineral oil any more.' : ''}`,
+    school: mineral ? schoolSaid(rules, 'breakIn') : house
+  };
+}

@@ -144,12 +144,18 @@ function gears(c: Context): RunFact[] {
   return [{ kind: 'gears-again', id: 'dog-worn', condition, values: {} }];
 }
 
-/** A run that was stopped, or whose entries ceased, and nobody said how it went. */
+/** How a logger's run went may be said before its file is read in, within this many ms (M: the same day's work). */
+const SAME_DAY = 24 * 3.6e6;
+
+/** A run that was stopped, or whose entries ceased, or that a logger recorded, and nobody said how it went. */
 function ended(c: Context): RunFact[] {
-  const run = runsOf(c).findLast((r) => !r.logged && r.stoppedAt);
+  const run = runsOf(c).findLast((r) => r.stoppedAt);
   if (!run) return [];
   const said = c.record.last('run.outcome');
-  if (said && Date.parse(said.at) >= run.startedAt.getTime()) return [];
+  const from = run.entered
+    ? Math.min(run.startedAt.getTime(), Date.parse(run.entered) - SAME_DAY)
+    : run.startedAt.getTime();
+  if (said && Date.parse(said.at) >= from) return [];
   const values = { label: run.label, minutes: run.minutes, silent: run.silent === true };
   return [{ kind: 'end', condition: 'cannot-tell', values }];
 }
@@ -236,7 +242,9 @@ function neverWarm(c: Context, run: Run, watched: Watched): RunFact[] {
     c.survey.engine.profile.thermostat === 'fitted' &&
     hottest !== undefined &&
     hottest < NEVER_WARM.under &&
-    run.minutes >= NEVER_WARM.minutes;
+    run.minutes >= NEVER_WARM.minutes &&
+    // A second thermometer found it warm: the first one, or its place, was wrong.
+    !thermometersDiffer(c);
   return cold ? [{ kind: 'cold', condition: 'watch', values: { run: watched, hottest } }] : [];
 }
 

@@ -1,18 +1,18 @@
 import type { Context } from '../findings/context.ts';
-import type { Finding } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { runsOf } from '../stations/run/runs.ts';
 import { noiseOf } from '../stations/run/noise.ts';
+import { crankcase, noWorkAsks } from './asks-no-work.ts';
 import { untilFound } from './until-found.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
-import { allItems, type ItemId } from '../stations/items.ts';
+import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { twist } from './asks-turn.ts';
-import { coldAndWarm, onPlug } from './asks-spark.ts';
+import { coldAndWarm } from './asks-spark.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
 import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
 
@@ -48,10 +48,6 @@ const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
 
 /** While it idles, or at the next run: what draws air answers in seconds. */
 const mist = look('Mist at the intake joints while it idles', ['run.air'], 3, { needs: 'start' });
-/** Reeds and crank seals of a two-stroke: its crankcase closed and pumped up, each for itself. */
-const crankcase: AskRule = look('Crankcase closed and under pressure: does it hold?', ['compression.crankcase'], 25, {
-  open: (c, f) => !four(c) && look('', ['compression.crankcase'], 25).open(c, f)
-});
 const idleJet = look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20);
 const kickedAt = (c: Context): string | undefined => symptoms(c).find((s) => s.id === 'kicks')?.at;
 
@@ -82,51 +78,6 @@ const whenDry = (r: AskRule): AskRule => ({
   open: (c, f) => dryAfterStart(c)?.dry !== false && r.open(c, f)
 });
 
-/** Work where a cylinder’s own fuel, spark or pressure is made, after it was shorted out: it is run again first. */
-const mendedSinceDrop = (c: Context, cylinder: number | undefined): boolean => {
-  const drop = c.record.last('run.drop', cylinder);
-  return (['fuel', 'spark', 'plugs', 'compression'] as const).some((s) =>
-    c.worked(s).some((at) => isAfter(at, drop?.at))
-  );
-};
-/** Read at that cylinder since it was shorted out. */
-const readSince = (c: Context, item: ItemId, f: Finding): boolean => {
-  const drop = c.record.last('run.drop', f.cylinder);
-  const where = allItems[item].perCylinder ? { cylinder: f.cylinder! } : {};
-  return c.record.all(item, where).some((r) => isAfter(r.at, drop?.at));
-};
-/** Whether its plug came wet with fuel out of the run that missed it; nothing where nobody looked. */
-const cameWet = (c: Context, f: Finding): boolean | undefined => {
-  if (!readSince(c, 'plugs.read', f)) return undefined;
-  const seen = c.record.value('plugs.read', f.cylinder);
-  return Array.isArray(seen) ? seen.some((s) => s === 'fuel' || s === 'black') : undefined;
-};
-/** Fuel comes and does not burn, though it sparks by the tester: its plug, its lead, then its coil, with a neighbour’s. */
-const swaps = { plug: ['spark.plugSwap', 3], lead: ['spark.leadSwap', 5], coil: ['spark.coilSwap', 15] } as const;
-const swap = (part: keyof typeof swaps): AskRule => {
-  const [item, minutes] = swaps[part];
-  return look(
-    (_, f) => `Swap the ${part} of cylinder ${f.cylinder} with a neighbour’s, run it: does the fault move?`,
-    [item],
-    minutes,
-    {
-      open: (c, f) =>
-        cylindersOf(c).length > 1 && cameWet(c, f) === true && !(part === 'lead' && onPlug(c)) && !readSince(c, item, f)
-    }
-  );
-};
-/** Dry out of the run: its own fuel does not get there. */
-const ofItsFuel: AskRule = look(
-  (c) => (carburetted(c) ? 'Bowl off: gum, jets and passages' : 'Injectors, each for itself'),
-  ['fuel.bowlLook', 'fuel.jets'],
-  15,
-  {
-    items: (c) => (carburetted(c) ? ['fuel.bowlLook', 'fuel.jets'] : ['fuel.injectors']),
-    open: (c, f) =>
-      cameWet(c, f) === false &&
-      !(['fuel.bowlLook', 'fuel.jets', 'fuel.injectors'] as const).some((i) => readSince(c, i, f))
-  }
-);
 /** Work at fuel, spark, plugs or starter after the start that failed. */
 const mendedSinceFailed = (c: Context): boolean => {
   const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
@@ -176,6 +127,7 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
 
 /** What a run asks for, in the trade's order. C: common practice. */
 export const runAsks: Asks = {
+  ...noWorkAsks,
   // One bank hotter: the same spot again, then what that bank has to itself.
   'run.banks': [
     look('Temperatures of both banks again, the same spots', ['run.second'], 3, { needs: 'start' }),
@@ -292,23 +244,6 @@ export const runAsks: Asks = {
     look('Propeller', ['look.propeller'], 1),
     look('Mounts and clamp', ['look.mounts'], 1)
   ),
-  'run.no-work': untilFound(
-    look((_, f) => `Spark of cylinder ${f.cylinder}`, ['spark.result'], 2, { needs: 'crank' }),
-    look((_, f) => `Compression of cylinder ${f.cylinder}`, ['compression.pressure'], 5, { needs: 'crank' }),
-    look((_, f) => `Injector of cylinder ${f.cylinder}: does it click?`, ['fuel.injectors'], 2, {
-      needs: 'crank',
-      open: (c, f) => !carburetted(c) && cameWet(c, f) !== true && look('', ['fuel.injectors'], 2).open(c, f)
-    }),
-    // As it is after the run that showed it: wet or dry says whether fuel or spark is missing there.
-    look((_, f) => `Plug of cylinder ${f.cylinder}, as it comes out of the run: wet or dry`, ['plugs.read'], 4, {
-      open: (c, f) => !readSince(c, 'plugs.read', f)
-    }),
-    swap('plug'),
-    swap('lead'),
-    swap('coil'),
-    ofItsFuel,
-    crankcase
-  ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSinceDrop(c, f.cylinder) && r.open(c, f) })),
   'run.steam': untilFound(...heat),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
   'run.plug-wet': [jacket, job('water-in')],

@@ -6,6 +6,7 @@ import os from 'node:os';
 import path from 'node:path';
 import zlib from 'node:zlib';
 import { firstEntry, htmlWeight, liveToOther } from './screens.mjs';
+import { adviceRows } from './advice-rows.mjs';
 import { workRows } from './work-rows.mjs';
 import { largeRows, loadRows } from './load.mjs';
 import { largeYard, median, time, up } from './large-yard.mjs';
@@ -57,26 +58,7 @@ rows.push({
   limit: 30
 });
 
-const thought = JSON.parse(spawnSync(bin('tsx'), ['perf/advice.ts'], { encoding: 'utf8' }).stdout);
-rows.push({
-  name: 'advice-six-cylinder',
-  value: thought.advice,
-  unit: `ms median, 95th percentile ${thought.late} ms (limit 60); ${thought.open} open checks ranked, ${thought.weighed} readings weighed (${(thought.advice / sum).toFixed(1)} times a sum of a million roots)`,
-  limit: 30
-});
-rows.push({ name: 'advice-95th', value: thought.late, unit: 'ms, the same', limit: 60 });
-rows.push({
-  name: 'inference-to-counting',
-  value: +(thought.exact / thought.counting).toFixed(4),
-  unit: `exact inference ${thought.exact} ms against ${thought.counting} ms for counting 65,536 cases, same answer`,
-  limit: 0.05
-});
-rows.push({
-  name: 'monte-carlo-20k',
-  value: thought.draws,
-  unit: 'ms, 20,000 draws of that engine’s cost',
-  limit: 300
-});
+rows.push(...adviceRows(sum));
 
 const judging = JSON.parse(spawnSync(bin('tsx'), ['perf/judging.ts'], { encoding: 'utf8' }).stdout);
 const roots = (ms) => `${(ms / judging.sum).toFixed(1)} times a sum of a million roots`;

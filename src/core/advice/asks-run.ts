@@ -153,8 +153,9 @@ export const runAsks: Asks = {
       items: ['run.temperature'],
       needs: 'start',
       only: ['cannot-tell'],
-      // It ended before anybody could tell where its temperature goes.
-      open: (_, { values }) => {
+      // Told to have run well, and ended before anybody could tell where its temperature goes; what it was stopped for comes first.
+      open: (c, { values }) => {
+        if (c.record.value('run.outcome') !== 'ran') return false;
         const warming = (values as { warming?: { state: string; stopped: boolean } } | undefined)?.warming;
         return warming !== undefined && warming.stopped && (warming.state === 'few' || warming.state === 'open');
       }

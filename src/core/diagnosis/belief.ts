@@ -34,9 +34,11 @@ export class Belief implements Outcome {
   /** Signs absorbed into one cause: what they multiplied it by. */
   private readonly absorbed = new Map<number, { cause: number; by0: number; by1: number }>();
 
+  /** `earlier`: one in the same network, most of whose evidence is the same; what it worked out is taken over as far as it holds. */
   constructor(
     readonly network: Network,
-    readonly evidence: Evidence
+    readonly evidence: Evidence,
+    earlier?: Belief
   ) {
     const n = network.causes.length;
     const w0 = new Float64Array(n);
@@ -70,12 +72,19 @@ export class Belief implements Outcome {
     this.base = { w0, w1, a, b };
     this.constant = constant;
     this.componentOf = new Int32Array(n).fill(-1);
-    this.components = componentsOf(network, lifted, this.componentOf);
+    const same = earlier?.network.signs === network.signs ? earlier.components : [];
+    const known = new Map(same.map((c) => [c.signs.join(), c]));
+    this.components = componentsOf(network, lifted, this.componentOf).map((signs) => {
+      const old = known.get(signs.join());
+      if (old?.restsOn(w0, w1, a, b)) return old;
+      const made = new Component(network, signs);
+      made.rest(w0, w1, a, b);
+      return made;
+    });
     this.zs = new Float64Array(this.components.length);
     this.posterior = new Float64Array(n);
     this.components.forEach((c, k) => {
-      c.settle(w0, w1, a, b);
-      this.zs[k] = c.evaluate(w0, w1, a, b, this.posterior);
+      this.zs[k] = c.supposed('', w0, w1, a, b, this.posterior);
     });
     for (let i = 0; i < n; i++) if (this.componentOf[i]! < 0) this.posterior[i] = w1[i]! / (w0[i]! + w1[i]!);
     this.logZ = this.total(this.base, this.zs);
@@ -91,7 +100,7 @@ export class Belief implements Outcome {
     return sum;
   }
 
-  private again(weights: Weights, touched: ReadonlySet<number>, constant: number): Outcome {
+  private again(name: string, weights: Weights, touched: ReadonlySet<number>, constant: number): Outcome {
     const posterior = this.posterior.slice();
     const dirty = new Set<number>();
     let logZ = this.logZ + constant;
@@ -105,7 +114,7 @@ export class Belief implements Outcome {
       }
     }
     for (const k of dirty) {
-      const z = this.components[k]!.evaluate(weights.w0, weights.w1, weights.a, weights.b, posterior);
+      const z = this.components[k]!.supposed(name, weights.w0, weights.w1, weights.a, weights.b, posterior);
       logZ += Math.log(z / this.zs[k]!);
     }
     clamp(posterior);
@@ -125,7 +134,7 @@ export class Belief implements Outcome {
         touched.add(cause);
       }
     }
-    return this.again({ ...this.base, w1 }, touched, constant);
+    return this.again(`absent ${signs.join(' ')}`, { ...this.base, w1 }, touched, constant);
   }
 
   /** As if one sign had not been looked at. */
@@ -137,20 +146,20 @@ export class Belief implements Outcome {
     if (known.present === 0) {
       const w1 = this.base.w1.slice();
       for (const { cause, strength } of sign.causes) w1[cause]! /= 1 - strength;
-      return this.again({ ...this.base, w1 }, touched, -Math.log(known.absent * (1 - sign.leak)));
+      return this.again(`without ${s}`, { ...this.base, w1 }, touched, -Math.log(known.absent * (1 - sign.leak)));
     }
     if (own) {
       const w0 = this.base.w0.slice();
       const w1 = this.base.w1.slice();
       w0[own.cause]! /= own.by0;
       w1[own.cause]! /= own.by1;
-      return this.again({ ...this.base, w0, w1 }, touched, 0);
+      return this.again(`without ${s}`, { ...this.base, w0, w1 }, touched, 0);
     }
     const a = this.base.a.slice();
     const b = this.base.b.slice();
     a[s] = 1;
     b[s] = 0;
-    return this.again({ ...this.base, a, b }, touched, 0);
+    return this.again(`without ${s}`, { ...this.base, a, b }, touched, 0);
   }
 
   likelihood = (s: number): Likelihood | undefined => this.evidence.get(s);
@@ -161,7 +170,7 @@ function clamp(list: Float64Array): void {
 }
 
 /** Causes tied together by a sign that is not plainly absent. */
-function componentsOf(network: Network, lifted: readonly number[], componentOf: Int32Array): Component[] {
+function componentsOf(network: Network, lifted: readonly number[], componentOf: Int32Array): number[][] {
   const root = new Map<number, number>();
   const find = (i: number): number => {
     const up = root.get(i) ?? i;
@@ -181,6 +190,6 @@ function componentsOf(network: Network, lifted: readonly number[], componentOf: 
   }
   return [...groups.values()].map((signs, k) => {
     for (const s of signs) for (const { cause } of network.signs[s]!.causes) componentOf[cause] = k;
-    return new Component(network, signs);
+    return signs;
   });
 }

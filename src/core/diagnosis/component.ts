@@ -51,6 +51,11 @@ interface Form {
  * only is folded into that state, one that shows in a few is a table over them, the rest are variables.
  */
 export class Component {
+  /** Every cause here, in a fixed order. */
+  private readonly causes: Int32Array;
+  /** The weights of its causes and signs that `kept` belongs to. */
+  private base: Float64Array | undefined;
+  private readonly kept = new Map<string, { readonly z: number; readonly posterior: Float64Array }>();
   private readonly shared: readonly Shared[];
   private readonly leaves: readonly Leaves[];
   private form: Form;
@@ -58,7 +63,7 @@ export class Component {
 
   constructor(
     network: Network,
-    private readonly signs: readonly number[]
+    readonly signs: readonly number[]
   ) {
     const at = new Map<number, { sign: number; keeps: number }[]>();
     signs.forEach((s, sign) => {
@@ -68,6 +73,7 @@ export class Component {
         at.set(cause, mine);
       }
     });
+    this.causes = Int32Array.from(at.keys());
     this.shared = [...at].filter(([, list]) => list.length > 1).map(([cause, list]) => sharedOf(cause, list));
     this.leaves = signs.map((_, sign) => {
       const own = [...at].filter(([, list]) => list.length === 1 && list[0]!.sign === sign);
@@ -135,7 +141,7 @@ export class Component {
   }
 
   /** Looks once whether two orders agree here, and changes to the local form where rounding has eaten the answer. */
-  settle(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): void {
+  private settle(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): void {
     if (!this.other || this.signs.length < 6) return;
     const forms = [this.form, this.other.build()];
     this.other = undefined;
@@ -146,6 +152,53 @@ export class Component {
     if (z > 0 && Math.abs(z - again) <= AGREE * z) return;
     const local = this.formsOf(false)[0];
     if (local && (local.cost <= AFFORDABLE || !(z > 0))) this.form = local.build();
+  }
+
+  private weightsOf(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): Float64Array {
+    const [n, m] = [this.causes.length, this.signs.length];
+    const weights = new Float64Array(2 * (n + m));
+    for (let k = 0; k < n; k++) {
+      weights[k] = w0[this.causes[k]!]!;
+      weights[n + k] = w1[this.causes[k]!]!;
+    }
+    for (let k = 0; k < m; k++) {
+      weights[2 * n + k] = a[this.signs[k]!]!;
+      weights[2 * n + m + k] = b[this.signs[k]!]!;
+    }
+    return weights;
+  }
+
+  /** Settles on the weights that changes are supposed on, once. */
+  rest(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): void {
+    this.base = this.weightsOf(w0, w1, a, b);
+    this.settle(w0, w1, a, b);
+  }
+
+  /** Whether these are the weights it rests on: what was worked out for them then still holds. */
+  restsOn(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): boolean {
+    const { base } = this;
+    return base !== undefined && this.weightsOf(w0, w1, a, b).every((x, k) => x === base[k]);
+  }
+
+  /** As `evaluate`, for a change of the weights at rest that a name tells: worked out once. */
+  supposed(
+    name: string,
+    w0: Float64Array,
+    w1: Float64Array,
+    a: Float64Array,
+    b: Float64Array,
+    posterior: Float64Array
+  ): number {
+    const old = this.kept.get(name);
+    if (old) {
+      for (let k = 0; k < this.causes.length; k++) posterior[this.causes[k]!] = old.posterior[k]!;
+      return old.z;
+    }
+    const z = this.evaluate(w0, w1, a, b, posterior);
+    const own = new Float64Array(this.causes.length);
+    for (let k = 0; k < own.length; k++) own[k] = posterior[this.causes[k]!]!;
+    this.kept.set(name, { z, posterior: own });
+    return z;
   }
 
   /** The sum over everything here; posteriors of its causes are written where they belong. */

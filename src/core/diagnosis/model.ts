@@ -86,10 +86,25 @@ function strengthOf(c: Context, suspect: string, sign: string, name: string): nu
   return Math.min(0.999, Math.max(0, own ?? strengths[name as Strength]));
 }
 
-/** Lays the knowledge out for one engine: what it does not have is left out, what it has several of is repeated. */
-export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Model {
+/** What the knowledge is for one kind of engine, whatever was read on it or done to it: the same as long as that engine is. */
+interface Layout extends Omit<Model, 'network'> {
+  readonly key: string;
+  readonly network: Network['signs'];
+}
+
+const recent: Layout[] = [];
+/** Kinds of engine whose layout is kept: the one at hand, its sister, and those of a list being judged (M). */
+const RECENT = 8;
+
+/** Lays the knowledge out: what an engine does not have is left out, what it has several of is repeated. */
+function layoutOf(c: Context): Layout {
   const cylinders = cylinderList(c);
   const hearsay = heard(c).filter((h) => fits(c, signById.get(h.of)!.fits, cylinders));
+  const { profile } = c.survey.engine;
+  const own = c.rules.knowledge?.strengths ?? null;
+  const key = JSON.stringify([profile, own, cylinders, hearsay.map((h) => h.kind.id)]);
+  const known = recent.find((l) => l.key === key);
+  if (known) return known;
   const looked: SignAt[] = signKinds
     .filter((s) => fits(c, s.fits, cylinders))
     .flatMap((kind): SignAt[] =>
@@ -101,15 +116,12 @@ export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Mode
   const signIndex = new Map(signs.map((s, k) => [s.id, k]));
   const causesOf: { cause: number; strength: number }[][] = signs.map(() => []);
   const suspects: Suspect[] = [];
-  const causes: { id: string; prior: number }[] = [];
   for (const kind of suspectKinds) {
     if (!fits(c, kind.fits, cylinders)) continue;
-    const prior = priorOf(c, kind, done);
     for (const place of placesOf(kind, c, cylinders)) {
       const cause = suspects.length;
       const id = `${kind.id}${place.id}`;
       suspects.push({ id, kind, cylinders: kind.per ? place.at : [], label: `${kind.label}${place.said}` });
-      causes.push({ id, prior });
       const strongest = new Map<number, number>();
       for (const [name, list] of Object.entries(kind.shows))
         for (const said of list) {
@@ -128,11 +140,27 @@ export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Mode
       for (const [sign, strength] of strongest) if (strength > 0) causesOf[sign]!.push({ cause, strength });
     }
   }
+  const network = signs.map((s, k) => ({ id: s.id, leak: s.kind.leak, causes: causesOf[k]! }));
+  const made = { key, network, suspects, signs, signIndex, cylinders };
+  recent.unshift(made);
+  recent.length = Math.min(recent.length, RECENT);
+  return made;
+}
+
+/** The network of one engine, as likely as its case and its history make each suspect before anything was looked at. */
+export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Model {
+  const { network: signs, suspects, ...rest } = layoutOf(c);
+  const priors = new Map<SuspectKind, number>();
+  const causes = suspects.map(({ id, kind }) => {
+    const prior = priors.get(kind) ?? priorOf(c, kind, done);
+    priors.set(kind, prior);
+    return { id, prior };
+  });
   return {
-    network: { causes, signs: signs.map((s, k) => ({ id: s.id, leak: s.kind.leak, causes: causesOf[k]! })) },
+    network: { causes, signs },
     suspects,
-    signs,
-    signIndex,
-    cylinders
+    signs: rest.signs,
+    signIndex: rest.signIndex,
+    cylinders: rest.cylinders
   };
 }

@@ -97,12 +97,20 @@ interface Weighed {
   readonly endsBy: number | undefined;
 }
 
+/** What every look is weighed against: how uncertain each suspect is, bits, and what going on and its doubts are worth, cr. */
+interface Standing {
+  readonly certainty: Float64Array;
+  readonly going: number;
+  readonly doubts: number;
+}
+
 /**
  * Expected gain of one look. Its outcomes are "the first sign there is the k-th", and "none": a partition whose
  * posteriors follow from suppositions of absence alone, so that no elimination has to be planned anew.
  */
-function weigh(belief: Belief, look: Look, position: Position): Weighed {
+function weigh(belief: Belief, look: Look, position: Position, now: Standing): Weighed {
   const n = belief.posterior.length;
+  const { certainty, going, doubts } = now;
   let before: Float64Array = belief.posterior;
   let pBefore = 1;
   let gain = 0;
@@ -110,8 +118,6 @@ function weigh(belief: Belief, look: Look, position: Position): Weighed {
   let turned = 0;
   const relief = new Float64Array(n);
   const dear = new Float64Array(n);
-  const going = position.going(belief.posterior);
-  const doubts = position.doubts(belief.posterior);
   const stopping = position.stops(going);
   const outcome = (p: number, posterior: Float64Array): void => {
     if (p < 1e-9) return;
@@ -136,7 +142,6 @@ function weigh(belief: Belief, look: Look, position: Position): Weighed {
       }
   };
   const absent: number[] = [];
-  const certainty = Float64Array.from(belief.posterior, bits);
   for (const s of look.signs) {
     // A sign whose causes are all out of the question will not be there; it takes no elimination to know.
     const causes = belief.network.signs[s]!.causes;
@@ -218,9 +223,14 @@ export function rankChecks(
   const labelled = (list: readonly number[]): string[] => [...new Set(list.map((i) => model.suspects[i]!.kind.label))];
   /** What each waiting check waits for. */
   const first = new Map<string, string>();
+  const now: Standing = {
+    certainty: Float64Array.from(belief.posterior, bits),
+    going: position.going(belief.posterior),
+    doubts: position.doubts(belief.posterior)
+  };
   const ranked = looks.map((look): RankedCheck => {
     const { check } = look;
-    const w = weigh(belief, look, position);
+    const w = weigh(belief, look, position, now);
     const setup = check.setup && !done.has(check.setup) ? setups[check.setup] : undefined;
     const minutes = check.minutes + (check.perCylinder ?? 0) * model.cylinders.length + (setup?.minutes ?? 0);
     const hold = check.needs && blocked(check.needs);

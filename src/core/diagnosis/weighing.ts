@@ -76,6 +76,10 @@ function seenAgain(
   return again;
 }
 
+/** The last beliefs: the next one is nearly always one of them with a reading more. */
+const recent: Belief[] = [];
+const RECENT = 3;
+
 /**
  * Weighs everything exactly; where so much is there at once that nobody could, the readings with the most explanations
  * are left out, a quarter at a time, until the rest can be. It is said how many.
@@ -84,7 +88,14 @@ function believe(model: Model, evidence: ReadonlyMap<number, Likelihood>): { bel
   const left = new Map(evidence);
   for (;;)
     try {
-      return { belief: new Belief(model.network, left), passedOver: evidence.size - left.size };
+      const belief = new Belief(
+        model.network,
+        left,
+        recent.find((b) => b.network.signs === model.network.signs)
+      );
+      recent.unshift(belief);
+      recent.length = Math.min(recent.length, RECENT);
+      return { belief, passedOver: evidence.size - left.size };
     } catch (e) {
       if (!(e instanceof TooClose)) throw e;
       const open = (s: number): number => model.network.signs[s]!.causes.length;

@@ -148,6 +148,15 @@ describe('a noise is placed, and its engine is not started meanwhile', () => {
     expect(b.holds()).toContain('noise');
     expect(condition(b, 'run')).toBe('fault');
   });
+  it('everything tried and nobody knows: a specialist is asked, and it is not run to find out', () => {
+    const b = stopped(two).read('run.noise', 'head').wait(0.1).read('turn.result', 'free').read('turn.feel', []);
+    for (const cylinder of [1, 2, 3]) b.read('turn.depth', 0.06, { cylinder });
+    b.read('run.cause', 'unknown');
+    const { moves } = b.assessed();
+    expect(moves[0]).toMatchObject({ kind: 'ask', id: 'ask:noise' });
+    expect(moves.map((m) => m.job)).not.toContain('run-again');
+    expect(b.holds()).toContain('noise');
+  });
   it('its cause written down lifts the hold; the same run without it closes it', () => {
     const b = stopped(four)
       .read('run.noise', 'head')

@@ -1,3 +1,5 @@
+import { noiseOf } from '../stations/run/noise.ts';
+import { causeUntold } from '../stations/run/symptoms.ts';
 import type { Profile } from '../engine/profile.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
 import { isAfter } from '../units/instant.ts';
@@ -17,6 +19,17 @@ const OFTEN = 3;
 
 /** It was run again and ended as before, with nothing done or looked at in between: not the same once more. */
 export function inVain({ context: c }: Position): Move | undefined {
+  const noise = noiseOf(c);
+  if (noise && !noise.explained && noise.place !== 'valves' && causeUntold(c, noise.at))
+    return {
+      kind: 'ask',
+      class: 9,
+      id: 'ask:noise',
+      title: 'Stop: nobody here knows what makes the noise. Ask a specialist before it is started again',
+      station: 'run',
+      minutes: 5,
+      because: 'Asked for its cause, nobody could tell it; what breaks next is not found out by running it.'
+    };
   const ends = c.record.all('run.outcome').filter((r) => r.value !== 'unknown');
   const last = ends.at(-1);
   if (!last || last.value === 'ran') return undefined;
@@ -151,7 +164,7 @@ export function before(p: Position, short: boolean): Move[] {
       because: 'It comes once everything that can be known without running it is known.',
       ...(first ? { waits: `First: ${first.title}.` } : {})
     });
-  out.push(...running.map((s) => jobMove(s, 9)));
+  out.push(...running.filter((s) => s.id !== RUN_AGAIN || !inVain(p)).map((s) => jobMove(s, 9)));
   for (const s of p.steps.filter((x) => x.state === 'done' && x.proof.station === 'run'))
     out.push({
       kind: 'repeat',

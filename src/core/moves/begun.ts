@@ -80,7 +80,7 @@ export function begun({ context: c, steps, findings }: Position, asks: readonly 
           kind: 'repeat',
           class: more ? 8 : 3,
           id: `proof:${s.id}`,
-          title: `Prove it: ${station === s.proof.station ? s.proof.text : `${stations[station].title.toLowerCase()} again`}`,
+          title: `Prove it: ${station === s.proof.station && !s.own ? s.proof.text : `${stations[station].title.toLowerCase()} again`}`,
           station,
           job: s.id,
           ...(lone ? { items: [lone] } : {}),

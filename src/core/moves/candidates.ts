@@ -192,7 +192,9 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ...list.still.filter((m) => !isAsked(m)),
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
-    ...againstStarting(p, asks, danger).filter((m) => m.id !== 'hold:run' || !(vain || (causeAsked(m) && untold))),
+    ...againstStarting(p, asks, danger).filter(
+      (m) => (m.id !== 'hold:run' && m.id !== 'hold:noise') || !(vain || (causeAsked(m) && untold))
+    ),
     ...(vain ? [vain] : list.running),
     ...failed(p, 'finding').filter((m) => !(vain && m.job === RUN_AGAIN)),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.

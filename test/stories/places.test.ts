@@ -216,6 +216,23 @@ describe('one cylinder does no work', () => {
       .read('plugs.read', ['dry'], { cylinder: 2 });
     expect(first(dry)).toMatch(/^Bowl off/);
   });
+  it.each([
+    ['spark.plugSwap', 'plugs', 'plug.2'],
+    ['spark.leadSwap', 'lead', 'lead.2'],
+    ['spark.coilSwap', 'coil', 'coil.2']
+  ] as const)('%s moves: that part is renewed, and nothing further is changed over', (item, job, suspect) => {
+    const b = run(two);
+    for (const cylinder of [1, 2, 3]) b.read('run.drop', cylinder === 2 ? 'same' : 'falls', { cylinder });
+    b.wait(0.1).read('plugs.read', ['fuel'], { cylinder: 2 });
+    for (const swap of ['spark.plugSwap', 'spark.leadSwap', 'spark.coilSwap'] as const) {
+      b.read(swap, swap === item ? 'moves' : 'stays');
+      if (swap === item) break;
+    }
+    expect(chance(b, suspect)).toBeGreaterThan(0.6);
+    expect(open(b)).toContain(job);
+    expect(b.assessed().moves[0]).toMatchObject({ job });
+    expect(among(b, 9)).not.toMatch(/Swap the/);
+  });
   it('where the coil sits on the plug there is no lead to swap', () => {
     const b = run(injected)
       .read('run.drop', 'same', { cylinder: 2 })

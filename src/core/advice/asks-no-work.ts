@@ -1,10 +1,11 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { allItems, type ItemId } from '../stations/items.ts';
+import { movedWith, swapItems, type SwappedPart } from '../stations/run/moved.ts';
 import { isAfter } from '../units/instant.ts';
 import { carburetted, four } from './asks-fuel.ts';
 import { onPlug } from './asks-spark.ts';
-import { look, type Asks, type AskRule } from './ask.ts';
+import { job, look, type Asks, type AskRule } from './ask.ts';
 import { untilFound } from './until-found.ts';
 
 /** Reeds and crank seals of a two-stroke: its crankcase closed and pumped up, each for itself. */
@@ -36,16 +37,20 @@ const cameWet = (c: Context, f: Finding): boolean | undefined => {
   return Array.isArray(seen) ? seen.some((s) => s === 'fuel' || s === 'black') : undefined;
 };
 /** Fuel comes and does not burn, though it sparks by the tester: its plug, its lead, then its coil, with a neighbour’s. */
-const swaps = { plug: ['spark.plugSwap', 3], lead: ['spark.leadSwap', 5], coil: ['spark.coilSwap', 15] } as const;
-const swap = (part: keyof typeof swaps): AskRule => {
-  const [item, minutes] = swaps[part];
+const swapMinutes = { plug: 3, lead: 5, coil: 15 } as const;
+const swap = (part: SwappedPart): AskRule => {
+  const item = swapItems[part];
   return look(
     (_, f) => `Swap the ${part} of cylinder ${f.cylinder} with a neighbour’s, run it: does the fault move?`,
     [item],
-    minutes,
+    swapMinutes[part],
     {
       open: (c, f) =>
-        cylindersOf(c).length > 1 && cameWet(c, f) === true && !(part === 'lead' && onPlug(c)) && !readSince(c, item, f)
+        cylindersOf(c).length > 1 &&
+        cameWet(c, f) === true &&
+        movedWith(c, f.cylinder!) === undefined &&
+        !(part === 'lead' && onPlug(c)) &&
+        !readSince(c, item, f)
     }
   );
 };
@@ -63,6 +68,9 @@ const ofItsFuel: AskRule = look(
 );
 /** What a cylinder that does no work asks for, by how its plug comes out of that run. C: common practice. */
 export const noWorkAsks: Asks = {
+  'run.moved-plug': [job('plugs')],
+  'run.moved-lead': [job('lead')],
+  'run.moved-coil': [job('coil')],
   'run.no-work': untilFound(
     look((_, f) => `Spark of cylinder ${f.cylinder}`, ['spark.result'], 2, { needs: 'crank' }),
     look((_, f) => `Compression of cylinder ${f.cylinder}`, ['compression.pressure'], 5, { needs: 'crank' }),
@@ -79,5 +87,8 @@ export const noWorkAsks: Asks = {
     swap('coil'),
     ofItsFuel,
     crankcase
-  ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSinceDrop(c, f.cylinder) && r.open(c, f) }))
+  ).map((r): AskRule => ({
+    ...r,
+    open: (c, f) => !mendedSinceDrop(c, f.cylinder) && movedWith(c, f.cylinder!) === undefined && r.open(c, f)
+  }))
 };

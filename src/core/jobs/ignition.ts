@@ -49,6 +49,7 @@ export const ignition = {
       'spark.stray-lead',
       'spark.stray-cap',
       'spark.own-lead',
+      'run.moved-lead',
       'spark.part-lead'
     ],
     renews: ['spark.leadLook', 'spark.stray', 'spark.leadSwap'],
@@ -88,6 +89,7 @@ export const ignition = {
     raisedBy: [
       ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [only(`spark.${w}`, 'fault'), `spark.hot-${w}`]),
       only('spark.damaged-coil', 'fault'),
+      'run.moved-coil',
       ...['coil', 'charge', 'trigger'].flatMap((part) => [
         only(`spark.part-${part}`, 'fault'),
         only(`spark.own-${part}`, 'fault')
@@ -154,6 +156,7 @@ export const ignition = {
     tellsOfOthers: ['plugs.read', 'plugs.water'],
     raisedBy: [
       'plugs.read',
+      'run.moved-plug',
       only('plugs.gap', 'watch', 'fault'),
       'plugs.cracked',
       'plugs.water',

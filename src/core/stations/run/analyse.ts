@@ -10,6 +10,7 @@ import { compareRuns } from './compare.ts';
 import type { RunAnalysed, RunBasis, RunFact, Watched } from './facts.ts';
 import { lampSeen } from './lamp.ts';
 import { leakPlace } from './leak-place.ts';
+import { movedWith } from './moved.ts';
 import { noiseOf } from './noise.ts';
 import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
@@ -44,11 +45,7 @@ export function analyse(c: Context): RunAnalysed {
     ...lapsed(c)
       .filter((x) => !now.has(x.id))
       .map(({ id, was }): RunFact => ({ kind: 'lapsed', id, condition: 'fault', values: { lapsed: id, was } })),
-    ...cylindersOf(c).flatMap((cylinder): RunFact[] =>
-      c.record.value('run.drop', cylinder) === 'same'
-        ? [{ kind: 'no-work', cylinder, condition: 'fault', values: {} }]
-        : []
-    ),
+    ...cylindersOf(c).flatMap((cylinder) => noWork(c, cylinder)),
     ...tooFast(c),
     ...started(c),
     ...idling(c),
@@ -130,6 +127,16 @@ function noise(c: Context): RunFact[] {
   const heard = noiseOf(c);
   if (!heard?.place) return [];
   return [{ kind: 'noise', condition: 'fault', values: { place: heard.place, explained: heard.explained } }];
+}
+
+/** Shorted out, it is not missed; and the part with which that went over to its neighbour. */
+function noWork(c: Context, cylinder: number): RunFact[] {
+  if (c.record.value('run.drop', cylinder) !== 'same') return [];
+  const part = movedWith(c, cylinder);
+  return [
+    { kind: 'no-work', cylinder, condition: 'fault', values: {} },
+    ...(part ? [{ kind: 'moved', id: `moved-${part}`, cylinder, condition: 'fault', values: { part } } as const] : [])
+  ];
 }
 
 const air = (c: Context): RunFact[] =>

@@ -3,6 +3,7 @@ import type { Judged } from '../../findings/limit.ts';
 import type { Source } from '../cooling/source.ts';
 import type { RunsBeside } from './compare.ts';
 import type { LeakPlace } from './leak-place.ts';
+import type { SwappedPart } from './moved.ts';
 import type { NoisePlace } from './noise.ts';
 import type { LapsedId, SymptomId } from './symptoms.ts';
 import type { WarmingSaid } from './warming.ts';
@@ -78,6 +79,8 @@ export interface RunFacts {
   lapsed: { readonly lapsed: LapsedId; readonly was: string };
   /** Shorted out, the speed stays the same. */
   'no-work': object;
+  /** Changed over with a neighbour’s, the fault went with it. */
+  moved: { readonly part: SwappedPart };
   pulls: { readonly pulls: number };
   'idle-alone': { readonly idle: number };
   idle: { readonly idle: number; readonly asked: Judged; readonly is: 'under' | 'over' | 'right' };

@@ -130,6 +130,13 @@ const examples: Examples<RunFacts> = {
     condition: fault,
     values: { lapsed, was: lapsed === 'stopped' ? 'noise' : 'oil' }
   })),
+  moved: (['plug', 'lead', 'coil'] as const).map((part) => ({
+    kind: 'moved' as const,
+    id: `moved-${part}`,
+    cylinder: 2,
+    condition: fault,
+    values: { part }
+  })),
   'no-work': [{ kind: 'no-work', cylinder: 2, condition: fault, values: {} }],
   pulls: [{ kind: 'pulls', condition: watch, values: { pulls: 14 } }],
   'idle-alone': [{ kind: 'idle-alone', condition: doubt, values: { idle: 720 } }],

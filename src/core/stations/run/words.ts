@@ -262,6 +262,10 @@ export const words: WordsOf<RunFacts, RunBasis> = {
       'what does no work is not missed.'
     )
   }),
+  moved: ({ cylinder, values: { part } }) => ({
+    found: `The fault of cylinder ${cylinder} went over to its neighbour with the ${part}: it is that ${part}.`,
+    because: practice([`${part}s changed over, the engine run: the fault moved`], 'what moves with a part is the part.')
+  }),
   pulls: ({ values: { pulls } }) => ({
     found: `It took ${Math.round(pulls)} pulls to fire.`,
     advice: 'A first start after years may; at the next one count again: choke, primer and fuel level first.',

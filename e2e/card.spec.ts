@@ -40,6 +40,8 @@ test('the log of an engine that makes oil: told with its interval, one outing mo
   await openEngine(page, 'Fulmar');
   await page.getByRole('link', { name: 'Care and single jobs' }).click();
   await page.getByRole('link', { name: 'Outings' }).click();
+  // The care list says the same of it.
+  await page.waitForURL('**/outings');
   await expect(page.getByText(/At idle it makes oil: the level rises .* under load it does not/)).toBeVisible();
   await expect(page.getByText(/run it warm under load at the end of each outing/)).toBeVisible();
   await noViolations(page);

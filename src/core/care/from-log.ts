@@ -27,7 +27,11 @@ function oil(c: Context): LogDue[] {
     {
       id: 'log-oil',
       title:
-        forecast.to === 'dilution' ? 'Engine oil changed before fuel thins it' : 'Engine oil drawn down to its mark',
+        forecast.to === 'dilution'
+          ? 'Engine oil changed before fuel thins it'
+          : forecast.soonest > 0
+            ? 'Engine oil looked at before it passes its full mark'
+            : 'Engine oil drawn down to its mark',
       from: last.on,
       ...(meter === undefined ? {} : { meter }),
       hours: forecast.soonest,

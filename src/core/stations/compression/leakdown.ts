@@ -186,7 +186,14 @@ function crankcases(c: Context): LeakDownFact[] {
   if (c.survey.engine.profile.strokes === 'four') return [];
   return cylindersOf(c).flatMap((cylinder): LeakDownFact[] => {
     const at = ofThisPart(c, 'compression.crankcase', cylinder);
-    if (at === undefined) return [];
+    // A crankcase that holds says nothing of a cylinder that nobody measured.
+    if (
+      at === undefined ||
+      (at === 'held' &&
+        !c.record.last('compression.pressure', cylinder) &&
+        !c.record.last('compression.leakdown', cylinder))
+    )
+      return [];
     return [{ kind: 'crankcase', cylinder, condition: at === 'held' ? 'sound' : 'fault', values: { at } }];
   });
 }

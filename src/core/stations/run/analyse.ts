@@ -140,7 +140,10 @@ function noWork(c: Context, cylinder: number): RunFact[] {
 }
 
 const air = (c: Context): RunFact[] =>
-  c.record.asked('run.air')?.value === 'changes' ? [{ kind: 'air', condition: 'fault', values: {} }] : [];
+  c.record.value('run.air') === 'changes' &&
+  !c.renewed('run.air').some((at) => isAfter(at, c.record.last('run.air')?.at))
+    ? [{ kind: 'air', condition: 'fault', values: {} }]
+    : [];
 
 function gears(c: Context): RunFact[] {
   if (c.record.value('run.gears') !== 'fails') return [];

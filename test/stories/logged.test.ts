@@ -1,24 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { stationsFor } from '../../src/core/stations/register.ts';
 import { ZERO_CELSIUS } from '../../src/core/units/factors.ts';
-import { Bench } from '../case.ts';
-import { good } from '../good.ts';
+import type { Bench } from '../case.ts';
+import { readyToRun } from './all-good.ts';
 import { two } from './engines.ts';
 
 const profile = { ...two, cylinders: 2, thermostat: 'fitted', indicator: 'fitted' } as const;
-const ready = (): Bench => {
-  const b = new Bench(profile, 'neglected', { yearsIdle: 0 });
-  const hands = {
-    profile,
-    banked: false,
-    best: 860e3,
-    read: (...[what, value, more]: Parameters<Parameters<typeof good>[1]['read']>) =>
-      void b.read(what, value as never, more),
-    wait: (hours: number) => void b.wait(hours)
-  };
-  for (const s of stationsFor(profile)) if (s !== 'run') good(s, hands);
-  return b.wait(1);
-};
+const ready = (): Bench => readyToRun(profile);
 /** A logger's file of so many minutes that goes to so many °C. */
 const logged = (b: Bench, end: number, minutes: number): Bench => {
   const seconds = Array.from({ length: 2 * minutes }, (_, k) => 30 * k);

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Profile } from '../../src/core/engine/profile.ts';
-import { stationsFor } from '../../src/core/stations/register.ts';
 import { Bench } from '../case.ts';
-import { good } from '../good.ts';
+import { ranWell as run } from './all-good.ts';
 
 const base = {
   cylinders: 3,
@@ -36,25 +35,6 @@ const four = {
 } as const;
 const injected = { ...four, fuelSystem: 'electronic', ignition: 'coil-on-plug' } as const;
 
-/** Everything looked at and good, then a first run of fifteen minutes. */
-function run(profile: Profile): Bench {
-  const b = new Bench(profile, 'neglected', { yearsIdle: 0, worth: 4000, salvage: 400, ceiling: 2000 });
-  const hands = {
-    profile,
-    banked: false,
-    best: 860e3,
-    read: (...[what, value, more]: Parameters<Parameters<typeof good>[1]['read']>) =>
-      void b.read(what, value as never, more),
-    wait: (hours: number) => void b.wait(hours)
-  };
-  for (const s of stationsFor(profile)) if (s !== 'run') good(s, hands);
-  b.wait(1).read('run.event', 'start').wait(0.25).read('run.stream', 'strong');
-  return b
-    .read('run.outcome', 'ran')
-    .read('run.minutes', 15 * 60)
-    .read('run.event', 'stop')
-    .wait(0.1);
-}
 const first = (b: Bench): string => b.assessed().moves[0]!.title;
 const among = (b: Bench, n = 3): string =>
   b
@@ -186,9 +166,23 @@ describe('spits back: what draws air, then what cannot hold it', () => {
     expect(b.assessed().moves[0]).toMatchObject({ job: 'intake-joint' });
     expect(open(b).sort()).toEqual(['intake-joint', 'run-again']);
   });
+  it('“unknown” afterwards takes nothing away; work on the joints does', () => {
+    const b = run(two).read('run.idles', 'spits').wait(0.1).read('run.air', 'changes');
+    expect(b.ids()).toContain('run.air:fault');
+    b.wait(0.1).read('run.air', 'unknown');
+    expect(b.ids()).toContain('run.air:fault');
+    expect(b.wait(0.1).done('intake-joint').ids()).not.toContain('run.air:fault');
+  });
   it('a two-stroke’s crankcase comes after it, a four-stroke has none to close', () => {
     expect(first(run(two).read('run.idles', 'spits').read('run.air', 'same'))).toMatch(/^Crankcase closed/);
     expect(among(run(four).read('run.idles', 'spits').read('run.air', 'same'), 9)).not.toMatch(/Crankcase/);
+  });
+  it('a crankcase that holds says nothing of a cylinder that nobody measured', () => {
+    const b = new Bench(two, 'neglected');
+    for (const cylinder of [1, 2, 3]) b.read('compression.crankcase', 'held', { cylinder });
+    expect(condition(b, 'compression')).not.toBe('sound');
+    expect(kinds(b).filter((k) => k.startsWith('compression.crankcase'))).toEqual([]);
+    expect(b.read('compression.crankcase', 'reed', { cylinder: 2 }).ids()).toContain('compression.crankcase.2:fault');
   });
   it('a crankcase that holds clears reeds and seals; one that falls is what is opened', () => {
     const b = run(two).read('run.idles', 'spits').read('run.air', 'same');

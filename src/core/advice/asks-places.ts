@@ -2,42 +2,46 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { leakPlace } from '../stations/run/leak-place.ts';
 import { noiseOf, type NoisePlace } from '../stations/run/noise.ts';
-import { isAfter } from '../units/instant.ts';
+import { isAfter, type Timed } from '../units/instant.ts';
 import { carburetted, four, hasBulb } from './asks-fuel.ts';
 import { job, look, type Asks, type AskRule } from './ask.ts';
 import { untilFound } from './until-found.ts';
 
-/** Looked at since it leaked: what was dry before the run says nothing of what drips in it. */
-const sinceLeak = (
-  what: 'fuel' | 'any',
-  title: string,
-  items: readonly ItemId[],
-  minutes: number,
-  fits = (_: Context) => true
-): AskRule =>
-  look(title, items, minutes, {
-    open: (c) => {
-      const leak = c.record.last('run.leaks');
-      if (!leak || leakPlace(c) || !fits(c) || (what === 'fuel' && leak.value !== 'fuel')) return false;
-      return !items.some((i) => c.record.all(i).some((r) => isAfter(r.at, leak.at)));
-    }
-  });
+type Fits = (c: Context) => boolean;
 
-/** By where it is heard: what is tried since, cheapest first (C). */
-const heard = (
-  place: NoisePlace,
+/** A look that counts only when it was made after the symptom: what was dry before the run says nothing of what drips in it. */
+const after = (
+  symptom: (c: Context) => Timed | undefined,
   title: string,
   items: readonly ItemId[],
   minutes: number,
-  fits = (_: Context) => true
+  fits: Fits = () => true
 ): AskRule =>
   look(title, items, minutes, {
     open: (c) => {
-      const noise = noiseOf(c);
-      if (!noise || noise.place !== place || noise.explained || !fits(c)) return false;
-      return !items.some((i) => c.record.all(i).some((r) => isAfter(r.at, noise.at)));
+      const seen = symptom(c);
+      return !!seen && fits(c) && !items.some((i) => c.record.all(i).some((r) => isAfter(r.at, seen.at)));
     }
   });
+/** A leak of which nobody knows yet where it comes from. */
+const ofLeak =
+  (what: 'fuel' | 'any') =>
+  (c: Context): Timed | undefined => {
+    const leak = c.record.last('run.leaks');
+    return leak && !leakPlace(c) && (what === 'any' || leak.value === 'fuel') ? leak : undefined;
+  };
+/** A noise from there, without its cause. */
+const ofNoise =
+  (place: NoisePlace) =>
+  (c: Context): Timed | undefined => {
+    const noise = noiseOf(c);
+    return noise && noise.place === place && !noise.explained ? noise : undefined;
+  };
+const sinceLeak = (what: 'fuel' | 'any', ...rest: [string, readonly ItemId[], number, Fits?]): AskRule =>
+  after(ofLeak(what), ...rest);
+/** By where it is heard: what is tried since, cheapest first (C). */
+const heard = (place: NoisePlace, ...rest: [string, readonly ItemId[], number, Fits?]): AskRule =>
+  after(ofNoise(place), ...rest);
 
 /** Where leaks and noises come from, before anything is opened for them. C: common practice. */
 export const placeAsks: Asks = {

@@ -38,7 +38,7 @@ export function compareInstants(a: Instant, b: Instant): number {
 /** Whether `a` is later than `b`. Everything is later than an instant that is not there. */
 export const isAfter = (a: Instant, b: Instant | undefined): boolean => !b || compareInstants(a, b) > 0;
 
-interface Timed {
+export interface Timed {
   readonly at: Instant;
 }
 /** The order of time, oldest first; for `sort`. */

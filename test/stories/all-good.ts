@@ -1,0 +1,30 @@
+import type { Profile } from '../../src/core/engine/profile.ts';
+import { stationsFor } from '../../src/core/stations/register.ts';
+import { Bench } from '../case.ts';
+import { good } from '../good.ts';
+
+/** Every check of this engine made and good, up to its first run. */
+export function readyToRun(profile: Profile, kind: 'neglected' | 'long-stored' = 'neglected'): Bench {
+  const b = new Bench(profile, kind, { yearsIdle: 0, worth: 4000, salvage: 400, ceiling: 2000 });
+  const hands = {
+    profile,
+    banked: false,
+    best: 860e3,
+    read: (...[what, value, more]: Parameters<Parameters<typeof good>[1]['read']>) =>
+      void b.read(what, value as never, more),
+    wait: (hours: number) => void b.wait(hours)
+  };
+  for (const s of stationsFor(profile)) if (s !== 'run') good(s, hands);
+  return b.wait(1);
+}
+
+/** The same, and a first run of fifteen minutes that nobody stopped. */
+export const ranWell = (profile: Profile): Bench =>
+  readyToRun(profile)
+    .read('run.event', 'start')
+    .wait(0.25)
+    .read('run.stream', 'strong')
+    .read('run.outcome', 'ran')
+    .read('run.minutes', 15 * 60)
+    .read('run.event', 'stop')
+    .wait(0.1);

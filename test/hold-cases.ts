@@ -151,6 +151,20 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['crank', 'start', 'release'],
     because: /water in cylinder 2/
   },
+  debris: {
+    profile: twin,
+    raise: [read('plugs.hole', 'debris', { cylinder: 2 })],
+    meet: [[read('plugs.hole', 'clean', { cylinder: 2 })]],
+    blocks: ['crank', 'start', 'release'],
+    because: /lies in cylinder 2/
+  },
+  drives: {
+    profile: { shift: 'shift' },
+    raise: [read('turn.neutral', 'drives')],
+    meet: [[read('turn.neutral', 'spins')]],
+    blocks: ['start', 'release'],
+    because: /drives the propeller in neutral/
+  },
   assembled: {
     profile: twin,
     raise: [read('turn.assembled', 'binds')],

@@ -1,6 +1,6 @@
 import { drowned } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
-import { cylindersSaid } from '../findings/context.ts';
+import { cylindersOf, cylindersSaid } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { displaced, turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
@@ -14,6 +14,9 @@ const smoothTurns = (c: Context): number => turning(c).smoothSince;
 /** Turned smoothly with the plugs out: that they went back in later takes nothing away. */
 const turnedOpen = (c: Context): boolean =>
   turning(c).turns.some((t) => smooth.has(t.result) && plugsAt(c, t.at) === 'out') && smoothTurns(c) >= 1;
+
+/** Cylinders in which something was seen to lie, and nobody saw it gone. */
+const debrisIn = (c: Context): number[] => cylindersOf(c).filter((n) => c.record.value('plugs.hole', n) === 'debris');
 
 /** What forbids turning it by starter or rope, most dangerous first. */
 export const crankRules: readonly HoldRule[] = [
@@ -124,6 +127,24 @@ export const crankRules: readonly HoldRule[] = [
         }
       ];
     }
+  },
+  {
+    id: 'debris',
+    title: 'Something lies in a cylinder: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    raised: (c) => {
+      const where = debrisIn(c);
+      return where.length
+        ? `Something lies in ${cylindersSaid(where)}: the piston drives it into head and valves.`
+        : undefined;
+    },
+    needs: (c) =>
+      debrisIn(c).map((n) => ({
+        text: `cylinder ${n} looked into again, and clean`,
+        done: false,
+        station: 'plugs',
+        items: ['plugs.hole']
+      }))
   },
   {
     id: 'assembled',

@@ -210,6 +210,19 @@ export const startRules: readonly HoldRule[] = [
     ]
   },
   {
+    id: 'drives',
+    title: 'Drives in neutral: no start',
+    blocks: ['start', 'release'],
+    curedBy: ['linkage'],
+    raised: (c) =>
+      c.record.value('turn.neutral') === 'drives'
+        ? 'It drives the propeller in neutral: boat or stand move off as it starts.'
+        : undefined,
+    needs: () => [
+      { text: 'neutral set, the propeller free in it', done: false, station: 'turn', items: ['turn.neutral'] }
+    ]
+  },
+  {
     id: 'gear-case',
     title: 'Gear case empty, cracked or under pressure',
     blocks: ['start', 'gear', 'release'],

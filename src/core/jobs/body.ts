@@ -16,7 +16,7 @@ export const body = {
   },
   structure: {
     title: 'Free and grease swivel, tilt and linkage',
-    raisedBy: ['look.swivel', 'look.linkage', 'look.mounts'],
+    raisedBy: ['look.swivel', 'look.linkage'],
     how: 'Grease until old grease comes out, work it, again the next day. Heat and penetrating oil where it is seized; no hammer on the tube.',
     tools: ['grease gun'],
     consumables: ['waterproof grease', 'penetrating oil'],
@@ -25,6 +25,26 @@ export const body = {
     hazards: ['leg', 'chemicals'],
     proof: { station: 'look', text: 'swivel, tilt and linkage free' },
     dirty: true
+  },
+  mounts: {
+    title: 'Renew the torn mounts',
+    raisedBy: [only('look.mounts', 'watch')],
+    how: 'The engine hung from a hoist, never over a hand; mounts in pairs, their bolts by the manual’s figure.',
+    tools: ['hoist', 'sockets'],
+    parts: ['mounts'],
+    minutes: 55,
+    hazards: ['lift', 'leg'],
+    proof: { station: 'look', text: 'mounts whole, nothing knocks', reads: ['look.mounts'] }
+  },
+  bracket: {
+    title: 'Renew the cracked bracket',
+    raisedBy: [only('look.mounts', 'fault')],
+    how: 'Not welded: it carries the engine. The new one by the maker’s part; every bolt by the manual’s figure.',
+    tools: ['hoist', 'sockets'],
+    parts: ['bracket'],
+    minutes: 55,
+    hazards: ['lift', 'leg'],
+    proof: { station: 'look', text: 'bracket and clamp sound', reads: ['look.mounts'] }
   },
   anodes: {
     title: 'Renew the anodes',
@@ -51,12 +71,7 @@ export const body = {
   },
   crack: {
     title: 'Find out how deep the crack goes',
-    raisedBy: [
-      'gear.test-housing',
-      only('look.case', 'fault'),
-      only('look.skeg', 'fault'),
-      only('look.mounts', 'fault')
-    ],
+    raisedBy: ['gear.test-housing', only('look.case', 'fault'), only('look.skeg', 'fault')],
     how: 'Dye on clean metal, then a case test at low pressure. Why it cracked is answered before it is mended.',
     tools: ['dye', 'case tester'],
     minutes: 40,

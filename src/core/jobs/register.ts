@@ -58,6 +58,8 @@ const order = [
   'hoses',
   'strainer',
   'structure',
+  'mounts',
+  'bracket',
   'anodes',
   'propeller',
   'crack',

@@ -54,6 +54,7 @@ export const headChecks: readonly Check[] = [
     title: 'Plugs out after the failed start: wet or dry',
     station: 'plugs',
     minutes: 4,
+    tries: ['plugs.read'],
     given: ['no-start']
   },
   {

@@ -250,14 +250,26 @@ export const structure = inSystem('structure', [
   },
   {
     id: 'mounts',
-    label: 'mounts or bracket',
-    prior: { L: 0.06, D: 0.04, N: 0.08, S: 0.02 },
+    label: 'rubber mounts soft or torn',
+    prior: { L: 0.05, D: 0.03, N: 0.06, S: 0.015 },
     shows: { always: ['mounts-bad'], often: ['shakes'] },
-    cure: 'Renew the mounts; a cracked bracket does not go back on a boat.',
+    cure: 'Renew the mounts, in pairs.',
     settled: 'look',
-    step: 'crack',
-    parts: [30, 80, 200],
-    minutes: [60, 120, 240],
+    step: 'mounts',
+    parts: [30, 60, 120],
+    minutes: [40, 55, 120],
+    stake: 'nuisance'
+  },
+  {
+    id: 'bracket',
+    label: 'bracket cracked',
+    prior: { L: 0.01, D: 0.01, N: 0.02, S: 0.005 },
+    shows: { always: ['bracket-cracked'] },
+    cure: 'Renew it; a cracked bracket does not go back on a boat.',
+    settled: 'look',
+    step: 'bracket',
+    parts: [60, 120, 300],
+    minutes: [40, 55, 240],
     stake: 'danger'
   },
   {

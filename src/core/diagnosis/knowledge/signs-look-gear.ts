@@ -79,10 +79,18 @@ export const lookAndGearSigns: readonly SignKind[] = [
   {
     id: 'mounts-bad',
     check: 'look',
-    present: 'a mount is soft or the bracket cracked',
+    present: 'a mount is soft or torn',
     absent: 'the mounts are sound',
     leak: 0.02,
-    reads: [{ item: 'look.mounts', present: ['soft', 'cracked'] }]
+    reads: [{ item: 'look.mounts', present: ['soft'], open: ['cracked'] }]
+  },
+  {
+    id: 'bracket-cracked',
+    check: 'look',
+    present: 'the bracket is cracked',
+    absent: 'the bracket is whole',
+    leak: 0.002,
+    reads: [{ item: 'look.mounts', present: ['cracked'] }]
   },
   {
     id: 'anodes-gone',

@@ -173,7 +173,7 @@ export const turnSigns: readonly SignKind[] = [
     present: 'its bore is scored',
     absent: 'its bore is not scored',
     leak: 0.005,
-    reads: [{ item: 'plugs.hole', present: ['scored', 'debris'], open: ['holed'] }]
+    reads: [{ item: 'plugs.hole', present: ['scored'], open: ['debris', 'holed'] }]
   },
   {
     id: 'crown-holed',

@@ -146,6 +146,25 @@ function vacuumAnswer(c: Context, round: number): string | undefined {
   return verdict === 'low' || verdict === 'high' ? verdict : 'unknown';
 }
 
+/** What dies with it may be the spark: that it is fuel it lacks was shown by an answer, or by a spark that was good while it was warm. */
+function lacksFuel(c: Context, round: number): boolean {
+  const shows = [
+    ['fuel.revived', 'yes'],
+    ['fuel.chokeOnly', 'yes'],
+    ['fuel.portable', 'fine'],
+    ['fuel.bulb', 'flat']
+  ] as const;
+  const warm = c.record
+    .all('spark.result')
+    .filter((r) => r.conditions?.engine === 'warm')
+    .at(-1);
+  return (
+    shows.some(([item, answer]) => answerOf(c, item, round) === answer) ||
+    vacuumAnswer(c, round) === 'high' ||
+    warm?.value === 'good'
+  );
+}
+
 /** Which part starves it, where somebody said that it dies; nothing before. */
 export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   const dies = c.record.value('fuel.dies');
@@ -170,7 +189,7 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
     ...(c.record.value('fuel.revived') === 'yes' && !choke ? ['fuel.chokeOnly'] : []),
     ...(injected ? ['jet', 'needle', 'fuel.chokeOnly', 'fuel.floods', 'fuel.bowlLook', 'fuel.jets'] : [])
   ]);
-  return eliminate(
+  const tree = eliminate(
     parts.filter((p) => !gone.has(p.id)),
     // A bulb that stays soft draws air: its joints come before what lies further on.
     (c.record.value('fuel.bulb') === 'soft' ? airFirst : trials).filter((t) => !gone.has(t.item)),
@@ -179,4 +198,8 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
         ? vacuumAnswer(c, round)
         : (answerOf(c, item, round) ?? (round > 1 ? undefined : answerOf(c, item, 1)))
   );
+  // The last part left over is the one only where it is known to lack fuel at all.
+  if (tree.found?.by !== 'elimination' || lacksFuel(c, round)) return tree;
+  const { found: _left, ...open } = tree;
+  return open;
 }

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../case.ts';
+import { ranWell, readyToRun } from './all-good.ts';
+import { two } from './engines.ts';
+
+/** A single with a tank above it: neither bulb nor pump to blame. */
+const gravity = { ...two, cylinders: 1, supply: 'gravity', starting: 'rope' } as const;
+const first = (b: Bench): string => b.assessed().moves[0]!.title;
+const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+const open = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+
+describe('on an engine that is good otherwise', () => {
+  it('torn mounts are renewed: nothing is greased, and no crack is looked for', () => {
+    const jobs = open(readyToRun(two).read('look.mounts', 'soft'));
+    expect(jobs).toContain('mounts');
+    expect(jobs).not.toEqual(expect.arrayContaining(['structure']));
+    expect(jobs).not.toContain('crack');
+  });
+  it('a cracked bracket is renewed, not dyed and pressed', () => {
+    const b = readyToRun(two).read('look.mounts', 'cracked');
+    expect(open(b)).toContain('bracket');
+    expect(open(b)).not.toContain('crack');
+    expect(b.assessed().advice.suspects.find((s) => s.id === 'mounts')?.probability ?? 0).toBeLessThan(0.2);
+  });
+  it('what lies in a cylinder is out and seen out before anything cranks; it is no worn bore', () => {
+    const b = new Bench(two, 'neglected').read('plugs.hole', 'debris', { cylinder: 1 });
+    expect(first(b)).toBe('Get it out by magnet or air');
+    expect(b.holds()).toContain('debris');
+    expect(b.assessed().advice.suspects.find((s) => s.id === 'rings-worn.1')?.probability ?? 0).toBeLessThan(0.2);
+    expect(b.wait(0.1).read('plugs.hole', 'unknown', { cylinder: 1 }).holds()).toContain('debris');
+    expect(b.read('plugs.hole', 'clean', { cylinder: 2 }).holds()).toContain('debris');
+    expect(b.wait(0.1).read('plugs.hole', 'clean', { cylinder: 1 }).holds()).not.toContain('debris');
+  });
+  it('one that drives in neutral is not started; one that only drags may be', () => {
+    expect(readyToRun(two).read('turn.neutral', 'drives').holds()).toContain('drives');
+    expect(readyToRun(two).read('turn.neutral', 'drags').holds()).not.toContain('drives');
+  });
+  it('a start that failed asks for its plugs once', () => {
+    const b = ranWell(gravity).read('run.outcome', 'failed');
+    expect(titles(b).filter((t) => /wet or dry/.test(t))).toHaveLength(1);
+  });
+});
+
+describe('it dies, and one part of its fuel line is left over', () => {
+  const dying = (): Bench => readyToRun(gravity).read('fuel.dies', 'minutes').wait(0.1);
+  it('nobody knows yet that fuel is what it lacks: that is seen while it dies, and nothing is stripped', () => {
+    const b = dying();
+    expect(open(b)).not.toContain('bowl');
+    expect(first(b)).toMatch(/^Let it die again.*fuel or spark/);
+  });
+  it('a spark that is good while it is warm leaves the fuel, and so the part', () => {
+    const b = dying().read('spark.result', 'good', {
+      cylinder: 1,
+      conditions: { path: 'tester', light: 'shade', engine: 'warm' }
+    });
+    expect(open(b)).toContain('bowl');
+  });
+});

@@ -56,3 +56,20 @@ describe('it dies, and one part of its fuel line is left over', () => {
     expect(open(b)).toContain('bowl');
   });
 });
+
+describe('a complaint sends one to one place of the look-over', () => {
+  const brought = (): Bench => new Bench(two, 'long-stored', { said: ['no-start'], yearsIdle: 9 });
+  it('that is no walk around the engine: it still comes before hands are laid on it', () => {
+    const b = brought().read('look.wiring', 'good');
+    const list = titles(b);
+    expect(list).toContain('Look it over, cowl to skeg');
+    expect(list.indexOf('Look it over, cowl to skeg')).toBeLessThan(list.indexOf('Turn it by hand'));
+  });
+  it('two places, or one that nobody is sent to, are one', () => {
+    for (const b of [
+      brought().read('look.wiring', 'good').read('look.hoses', 'supple'),
+      brought().read('look.skeg', 'sound')
+    ])
+      expect(titles(b)).not.toContain('Look it over, cowl to skeg');
+  });
+});

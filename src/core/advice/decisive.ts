@@ -3,6 +3,7 @@ import type { Context } from '../findings/context.ts';
 import type { Action } from '../holds/hold.ts';
 import type { Judgement } from '../judge.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
+import { placeIds } from '../stations/look/places.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
 import { stationsFor } from '../stations/register.ts';
 
@@ -19,9 +20,17 @@ export interface Decisive {
 interface Rule extends Decisive {
   /** Readings that say it was made. */
   readonly made: readonly ItemId[];
-  /** The whole check counts as made once anything of it was read. */
-  readonly touched?: true;
+  /** The same by more than one reading. */
+  readonly madeBy?: (c: Context) => boolean;
   readonly when?: (c: Context) => boolean;
+}
+
+/** Places of the look-over that a complaint or a symptom sends one to by themselves: one of them is no walk around the engine. */
+const lookedAtAlone = new Set<string>(['wiring', 'hoses', 'mounts', 'linkage']);
+/** Whether somebody walked around it, however few places he wrote down. */
+function lookedOver(c: Context): boolean {
+  const seen = placeIds.filter((p) => c.record.asked(`look.${p}`));
+  return seen.length > 1 || seen.some((p) => !lookedAtAlone.has(p));
 }
 
 const running = (c: Context): boolean => c.record.value('run.outcome') === 'ran';
@@ -54,7 +63,7 @@ const rules: readonly Rule[] = [
     minutes: 10,
     because: 'Eyes come before hands: what is chewed, cracked or missing costs nothing to see.',
     made: [],
-    touched: true
+    madeBy: lookedOver
   },
   {
     check: 'turn',
@@ -136,9 +145,9 @@ export function decisiveChecks({ context: c }: Judgement): Decisive[] {
   return (
     rules
       .filter((r) => fitted.has(r.station) && (r.when?.(c) ?? true))
-      .filter((r) => !(r.touched && c.record.touched(r.station)) && !r.made.some((i) => c.record.asked(i)))
+      .filter((r) => !r.madeBy?.(c) && !r.made.some((i) => c.record.asked(i)))
       // A drowned engine goes by its protocol until that is through.
       .filter((r) => !(drowned(c) && r.check === 'look'))
-      .map(({ made: _made, touched: _touched, when: _when, ...d }) => d)
+      .map(({ made: _made, madeBy: _madeBy, when: _when, ...d }) => d)
   );
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../test/case.ts';
 import { cylinderCount } from '../engine/profile.ts';
 import { allItems, itemIds, stationOf } from '../stations/items.ts';
+import { stations } from '../stations/register.ts';
 import type { Move } from './move.ts';
 import { MOST_QUESTIONS, questionsOf } from './questions.ts';
 
@@ -47,6 +48,26 @@ describe('what a move asks for, one field at a time', () => {
   });
   it('a move that does not say what it reads opens its check', () => {
     expect(questionsOf(move({ station: 'spark' }), twin)).toEqual([]);
+  });
+  it('a whole check asks its first pass, one question at a time, as far as this engine has it', () => {
+    expect(questionsOf(move({ id: 'look:safe', station: 'safe' }), twin).map((q) => q.what)).toEqual([
+      'safe.lanyard',
+      'safe.battery',
+      'safe.propeller',
+      'safe.secured',
+      'safe.place'
+    ]);
+    const look = questionsOf(move({ id: 'look:look', station: 'look' }), twin);
+    expect(look.length).toBeGreaterThan(10);
+    expect(questionsOf(move({ id: 'look:turn', station: 'turn' }), twin)[0]).toEqual({ what: 'turn.plugs' });
+    expect(questionsOf(move({ id: 'look:turn', station: 'turn', items: ['turn.depth'] }), twin)).toHaveLength(2);
+  });
+  it('every name of a first pass is an item of its check that a question can ask', () => {
+    for (const [id, station] of Object.entries(stations)) {
+      const names: readonly string[] = ('firstPass' in station ? station.firstPass : undefined) ?? [];
+      expect(names.length).toBeLessThanOrEqual(MOST_QUESTIONS);
+      for (const name of names) expect(itemIds, name).toContain(`${id}.${name}`);
+    }
   });
   it('every question of every first move exists on this engine and is of the check that the move names', () => {
     for (const profile of [twin, { strokes: 'four', cylinders: 6, ignition: 'cdi', displacement: 2.6e-3 } as const]) {

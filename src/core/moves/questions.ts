@@ -12,7 +12,7 @@ export interface Question {
 }
 
 /** Above so many a move is better made on its sheet than question by question. */
-export const MOST_QUESTIONS = 12;
+export const MOST_QUESTIONS = 14;
 
 /**
  * Series, stages and what belongs to one of two banks are taken on their sheet: one field cannot say which, and an answer is never
@@ -27,6 +27,14 @@ const needsSheet = (what: ItemId, profile: Profile): boolean =>
 const passed = (what: ItemId): boolean =>
   what === 'compression.pulls' || ['photo', 'log', 'text'].includes(allItems[what].kind);
 
+/** Of a whole check: its first pass, in the order in which it is walked. */
+function firstPass(move: Move): ItemId[] | undefined {
+  const { station } = move;
+  if (!station || move.items || move.id !== `look:${station}`) return undefined;
+  const names: readonly string[] | undefined = stations[station].firstPass;
+  return names?.map((name) => `${station}.${name}` as ItemId);
+}
+
 /**
  * What a move asks for, in the order of its check, each a field of its own. Empty where the move says nothing definite, where it
  * needs its sheet (a series, the stages of a test, one of two banks), or where there would be more than {@link MOST_QUESTIONS}.
@@ -34,8 +42,7 @@ const passed = (what: ItemId): boolean =>
 export function questionsOf(move: Move, profile: Profile): readonly Question[] {
   if (!move.station || move.kind === 'job' || move.kind === 'wait' || move.id.startsWith('proof:')) return [];
   const reads = readsOf(move);
-  if (!reads) return [];
-  const items = itemIds.filter((i) => reads(i) && stationOf(i) === move.station);
+  const items = firstPass(move) ?? (reads ? itemIds.filter((i) => reads(i) && stationOf(i) === move.station) : []);
   if (items.some((what) => needsSheet(what, profile))) return [];
   const count = cylinderCount(profile) ?? 1;
   const list = items

@@ -61,6 +61,8 @@ export interface Station {
   readonly looksAt: 'engine' | 'surroundings' | 'running';
   /** Comes before every other check, and why. */
   readonly first?: string;
+  /** What its first pass asks, by name, where it can be answered one question at a time. */
+  readonly firstPass?: readonly string[];
   /** It must have been looked at before an engine goes back; a reason opens no gate over it. */
   readonly beforeRelease?: true;
   /** Its findings about a cylinder colour that cylinder on the drawing. */

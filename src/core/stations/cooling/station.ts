@@ -20,6 +20,7 @@ export const station = {
   tools: ['light', 'soft wire', 'bucket or muffs'],
   anchor: 'water intake',
   looksAt: 'engine',
+  firstPass: ['screen', 'strainer', 'source', 'impellerAge', 'opened'],
   beforeRelease: true,
   analyse: (c) => spoken('cooling', analyse(c), words, c.units),
   sounding: (c) => {

@@ -23,6 +23,7 @@ export const station = {
   tools: ['clear jar', 'siphon', 'labelled can'],
   anchor: 'fuel line',
   looksAt: 'engine',
+  firstPass: ['level', 'kind', 'age', 'jar', 'vent', 'bulb', 'tank', 'line', 'bowl'],
   beforeRelease: true,
   waits: () => [{ label: 'Jar standing', minutes: JAR, because: 'water settles below; cloudy fuel shows its layer' }],
   analyse: (c) => spoken('fuel', analyse(c), words, c.units),

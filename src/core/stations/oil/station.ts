@@ -22,6 +22,7 @@ export const station = {
   tools: ['rag', 'funnel'],
   anchor: 'sump',
   looksAt: 'engine',
+  firstPass: ['waited', 'dip', 'look', 'smell'],
   beforeRelease: true,
   applies: (p) => p.strokes !== 'two',
   absent: 'This engine has none: a two-stroke carries its oil in the fuel.',

@@ -18,6 +18,7 @@ export const station = {
   tools: ['chock', 'rag'],
   anchor: 'cowl top',
   looksAt: 'surroundings',
+  firstPass: ['lanyard', 'battery', 'propeller', 'secured', 'place'],
   first: 'Before a hand goes near it: lanyard, battery, propeller, stand.',
   analyse: (c) => spoken('safe', analyse(c), words, c.units)
 } as const satisfies Station;

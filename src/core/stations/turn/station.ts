@@ -20,6 +20,7 @@ export const station = {
   tools: ['spanner for the flywheel nut', 'depth gauge'],
   anchor: 'flywheel',
   looksAt: 'engine',
+  firstPass: ['plugs', 'result', 'bumps', 'water', 'feel'],
   beforeRelease: true,
   coloursCylinders: true,
   waits: (c) => {

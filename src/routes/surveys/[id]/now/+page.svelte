@@ -19,6 +19,10 @@
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
   import Maximize2 from '@lucide/svelte/icons/maximize-2';
   import { parseISO } from 'date-fns';
+  import { untrack } from 'svelte';
+
+  /** A choice so soon after a tap was made by it, ms. */
+  const TAP = 1500;
 
   const session = $derived(useSession());
   const base = $derived(`/surveys/${session.surveyId}`);
@@ -64,8 +68,10 @@
     pinned.pin();
     pinned.settle();
   });
+  // By its id: danger is weighed anew with every entry, and stays the same move.
+  const moveId = $derived(move?.id);
   $effect(() => {
-    void move?.id;
+    void moveId;
     at = 0;
   });
 
@@ -93,6 +99,17 @@
     if (move?.mark && !move.waits) session.mark(move.mark, 'done');
     pinned.done();
   }
+  /** A tap on an answer goes on to the next question; by keyboard one goes on oneself: an arrow key already chooses. */
+  let tapped = 0;
+  const keyOf = (q: Question): string => `${q.what}:${q.cylinder ?? ''}`;
+  let before: { readonly key: string; readonly answered: boolean } | undefined;
+  $effect(() => {
+    const now = question && { key: keyOf(question), answered: answered(question) };
+    const justAnswered = now !== undefined && now.answered && before?.key === now.key && !before.answered;
+    before = now;
+    const byTap = performance.now() - tapped < TAP;
+    if (justAnswered && byTap && allItems[question!.what].kind === 'choice') untrack(() => go(1));
+  });
   const go = (by: number): void => void (at = Math.min(Math.max(0, at + by), Math.max(0, questions.length - 1)));
   function onkeydown(e: KeyboardEvent): void {
     if (e.key === 'Escape' && big) big = false;
@@ -107,7 +124,7 @@
 </script>
 
 <svelte:head><title>Now · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
-<svelte:window {onkeydown} />
+<svelte:window {onkeydown} onpointerdown={() => (tapped = performance.now())} />
 
 <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
   <section
@@ -158,11 +175,7 @@
             {#if questions.length > 1}<p class="label-caps" role="status">
                 {Math.min(at, questions.length - 1) + 1} of {questions.length}{answered(question) ? ', answered' : ''}
               </p>{/if}
-            {#key `${question.what}:${question.cylinder ?? ''}`}<ItemField
-                what={question.what}
-                cylinder={question.cylinder}
-                {conditions}
-              />{/key}
+            {#key keyOf(question)}<ItemField what={question.what} cylinder={question.cylinder} {conditions} />{/key}
           </div>
         </Swipe>
         {#if questions.length > 1}

@@ -56,15 +56,11 @@ export function actionOf(what: ItemId, value?: unknown): Action | undefined {
 /** Whether taking a reading does something to the engine that a hold could be against. */
 export const doesSomething = (what: ItemId, value: unknown): boolean => actionOf(what, value) !== undefined;
 
-/** The first hold against making a check at all, where making it does something to the engine. */
-export const holdAgainst = (holds: readonly Hold[], station: StationId): Hold | undefined => {
+/** The holds against making a check at all, where making it does something to the engine. */
+export const heldAgainst = (holds: readonly Hold[], station: StationId): Hold[] => {
   const { act } = stations[station];
-  return act && against(holds, act)[0];
+  return act ? against(holds, act) : [];
 };
-
-/** Why a check may not be made now, in one sentence; nothing when it may. */
-export const refusalOf = (holds: readonly Hold[], station: StationId): string | undefined =>
-  sayRefusal(holdAgainst(holds, station));
 
 /** Why a new reading may not be taken now, in one sentence; nothing when it may. */
 export function refusal(holds: readonly Hold[], what: ItemId, value?: unknown): string | undefined {

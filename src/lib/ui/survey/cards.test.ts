@@ -14,9 +14,11 @@ import BeforeAfterTable from './BeforeAfterTable.svelte';
 import FindingCard from './FindingCard.svelte';
 import HoldBanner from './HoldBanner.svelte';
 import JobCard from './JobCard.svelte';
+import { heldAgainst } from '../../../core/holds/index.ts';
 import type { Move } from '../../../core/moves/move.ts';
 import { placeOf } from '../marks/move-place.ts';
 import NowCard from './NowCard.svelte';
+import Refused from './Refused.svelte';
 
 /** Small parts of the pages, drawn alone: what they say, and that condition is never colour only. */
 const html = <P extends object>(c: Component<P>, props: P): string =>
@@ -57,6 +59,20 @@ describe('a finding', () => {
 
 describe('holds', () => {
   const b = new Bench({ strokes: 'two', cylinders: 1 }, 'drowned', { runningWhenSunk: 'yes', submerged: 'yes' });
+  it('refuse a check with what is open of each of them, and where that is read', () => {
+    const holds = heldAgainst(b.read('turn.plugs', 'out').judged().holds, 'run');
+    const said = words(Refused, { holds, base: '/s' });
+    expect(said).toMatch(/^Refused: Drowned while running: no spin at all\./);
+    for (const h of holds) {
+      expect(said).toContain(`${h.title}.`);
+      for (const n of h.needs)
+        expect(said.includes(n.text)).toBe(
+          !n.done || holds.some((x) => x.needs.some((y) => y.text === n.text && !y.done))
+        );
+    }
+    expect(html(Refused, { holds, base: '/s' })).toContain('href="/s/turn"');
+    expect(words(Refused, { holds: [], base: '/s' })).toBe('');
+  });
   it('say what lifts them, what is done and what is open, with a way there', () => {
     const holds = b.judged().holds.filter((h) => !h.standing);
     const said = words(HoldBanner, { holds, base: '/surveys/x', onoverride: () => {} });

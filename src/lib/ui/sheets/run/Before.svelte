@@ -4,14 +4,13 @@
   import Shape from '../../marks/Shape.svelte';
   import { useSession } from '../../session/session.svelte.ts';
 
-  /** What has to be true before it is started, each as it stands, and the one button that starts the clock. */
+  /** What has to be true before it is started, beside the holds over the sheet, and the one button that starts the clock. */
   let { again, onstart }: { again: boolean; onstart: () => void } = $props();
   const session = useSession();
   const j = $derived(session.judgement);
   const holds = $derived(against(j.holds, 'start'));
   const stop = $derived(refusal(j.holds, 'run.event', 'start'));
   const source = $derived(session.record.value('cooling.source'));
-  const base = $derived(`/surveys/${session.surveyId}`);
   /** Faults that make a run short or harmful, whether or not a hold stands. */
   const faults = $derived(
     j.findings.filter((f) => f.condition === 'fault' && ['cooling', 'fuel', 'oil'].includes(f.station))
@@ -20,22 +19,9 @@
 </script>
 
 <ul class="space-y-1.5" aria-label="Before it starts">
-  {#each holds as h (h.id)}
-    <li class="flex items-start gap-2">
-      <span class="pt-1"><Shape condition="held" /></span>
-      <span
-        ><strong class="font-semibold text-hold">{h.title}.</strong>
-        {#each h.needs.filter((n) => !n.done) as n, k (n.text)}{k ? '; ' : ''}{#if n.station}<a
-              class="plain-link"
-              href="{base}/{n.station}">{n.text}</a
-            >{:else}{n.text}{/if}{/each}.</span
-      >
-    </li>
-  {:else}
-    <li class="flex items-start gap-2">
+  {#if !holds.length}<li class="flex items-start gap-2">
       <span class="pt-1"><Shape condition="sound" /></span><span>No hold stands against a start.</span>
-    </li>
-  {/each}
+    </li>{/if}
   {#each faults as f (f.id)}
     <li class="flex items-start gap-2">
       <span class="pt-1"><Shape condition="fault" /></span><span>{f.sentence}</span>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { cylinderConditions } from '$core/stations/cylinders.ts';
   import { page } from '$app/state';
-  import { refusalOf } from '$core/holds/index.ts';
+  import { heldAgainst } from '$core/holds/index.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
   import { byGravity } from '$core/findings/finding.ts';
@@ -12,6 +12,7 @@
   import { paneOf } from '$lib/ui/survey/pane.ts';
   import NowLine from '$lib/ui/survey/NowLine.svelte';
   import NowCard from '$lib/ui/survey/NowCard.svelte';
+  import Refused from '$lib/ui/survey/Refused.svelte';
   import SuspectsCard from '$lib/ui/suspects/SuspectsCard.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import { onMount } from 'svelte';
@@ -26,7 +27,7 @@
   const fitted = $derived(here !== undefined);
   const Sheet = $derived(data.sheet);
   const findings = $derived([...(here?.findings ?? [])].sort(byGravity));
-  const stop = $derived(refusalOf(j.holds, id));
+  const stops = $derived(heldAgainst(j.holds, id));
   const round = $derived(session.roundOf(id));
   const pane = $derived(paneOf(page.url));
 
@@ -58,7 +59,7 @@
         >{/if}
     </div>
     <HazardLines ids={[...check.hazards.before, ...check.hazards.during]} brief />
-    {#if stop}<p class="mt-1 border-2 border-hold p-2 font-semibold text-hold" role="status">{stop}</p>{/if}
+    <Refused holds={stops} {base} />
     <div class="mt-2">
       {#if !fitted}
         <p class="panel p-4">

@@ -41,6 +41,20 @@ describe('on an engine that is good otherwise', () => {
   });
 });
 
+describe('the list of moves', () => {
+  it('asks for making it safe once, also where what is not safe is a job', () => {
+    const b = readyToRun(two).wait(0.1).read('safe.battery', 'on');
+    expect(titles(b).filter((t) => t === 'Make it safe')).toHaveLength(1);
+  });
+  it('a gasket between two cylinders explains that it idles badly: no bowl comes off for that', () => {
+    const b = new Bench({ ...two, cylinders: 2 }, 'neglected', { said: ['idles'] });
+    for (const n of [1, 2] as const)
+      b.read('compression.leakdown', 0.45, { cylinder: n }).read('compression.escape', ['neighbour'], { cylinder: n });
+    const jets = (x: Bench): number => x.assessed().advice.suspects.find((s) => s.id === 'jets')!.probability;
+    expect(jets(b)).toBeLessThan(jets(new Bench({ ...two, cylinders: 2 }, 'neglected', { said: ['idles'] })));
+  });
+});
+
 describe('it dies, and one part of its fuel line is left over', () => {
   const dying = (): Bench => readyToRun(gravity).read('fuel.dies', 'minutes').wait(0.1);
   it('nobody knows yet that fuel is what it lacks: that is seen while it dies, and nothing is stripped', () => {

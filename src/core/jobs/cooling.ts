@@ -21,7 +21,7 @@ export const cooling = {
     proof: { station: 'cooling', text: 'screens clear', reads: ['cooling.screen'] }
   },
   outlet: {
-    title: 'Probe the stream outlet and its line',
+    title: 'Clear the stream outlet and its line',
     raisedBy: [only('cooling.outlet', 'fault')],
     met: (c) => c.record.value('cooling.outlet') === 'blocked',
     how: 'A wire up the outlet, then the hose off its nipple; hot water follows when it was blocked.',

@@ -163,13 +163,15 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
   const list = work(p);
   const isAsked = asLooks(asks);
   const ranked = rankedLooks(p, asks, short);
+  // Made safe once, whether it is asked as a check or as the job of what is not.
+  const safe = makeSafe(p);
   const vain = inVain(p);
   // Asked for the cause, nobody knew it: it is run again before that is asked once more.
   const untold = causeUntold(p.context, p.context.record.last('run.outcome')?.at ?? '');
   return [
     ...(end ? [end] : []),
     ...danger,
-    ...makeSafe(p),
+    ...safe,
     // A step against the clock that reads what a finding asks for is that look: it stands once, with what was found.
     ...clock.map((m) => {
       const ask = asks.find((a) => readsWhat(m, a));
@@ -189,7 +191,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ...(short ? [] : decisive(p)),
     ...ranked.pointed,
     ...shortJobMoves(p),
-    ...list.still.filter((m) => !isAsked(m)),
+    ...list.still.filter((m) => !isAsked(m) && !safe.some((s) => s.title === m.title)),
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
     ...againstStarting(p, asks, danger).filter(

@@ -13,8 +13,8 @@ export const powerHead = inSystem('power-head', [
     shows: {
       usually: ['low', 'leaks', 'low-again'],
       often: ['wet-rises', 'air-crankcase'],
-      rarely: ['stiff'],
-      sometimes: ['soak-no-help']
+      sometimes: ['soak-no-help', 'no-drop'],
+      rarely: ['stiff', 'spits', 'shakes', 'no-start']
     },
     cure: 'Soak overnight with penetrating oil, run with oil, measure again.',
     settled: 'leak-down',
@@ -31,7 +31,8 @@ export const powerHead = inSystem('power-head', [
     shows: {
       usually: ['low', 'wet-rises', 'air-crankcase', 'leaks', 'low-again', 'soak-no-help'],
       often: ['hole-scored'],
-      sometimes: ['plug-oily', 'no-drop']
+      sometimes: ['plug-oily', 'no-drop'],
+      rarely: ['spits', 'shakes', 'no-start']
     },
     cure: 'Overhaul: bore, piston and rings; a specialist measures it.',
     settled: 'bore-light',
@@ -48,8 +49,8 @@ export const powerHead = inSystem('power-head', [
     prior: { L: 0.012, D: 0.01, N: 0.02, S: 0.003 },
     shows: {
       usually: ['low', 'leaks', 'low-again', 'air-gasket'],
-      sometimes: ['plug-water', 'plug-wet-after', 'air-water', 'hot'],
-      rarely: ['plug-white']
+      sometimes: ['plug-water', 'plug-wet-after', 'air-water', 'hot', 'spits', 'no-drop', 'shakes'],
+      rarely: ['plug-white', 'no-start']
     },
     cure: 'Head off, flatness checked, new gasket, bolts in the manual’s order.',
     settled: 'leak-down',
@@ -84,7 +85,8 @@ export const powerHead = inSystem('power-head', [
       always: ['low', 'low-again', 'soak-no-help', 'crown-holed'],
       usually: ['air-crankcase', 'leaks', 'hole-scored'],
       often: ['plug-white', 'no-drop'],
-      sometimes: ['shakes']
+      sometimes: ['shakes', 'spits'],
+      rarely: ['no-start']
     },
     cure: 'Overhaul: piston, bore; find why it ran lean.',
     settled: 'bore-light',
@@ -120,7 +122,13 @@ export const powerHead = inSystem('power-head', [
     label: 'valve lash closed, or carbon on the seat',
     per: 'cylinder',
     prior: { L: 0.01, D: 0.01, N: 0.03, S: 0.008 },
-    shows: { always: ['no-lash'], usually: ['air-valve', 'low', 'low-again'], often: ['leaks', 'no-drop'] },
+    shows: {
+      always: ['no-lash'],
+      usually: ['air-valve', 'low', 'low-again'],
+      often: ['leaks', 'no-drop'],
+      sometimes: ['spits', 'shakes'],
+      rarely: ['no-start']
+    },
     cure: 'Set the lash cold, run it, measure again.',
     settled: 'lash',
     step: 'lash',

@@ -87,3 +87,30 @@ describe('a complaint sends one to one place of the look-over', () => {
       expect(titles(b)).not.toContain('Look it over, cowl to skeg');
   });
 });
+
+describe('a start that failed', () => {
+  const failed = (plugs: string): Bench => {
+    const b = readyToRun(two).read('run.outcome', 'failed').wait(0.1);
+    for (const cylinder of [1, 2, 3]) b.read('plugs.read', [plugs as 'dry'], { cylinder });
+    return b.wait(0.1);
+  };
+  it('with dry plugs: what lets fuel through is seen again, though it was good before; then the cause is asked for', () => {
+    const b = failed('dry');
+    expect(titles(b).slice(0, 2)).toEqual(['Tap or shut-off under the cowl', 'Squeeze the bulb']);
+    b.read('fuel.shutoff', 'open').wait(0.1).read('fuel.bulb', 'firm');
+    expect(first(b)).toBe('Find the cause, write it down');
+  });
+  it('with wet plugs: they are dried or renewed, and it is tried again; no bowl comes off', () => {
+    const b = failed('fuel');
+    expect(first(b)).toBe('Clean or renew the plugs');
+    expect(titles(b).join()).not.toMatch(/Bowl or vapour separator off|Squeeze the bulb/);
+  });
+  it('an ignition that is found dead explains it: nobody looks into the tank for that', () => {
+    const b = new Bench(two, 'long-stored', { said: ['no-start'], yearsIdle: 5 }).read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2, 3])
+      b.read('spark.result', 'none', { cylinder, conditions: { path: 'tester', light: 'shade' } });
+    b.read('spark.stopWire', 'returns');
+    expect(first(b)).toBe('Mend the stop circuit');
+    expect(titles(b).slice(0, 3).join()).not.toMatch(/tank/);
+  });
+});

@@ -10,11 +10,11 @@ import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
-import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { twist } from './asks-turn.ts';
 import { coldAndWarm } from './asks-spark.ts';
 import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
-import { carburetted, four, hasBulb, starved } from './asks-fuel.ts';
+import { failedAsks } from './asks-failed.ts';
+import { carburetted, four, starved } from './asks-fuel.ts';
 
 const dipIfFour: AskRule = {
   ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
@@ -72,24 +72,11 @@ const jacket: AskRule = look('Leak-down, the water jacket watched', ['compressio
   }
 });
 
-/** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */
-const whenDry = (r: AskRule): AskRule => ({
-  ...r,
-  open: (c, f) => dryAfterStart(c)?.dry !== false && r.open(c, f)
-});
-
-/** Work at fuel, spark, plugs or starter after the start that failed. */
-const mendedSinceFailed = (c: Context): boolean => {
-  const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
-  return (['fuel', 'spark', 'plugs'] as const).some((s) => c.worked(s).some((at) => isAfter(at, failed?.at)));
-};
 /** Work was done on the water after it was stopped for want of it, or for its heat. */
 const waterWorkedOn = (c: Context): boolean => {
   const stop = c.record.last('run.reason');
   return stop !== undefined && c.worked('cooling').some((at) => isAfter(at, stop.at));
 };
-const railLook = look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10);
-
 /** Stopped for a noise that nobody placed. */
 const whereItSounds: AskRule = look('Say where the noise came from: head, valves, flywheel, leg', ['run.noise'], 2, {
   only: ['fault'],
@@ -248,36 +235,7 @@ export const runAsks: Asks = {
   'run.steam': untilFound(...heat),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
   'run.plug-wet': [jacket, job('water-in')],
-  // Something was mended where it lies: it is tried again before anything more is looked for.
-  'run.failed': (
-    [
-      look('Spark, every cylinder', ['spark.result'], 6),
-      // As they are after the start that failed: what was read before it tells nothing of that.
-      look('Plugs out: wet or dry', ['plugs.read'], 8, { open: (c) => dryAfterStart(c) === undefined }),
-      // Dry plugs: fuel does not get there. Wet ones: too much of it, or fuel that does not burn.
-      whenDry(look('Look into the tank', ['fuel.level'], 1)),
-      whenDry(look('Tap or shut-off under the cowl', ['fuel.shutoff'], 1)),
-      whenDry({
-        ...look('Squeeze the bulb', ['fuel.bulb'], 2),
-        open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f)
-      }),
-      {
-        ...look('Bulb firm: does it flood?', ['fuel.floods'], 3),
-        open: (c, f) =>
-          dryAfterStart(c)?.dry === false && hasBulb(c) && carburetted(c) && look('', ['fuel.floods'], 3).open(c, f)
-      },
-      whenDry({
-        ...railLook,
-        open: (c, f) => !carburetted(c) && railLook.open(c, f)
-      }),
-      look('Fuel into a clear jar', ['fuel.jar'], 4),
-      {
-        ...look('Move choke and primer by hand', ['fuel.choke'], 3),
-        open: (c, f) => carburetted(c) && look('', ['fuel.choke'], 3).open(c, f)
-      },
-      look('Bowl or vapour separator off', ['fuel.bowlLook'], 15)
-    ] as readonly AskRule[]
-  ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSinceFailed(c) && r.open(c, f) })),
+  'run.failed': failedAsks,
   'run.gears': [
     twist,
     look('Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, {

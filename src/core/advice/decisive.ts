@@ -1,5 +1,7 @@
 import { drowned } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
+import { monthsSince } from '../findings/elapsed.ts';
+import type { Instant } from '../units/instant.ts';
 import type { Action } from '../holds/hold.ts';
 import type { Judgement } from '../judge.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -23,6 +25,8 @@ interface Rule extends Decisive {
   /** The same by more than one reading. */
   readonly madeBy?: (c: Context) => boolean;
   readonly when?: (c: Context) => boolean;
+  /** Months after which it no more tells how the engine is, where it stood meanwhile (C: a season; the figure M). */
+  readonly goesOff?: number;
 }
 
 /** Places of the look-over that a complaint or a symptom sends one to by themselves: one of them is no walk around the engine. */
@@ -44,6 +48,12 @@ const opened = (c: Context): boolean => !sound(c) && !boxed(c) && !running(c);
 /** A belt that is slack or has jumped, on pistons that may meet the valves: its marks come before a hand on the flywheel. */
 export const jumped = (c: Context): boolean =>
   c.record.value('turn.belt') === 'slack' && c.survey.engine.profile.interference !== 'no';
+
+/** Rings take, oil runs off and levels change in an engine that stands a season (C), months. */
+const SEASON = 6;
+/** Whether a reading still tells how the engine is. */
+const stillTells = (c: Context, r: Rule, read: { readonly at: Instant } | undefined): boolean =>
+  read !== undefined && (r.goesOff === undefined || monthsSince(c, read.at) < r.goesOff);
 
 /** In the trade's order (C): hands and eyes, then what cranks it, then a crack of the gear plug. */
 const rules: readonly Rule[] = [
@@ -71,7 +81,8 @@ const rules: readonly Rule[] = [
     station: 'turn',
     minutes: 2,
     because: 'Two minutes that may end everything: what does not turn by hand is not cranked.',
-    made: ['turn.result']
+    made: ['turn.result'],
+    goesOff: SEASON
   },
   {
     check: 'plugs',
@@ -126,7 +137,8 @@ const rules: readonly Rule[] = [
     minutes: 1,
     because: 'Nearly empty or old is the cheapest fault there is.',
     // A choke moved or a bulb squeezed says nothing of what is in the tank.
-    made: ['fuel.level', 'fuel.age', 'fuel.kind', 'fuel.jar', 'fuel.tank']
+    made: ['fuel.level', 'fuel.age', 'fuel.kind', 'fuel.jar', 'fuel.tank'],
+    goesOff: SEASON
   },
   {
     check: 'dip',
@@ -135,6 +147,7 @@ const rules: readonly Rule[] = [
     minutes: 3,
     because: 'High, low or milky is known before it turns under power.',
     made: ['oil.dip', 'oil.dipAt', 'oil.look'],
+    goesOff: SEASON,
     when: (c) => !boxed(c)
   }
 ];
@@ -145,9 +158,9 @@ export function decisiveChecks({ context: c }: Judgement): Decisive[] {
   return (
     rules
       .filter((r) => fitted.has(r.station) && (r.when?.(c) ?? true))
-      .filter((r) => !r.madeBy?.(c) && !r.made.some((i) => c.record.asked(i)))
+      .filter((r) => !r.madeBy?.(c) && !r.made.some((i) => stillTells(c, r, c.record.asked(i))))
       // A drowned engine goes by its protocol until that is through.
       .filter((r) => !(drowned(c) && r.check === 'look'))
-      .map(({ made: _made, madeBy: _madeBy, when: _when, ...d }) => d)
+      .map(({ made: _made, madeBy: _madeBy, goesOff: _goesOff, when: _when, ...d }) => d)
   );
 }

@@ -12,7 +12,8 @@ const shownBy: ReadonlyMap<string, ItemId> = new Map([
   ['run.no-work', 'run.drop'],
   ['run.leaks', 'run.leaks'],
   ['run.smoke', 'run.smoke'],
-  ['run.noise', 'run.noise']
+  ['run.noise', 'run.noise'],
+  ['run.failed', 'run.outcome']
 ]);
 /** Everything that could be looked at was: what caused it is found and written down, not only waited for. */
 const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, {

@@ -1,4 +1,4 @@
-import { isAfter } from '../units/instant.ts';
+import { isAfter, YEAR } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
 import { standing } from '../record/current.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
@@ -26,8 +26,6 @@ const byReading: ReadonlyMap<ItemId, readonly [unknown[], CareId]> = new Map([
   ['oil.filter', [['renewed'], 'engine-oil']],
   ['turn.result', [['free', 'bumps'], 'monthly-turn']]
 ]);
-
-const YEAR = 365.2425 * 864e5;
 
 /** When each kind of care was last done on an engine, over all its assessments. */
 export function lastDone(surveys: readonly SurveyFile[]): Map<CareId, Done> {

@@ -9,10 +9,10 @@ import { firstOil, intervalsOf, type CareId, type Interval } from './intervals.t
 import { isJobId, jobOf } from '../jobs/register.ts';
 import type { JobEdit } from '../record/work.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
-import { byTime, isAfter } from '../units/instant.ts';
+import { MONTH, byTime, isAfter } from '../units/instant.ts';
 import { lastDone, type Done } from './done.ts';
 import { dueByLog, type LogDue } from './from-log.ts';
-import { meterOf, MONTH, runSince, type Meter, type MeterReading } from './meter.ts';
+import { meterOf, runSince, type Meter, type MeterReading } from './meter.ts';
 
 export interface Due {
   readonly id: string;

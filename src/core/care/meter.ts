@@ -1,7 +1,7 @@
 import { known } from '../engine/profile.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { outingMeter, type MeterReading } from './outings.ts';
-import { byTime, isAfter, type Instant } from '../units/instant.ts';
+import { byTime, isAfter, MONTH, type Instant } from '../units/instant.ts';
 
 export type { MeterReading } from './outings.ts';
 
@@ -14,8 +14,6 @@ export interface Meter {
   readonly last?: MeterReading;
 }
 
-/** A month of the mean year, ms. */
-export const MONTH = (365.2425 / 12) * 864e5;
 /** Two readings tell how much it runs when they lie this far apart, months: a summer is no year (M). */
 const TELLS = 6;
 

@@ -38,6 +38,10 @@ export function compareInstants(a: Instant, b: Instant): number {
 /** Whether `a` is later than `b`. Everything is later than an instant that is not there. */
 export const isAfter = (a: Instant, b: Instant | undefined): boolean => !b || compareInstants(a, b) > 0;
 
+/** A mean year of the Gregorian calendar (P: 400 years have 146,097 days), and a twelfth of it, ms. */
+export const YEAR = (146_097 / 400) * 86_400_000;
+export const MONTH = YEAR / 12;
+
 export interface Timed {
   readonly at: Instant;
 }

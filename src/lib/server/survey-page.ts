@@ -6,6 +6,7 @@ import { fastenersFor } from './store/fasteners.ts';
 import { lastRelease } from './store/releases.ts';
 import { loadSurvey } from './store/surveys.ts';
 import { thisMinute, whileUnchanged } from './store/unchanged.ts';
+import { standsAt } from '../../core/record/stands-at.ts';
 import { inThread } from './work/pool.ts';
 
 /**
@@ -24,7 +25,7 @@ function made(id: string, units: System) {
   const loaded = loadSurvey(id);
   if (!loaded) return undefined;
   const release = lastRelease(id);
-  const now = minuteFor(loaded.survey);
+  const now = standsAt(loaded.survey, release?.at, minuteFor(loaded.survey));
   return {
     survey: loaded.survey,
     now,

@@ -60,8 +60,7 @@ export const fuel = inSystem('fuel', [
     shows: {
       usually: ['floods'],
       often: ['leaks-fuel', 'plug-fuel', 'no-fuel'],
-      // Past the intake it runs into the sump of a four-stroke.
-      sometimes: ['bulb-soft', 'plug-black', 'dies', 'oil-fuel', 'oil-above']
+      sometimes: ['bulb-soft', 'plug-black', 'dies', 'oil-fuel', 'oil-above', 'no-start', 'smoke']
     },
     cure: 'Bowl off, needle and seat cleaned or renewed.',
     settled: 'floods',
@@ -93,9 +92,10 @@ export const fuel = inSystem('fuel', [
     label: 'anti-siphon valve or pick-up screen blocked',
     prior: { L: 0.05, D: 0.05, N: 0.05, S: 0.01 },
     shows: {
-      often: ['no-fuel'],
       always: ['pickup-blocked'],
-      usually: ['bulb-flat', 'vacuum-high', 'portable-fine', 'dies']
+      usually: ['bulb-flat', 'vacuum-high', 'portable-fine', 'dies'],
+      often: ['no-fuel'],
+      sometimes: ['no-start']
     },
     cure: 'Clean or renew it.',
     settled: 'pickup',
@@ -112,7 +112,7 @@ export const fuel = inSystem('fuel', [
     shows: {
       usually: ['coupling-weeps'],
       often: ['bubbles', 'bulb-soft', 'dies'],
-      sometimes: ['revived', 'portable-fine', 'ran-badly']
+      sometimes: ['revived', 'portable-fine', 'ran-badly', 'no-start']
     },
     cure: 'New O-rings; spray and vacuum hold.',
     settled: 'fuel-line',
@@ -149,7 +149,7 @@ export const fuel = inSystem('fuel', [
     id: 'choke',
     label: 'choke plate, solenoid or primer stuck or leaking',
     prior: { L: 0.08, D: 0.05, N: 0.05, S: 0.015 },
-    shows: { always: ['choke-stuck'], sometimes: ['no-start', 'plug-black', 'plug-fuel', 'no-fuel'] },
+    shows: { always: ['choke-stuck'], sometimes: ['no-start', 'plug-black', 'plug-fuel', 'no-fuel', 'smoke'] },
     cure: 'Move it by hand, free or renew it.',
     settled: 'choke',
     step: 'fuel-choke',
@@ -164,9 +164,9 @@ export const fuel = inSystem('fuel', [
     prior: { L: 0.1, D: 0.06, N: 0.06, S: 0.015 },
     years: 0.3,
     shows: {
-      often: ['no-fuel'],
       always: ['pump-weak'],
       usually: ['revived', 'dies'],
+      often: ['no-fuel', 'no-start'],
       rarely: ['leaks-fuel', 'portable-fine']
     },
     cure: 'A pump kit.',
@@ -185,7 +185,7 @@ export const fuel = inSystem('fuel', [
     shows: {
       usually: ['hoses-hard'],
       often: ['bubbles'],
-      sometimes: ['bulb-soft', 'dies', 'leaks-fuel', 'portable-fine']
+      sometimes: ['bulb-soft', 'dies', 'leaks-fuel', 'portable-fine', 'no-start']
     },
     cure: 'Renew all hose of the same age, clamps with it.',
     settled: 'fuel-line',
@@ -199,7 +199,7 @@ export const fuel = inSystem('fuel', [
     label: 'valve of the primer bulb',
     prior: { L: 0.1, D: 0.05, N: 0.06, S: 0.02 },
     // Another tank comes with another bulb.
-    shows: { usually: ['bulb-soft', 'portable-fine'], often: ['bulb-old'], sometimes: ['dies'] },
+    shows: { usually: ['bulb-soft', 'portable-fine'], often: ['bulb-old'], sometimes: ['dies', 'no-start'] },
     cure: 'A new bulb, its arrow towards the engine.',
     settled: 'bulb',
     step: 'hoses',
@@ -212,7 +212,11 @@ export const fuel = inSystem('fuel', [
     id: 'filter',
     label: 'filter or screen clogged',
     prior: { L: 0.12, D: 0.12, N: 0.12, S: 0.02 },
-    shows: { always: ['filter-clogged'], often: ['vacuum-high', 'ran-badly'], sometimes: ['dies', 'no-fuel'] },
+    shows: {
+      always: ['filter-clogged'],
+      often: ['vacuum-high', 'ran-badly'],
+      sometimes: ['dies', 'no-fuel', 'no-start']
+    },
     cure: 'Clean or renew it; then look into the tank.',
     settled: 'fuel-line',
     step: 'fuel-filter',
@@ -224,7 +228,7 @@ export const fuel = inSystem('fuel', [
     id: 'vent',
     label: 'tank vent closed',
     prior: { L: 0.08, D: 0.06, N: 0.05, S: 0.05 },
-    shows: { always: ['vent-shut'], usually: ['dies', 'portable-fine'], often: ['bulb-flat'] },
+    shows: { always: ['vent-shut'], usually: ['dies', 'portable-fine'], often: ['bulb-flat'], rarely: ['no-start'] },
     cure: 'Open it.',
     settled: 'vent',
     step: 'fuel-open',

@@ -104,7 +104,10 @@ export const electric = inSystem('electric', [
     label: 'main fuse, key switch or connectors',
     prior: { L: 0.08, D: 0.2, N: 0.05, S: 0.02 },
     salt: 1.5,
-    shows: { often: ['starter-dead', 'volts-at-fuse'], sometimes: ['fuse-blown', 'connectors', 'box-dead'] },
+    shows: {
+      often: ['starter-dead', 'volts-at-fuse'],
+      sometimes: ['fuse-blown', 'connectors', 'box-dead', 'no-start']
+    },
     cure: 'Meter along it; find why before a new fuse.',
     settled: 'volts-walk',
     step: 'wiring',
@@ -117,7 +120,7 @@ export const electric = inSystem('electric', [
     id: 'supply',
     label: 'no supply at the ignition box',
     prior: { L: 0.03, D: 0.06, N: 0.02, S: 0.006 },
-    shows: { always: ['box-dead', 'none-all'], sometimes: ['fuse-blown', 'no-start'] },
+    shows: { always: ['box-dead', 'none-all'], usually: ['no-start'], sometimes: ['fuse-blown'] },
     cure: 'Fuse, relay, wire: follow the volts.',
     settled: 'supply',
     step: 'wiring',
@@ -144,7 +147,12 @@ export const electric = inSystem('electric', [
     label: 'battery',
     prior: { L: 0.35, D: 0.3, N: 0.15, S: 0.08 },
     years: 0.4,
-    shows: { usually: ['volts-low', 'starter-slow'], often: ['direct-dead'], sometimes: ['starter-dead'] },
+    shows: {
+      usually: ['volts-low', 'starter-slow'],
+      often: ['direct-dead'],
+      sometimes: ['starter-dead'],
+      rarely: ['no-charge', 'no-start']
+    },
     cure: 'Charge and load it; a new one if it falls again.',
     settled: 'starter',
     step: 'battery',

@@ -31,7 +31,7 @@ export const powerHead = inSystem('power-head', [
     shows: {
       usually: ['low', 'wet-rises', 'air-crankcase', 'leaks', 'low-again', 'soak-no-help'],
       often: ['hole-scored'],
-      sometimes: ['plug-oily', 'no-drop'],
+      sometimes: ['plug-oily', 'no-drop', 'smoke'],
       rarely: ['spits', 'shakes', 'no-start']
     },
     cure: 'Overhaul: bore, piston and rings; a specialist measures it.',
@@ -50,7 +50,7 @@ export const powerHead = inSystem('power-head', [
     shows: {
       usually: ['low', 'leaks', 'low-again', 'air-gasket'],
       sometimes: ['plug-water', 'plug-wet-after', 'air-water', 'hot', 'spits', 'no-drop', 'shakes'],
-      rarely: ['plug-white', 'no-start']
+      rarely: ['plug-white', 'no-start', 'oil-milky']
     },
     cure: 'Head off, flatness checked, new gasket, bolts in the manual’s order.',
     settled: 'leak-down',
@@ -67,7 +67,7 @@ export const powerHead = inSystem('power-head', [
     shows: {
       usually: ['plug-water', 'plug-wet-after'],
       often: ['low', 'leaks', 'low-again', 'air-water', 'air-edge', 'smoke'],
-      sometimes: ['hot']
+      sometimes: ['hot', 'oil-milky']
     },
     cure: 'Head off, flatness checked, new gasket.',
     settled: 'leak-down',
@@ -143,7 +143,7 @@ export const powerHead = inSystem('power-head', [
     prior: { L: 0.06, D: 0.25, N: 0.02, S: 0.003 },
     years: 0.8,
     salt: 2,
-    shows: { usually: ['locked'], often: ['stiff', 'hole-rust'], sometimes: ['low', 'low-again'] },
+    shows: { usually: ['locked'], often: ['stiff', 'hole-rust'], sometimes: ['low', 'low-again', 'starter-slow'] },
     cure: 'Soak, wait a day, turn without force; overhaul where it scored.',
     settled: 'bore-light',
     step: 'soak',
@@ -160,7 +160,7 @@ export const powerHead = inSystem('power-head', [
       always: ['rough-head'],
       usually: ['gritty', 'noise'],
       often: ['noise-head'],
-      sometimes: ['stiff', 'tight']
+      sometimes: ['stiff', 'tight', 'starter-slow']
     },
     cure: 'Overhaul; nothing is spun before it turns like silk.',
     settled: 'rough',
@@ -223,7 +223,7 @@ export const powerHead = inSystem('power-head', [
     id: 'liquid',
     label: 'liquid in a cylinder',
     prior: { L: 0.01, D: 0.55, N: 0.01, S: 0.002 },
-    shows: { usually: ['plug-water'], often: ['water-out'], sometimes: ['locked', 'stiff'] },
+    shows: { usually: ['plug-water'], often: ['water-out'], sometimes: ['locked', 'stiff', 'starter-slow'] },
     cure: 'Plugs out, holes lowest, turn until nothing more comes.',
     settled: 'holes',
     step: 'empty-cylinders',
@@ -235,7 +235,12 @@ export const powerHead = inSystem('power-head', [
     id: 'belt',
     label: 'timing belt off or old',
     prior: { L: 0.015, D: 0.01, N: 0.02, S: 0.005 },
-    shows: { always: ['belt-bad'], usually: ['low-all', 'no-start'], often: ['timing-off', 'bumps-few', 'no-bumps'] },
+    shows: {
+      always: ['belt-bad'],
+      usually: ['low-all', 'no-start'],
+      often: ['timing-off', 'bumps-few', 'no-bumps'],
+      sometimes: ['kicks']
+    },
     cure: 'Marks checked before it is cranked; new belt and tensioner.',
     settled: 'timing',
     step: 'belt',

@@ -2,15 +2,14 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber, school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
+import { monthsSince } from '../../findings/elapsed.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import type { Item } from '../../items/item.ts';
-import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { isAfter, latestAt, YEAR, type Instant } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
 import { items } from './readings.ts';
-
-const YEAR = 365.25 * 86_400_000;
 
 /** Years after which an impeller is due: the manual's, else by house rule and heat. */
 export function impellerLimit(c: Context) {
@@ -40,7 +39,10 @@ export function newPump(c: Context): { readonly at: Instant; readonly pumps: boo
 /** Age of the impeller that is in it, years: as it was told, or since it was renewed. */
 export function impellerAge(c: Context): number | undefined {
   const told = known(ofThisPart(c, 'cooling.impellerAge'));
+  const at = c.record.last('cooling.impellerAge')?.at;
   const since = newPump(c);
+  // It goes on ageing from when it was told.
+  if (told !== undefined && at) return told + monthsSince(c, at) / 12;
   return told ?? (since && Math.max(0, (c.now.getTime() - Date.parse(since.at)) / YEAR));
 }
 

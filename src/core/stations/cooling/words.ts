@@ -12,6 +12,12 @@ import { sources } from './source.ts';
 import { streamWords } from './stream-words.ts';
 import type { Thermostat } from './thermostat.ts';
 
+/** An age in years; in months where it lies between two of the first few, so that "past two years" is not said of two. */
+const sayAge = (years: number, units: System): string =>
+  years < 5 && Math.abs(years - Math.round(years)) > 0.04
+    ? say(12 * years, 'months', units)
+    : say(years, 'years', units);
+
 function sayMark(m: PumpMark): string {
   switch (m.mark) {
     case 'missing':
@@ -33,7 +39,7 @@ function sayMark(m: PumpMark): string {
 
 const pumpBecause = (p: PumpKnown, units: System): Because => ({
   inputs: [
-    `age: ${p.age === undefined ? 'unknown' : say(p.age, 'years', units)}`,
+    `age: ${p.age === undefined ? 'unknown' : sayAge(p.age, units)}`,
     `pump opened: ${p.opened ?? 'unknown'}`,
     ...p.marks.map(sayMark)
   ],
@@ -126,7 +132,7 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
     because: pumpBecause(values, units)
   }),
   'pump-old': ({ values }, _, units) => ({
-    found: `The impeller is ${say(values.age!, 'years', units)} old, past ${sayLimit(values.limit, units)}: ${fit(values)}.`,
+    found: `The impeller is ${sayAge(values.age!, units)} old, past ${sayLimit(values.limit, units)}: ${fit(values)}.`,
     because: pumpBecause(values, units)
   }),
   'pump-standing': ({ values }, _, units) => ({
@@ -134,7 +140,7 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
     because: pumpBecause(values, units)
   }),
   'pump-young': ({ values }, _, units) => ({
-    found: `The impeller is ${say(values.age!, 'years', units)} old, within ${sayLimit(values.limit, units)}.`,
+    found: `The impeller is ${sayAge(values.age!, units)} old, within ${sayLimit(values.limit, units)}.`,
     because: pumpBecause(values, units)
   }),
   'pump-unknown': ({ values }, _, units) => ({

@@ -2,6 +2,7 @@ import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { monthsSince } from '../../findings/elapsed.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 
 export type FuelAge = 'fresh' | 'use' | 'doubtful' | 'drain' | 'unknown';
@@ -14,16 +15,11 @@ export interface AgedFuel {
   readonly limit: Judged;
 }
 
-/**
- * The age of the fuel against the house's months; ethanol shortens them, stabiliser lengthens the last. `oldest`: of the oldest that was ever
- * said to be in it, since its gum stays where it was.
- */
-export function fuelAge(c: Context, oldest = false): AgedFuel {
-  const ages = c.record.all('fuel.age').flatMap((r) => (typeof r.value === 'number' ? [r.value] : []));
-  const entered = oldest && ages.length ? Math.max(...ages) : known(c.record.value('fuel.age'));
-  const idle = known(c.survey.engine.history.yearsIdle);
-  const months =
-    entered ?? (idle !== undefined && idle > 0 && c.survey.engine.history.fuelLeft !== 'none' ? idle * 12 : undefined);
+const places = { tank: 'tank', line: 'line and filter', bowl: 'bowl or vapour separator' } as const;
+const placeIds = Object.keys(places) as (keyof typeof places)[];
+
+/** The months at which fuel of this kind is drained, with the factor for ethanol and whether it is stabilised. */
+function drainLimit(c: Context): { readonly factor: number; readonly stabilised: boolean; readonly limit: Judged } {
   const kind = c.record.value('fuel.kind') ?? c.survey.engine.history.fuelLeft;
   const stabilised = (c.record.value('fuel.stabilised') ?? c.survey.engine.history.stabilised) === 'yes';
   const factor = kind === 'plain' ? 1 : ruleNumber(c.rules, 'ethanolFactor');
@@ -34,6 +30,34 @@ export function fuelAge(c: Context, oldest = false): AgedFuel {
     own,
     `house rule${kind === 'plain' ? '' : ', shortened for ethanol or unknown'}${stabilised ? ', stabilised' : ''}`
   );
+  return { factor, stabilised, limit };
+}
+
+/** When all that is in it was filled fresh, by the oldest of its fills; nothing where some of it is older or is not told. */
+function filledFresh(c: Context): Instant | undefined {
+  const last = placeIds.map((k) => c.record.last(`fuel.${k}`));
+  const told = last.every((r) => ['fresh', 'drained', 'not-fitted'].includes(String(r?.value)));
+  const fills = last.flatMap((r) => (r?.value === 'fresh' ? [r.at] : []));
+  return told && fills.length ? fills.reduce((a, b) => (isAfter(a, b) ? b : a)) : undefined;
+}
+
+/**
+ * The age of the fuel against the house's months; ethanol shortens them, stabiliser lengthens the last. It grows from when it was told,
+ * and what was filled fresh from then. `oldest`: of the oldest that was ever said to be in it, since its gum stays where it was.
+ */
+export function fuelAge(c: Context, oldest = false): AgedFuel {
+  const ages = c.record.all('fuel.age').flatMap((r) => (typeof r.value === 'number' ? [r.value] : []));
+  const told = c.record.all('fuel.age').findLast((r) => typeof r.value === 'number');
+  const fresh = filledFresh(c);
+  const now =
+    fresh && (!told || isAfter(fresh, told.at))
+      ? monthsSince(c, fresh)
+      : told && (told.value as number) + monthsSince(c, told.at);
+  const entered = oldest && ages.length ? Math.max(...ages) : now;
+  const idle = known(c.survey.engine.history.yearsIdle);
+  const months =
+    entered ?? (idle !== undefined && idle > 0 && c.survey.engine.history.fuelLeft !== 'none' ? idle * 12 : undefined);
+  const { factor, stabilised, limit } = drainLimit(c);
   const verdict: FuelAge =
     months === undefined
       ? 'unknown'
@@ -54,13 +78,9 @@ export function fuelAge(c: Context, oldest = false): AgedFuel {
   };
 }
 
-const places = { tank: 'tank', line: 'line and filter', bowl: 'bowl or vapour separator' } as const;
-
 /** Where old fuel was said to be in it, by the latest word on each: whatever the fuel beside it is. */
 export const oldFuelIn = (c: Context): string[] =>
-  (Object.keys(places) as (keyof typeof places)[]).flatMap((k) =>
-    c.record.value(`fuel.${k}`) === 'old' ? [places[k]] : []
-  );
+  placeIds.flatMap((k) => (c.record.value(`fuel.${k}`) === 'old' ? [places[k]] : []));
 
 /** When water was last seen in the bowl or separator, where it was not seen clean since. */
 export function bowlWater(c: Context): Instant | undefined {
@@ -81,15 +101,17 @@ export function fuelCleared(c: Context): { readonly open: string[]; readonly cle
     const r = c.record.last(`fuel.${k}`);
     if (r?.value === 'not-fitted') return true;
     if (k === 'bowl' && bowlWater(c) && !isAfter(r?.at ?? '', bowlWater(c)!)) return false;
+    // Fresh is what it was when it was filled.
+    if (r?.value === 'fresh' && monthsSince(c, r.at) > drainLimit(c).limit.value) return false;
     return (r?.value === 'drained' || r?.value === 'fresh') && !(doubted && !isAfter(r.at, bad));
   };
-  const open = (Object.keys(places) as (keyof typeof places)[]).filter((k) => !cleared(k)).map((k) => places[k]);
+  const open = placeIds.filter((k) => !cleared(k)).map((k) => places[k]);
   return { open, cleared: open.length === 0 };
 }
 
 /** Whether everything that holds fuel was emptied, or filled fresh, after an instant, or is not there. */
 export const clearedSince = (c: Context, at: Instant): boolean => {
-  const last = (Object.keys(places) as (keyof typeof places)[]).map((k) => c.record.last(`fuel.${k}`));
+  const last = placeIds.map((k) => c.record.last(`fuel.${k}`));
   const emptied = last.filter((r) => (r?.value === 'drained' || r?.value === 'fresh') && isAfter(r.at, at));
   return emptied.length > 0 && last.every((r) => r?.value === 'not-fitted' || emptied.includes(r));
 };

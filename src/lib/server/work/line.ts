@@ -7,6 +7,7 @@ import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import { traitsOf } from '../../../core/jobs/register.ts';
 import { partLines, waitSaid } from '../../../core/parts/lines.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
+import { standsAt } from '../../../core/record/stands-at.ts';
 import { runningWaits } from '../../../core/record/wait.ts';
 import { singleJob, workOf, type Work } from '../../../core/schedule/work.ts';
 import { stations } from '../../../core/stations/register.ts';
@@ -37,13 +38,19 @@ export interface LineInput {
   readonly hours: readonly MeterReading[];
 }
 
-/** Judges the latest assessment of an engine for the yard and the bench; `j` where it is judged already. */
+/** Judges the latest assessment of an engine for the yard and the bench; `given` where it is judged for this moment already. */
 export function lineOf(
   { surveyId, engineId, kind, startedAt, survey, history, hours, releasedAt: signedAt }: LineInput,
   now: Date,
   units: System,
-  j: Assessment = assess(survey, now, units)
+  given?: Assessment
 ): Judged {
+  const at = standsAt(survey, signedAt ?? undefined, now);
+  const today = given && at === now ? given : assess(survey, at, units);
+  // A short job that was finished stays so, whatever has aged since.
+  const finished = singleJob(today)?.state.finished;
+  const then = standsAt(survey, finished?.at, now);
+  const j = then === now || at !== now ? today : assess(survey, then, units);
   const job = singleJob(j);
   const back = job?.state.finished && !job.state.held.length ? job.state.finished.at : null;
   const releasedAt = signedAt ?? back;
@@ -55,7 +62,7 @@ export function lineOf(
   const faults = j.findings.filter((f) => f.condition === 'fault' || f.condition === 'held');
   const open = steps.filter((s) => s.state === 'open');
   const suspect = advice.suspects.find((x) => x.raised && !x.mended && x.chance === 'likely');
-  const today = open.find((s) => traitsOf(s.id).phase === 'today');
+  const urgent = open.find((s) => traitsOf(s.id).phase === 'today');
   const due = releasedAt || kind === 'lay-up' ? dueList(history, survey.houseRules ?? {}, now, hours) : [];
   const first = due.find((d) => d.state === 'overdue' || d.state === 'soon');
   const dueSoon = first?.day ? { title: first.title, day: first.day, overdue: first.state === 'overdue' } : undefined;
@@ -80,7 +87,7 @@ export function lineOf(
     ...(suspect ? { suspect: suspect.label } : {}),
     waits: runningWaits(survey.waits).map((w) => ({ label: w.wait.label, until: w.until.toISOString() })),
     openJobs: open.length,
-    ...(today ? { today: today.title } : {}),
+    ...(urgent ? { today: urgent.title } : {}),
     ...(worst ? { gravest: worst.sentence } : {}),
     releasedAt,
     ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(waitSaid).join(', ') } : {}),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { standsAt } from '$core/record/stands-at.ts';
   import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { placeOf } from '$lib/ui/marks/move-place.ts';
   import { leakTask } from '$core/stations/compression/leak.ts';
@@ -91,7 +92,10 @@
         r.active?.postMessage({ keep: ['/', ...pages.map((p) => `${base}/${p}`)] })
       );
     }, 6000);
-    const tick = setInterval(() => (session.now = serverClock.date()), 15_000);
+    const tick = setInterval(
+      () => (session.now = standsAt(session.survey, data.release?.at, serverClock.date())),
+      15_000
+    );
     // What others add is told by the server; asked for every minute besides, where nothing is told.
     const others = new Others(data.session.surveyId, () => void session.outbox.flush());
     const wake = (): void => void session.outbox.flush();

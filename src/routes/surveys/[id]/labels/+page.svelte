@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { clock } from '$lib/ui/session/clock.ts';
   import { sayDate } from '$lib/ui/marks/day.ts';
   import { labelsOf } from '$core/drowned/labels.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
@@ -24,7 +25,7 @@
   {#each labels as l (l.id)}
     <section class="break-inside-avoid border-[6px] border-current p-6 text-center" aria-label={l.text}>
       <p class="font-label text-[3.2rem] leading-none font-semibold sm:text-[5.5rem]">{l.text}</p>
-      <p class="mt-4 text-2xl">{tag} · {sayDate(session.now, 'd MMM yyyy')}{session.who ? ` · ${session.who}` : ''}</p>
+      <p class="mt-4 text-2xl">{tag} · {sayDate(clock.date(), 'd MMM yyyy')}{session.who ? ` · ${session.who}` : ''}</p>
       <p class="mt-2 text-xl">{l.because}</p>
     </section>
   {/each}

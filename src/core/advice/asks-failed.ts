@@ -1,0 +1,65 @@
+import type { Context } from '../findings/context.ts';
+import type { ItemId } from '../stations/items.ts';
+import { dryAfterStart } from '../stations/plugs/analyse.ts';
+import { isAfter } from '../units/instant.ts';
+import { carburetted, hasBulb } from './asks-fuel.ts';
+import { job, look, type AskRule } from './ask.ts';
+import { untilFound } from './until-found.ts';
+
+const failed = (c: Context) => c.record.all('run.outcome').findLast((r) => r.value === 'failed');
+/** Work at fuel, spark, plugs or starter after the start that failed. */
+const mendedSince = (c: Context): boolean =>
+  (['fuel', 'spark', 'plugs'] as const).some((s) => c.worked(s).some((at) => isAfter(at, failed(c)?.at)));
+const readSince = (c: Context, items: readonly ItemId[]): boolean =>
+  items.some((i) => c.record.all(i).some((r) => isAfter(r.at, failed(c)?.at)));
+
+/** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */
+const whenDry = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => dryAfterStart(c)?.dry !== false && r.open(c, f)
+});
+/** Looks for what does not burn: where fuel came. */
+const whenWet = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => dryAfterStart(c)?.dry === false && r.open(c, f)
+});
+/** Fuel did not come though this was good before: it changes from one start to the next, and is seen again. */
+const againWhenDry = (
+  title: string,
+  items: readonly ItemId[],
+  minutes: number,
+  fits: (c: Context) => boolean
+): AskRule => ({
+  ...look(title, items, minutes),
+  open: (c, f) => {
+    if (!fits(c) || dryAfterStart(c)?.dry === false) return false;
+    return dryAfterStart(c)?.dry ? !readSince(c, items) : look('', items, minutes).open(c, f);
+  }
+});
+const on = (fits: (c: Context) => boolean, r: AskRule): AskRule => ({ ...r, open: (c, f) => fits(c) && r.open(c, f) });
+
+/** What a start that failed asks for, by how the plugs came out of it; mended where it lies, it is tried again first. C: common practice. */
+export const failedAsks: readonly AskRule[] = untilFound(
+  ...[
+    look('Spark, every cylinder', ['spark.result'], 6),
+    // As they are after the start that failed: what was read before it tells nothing of that.
+    look('Plugs out: wet or dry', ['plugs.read'], 8, { open: (c) => dryAfterStart(c) === undefined }),
+    // Dry plugs: fuel does not get there. Wet ones: too much of it, or fuel that does not burn.
+    whenDry(look('Look into the tank', ['fuel.level'], 1)),
+    againWhenDry('Tap or shut-off under the cowl', ['fuel.shutoff'], 1, () => true),
+    againWhenDry('Squeeze the bulb', ['fuel.bulb'], 2, hasBulb),
+    on((c) => hasBulb(c) && carburetted(c), whenWet(look('Bulb firm: does it flood?', ['fuel.floods'], 3))),
+    on(
+      (c) => !carburetted(c),
+      whenDry(look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10))
+    ),
+    look('Fuel into a clear jar', ['fuel.jar'], 4),
+    on(carburetted, look('Move choke and primer by hand', ['fuel.choke'], 3)),
+    // It sparks and has fuel, and does not fire: at the wrong moment, or on too little pressure.
+    whenWet(look('Flywheel mark against the crank', ['spark.keyLook'], 5)),
+    whenWet(look('Compression, every cylinder', ['compression.pressure'], 10)),
+    // Wet through it does not fire at all: dried or renewed, it is tried again.
+    whenWet(job('plugs')),
+    on((c) => dryAfterStart(c)?.dry !== false, look('Bowl or vapour separator off', ['fuel.bowlLook'], 15))
+  ].map((r): AskRule => ({ ...r, open: (c, f) => !mendedSince(c) && r.open(c, f) }))
+);

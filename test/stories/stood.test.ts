@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { assess } from '../../src/core/assess.ts';
+import { standsAt } from '../../src/core/record/stands-at.ts';
+import { lineOf } from '../../src/lib/server/work/line.ts';
+import { Bench } from '../case.ts';
+import { readyToRun } from './all-good.ts';
+import { four, two } from './engines.ts';
+
+const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+const days = (n: number): number => 24 * n;
+const sump = { ...four, lubrication: 'sump', sumpWithFilter: 2e-3 } as const;
+
+describe('an engine that was looked at, and then waited', () => {
+  it('for some weeks, for a part: what was seen still counts', () => {
+    const b = readyToRun(two);
+    const before = titles(b);
+    expect(titles(b.wait(days(40)))).toEqual(before);
+  });
+  it('for a season: its fuel is no more fresh, and it is turned by hand before anything spins it', () => {
+    const b = readyToRun(sump).wait(days(250));
+    expect(b.holds()).toContain('fuel');
+    expect(b.ids()).toContain('fuel.age:fault');
+    const list = titles(b);
+    for (const look of ['Turn it by hand', 'Look into the tank', 'Dip the engine oil twice, look and smell'])
+      expect(list).toContain(look);
+    expect(list.indexOf('First run on water, watched')).toBeGreaterThan(list.indexOf('Look into the tank'));
+  });
+  it('drained it does not age, and filled again it is fresh', () => {
+    const b = new Bench(two, 'neglected', { yearsIdle: 0 });
+    for (const k of ['tank', 'line', 'bowl'] as const) b.read(`fuel.${k}`, 'drained');
+    expect(b.wait(days(400)).holds()).not.toContain('fuel');
+    const old = readyToRun(two).wait(days(400)).done('fuel-drain').wait(0.1);
+    for (const k of ['tank', 'line', 'bowl'] as const) old.read(`fuel.${k}`, 'fresh');
+    expect(old.holds()).not.toContain('fuel');
+    expect(old.ids()).not.toContain('fuel.age:fault');
+  });
+  it('the age that was told of fuel and impeller grows from when it was told', () => {
+    const b = new Bench(two, 'neglected').read('fuel.age', 3).read('cooling.impellerAge', 1);
+    expect(b.ids()).not.toContain('fuel.age:fault');
+    const shown = b.wait(days(500)).judged().stations;
+    expect(b.ids()).toContain('fuel.age:fault');
+    expect(b.said('cooling.pump')).toMatch(/is 28 months old, past 2 years/);
+    expect(shown.find((s) => s.id === 'fuel')?.sounding).toMatchObject({ number: '19' });
+  });
+});
+
+describe('an assessment that is closed', () => {
+  const year = days(400);
+  it('stands as it was signed, until something is entered', () => {
+    const b = readyToRun(two);
+    const signed = b.wait(0.1).survey.readings.at(-1)!.at;
+    const later = b.wait(year).survey;
+    const now = new Date(Date.parse(signed) + 3.6e6 * year);
+    expect(standsAt(later, signed, now).toISOString()).toBe(new Date(signed).toISOString());
+    expect(standsAt(later, undefined, now)).toBe(now);
+    expect(standsAt(b.read('fuel.level', 'full').survey, signed, now)).toBe(now);
+    const line = (releasedAt: string | null) =>
+      lineOf(
+        {
+          surveyId: 's',
+          engineId: 'e',
+          kind: 'neglected',
+          startedAt: signed,
+          survey: later,
+          releasedAt,
+          history: [],
+          hours: []
+        },
+        now,
+        'us'
+      );
+    expect(line(signed).row.holds.map((h) => h.title)).not.toContain('Old or watered fuel aboard');
+    expect(line(null).row.holds.map((h) => h.title)).toContain('Old or watered fuel aboard');
+    expect(assess(later, now, 'us').holds.map((h) => h.id)).toContain('fuel');
+  });
+});

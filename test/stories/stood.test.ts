@@ -3,7 +3,7 @@ import { assess } from '../../src/core/assess.ts';
 import { standsAt } from '../../src/core/record/stands-at.ts';
 import { lineOf } from '../../src/lib/server/work/line.ts';
 import { Bench } from '../case.ts';
-import { readyToRun } from './all-good.ts';
+import { ranWell, readyToRun } from './all-good.ts';
 import { four, two } from './engines.ts';
 
 const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
@@ -24,6 +24,15 @@ describe('an engine that was looked at, and then waited', () => {
     for (const look of ['Turn it by hand', 'Look into the tank', 'Dip the engine oil twice, look and smell'])
       expect(list).toContain(look);
     expect(list.indexOf('First run on water, watched')).toBeGreaterThan(list.indexOf('Look into the tank'));
+  });
+  it('after it ran well, for a season: it is run again before it goes back', () => {
+    const b = ranWell(two);
+    expect(b.ids()).toContain('run.ran:sound');
+    const list = titles(b.wait(days(250)));
+    expect(b.ids()).toContain('run.stood:cannot-tell');
+    expect(list).toContain('Run it again, watched: it has stood since');
+    expect(b.assessed().ready).toBe(false);
+    expect(b.read('run.outcome', 'ran').ids()).toContain('run.ran:sound');
   });
   it('drained it does not age, and filled again it is fresh', () => {
     const b = new Bench(two, 'neglected', { yearsIdle: 0 });

@@ -127,6 +127,9 @@ export const runAsks: Asks = {
     job('charging')
   ],
   'run.overcharge': [job('charging')],
+  'run.stood': [
+    repeat('Run it again, watched: it has stood since', 'run', 20, { needs: 'start', items: ['run.outcome'] })
+  ],
   'run.short': [
     goOn('Run it until its temperature has settled; say how long, and how warm it got', 'run', 12, {
       items: ['run.minutes', 'run.temperature'],

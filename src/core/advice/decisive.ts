@@ -1,6 +1,6 @@
 import { drowned } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
-import { monthsSince } from '../findings/elapsed.ts';
+import { monthsSince, SEASON } from '../findings/elapsed.ts';
 import type { Instant } from '../units/instant.ts';
 import type { Action } from '../holds/hold.ts';
 import type { Judgement } from '../judge.ts';
@@ -49,8 +49,6 @@ const opened = (c: Context): boolean => !sound(c) && !boxed(c) && !running(c);
 export const jumped = (c: Context): boolean =>
   c.record.value('turn.belt') === 'slack' && c.survey.engine.profile.interference !== 'no';
 
-/** Rings take, oil runs off and levels change in an engine that stands a season (C), months. */
-const SEASON = 6;
 /** Whether a reading still tells how the engine is. */
 const stillTells = (c: Context, r: Rule, read: { readonly at: Instant } | undefined): boolean =>
   read !== undefined && (r.goesOff === undefined || monthsSince(c, read.at) < r.goesOff);

@@ -11,3 +11,6 @@ export function monthsSince(c: Context, at: Instant): number {
   c.past(from + (months + 1) * MONTH);
   return months;
 }
+
+/** Rings take, oil runs off and levels change in an engine that stands a season (C; the figure M), months. */
+export const SEASON = 6;

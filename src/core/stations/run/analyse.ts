@@ -1,4 +1,5 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { monthsSince, SEASON } from '../../findings/elapsed.ts';
 import type { Condition } from '../../findings/finding.ts';
 import { known } from '../../engine/profile.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
@@ -297,6 +298,8 @@ function settled(c: Context, { outcome, minutes, smoke }: RunBasis, facts: reado
   // What it did after it had run well stands at the fuel check, and is no run that settled.
   if (fuelTree(c)) return [{ kind: 'short-of-fuel', condition: 'watch', values: {} }];
   if (facts.some((f) => f.condition !== 'sound')) return [];
+  const months = monthsSince(c, c.record.last('run.outcome')!.at);
+  if (months >= SEASON) return [{ kind: 'stood', condition: 'cannot-tell', values: { months } }];
   const ran = minutes === undefined ? {} : { minutes };
   return [
     warmedThrough(c, minutes)

@@ -86,6 +86,8 @@ export interface RunFacts {
   idle: { readonly idle: number; readonly asked: Judged; readonly is: 'under' | 'over' | 'right' };
   'plug-wet': object;
   'short-of-fuel': object;
+  /** Whole months since it ran well. */
+  stood: { readonly months: number };
   /** Minutes it ran, where that was said. */
   short: { readonly minutes?: number };
   ran: { readonly minutes?: number; readonly smoked: boolean };

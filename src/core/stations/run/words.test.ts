@@ -147,6 +147,7 @@ const examples: Examples<RunFacts> = {
   })),
   'plug-wet': [{ kind: 'plug-wet', condition: fault, values: {} }],
   'short-of-fuel': [{ kind: 'short-of-fuel', condition: watch, values: {} }],
+  stood: [{ kind: 'stood', condition: doubt, values: { months: 9 } }],
   short: [{}, { minutes: 2 }].map((values) => ({ kind: 'short', condition: doubt, values })),
   ran: [{ smoked: true }, { smoked: false, minutes: 20 }].map((values) => ({ kind: 'ran', condition: sound, values }))
 };

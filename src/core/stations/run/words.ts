@@ -1,3 +1,4 @@
+import { SEASON } from '../../findings/elapsed.ts';
 import { practice } from '../../findings/collect.ts';
 import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
@@ -295,6 +296,15 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     found:
       'It ran, and what it runs short of is still looked for at the fuel check: the run is made again once that is found.',
     because: told(basis, units)
+  }),
+  stood: ({ values: { months } }, _, units) => ({
+    found: `It last ran ${say(months, 'months', units)} ago, and has stood since.`,
+    advice: 'Run it again, watched, before it goes back.',
+    because: practice(
+      [`months since it ran: ${months}`],
+      'fuel, bores and impeller of an engine that stands a season do not stay as they were.',
+      { limit: `${SEASON} months (common practice, from memory)` }
+    )
   }),
   short: ({ values: { minutes } }, basis, units) => ({
     ...(minutes === undefined

@@ -55,6 +55,32 @@ describe('the list of moves', () => {
   });
 });
 
+describe('work whose part is not here', () => {
+  const ordered = (state: 'wanted' | 'ordered' | 'arrived'): Bench => {
+    const b = readyToRun(two).read('look.mounts', 'soft').read('look.anodes', 'gone');
+    const line = {
+      id: 'p1',
+      at: '2026-05-02T10:00:00.000Z',
+      key: 'mounts/mounts',
+      step: 'mounts',
+      name: 'mounts',
+      state
+    };
+    b.survey = { ...b.survey, parts: [{ ...line, due: '2026-05-20' }] };
+    return b;
+  };
+  const moveOf = (b: Bench) => b.assessed().moves.find((m) => m.job === 'mounts')!;
+  it('waits for it, and what can be done comes first', () => {
+    const b = ordered('ordered');
+    expect(moveOf(b).waits).toMatch(/^Waits for mounts \(expected 20 May\)\.$/);
+    expect(first(b)).toBe('Renew the anodes');
+    expect(moveOf(ordered('wanted')).waits).toMatch(/to order/);
+  });
+  it('waits no more once it is here', () => {
+    expect(moveOf(ordered('arrived')).waits).toBeUndefined();
+  });
+});
+
 describe('it dies, and one part of its fuel line is left over', () => {
   const dying = (): Bench => readyToRun(gravity).read('fuel.dies', 'minutes').wait(0.1);
   it('nobody knows yet that fuel is what it lacks: that is seen while it dies, and nothing is stripped', () => {

@@ -2,6 +2,8 @@ import { jumped } from '../advice/decisive.ts';
 import { against, type Action, type Hold } from '../holds/index.ts';
 import { soakOver } from '../stations/compression/measure.ts';
 import { stations } from '../stations/register.ts';
+import { listed } from '../findings/context.ts';
+import { partsAwaited } from '../record/part-lines.ts';
 import { establishedCost } from '../plan/bill.ts';
 import { spentOn } from '../plan/costs.ts';
 import { authorityOf } from './authority.ts';
@@ -72,6 +74,13 @@ function soaking(c: Position['context']): boolean {
   return over !== undefined && !c.past(over);
 }
 
+/** What a job is not begun without; what is urgent is begun all the same. */
+function forParts({ context: c }: Position, m: Move): string | undefined {
+  if (m.kind !== 'job' || !m.job || m.class <= 2) return undefined;
+  const parts = partsAwaited(c.survey, m.job);
+  return parts.length ? `Waits for ${listed(parts)}.` : undefined;
+}
+
 /** Why each move cannot be made now, where something comes first: the end, the run under way, a hold. */
 function withWaits(p: Position, list: readonly Move[], end: Move | undefined, watch: Move | undefined): Move[] {
   const own = ownJobs(p);
@@ -87,7 +96,7 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
         m.class > 2 && needs === 'crank' && soaking(p.context) ? 'First: the oil has its day in the bores.' : undefined;
-      const waits = m.waits ?? turns ?? soaks ?? heldAgainst(p.holds, needs);
+      const waits = m.waits ?? turns ?? soaks ?? heldAgainst(p.holds, needs) ?? forParts(p, m);
       return waits ? { ...m, waits } : m;
     });
 }

@@ -1,7 +1,4 @@
-import { latestBy } from '../units/instant.ts';
-import { format, parseISO } from 'date-fns';
 import type { Step } from '../plan/plan.ts';
-import type { SurveyFile } from '../record/survey-file.ts';
 import type { PartLine } from '../record/work.ts';
 
 /** What is known of a line before anybody wrote one: the job wants it, nobody looked whether it lies in the drawer. */
@@ -12,13 +9,6 @@ export interface OrderLine extends Omit<PartLine, 'id' | 'at' | 'by' | 'state'> 
 }
 
 export const lineKey = (step: string, name: string): string => `${step}/${name}`.slice(0, 160);
-
-/** The latest word on every line that was written. */
-export const partLines = (survey: SurveyFile): PartLine[] => [...latestBy(survey.parts ?? [], (l) => l.key).values()];
-
-/** "head gasket (expected 25 Nov)": a part and what it is waited for. */
-export const waitSaid = (l: Pick<PartLine, 'name' | 'state' | 'due'>): string =>
-  `${l.name} (${l.state === 'wanted' ? 'to order' : l.due ? `expected ${format(parseISO(l.due), 'd MMM')}` : 'ordered, nobody knows for when'})`;
 
 /** What the open jobs ask for, as far as it was ordered, is here, or is not known yet; and lines of no job. */
 export function orderOf(

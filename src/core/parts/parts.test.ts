@@ -3,7 +3,8 @@ import { checkEntryBody } from '../survey/entry-check.ts';
 import type { Offer, PartLine } from '../record/work.ts';
 import { Bench } from '../../../test/case.ts';
 import { chooseOffer } from './choose.ts';
-import { lineKey, orderOf, partLines } from './lines.ts';
+import { lineKey, orderOf } from './lines.ts';
+import { partLines } from '../record/part-lines.ts';
 
 const offer = (what: Offer['what'], price?: number, from = 'A'): Offer => ({
   from,

@@ -4,7 +4,7 @@ import { flowState, type Flow, type FlowState } from '../care/flow.ts';
 import type { Move } from '../moves/move.ts';
 import { labelsOf, type YardLabel } from '../drowned/labels.ts';
 import type { Judgement } from '../judge.ts';
-import { partLines } from '../parts/lines.ts';
+import { partLines } from '../record/part-lines.ts';
 import type { Step } from '../plan/plan.ts';
 import { asksForKit } from '../stations/cooling/pump.ts';
 import { stations } from '../stations/register.ts';

@@ -1,6 +1,6 @@
 import { judgedInTurn } from '$lib/server/store/yard.ts';
 import { pickJobs } from '$core/schedule/picker.ts';
-import { partLines } from '$core/parts/lines.ts';
+import { partLines } from '$core/record/part-lines.ts';
 import { dateSchema } from '$core/record/work.ts';
 import { benchData, firstPlan } from '$lib/server/bench.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';

@@ -1,5 +1,5 @@
 import { judgedInTurn } from '$lib/server/store/yard.ts';
-import { partLines } from '$core/parts/lines.ts';
+import { partLines } from '$core/record/part-lines.ts';
 import { partStates, type Offer, type PartLine, type PartState } from '$core/record/work.ts';
 import { parseQuantity } from '$core/units/index.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';

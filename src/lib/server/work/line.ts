@@ -5,7 +5,7 @@ import type { MeterReading } from '../../../core/care/meter.ts';
 import { drownedClock, type DrownedClock } from '../../../core/drowned/clock.ts';
 import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import { traitsOf } from '../../../core/jobs/register.ts';
-import { partLines, waitSaid } from '../../../core/parts/lines.ts';
+import { partLines, waitSaid } from '../../../core/record/part-lines.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { standsAt } from '../../../core/record/stands-at.ts';
 import { runningWaits } from '../../../core/record/wait.ts';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { sayDate } from '$lib/ui/marks/day.ts';
-  import { waitSaid, type OrderLine } from '$core/parts/lines.ts';
+  import { type OrderLine } from '$core/parts/lines.ts';
+  import { waitSaid } from '$core/record/part-lines.ts';
   import type { PartLine } from '$core/record/work.ts';
   import type { Step } from '$core/plan/plan.ts';
   import { saySecondLook, type SecondLook } from '$core/plan/second-look.ts';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { partNumbers } from '$core/engine/card.ts';
-  import { lineKey, partLines } from '$core/parts/lines.ts';
+  import { lineKey } from '$core/parts/lines.ts';
+  import { partLines } from '$core/record/part-lines.ts';
   import type { Procedure, ProcedureStep } from '$core/procedures/procedure.ts';
   import { partStates } from '$core/record/work.ts';
   import { putBack, stepParts, type StepPart } from '$core/procedures/step-parts.ts';

@@ -5,7 +5,8 @@
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
   import { insidesOf } from '$lib/ui/survey/insides.ts';
   import JobCard from '$lib/ui/survey/JobCard.svelte';
-  import { orderOf, partLines } from '$core/parts/lines.ts';
+  import { orderOf } from '$core/parts/lines.ts';
+  import { partLines } from '$core/record/part-lines.ts';
   import { stations } from '$core/stations/register.ts';
   import { secondLookMark, secondLooks } from '$core/plan/second-look.ts';
   import { walkFor } from '$core/plan/walk.ts';

@@ -18,11 +18,10 @@ test('six cylinders: the gasket with its reasons, the check that pays most, and 
     'true'
   );
   await expect(page.getByText('20,000 draws')).toBeVisible();
-  // What the air at the neighbour has established is the first thing to do, and leads to its job.
-  await page
-    .getByRole('complementary', { name: 'What now' })
-    .getByRole('link', { name: 'Lift the head and renew the gasket' })
-    .click();
+  // What the air at the neighbour has established leads to its job, and waits for its gasket.
+  const now = page.getByRole('complementary', { name: 'What now' });
+  await expect(now).toContainText(/Waits for head gasket \(expected/);
+  await now.getByRole('link', { name: 'Lift the head and renew the gasket' }).click();
   await expect(page).toHaveURL(new RegExp(`${base}/jobs#job-head-gasket$`));
   await page.goto(`${base}/compression`);
   await expect(page.getByRole('region', { name: 'Suspects' })).toContainText('Head gasket between cylinders 3 and 5');

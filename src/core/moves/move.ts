@@ -53,6 +53,8 @@ export interface Move {
   readonly because: string;
   /** Why it cannot be made yet, and what comes first. */
   readonly waits?: string;
+  /** Parts it is not begun without that are not here. */
+  readonly parts?: readonly string[];
   /** ISO instant by which it must be done, or from which it can be. */
   readonly deadline?: string;
   readonly from?: string;

@@ -75,11 +75,8 @@ function soaking(c: Position['context']): boolean {
 }
 
 /** What a job is not begun without; what is urgent is begun all the same. */
-function forParts({ context: c }: Position, m: Move): string | undefined {
-  if (m.kind !== 'job' || !m.job || m.class <= 2) return undefined;
-  const parts = partsAwaited(c.survey, m.job);
-  return parts.length ? `Waits for ${listed(parts)}.` : undefined;
-}
+const partsOf = ({ context: c }: Position, m: Move): string[] =>
+  m.kind === 'job' && m.job && m.class > 2 ? partsAwaited(c.survey, m.job) : [];
 
 /** Why each move cannot be made now, where something comes first: the end, the run under way, a hold. */
 function withWaits(p: Position, list: readonly Move[], end: Move | undefined, watch: Move | undefined): Move[] {
@@ -96,8 +93,10 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
         m.class > 2 && needs === 'crank' && soaking(p.context) ? 'First: the oil has its day in the bores.' : undefined;
-      const waits = m.waits ?? turns ?? soaks ?? heldAgainst(p.holds, needs) ?? forParts(p, m);
-      return waits ? { ...m, waits } : m;
+      const waits = m.waits ?? turns ?? soaks ?? heldAgainst(p.holds, needs);
+      if (waits) return { ...m, waits };
+      const parts = partsOf(p, m);
+      return parts.length ? { ...m, parts, waits: `Waits for ${listed(parts)}.` } : m;
     });
 }
 

@@ -7,6 +7,8 @@
   let { moves, base, here }: { moves: readonly Move[]; base: string; here?: string } = $props();
   const first = $derived(moves.find((m) => !m.waits) ?? moves[0]);
   const then = $derived(moves.filter((m) => m !== first && !m.waits).slice(0, 2));
+  /** The work that is known and waits for its part. */
+  const waiting = $derived(moves.find((m) => m !== first && m.parts));
   const danger = $derived(first?.class === 1);
   const place = $derived(first && placeOf(first, base));
 </script>
@@ -42,6 +44,13 @@
             >
           </li>{/each}
       </ul>
+    {/if}
+    {#if waiting}
+      <p class="label-caps mt-2">Cannot be begun yet</p>
+      <p class="text-sm">
+        <a class="plain-link tap" href={placeOf(waiting, base)}>{waiting.title}</a>
+        {waiting.waits}
+      </p>
     {/if}
   {:else}
     <p>Weighing what was recorded…</p>

@@ -114,6 +114,19 @@ describe('what to do now', () => {
     const said = words(NowCard, { moves, base: '/s' });
     expect(said).toMatch(/^Now Plugs · 8 min Not looked at yet\. Then Spark · 8 min Gear · 8 min$/);
   });
+  it('names the work that is known and cannot be begun, with what it waits for', () => {
+    const gasket = move('Gasket', {
+      kind: 'job',
+      job: 'head-gasket',
+      parts: ['head gasket'],
+      waits: 'Waits for head gasket (to order).'
+    });
+    const moves = [move('Plugs'), move('Held', { waits: 'First: this.' }), gasket];
+    expect(words(NowCard, { moves, base: '/s' })).toMatch(
+      /Cannot be begun yet Gasket Waits for head gasket \(to order\)\.$/
+    );
+    expect(html(NowCard, { moves, base: '/s' })).toContain('href="/s/jobs#job-head-gasket"');
+  });
   it('on its own page it is no link; what stops is said at once; none is a state of its own', () => {
     expect(words(NowCard, { moves: [move('Plugs')], base: '/s', here: '/s/plugs' })).toMatch(/It is on this page/);
     const stop = render(NowCard, { props: { moves: [move('Stop it now', { class: 1 })], base: '/s' } }).body;

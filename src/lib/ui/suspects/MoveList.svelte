@@ -7,7 +7,8 @@
   let { moves, base }: { moves: readonly Move[]; base: string } = $props();
   let all = $state(false);
   const ready = $derived(moves.filter((m) => !m.waits));
-  const waiting = $derived(moves.filter((m) => m.waits));
+  const forParts = $derived(moves.filter((m) => m.parts));
+  const waiting = $derived(moves.filter((m) => m.waits && !m.parts));
   const shown = $derived(all ? ready : ready.slice(0, 4));
 </script>
 
@@ -37,6 +38,12 @@
 {#if ready.length > 4}<button type="button" class="plain-link tap text-sm" onclick={() => (all = !all)}
     >{all ? 'Only the first four' : `${ready.length - 4} more`}</button
   >{/if}
+{#each forParts as m (m.id)}
+  <p class="border-t border-line py-2 text-[0.95rem]">
+    <a class="plain-link tap font-medium" href={placeOf(m, base)}>{m.title}</a>
+    <span class="block">{m.waits}</span>
+  </p>
+{/each}
 {#if waiting.length}
   <details class="mt-1">
     <summary class="plain-link tap cursor-pointer text-sm"

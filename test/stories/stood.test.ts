@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess.ts';
+import { flowMark } from '../../src/core/care/flow.ts';
 import { standsAt } from '../../src/core/record/stands-at.ts';
 import { lineOf } from '../../src/lib/server/work/line.ts';
 import { Bench } from '../case.ts';
@@ -62,6 +63,8 @@ describe('an assessment that is closed', () => {
     const now = new Date(Date.parse(signed) + 3.6e6 * year);
     expect(standsAt(later, signed, now).toISOString()).toBe(new Date(signed).toISOString());
     expect(standsAt(later, undefined, now)).toBe(now);
+    const ticked = { ...later, steps: [{ id: 't', at: now.toISOString(), step: 'care', state: 'done' as const }] };
+    expect(standsAt(ticked, signed, now)).not.toBe(now);
     expect(standsAt(b.read('fuel.level', 'full').survey, signed, now)).toBe(now);
     const line = (releasedAt: string | null) =>
       lineOf(
@@ -81,5 +84,20 @@ describe('an assessment that is closed', () => {
     expect(line(signed).row.holds.map((h) => h.title)).not.toContain('Old or watered fuel aboard');
     expect(line(null).row.holds.map((h) => h.title)).toContain('Old or watered fuel aboard');
     expect(assess(later, now, 'us').holds.map((h) => h.id)).toContain('fuel');
+  });
+  it('a short job that was finished is not taken up again because its fuel grew old', () => {
+    const b = new Bench(two, 'single-job');
+    for (const k of ['tank', 'line', 'bowl'] as const) b.read(`fuel.${k}`, 'fresh');
+    const at = b.wait(0.1).survey.readings.at(-1)!.at;
+    const step = flowMark('spring');
+    b.survey = {
+      ...b.survey,
+      steps: (['open', 'done'] as const).map((state, k) => ({ id: `m${k}`, at, step, state }))
+    };
+    const now = new Date(Date.parse(at) + 3.6e6 * year);
+    const input = { surveyId: 's', engineId: 'e', kind: 'single-job' as const, startedAt: at, survey: b.survey };
+    const { row } = lineOf({ ...input, releasedAt: null, history: [], hours: [] }, now, 'us');
+    expect(row.flow?.id).toBe('spring');
+    expect(row.holds.map((h) => h.title)).not.toContain('Old or watered fuel aboard');
   });
 });

@@ -1,3 +1,4 @@
+import { standsAt } from '../../../core/record/stands-at.ts';
 import type { System } from '../../../core/units/index.ts';
 import type { Work } from '../../../core/schedule/work.ts';
 import type { YardRow } from '../../yard-row.ts';
@@ -31,7 +32,9 @@ export function lineInput(surveyId: string, o: StoreOptions = {}): LineInput | u
 /** The line of an assessment, judged here. */
 export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOptions = {}): Judged | undefined {
   const input = lineInput(surveyId, o);
-  return input && lineOf(input, now, units, assessed(input.survey, now, units));
+  if (!input) return undefined;
+  const at = standsAt(input.survey, input.releasedAt ?? undefined, now);
+  return lineOf(input, now, units, assessed(input.survey, at, units));
 }
 
 /** Before everything but a drowned engine's clock: somebody has to look at it. */

@@ -12,6 +12,7 @@ import { runningWaits } from '../../../core/record/wait.ts';
 import { singleJob, workOf, type Work } from '../../../core/schedule/work.ts';
 import { stations } from '../../../core/stations/register.ts';
 import type { System } from '../../../core/units/index.ts';
+import { MONTH } from '../../../core/units/instant.ts';
 import type { YardRow } from '../../yard-row.ts';
 import { docsOf, type Doc } from './docs.ts';
 
@@ -38,19 +39,17 @@ export interface LineInput {
   readonly hours: readonly MeterReading[];
 }
 
-/** Judges the latest assessment of an engine for the yard and the bench; `given` where it is judged for this moment already. */
+/** Judges the latest assessment of an engine for the yard and the bench; `given` where it is judged already, for the moment it stands at. */
 export function lineOf(
   { surveyId, engineId, kind, startedAt, survey, history, hours, releasedAt: signedAt }: LineInput,
   now: Date,
   units: System,
-  given?: Assessment
+  given: Assessment = assess(survey, standsAt(survey, signedAt ?? undefined, now), units)
 ): Judged {
-  const at = standsAt(survey, signedAt ?? undefined, now);
-  const today = given && at === now ? given : assess(survey, at, units);
   // A short job that was finished stays so, whatever has aged since.
-  const finished = singleJob(today)?.state.finished;
-  const then = standsAt(survey, finished?.at, now);
-  const j = then === now || at !== now ? today : assess(survey, then, units);
+  const finished = singleJob(given)?.state.finished;
+  const aged = finished && now.getTime() - Date.parse(finished.at) > MONTH;
+  const j = aged ? assess(survey, standsAt(survey, finished.at, now), units) : given;
   const job = singleJob(j);
   const back = job?.state.finished && !job.state.held.length ? job.state.finished.at : null;
   const releasedAt = signedAt ?? back;

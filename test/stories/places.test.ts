@@ -155,6 +155,24 @@ describe('a noise is placed, and its engine is not started meanwhile', () => {
   it('gone by itself, with no cause found: it stays open', () => {
     const b = run(four).read('run.noise', 'leg').wait(0.2).read('run.noise', 'none');
     expect(b.said('run.noise')).toMatch(/no cause was found/);
+    expect(b.holds()).toContain('noise');
+    expect(b.wait(0.1).read('run.cause', 'a shield touched the flywheel').holds()).not.toContain('noise');
+  });
+  it('stopped for one after a run without the other: it is another, and is placed anew', () => {
+    const b = run(two)
+      .read('run.noise', 'leg')
+      .wait(0.1)
+      .read('run.cause', 'a washer')
+      .wait(0.1)
+      .read('run.noise', 'none');
+    b.wait(0.2).read('run.event', 'start').wait(0.1).read('run.outcome', 'stopped').read('run.reason', 'noise');
+    expect(b.holds()).toContain('noise');
+    expect(first(b)).toMatch(/^Say where the noise came from/);
+  });
+  it('stopped for one, and it ran well the next time: what made it is still to be found', () => {
+    const b = stopped(two).wait(0.2).read('run.outcome', 'ran');
+    expect(b.holds()).toContain('noise');
+    expect(b.wait(0.1).done('feel').holds()).not.toContain('noise');
   });
 });
 

@@ -81,10 +81,8 @@ const waterWorkedOn = (c: Context): boolean => {
 const whereItSounds: AskRule = look('Say where the noise came from: head, valves, flywheel, leg', ['run.noise'], 2, {
   only: ['fault'],
   open: (c) => {
-    const stop = c.record.last('run.reason');
-    return (
-      stop?.value === 'noise' && !c.record.all('run.noise').some((r) => !isAfter(stop.at, r.at) || r.value !== 'none')
-    );
+    const noise = noiseOf(c);
+    return !!noise && !noise.place && !c.record.all('run.noise').some((r) => !isAfter(noise.at, r.at));
   }
 });
 /** Where it comes from could not be told: what costs minutes and may tell it. */

@@ -1,4 +1,4 @@
-import { noiseOf } from '../stations/run/noise.ts';
+import { lastNoise } from '../stations/run/noise.ts';
 import type { HoldRule } from './hold.ts';
 import { runTrouble, unexplained } from './run-trouble.ts';
 
@@ -10,9 +10,10 @@ export const runRules: readonly HoldRule[] = [
     blocks: ['start', 'release'],
     curedBy: ['feel', 'metal', 'overhaul', 'flywheel-key', 'pinion', 'bent-rod', 'clutch-dog'],
     raised: (c) => {
-      const noise = noiseOf(c);
+      const noise = lastNoise(c);
       // A tick of the valves is looked for, and breaks nothing meanwhile.
       if (!noise || noise.explained || noise.place === 'valves') return undefined;
+      if (noise.gone) return 'It made a noise that was not heard again, and what made it was never found.';
       return noise.place
         ? 'It made a noise, and what makes it is not known: a rod or a gear that lets go takes the rest with it.'
         : 'It was stopped for a noise, and what makes it is not known.';

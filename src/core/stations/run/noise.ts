@@ -24,20 +24,29 @@ const causesAt: Readonly<Record<NoisePlace, readonly StationId[]>> = {
 };
 const anywhere = [...new Set(Object.values(causesAt).flat())];
 
-/** The noise that is open: heard, or what a run was stopped for, and no later run said to be without it. */
-export function noiseOf(c: Context): Noise | undefined {
+/** The latest noise, heard or what a run was stopped for; `gone` where a later run was said to be without it. */
+export function lastNoise(c: Context): (Noise & { readonly gone: boolean }) | undefined {
   const told = c.record.all('run.noise').filter((r) => r.value !== 'unknown');
-  const last = told.at(-1);
+  const placed = told.findLast((r) => places.has(r.value));
+  const silent = told.findLast((r) => r.value === 'none');
   const stop = c.record.all('run.reason').findLast((r) => r.value === 'noise');
-  const heard = last && places.has(last.value) ? last : undefined;
-  const quiet = (at: Instant): boolean =>
-    told.some((r) => r.value === 'none' && isAfter(r.at, at)) ||
-    c.record.all('run.outcome').some((r) => r.value === 'ran' && isAfter(r.at, at) && !heard);
+  // Stopped for one after a run without it: that is another noise, and nobody has placed it yet.
+  const another = stop && silent && placed && isAfter(silent.at, placed.at) && isAfter(stop.at, silent.at);
+  const heard = another ? undefined : placed;
   const shown = heard ?? stop;
-  if (!shown || quiet(shown.at)) return undefined;
+  if (!shown) return undefined;
+  const gone =
+    told.some((r) => r.value === 'none' && isAfter(r.at, shown.at)) ||
+    (!heard && c.record.all('run.outcome').some((r) => r.value === 'ran' && isAfter(r.at, shown.at)));
   const place = heard ? (heard.value as NoisePlace) : undefined;
   const worked = (place ? causesAt[place] : anywhere).flatMap((s) => c.worked(s));
   // Heard and told of one run; what was written down after either explains it.
   const explained = [causeAt(c), ...worked].some((x) => x !== '' && !isAfter(shown.at, x));
-  return { at: shown.at, ...(place ? { place } : {}), explained };
+  return { at: shown.at, ...(place ? { place } : {}), explained, gone };
+}
+
+/** The noise that is open: no later run was said to be without it. */
+export function noiseOf(c: Context): Noise | undefined {
+  const noise = lastNoise(c);
+  return noise?.gone ? undefined : noise;
 }

@@ -36,7 +36,7 @@ test('a first run by a fake clock: weak stream and a rising fit lead to stop, wi
   await page.getByRole('button', { name: 'It runs: start the clock' }).click();
   await expect(page.getByRole('timer', { name: /Running for/ })).toBeVisible();
   await page.clock.fastForward('00:31');
-  await expect(page.getByText('Lamp and horn: out?')).toBeVisible();
+  await expect(page.getByText('Lamp and horn: out?', { exact: true })).toBeVisible();
   await page.getByRole('group', { name: 'Lamp and horn: out?' }).getByRole('button', { name: 'none' }).click();
   await page
     .getByRole('group', { name: 'Indicator stream', exact: true })

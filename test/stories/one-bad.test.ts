@@ -105,6 +105,10 @@ describe('a complaint sends one to one place of the look-over', () => {
     expect(list).toContain('Look it over, cowl to skeg');
     expect(list.indexOf('Look it over, cowl to skeg')).toBeLessThan(list.indexOf('Turn it by hand'));
   });
+  it('nor are two of which nobody could tell', () => {
+    const b = brought().read('look.wiring', 'unknown').read('look.mounts', 'unknown');
+    expect(titles(b)).toContain('Look it over, cowl to skeg');
+  });
   it('two places, or one that nobody is sent to, are one', () => {
     for (const b of [
       brought().read('look.wiring', 'good').read('look.hoses', 'supple'),

@@ -33,8 +33,10 @@ interface Rule extends Decisive {
 const lookedAtAlone = new Set<string>(['wiring', 'hoses', 'mounts', 'linkage']);
 /** Whether somebody walked around it, however few places he wrote down. */
 function lookedOver(c: Context): boolean {
-  const seen = placeIds.filter((p) => c.record.asked(`look.${p}`));
-  return seen.length > 1 || seen.some((p) => !lookedAtAlone.has(p));
+  const asked = placeIds.filter((p) => c.record.asked(`look.${p}`));
+  const seen = asked.filter((p) => (c.record.value(`look.${p}`) ?? 'unknown') !== 'unknown');
+  // Of what nobody could tell it takes the most of it: then somebody did walk around.
+  return seen.length > 1 || seen.some((p) => !lookedAtAlone.has(p)) || asked.length > placeIds.length / 2;
 }
 
 const running = (c: Context): boolean => c.record.value('run.outcome') === 'ran';

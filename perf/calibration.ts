@@ -1,6 +1,6 @@
 import type { Assessment } from '../src/core/assess.ts';
-import { against } from '../src/core/holds/index.ts';
-import { actionOf } from '../src/core/holds/index.ts';
+import { against } from '../src/core/holds/against.ts';
+import { actionOf } from '../src/core/holds/against.ts';
 import { Attempt } from '../src/core/practice/attempt.ts';
 import { drawTruth, signsOf, type Truth } from '../src/core/practice/truth.ts';
 import { byAdvice, byOrder, fixedOrders } from './fixed-order.ts';

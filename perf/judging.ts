@@ -3,9 +3,10 @@ import { judged } from '../src/core/assess.ts';
 import type { Reading } from '../src/core/record/reading.ts';
 import { emptySurvey, type SurveyFile } from '../src/core/record/survey-file.ts';
 import { keep } from '../src/core/findings/keep.ts';
-import { holdsOf } from '../src/core/holds/index.ts';
+import { holdsOf } from '../src/core/holds/holds.ts';
 import { contextOf } from '../src/core/findings/context.ts';
-import { stationsFor, stations } from '../src/core/stations/register.ts';
+import { judgings } from '../src/core/stations/judging.ts';
+import { stationsFor } from '../src/core/stations/register.ts';
 
 /**
  * For `npm run bench`: what judging costs, each beside a fixed piece of arithmetic of the same process. A survey of 20,000
@@ -93,12 +94,12 @@ const sum = median(Array.from({ length: 9 }, roots));
 const round = (x: number): number => +x.toFixed(2);
 if (process.argv.includes('--stations')) {
   const c = contextOf(large, now, 'metric');
-  const rows = stationsFor(profile).map((s) => [s, round(timed(() => stations[s].analyse(c)))]);
+  const rows = stationsFor(profile).map((s) => [s, round(timed(() => judgings[s].analyse(c)))]);
   console.error(Object.fromEntries(rows), 'context', round(timed(() => contextOf(anew(), now, 'metric'))));
   for (let k = 0; k < 10; k++) {
     const next = { ...large, readings: [...large.readings, reading(20_000 + k)] };
     const x = contextOf(next, now, 'metric');
-    const each = stationsFor(profile).map((s) => [s, round(timed(() => keep(x, stations[s].analyse)))]);
+    const each = stationsFor(profile).map((s) => [s, round(timed(() => keep(x, judgings[s].analyse)))]);
     console.error(next.readings.at(-1)!.what, JSON.stringify(Object.fromEntries(each)), round(timed(() => holdsOf(x))));
   }
 }

@@ -3,7 +3,7 @@ import { caseStages, caseTest } from './case-test.ts';
 import type { History, Profile } from '../src/core/engine/profile.ts';
 import type { HouseRules } from '../src/core/house-rules/rules.ts';
 import type { ItemId } from '../src/core/stations/items.ts';
-import type { Hold } from '../src/core/holds/index.ts';
+import type { Hold } from '../src/core/holds/hold.ts';
 
 type Step = (b: Bench) => Bench;
 const hours =

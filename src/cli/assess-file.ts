@@ -6,7 +6,7 @@ import { readSurveyFile } from '../core/survey/read-file.ts';
 import type { System } from '../core/units/index.ts';
 import { options } from '../core/record/options.ts';
 import { decide } from '../core/decision/decide.ts';
-import { actions } from '../core/holds/index.ts';
+import { actions } from '../core/holds/hold.ts';
 import { compare } from '../core/stations/compression/compare.ts';
 import { compressionFigures } from '../core/stations/compression/figures.ts';
 import { notIdentifiable, sayFigure } from '../core/stations/compression/sheet-words.ts';

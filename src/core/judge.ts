@@ -1,10 +1,14 @@
 import type { LeakFitter } from './physics/cranking-fit.ts';
-import { holdsOf, type Hold } from './holds/index.ts';
-import { contextWithWork } from './jobs/work.ts';
+import { holdsOf } from './holds/holds.ts';
+import type { Hold } from './holds/hold.ts';
+import { drownedClock, type DrownedClock } from './drowned/clock.ts';
+import type { DoneWork } from './jobs/done-work.ts';
+import { contextWithWork, doneWork } from './jobs/work.ts';
 import type { Context } from './findings/context.ts';
 import { keep } from './findings/keep.ts';
 import { saidFindings } from './stations/said.ts';
 import { unmendedFindings } from './stations/unmended.ts';
+import { judgings } from './stations/judging.ts';
 import { stations, stationsFor } from './stations/register.ts';
 import type { StationId } from './stations/items.ts';
 import { gravest, type Condition, type Finding } from './findings/finding.ts';
@@ -30,7 +34,7 @@ export interface Judgement {
 /** Every finding of every station that this engine has. */
 export const findingsFor = (c: Context): Finding[] =>
   stationsFor(c.survey.engine.profile).flatMap((s) => [
-    ...keep(c, stations[s].analyse),
+    ...keep(c, judgings[s].analyse),
     ...unmendedFindings(c, s),
     ...saidFindings(c, s)
   ]);
@@ -44,7 +48,7 @@ export function judge(survey: SurveyFile, now: Date, units: System, fitLeaks?: L
   const holds = holdsOf(context);
   const list = stationsFor(survey.engine.profile).map((id): StationState => {
     const mine = findings.filter((f) => f.station === id);
-    const sounding = stations[id].sounding?.(context);
+    const sounding = judgings[id].sounding?.(context);
     return {
       id,
       title: stations[id].title,
@@ -54,4 +58,25 @@ export function judge(survey: SurveyFile, now: Date, units: System, fitLeaks?: L
     };
   });
   return { context, stations: list, findings, holds };
+}
+
+/**
+ * What was concluded, without the context it was concluded from: plain data, so that it crosses to a page as JSON and to or
+ * from a worker as it is. The findings stand with their stations only; each finding belongs to one.
+ */
+export interface Concluded extends Pick<Judgement, 'stations' | 'holds'> {
+  /** The work that was done, as far as it changes what readings mean. */
+  readonly done: readonly DoneWork[];
+  /** The clock of an engine that was under water, while it runs. */
+  readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence' | 'school'>;
+}
+
+export function concludedOf({ context, stations, holds }: Judgement): Concluded {
+  const clock = drownedClock(context);
+  return {
+    stations,
+    holds,
+    done: doneWork(context.survey),
+    ...(clock ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, school: clock.school } } : {})
+  };
 }

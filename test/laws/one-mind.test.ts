@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess.ts';
 import { askingKinds } from '../../src/core/advice/asks.ts';
-import { against } from '../../src/core/holds/index.ts';
+import { against } from '../../src/core/holds/against.ts';
 import { checkById } from '../../src/core/diagnosis/knowledge/index.ts';
 import { moveClasses } from '../../src/core/moves/move.ts';
 import { stationIds } from '../../src/core/stations/register.ts';

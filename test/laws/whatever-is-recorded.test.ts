@@ -146,7 +146,7 @@ describe('whatever is recorded about whatever engine', () => {
 describe('what a hold keeps from happening', () => {
   const held = new Bench({ strokes: 'two', cylinders: 1 }, 'drowned', { submerged: 'yes', runningWhenSunk: 'yes' });
   it('cranked readings are refused; turning by hand, looking, lash and leak-down are not', async () => {
-    const { refusal } = await import('../../src/core/holds/index.ts');
+    const { refusal } = await import('../../src/core/holds/against.ts');
     const { holds } = held.judged();
     for (const what of [
       'compression.pressure',

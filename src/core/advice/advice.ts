@@ -2,7 +2,8 @@ import { contradictions, type Contradiction } from '../diagnosis/contradictions.
 import { openLooks, rankChecks, type RankedCheck } from '../diagnosis/ranking.ts';
 import { Removals, suspectViews, type SuspectView } from '../diagnosis/suspects.ts';
 import { weighing, type Weighing } from '../diagnosis/weighing.ts';
-import { against, type Action } from '../holds/index.ts';
+import { against } from '../holds/against.ts';
+import type { Action } from '../holds/hold.ts';
 import type { Judgement } from '../judge.ts';
 
 /** What is probably wrong, what to look at next, and what the readings have against each other. Plain data. */

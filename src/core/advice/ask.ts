@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { Elimination } from '../findings/elimination.ts';
 import type { JobId } from '../jobs/register.ts';
-import { actionOf } from '../holds/index.ts';
+import { actionOf } from '../holds/against.ts';
 import { jobOf } from '../jobs/register.ts';
 import { lastMarks } from '../jobs/done.ts';
 import type { Action } from '../holds/hold.ts';

@@ -1,7 +1,7 @@
 import { advise, type Advice } from '../advice/advice.ts';
 import { weighing } from '../diagnosis/weighing.ts';
 import { gatesOf, ready } from '../gates/gates.ts';
-import { unliftable } from '../holds/index.ts';
+import { unliftable } from '../holds/against.ts';
 import type { Judgement } from '../judge.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { authorityOf } from '../moves/authority.ts';

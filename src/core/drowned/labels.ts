@@ -1,6 +1,7 @@
 import { doneAt } from '../jobs/done.ts';
 import { isAfter } from '../units/instant.ts';
-import { against, type Hold } from '../holds/index.ts';
+import { against } from '../holds/against.ts';
+import type { Hold } from '../holds/hold.ts';
 import type { Context } from '../findings/context.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
 import { pourOf } from '../stations/oil/changes.ts';

@@ -1,5 +1,6 @@
 import { latestOf } from '../units/instant.ts';
-import { against, type Hold } from '../holds/index.ts';
+import { against } from '../holds/against.ts';
+import type { Hold } from '../holds/hold.ts';
 import { listed, type Context } from '../findings/context.ts';
 import { doBy, sayDoBy, type DoBy } from '../jobs/do-by.ts';
 import type { Step } from '../plan/plan.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { begin, cases, holdOf, meet } from '../../../test/hold-cases.ts';
 import { Bench } from '../../../test/case.ts';
-import { against, doesSomething, heldAgainst, refusal, type Hold } from './index.ts';
+import { against, doesSomething, heldAgainst, refusal } from './against.ts';
+import { type Hold } from './hold.ts';
 import { holdRules } from './rules.ts';
 
 describe('every hold', () => {

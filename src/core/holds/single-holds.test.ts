@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../test/case.ts';
 import { begin, cases, four, fresh, holdOf, sunk, twin } from '../../../test/hold-cases.ts';
-import { unliftable } from './index.ts';
+import { unliftable } from './against.ts';
 import { caseTest } from '../../../test/case-test.ts';
 
 describe('single holds', () => {

@@ -1,5 +1,5 @@
 import { drowned } from '../record/drowned.ts';
-import { against } from '../holds/index.ts';
+import { against } from '../holds/against.ts';
 import { kindOf } from '../findings/finding.ts';
 import { overPressure } from '../stations/gear/case-test.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';

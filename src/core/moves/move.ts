@@ -1,5 +1,5 @@
 import type { HazardId } from '../hazards/hazards.ts';
-import type { Action } from '../holds/index.ts';
+import type { Action } from '../holds/hold.ts';
 import type { Conditions } from '../record/reading.ts';
 import type { JobId } from '../jobs/register.ts';
 import type { ItemId, StationId } from '../stations/items.ts';

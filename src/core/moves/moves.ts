@@ -1,5 +1,6 @@
 import { jumped } from '../advice/decisive.ts';
-import { against, type Action, type Hold } from '../holds/index.ts';
+import { against } from '../holds/against.ts';
+import type { Action, Hold } from '../holds/hold.ts';
 import { soakOver } from '../stations/compression/measure.ts';
 import { stations } from '../stations/register.ts';
 import { listed } from '../findings/context.ts';

@@ -1,6 +1,6 @@
 import type { Advice } from '../advice/advice.ts';
 import type { Gate } from '../gates/gates.ts';
-import type { Hold } from '../holds/index.ts';
+import type { Hold } from '../holds/hold.ts';
 import type { Judgement } from '../judge.ts';
 import type { Step } from '../plan/plan.ts';
 import { stations } from '../stations/register.ts';

@@ -1,4 +1,4 @@
-import type { Action } from '../holds/index.ts';
+import type { Action } from '../holds/hold.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
 import { leftToAsk } from '../stations/run/prompts.ts';
 import { runningRun } from '../stations/run/runs.ts';

@@ -1,6 +1,6 @@
 import { setupDone } from '../diagnosis/ranking.ts';
 import { cureCost, moneyOf } from '../diagnosis/value.ts';
-import { against, actionOf } from '../holds/index.ts';
+import { against, actionOf } from '../holds/against.ts';
 import { isJobId, jobOf, type JobId } from '../jobs/register.ts';
 import type { Move } from '../moves/move.ts';
 import type { Assessment } from '../assess.ts';

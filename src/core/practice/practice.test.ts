@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { actionOf, against } from '../holds/index.ts';
+import { actionOf, against } from '../holds/against.ts';
 import { plain } from './act.ts';
 import { acts, Attempt } from './attempt.ts';
 import { practiceEngines } from './engines.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { holdRules } from '../holds/rules.ts';
-import { refusal } from '../holds/index.ts';
+import { refusal } from '../holds/against.ts';
 import { hazards } from '../hazards/hazards.ts';
 import { jobs } from '../jobs/register.ts';
 import { planOf } from '../plan/plan.ts';

@@ -13,7 +13,7 @@ import { station as spark } from './spark/station.ts';
 import { station as turn } from './turn/station.ts';
 import type { Station } from './station.ts';
 
-/** Every station, in working order: a new one is a folder and its name here. */
+/** Every station, in working order: a new one is a folder, its name here and in `judging.ts`. */
 const register = { safe, look, turn, plugs, spark, compression, gear, fuel, cooling, oil, run } as const;
 
 export const stations: { readonly [S in StationId]: Station } = register;

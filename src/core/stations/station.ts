@@ -74,6 +74,13 @@ export interface Station {
   readonly usualConditions?: (c: Context) => Conditions;
   /** What usually runs by itself here. C unless it says otherwise. */
   readonly waits?: (c: Context) => readonly UsualWait[];
+}
+
+/**
+ * What a station makes of its readings, in `stations/<name>/judging.ts`. It stands apart from the definition, so that a page that asks what a check
+ * is does not load what eleven checks conclude.
+ */
+export interface Judging {
   readonly analyse: (c: Context) => Finding[];
   /** The one figure that stands on the drawing where it was taken. */
   readonly sounding?: (c: Context) => Shown | undefined;

@@ -52,17 +52,31 @@ const kept = (id: string, units: System): ReturnType<typeof made> =>
   whileUnchanged(`page ${id} ${units} ${thisMinute()}`, () => made(id, units));
 
 /** What the page of an engine needs of its latest assessment: not what to do with it. */
-export const engineSession = (surveyId: string, units: System) => kept(surveyId, units)?.page.session;
+export async function engineSession(surveyId: string, units: System) {
+  const found = kept(surveyId, units);
+  if (!found) return undefined;
+  const { survey, now, page } = found;
+  const concluded = await whileUnchanged(`concluded ${surveyId} ${units} ${now.getTime()}`, async () =>
+    JSON.stringify(await inThread('conclude', survey, now.toISOString(), units))
+  );
+  return { ...page.session, concluded };
+}
 
-/** The page of an assessment with its advice and what to do now, worked out beside the requests. */
+/** The page of an assessment with its findings, its advice and what to do now, worked out beside the requests. */
 export async function surveyPage(id: string, units: System) {
   const found = kept(id, units);
   if (!found) return undefined;
   const { survey, now, page } = found;
-  const weighed = await whileUnchanged(`weighed ${id} ${units} ${now.getTime()}`, async () => {
-    const said = await inThread('weigh', survey, now.toISOString(), units, rememberedAdvice(survey, units));
-    rememberAdvice(survey, units, said.advice);
-    return JSON.stringify(said);
+  const said = await whileUnchanged(`weighed ${id} ${units} ${now.getTime()}`, async () => {
+    const { concluded, ...weighed } = await inThread(
+      'weigh',
+      survey,
+      now.toISOString(),
+      units,
+      rememberedAdvice(survey, units)
+    );
+    rememberAdvice(survey, units, weighed.advice);
+    return { weighed: JSON.stringify(weighed), concluded: JSON.stringify(concluded) };
   });
-  return { ...page, session: { ...page.session, weighed } };
+  return { ...page, session: { ...page.session, ...said } };
 }

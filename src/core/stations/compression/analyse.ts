@@ -1,5 +1,4 @@
 import { neighbours } from '../../engine/banks.ts';
-import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
@@ -12,8 +11,8 @@ import { deadVolume, lastSoak, soakedAt } from './measure.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { Row } from './row.ts';
 import { expectedRange } from './expected.ts';
-import type { AgainstFloor, LeakBands, TestAnalysed, TestFact } from './facts.ts';
-import { bandsOf, leakDownRows, speaks } from './leakdown.ts';
+import type { AgainstFloor, TestAnalysed, TestFact } from './facts.ts';
+import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
 import { cylinderOf } from './shape.ts';
 import { wetFacts } from './wet.ts';
 
@@ -180,15 +179,6 @@ function between(c: Context, found: Comparison): TestFact[] {
 
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
 export const tightOnes = (c: Context): ReadonlySet<number> => leakDownSays(c).tight;
-
-/** What leak-down says of each cylinder that it speaks for: tight, or past its limit; in between it says neither. */
-export function leakDownSays(c: Context): Record<'tight' | 'leaking', ReadonlySet<number>> {
-  const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
-  const rows = leakDownRows(c).filter(speaks);
-  const of = (is: (share: number, bands: LeakBands) => boolean): ReadonlySet<number> =>
-    new Set(rows.filter((r) => is(r.share, bandsOf(limit, r.tester))).map((r) => r.cylinder));
-  return { tight: of((share, b) => share < b.watch), leaking: of((share, b) => share >= b.fault) };
-}
 
 /** A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it. */
 function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact {

@@ -240,3 +240,12 @@ const lashFacts = (c: Context, suspect: ReadonlySet<number>): LeakDownFact[] =>
       return [{ ...common, kind: 'lash', condition: within ? 'sound' : 'watch' }];
     })
   );
+
+/** What leak-down says of each cylinder that it speaks for: tight, or past its limit; in between it says neither. */
+export function leakDownSays(c: Context): Record<'tight' | 'leaking', ReadonlySet<number>> {
+  const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
+  const rows = leakDownRows(c).filter(speaks);
+  const of = (is: (share: number, bands: LeakBands) => boolean): ReadonlySet<number> =>
+    new Set(rows.filter((r) => is(r.share, bandsOf(limit, r.tester))).map((r) => r.cylinder));
+  return { tight: of((share, b) => share < b.watch), leaking: of((share, b) => share >= b.fault) };
+}

@@ -4,8 +4,7 @@ import { boreOil } from '../plugs/oil-in-bores.ts';
 import { comparedRows, DOUBT, type Comparison } from './compare.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
-import { leakDownSays } from './analyse.ts';
-import { leakDownRows, speaks } from './leakdown.ts';
+import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
 
 const entropy = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
 

@@ -8,7 +8,7 @@ import type { NotIdentifiable } from './leak.ts';
 import type { PressureVoid } from './measure.ts';
 import type { Unlike } from './reference.ts';
 import { pressureSaid } from './pressure-said.ts';
-import { sayDifferences, sayModel } from './words.ts';
+import { sayDifferences, sayModel } from './differences-words.ts';
 
 /** A computed figure: its name and the sentence beside it. */
 export function sayFigure(

@@ -1,15 +1,6 @@
-import { spoken } from '../../findings/fact.ts';
-import { show } from '../../units/index.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import type { Station } from '../station.ts';
-import { analyseTest } from './analyse.ts';
-import { compare } from './compare.ts';
-import { stepOf } from './gauge.ts';
-import { leakDownWords, leakWords } from './leak-words.ts';
-import { analyseLeak } from './leak.ts';
-import { analyseLeakDown } from './leakdown.ts';
 import { items } from './readings.ts';
-import { testWords } from './words.ts';
 
 export const station = {
   items,
@@ -33,18 +24,5 @@ export const station = {
   usualConditions: (c) => {
     const oil = boreOil(c, c.now.toISOString());
     return { throttle: 'open', engine: 'cold', ...(oil ? { bores: 'oiled', dose: oil } : { bores: 'dry' }) };
-  },
-  analyse: (c) => {
-    const test = analyseTest(c);
-    const leak = test && analyseLeak(c);
-    return [
-      ...spoken('compression', analyseLeakDown(c), leakDownWords, c.units),
-      ...(test ? spoken('compression', test, testWords, c.units) : []),
-      ...(leak ? spoken('compression', leak, leakWords, c.units) : [])
-    ];
-  },
-  sounding: (c) => {
-    const found = compare(c);
-    return found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, stepOf(found.instrument));
   }
 } as const satisfies Station;

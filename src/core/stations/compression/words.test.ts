@@ -8,7 +8,8 @@ import type { AgainstFloor, LeakDownFacts, LeakFacts, Repeat, TestFacts } from '
 import { leakDownWords, leakWords } from './leak-words.ts';
 import { leakTask, type NotIdentifiable } from './leak.ts';
 import { notIdentifiable, sayFigure, sayRepeat, sayUnlike } from './sheet-words.ts';
-import { sayDifferences, testWords } from './words.ts';
+import { sayDifferences } from './differences-words.ts';
+import { testWords } from './words.ts';
 
 const bench = new Bench({ cylinders: 2, strokes: 'two', displacement: 300e-6 })
   .psi([

@@ -7,33 +7,14 @@ import { sayLimit } from '../../findings/limit.ts';
 import { saySchool } from '../../house-rules/rules.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say, type System } from '../../units/index.ts';
+import { sayDifferences, sayModel } from './differences-words.ts';
 import { pressureSaid } from './pressure-said.ts';
 import { comparedRows, type Comparison } from './compare.ts';
-import type { Difference } from './differences.ts';
 import type { AgainstFloor, TestFacts } from './facts.ts';
 import { lowAdvice } from './low-words.ts';
-import type { Expected } from './expected.ts';
 import { wetWords } from './wet-words.ts';
 
 const percent = (x: number): string => `${Math.round(100 * x)} %`;
-
-/** "throttle shut, another gauge or adapter". */
-export const sayDifferences = (differs: readonly Difference[]): string =>
-  differs
-    .map((d) =>
-      d.of === 'gauge'
-        ? 'another gauge or adapter'
-        : d.of === 'cranking'
-          ? d.by === 'volts'
-            ? 'a weak battery'
-            : 'slow cranking'
-          : `${d.of} ${'was' in d ? (d.was ?? 'unknown') : ''}`
-    )
-    .join(', ') || 'other conditions';
-
-/** What the cranking model was given, in words. */
-export const sayModel = (from: Expected['from'], units: System): string =>
-  `${Math.round(from.rpm.low)} to ${Math.round(from.rpm.high)} rpm, trapped ratio ${from.ratio.low.toFixed(1)} to ${from.ratio.high.toFixed(1)}, ${Math.round(from.ambient / 100)} hPa, ${say(from.temperature, 'temperature', units)}`;
 
 /** The readings of a test, its gauge and its conditions: what every judgement on it rests on. */
 function inputsOf(found: Comparison, units: System): string[] {

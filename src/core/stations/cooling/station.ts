@@ -1,10 +1,5 @@
-import { spoken } from '../../findings/fact.ts';
-import { show } from '../../units/index.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { lastSeen } from './seen.ts';
-import { words } from './words.ts';
 
 export const station = {
   items,
@@ -21,10 +16,5 @@ export const station = {
   anchor: 'water intake',
   looksAt: 'engine',
   firstPass: ['screen', 'strainer', 'source', 'impellerAge', 'opened'],
-  beforeRelease: true,
-  analyse: (c) => spoken('cooling', analyse(c), words, c.units),
-  sounding: (c) => {
-    const t = lastSeen(c).head;
-    return t === undefined ? undefined : show(t, 'temperature', c.units);
-  }
+  beforeRelease: true
 } as const satisfies Station;

@@ -1,10 +1,5 @@
-import { spoken } from '../../findings/fact.ts';
-import { show } from '../../units/index.ts';
-import { fuelAge } from './age.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 /** Minutes a jar sample stands (C). */
 const JAR = 15;
@@ -25,11 +20,5 @@ export const station = {
   looksAt: 'engine',
   firstPass: ['level', 'kind', 'age', 'jar', 'vent', 'bulb', 'tank', 'line', 'bowl'],
   beforeRelease: true,
-  waits: () => [{ label: 'Jar standing', minutes: JAR, because: 'water settles below; cloudy fuel shows its layer' }],
-  analyse: (c) => spoken('fuel', analyse(c), words, c.units),
-  sounding: (c) => {
-    const { months, assumed } = fuelAge(c);
-    if (months === undefined || assumed) return undefined;
-    return months > 24 ? show(months / 12, 'years', c.units) : show(months, 'months', c.units);
-  }
+  waits: () => [{ label: 'Jar standing', minutes: JAR, because: 'water settles below; cloudy fuel shows its layer' }]
 } as const satisfies Station;

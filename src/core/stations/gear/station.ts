@@ -1,11 +1,8 @@
-import { spoken } from '../../findings/fact.ts';
 import { known } from '../../engine/profile.ts';
 import { drainMinutes } from '../../physics/viscosity.ts';
-import { say, show } from '../../units/index.ts';
+import { say } from '../../units/index.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 /** Minutes a case drains at 20 °C, and a case test holds at least (C). */
 const DRAIN = 20;
@@ -40,10 +37,5 @@ export const station = {
       },
       { label: 'Case test held', minutes: HOLD, because: 'at least; the longer, the smaller a leak it shows' }
     ];
-  },
-  analyse: (c) => spoken('gear', analyse(c), words, c.units),
-  sounding: (c) => {
-    const drained = known(c.record.value('gear.drained'));
-    return drained === undefined ? undefined : show(drained, 'volume', c.units);
   }
 } as const satisfies Station;

@@ -1,8 +1,5 @@
-import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 export const station = {
   items,
@@ -17,6 +14,5 @@ export const station = {
   hazards: { before: ['chemicals', 'lift', 'leg', 'propeller'], during: [] },
   tools: ['light', 'gloves'],
   anchor: 'cowl side',
-  looksAt: 'engine',
-  analyse: (c) => spoken('look', analyse(c), words, c.units)
+  looksAt: 'engine'
 } as const satisfies Station;

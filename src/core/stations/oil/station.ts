@@ -1,8 +1,5 @@
-import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 /** Minutes warm engine oil drains, and a dipstick’s oil settles (C). */
 const OIL_DRAIN = 15;
@@ -29,6 +26,5 @@ export const station = {
   waits: () => [
     { label: 'Engine oil draining', minutes: OIL_DRAIN, because: 'warm and level; what comes out is measured' },
     { label: 'Oil settling', minutes: SETTLE, because: 'then two dips that agree' }
-  ],
-  analyse: (c) => spoken('oil', analyse(c), words, c.units)
+  ]
 } as const satisfies Station;

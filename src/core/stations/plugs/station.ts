@@ -1,8 +1,5 @@
-import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 export const station = {
   items,
@@ -20,6 +17,5 @@ export const station = {
   anchor: 'plug',
   acts: { volts: 'crank', rpm: 'crank', starterCircuit: 'crank', starterDirect: 'crank' },
   looksAt: 'engine',
-  coloursCylinders: true,
-  analyse: (c) => spoken('plugs', analyse(c), words, c.units)
+  coloursCylinders: true
 } as const satisfies Station;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { contextOf, type Context } from '../../findings/context.ts';
-import { refusal } from '../../holds/index.ts';
+import { refusal } from '../../holds/against.ts';
 import { Bench } from '../../../../test/case.ts';
 import { lastSeen } from '../cooling/seen.ts';
 import { compareRuns } from './compare.ts';

@@ -1,10 +1,5 @@
-import { known } from '../../engine/profile.ts';
-import { spoken } from '../../findings/fact.ts';
-import { show } from '../../units/index.ts';
 import type { Action, Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 const ended = new Set<unknown>(['stop', 'stopped', 'died', 'failed']);
 /** To record it is to say that the engine runs; that it stopped may always be recorded. */
@@ -29,10 +24,5 @@ export const station = {
   // The log of a run under way, its stop and its cause are never refused.
   acts: { event: unlessEnded, outcome: unlessEnded, minutes: 'start', longRun: 'start', gears: shifted },
   looksAt: 'running',
-  beforeRelease: true,
-  analyse: (c) => spoken('run', analyse(c), words, c.units),
-  sounding: (c) => {
-    const minutes = known(c.record.value('run.minutes'));
-    return minutes === undefined ? undefined : show(minutes, 'minutes', c.units);
-  }
+  beforeRelease: true
 } as const satisfies Station;

@@ -1,8 +1,5 @@
-import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 export const station = {
   items,
@@ -19,6 +16,5 @@ export const station = {
   anchor: 'cowl top',
   looksAt: 'surroundings',
   firstPass: ['lanyard', 'battery', 'propeller', 'secured', 'place'],
-  first: 'Before a hand goes near it: lanyard, battery, propeller, stand.',
-  analyse: (c) => spoken('safe', analyse(c), words, c.units)
+  first: 'Before a hand goes near it: lanyard, battery, propeller, stand.'
 } as const satisfies Station;

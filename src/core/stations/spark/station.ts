@@ -1,8 +1,5 @@
-import { spoken } from '../../findings/fact.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 export const station = {
   items,
@@ -22,6 +19,5 @@ export const station = {
   acts: { result: 'crank', gap: 'crank' },
   looksAt: 'engine',
   coloursCylinders: true,
-  usualConditions: () => ({ path: 'tester', light: 'shade' }),
-  analyse: (c) => spoken('spark', analyse(c), words, c.units)
+  usualConditions: () => ({ path: 'tester', light: 'shade' })
 } as const satisfies Station;

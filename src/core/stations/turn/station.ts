@@ -1,9 +1,6 @@
-import { spoken } from '../../findings/fact.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import type { Station } from '../station.ts';
-import { analyse } from './analyse.ts';
 import { items } from './readings.ts';
-import { words } from './words.ts';
 
 export const station = {
   items,
@@ -28,6 +25,5 @@ export const station = {
     return [
       { label: 'Bores soaking', minutes: hours * 60, because: `turned again after ${hours} h at least (house rule)` }
     ];
-  },
-  analyse: (c) => spoken('turn', analyse(c), words, c.units)
+  }
 } as const satisfies Station;

@@ -14,7 +14,8 @@ const LONGEST = 60_000;
 const file = path.resolve('build', 'work.mjs');
 /** What a page waits for is short and comes often: it waits behind no PDF, on a thread of its own that stays. */
 type Lane = 'pages' | 'papers';
-const laneOf = (name: TaskName): Lane => (name === 'line' || name === 'weigh' ? 'pages' : 'papers');
+const laneOf = (name: TaskName): Lane =>
+  name === 'line' || name === 'weigh' || name === 'conclude' ? 'pages' : 'papers';
 const sizes: Readonly<Record<Lane, { readonly minThreads: number; readonly maxThreads: number }>> = {
   pages: { minThreads: 1, maxThreads: 1 },
   papers: { minThreads: 0, maxThreads: THREADS }

@@ -1,5 +1,6 @@
 import { advise, type Advice } from '../../../core/advice/advice.ts';
 import { assess, judged, withAdvice, type Weighed } from '../../../core/assess.ts';
+import { concludedOf, type Concluded } from '../../../core/judge.ts';
 import { decide, type Decision } from '../../../core/decision/decide.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { reportOf } from '../../../core/report/report.ts';
@@ -20,10 +21,19 @@ export const tasks = {
   decide: (survey: SurveyFile, now: string, units: System, draws: number): Decision =>
     decide(judged(survey, new Date(now), units), draws),
   /** What the page of an assessment comes with; with `known` the advice is worked out already. */
-  weigh: (survey: SurveyFile, now: string, units: System, known?: Advice): Weighed => {
-    const { advice, moves } = withAdvice(judged(survey, new Date(now), units), (j) => known ?? advise(j));
-    return { advice, moves };
+  weigh: (
+    survey: SurveyFile,
+    now: string,
+    units: System,
+    known?: Advice
+  ): Weighed & { readonly concluded: Concluded } => {
+    const judgement = judged(survey, new Date(now), units);
+    const { advice, moves } = withAdvice(judgement, (j) => known ?? advise(j));
+    return { advice, moves, concluded: concludedOf(judgement) };
   },
+  /** Findings and holds alone. */
+  conclude: (survey: SurveyFile, now: string, units: System): Concluded =>
+    concludedOf(judged(survey, new Date(now), units)),
   /** The line of an engine in the yard. */
   line: (input: LineInput, now: string, units: System): Judged => lineOf(input, new Date(now), units),
   readSurveyFile: (text: string): ReturnType<typeof readSurveyFile> => readSurveyFile(text)

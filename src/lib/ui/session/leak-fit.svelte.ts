@@ -1,3 +1,4 @@
+import { fitterOf } from '$core/stations/compression/fitter.ts';
 import type { LeakTask } from '$core/stations/compression/leak.ts';
 import type { LeakFit, LeakFitter } from '$core/physics/cranking-fit.ts';
 import type { CompressionWorker } from '$lib/workers/compression.worker.ts';
@@ -15,9 +16,7 @@ export class LeakFitting {
 
   /** The fit of these readings where it is the one that was made last; it comes later where it is not. */
   readonly of: LeakFitter = (observed, conditions) =>
-    this.fit && this.task && JSON.stringify(this.task) === JSON.stringify({ ok: true, observed, conditions })
-      ? this.fit
-      : undefined;
+    this.fit && this.task ? fitterOf(this.task, this.fit)(observed, conditions) : undefined;
 
   /** Asks for the fit of a task; the same task twice is one fit. */
   async ask(task: LeakTask | undefined): Promise<void> {

@@ -2,7 +2,11 @@ import { standsBeside } from '$core/record/beside.ts';
 import type { Advice } from '$core/advice/advice.ts';
 import type { Weighed } from '$core/assess.ts';
 import type { Move } from '$core/moves/move.ts';
-import { judge, type Judgement } from '$core/judge.ts';
+import { judgementFrom } from '$core/concluded.ts';
+import type { Concluded, Judgement } from '$core/judge.ts';
+import type { JudgeAsked } from '$lib/workers/judging.ts';
+import { contextOf, type Context } from '$core/findings/context.ts';
+import { workFrom } from '$core/jobs/done-work.ts';
 import type { StationId } from '$core/stations/items.ts';
 import { allItems, type ItemId } from '$core/stations/items.ts';
 import { stations } from '$core/stations/register.ts';
@@ -14,7 +18,7 @@ import type { Wait } from '$core/record/wait.ts';
 
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
-import { judgementFor, readOnce } from './drawn.ts';
+import { readOnce } from './drawn.ts';
 import { clock } from './clock.ts';
 import { LeakFitting } from './leak-fit.svelte.ts';
 import { keepSnapshot, newerSnapshot } from './snapshot.ts';
@@ -33,9 +37,11 @@ export interface SessionData {
   readonly units: System;
   readonly who: string;
   readonly now: string;
-  /** What the server thinks of it, as JSON text; the page weighs anew in a worker when something is added. */
+  /** What the server found in it (`Concluded`), as JSON text; a worker judges anew when something is added. */
+  readonly concluded?: string;
+  /** What the server advises (`Weighed`), as JSON text; a worker weighs anew when something is added. */
   readonly weighed?: string;
-  /** Made by a server for pages of its own: drawn there it records nothing, and what was read and judged once is used again. */
+  /** Made by a server for pages of its own: drawn there it records nothing, and what was read once is used again. */
   readonly served?: true;
 }
 
@@ -85,15 +91,21 @@ export class Session {
   readonly leaks = new LeakFitting();
 
   readonly record = $derived.by(() => new Readings(this.survey));
-  readonly judgement: Judgement = $derived.by(() => {
-    if (this.drawnOnly) return judgementFor(this.survey, this.now, this.units);
-    return judge(
-      this.preview ? withEntries(this.survey, [{ type: 'reading', body: this.preview }]) : this.survey,
-      this.now,
-      this.units,
-      this.leaks.of
-    );
-  });
+  /** The survey with what is being typed. */
+  private readonly seen = $derived.by(() =>
+    this.preview ? withEntries(this.survey, [{ type: 'reading', body: this.preview }]) : this.survey
+  );
+  /** Findings and holds as they were judged last. */
+  concluded: Concluded = $state.raw({ stations: [], holds: [], done: [] });
+  /** Findings and holds are older than the readings, because they could not be judged. */
+  unjudged = $state(false);
+  private readonly done = $derived(this.concluded.done);
+  private readonly work = $derived(workFrom(this.done));
+  /** What the sheets measure in. It is of this very moment; findings and holds follow it from the worker. */
+  readonly context: Context = $derived.by(() => contextOf(this.seen, this.now, this.units, this.leaks.of, this.work));
+  readonly judgement: Judgement = $derived(judgementFrom(this.context, this.concluded));
+  /** Survey, reading half typed, moment and fit that the page came with: what it shows at first was judged of these. */
+  readonly cameWith: readonly unknown[];
 
   constructor(data: SessionData) {
     this.surveyId = data.surveyId;
@@ -105,9 +117,28 @@ export class Session {
     this.drawnOnly = typeof window === 'undefined' && data.served === true;
     const parsed = <T>(text: string): T => (this.drawnOnly ? readOnce<T>(text) : (JSON.parse(text) as T));
     this.survey = typeof data.survey === 'string' ? parsed<SurveyFile>(data.survey) : data.survey;
+    if (data.concluded) this.concluded = parsed<Concluded>(data.concluded);
+    this.cameWith = [this.survey, undefined, this.now, undefined];
     if (data.weighed) ({ advice: this.advice, moves: this.moves } = parsed<Weighed>(data.weighed));
     this.photos = new PhotoBox(data.surveyId, (what, photo) => this.photographed(what, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
+  }
+
+  /** Takes up what was judged; work that is the same as before stays the same, so that nothing is measured again for it. */
+  conclude(said: Concluded): void {
+    const { done } = this.concluded;
+    this.concluded = JSON.stringify(said.done) === JSON.stringify(done) ? { ...said, done } : said;
+  }
+
+  /** What a judgement of it as it stands is made with, beside the survey itself. */
+  asked(): JudgeAsked {
+    const { task, fit } = this.leaks;
+    return {
+      now: this.now.toISOString(),
+      units: this.units,
+      ...(this.preview ? { preview: this.preview } : {}),
+      ...(task && fit ? { leak: { task, fit } } : {})
+    };
   }
 
   /** A photograph has its name: it belongs to a reading, or to a part on the tray ("tray:id"). */
@@ -195,7 +226,7 @@ export class Session {
   conditionsOf(station: StationId): Conditions {
     const set = this.asSet[station];
     if (set) return set;
-    return stations[station].usualConditions?.(this.judgement.context) ?? {};
+    return stations[station].usualConditions?.(this.context) ?? {};
   }
 
   setConditions(station: StationId, conditions: Conditions): void {

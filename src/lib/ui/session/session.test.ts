@@ -1,3 +1,4 @@
+import { judged } from '../../../../test/judged.ts';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ItemId } from '../../../core/stations/items.ts';
@@ -26,16 +27,18 @@ afterEach(() => {
 });
 
 const open = (): Session =>
-  new Session({
-    surveyId: 's',
-    engineId: 'e',
-    survey: emptySurvey('neglected', '2026-05-02T07:00:00.000Z', 'T'),
-    seq: 0,
-    factSeq: 0,
-    units: 'us',
-    who: 'Ines',
-    now: '2026-05-02T08:00:00.000Z'
-  });
+  judged(
+    new Session({
+      surveyId: 's',
+      engineId: 'e',
+      survey: emptySurvey('neglected', '2026-05-02T07:00:00.000Z', 'T'),
+      seq: 0,
+      factSeq: 0,
+      units: 'us',
+      who: 'Ines',
+      now: '2026-05-02T08:00:00.000Z'
+    })
+  );
 const now = (s: Session): [ItemId, unknown][] => standing(s.survey).map((r) => [r.what, r.value]);
 
 describe('recording', () => {
@@ -63,7 +66,7 @@ describe('recording', () => {
         .filter((r) => r.what === 'run.leaks')
         .map((r) => r.value)
     ).toEqual(['oil', 'none']);
-    expect(s.judgement.findings.map((f) => f.id)).toContain('run.leaks');
+    expect(judged(s).judgement.findings.map((f) => f.id)).toContain('run.leaks');
   });
   it('what does not go away by itself is put right at once, and looked at again later', () => {
     const s = open();
@@ -73,7 +76,7 @@ describe('recording', () => {
     s.read('fuel.jar', 'layers');
     vi.advanceTimersByTime(10 * 60_000);
     s.read('fuel.jar', 'clear');
-    expect(s.judgement.findings.map((f) => f.id)).toContain('fuel.again-jar');
+    expect(judged(s).judgement.findings.map((f) => f.id)).toContain('fuel.again-jar');
   });
   it('repeats stand side by side, and one of them can be corrected or taken back', () => {
     const s = open();
@@ -117,7 +120,7 @@ describe('recording', () => {
   it('what is being typed is judged, and is not in the record', () => {
     const s = open();
     s.preview = s.reading('gear.magnet', 'pieces');
-    expect(s.judgement.findings.map((f) => f.id)).toContain('gear.metal');
+    expect(judged(s).judgement.findings.map((f) => f.id)).toContain('gear.metal');
     expect(s.survey.readings).toHaveLength(0);
   });
   it('is sent as it is kept', async () => {
@@ -154,9 +157,9 @@ describe('undo', () => {
     const s = open();
     s.read('fuel.jar', 'layers');
     s.override('fuel', 'portable tank');
-    expect(s.judgement.holds.find((h) => h.id === 'fuel')?.override).toBeDefined();
+    expect(judged(s).judgement.holds.find((h) => h.id === 'fuel')?.override).toBeDefined();
     s.undo();
-    expect(s.judgement.holds.find((h) => h.id === 'fuel')?.override).toBeUndefined();
+    expect(judged(s).judgement.holds.find((h) => h.id === 'fuel')?.override).toBeUndefined();
     s.mark('fuel-drain', 'done');
     s.undo();
     expect(s.survey.steps?.at(-1)?.state).toBe('open');

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Fold from '../marks/Fold.svelte';
   import { cylinderCount, known } from '$core/engine/profile.ts';
-  import { refusal } from '$core/holds/index.ts';
+  import { refusal } from '$core/holds/against.ts';
   import { crankedTemperature } from '$core/physics/breakdown.ts';
   import { allItems } from '$core/stations/items.ts';
   import { shapeOf } from '$core/stations/compression/shape.ts';

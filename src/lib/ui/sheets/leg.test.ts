@@ -1,3 +1,4 @@
+import { judged } from '../../../../test/judged.ts';
 import Papa from 'papaparse';
 import type { Component } from 'svelte';
 import { render } from 'svelte/server';
@@ -20,17 +21,19 @@ import { csvOf } from './run/export.ts';
 
 /** The leg's sheets as the server draws them: what is asked of which engine, and what a reading changes on the page. */
 const open = (b: Bench, units: 'us' | 'metric'): Session =>
-  new Session({
-    surveyId: 's',
-    engineId: 'e',
-    survey: b.survey,
-    seq: 0,
-    factSeq: 0,
-    units,
-    who: 'Ines',
-    // A moment after the last entry.
-    now: new Date(Date.parse(b.survey.readings.at(-1)?.at ?? '2026-05-02T08:00:00.000Z') + 5000).toISOString()
-  });
+  judged(
+    new Session({
+      surveyId: 's',
+      engineId: 'e',
+      survey: b.survey,
+      seq: 0,
+      factSeq: 0,
+      units,
+      who: 'Ines',
+      // A moment after the last entry.
+      now: new Date(Date.parse(b.survey.readings.at(-1)?.at ?? '2026-05-02T08:00:00.000Z') + 5000).toISOString()
+    })
+  );
 function drawn(sheet: Component<never>, b: Bench, props: object = {}, units: 'us' | 'metric' = 'metric'): string {
   const { body } = render(sheet as unknown as Component<object>, {
     props: { station: 'run', instruments: [], references: [], earlier: { flows: [], magnets: [] }, ...props },

@@ -1,3 +1,4 @@
+import { judged } from '../../../../test/judged.ts';
 import { stationIds } from '../../../core/stations/register.ts';
 import type { Component } from 'svelte';
 import { createRawSnippet } from 'svelte';
@@ -19,16 +20,18 @@ import TurnSheet from './TurnSheet.svelte';
 
 /** The sheets as the server draws them: what is asked of which engine, and what a reading changes on the page. */
 const open = (b: Bench, units: 'us' | 'metric' = 'us'): Session =>
-  new Session({
-    surveyId: 's',
-    engineId: 'e',
-    survey: b.survey,
-    seq: 0,
-    factSeq: 0,
-    units,
-    who: 'Ines',
-    now: '2026-05-03T08:00:00.000Z'
-  });
+  judged(
+    new Session({
+      surveyId: 's',
+      engineId: 'e',
+      survey: b.survey,
+      seq: 0,
+      factSeq: 0,
+      units,
+      who: 'Ines',
+      now: '2026-05-03T08:00:00.000Z'
+    })
+  );
 /** The words of a sheet, without its markup. */
 function drawn<P extends object>(
   sheet: Component<P>,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { cylinderCount } from '$core/engine/profile.ts';
-  import { refusal } from '$core/holds/index.ts';
+  import { refusal } from '$core/holds/against.ts';
   import { allItems, type ItemId } from '$core/stations/items.ts';
   import { sayValue } from '$core/items/check-entry.ts';
   import type { Item } from '$core/items/item.ts';

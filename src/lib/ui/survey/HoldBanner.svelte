@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { actions, type Hold } from '$core/holds/index.ts';
+  import { actions, type Hold } from '$core/holds/hold.ts';
   import Shape from '../marks/Shape.svelte';
 
   /** Holds, on every view of the engine, each with what lifts it. */

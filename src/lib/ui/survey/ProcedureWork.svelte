@@ -2,7 +2,8 @@
   import { partNumbers } from '$core/engine/card.ts';
   import { benchList, waitingOf, type Procedure } from '$core/procedures/procedure.ts';
   import { BEGIN, procedureMark, progressOf } from '$core/procedures/progress.ts';
-  import { refusedAct, type Hold } from '$core/holds/index.ts';
+  import { refusedAct } from '$core/holds/against.ts';
+  import type { Hold } from '$core/holds/hold.ts';
   import { stations } from '$core/stations/register.ts';
   import { sayDate } from '../marks/day.ts';
   import HazardLines from '../marks/HazardLines.svelte';

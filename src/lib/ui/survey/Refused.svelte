@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Hold } from '$core/holds/index.ts';
+  import type { Hold } from '$core/holds/hold.ts';
 
   /** What forbids making a check, each hold with what lifts it and the way there. */
   let { holds, base }: { holds: readonly Hold[]; base: string } = $props();

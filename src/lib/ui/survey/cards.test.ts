@@ -14,7 +14,7 @@ import BeforeAfterTable from './BeforeAfterTable.svelte';
 import FindingCard from './FindingCard.svelte';
 import HoldBanner from './HoldBanner.svelte';
 import JobCard from './JobCard.svelte';
-import { heldAgainst } from '../../../core/holds/index.ts';
+import { heldAgainst } from '../../../core/holds/against.ts';
 import type { Move } from '../../../core/moves/move.ts';
 import { placeOf } from '../marks/move-place.ts';
 import NowCard from './NowCard.svelte';

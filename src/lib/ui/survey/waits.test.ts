@@ -1,3 +1,4 @@
+import { judged } from '../../../../test/judged.ts';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { render } from 'svelte/server';
 import { runningWaits } from '../../../core/record/wait.ts';
@@ -21,16 +22,18 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 const open = (b = new Bench({ cylinders: 2, strokes: 'two' })): Session =>
-  new Session({
-    surveyId: 's',
-    engineId: 'e',
-    survey: b.survey,
-    seq: 0,
-    factSeq: 0,
-    units: 'metric',
-    who: 'Ines',
-    now: '2026-05-02T09:00:00.000Z'
-  });
+  judged(
+    new Session({
+      surveyId: 's',
+      engineId: 'e',
+      survey: b.survey,
+      seq: 0,
+      factSeq: 0,
+      units: 'metric',
+      who: 'Ines',
+      now: '2026-05-02T09:00:00.000Z'
+    })
+  );
 const words = (s: Session, c: typeof WaitBar): string =>
   render(c, { context: sessionContext(s) as never })
     .body.replace(/<!--.*?-->/g, '')

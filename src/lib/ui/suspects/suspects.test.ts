@@ -1,3 +1,4 @@
+import { judged } from '../../../../test/judged.ts';
 import type { Component } from 'svelte';
 import { render } from 'svelte/server';
 import { describe, expect, it } from 'vitest';
@@ -101,16 +102,18 @@ describe('the decision', () => {
       }
     ];
     const survey = { ...b.survey, decisions };
-    const session = new Session({
-      surveyId: 'x',
-      engineId: 'e',
-      survey,
-      seq: 0,
-      factSeq: 0,
-      units: 'us',
-      who: 'Ines',
-      now: '2026-05-02T12:00:00.000Z'
-    });
+    const session = judged(
+      new Session({
+        surveyId: 'x',
+        engineId: 'e',
+        survey,
+        seq: 0,
+        factSeq: 0,
+        units: 'us',
+        who: 'Ines',
+        now: '2026-05-02T12:00:00.000Z'
+      })
+    );
     const said = words(
       DecisionPanel,
       { first: decide(b.judged(), 500) },

@@ -8,10 +8,10 @@ import { createSurvey, surveysOf } from '$lib/server/store/surveys.ts';
 import { error, fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params, locals }) => {
+export const load: PageServerLoad = async ({ params, locals }) => {
   const list = surveysOf(params.id);
   const latest = list[0];
-  const session = latest && engineSession(latest.id, locals.prefs.units);
+  const session = latest && (await engineSession(latest.id, locals.prefs.units));
   if (!session) error(404, 'There is no such engine.');
   const facts = factsAfter(params.id);
   return {

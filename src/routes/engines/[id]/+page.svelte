@@ -10,6 +10,7 @@
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
+  import { concludeBeside } from '$lib/ui/session/concluding.svelte.ts';
   import { provideSession, Session } from '$lib/ui/session/session.svelte.ts';
 
   import { onMount } from 'svelte';
@@ -17,6 +18,7 @@
   let { data, form } = $props();
   const session = $derived.by(() => new Session(data.session));
   provideSession(() => session);
+  concludeBeside(() => session, false);
   const engine = $derived(session.survey.engine);
   const holds = $derived(session.judgement.holds.filter((h) => !h.standing));
   const base = $derived(`/surveys/${session.surveyId}`);

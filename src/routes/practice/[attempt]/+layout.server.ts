@@ -1,15 +1,27 @@
 import type { Weighed } from '$core/assess.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
 import { open } from '$lib/server/practice/store.ts';
+import { concludedOf } from '$core/judge.ts';
+import type { StationState } from '$core/judge.ts';
 import { error } from '@sveltejs/kit';
 import type { LayoutServerLoad } from './$types';
+
+/** A check that was looked at, or was not, and no more. */
+const unsaid = ({ id, title, condition }: StationState): StationState => ({
+  id,
+  title,
+  condition: condition === 'not-looked-at' ? condition : 'cannot-tell',
+  findings: []
+});
 
 export const load: LayoutServerLoad = ({ params, locals }) => {
   const opened = open(params.attempt);
   if (!opened) error(404, 'There is no such exercise.');
   const { row, subject, exercise } = opened;
   const mode = subject.setup.advice;
-  const { advice, moves } = exercise.assessed();
+  const assessed = exercise.assessed();
+  const { advice, moves } = assessed;
+  const concluded = concludedOf(assessed);
   return {
     attempt: {
       id: row.id,
@@ -36,6 +48,10 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
       units: locals.prefs.units,
       who: locals.prefs.who,
       now: exercise.now.toISOString(),
+      // Where the advice is shut nothing of what was found in the readings is told, only what is forbidden.
+      concluded: JSON.stringify(
+        mode === 'shut' ? { ...concluded, stations: concluded.stations.map(unsaid) } : concluded
+      ),
       // What the advice thinks is sent only where it is open: nobody reads it from the page's own text.
       ...(mode === 'open' ? { weighed: JSON.stringify({ advice, moves } satisfies Weighed) } : {})
     }

@@ -2,16 +2,15 @@
   import { standsAt } from '$core/record/stands-at.ts';
   import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { placeOf } from '$lib/ui/marks/move-place.ts';
-  import { leakTask } from '$core/stations/compression/leak.ts';
   import { goto, preloadCode } from '$app/navigation';
   import { page } from '$app/state';
   import type { StationId } from '$core/stations/items.ts';
   import { drowned } from '$core/record/drowned.ts';
   import { caseKinds } from '$core/engine/case-kind.ts';
-  import { drownedClock } from '$core/drowned/clock.ts';
   import { stationKeys } from '$lib/ui/marks/station-keys.ts';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
   import { fetchSheets } from '$lib/ui/sheets/register.ts';
+  import { concludeBeside } from '$lib/ui/session/concluding.svelte.ts';
   import { Advising } from '$lib/ui/session/advising.svelte.ts';
   import EngineDock from '$lib/ui/survey/EngineDock.svelte';
   import Menu from '$lib/ui/marks/Menu.svelte';
@@ -34,10 +33,11 @@
     return untrack(() => new Session(data.session));
   });
   provideSession(() => session);
+  concludeBeside(() => session);
   const base = $derived(`/surveys/${data.session.surveyId}`);
   const engine = $derived(session.survey.engine);
   const raised = $derived(session.judgement.holds.filter((h) => !h.standing));
-  const clock = $derived(drownedClock(session.judgement.context));
+  const clock = $derived(session.concluded.clock);
   const wasDrowned = $derived(drowned(session));
   const title = $derived(engine.identity.tag ?? 'no tag');
   /** A label is printed alone. */
@@ -58,11 +58,6 @@
     }
   });
 
-  // Only what is recorded is fitted: a half-typed number is judged but not worth a fit.
-  $effect(() => {
-    if (!session.preview) void session.leaks.ask(leakTask(session.judgement.context));
-  });
-
   onMount(() => {
     void session.resume();
     if (data.prefs.speak === 'yes')
@@ -72,6 +67,7 @@
     // Well after the first load: the other checks are then there without a connection.
     const ahead = setTimeout(() => {
       void fetchSheets();
+      void import('$core/survey/quick-line.ts');
       void import('$lib/ui/survey/WaitForm.svelte');
       void preloadCode(`${base}/work/pump-kit`);
       void preloadCode(`${base}/jobs`);
@@ -213,6 +209,12 @@
 <WaitBar />
 {#if session.outbox.why && session.outbox.state === 'kept'}
   <p class="no-print border-l-4 border-warning px-3 py-1 font-medium" role="status">{session.outbox.why}</p>
+{/if}
+{#if session.unjudged}
+  <p class="mb-2 border-2 border-warning p-2 font-medium text-warning" role="alert">
+    What is found and what is held is older than the last entry: it could not be judged in this browser. What you
+    entered is kept; load the page again.
+  </p>
 {/if}
 {#if session.outbox.unkept}
   <p class="mb-2 border-2 border-warning p-2 font-medium text-warning" role="alert">

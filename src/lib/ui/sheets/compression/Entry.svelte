@@ -1,7 +1,7 @@
 <script lang="ts">
   import { byTime } from '$core/units/instant.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
-  import { refusal } from '$core/holds/index.ts';
+  import { refusal } from '$core/holds/against.ts';
   import { allItems } from '$core/stations/items.ts';
   import { checkEntry, sayValue } from '$core/items/check-entry.ts';
   import type { Conditions, Instrument, Reading } from '$core/record/reading.ts';

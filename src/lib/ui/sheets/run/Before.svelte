@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { against, refusal } from '$core/holds/index.ts';
+  import { against, refusal } from '$core/holds/against.ts';
   import { sources } from '$core/stations/cooling/source.ts';
   import Shape from '../../marks/Shape.svelte';
   import { useSession } from '../../session/session.svelte.ts';

@@ -29,15 +29,6 @@
   const j = $derived(session.judgement);
   const mode = $derived(data.attempt.mode);
   const over = $derived(data.attempt.over || Boolean(data.attempt.ended));
-  /** Where the advice is shut nothing is judged for the trainee: a check was looked at, or it was not. */
-  const shown = $derived(
-    mode === 'shut'
-      ? j.stations.map(({ sounding: _s, ...s }) => ({
-          ...s,
-          condition: s.condition === 'not-looked-at' ? s.condition : ('cannot-tell' as const)
-        }))
-      : j.stations
-  );
   const fitted = $derived(j.stations.some((s) => s.id === id));
   const findings = $derived([...(j.stations.find((s) => s.id === id)?.findings ?? [])].sort(byGravity));
   const readings = $derived(session.survey.readings.filter((r) => stationOf(r.what) === id).toReversed());
@@ -60,7 +51,7 @@
   <aside class="order-last lg:order-none" aria-label="Engine">
     <StationChart
       profile={session.survey.engine.profile}
-      stations={shown}
+      stations={j.stations}
       {base}
       current={id}
       barrels={mode === 'shut' ? {} : cylinderConditions(j.findings)}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { cylinderConditions } from '$core/stations/cylinders.ts';
   import { page } from '$app/state';
-  import { heldAgainst } from '$core/holds/index.ts';
+  import { heldAgainst } from '$core/holds/against.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
   import { byGravity } from '$core/findings/finding.ts';

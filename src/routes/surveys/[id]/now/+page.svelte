@@ -2,7 +2,7 @@
   import { questionsOf, type Question } from '$core/moves/questions.ts';
   import { checkEntry } from '$core/items/check-entry.ts';
   import { following } from '$core/stages.ts';
-  import { refusal } from '$core/holds/index.ts';
+  import { refusal } from '$core/holds/against.ts';
   import { byGravity } from '$core/findings/finding.ts';
   import { allItems } from '$core/stations/items.ts';
   import { stations } from '$core/stations/register.ts';

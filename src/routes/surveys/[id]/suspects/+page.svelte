@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { unliftable } from '$core/holds/index.ts';
+  import { unliftable } from '$core/holds/against.ts';
   import DecisionPanel from '$lib/ui/suspects/DecisionPanel.svelte';
   import MoveList from '$lib/ui/suspects/MoveList.svelte';
   import Looks from '$lib/ui/suspects/Looks.svelte';

@@ -1,2 +1,0 @@
-export * from './hold.ts';
-export * from './holds.ts';

@@ -1,0 +1,34 @@
+import type { Work } from '../findings/context.ts';
+import type { ItemId, StationId } from '../items/register.ts';
+import { stationOf } from '../stations/items.ts';
+import type { Instant } from '../units/instant.ts';
+
+/** A job that was marked done, as far as it changes what readings mean: plain data, that a page can be told. */
+export interface DoneWork {
+  readonly at: Instant;
+  /** The check that proves it, and of which readings; of any, where none are named. */
+  readonly proof: { readonly station: StationId; readonly reads?: readonly ItemId[] };
+  readonly alters?: readonly StationId[];
+  readonly renews?: readonly ItemId[];
+  readonly wipes?: readonly { readonly item: ItemId; readonly clean: readonly string[] }[];
+}
+
+/** What the work that was done changes in earlier readings. */
+export const workFrom = (done: readonly DoneWork[]): Work => ({
+  worked: (station) =>
+    done.filter((d) => d.proof.station === station || d.alters?.includes(station)).map(({ at }) => at),
+  touched: (item) => {
+    const station = stationOf(item);
+    return done
+      .filter(
+        (d) =>
+          d.alters?.includes(station) ||
+          d.renews?.includes(item) ||
+          (d.proof.station === station && (d.proof.reads?.includes(item) ?? true))
+      )
+      .map(({ at }) => at);
+  },
+  renewed: (item) => done.filter((d) => d.renews?.includes(item)).map(({ at }) => at),
+  wiped: (item) =>
+    done.flatMap(({ at, wipes }) => (wipes ?? []).flatMap((w) => (w.item === item ? [{ at, clean: w.clean }] : [])))
+});

@@ -1,0 +1,26 @@
+import type { Judging } from '../station.ts';
+import { spoken } from '../../findings/fact.ts';
+import { show } from '../../units/index.ts';
+import { analyseTest } from './analyse.ts';
+import { compare } from './compare.ts';
+import { stepOf } from './gauge.ts';
+import { leakDownWords, leakWords } from './leak-words.ts';
+import { analyseLeak } from './leak.ts';
+import { analyseLeakDown } from './leakdown.ts';
+import { testWords } from './words.ts';
+
+export const judging = {
+  analyse: (c) => {
+    const test = analyseTest(c);
+    const leak = test && analyseLeak(c);
+    return [
+      ...spoken('compression', analyseLeakDown(c), leakDownWords, c.units),
+      ...(test ? spoken('compression', test, testWords, c.units) : []),
+      ...(leak ? spoken('compression', leak, leakWords, c.units) : [])
+    ];
+  },
+  sounding: (c) => {
+    const found = compare(c);
+    return found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, stepOf(found.instrument));
+  }
+} as const satisfies Judging;

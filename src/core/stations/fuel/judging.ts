@@ -1,0 +1,15 @@
+import type { Judging } from '../station.ts';
+import { spoken } from '../../findings/fact.ts';
+import { show } from '../../units/index.ts';
+import { fuelAge } from './age.ts';
+import { analyse } from './analyse.ts';
+import { words } from './words.ts';
+
+export const judging = {
+  analyse: (c) => spoken('fuel', analyse(c), words, c.units),
+  sounding: (c) => {
+    const { months, assumed } = fuelAge(c);
+    if (months === undefined || assumed) return undefined;
+    return months > 24 ? show(months / 12, 'years', c.units) : show(months, 'months', c.units);
+  }
+} as const satisfies Judging;

@@ -1,0 +1,169 @@
+import { expose } from 'comlink';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { judged as judgedAtOnce } from '../../../core/assess.ts';
+import type { SurveyFile } from '../../../core/record/survey-file.ts';
+import { applyDelta, type SurveyDelta } from '../../../core/survey/delta.ts';
+import { judgeAsked, type JudgeAsked } from '../../workers/judging.ts';
+import { Bench } from '../../../../test/case.ts';
+import { Concluding } from './concluding.svelte.ts';
+import { Session } from './session.svelte.ts';
+
+/** A worker that is a message channel with the same code behind it; its answers can be held back. */
+const ports: MessagePort[] = [];
+let deltas: SurveyDelta[];
+let gate: Promise<void>;
+let kept: SurveyFile | undefined;
+class FakeWorker {
+  onerror: (() => void) | undefined;
+  addEventListener: unknown;
+  removeEventListener: unknown;
+  postMessage: unknown;
+  private readonly port: MessagePort;
+  constructor() {
+    const { port1, port2 } = new MessageChannel();
+    ports.push(port1, port2);
+    kept = undefined;
+    const judge = async (delta: SurveyDelta, asked: JudgeAsked) => {
+      deltas.push(delta);
+      kept = applyDelta(kept, delta);
+      const answer = judgeAsked(kept, asked);
+      await gate;
+      return answer;
+    };
+    expose({ judge }, port2 as never);
+    this.port = port1;
+    this.addEventListener = (port1 as unknown as EventTarget).addEventListener.bind(port1);
+    this.removeEventListener = (port1 as unknown as EventTarget).removeEventListener.bind(port1);
+    this.postMessage = port1.postMessage.bind(port1);
+    port1.start();
+  }
+  terminate(): void {
+    this.port.close();
+  }
+}
+beforeEach(() => {
+  [deltas, gate] = [[], Promise.resolve()];
+  vi.stubGlobal('Worker', FakeWorker);
+  vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => {}, removeItem: () => {} });
+  vi.stubGlobal('fetch', () => new Promise(() => undefined));
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+  for (const p of ports.splice(0)) p.close();
+});
+
+const open = (b = new Bench()): Session =>
+  new Session({
+    surveyId: 's',
+    engineId: 'e',
+    survey: b.survey,
+    seq: 0,
+    factSeq: 0,
+    units: 'us',
+    who: 'Ines',
+    now: '2026-05-03T08:00:00.000Z'
+  });
+const found = (s: Session): string[] => s.judgement.findings.map((f) => f.id);
+const settled = (): Promise<void> => new Promise((r) => setTimeout(r, 60));
+
+describe('findings and holds judged beside the page', () => {
+  it('are those that the core concludes', async () => {
+    const s = open();
+    const beside = new Concluding(s);
+    s.read('gear.magnet', 'pieces');
+    beside.ask();
+    await vi.waitFor(() => expect(found(s)).toContain('gear.metal'));
+    const expected = judgedAtOnce(s.survey, s.now, 'us');
+    expect(s.judgement.findings).toEqual(expected.findings);
+    expect(s.judgement.holds).toEqual(expected.holds);
+    beside.end();
+  });
+  it('the survey is told once, and after that what was added', async () => {
+    const s = open();
+    const beside = new Concluding(s);
+    await beside.warm();
+    s.read('fuel.jar', 'layers');
+    beside.ask();
+    await vi.waitFor(() => expect(found(s).some((id) => id.startsWith('fuel.'))).toBe(true));
+    expect(
+      deltas.map((d) => ('whole' in d ? 'whole' : d.added.map(([list, more]) => `${list} ${more.length}`)))
+    ).toEqual(['whole', ['readings 1']]);
+    beside.end();
+  });
+  it('what changes while one judgement is under way is judged once, as it stands then', async () => {
+    const s = open();
+    const beside = new Concluding(s);
+    let release = (): void => undefined;
+    gate = new Promise((r) => (release = r));
+    s.read('gear.magnet', 'fuzz');
+    beside.ask();
+    await vi.waitFor(() => expect(deltas).toHaveLength(1));
+    for (const jar of ['clear', 'layers', 'red']) {
+      s.read('fuel.jar', jar);
+      beside.ask();
+    }
+    release();
+    await vi.waitFor(() => expect(deltas).toHaveLength(2));
+    await settled();
+    expect(deltas).toHaveLength(2);
+    expect(s.judgement.findings).toEqual(judgedAtOnce(s.survey, s.now, 'us').findings);
+    beside.end();
+  });
+  it('a number half typed is judged and not fitted', async () => {
+    const s = open();
+    const beside = new Concluding(s);
+    const asked = vi.spyOn(s.leaks, 'ask').mockResolvedValue();
+    s.preview = s.reading('gear.magnet', 'pieces');
+    beside.ask();
+    await vi.waitFor(() => expect(found(s)).toContain('gear.metal'));
+    expect(asked).not.toHaveBeenCalled();
+    s.preview = undefined;
+    beside.ask();
+    await vi.waitFor(() => expect(found(s)).not.toContain('gear.metal'));
+    expect(asked).toHaveBeenCalledTimes(1);
+    beside.end();
+  });
+  it('where no worker can be had, or one gives up, the page judges by itself', async () => {
+    vi.stubGlobal(
+      'Worker',
+      class {
+        constructor() {
+          throw new Error('no workers here');
+        }
+      }
+    );
+    const s = open();
+    const beside = new Concluding(s);
+    s.read('gear.magnet', 'pieces');
+    beside.ask();
+    await vi.waitFor(() => expect(found(s)).toContain('gear.metal'));
+    s.read('fuel.jar', 'layers');
+    beside.ask();
+    await vi.waitFor(() => expect(found(s).some((id) => id.startsWith('fuel.'))).toBe(true));
+  });
+  it('what cannot be judged is said, and the next entry is tried again', async () => {
+    const s = open();
+    const beside = new Concluding(s);
+    const broken = { ...s.survey, readings: undefined as unknown as SurveyFile['readings'] };
+    const whole = s.survey;
+    s.survey = broken;
+    beside.ask();
+    await vi.waitFor(() => expect(s.unjudged).toBe(true));
+    s.survey = whole;
+    s.read('gear.magnet', 'pieces');
+    beside.ask();
+    await vi.waitFor(() => expect(found(s)).toContain('gear.metal'));
+    expect(s.unjudged).toBe(false);
+    beside.end();
+  });
+  it('nothing is said any more once it was left', async () => {
+    const s = open();
+    const beside = new Concluding(s);
+    s.read('gear.magnet', 'pieces');
+    beside.ask();
+    beside.end();
+    await settled();
+    expect(found(s)).toEqual([]);
+  });
+});

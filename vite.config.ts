@@ -35,8 +35,61 @@ const workerThreads: Plugin = {
   }
 };
 
+/** Files of `src/` below a folder, as a pattern that a bundler matches module ids with. */
+const files = (folder: string, names: string): RegExp => new RegExp(`src/${folder}/(${names})`);
+
+/**
+ * What every check page needs travels in a few files instead of ninety: a browser asks for less, and small pieces pack badly.
+ * A group takes what it imports with it, unless an earlier group has it; so the lowest stands first, and what the yard needs
+ * lies apart from what only a check needs.
+ */
+const groups = [
+  { name: 'svelte', test: /node_modules\/(svelte|esm-env|clsx)\// },
+  { name: 'kit', test: /node_modules\/(@sveltejs\/kit\/src\/runtime\/(client|shared)|devalue)|preload-helper/ },
+  { name: 'dates', test: /node_modules\/date-fns\/lightFormat/ },
+  { name: 'd3', test: /node_modules\/d3-(shape|scale)\// },
+  {
+    name: 'base',
+    test: files(
+      'core',
+      'units/|items/item|record/(base|wait)|engine/(profile|limits|case-kind|banks)\\.ts|findings/finding\\.ts'
+    )
+  },
+  {
+    name: 'checks',
+    test: files(
+      'core',
+      'stations/((register|items|station|cylinders)\\.ts|[a-z]+/(station|readings|places)\\.ts)|holds/(against|hold)\\.ts|jobs/done-work|survey/delta|hazards|record/(current|entries|beside|drowned)\\.ts|findings/(context|keep|limit|collect)\\.ts'
+    )
+  },
+  {
+    name: 'marks',
+    test: new RegExp(
+      `${files('lib/ui/marks', 'Shape|Menu|Place|places|condition|move-place|station-keys').source}|lucide`
+    )
+  },
+  { name: 'outline', test: files('lib/ui/drawing', 'geometry') },
+  { name: 'unsent', test: files('lib/ui/session', 'outbox|photo-box|unsent|clock') },
+  { name: 'session', test: files('lib/ui/session', 'session\\.svelte|snapshot|concluding') },
+  {
+    name: 'sheet',
+    test: files(
+      'lib/ui',
+      'form/(Typed|Choice|Several|Moment|ItemInput)|survey/(FindingCard|NowCard|NowLine|HoldBanner|Refused|LimitLine|CylinderTable|ConditionsBar|QuickLine|pane)|drawing/(EngineDrawing|StationChart)'
+    )
+  },
+  {
+    name: 'compression',
+    test: files(
+      '(core|lib)',
+      'stations/compression/(compare|measure|leakdown|repeat|sheet-words|figures|reference|adapter-fit|absolute|expected|order|other-tests)\\.ts|ui/(sheets/(Compression|compression/)|survey/CompressionBars)'
+    )
+  }
+];
+
 export default defineConfig({
   plugins: [tailwindcss(), sveltekit(), workerThreads],
+  environments: { client: { build: { rolldownOptions: { output: { codeSplitting: { groups } } } } } },
   test: {
     include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts', 'test/**/*.test.ts'],
     environment: 'node',

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Item } from '$core/items/item.ts';
-  import { lightFormat, parseISO } from 'date-fns';
+  import { lightFormat } from 'date-fns';
 
   interface Props {
     item: Extract<Item, { kind: 'moment' }>;
@@ -14,7 +14,7 @@
   const id = $derived(name.replace(/\W/g, '-'));
   const local = $derived(
     value && value !== 'unknown' && !Number.isNaN(Date.parse(value))
-      ? lightFormat(parseISO(value), "yyyy-MM-dd'T'HH:mm")
+      ? lightFormat(new Date(value), "yyyy-MM-dd'T'HH:mm")
       : value === 'unknown'
         ? ''
         : value

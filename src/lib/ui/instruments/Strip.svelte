@@ -1,106 +1,24 @@
 <script lang="ts">
-  import type { Arm } from '$core/instruments/capture.ts';
-  import { signals, type SignalName } from '$core/instruments/signals.ts';
-  import { say } from '$core/units/index.ts';
-  import type { System } from '$core/units/index.ts';
   import { onMount } from 'svelte';
-  import { FRESH, liveInstruments, type Shown } from './live.svelte.ts';
-  import type { Recorder } from './recorder.svelte.ts';
-  import { scaleOf } from './scale.ts';
-  import Ways from './Ways.svelte';
+  import type { StripProps } from './strip-props.ts';
+  import { instrumentsWanted } from './wanted.svelte.ts';
 
-  /** What is live, and what may be armed: each instrument with its needle, and the words of what is recorded now. */
-  interface Props {
-    recorder: Recorder;
-    units: System;
-    /** Instruments of this sheet; what else is live is counted only. */
-    names: readonly SignalName[];
-    arms: readonly { readonly label: string; readonly arm: Arm }[];
-    /** What is armed, in words. */
-    armed: (arm: Arm) => string;
-    /** Why nothing may be armed now. */
-    stop?: string | undefined;
-  }
-  let { recorder, units, names, arms, armed, stop }: Props = $props();
-  const live = liveInstruments();
-  let now = $state(Date.now());
-  onMount(() => {
-    live.restore();
-    const tick = setInterval(() => (now = Date.now()), 500);
-    return () => {
-      clearInterval(tick);
-      recorder.stop();
-    };
-  });
-  $effect(() => (live.wanted ? live.use() : undefined));
-  const here = $derived(live.shown.filter((s) => names.includes(s.name)));
-  const elsewhere = $derived(live.shown.length - here.length);
-  const old = (s: Shown): boolean => now - s.at > FRESH;
-  const value = (s: Shown): string => say(s.value, signals[s.name].dimension, units);
+  /** The switch of the instruments; what listens to them, and shows them, is fetched when it is on. */
+  let props: StripProps = $props();
+  onMount(() => instrumentsWanted.restore());
 </script>
 
 <section class="panel my-3 p-2" aria-label="Instruments">
-  <div class="flex flex-wrap items-center justify-between gap-2">
-    <label class="flex min-h-11 cursor-pointer items-center gap-3 font-semibold"
-      ><input type="checkbox" class="toggle" bind:checked={live.wanted} />Instruments enter their own readings</label
-    >
-    {#if live.wanted}
-      <span class="text-sm" role="status"
-        >{live.state === 'lost' ? 'connection lost, trying again' : live.state === 'connecting' ? 'connecting' : ''}
-        {elsewhere ? `${elsewhere} more live` : ''}{live.bad ? `, ${live.bad} lines not usable` : ''}</span
-      >
-    {/if}
-  </div>
-  {#if live.wanted}
-    <ul class="mt-1 flex flex-wrap gap-2" aria-label="Live instruments">
-      {#each here as s (s.name)}
-        {@const scale = scaleOf(s.name)}
-        <li class="min-w-40 grow border border-line bg-base-100 px-2 py-1 {old(s) ? 'opacity-60' : ''}">
-          <p class="text-sm">{signals[s.name].label}{s.source === 'page' ? ' (stand-in)' : ''}</p>
-          <p class="sounding text-2xl tabular-nums">{value(s)}</p>
-          <div class="relative h-1.5 bg-base-300" aria-hidden="true">
-            <div
-              class="absolute inset-y-0 left-0 bg-primary"
-              style:width="{100 * Math.min(1, Math.max(0, (s.value - scale.from) / (scale.to - scale.from)))}%"
-            ></div>
-          </div>
-          <p class="text-sm tabular-nums">
-            {old(s) ? `silent for ${Math.round((now - s.at) / 1000)} s` : `${s.rate} a second`}{s.others.length
-              ? ', two of this name'
-              : ''}
-          </p>
-        </li>
-      {:else}
-        <li class="text-sm">
-          Nothing is heard yet. Switch a way in on below, or use the <a
-            class="plain-link"
-            href="/instruments"
-            target="_blank"
-            rel="noopener">stand-in instruments</a
-          >.
-        </li>
-      {/each}
-    </ul>
-    <div class="mt-2 flex flex-wrap items-center gap-2">
-      {#if recorder.arm}
-        <p class="grow text-lg" role="status">
-          <strong class="font-semibold text-primary">Armed: {armed(recorder.arm)}</strong>
-          {recorder.taken ? `· ${recorder.taken} recorded` : ''}
-        </p>
-        <button type="button" class="btn btn-outline btn-primary" onclick={() => recorder.stop()}>Disarm</button>
-      {:else}
-        {#each arms as a (a.label)}
-          <button type="button" class="btn btn-primary" disabled={Boolean(stop)} onclick={() => recorder.start(a.arm)}
-            >{a.label}</button
-          >
-        {/each}
-        {#if stop}<span class="text-sm">{stop}</span>{/if}
-      {/if}
-    </div>
-    {#if recorder.says}<p class="mt-1 font-medium" role="alert">{recorder.says}</p>{/if}
-    <details class="mt-1">
-      <summary class="plain-link tap cursor-pointer text-sm">Ways in</summary>
-      <Ways {live} />
-    </details>
+  <label class="flex min-h-11 cursor-pointer items-center gap-3 font-semibold"
+    ><input type="checkbox" class="toggle" bind:checked={instrumentsWanted.on} />Instruments enter their own readings</label
+  >
+  {#if instrumentsWanted.on}
+    {#await import('./StripLive.svelte')}
+      <p class="text-sm" role="status">connecting</p>
+    {:then { default: StripLive }}
+      <StripLive {...props} />
+    {:catch}
+      <p class="text-sm" role="alert">What listens to instruments could not be fetched. Switch it off and on again.</p>
+    {/await}
   {/if}
 </section>

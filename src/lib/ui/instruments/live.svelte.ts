@@ -31,7 +31,6 @@ interface Track {
   rate: number;
 }
 
-const WANTED = 'indaga-instruments';
 const DEVICE = 'serial';
 const FILE = 'file';
 
@@ -40,8 +39,6 @@ const FILE = 'file';
  * the latest of each and hands every value on; it records nothing by itself.
  */
 export class LiveInstruments {
-  /** Switched on in this browser; kept for the next visit. */
-  private on = $state(false);
   ways: readonly SourceState[] = $state.raw([]);
   shown: readonly Shown[] = $state.raw([]);
   state: 'off' | 'connecting' | 'on' | 'lost' = $state('off');
@@ -57,19 +54,6 @@ export class LiveInstruments {
   private stopReplay: (() => void) | undefined;
   private stopDevice: (() => Promise<void>) | undefined;
   private users = 0;
-
-  /** Takes up what was switched on at an earlier visit: once the page is there, so that it is first drawn as the server drew it. */
-  restore(): void {
-    if (localStorage.getItem(WANTED) === 'yes') this.on = true;
-  }
-
-  get wanted(): boolean {
-    return this.on;
-  }
-  set wanted(on: boolean) {
-    this.on = on;
-    localStorage.setItem(WANTED, on ? 'yes' : 'no');
-  }
 
   /** Connects while somebody looks; returns how to leave. */
   use(): () => void {

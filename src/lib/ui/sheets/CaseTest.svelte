@@ -1,9 +1,7 @@
 <script lang="ts">
   import { clock as serverClock } from '$lib/ui/session/clock.ts';
   import { PSI } from '$core/units/factors.ts';
-  import { refusal } from '$core/holds/index.ts';
-  import { liveInstruments } from '../instruments/live.svelte.ts';
-  import { Recorder } from '../instruments/recorder.svelte.ts';
+  import { refusal } from '$core/holds/against.ts';
   import Strip from '../instruments/Strip.svelte';
   import Fold from '../marks/Fold.svelte';
   import {
@@ -30,7 +28,6 @@
   const session = useSession();
   const item = allItems['gear.casePressure'];
   let stage = $state<CaseStage>('low');
-  const recorder = new Recorder(session, liveInstruments());
   let reading = $state('');
   let temperature = $state('');
   let complaint = $state('');
@@ -141,7 +138,6 @@
   </form>
   {#if complaint}<p class="mt-1 font-medium text-error" role="alert">{complaint}</p>{/if}
   <Strip
-    {recorder}
     units={session.units}
     names={['case', 'casetemp']}
     stop={refusal(session.judgement.holds, 'gear.casePressure')}

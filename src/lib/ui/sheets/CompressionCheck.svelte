@@ -1,8 +1,6 @@
 <script lang="ts">
   import { cylinderCount } from '$core/engine/profile.ts';
-  import { refusal } from '$core/holds/index.ts';
-  import { liveInstruments } from '../instruments/live.svelte.ts';
-  import { Recorder } from '../instruments/recorder.svelte.ts';
+  import { refusal } from '$core/holds/against.ts';
   import Strip from '../instruments/Strip.svelte';
   import ConditionsBar from '../survey/ConditionsBar.svelte';
   import QuickLine from '../survey/QuickLine.svelte';
@@ -15,10 +13,7 @@
   let { instruments, references }: SheetProps = $props();
   const session = useSession();
   const gauge = new GaugeInHand(() => gaugesOf(instruments));
-  const recorder = new Recorder(session, liveInstruments(), {
-    conditions: () => session.conditionsOf('compression'),
-    instrument: () => gauge.instrument
-  });
+  const record = { conditions: () => session.conditionsOf('compression'), instrument: () => gauge.instrument };
   const count = $derived(cylinderCount(session.survey.engine.profile) ?? 1);
   /** The first cylinder without a reading in this round, else the first. */
   const next = $derived(
@@ -40,7 +35,7 @@
 >
   {#snippet strip()}
     <Strip
-      {recorder}
+      {record}
       units={session.units}
       names={['gauge', 'batt', 'tach']}
       stop={refusal(session.judgement.holds, 'compression.pressure')}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { cylinderCount } from '$core/engine/profile.ts';
-  import { refusal } from '$core/holds/index.ts';
+  import { refusal } from '$core/holds/against.ts';
   import { adapterFit } from '$core/stations/compression/adapter-fit.ts';
   import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare, compareAll } from '$core/stations/compression/compare.ts';
@@ -10,7 +10,7 @@
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/record/reading.ts';
   import { type Snippet } from 'svelte';
-  import { liveInstruments } from '../instruments/live.svelte.ts';
+  import { instrumentsWanted } from '../instruments/wanted.svelte.ts';
   import Beside from './compression/Beside.svelte';
   import Entry from './compression/Entry.svelte';
   import LeakDown from './compression/LeakDown.svelte';
@@ -34,7 +34,6 @@
   let { conditions, instrument, testers, references, settings, quick, strip, fitting }: Props = $props();
   const session = useSession();
   /** In use it stands where the eye is; else after what is typed. */
-  const live = liveInstruments();
   const c = $derived(session.judgement.context);
   const cylinders = $derived(
     Array.from({ length: cylinderCount(session.survey.engine.profile) ?? 1 }, (_, k) => k + 1)
@@ -75,7 +74,7 @@
     {f.said}
   </p>
 {/each}
-{#if live.wanted}{@render strip()}{/if}
+{#if instrumentsWanted.on}{@render strip()}{/if}
 <Entry {conditions} {instrument} />
 <section
   class="mt-2 min-h-[4.25rem] border-l-4 border-primary bg-base-200 px-3 py-1.5"
@@ -89,7 +88,7 @@
 <div class="mt-3">
   <CompressionBars {comparison} {without} {expected} {cylinders} units={session.units} />
 </div>
-{#if !live.wanted}{@render strip()}{/if}
+{#if !instrumentsWanted.on}{@render strip()}{/if}
 {#if comparison}
   <Beside {comparison} {fitting} {references} />
   {#if pulled}<PullCurves {comparison} fit={fitting.fit} units={session.units} />{/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { cylinderCount } from '$core/engine/profile.ts';
-  import { refusal } from '$core/holds/index.ts';
-  import { parseQuickLine } from '$core/survey/quick-line.ts';
+  import { refusal } from '$core/holds/against.ts';
+  import type { parseQuickLine } from '$core/survey/quick-line.ts';
   import { stationOf } from '$core/stations/items.ts';
   import type { Instrument } from '$core/record/reading.ts';
   import { useSession } from '../session/session.svelte.ts';
@@ -15,12 +15,18 @@
   const session = useSession();
   let line = $state('');
   let said = $state('');
+  /** What reads the line; fetched when somebody goes to it. */
+  let parse = $state.raw<typeof parseQuickLine>();
+  const fetchParser = async (): Promise<void> => {
+    parse ??= (await import('$core/survey/quick-line.ts')).parseQuickLine;
+  };
   const parsed = $derived(
-    line.trim() ? parseQuickLine(line, cylinderCount(session.survey.engine.profile), session.units) : undefined
+    line.trim() ? parse?.(line, cylinderCount(session.survey.engine.profile), session.units) : undefined
   );
 
-  function record(e: SubmitEvent): void {
+  async function record(e: SubmitEvent): Promise<void> {
     e.preventDefault();
+    await fetchParser();
     if (!parsed?.ok) return;
     const held = parsed.entries.map((x) => refusal(session.judgement.holds, x.what)).find(Boolean);
     if (held) return void (said = held);
@@ -50,6 +56,8 @@
       class="input w-full min-w-0 flex-1 basis-56 font-mono"
       placeholder={example}
       bind:value={line}
+      onfocus={fetchParser}
+      oninput={fetchParser}
       autocomplete="off"
       spellcheck="false"
       aria-describedby="quick-says"

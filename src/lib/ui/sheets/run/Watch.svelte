@@ -1,6 +1,6 @@
 <script lang="ts">
   import { clock as serverClock } from '$lib/ui/session/clock.ts';
-  import { refusal } from '$core/holds/index.ts';
+  import { refusal } from '$core/holds/against.ts';
   import { isAfter } from '$core/units/instant.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
   import { duePrompts } from '$core/stations/run/prompts.ts';
@@ -10,15 +10,12 @@
   import type { Item } from '$core/items/item.ts';
   import { onMount } from 'svelte';
   import { useSession } from '../../session/session.svelte.ts';
-  import { liveInstruments } from '../../instruments/live.svelte.ts';
-  import { Recorder } from '../../instruments/recorder.svelte.ts';
   import Strip from '../../instruments/Strip.svelte';
   import Stepper from './Stepper.svelte';
 
   /** The run under way: the clock, what is due now, entries by one thumb, and Stop. */
   let { run, onstop }: { run: Run; onstop: () => void } = $props();
   const session = useSession();
-  const recorder = new Recorder(session, liveInstruments());
   let now = $state.raw(session.now);
   let spot = $state<Spot>('head');
   let remark = $state('');
@@ -100,7 +97,6 @@
 </div>
 
 <Strip
-  {recorder}
   units={session.units}
   names={['head', 'headp', 'heads', 'tach', 'batt']}
   arms={[{ label: 'Log this run', arm: { kind: 'run' } }]}

@@ -25,12 +25,13 @@ const floors = {
     ['procedures'],
     ['care', 'drowned'],
     ['judge.ts'],
-    ['diagnosis', 'concluded.ts'],
+    ['diagnosis'],
     ['advice', 'plan'],
     ['parts', 'gates'],
     ['moves'],
     ['stages.ts', 'schedule', 'decision'],
-    ['assess.ts'],
+    ['concluded.ts'],
+    ['assess.ts', 'conclude.ts'],
     ['report', 'practice']
   ],
   'src/lib/ui': [

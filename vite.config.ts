@@ -47,7 +47,7 @@ const groups = [
   { name: 'svelte', test: /node_modules\/(svelte|esm-env|clsx)\// },
   { name: 'kit', test: /node_modules\/(@sveltejs\/kit\/src\/runtime\/(client|shared)|devalue)|preload-helper/ },
   { name: 'dates', test: /node_modules\/date-fns\/lightFormat/ },
-  { name: 'd3', test: /node_modules\/d3-(shape|scale)\// },
+  { name: 'd3', test: /node_modules\/d3-scale\// },
   {
     name: 'base',
     test: files(
@@ -65,9 +65,10 @@ const groups = [
   {
     name: 'marks',
     test: new RegExp(
-      `${files('lib/ui/marks', 'Shape|Menu|Place|places|condition|move-place|station-keys').source}|lucide`
+      `${files('lib/ui/marks', 'Shape|Menu|Place|places|Fold|WhenSeen|condition|move-place|station-keys').source}|lucide`
     )
   },
+  { name: 'switch', test: files('lib/ui/instruments', '(Strip|Take|wanted)\\.svelte') },
   { name: 'outline', test: files('lib/ui/drawing', 'geometry') },
   { name: 'unsent', test: files('lib/ui/session', 'outbox|photo-box|unsent|clock') },
   { name: 'session', test: files('lib/ui/session', 'session\\.svelte|snapshot|concluding') },
@@ -79,11 +80,16 @@ const groups = [
     )
   },
   {
-    name: 'compression',
+    name: 'pressures',
     test: files(
-      '(core|lib)',
-      'stations/compression/(compare|measure|leakdown|repeat|sheet-words|figures|reference|adapter-fit|absolute|expected|order|other-tests)\\.ts|ui/(sheets/(Compression|compression/)|survey/CompressionBars)'
+      'core/stations/compression',
+      '(compare|measure|leakdown|expected|order|other-tests|absolute|differences|repeat|sheet-words|figures|reference|adapter-fit)\\.ts'
     )
+  },
+  { name: 'charts', test: files('lib/ui/drawing', 'ChartFrame|ticks') },
+  {
+    name: 'compression',
+    test: files('lib/ui', 'sheets/(Compression|compression/(Entry|Beside))|survey/CompressionBars')
   }
 ];
 

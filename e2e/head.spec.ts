@@ -115,6 +115,8 @@ test('pull by pull: the curve, the leak from the worker, and the one repeat that
   await expect(leak).toContainText(/2\.\d mm/, { timeout: 15_000 });
   await expect(leak).toContainText('none told, under');
   await expect(page.getByText(/Cylinder 3 leaks like a hole of 2\.\d mm more than cylinder 4/)).toBeVisible();
+  // Fetched when somebody is about to see it.
+  await page.getByText('where air is available').scrollIntoViewIfNeeded();
   await expect(page.getByRole('img', { name: /^Needle after each pull/ })).toBeVisible();
   await page.getByRole('textbox', { name: /^Cylinder 2/ }).fill('85 104 90 psi');
   await page.getByRole('textbox', { name: /^Cylinder 2/ }).press('Enter');

@@ -3,6 +3,8 @@ import { advise, type Advice } from './advice/advice.ts';
 import type { SurveyFile } from './record/survey-file.ts';
 import type { Move } from './moves/move.ts';
 import { moves } from './moves/moves.ts';
+import { questionsOf } from './moves/questions.ts';
+import type { Profile } from './engine/profile.ts';
 import { following, lazily, type Following } from './stages.ts';
 import { fitLeaks } from './stations/compression/leak-fit.ts';
 import type { System } from './units/index.ts';
@@ -18,6 +20,15 @@ export interface Assessment extends Judgement, Following {
 
 /** What a page is given by a worker, or by the server when it opens. */
 export type Weighed = Pick<Assessment, 'advice' | 'moves'>;
+
+/** The same as plain data, each move with what it asks. */
+export const weighedOf = (advice: Advice, list: readonly Move[], profile: Profile): Weighed => ({
+  advice,
+  moves: list.map((m) => {
+    const questions = questionsOf(m, profile);
+    return questions.length ? { ...m, questions } : m;
+  })
+});
 
 /**
  * The whole pipeline, put together here and nowhere else: judge, then advice (belief, and what each look is worth), jobs, gates, and what to do now.

@@ -1,9 +1,7 @@
 import type { LeakFitter } from './physics/cranking-fit.ts';
 import { holdsOf } from './holds/holds.ts';
 import type { Hold } from './holds/hold.ts';
-import { drownedClock, type DrownedClock } from './drowned/clock.ts';
-import type { DoneWork } from './jobs/done-work.ts';
-import { contextWithWork, doneWork } from './jobs/work.ts';
+import { contextWithWork } from './jobs/work.ts';
 import type { Context } from './findings/context.ts';
 import { keep } from './findings/keep.ts';
 import { saidFindings } from './stations/said.ts';
@@ -58,25 +56,4 @@ export function judge(survey: SurveyFile, now: Date, units: System, fitLeaks?: L
     };
   });
   return { context, stations: list, findings, holds };
-}
-
-/**
- * What was concluded, without the context it was concluded from: plain data, so that it crosses to a page as JSON and to or
- * from a worker as it is. The findings stand with their stations only; each finding belongs to one.
- */
-export interface Concluded extends Pick<Judgement, 'stations' | 'holds'> {
-  /** The work that was done, as far as it changes what readings mean. */
-  readonly done: readonly DoneWork[];
-  /** The clock of an engine that was under water, while it runs. */
-  readonly clock?: Pick<DrownedClock, 'hoursLeft' | 'sentence' | 'school'>;
-}
-
-export function concludedOf({ context, stations, holds }: Judgement): Concluded {
-  const clock = drownedClock(context);
-  return {
-    stations,
-    holds,
-    done: doneWork(context.survey),
-    ...(clock ? { clock: { hoursLeft: clock.hoursLeft, sentence: clock.sentence, school: clock.school } } : {})
-  };
 }

@@ -30,7 +30,7 @@ export function lazily<T extends object>(make: { readonly [K in keyof T]: () => 
  * The stages after advice: jobs, then gates. A page has the advice from a worker and calls this by itself; where
  * everything is worked out in one place, `assess` does.
  */
-export function following(j: Judgement, advice: Advice | undefined): Following {
+export function following(j: Judgement, advice: Pick<Advice, 'suspects'> | undefined): Following {
   const out: Following = lazily<Following>({
     steps: () => planOf(j.context, j.findings, advice?.suspects),
     gates: () => gatesOf(j.context, j.findings, j.holds, out.steps),

@@ -1,19 +1,20 @@
 import { expect, it } from 'vitest';
 import { worked } from '../worked.ts';
-import { judged } from '../../src/core/assess.ts';
+import { assess } from '../../src/core/assess.ts';
+import { concludedOf } from '../../src/core/conclude.ts';
 import { judgementFrom } from '../../src/core/concluded.ts';
-import { concludedOf } from '../../src/core/judge.ts';
 
 it.each(worked)('%s: what was concluded is the same after a journey as JSON, or to a worker', (_, survey) => {
   const last = Math.max(
     ...[survey.assessment.startedAt, ...survey.readings.map((r) => r.at)].map((at) => Date.parse(at))
   );
-  const j = judged(survey, new Date(last + 3_600_000), 'metric');
-  const concluded = concludedOf(j);
+  const a = assess(survey, new Date(last + 3_600_000), 'metric');
+  const concluded = concludedOf(a, a.advice);
   for (const there of [structuredClone(concluded), JSON.parse(JSON.stringify(concluded)) as typeof concluded]) {
-    const got = judgementFrom(j.context, there);
-    expect(got.findings).toEqual(j.findings);
-    expect(got.stations).toEqual(j.stations);
-    expect(got.holds).toEqual(j.holds);
+    const got = judgementFrom(a.context, there);
+    expect(got.findings).toEqual(a.findings);
+    expect(got.stations).toEqual(a.stations);
+    expect(got.holds).toEqual(a.holds);
+    expect([there.steps, there.gates, there.ready]).toEqual([a.steps, a.gates, a.ready]);
   }
 });

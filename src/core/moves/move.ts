@@ -25,6 +25,12 @@ export const moveClasses = {
 } as const;
 export type MoveClass = keyof typeof moveClasses;
 
+/** One thing to answer for a move: an item, of one cylinder where it is asked of each. */
+export interface Question {
+  readonly what: ItemId;
+  readonly cylinder?: number;
+}
+
 /** One thing to do. Plain data. */
 export interface Move {
   readonly kind: MoveKind;
@@ -44,6 +50,8 @@ export interface Move {
   readonly cylinder?: number;
   /** What it reads, where that is more definite than the whole check. */
   readonly items?: readonly ItemId[];
+  /** What it asks, one thing at a time, where it can be answered so; told to a page with the move. */
+  readonly questions?: readonly Question[];
   /** Under which conditions, where they are what makes it another measurement. */
   readonly conditions?: Conditions;
   /** What making it does to the engine; a hold forbids it by this name. */

@@ -2,14 +2,8 @@ import { bankCount } from '../engine/banks.ts';
 import { cylinderCount, type Profile } from '../engine/profile.ts';
 import { stations } from '../stations/register.ts';
 import { allItems, itemIds, stationOf, type ItemId } from '../stations/items.ts';
-import type { Move } from './move.ts';
+import type { Move, Question } from './move.ts';
 import { readsOf, streams } from './tried.ts';
-
-/** One thing to answer for a move: an item, of one cylinder where it is asked of each. */
-export interface Question {
-  readonly what: ItemId;
-  readonly cylinder?: number;
-}
 
 /** Above so many a move is better made on its sheet than question by question. */
 export const MOST_QUESTIONS = 14;

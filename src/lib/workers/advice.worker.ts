@@ -1,5 +1,5 @@
 import { decide } from '$core/decision/decide.ts';
-import { assess, judged } from '$core/assess.ts';
+import { assess, judged, weighedOf } from '$core/assess.ts';
 import type { Weighed } from '$core/assess.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { System } from '$core/units/index.ts';
@@ -9,7 +9,7 @@ import { expose } from 'comlink';
 const api = {
   advise: (survey: SurveyFile, now: string, units: System): Weighed => {
     const { advice, moves } = assess(survey, new Date(now), units);
-    return { advice, moves };
+    return weighedOf(advice, moves, survey.engine.profile);
   },
   decide: (survey: SurveyFile, now: string, units: System, draws: number, seed: number) =>
     decide(judged(survey, new Date(now), units), draws, seed)

@@ -1,4 +1,7 @@
-import { concludedOf, judge, type Concluded } from '$core/judge.ts';
+import type { SuspectView } from '$core/diagnosis/suspects.ts';
+import { concludedOf } from '$core/conclude.ts';
+import type { Concluded } from '$core/concluded.ts';
+import { judge } from '$core/judge.ts';
 import type { LeakFit } from '$core/physics/cranking-fit.ts';
 import type { Reading } from '$core/record/reading.ts';
 import { withEntries } from '$core/record/entries.ts';
@@ -15,6 +18,9 @@ export interface JudgeAsked {
   readonly leak?: { readonly task: LeakTask; readonly fit: LeakFit };
 }
 
+/** Suspects as they were weighed last: jobs and gates rest on them too. */
+export type Suspects = readonly SuspectView[] | undefined;
+
 /** What was concluded, and what a fit of the compression test would be given. */
 export interface JudgeAnswer {
   readonly concluded: Concluded;
@@ -22,9 +28,13 @@ export interface JudgeAnswer {
 }
 
 /** Judges a survey, with the reading half typed as if it were recorded. Plain data, so that a worker can do it. */
-export function judgeAsked(survey: SurveyFile, { now, units, preview, leak }: JudgeAsked): JudgeAnswer {
+export function judgeAsked(
+  survey: SurveyFile,
+  { now, units, preview, leak }: JudgeAsked,
+  suspects: Suspects
+): JudgeAnswer {
   const seen = preview ? withEntries(survey, [{ type: 'reading', body: preview }]) : survey;
   const judgement = judge(seen, new Date(now), units, leak && fitterOf(leak.task, leak.fit));
   const task = leakTask(judgement.context);
-  return { concluded: concludedOf(judgement), ...(task ? { task } : {}) };
+  return { concluded: concludedOf(judgement, suspects && { suspects }), ...(task ? { task } : {}) };
 }

@@ -1,6 +1,7 @@
 import { advise, type Advice } from '../../../core/advice/advice.ts';
-import { assess, judged, withAdvice, type Weighed } from '../../../core/assess.ts';
-import { concludedOf, type Concluded } from '../../../core/judge.ts';
+import { assess, judged, weighedOf, withAdvice, type Weighed } from '../../../core/assess.ts';
+import { concludedOf } from '../../../core/conclude.ts';
+import type { Concluded } from '../../../core/concluded.ts';
 import { decide, type Decision } from '../../../core/decision/decide.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { reportOf } from '../../../core/report/report.ts';
@@ -29,11 +30,11 @@ export const tasks = {
   ): Weighed & { readonly concluded: Concluded } => {
     const judgement = judged(survey, new Date(now), units);
     const { advice, moves } = withAdvice(judgement, (j) => known ?? advise(j));
-    return { advice, moves, concluded: concludedOf(judgement) };
+    return { ...weighedOf(advice, moves, survey.engine.profile), concluded: concludedOf(judgement, advice) };
   },
-  /** Findings and holds alone. */
+  /** What is found and held, without the advice on it. */
   conclude: (survey: SurveyFile, now: string, units: System): Concluded =>
-    concludedOf(judged(survey, new Date(now), units)),
+    concludedOf(judged(survey, new Date(now), units), undefined),
   /** The line of an engine in the yard. */
   line: (input: LineInput, now: string, units: System): Judged => lineOf(input, new Date(now), units),
   readSurveyFile: (text: string): ReturnType<typeof readSurveyFile> => readSurveyFile(text)

@@ -1,12 +1,12 @@
 import { deltaBetween } from '$core/survey/delta.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { JudgeWorker } from '$lib/workers/judge.worker.ts';
-import type { JudgeAnswer } from '$lib/workers/judging.ts';
+import type { JudgeAnswer, Suspects } from '$lib/workers/judging.ts';
 import type { Remote } from 'comlink';
 import type { Session } from './session.svelte.ts';
 
 /** What one judgement is made of. */
-const questionOf = (s: Session): readonly unknown[] => [s.survey, s.preview, s.now, s.leaks.fit];
+const questionOf = (s: Session): readonly unknown[] => [s.survey, s.preview, s.now, s.leaks.fit, s.advice];
 
 type Judge = (session: Session) => Promise<JudgeAnswer>;
 
@@ -16,6 +16,7 @@ class JudgingWorker {
   private readonly failed: Promise<never>;
   private worker: Worker | undefined;
   private told: SurveyFile | undefined;
+  private suspects: Suspects;
 
   constructor() {
     const worker = new Worker(new URL('../../workers/judge.worker.ts', import.meta.url), { type: 'module' });
@@ -29,7 +30,10 @@ class JudgingWorker {
     const remote = await this.starting;
     const delta = deltaBetween(this.told, session.survey);
     this.told = session.survey;
-    return Promise.race([remote.judge(delta, session.asked()), this.failed]);
+    const suspects = session.advice?.suspects;
+    const weighed = suspects === this.suspects ? undefined : { suspects };
+    this.suspects = suspects;
+    return Promise.race([remote.judge(delta, session.asked(), weighed), this.failed]);
   };
 
   end(): void {
@@ -99,7 +103,7 @@ export class Concluding {
       }
     if (!this.here) {
       const { judgeAsked } = await import('$lib/workers/judging.ts');
-      this.here = async (session) => judgeAsked(session.survey, session.asked());
+      this.here = async (session) => judgeAsked(session.survey, session.asked(), session.advice?.suspects);
     }
     return this.here(this.session);
   }

@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { judged as judgedAtOnce } from '../../../core/assess.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { applyDelta, type SurveyDelta } from '../../../core/survey/delta.ts';
-import { judgeAsked, type JudgeAsked } from '../../workers/judging.ts';
+import { judgeAsked, type JudgeAsked, type Suspects } from '../../workers/judging.ts';
 import { Bench } from '../../../../test/case.ts';
 import { Concluding } from './concluding.svelte.ts';
 import { Session } from './session.svelte.ts';
@@ -24,10 +24,10 @@ class FakeWorker {
     const { port1, port2 } = new MessageChannel();
     ports.push(port1, port2);
     kept = undefined;
-    const judge = async (delta: SurveyDelta, asked: JudgeAsked) => {
+    const judge = async (delta: SurveyDelta, asked: JudgeAsked, weighed?: { readonly suspects: Suspects }) => {
       deltas.push(delta);
       kept = applyDelta(kept, delta);
-      const answer = judgeAsked(kept, asked);
+      const answer = judgeAsked(kept, asked, weighed?.suspects);
       await gate;
       return answer;
     };

@@ -2,8 +2,8 @@ import { standsBeside } from '$core/record/beside.ts';
 import type { Advice } from '$core/advice/advice.ts';
 import type { Weighed } from '$core/assess.ts';
 import type { Move } from '$core/moves/move.ts';
-import { judgementFrom } from '$core/concluded.ts';
-import type { Concluded, Judgement } from '$core/judge.ts';
+import { judgementFrom, nothingConcluded, type Concluded } from '$core/concluded.ts';
+import type { Judgement } from '$core/judge.ts';
 import type { JudgeAsked } from '$lib/workers/judging.ts';
 import { contextOf, type Context } from '$core/findings/context.ts';
 import { workFrom } from '$core/jobs/done-work.ts';
@@ -96,7 +96,7 @@ export class Session {
     this.preview ? withEntries(this.survey, [{ type: 'reading', body: this.preview }]) : this.survey
   );
   /** Findings and holds as they were judged last. */
-  concluded: Concluded = $state.raw({ stations: [], holds: [], done: [] });
+  concluded: Concluded = $state.raw(nothingConcluded);
   /** Findings and holds are older than the readings, because they could not be judged. */
   unjudged = $state(false);
   private readonly done = $derived(this.concluded.done);
@@ -104,7 +104,7 @@ export class Session {
   /** What the sheets measure in. It is of this very moment; findings and holds follow it from the worker. */
   readonly context: Context = $derived.by(() => contextOf(this.seen, this.now, this.units, this.leaks.of, this.work));
   readonly judgement: Judgement = $derived(judgementFrom(this.context, this.concluded));
-  /** Survey, reading half typed, moment and fit that the page came with: what it shows at first was judged of these. */
+  /** Survey, reading half typed, moment, fit and advice that the page came with: what it shows at first was judged of these. */
   readonly cameWith: readonly unknown[];
 
   constructor(data: SessionData) {
@@ -118,8 +118,8 @@ export class Session {
     const parsed = <T>(text: string): T => (this.drawnOnly ? readOnce<T>(text) : (JSON.parse(text) as T));
     this.survey = typeof data.survey === 'string' ? parsed<SurveyFile>(data.survey) : data.survey;
     if (data.concluded) this.concluded = parsed<Concluded>(data.concluded);
-    this.cameWith = [this.survey, undefined, this.now, undefined];
     if (data.weighed) ({ advice: this.advice, moves: this.moves } = parsed<Weighed>(data.weighed));
+    this.cameWith = [this.survey, undefined, this.now, undefined, this.advice];
     this.photos = new PhotoBox(data.surveyId, (what, photo) => this.photographed(what, photo));
     this.outbox = new Outbox(data.surveyId, data.seq, data.factSeq, (a) => this.receive(a));
   }

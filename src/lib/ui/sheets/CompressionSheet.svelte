@@ -13,8 +13,8 @@
   import { instrumentsWanted } from '../instruments/wanted.svelte.ts';
   import Beside from './compression/Beside.svelte';
   import Entry from './compression/Entry.svelte';
-  import LeakDown from './compression/LeakDown.svelte';
-  import PullCurves from './compression/PullCurves.svelte';
+  import Fold from '../marks/Fold.svelte';
+  import WhenSeen from '../marks/WhenSeen.svelte';
   import CompressionBars from '../survey/CompressionBars.svelte';
   import { LeakFitting } from '../session/leak-fit.svelte.ts';
   import LimitLine from '../survey/LimitLine.svelte';
@@ -62,6 +62,8 @@
             because: 'Cylinders are compared with each other first.'
           }
   );
+  const four = $derived(session.survey.engine.profile.strokes !== 'two');
+  const leaked = $derived(session.record.all('compression.leakdown').length > 0);
   const pulled = $derived(comparison?.rows.some((r) => r.series.length) ?? false);
 </script>
 
@@ -91,9 +93,25 @@
 {#if !instrumentsWanted.on}{@render strip()}{/if}
 {#if comparison}
   <Beside {comparison} {fitting} {references} />
-  {#if pulled}<PullCurves {comparison} fit={fitting.fit} units={session.units} />{/if}
+  {#if pulled}
+    <WhenSeen height="20rem">
+      {#await import('./compression/PullCurves.svelte')}
+        <div class="min-h-80"></div>
+      {:then { default: PullCurves }}
+        <PullCurves {comparison} fit={fitting.fit} units={session.units} />
+      {/await}
+    </WhenSeen>
+  {/if}
 {/if}
-<LeakDown {testers} {fitting} />
+<Fold large lazy title="Leak-down{four ? ' and valve lash' : ''}" note="where air is available" open={leaked}>
+  <WhenSeen height="10rem">
+    {#await import('./compression/LeakDown.svelte')}
+      <p class="min-h-40" role="status">Fetching the fields…</p>
+    {:then { default: LeakDown }}
+      <LeakDown {testers} {fitting} />
+    {/await}
+  </WhenSeen>
+</Fold>
 <div class="mt-3">
   <LimitLine id="compression.figure" />
   <LimitLine id="compression.spread" />

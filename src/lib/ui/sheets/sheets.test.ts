@@ -10,6 +10,7 @@ import { itemsOf } from '../../../core/stations/items.ts';
 import { placeIds } from '../../../core/stations/look/places.ts';
 import { Bench } from '../../../../test/case.ts';
 import CompressionSheet from './CompressionSheet.svelte';
+import LeakDown from './compression/LeakDown.svelte';
 import { LeakFitting } from '../session/leak-fit.svelte.ts';
 import { Session, sessionContext } from '../session/session.svelte.ts';
 import SparkSheet from './SparkSheet.svelte';
@@ -157,8 +158,14 @@ describe('compression', () => {
     expect(text).toMatch(/Repeat cylinder 2\. Because a low reading is doubted/);
   });
   it('valve lash is asked of a four-stroke only', () => {
-    expect(drawn(CompressionSheet, bench({ strokes: 'two' }), props())).not.toMatch(/Valve lash/);
-    expect(drawn(CompressionSheet, bench({ strokes: 'four' }), props())).toMatch(/Valve lash, cold/);
+    const fields = { testers: [], fitting: new LeakFitting() };
+    for (const [sheet, own] of [
+      [CompressionSheet, props()],
+      [LeakDown, fields]
+    ] as const) {
+      expect(drawn<object>(sheet as Component<object>, bench({ strokes: 'two' }), own)).not.toMatch(/valve lash/i);
+      expect(drawn<object>(sheet as Component<object>, bench({ strokes: 'four' }), own)).toMatch(/valve lash/i);
+    }
   });
   it('last time stands beside it, or the reason why it does not', () => {
     const instrument = { name: 'g', adapterVolume: 0, valve: 'plug end' as const };

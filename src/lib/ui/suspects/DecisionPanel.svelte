@@ -3,7 +3,6 @@
   import type { Decision } from '$core/decision/decide.ts';
   import { options, type OptionId } from '$core/record/options.ts';
   import { historyItems } from '$core/engine/profile.ts';
-  import { following } from '$core/stages.ts';
   import { ownersQuestion } from '$core/decision/question.ts';
 
   import { onMount } from 'svelte';
@@ -34,9 +33,7 @@
     ['Reserve', d.sums.reserve, 'what such engines usually still hide']
   ] as const);
   const money = ['worth', 'salvage', 'ceiling'] as const;
-  const question = $derived(
-    ownersQuestion(session.judgement, d, session.advice, following(session.judgement, session.advice).steps, new Date())
-  );
+  const question = $derived(ownersQuestion(session.judgement, d, session.advice, session.concluded.steps, new Date()));
 
   onMount(() => {
     reason = readDraft(`${key}:reason`) ?? '';

@@ -1,7 +1,7 @@
 import type { Weighed } from '$core/assess.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
 import { open } from '$lib/server/practice/store.ts';
-import { concludedOf } from '$core/judge.ts';
+import { concludedOf } from '$core/conclude.ts';
 import type { StationState } from '$core/judge.ts';
 import { error } from '@sveltejs/kit';
 import type { LayoutServerLoad } from './$types';
@@ -21,7 +21,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
   const mode = subject.setup.advice;
   const assessed = exercise.assessed();
   const { advice, moves } = assessed;
-  const concluded = concludedOf(assessed);
+  const concluded = concludedOf(assessed, undefined);
   return {
     attempt: {
       id: row.id,

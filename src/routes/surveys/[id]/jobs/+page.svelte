@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { following } from '$core/stages.ts';
   import { labelsOf } from '$core/drowned/labels.ts';
   import { beforeAfter } from '$core/history/before-after.ts';
   import BeforeAfterTable from '$lib/ui/survey/BeforeAfterTable.svelte';
@@ -21,7 +20,7 @@
   let { data } = $props();
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const steps = $derived(following(j, session.advice).steps);
+  const steps = $derived(session.concluded.steps);
   const open = $derived(steps.filter((s) => s.state === 'open'));
   /** The one that is the next thing to do, else the first. */
   const atHand = $derived(session.moves.find((m) => m.kind === 'job' && !m.waits)?.job ?? open[0]?.id);

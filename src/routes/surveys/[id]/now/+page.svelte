@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { questionsOf, type Question } from '$core/moves/questions.ts';
+  import type { Question } from '$core/moves/move.ts';
   import { checkEntry } from '$core/items/check-entry.ts';
-  import { following } from '$core/stages.ts';
   import { refusal } from '$core/holds/against.ts';
   import { byGravity } from '$core/findings/finding.ts';
   import { allItems } from '$core/stations/items.ts';
@@ -12,30 +11,34 @@
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import FindingCard from '$lib/ui/survey/FindingCard.svelte';
   import ItemField from '$lib/ui/survey/ItemField.svelte';
-  import { insidesOf } from '$lib/ui/survey/insides.ts';
-  import JobCard from '$lib/ui/survey/JobCard.svelte';
   import { PinnedMove } from '$lib/ui/survey/pinned-move.svelte.ts';
   import Swipe from '$lib/ui/marks/Swipe.svelte';
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
   import Maximize2 from '@lucide/svelte/icons/maximize-2';
   import { parseISO } from 'date-fns';
-  import { untrack } from 'svelte';
+  import { untrack, type ComponentProps, type Component } from 'svelte';
+  import type JobInside from '$lib/ui/survey/JobInside.svelte';
 
   /** A choice so soon after a tap was made by it, ms. */
   const TAP = 1500;
 
+  let { data } = $props();
   const session = $derived(useSession());
   const base = $derived(`/surveys/${session.surveyId}`);
   const pinned = new PinnedMove(() => session);
   const move = $derived(pinned.move);
-  const questions = $derived(move ? questionsOf(move, session.survey.engine.profile) : []);
+  const questions = $derived(move?.questions ?? []);
   let at = $state(0);
   let big = $state(false);
   const question = $derived(questions[Math.min(at, questions.length - 1)]);
   const conditions = $derived(move?.conditions);
-  const step = $derived(
-    move?.kind === 'job' ? following(session.judgement, session.advice).steps.find((s) => s.id === move.job) : undefined
-  );
+  const step = $derived(move?.kind === 'job' ? session.concluded.steps.find((s) => s.id === move.job) : undefined);
+  // A job's card comes with the page that opens on a job; else it is fetched when the first one comes up.
+  let fetched = $state.raw<Component<ComponentProps<typeof JobInside>>>();
+  const Job = $derived(data.job ?? fetched);
+  $effect(() => {
+    if (step && !Job) void import('$lib/ui/survey/JobInside.svelte').then((m) => (fetched = m.default));
+  });
   const hazards = $derived(
     step
       ? []
@@ -157,17 +160,11 @@
         </p>{/if}
       {#if step}
         <div class="mt-3">
-          {#key step.id}<JobCard
-              {step}
-              insides={insidesOf(session.judgement.context, step.id)}
-              plain
-              {base}
-              titles={{}}
-              onmark={(state, note, late) => {
-                session.mark(step.id, state, note, late);
-                pinned.done();
-              }}
-            />{/key}
+          {#key step.id}
+            {#if Job}<Job {step} {base} onmarked={() => pinned.done()} />{:else}<p class="min-h-36" role="status">
+                Fetching the job…
+              </p>{/if}
+          {/key}
         </div>
       {:else if question}
         <Swipe onleft={() => go(1)} onright={() => go(-1)}>

@@ -1,11 +1,9 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { sayDate } from '$lib/ui/marks/day.ts';
-  import { following } from '$core/stages.ts';
   import { historyItems } from '$core/engine/profile.ts';
   import { allItems } from '$core/stations/items.ts';
   import ItemInput from '$lib/ui/form/ItemInput.svelte';
-  import { ready } from '$core/gates/gates.ts';
   import { beforeAfter } from '$core/history/before-after.ts';
   import { clearDraft, readDraft, writeDraft } from '$lib/ui/form/drafts.ts';
   import Shape from '$lib/ui/marks/Shape.svelte';
@@ -17,8 +15,8 @@
   let { data, form } = $props();
   const session = $derived(useSession());
   const j = $derived(session.judgement);
-  const gates = $derived(following(j, session.advice).gates);
-  const through = $derived(ready(gates));
+  const gates = $derived(session.concluded.gates);
+  const through = $derived(session.concluded.ready);
   /** Through without a word more to say. */
   const clear = $derived(gates.filter((g) => g.passes && !g.reason && !g.later));
   const rows = $derived(beforeAfter(j.context));

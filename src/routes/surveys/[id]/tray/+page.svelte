@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { following } from '$core/stages.ts';
   import { traitsOf } from '$core/jobs/register.ts';
   import { refitOrder, trayLeft, trayOf } from '$core/tray/tray.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
@@ -7,9 +6,8 @@
   import TrayRow from '$lib/ui/tray/TrayRow.svelte';
 
   const session = $derived(useSession());
-  const j = $derived(session.judgement);
   const tray = $derived(trayOf(session.survey));
-  const steps = $derived(following(j, session.advice).steps.filter((s) => s.state === 'open' || s.state === 'done'));
+  const steps = $derived(session.concluded.steps.filter((s) => s.state === 'open' || s.state === 'done'));
   const left = $derived(trayLeft(tray));
   const done = $derived(tray.filter((t) => !t.open).length);
   /** What of the open jobs never goes back: offered as names, so that nobody forgets to mark them. */

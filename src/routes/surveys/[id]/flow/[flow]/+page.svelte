@@ -2,7 +2,6 @@
   import { flowById } from '$core/care/flows.ts';
   import { flowState } from '$core/care/flow.ts';
   import { stageAt } from '$core/care/break-in.ts';
-  import { following } from '$core/stages.ts';
   import HoldBanner from '$lib/ui/survey/HoldBanner.svelte';
   import ProcedureWork from '$lib/ui/survey/ProcedureWork.svelte';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
@@ -18,9 +17,7 @@
   /** It counts as care, and as the work on the list that it was the inside of. */
   function finished(): void {
     for (const id of flow.counts) session.mark(`care.${id}`, 'done');
-    const open = new Set(
-      following(session.judgement, session.advice).steps.flatMap((s) => (s.state === 'open' ? [s.id as string] : []))
-    );
+    const open = new Set(session.concluded.steps.flatMap((s) => (s.state === 'open' ? [s.id as string] : [])));
     // What else it may be the inside of is ticked on the list, by whoever did it.
     const [job] = flow.jobs;
     if (job && open.has(job)) session.mark(job, 'done');

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { procedureNamed } from '$core/procedures/register.ts';
-  import { following } from '$core/stages.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import FastenerList from '$lib/ui/tray/FastenerList.svelte';
   import { fastenersOf } from '$core/tray/fasteners.ts';
@@ -14,9 +13,7 @@
   const fitting = $derived(procedure.fits?.(session.survey.engine) ?? true);
   /** The open jobs of this engine that it is the inside of. The one it is first of all is done with it; another only by a tick. */
   const jobs = $derived(
-    following(session.judgement, session.advice).steps.filter(
-      (s) => s.state === 'open' && (procedure.jobs as readonly string[]).includes(s.id)
-    )
+    session.concluded.steps.filter((s) => s.state === 'open' && (procedure.jobs as readonly string[]).includes(s.id))
   );
   let said = $state<Readonly<Record<string, boolean>>>({});
   const picked = (id: string): boolean => said[id] ?? id === procedure.jobs[0];

@@ -45,6 +45,8 @@ export function testFacts(c: Context): GearFact[] {
   const result = caseResult(c);
   if (!result.verdict) return [];
   if (result.verdict === 'held') return [{ kind: 'test-held', id: 'test', condition: 'sound', values: { result } }];
+  // That it bubbles is said by itself, with the stage that is read again for it.
+  if (result.bubbles && result.verdict !== 'leaked') return [];
   if (result.verdict !== 'leaked') return [{ kind: 'test-open', condition: 'cannot-tell', values: { result } }];
   const place = leakPlace(c);
   const id = place === 'unknown' ? 'test' : `test-${place}`;

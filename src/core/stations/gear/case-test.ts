@@ -198,9 +198,12 @@ export interface CaseResult {
   readonly stages: Readonly<Record<CaseStage, 'held' | 'leaks' | 'open' | 'missing'>>;
   /** Stages that do not stand as held, with what is to be done about each. */
   readonly open: readonly CaseStage[];
+  /** It was seen to bubble, and no stage was read since. */
+  readonly bubbles: boolean;
   /**
    * Every stage held, shafts turned at each: the only proof there is. "leaked" where a stage leaks, or it was said after the
-   * last stage was read; "said" where somebody tapped "held" and the stages do not show it.
+   * last stage was read; "said" where somebody tapped "held" and the stages do not show it. Bubbles seen since the last stage
+   * was read leave it begun, whatever its stages came to.
    */
   readonly verdict: 'held' | 'leaked' | 'said' | 'begun' | undefined;
 }
@@ -221,9 +224,17 @@ export function caseResult(c: Context): CaseResult {
   const said = c.record.all('gear.pressureTest').findLast((r) => r.value === 'leaked');
   const leaked =
     all.includes('leaks') || (said !== undefined && (open.length > 0 || !read || !isAfter(read.at, said.at)));
+  const seen = c.record.last('gear.caseBubbles');
+  const bubbles =
+    seen !== undefined &&
+    Array.isArray(seen.value) &&
+    seen.value.length > 0 &&
+    !(read && isAfter(read.at, seen.at)) &&
+    !c.worked('gear').some((w) => isAfter(w, seen.at));
   return {
     stages,
     open,
-    verdict: leaked ? 'leaked' : !open.length ? 'held' : word?.value === 'held' ? 'said' : read ? 'begun' : undefined
+    bubbles,
+    verdict: leaked ? 'leaked' : bubbles ? 'begun' : !open.length ? 'held' : word?.value === 'held' ? 'said' : read ? 'begun' : undefined
   };
 }

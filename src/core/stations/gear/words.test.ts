@@ -55,6 +55,7 @@ const stages: StageTest[] = [
 const result = (verdict: CaseResult['verdict']): CaseResult => ({
   stages: { low: 'leaks', high: 'missing', vacuum: 'open' },
   open: ['low', 'high', 'vacuum'],
+  bubbles: false,
   verdict
 });
 const [doubt, watch, fault, sound] = ['cannot-tell', 'watch', 'fault', 'sound'] as const;

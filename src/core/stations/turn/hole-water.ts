@@ -64,14 +64,15 @@ export function waterIn(c: Context): number[] {
     const plug = c.record.last('plugs.read', k);
     const onPlug = Array.isArray(plug?.value) && plug.value.includes('water') ? plug.at : '';
     if (hole?.value === 'water') return !dry || !isAfter(dry, hole.at);
-    // Water on the plug speaks for the cylinder until somebody looked into it and saw none, or turned it dry.
+    // Water on the plug speaks for the cylinder until somebody looked into it and saw none, or turned it dry. Rust is what
+    // was seen first: one answer says nothing of what stands below it.
     // Seen clean before: of another look it was, unless the plug has lain beside the engine since then.
     const earlier =
       hole !== undefined &&
       onPlug !== '' &&
       Date.parse(onPlug) - Date.parse(hole.at) > SAME_LOOK &&
       !wetBefore(c, hole.at);
-    return onPlug !== '' && (hole === undefined || earlier) && (!dry || (!isAfter(dry, onPlug) && !wetBefore(c, dry)));
+    return onPlug !== '' && (hole === undefined || hole.value === 'rust' || earlier) && (!dry || (!isAfter(dry, onPlug) && !wetBefore(c, dry)));
   });
 }
 

@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest';
+import type { Bench } from '../case.ts';
+import { ranWell } from './all-good.ts';
+import { two } from './engines.ts';
+
+/** Two answers that are not good on an engine that is good otherwise: the second takes nothing back that the first forbade. */
+const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+const gear = (b: Bench): string[] => b.ids().filter((f) => f.startsWith('gear.'));
+
+describe('water on a plug, and rust in its hole', () => {
+  it('rust that was seen does not say that no water stands in the cylinder', () => {
+    for (const rustFirst of [true, false]) {
+      const b = ranWell(two);
+      if (rustFirst) b.read('plugs.hole', 'rust', { cylinder: 1 });
+      b.read('plugs.read', ['water'], { cylinder: 1 });
+      if (!rustFirst) b.read('plugs.hole', 'rust', { cylinder: 1 });
+      expect(b.holds()).toContain('liquid');
+    }
+  });
+  it('a hole seen clean, or turning it until no more comes, lifts it', () => {
+    const wet = (): Bench => ranWell(two).read('plugs.read', ['water'], { cylinder: 1 });
+    expect(wet().read('plugs.hole', 'clean', { cylinder: 1 }).holds()).not.toContain('liquid');
+    const rusty = wet().read('plugs.hole', 'rust', { cylinder: 1 });
+    expect(rusty.read('turn.water', 'none').holds()).not.toContain('liquid');
+  });
+});
+
+describe('bubbles at a case whose stages held before', () => {
+  const bubbling = (): Bench => ranWell(two).wait(1).read('gear.caseBubbles', ['housing']);
+  it('are no held test: the case holds nothing that was said of it', () => {
+    expect(
+      ranWell(two)
+        .assessed()
+        .findings.map((f) => f.id)
+    ).toContain('gear.test');
+    expect(gear(bubbling())).toContain('gear.bubbles:fault');
+    expect(gear(bubbling())).not.toContain('gear.test:sound');
+    expect(bubbling().holds()).toContain('gear-case');
+  });
+  it('with water in the oil, no refill is called the end of it', () => {
+    const b = bubbling().read('gear.first', 'water');
+    expect(gear(b)).toContain('gear.water:fault');
+    expect(b.said('gear.water')).not.toMatch(/holds its test/);
+    expect(jobs(b)).toContain('case-test');
+  });
+  it('every stage read again, and held, after them is one', () => {
+    const b = bubbling();
+    for (const stage of ['low', 'high', 'vacuum'] as const) {
+      const p = stage === 'low' ? 30e3 : stage === 'high' ? 90e3 : -30e3;
+      const at = { conditions: { stage } };
+      b.read('gear.casePressure', p, at).read('gear.caseTurned', 'yes', at).wait(0.5).read('gear.casePressure', p, at);
+    }
+    b.read('gear.caseOpen', 'yes');
+    expect(gear(b)).toContain('gear.test:sound');
+    expect(b.holds()).not.toContain('gear-case');
+  });
+});

@@ -235,6 +235,16 @@ export function caseResult(c: Context): CaseResult {
     stages,
     open,
     bubbles,
-    verdict: leaked ? 'leaked' : bubbles ? 'begun' : !open.length ? 'held' : word?.value === 'held' ? 'said' : read ? 'begun' : undefined
+    verdict: leaked
+      ? 'leaked'
+      : bubbles
+        ? 'begun'
+        : !open.length
+          ? 'held'
+          : word?.value === 'held'
+            ? 'said'
+            : read
+              ? 'begun'
+              : undefined
   };
 }

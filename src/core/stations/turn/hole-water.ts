@@ -72,7 +72,11 @@ export function waterIn(c: Context): number[] {
       onPlug !== '' &&
       Date.parse(onPlug) - Date.parse(hole.at) > SAME_LOOK &&
       !wetBefore(c, hole.at);
-    return onPlug !== '' && (hole === undefined || hole.value === 'rust' || earlier) && (!dry || (!isAfter(dry, onPlug) && !wetBefore(c, dry)));
+    return (
+      onPlug !== '' &&
+      (hole === undefined || hole.value === 'rust' || earlier) &&
+      (!dry || (!isAfter(dry, onPlug) && !wetBefore(c, dry)))
+    );
   });
 }
 

@@ -1,19 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import type { Bench } from '../case.ts';
 import { ranWell } from './all-good.ts';
-import { two } from './engines.ts';
+import { four, two } from './engines.ts';
 
 /** Two answers that are not good on an engine that is good otherwise: the second takes nothing back that the first forbade. */
 const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
 const gear = (b: Bench): string[] => b.ids().filter((f) => f.startsWith('gear.'));
 
-describe('water on a plug, and rust in its hole', () => {
-  it('rust that was seen does not say that no water stands in the cylinder', () => {
-    for (const rustFirst of [true, false]) {
+describe('water on a plug, and something else seen in its hole', () => {
+  it.each(['rust', 'debris', 'scored'] as const)('%s does not say that no water stands in the cylinder', (seen) => {
+    for (const seenFirst of [true, false]) {
       const b = ranWell(two);
-      if (rustFirst) b.read('plugs.hole', 'rust', { cylinder: 1 });
+      if (seenFirst) b.read('plugs.hole', seen, { cylinder: 1 });
       b.read('plugs.read', ['water'], { cylinder: 1 });
-      if (!rustFirst) b.read('plugs.hole', 'rust', { cylinder: 1 });
+      if (!seenFirst) b.read('plugs.hole', seen, { cylinder: 1 });
       expect(b.holds()).toContain('liquid');
     }
   });
@@ -53,5 +53,24 @@ describe('bubbles at a case whose stages held before', () => {
     b.read('gear.caseOpen', 'yes');
     expect(gear(b)).toContain('gear.test:sound');
     expect(b.holds()).not.toContain('gear-case');
+  });
+});
+
+describe('a lamp that came while the head was not hot', () => {
+  const lamp = (profile: typeof two | typeof four): Bench =>
+    ranWell(profile).read('run.lamp', 'came').read('run.second', 'normal');
+  it('on a two-stroke is no oil pressure: there is none to measure', () => {
+    expect(jobs(lamp(two))).not.toContain('oil-pressure');
+    expect(
+      lamp(two)
+        .assessed()
+        .moves.map((m) => m.id)
+    ).toContain('job:heat-sender');
+  });
+  it('on a four-stroke is the pressure first', () => {
+    const ids = lamp(four)
+      .assessed()
+      .moves.flatMap((m) => (m.job === 'oil-pressure' || m.job === 'heat-sender' ? [m.job] : []));
+    expect(ids[0]).toBe('oil-pressure');
   });
 });

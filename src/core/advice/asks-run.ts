@@ -20,6 +20,12 @@ const dipIfFour: AskRule = {
   ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
   open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
 };
+/** A lamp that is not the head's heat: the oil's pressure, where there is any, else what rings it. */
+const twoStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'two';
+const notHeat: readonly AskRule[] = [
+  { ...job('oil-pressure'), open: (c, f) => !twoStroke(c) && job('oil-pressure').open(c, f) },
+  { ...job('heat-sender'), open: (c, f) => twoStroke(c) && job('heat-sender').open(c, f) }
+];
 
 /** Minutes in which an engine that died warm is still warm (M). */
 const HOT_FOR = 30;
@@ -172,13 +178,13 @@ export const runAsks: Asks = {
         ...r,
         open: (c, f) => c.record.value('run.second') !== 'normal' && r.open(c, f)
       })),
-      {
-        ...job('oil-pressure'),
-        open: (c, f) => c.record.value('run.second') === 'normal' && job('oil-pressure').open(c, f)
-      }
+      ...notHeat.map((r): AskRule => ({
+        ...r,
+        open: (c, f) => c.record.value('run.second') === 'normal' && r.open(c, f)
+      }))
     ] as readonly AskRule[]
   ).map(untilCause),
-  'run.lamp-cool': [dipIfFour, job('oil-pressure')],
+  'run.lamp-cool': [dipIfFour, ...notHeat],
   'run.smoke': untilFound(
     look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
     dipIfFour,

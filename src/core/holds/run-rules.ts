@@ -41,6 +41,7 @@ export const runRules: readonly HoldRule[] = [
       'outlet',
       'hot',
       'oil-pressure',
+      'heat-sender',
       'pieces'
     ],
     raised: (c) => runTrouble(c) ?? unexplained(c),

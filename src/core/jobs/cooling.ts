@@ -136,6 +136,21 @@ export const cooling = {
     dirty: true,
     torque: ['torque.leg']
   },
+  'heat-sender': {
+    title: 'New temperature sender or switch',
+    raisedBy: ['run.lamp-cool'],
+    // Of a four-stroke the lamp may be its oil pressure, until a gauge was put in its place.
+    unless: (c) =>
+      c.survey.engine.profile.strokes !== 'two' &&
+      !(c.survey.steps ?? []).some((s) => s.step === 'oil-pressure' && s.state === 'done'),
+    how: 'A second thermometer beside it says that the head is normal. Its lead off: the lamp goes out where the sender is false, and stays on where the wire is chafed to ground. An oil tank that is low rings the same horn.',
+    tools: ['thermometer', 'spanners'],
+    parts: ['temperature sender'],
+    minutes: 20,
+    hazards: ['hot'],
+    proof: { station: 'run', text: 'no lamp to the end of a run' },
+    opens: ['cowl']
+  },
   descale: {
     title: 'Flush and descale the cooling passages',
     how: 'Thermostat out, flushed both ways, descaler as its label says, then covers off where it is thick.',

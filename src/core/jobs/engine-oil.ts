@@ -47,6 +47,15 @@ export const engineOil = {
   'oil-pressure': {
     title: 'Gauge in place of the sender: lamp or pressure?',
     raisedBy: ['run.lamp-cool'],
+    // A two-stroke has no oil pressure.
+    unless: (c) => c.survey.engine.profile.strokes === 'two',
+    // The head is normal, and a lamp came: what is left to ask before a sender is blamed is what the oil does.
+    also: (c) =>
+      c.survey.engine.profile.strokes !== 'two' &&
+      c.record.value('run.lamp') === 'came' &&
+      c.record.value('run.second') === 'normal'
+        ? 'A lamp came and a second thermometer found the head normal: it is the oil’s pressure until a gauge says otherwise.'
+        : undefined,
     how: 'A gauge at the sender’s thread, a second thermometer at the head. Low pressure goes to a specialist.',
     tools: ['pressure gauge', 'thermometer'],
     parts: ['sender'],

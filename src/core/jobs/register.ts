@@ -114,6 +114,7 @@ const order = [
   'leg-identity',
   'splines',
   'oil-pressure',
+  'heat-sender',
   'charging',
   'rope'
 ] as const satisfies readonly JobId[];

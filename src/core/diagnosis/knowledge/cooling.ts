@@ -204,7 +204,7 @@ export const cooling = inSystem('cooling', [
     shows: { usually: ['lamp', 'cool-again'], often: ['lamp-cold'] },
     cure: 'A second thermometer; then a new sender.',
     settled: 'second-thermometer',
-    step: 'oil-pressure',
+    step: 'heat-sender',
     parts: [15, 30, 60],
     minutes: [10, 20, 40],
     stake: 'nuisance'

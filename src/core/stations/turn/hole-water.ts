@@ -64,8 +64,8 @@ export function waterIn(c: Context): number[] {
     const plug = c.record.last('plugs.read', k);
     const onPlug = Array.isArray(plug?.value) && plug.value.includes('water') ? plug.at : '';
     if (hole?.value === 'water') return !dry || !isAfter(dry, hole.at);
-    // Water on the plug speaks for the cylinder until somebody looked into it and saw none, or turned it dry. Rust is what
-    // was seen first: one answer says nothing of what stands below it.
+    // Water on the plug speaks for the cylinder until somebody looked into it and saw none, or turned it dry. One answer
+    // names one thing: rust, debris or a scored bore say nothing of what stands beside it.
     // Seen clean before: of another look it was, unless the plug has lain beside the engine since then.
     const earlier =
       hole !== undefined &&
@@ -74,7 +74,7 @@ export function waterIn(c: Context): number[] {
       !wetBefore(c, hole.at);
     return (
       onPlug !== '' &&
-      (hole === undefined || hole.value === 'rust' || earlier) &&
+      (hole === undefined || hole.value !== 'clean' || earlier) &&
       (!dry || (!isAfter(dry, onPlug) && !wetBefore(c, dry)))
     );
   });

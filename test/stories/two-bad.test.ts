@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Bench } from '../case.ts';
+import { Bench } from '../case.ts';
 import { ranWell } from './all-good.ts';
 import { four, two } from './engines.ts';
 
@@ -72,5 +72,32 @@ describe('a lamp that came while the head was not hot', () => {
       .assessed()
       .moves.flatMap((m) => (m.job === 'oil-pressure' || m.job === 'heat-sender' ? [m.job] : []));
     expect(ids[0]).toBe('oil-pressure');
+  });
+});
+
+describe('a low cylinder whose valve has no lash', () => {
+  const low = (): Bench =>
+    new Bench(four, 'long-stored', { yearsIdle: 3 })
+      .read('turn.result', 'free')
+      .psi([
+        [1, 175],
+        [2, 178],
+        [3, 120],
+        [4, 176]
+      ])
+      .psi([[3, 121]]);
+  const asked = (b: Bench): string[] =>
+    b.assessed().moves.flatMap((m) => (m.class === 5 && m.station === 'compression' ? [m.job ?? m.title] : []));
+  it('is set before oil or air is tried on it', () => {
+    expect(asked(low())[0]).toMatch(/Valve lash of cylinder 3/);
+    const b = low().read('compression.lashEx', 0, { cylinder: 3 });
+    expect(asked(b)[0]).toBe('lash');
+    expect(asked(b).join()).not.toMatch(/Wet test|Leak-down of/);
+  });
+  it('with lash as it should be, oil and air are next', () => {
+    const b = low()
+      .read('compression.lashEx', 3e-4, { cylinder: 3 })
+      .read('compression.lashIn', 2.5e-4, { cylinder: 3 });
+    expect(asked(b).join()).toMatch(/Wet test of cylinder 3/);
   });
 });

@@ -44,11 +44,13 @@ const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean 
   c.record
     .all(item, cylinder === undefined ? {} : { cylinder })
     .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)));
+/** Its lash wants setting: that is done, and the needle read again, before oil or air is asked. */
+const lashFirst = (c: Context, f: Finding): boolean => f.cylinder !== undefined && lashWants(c, f.cylinder);
 /** The air is followed to its part once the lash is as it should be. */
 const follow = job('air-cause', { only: ['fault'] });
 const airCause: AskRule = {
   ...follow,
-  open: (c, f) => follow.open(c, f) && (f.cylinder === undefined || !lashWants(c, f.cylinder))
+  open: (c, f) => follow.open(c, f) && !lashFirst(c, f)
 };
 /** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
 const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
@@ -66,7 +68,12 @@ const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === '
 const wet: AskRule = {
   ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5, oiled),
   // Bores that hold oil already tell nothing by more of it.
-  open: (c, f) => !cranksWeakly(c) && !oiledOnly(c) && !wetTaken(c, f) && !taken(c, 'compression.leakdown', f.cylinder)
+  open: (c, f) =>
+    !cranksWeakly(c) &&
+    !oiledOnly(c) &&
+    !lashFirst(c, f) &&
+    !wetTaken(c, f) &&
+    !taken(c, 'compression.leakdown', f.cylinder)
 };
 /** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
 const oilAll: AskRule = {
@@ -265,7 +272,7 @@ export const headAsks: Asks = {
     // Nothing is built on a reading that is still doubted.
     { ...lashIfValves, only: ['fault'] },
     wet,
-    { ...leakDown, only: ['fault'] },
+    { ...leakDown, only: ['fault'], open: (c, f) => !lashFirst(c, f) && leakDown.open(c, f) },
     whereOut
   ),
   // Repeated a few times and still on the limit: the needle tells no more, air does.

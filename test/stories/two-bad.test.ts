@@ -101,3 +101,13 @@ describe('a low cylinder whose valve has no lash', () => {
     expect(asked(b).join()).toMatch(/Wet test of cylinder 3/);
   });
 });
+
+describe('gear oil that shimmers after the magnet was clean', () => {
+  const first = (b: Bench): string | undefined => b.assessed().moves.find((m) => m.class === 5)?.title;
+  it('has the magnet looked at once more, and not twice', () => {
+    const b = ranWell(two).wait(1).read('gear.look', 'metallic');
+    expect(first(b)).toBe('Wipe the magnet and name what is on it');
+    b.wait(0.1).read('gear.magnet', 'clean');
+    expect(first(b)).toBeUndefined();
+  });
+});

@@ -16,6 +16,14 @@ const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.
 });
 const caseTest = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
 
+const magnet = look('Wipe the magnet and name what is on it', ['gear.magnet'], 3);
+/** Oil that shimmers is asked of the magnet: of this oil, not of what hung there before it was seen. */
+function shimmersSince(c: Context): boolean {
+  const oil = c.record.last('gear.look');
+  const seen = c.record.all('gear.magnet').findLast((r) => r.value !== 'unknown');
+  return oil?.value === 'metallic' && !(seen && isAfter(seen.at, oil.at));
+}
+
 type NextStep = { readonly title: string; readonly minutes: number };
 
 /** What a stage that does not stand as held asks for; nothing once it has said what it can. */
@@ -176,7 +184,10 @@ export const wetEndAsks: Asks = {
       open: (c) => (drainedShare(c) ?? 1) >= FAR_UNDER && !asked(c, 'gear.refill') && !asked(c, 'gear.casePressure')
     })
   ],
-  'gear.metal': [look('Wipe the magnet and name what is on it', ['gear.magnet'], 3), job('metal', { only: ['fault'] })],
+  'gear.metal': [
+    { ...magnet, open: (c, f) => magnet.open(c, f) || shimmersSince(c) },
+    job('metal', { only: ['fault'] })
+  ],
   'gear.stand-fill': [job('gear-refill')],
   'gear.poured': [
     goOn('Go on filling from the lowest plug, bubble-free', 'gear', 5, {

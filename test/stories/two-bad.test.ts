@@ -111,3 +111,23 @@ describe('gear oil that shimmers after the magnet was clean', () => {
     expect(first(b)).toBeUndefined();
   });
 });
+
+describe('bubbles in the middle of a stage whose needle held', () => {
+  it('leave the test begun, and the stage again from its beginning ends that', () => {
+    const b = ranWell(two).wait(1);
+    const low = { conditions: { stage: 'low' } } as const;
+    const hold = (soaped: boolean): void => {
+      b.read('gear.casePressure', 28e3, low).read('gear.caseTurned', 'yes', low);
+      if (soaped) b.read('gear.caseBubbles', ['plugs']);
+      for (let k = 0; k < 3; k++) b.wait(1).read('gear.casePressure', 28e3, low);
+    };
+    hold(true);
+    expect(gear(b)).toContain('gear.bubbles:fault');
+    expect(gear(b)).not.toContain('gear.test:sound');
+    b.read('gear.caseOpen', 'yes');
+    hold(false);
+    b.read('gear.caseOpen', 'yes');
+    expect(gear(b)).not.toContain('gear.bubbles:fault');
+    expect(gear(b)).toContain('gear.test:sound');
+  });
+});

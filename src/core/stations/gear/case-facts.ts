@@ -1,20 +1,10 @@
 import type { Context } from '../../findings/context.ts';
-import { isAfter } from '../../units/instant.ts';
 import { leakPlace } from './case-state.ts';
-import { caseResult, overPressure, stageIds, stageTest, turnedAt, type StageTest } from './case-test.ts';
+import { bubblesNow, caseResult, overPressure, stageIds, stageTest, turnedAt, type StageTest } from './case-test.ts';
 import type { GearFact } from './facts.ts';
 
 const stageIs = (t: StageTest, turned: boolean): GearFact['condition'] =>
   t.verdict === 'held' ? (turned ? 'sound' : 'cannot-tell') : t.verdict === 'leaks' ? 'fault' : 'cannot-tell';
-
-/** Where it bubbles: what was soaped before the last work is of the case as it was, once its pressure was read again. */
-function bubblesNow(c: Context): readonly string[] {
-  const last = c.record.last('gear.caseBubbles');
-  if (!last || !Array.isArray(last.value)) return [];
-  const read = c.record.all('gear.casePressure').at(-1);
-  const before = read && c.worked('gear').some((w) => isAfter(w, last.at) && isAfter(read.at, w));
-  return before ? [] : last.value;
-}
 
 /** The stages of a case test, where it bubbled, and what was put on the case that may not be. */
 export function stageFacts(c: Context): GearFact[] {

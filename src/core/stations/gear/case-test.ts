@@ -198,14 +198,39 @@ export interface CaseResult {
   readonly stages: Readonly<Record<CaseStage, 'held' | 'leaks' | 'open' | 'missing'>>;
   /** Stages that do not stand as held, with what is to be done about each. */
   readonly open: readonly CaseStage[];
-  /** It was seen to bubble, and no stage was read since. */
+  /** It was seen to bubble, and that stage was not read again. */
   readonly bubbles: boolean;
   /**
    * Every stage held, shafts turned at each: the only proof there is. "leaked" where a stage leaks, or it was said after the
-   * last stage was read; "said" where somebody tapped "held" and the stages do not show it. Bubbles seen since the last stage
-   * was read leave it begun, whatever its stages came to.
+   * last stage was read; "said" where somebody tapped "held" and the stages do not show it. Bubbles leave it begun until the
+   * stage they were seen at is read again.
    */
   readonly verdict: 'held' | 'leaked' | 'said' | 'begun' | undefined;
+}
+
+/**
+ * Where it bubbles, as the case is now. Bubbles stand until the stage they were seen at is read again from its beginning and holds,
+ * or until any stage is read after work on the case.
+ */
+export function bubblesNow(c: Context): readonly string[] {
+  const seen = c.record.last('gear.caseBubbles');
+  if (!seen || !Array.isArray(seen.value)) return [];
+  const pressures = c.record.all('gear.casePressure');
+  const read = pressures.at(-1);
+  const mended = read && c.worked('gear').some((w) => isAfter(w, seen.at) && isAfter(read.at, w));
+  // Soaped under the pressure that was put on last before it.
+  const at = seen.conditions?.stage ?? pressures.findLast((p) => !isAfter(p.at, seen.at))?.conditions?.stage;
+  const again = (stage: CaseStage): boolean => {
+    const test = stageTest(c, stage);
+    if (test?.verdict !== 'held') return false;
+    // From its beginning: pumped up after them, or read twice after the case was let down.
+    const down = c.record.all('gear.caseOpen').find((r) => r.value === 'yes' && isAfter(r.at, seen.at));
+    return (
+      isAfter(test.readings[0]!.at, seen.at) ||
+      (down !== undefined && test.readings.filter((r) => isAfter(r.at, down.at)).length > 1)
+    );
+  };
+  return mended || (at ? [at] : stageIds).every(again) ? [] : seen.value;
 }
 
 export function caseResult(c: Context): CaseResult {
@@ -224,13 +249,7 @@ export function caseResult(c: Context): CaseResult {
   const said = c.record.all('gear.pressureTest').findLast((r) => r.value === 'leaked');
   const leaked =
     all.includes('leaks') || (said !== undefined && (open.length > 0 || !read || !isAfter(read.at, said.at)));
-  const seen = c.record.last('gear.caseBubbles');
-  const bubbles =
-    seen !== undefined &&
-    Array.isArray(seen.value) &&
-    seen.value.length > 0 &&
-    !(read && isAfter(read.at, seen.at)) &&
-    !c.worked('gear').some((w) => isAfter(w, seen.at));
+  const bubbles = bubblesNow(c).length > 0;
   return {
     stages,
     open,

@@ -1,28 +1,22 @@
-import { expose } from 'comlink';
-import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import type { MessagePort } from 'node:worker_threads';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { judged as judgedAtOnce } from '../../../core/assess.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { applyDelta, type SurveyDelta } from '../../../core/survey/delta.ts';
 import { judgeAsked, type JudgeAsked, type Suspects } from '../../workers/judging.ts';
+import { ChannelWorker } from '../../../../test/channel-worker.ts';
 import { Bench } from '../../../../test/case.ts';
+import { opened } from '../../../../test/judged.ts';
 import { Concluding } from './concluding.svelte.ts';
-import { Session } from './session.svelte.ts';
+import type { Session } from './session.svelte.ts';
 
 /** A worker that is a message channel with the same code behind it; its answers can be held back. */
 const ports: MessagePort[] = [];
 let deltas: SurveyDelta[];
 let gate: Promise<void>;
 let kept: SurveyFile | undefined;
-class FakeWorker {
-  onerror: (() => void) | undefined;
-  addEventListener: unknown;
-  removeEventListener: unknown;
-  postMessage: unknown;
-  private readonly port: MessagePort;
+class FakeWorker extends ChannelWorker {
   constructor() {
-    const { port1, port2 } = new MessageChannel();
-    ports.push(port1, port2);
     kept = undefined;
     const judge = async (delta: SurveyDelta, asked: JudgeAsked, weighed?: { readonly suspects: Suspects }) => {
       deltas.push(delta);
@@ -31,15 +25,7 @@ class FakeWorker {
       await gate;
       return answer;
     };
-    expose({ judge }, port2 as never);
-    this.port = port1;
-    this.addEventListener = (port1 as unknown as EventTarget).addEventListener.bind(port1);
-    this.removeEventListener = (port1 as unknown as EventTarget).removeEventListener.bind(port1);
-    this.postMessage = port1.postMessage.bind(port1);
-    port1.start();
-  }
-  terminate(): void {
-    this.port.close();
+    super({ judge }, ports);
   }
 }
 beforeEach(() => {
@@ -53,17 +39,7 @@ afterEach(() => {
   for (const p of ports.splice(0)) p.close();
 });
 
-const open = (b = new Bench()): Session =>
-  new Session({
-    surveyId: 's',
-    engineId: 'e',
-    survey: b.survey,
-    seq: 0,
-    factSeq: 0,
-    units: 'us',
-    who: 'Ines',
-    now: '2026-05-03T08:00:00.000Z'
-  });
+const open = (b = new Bench()): Session => opened(b.survey);
 const found = (s: Session): string[] => s.judgement.findings.map((f) => f.id);
 const settled = (): Promise<void> => new Promise((r) => setTimeout(r, 60));
 

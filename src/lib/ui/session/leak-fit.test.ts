@@ -1,9 +1,9 @@
-import { expose } from 'comlink';
-import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import type { MessagePort } from 'node:worker_threads';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { contextOf } from '../../../core/findings/context.ts';
 import { fitOf } from '../../../core/stations/compression/leak-fit.ts';
 import { leakTask, type LeakTask } from '../../../core/stations/compression/leak.ts';
+import { ChannelWorker } from '../../../../test/channel-worker.ts';
 import { Bench } from '../../../../test/case.ts';
 import { LeakFitting } from './leak-fit.svelte.ts';
 
@@ -12,25 +12,14 @@ let started: number;
 let ended: number;
 let asked: number;
 const ports: MessagePort[] = [];
-class FakeWorker {
-  private readonly port: MessagePort;
-  addEventListener: unknown;
-  removeEventListener: unknown;
-  postMessage: unknown;
+class FakeWorker extends ChannelWorker {
   constructor() {
     started += 1;
-    const { port1, port2 } = new MessageChannel();
-    ports.push(port1, port2);
-    expose({ fit: (task: LeakTask) => ((asked += 1), fitOf(task)) }, port2 as never);
-    this.port = port1;
-    this.addEventListener = (port1 as unknown as EventTarget).addEventListener.bind(port1);
-    this.removeEventListener = (port1 as unknown as EventTarget).removeEventListener.bind(port1);
-    this.postMessage = port1.postMessage.bind(port1);
-    port1.start();
+    super({ fit: (task: LeakTask) => ((asked += 1), fitOf(task)) }, ports);
   }
-  terminate(): void {
+  override terminate(): void {
     ended += 1;
-    this.port.close();
+    super.terminate();
   }
 }
 beforeEach(() => {

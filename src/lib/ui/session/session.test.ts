@@ -1,11 +1,11 @@
-import { judged } from '../../../../test/judged.ts';
+import { judged, opened } from '../../../../test/judged.ts';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ItemId } from '../../../core/stations/items.ts';
 import { emptySurvey } from '../../../core/record/survey-file.ts';
 import { surveyFileSchema } from '../../../core/survey/schema.ts';
 import { standing } from '../../../core/record/current.ts';
-import { Session } from './session.svelte.ts';
+import type { Session } from './session.svelte.ts';
 
 let sent: { entries: unknown[]; facts: unknown[] };
 let clock = 0;
@@ -27,18 +27,7 @@ afterEach(() => {
 });
 
 const open = (): Session =>
-  judged(
-    new Session({
-      surveyId: 's',
-      engineId: 'e',
-      survey: emptySurvey('neglected', '2026-05-02T07:00:00.000Z', 'T'),
-      seq: 0,
-      factSeq: 0,
-      units: 'us',
-      who: 'Ines',
-      now: '2026-05-02T08:00:00.000Z'
-    })
-  );
+  judged(opened(emptySurvey('neglected', '2026-05-02T07:00:00.000Z', 'T'), { now: '2026-05-02T08:00:00.000Z' }));
 const now = (s: Session): [ItemId, unknown][] => standing(s.survey).map((r) => [r.what, r.value]);
 
 describe('recording', () => {

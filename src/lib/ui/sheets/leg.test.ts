@@ -1,4 +1,4 @@
-import { judged } from '../../../../test/judged.ts';
+import { judged, opened } from '../../../../test/judged.ts';
 import Papa from 'papaparse';
 import type { Component } from 'svelte';
 import { render } from 'svelte/server';
@@ -8,7 +8,7 @@ import type { History, Profile } from '../../../core/engine/profile.ts';
 import { contextOf } from '../../../core/findings/context.ts';
 import { runsOf } from '../../../core/stations/run/runs.ts';
 import { Bench } from '../../../../test/case.ts';
-import { Session, sessionContext } from '../session/session.svelte.ts';
+import { sessionContext, type Session } from '../session/session.svelte.ts';
 import PourTally from '../survey/PourTally.svelte';
 import CoolingSheet from './CoolingSheet.svelte';
 import FuelSheet from './FuelSheet.svelte';
@@ -22,15 +22,8 @@ import { csvOf } from './run/export.ts';
 /** The leg's sheets as the server draws them: what is asked of which engine, and what a reading changes on the page. */
 const open = (b: Bench, units: 'us' | 'metric'): Session =>
   judged(
-    new Session({
-      surveyId: 's',
-      engineId: 'e',
-      survey: b.survey,
-      seq: 0,
-      factSeq: 0,
+    opened(b.survey, {
       units,
-      who: 'Ines',
-      // A moment after the last entry.
       now: new Date(Date.parse(b.survey.readings.at(-1)?.at ?? '2026-05-02T08:00:00.000Z') + 5000).toISOString()
     })
   );

@@ -1,4 +1,4 @@
-import { judged } from '../../../../test/judged.ts';
+import { judged, opened } from '../../../../test/judged.ts';
 import { stationIds } from '../../../core/stations/register.ts';
 import type { Component } from 'svelte';
 import { createRawSnippet } from 'svelte';
@@ -12,7 +12,7 @@ import { Bench } from '../../../../test/case.ts';
 import CompressionSheet from './CompressionSheet.svelte';
 import LeakDown from './compression/LeakDown.svelte';
 import { LeakFitting } from '../session/leak-fit.svelte.ts';
-import { Session, sessionContext } from '../session/session.svelte.ts';
+import { sessionContext, type Session } from '../session/session.svelte.ts';
 import SparkSheet from './SparkSheet.svelte';
 import StationFields from '../survey/StationFields.svelte';
 import LookSheet from './LookSheet.svelte';
@@ -20,19 +20,7 @@ import PlugsSheet from './PlugsSheet.svelte';
 import TurnSheet from './TurnSheet.svelte';
 
 /** The sheets as the server draws them: what is asked of which engine, and what a reading changes on the page. */
-const open = (b: Bench, units: 'us' | 'metric' = 'us'): Session =>
-  judged(
-    new Session({
-      surveyId: 's',
-      engineId: 'e',
-      survey: b.survey,
-      seq: 0,
-      factSeq: 0,
-      units,
-      who: 'Ines',
-      now: '2026-05-03T08:00:00.000Z'
-    })
-  );
+const open = (b: Bench, units: 'us' | 'metric' = 'us'): Session => judged(opened(b.survey, { units }));
 /** The words of a sheet, without its markup. */
 function drawn<P extends object>(
   sheet: Component<P>,

@@ -1,9 +1,9 @@
-import { judged } from '../../../../test/judged.ts';
+import { judged, opened } from '../../../../test/judged.ts';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { render } from 'svelte/server';
 import { runningWaits } from '../../../core/record/wait.ts';
 import { Bench } from '../../../../test/case.ts';
-import { Session, sessionContext } from '../session/session.svelte.ts';
+import { sessionContext, type Session } from '../session/session.svelte.ts';
 import WaitForm from './WaitForm.svelte';
 import WaitBar from './WaitBar.svelte';
 
@@ -22,18 +22,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 const open = (b = new Bench({ cylinders: 2, strokes: 'two' })): Session =>
-  judged(
-    new Session({
-      surveyId: 's',
-      engineId: 'e',
-      survey: b.survey,
-      seq: 0,
-      factSeq: 0,
-      units: 'metric',
-      who: 'Ines',
-      now: '2026-05-02T09:00:00.000Z'
-    })
-  );
+  judged(opened(b.survey, { units: 'metric', now: '2026-05-02T09:00:00.000Z' }));
 const words = (s: Session, c: typeof WaitBar): string =>
   render(c, { context: sessionContext(s) as never })
     .body.replace(/<!--.*?-->/g, '')

@@ -1,11 +1,11 @@
-import { judged } from '../../../../test/judged.ts';
+import { judged, opened } from '../../../../test/judged.ts';
 import type { Component } from 'svelte';
 import { render } from 'svelte/server';
 import { describe, expect, it } from 'vitest';
 import { decide } from '../../../core/decision/decide.ts';
 import { advise } from '../../../core/advice/advice.ts';
 import { Bench } from '../../../../test/case.ts';
-import { Session, sessionContext } from '../session/session.svelte.ts';
+import { sessionContext } from '../session/session.svelte.ts';
 import Chance from './Chance.svelte';
 import CostChart from './CostChart.svelte';
 import DecisionPanel from './DecisionPanel.svelte';
@@ -102,18 +102,7 @@ describe('the decision', () => {
       }
     ];
     const survey = { ...b.survey, decisions };
-    const session = judged(
-      new Session({
-        surveyId: 'x',
-        engineId: 'e',
-        survey,
-        seq: 0,
-        factSeq: 0,
-        units: 'us',
-        who: 'Ines',
-        now: '2026-05-02T12:00:00.000Z'
-      })
-    );
+    const session = judged(opened(survey, { surveyId: 'x', now: '2026-05-02T12:00:00.000Z' }));
     const said = words(
       DecisionPanel,
       { first: decide(b.judged(), 500) },

@@ -131,3 +131,12 @@ describe('bubbles in the middle of a stage whose needle held', () => {
     expect(gear(b)).toContain('gear.test:sound');
   });
 });
+
+describe('one cylinder of an unknown engine, read once', () => {
+  it('is read again before air goes in, as its sheet says', () => {
+    const first = (b: Bench): string => b.assessed().moves.find((m) => m.station === 'compression')?.title ?? '';
+    const b = new Bench({}).psi([[1, 85]]);
+    expect(first(b)).toMatch(/^Compression again/);
+    expect(first(b.psi([[1, 86]]))).toMatch(/^Leak-down/);
+  });
+});

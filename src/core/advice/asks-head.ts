@@ -89,6 +89,10 @@ const oilAll: AskRule = {
   only: ['cannot-tell'],
   open: (c) => (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && !oiledOnly(c) && !compareAll(c)?.wet.length
 };
+const readOnce = (c: Context): boolean => {
+  const rows = compareAll(c)?.rows ?? [];
+  return rows.length === 1 && rows[0]!.readings.length < 2;
+};
 /** From so many readings of the lowest cylinder on, one more settles nothing (M: the interval shrinks by a sixth and less). */
 const ENOUGH = 4;
 function repeatedEnough(c: Context): boolean {
@@ -297,7 +301,11 @@ export const headAsks: Asks = {
     leakDown
   ],
   'compression.oiled': [dryAfterRun],
-  'compression.nofigure': [leakDown],
+  // One cylinder, read once: the needle is read again before air goes in.
+  'compression.nofigure': [
+    again('', { open: readOnce }),
+    { ...leakDown, open: (c, f) => !readOnce(c) && leakDown.open(c, f) }
+  ],
   'compression.leakdown': [
     repeat('Leak-down again, piston at top, the tester’s own zero first', 'compression', 5, {
       items: ['compression.leakdown'],

@@ -4,12 +4,19 @@ import { judgedBy, sayLimit } from '../findings/limit.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { STREAM_COMES } from '../stations/run/prompts.ts';
 import { runsOf, streamEarly } from '../stations/run/runs.ts';
-import { causeAt } from '../stations/run/symptoms.ts';
+import { causeAt, stopsUnmended } from '../stations/run/symptoms.ts';
 import { byTime, isAfter } from '../units/instant.ts';
 
 /** What was seen of the lamp, oldest first; "unknown" is no answer and takes none away. */
 const lamps = (c: Context): readonly unknown[] =>
   c.record.all('run.lamp').flatMap((r) => (r.value === 'unknown' ? [] : [r.value]));
+
+/** What a run is stopped for that holds it, though nothing else was noted of that run: what is said of it. */
+const stoppedFor: ReadonlyMap<unknown, string> = new Map([
+  ['temperature', 'It was stopped because it ran hot'],
+  ['stream', 'It was stopped because the stream was gone'],
+  ['lamp', 'It was stopped for the lamp or horn']
+]);
 
 /** Every time the lamp came on, the head was too hot, or no stream came in time: each wants its cause. */
 function troubles(c: Context): { readonly at: string; readonly says: string }[] {
@@ -17,6 +24,10 @@ function troubles(c: Context): { readonly at: string; readonly says: string }[] 
   const runs = runsOf(c);
   const when = (start: Date, seconds: number): string => new Date(start.getTime() + seconds * 1000).toISOString();
   return [
+    ...stopsUnmended(c).flatMap(({ at, reason }) => {
+      const says = stoppedFor.get(reason);
+      return says ? [{ at, says }] : [];
+    }),
     ...c.record
       .all('run.lamp')
       .flatMap((r) => (r.value === 'came' ? [{ at: r.at, says: 'The lamp or horn came on' }] : [])),
@@ -58,5 +69,6 @@ export function runTrouble(c: Context): string | undefined {
   if (head !== undefined && head >= hot.value) return `The head passed its limit of ${sayLimit(hot, c.units)}.`;
   if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none' && !early)
     return 'There was no stream in the first run.';
-  return undefined;
+  const stopped = c.record.value('run.outcome') === 'stopped' && stoppedFor.get(c.record.value('run.reason'));
+  return stopped ? `${stopped}, and was not run again since.` : undefined;
 }

@@ -14,6 +14,7 @@ import { BANKS_APART, NEVER_WARM } from '../../stations/run/warming.ts';
 import { runsOf } from '../../stations/run/runs.ts';
 import { charging, CHARGING } from '../../stations/run/charging.ts';
 import { lampSeen } from '../../stations/run/lamp.ts';
+import { causeAt } from '../../stations/run/symptoms.ts';
 import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
 
 const lastOf = (c: Context, ...items: readonly ItemId[]): string => latestAt(items.flatMap((i) => c.record.all(i)));
@@ -177,8 +178,19 @@ const lamp =
     const l = lampSeen(c);
     if (!l) return undefined;
     if (!l.came) return seen(false, l.at);
+    // Its cause is written down: it points to nothing else any more.
+    if (causeAt(c) !== '' && !isAfter(l.at, causeAt(c))) return undefined;
     return (l.notHeat !== undefined) === (which === 'no-heat') ? seen(true, l.at) : undefined;
   };
+
+/** What somebody saw and stopped it for has signs of its own; that it was stopped says no more of how it ran. */
+const seenAndStopped: ReadonlySet<unknown> = new Set(['temperature', 'stream', 'lamp', 'smoke', 'leak', 'noise']);
+const ranBadly: Measure = (c) => {
+  const outcome = wordOf(c, 'run.outcome');
+  if (outcome?.value === 'ran') return seen(false, outcome.at);
+  if (outcome?.value !== 'stopped' || seenAndStopped.has(wordOf(c, 'run.reason')?.value)) return undefined;
+  return seen(true, outcome.at);
+};
 
 export const coolingOilAndRunMeasures: Readonly<Record<string, Measure>> = {
   'stream-weak': stream('weak'),
@@ -199,5 +211,6 @@ export const coolingOilAndRunMeasures: Readonly<Record<string, Measure>> = {
   charge,
   overcharge,
   lamp: lamp('heat'),
-  'lamp-cold': lamp('no-heat')
+  'lamp-cold': lamp('no-heat'),
+  'ran-badly': ranBadly
 };

@@ -75,7 +75,7 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it was stopped early',
     absent: 'it ran and settled',
     leak: 0.06,
-    reads: [{ item: 'run.outcome', present: ['stopped'] }],
+    measured: 'ran-badly',
     findings: ['run.stopped']
   },
   {

@@ -124,14 +124,16 @@ function unsettled(c: Context): Unsettled | undefined {
   return last && { is: last.id as 'steam' | 'no-water' };
 }
 
-/** The outlet as it is; once the stream was looked at after it was cleared, it is a clear one like any other. */
+/** The outlet as it is. What was blocked in it stays "cleared" until the stream is looked at again: a stream seen before says nothing of it now. */
 function outletNow(c: Context): 'clear' | 'blocked' | 'shut' | 'not-fitted' | undefined {
-  const outlet = c.record.last('cooling.outlet');
-  if (!outlet || outlet.value === 'unknown') return undefined;
-  const streams = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')].filter(
-    (r) => r.value !== 'unknown'
-  );
-  return outlet.value === 'blocked' && streams.some((r) => isAfter(r.at, outlet.at)) ? 'clear' : outlet.value;
+  const seen = c.record.all('cooling.outlet').filter((r) => r.value !== 'unknown');
+  const last = c.record.last('cooling.outlet');
+  if (!last || last.value === 'unknown') return undefined;
+  const was = seen.findLast((r) => r.value === 'blocked' || r.value === 'shut');
+  if (last.value === 'shut' || !was) return last.value;
+  const cleared = was.value === 'blocked' ? was : (seen.find((r) => isAfter(r.at, was.at)) ?? last);
+  const streams = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')];
+  return streams.some((r) => r.value !== 'unknown' && isAfter(r.at, cleared.at)) ? 'clear' : 'blocked';
 }
 
 /** The stream beside the temperature of the head: a bleed, and no measure of the flow. */

@@ -183,6 +183,14 @@ export function causeStations(c: Context, kind: string): readonly StationId[] {
   return reason ?? causes.get(id) ?? [];
 }
 
+/** What a run was stopped for, each with its moment, while no work was done since where the cause of that lies. */
+export function stopsUnmended(c: Context): { readonly at: Instant; readonly reason: string }[] {
+  return c.record
+    .all('run.reason')
+    .filter((r) => !(stoppedAt.get(String(r.value)) ?? []).some((s) => c.worked(s).some((at) => isAfter(at, r.at))))
+    .map((r) => ({ at: r.at, reason: String(r.value) }));
+}
+
 /** Work was done where a lamp has its cause, after it came on: it is run again. */
 export function lampWorkedOn(c: Context): boolean {
   const came = c.record.all('run.lamp').findLast((r) => r.value === 'came');

@@ -66,8 +66,10 @@ describe('rings that were soaked', () => {
       .read('compression.escape', ['crankcase'], { cylinder: 2 })
       .done('soak')
       .wait(24);
-  it('are proved by the gauge, not by turning it', () => {
+  it('are turned by hand before they are cranked, and proved by the gauge', () => {
     const b = soaked();
+    expect(titles(b)[0]).toBe('Turn it by hand again, a day later');
+    b.read('turn.result', 'bumps');
     expect(titles(b)[0]).toMatch(/^Prove it: .*compression/);
     const proved = b
       .psi([[2, 116]])

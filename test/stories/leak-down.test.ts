@@ -122,7 +122,7 @@ describe('air of a four-stroke that is heard in the cooling water', () => {
       .join('\n');
   it('comes past no valve: lash is not measured for it', () => {
     expect(titles(heard(['water']))).not.toMatch(/Valve lash of cylinder 2/);
-    expect(titles(heard(['water']))).toMatch(/Follow the air to its part/);
+    expect(titles(heard(['water']))).toMatch(/Find where water gets into the cylinder/);
   });
   it('at a valve, or nowhere, lash comes first', () => {
     expect(titles(heard(['exhaust']))).toMatch(/Valve lash of cylinder 2/);

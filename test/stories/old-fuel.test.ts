@@ -111,7 +111,7 @@ describe('it runs hot, and everything that was looked at is good', () => {
     const titles = (): string[] => b.assessed().moves.map((m) => m.title);
     const [second, dear] = ['A second thermometer, same spot', 'Flush and descale the cooling passages'];
     expect(titles().indexOf(second)).toBe(0);
-    expect(titles().indexOf(dear)).toBeGreaterThan(0);
+    expect(titles().slice(0, 3)).not.toContain(dear);
     b.read('run.second', 'same');
     expect(titles()).not.toContain(second);
   });

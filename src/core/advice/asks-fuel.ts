@@ -3,6 +3,7 @@ import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
 import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
+import { ranOnPortable } from '../stations/fuel/vacuum.ts';
 import { asked, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
@@ -110,6 +111,15 @@ const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
   jet: [look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)]
 };
 
+/** Held back at the pump, and known from another tank on which side: that side is looked at, where its own vacuum was not read. */
+const whereOnPortable =
+  (ran: 'fine' | 'same') =>
+  (r: AskRule): AskRule => ({
+    ...r,
+    only: ['fault'],
+    open: (c, f) => ranOnPortable(c) === ran && !asked(c, 'fuel.vacuumPortable') && r.open(c, f)
+  });
+
 /** Water where the jets draw comes with the fuel: that is drained, and then the bowl is looked into once more. */
 const drained: readonly AskRule[] = [
   look('Bowl off once more: dry, and its jets seen through', ['fuel.bowlLook', 'fuel.jets'], 15, {
@@ -159,8 +169,14 @@ export const fuelAsks: Asks = {
       only: ['cannot-tell'],
       needs: 'start'
     }),
-    // By the gauge: how it ran on another tank, and that the vent looks open, place no vacuum.
-    look('Line vacuum with the fill cap open', ['fuel.vacuumOpen'], 2, { only: ['fault'], needs: 'start' }),
+    // By the gauge: that the vent looks open places no vacuum. A run on another tank has told the sides apart without it.
+    look('Line vacuum with the fill cap open', ['fuel.vacuumOpen'], 2, {
+      only: ['fault'],
+      needs: 'start',
+      open: (c) => ranOnPortable(c) !== 'same' && !asked(c, 'fuel.vacuumOpen')
+    }),
+    ...(seenAt.upstream ?? []).map(whereOnPortable('fine')),
+    ...[...(seenAt.filter ?? []), ...(seenAt.air ?? [])].map(whereOnPortable('same')),
     look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, { only: ['fault'], needs: 'start' })
   ],
   'fuel.vacuum-vent': [job('fuel-open')],

@@ -334,6 +334,12 @@ export const headAsks: Asks = {
       items: ['compression.leakdown']
     })
   ],
+  'compression.leakdown-against': [
+    repeat((_, f) => `Leak-down${at(f)} again, piston at top of its compression stroke`, 'compression', 5, {
+      items: ['compression.leakdown']
+    })
+  ],
+  'compression.leakdown-water': [job('water-in', { only: ['fault'] })],
   'compression.escape-unread': [leakDown],
   'compression.crankcase': [job('crank-seal')],
   'compression.leakdown-gasket': [job('head-gasket', { only: ['fault'] })],

@@ -95,7 +95,7 @@ export const powerHead = {
   },
   'head-gasket': {
     title: 'Lift the head and renew the gasket',
-    raisedBy: [only('compression.flatness', 'watch', 'fault')],
+    raisedBy: [only('compression.flatness', 'watch', 'fault'), only('compression.leakdown-gasket', 'fault')],
     renews: ['compression.flatness'],
     how: 'Only once leak-down or a wet test points there. Check flatness; bolts in the manual’s order.',
     tools: ['torque wrench', 'straight edge'],
@@ -118,7 +118,7 @@ export const powerHead = {
   },
   'water-in': {
     title: 'Find where water gets into the cylinder',
-    raisedBy: ['run.plug-wet'],
+    raisedBy: ['run.plug-wet', only('compression.leakdown-water', 'fault')],
     how: 'Head gasket, exhaust cover, jacket: leak-down with the jacket watched, then a pressure test of the jacket. Specialist where the block is cracked.',
     tools: ['leak-down tester'],
     parts: ['gaskets as found'],

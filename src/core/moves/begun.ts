@@ -74,6 +74,8 @@ export function begun({ context: c, steps, findings }: Position, asks: readonly 
       // What raised it still stands by its old reading, and says itself which look would close it.
       if (since && !more && asks.some((a) => a.kind !== 'job' && a.station === station && raises(s.id, a.finding)))
         return [];
+      // A doubt about what proves it says itself which reading comes first: turned by hand, before it is cranked.
+      if (asks.some((a) => a.kind === 'repeat' && a.finding.station === station && a.station !== station)) return [];
       const lone = station === s.proof.station && s.proof.reads?.length === 1 ? s.proof.reads[0]! : undefined;
       return [
         {

@@ -131,11 +131,11 @@ const againstStarting = ({ holds, steps }: Position, asks: readonly Ask[], dange
     )
     .filter((m) => !danger.some((d) => d.items?.some((i) => m.items?.includes(i))));
 
-/** What proves work that is done stands as its proof, and is not asked for as a look of its own. */
+/** What proves work that is done stands as its proof, and is not asked for as a look of its own; unless the proof itself waits for what that look would find. */
 function proving(started: readonly Move[]): (a: Ask) => boolean {
   const items = new Set(
     started.flatMap((m) =>
-      m.id.startsWith('proof:') && m.job && isJobId(m.job) ? (jobOf(m.job).proof.reads ?? []) : []
+      !m.waits && m.id.startsWith('proof:') && m.job && isJobId(m.job) ? (jobOf(m.job).proof.reads ?? []) : []
     )
   );
   return (a) => a.kind === 'look' && !!a.items?.length && a.items.every((i) => items.has(i));

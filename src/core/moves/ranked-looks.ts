@@ -6,6 +6,7 @@ import type { SuspectView } from '../diagnosis/suspects.ts';
 import { isWork } from '../jobs/done.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isAfter } from '../units/instant.ts';
+import type { ItemId } from '../stations/items.ts';
 import type { Move } from './move.ts';
 import type { Position } from './position.ts';
 import { triedEnough } from './tried.ts';
@@ -43,6 +44,10 @@ export interface RankedLooks {
   readonly rest: readonly Move[];
 }
 
+/** Read since the last work on it, and told. */
+const told = ({ context: c }: Position, item: ItemId): boolean =>
+  c.record.all(item).some((r) => r.value !== 'unknown' && !c.touched(item).some((at) => isAfter(at, r.at)));
+
 /** The open looks that pay for their minutes and that no finding asks for already. */
 export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): RankedLooks {
   // Nothing is looked at on a running engine while work is open that it need not run for.
@@ -59,6 +64,7 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
         r.worthIt &&
         !(short && !r.suspects.some((id) => pointed.has(id))) &&
         !checkById.get(r.id)?.within?.some((id) => onTheList.has(id)) &&
+        !checkById.get(r.id)?.outranked?.some((item) => told(p, item as ItemId)) &&
         !(r.needs === 'start' && (workFirst || wouldNotStart(p))) &&
         !asks.some((a) => sameLook(a, r))
     )

@@ -111,6 +111,7 @@ export const headChecks: readonly Check[] = [
     title: 'Wet test with a measured dose',
     station: 'compression',
     minutes: 4,
+    outranked: ['compression.leakdown'],
     needs: 'crank',
     setup: 'plugs-out',
     given: ['low', 'low-all']

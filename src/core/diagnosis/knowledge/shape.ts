@@ -57,6 +57,8 @@ export const checkSchema = z.strictObject({
   tries: z.optional(z.array(z.enum(itemIds as [string, ...string[]]))),
   /** Jobs in whose course it is seen anyway: while one of them is on the list it is no look of its own. */
   within: z.optional(z.array(name)),
+  /** Measurements that tell the same and more: once one of them was read, this one is not made any more. */
+  outranked: z.optional(z.array(z.enum(itemIds as [string, ...string[]]))),
   /** A repeat of another check: "measure again". */
   again: z.optional(z.literal(true)),
   fits: z.optional(fitsSchema)

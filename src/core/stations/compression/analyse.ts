@@ -1,17 +1,14 @@
 import { neighbours } from '../../engine/banks.ts';
-import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
-import { judgedBy } from '../../findings/limit.ts';
-import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
-import { absolute, type Absolute } from './absolute.ts';
-import { ceiling, kindRange } from './ceiling.ts';
+import { absolute } from './absolute.ts';
+import { ceiling } from './ceiling.ts';
 import { comparedRows, compareAll, DOUBT, type Comparison } from './compare.ts';
 import { deadVolume, lastSoak, soakedAt } from './measure.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { Row } from './row.ts';
-import { expectedRange } from './expected.ts';
-import type { AgainstFloor, TestAnalysed, TestFact } from './facts.ts';
+import type { TestAnalysed, TestFact } from './facts.ts';
+import { excuseOf, floorOf, reaches, reachesAnyway, type Floor } from './floor.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
 import { cylinderOf } from './shape.ts';
 import { wetFacts } from './wet.ts';
@@ -42,18 +39,6 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
     ]
   };
 }
-
-/** What lowers every reading of a test: a throttle that may have been shut, weak cranking. */
-const excuseOf = ({ conditions, weak }: Comparison): AgainstFloor['excuse'] =>
-  conditions.throttle !== 'open' ? 'throttle' : weak ? 'cranking' : undefined;
-
-/** What lowers readings is no doubt about those that are alike and read what such an engine usually gives all the same. */
-const reachesAnyway = ({ overLimit, rows }: Comparison, floor: Floor | undefined): boolean =>
-  floor !== undefined &&
-  floor.values.judged - floor.values.gauge >= floor.usual &&
-  !floor.oiled &&
-  !rows.some((r) => r.scattered || r.high) &&
-  (rows.length === 1 || (overLimit !== undefined && overLimit < DOUBT));
 
 /** Cylinders that a wet test is for: low beside the others, on the limit, or all of them where even the best is under its figure. */
 function inQuestion({ rows, overLimit = 1 }: Comparison, floor: Floor | undefined): (row: Row) => boolean {
@@ -220,60 +205,6 @@ function neighboursLow(c: Context, found: Comparison, lows: readonly TestFact[])
     const condition = pair.every((f) => f.condition === 'fault') ? 'fault' : 'watch';
     return [{ kind: 'neighbours', condition, values: { pair: [a, b] }, limit: found.limit }];
   });
-}
-
-/** What is asked of this engine, and what of it was read. */
-interface Floor {
-  readonly values: AgainstFloor;
-  /** From here on a sound one of its kind usually reads, Pa gauge at sea level: well inside its range, or the manual's figure. */
-  readonly usual: number;
-  /** Through another volume: what was read comes to this much without it. */
-  readonly adapter: Absolute['adapter'];
-  readonly oiled: boolean;
-}
-/** So far up a range nothing that lowers a reading was at work, share (M). */
-const INSIDE = 1 / 3;
-const inside = ([low, high]: readonly [number, number]): number => low + INSIDE * (high - low);
-const reaches = ({ values }: Floor): boolean => values.judged + values.gauge >= values.floor;
-
-/** This engine's own figure, what its size gives, or the range of its kind; nothing where none is known. */
-function floorOf(c: Context, found: Comparison): Floor | undefined {
-  const abs = absolute(c, found);
-  const { best, lowest, gauge, ambient, altitudeKnown } = abs;
-  const figure = judgedBy(c, 'compression.figure');
-  const expected = figure ? undefined : expectedRange(c);
-  const range = expected
-    ? ([atSeaLevel(expected.low, ambient), atSeaLevel(expected.high, ambient)] as const)
-    : abs.strokes && kindRange[abs.strokes];
-  const asked: Pick<AgainstFloor, 'floor' | 'by'> | undefined = figure
-    ? { floor: figure.value * (1 - found.limit.value), by: { of: 'manual', figure } }
-    : range && {
-        floor: range[0],
-        by: expected ? { of: 'model', expected } : { of: 'kind', strokes: abs.strokes! }
-      };
-  if (!asked) return undefined;
-  const { profile, history } = c.survey.engine;
-  const oiled = found.conditions.bores === 'oiled';
-  const excuse = excuseOf(found);
-  return {
-    adapter: abs.adapter,
-    usual: figure ? figure.value : Math.min(...[range!, ...(abs.strokes ? [kindRange[abs.strokes]] : [])].map(inside)),
-    oiled,
-    values: {
-      // Cylinders low against their neighbours are spoken for; a kind's range is asked of the best one only.
-      judged: figure ? lowest : best,
-      gauge,
-      lowest,
-      best,
-      ambient,
-      altitudeKnown,
-      cylinders: found.rows.length,
-      ...asked,
-      decompression: profile.decompression === 'fitted',
-      ...(excuse ? { excuse } : {}),
-      dryFromStanding: (known(history.yearsIdle) ?? 0) >= 1 && !oiled
-    }
-  };
 }
 
 /** The best of them against what is asked of the engine; under its kind's range, that only opens a question. */

@@ -129,6 +129,8 @@ export interface LeakDownFacts {
   'leakdown-disagrees': { readonly shares: readonly number[] };
   /** Air at the exhaust of a two-stroke, read once: it may be the port. */
   'leakdown-port': { readonly share: number };
+  /** Read once, and its compression would have shown such a leak. */
+  'leakdown-against': { readonly share: number };
   'no-lash': LashValues;
   /** Closer than makers ask for, and no figure of the manual is known; `low`: its cylinder reads low or leaks. */
   'tight-lash': LashValues & { readonly low: boolean };

@@ -167,6 +167,14 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
       'a two-stroke’s ports are shut only near top; one more reading tells.'
     )
   }),
+  'leakdown-against': ({ cylinder, values }, _, units) => ({
+    found: `Leak-down of cylinder ${cylinder} is ${say(values.share, 'share', units)}, and its compression is good: a leak like that would show there.`,
+    advice: 'Top of the compression stroke exactly, flywheel locked, the tester’s own zero first; then once more.',
+    because: practice(
+      [`leak-down: ${say(values.share, 'share', units)}`],
+      'off its top, or on the other stroke with a valve open, a sound cylinder leaks; one more reading tells.'
+    )
+  }),
   'no-lash': (fact, _, units) => ({
     found: `The ${fact.values.valve} valve of cylinder ${fact.cylinder} has no lash: it does not close.`,
     advice: 'Set it, run, and repeat the compression.',

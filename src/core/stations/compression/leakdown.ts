@@ -10,6 +10,7 @@ import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { NO_LASH, TIGHT_LASH } from './readings.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
+import { floorOf, reachesAnyway } from './floor.ts';
 import { boreWork, soakedAt } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
@@ -26,10 +27,12 @@ export interface LeakDownRow {
   readonly disagree?: readonly number[];
   /** Read once, with air at the exhaust of a two-stroke: an uncovered port leaks as a worn bore does. */
   readonly port?: true;
+  /** Read once, and a leak that its compression would have shown: the piston was not at top, or a valve not shut. */
+  readonly against?: true;
 }
 
 /** Whether anything may be built on it: nothing is, while it is to be repeated. */
-export const speaks = (r: LeakDownRow): boolean => !r.disagree && !r.port;
+export const speaks = (r: LeakDownRow): boolean => !r.disagree && !r.port && !r.against;
 
 type Tester = LeakTester & { readonly name: string };
 
@@ -61,6 +64,16 @@ function curedSince(c: Context, cylinder: number, at: Instant): boolean {
   return boreWork(c).some((w) => isAfter(w, at) && isAfter(pressed, w));
 }
 
+/**
+ * Whether the needle found no such leak between the same works: dry, all alike, and reaching what a sound one of its kind
+ * usually reads.
+ */
+function needleSawNone(c: Context, cylinder: number, at: Instant): boolean {
+  const found = compare(c);
+  if (!found?.rows.some((r) => r.cylinder === cylinder) || !reachesAnyway(found, floorOf(c, found))) return false;
+  return !boreWork(c).some((w) => isAfter(w, found.at) !== isAfter(w, at));
+}
+
 /** Leak-down of each cylinder as it stands now. */
 export function leakDownRows(c: Context): LeakDownRow[] {
   const taken = measure(
@@ -85,7 +98,10 @@ export function leakDownRows(c: Context): LeakDownRow[] {
     const heard = c.record
       .all('compression.escape', { cylinder })
       .filter((r) => Array.isArray(r.value) && (!since || isAfter(r.at, since)));
-    const escapes = (heard.at(-1)?.value ?? []) as readonly string[];
+    // A single cylinder has no neighbour that its air could come out at.
+    const escapes = ((heard.at(-1)?.value ?? []) as readonly string[]).filter(
+      (e) => e !== 'neighbour' || cylindersOf(c).length !== 1
+    );
     // The first air at the exhaust may have come past the port: what is read after that, at top, speaks in its place.
     const atPort =
       c.survey.engine.profile.strokes === 'two'
@@ -103,6 +119,8 @@ export function leakDownRows(c: Context): LeakDownRow[] {
     const share = counted.reduce((a, b) => a + b, 0) / counted.length;
     const tester = testerFrom(readings.at(-1)?.instrument);
     const port = atPort && all.length === 1 && share >= leakBands(c, tester).watch;
+    const against =
+      !port && all.length === 1 && share >= leakBands(c, tester).fault && needleSawNone(c, cylinder, all[0]!.at);
     return [
       {
         cylinder,
@@ -111,7 +129,8 @@ export function leakDownRows(c: Context): LeakDownRow[] {
         escapes,
         tester,
         ...(disagree ? { disagree: values } : {}),
-        ...(port ? { port } : {})
+        ...(port ? { port } : {}),
+        ...(against ? { against } : {})
       }
     ];
   });
@@ -133,35 +152,42 @@ const takenAt = (c: Context, cylinder: number): Instant => latestAt(c.record.all
 export function analyseLeakDown(c: Context): LeakDownAnalysed {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
   const strokes = c.survey.engine.profile.strokes === 'two' ? 'two' : 'other';
-  const facts = leakDownRows(c).map(({ cylinder, share, hole, escapes, tester, disagree, port }): LeakDownFact => {
-    if (disagree)
+  const facts = leakDownRows(c).map(
+    ({ cylinder, share, hole, escapes, tester, disagree, port, against }): LeakDownFact => {
+      if (disagree)
+        return {
+          kind: 'leakdown-disagrees',
+          id: 'leakdown',
+          repeat: true,
+          cylinder,
+          condition: 'cannot-tell',
+          values: { shares: disagree }
+        };
+      if (port) return { kind: 'leakdown-port', repeat: true, cylinder, condition: 'cannot-tell', values: { share } };
+      if (against)
+        return { kind: 'leakdown-against', repeat: true, cylinder, condition: 'cannot-tell', values: { share } };
+      const bands = bandsOf(limit, tester);
+      const condition = share >= bands.fault ? 'fault' : share >= bands.watch ? 'watch' : 'sound';
+      const gasket = escapes.includes('neighbour') || escapes.includes('edge');
+      const through = condition === 'sound' && (gasket || escapes.includes('water'));
+      // Into the water jacket and nowhere else: the way in is found from there.
+      const jacket = condition === 'fault' && escapes.length > 0 && escapes.every((e) => e === 'water');
+      // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
+      const rings = escapes.length > 0 && escapes.every((e) => pastRings(e, strokes)) && condition === 'fault';
+      const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
+      // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
+      const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;
       return {
-        kind: 'leakdown-disagrees',
-        id: 'leakdown',
-        repeat: true,
+        kind: through ? 'leakdown-through' : gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
+        ...(jacket ? { id: 'leakdown-water' } : {}),
+        ...(rings ? { id: lit ? 'leakdown-overhaul' : soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
         cylinder,
-        condition: 'cannot-tell',
-        values: { shares: disagree }
+        condition: through ? 'watch' : condition,
+        values: { share, hole, escapes, bands, strokes, tester: tester.name, ...(rings ? { soaked, lit } : {}) },
+        limit
       };
-    if (port) return { kind: 'leakdown-port', repeat: true, cylinder, condition: 'cannot-tell', values: { share } };
-    const bands = bandsOf(limit, tester);
-    const condition = share >= bands.fault ? 'fault' : share >= bands.watch ? 'watch' : 'sound';
-    const gasket = escapes.includes('neighbour') || escapes.includes('edge');
-    const through = condition === 'sound' && (gasket || escapes.includes('water'));
-    // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
-    const rings = escapes.length > 0 && escapes.every((e) => pastRings(e, strokes)) && condition === 'fault';
-    const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
-    // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
-    const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;
-    return {
-      kind: through ? 'leakdown-through' : gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
-      ...(rings ? { id: lit ? 'leakdown-overhaul' : soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
-      cylinder,
-      condition: through ? 'watch' : condition,
-      values: { share, hole, escapes, bands, strokes, tester: tester.name, ...(rings ? { soaked, lit } : {}) },
-      limit
-    };
-  });
+    }
+  );
   const suspect = new Set([
     ...facts.flatMap((f) => (f.condition !== 'sound' && f.cylinder !== undefined ? [f.cylinder] : [])),
     ...(compare(c)?.rows ?? []).flatMap((r) => (r.low ? [r.cylinder] : []))

@@ -168,6 +168,7 @@ const ofLeakDown: Examples<LeakDownFacts> = {
   'leakdown-disagrees': [
     { kind: 'leakdown-disagrees', id: 'leakdown', cylinder: 2, condition: doubt, values: { shares: [0.04, 0.42] } }
   ],
+  'leakdown-against': [{ kind: 'leakdown-against', cylinder: 2, condition: doubt, values: { share: 0.45 } }],
   'leakdown-port': [{ kind: 'leakdown-port', cylinder: 2, condition: doubt, values: { share: 0.6 } }],
   'no-lash': [
     { kind: 'no-lash', id: 'lash-intake', cylinder: 1, condition: 'fault', values: { valve: 'intake', lash: 0 } }

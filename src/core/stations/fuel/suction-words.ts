@@ -39,6 +39,18 @@ const WHERE: Readonly<Record<Restriction, string>> = {
   somewhere: ''
 };
 
+/** Which side it is on by how it ran on a portable tank; the part is still to be seen. */
+const RAN = {
+  fine: {
+    found: 'and on a portable tank it runs well: on the boat’s side',
+    advice: 'Vent first, by the fill cap; then pick-up and anti-siphon valve.'
+  },
+  same: {
+    found: 'and on a portable tank it runs no better: between coupling and pump',
+    advice: 'The engine’s filter, then hose and coupling.'
+  }
+} as const;
+
 /** What cannot be where its own tank at speed holds nothing back. */
 const AGAINST: Readonly<Record<NonNullable<LineVacuum['against']>, (figure: string) => string>> = {
   idle: (x) => `${x} at idle: a line that holds nothing back at speed holds nothing back there`,
@@ -71,6 +83,7 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
     const found = `${figure} of vacuum at the pump: something holds the fuel back`;
     const where = WHERE[read.where ?? 'somewhere'];
     if (where) return { found: `${found}${where}.`, because };
+    if (read.ran) return { found: `${found}, ${RAN[read.ran].found}.`, advice: RAN[read.ran].advice, because };
     return rises
       ? {
           found: `${found}, and it grows with speed: pick-up, anti-siphon valve or filter.`,

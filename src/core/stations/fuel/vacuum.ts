@@ -2,6 +2,7 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
+import { isAfter } from '../../units/instant.ts';
 
 /** How far a line-vacuum gauge may be off, Pa (M: a third of an inch of mercury). */
 export const VACUUM_GAUGE = 1100;
@@ -20,6 +21,15 @@ export interface LineVacuum {
   /** Where another figure, that cannot be the higher one, is high though its own at speed is not. */
   readonly against?: 'idle' | 'portable' | 'open';
   readonly where?: Restriction;
+  /** How it ran on a portable tank, where the vacuum there was not read: the side is known, its part is not. */
+  readonly ran?: 'fine' | 'same';
+}
+
+/** How it ran on a portable tank, by whoever tried it since the last work on its fuel. */
+export function ranOnPortable(c: Context): 'fine' | 'same' | undefined {
+  const last = c.record.last('fuel.portable');
+  if (!last || c.touched('fuel.portable').some((at) => isAfter(at, last.at))) return undefined;
+  return last.value === 'fine' || last.value === 'same' ? last.value : undefined;
 }
 
 /**
@@ -51,19 +61,18 @@ export function lineVacuum(c: Context): LineVacuum | undefined {
   }
   // High on a portable tank accuses the engine's side where its own tank was not read at speed, or is on the limit there.
   if (mine !== 'high' && is(portable) === 'high') return { ...base, verdict: 'high', where: 'engine-side' };
-  if (mine === 'high')
-    return {
-      ...base,
-      verdict: 'high',
-      where:
-        is(open) === 'low'
-          ? 'vent'
-          : is(portable) === 'low'
-            ? 'tank-side'
-            : is(portable) === 'high'
-              ? 'engine-side'
-              : 'somewhere'
-    };
+  if (mine === 'high') {
+    const where =
+      is(open) === 'low'
+        ? 'vent'
+        : is(portable) === 'low'
+          ? 'tank-side'
+          : is(portable) === 'high'
+            ? 'engine-side'
+            : 'somewhere';
+    const ran = where === 'somewhere' && portable === undefined ? ranOnPortable(c) : undefined;
+    return { ...base, verdict: 'high', where, ...(ran ? { ran } : {}) };
+  }
   if (mine === undefined) return { ...base, verdict: 'close' };
   if (mine === 'low') return { ...base, verdict: 'idle-only' };
   return { ...base, verdict: mine };

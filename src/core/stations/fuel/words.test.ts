@@ -81,6 +81,8 @@ const examples: Examples<FuelFacts> = {
     { kind: 'vacuum-high', condition: fault, values: read('high', { where: 'tank-side', portable: 2000 }) },
     { kind: 'vacuum-high', condition: fault, values: read('high', { where: 'engine-side', portable: 22_000 }) },
     { kind: 'vacuum-high', condition: fault, values: read('high', { where: 'somewhere' }) },
+    { kind: 'vacuum-high', condition: fault, values: read('high', { where: 'somewhere', ran: 'fine' }) },
+    { kind: 'vacuum-high', condition: fault, values: read('high', { where: 'somewhere', ran: 'same' }) },
     { kind: 'vacuum-high', condition: fault, values: { ...read('high', { where: 'somewhere' }), idle: 1000 } },
     {
       kind: 'vacuum-high',

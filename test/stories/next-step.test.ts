@@ -1,0 +1,154 @@
+import { describe, expect, it } from 'vitest';
+import type { Profile } from '../../src/core/engine/profile.ts';
+import { Bench } from '../case.ts';
+import { readyToRun } from './all-good.ts';
+import { four, two } from './engines.ts';
+
+const titles = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+const open = (b: Bench): string[] =>
+  b
+    .assessed()
+    .steps.filter((s) => s.state === 'open')
+    .map((s) => s.id);
+
+describe('vacuum at the pump, and a run on a portable tank', () => {
+  const held = (ran: 'fine' | 'same'): Bench =>
+    new Bench(two)
+      .read('safe.lanyard', 'out')
+      .read('safe.battery', 'off')
+      .read('safe.propeller', 'clear')
+      .read('safe.secured', 'yes')
+      .read('safe.place', 'outdoors')
+      .read('cooling.source', 'tank')
+      .read('fuel.tank', 'fresh')
+      .read('fuel.line', 'fresh')
+      .read('fuel.bowl', 'fresh')
+      .read('fuel.vacuumSpeed', 22_000)
+      .read('fuel.portable', ran);
+  it('fine: it is on the boat’s side, and the pick-up is looked at', () => {
+    const b = held('fine');
+    expect(b.said('fuel.vacuum')).toMatch(/runs well: on the boat’s side/);
+    expect(titles(b).slice(0, 2)).toEqual([
+      'Line vacuum with the fill cap open',
+      'Pick-up screen and anti-siphon valve'
+    ]);
+  });
+  it('just the same: it is between coupling and pump, and no vent is looked for', () => {
+    const b = held('same');
+    expect(b.said('fuel.vacuum')).toMatch(/between coupling and pump/);
+    expect(titles(b)[0]).toBe('Fuel filters');
+    expect(titles(b)).not.toContain('Line vacuum with the fill cap open');
+  });
+});
+
+describe('a cylinder that is still low once its lash was set', () => {
+  it('is looked into further: the proof of the lash waits for that, and hides nothing', () => {
+    const b = new Bench(four);
+    for (const c of [1, 2, 4]) b.psi([[c, 180]]);
+    b.psi([[3, 120]]).psi([[3, 121]]);
+    b.read('safe.lanyard', 'out')
+      .read('safe.battery', 'off')
+      .read('safe.propeller', 'clear')
+      .read('safe.secured', 'yes');
+    b.read('compression.lashIn', 0.2e-3, { cylinder: 3 }).read('compression.lashEx', 0, { cylinder: 3 });
+    expect(titles(b)[0]).toMatch(/^Set the valve lash/);
+    b.done('lash');
+    b.psi([[3, 138]]).psi([[3, 139]]);
+    expect(titles(b)[0]).toBe('Valve lash of cylinder 3');
+    b.read('compression.lashIn', 0.2e-3, { cylinder: 3 }).read('compression.lashEx', 0.3e-3, { cylinder: 3 });
+    expect(titles(b)[0]).toMatch(/^(Wet test|Leak-down) of cylinder 3/);
+  });
+});
+
+describe('leak-down beside compression', () => {
+  const leaking = (profile: Profile, low: boolean, where: string): Bench => {
+    const b = readyToRun(profile);
+    const n = profile.cylinders as number;
+    const good = profile.strokes === 'four' ? 180 : 120;
+    const of = (c: number): number => (low && c === Math.min(2, n) ? 0.68 * good : good);
+    for (let k = 0; k < 2; k++) for (let c = 1; c <= n; c++) b.psi([[c, of(c)]], { round: 2 });
+    const at = { cylinder: Math.min(2, n), round: 2 };
+    if (profile.strokes === 'four') b.read('compression.lashIn', 0.2e-3, at).read('compression.lashEx', 0.3e-3, at);
+    return b.read('compression.leakdown', 0.45, at).read('compression.escape', [where] as never, at);
+  };
+  it.each(['intake', 'exhaust', 'neighbour', 'water', 'edge'])(
+    'all cylinders alike and good, 45 %% at %s: off its top, read again, and nothing is taken apart',
+    (where) => {
+      const b = leaking(four, false, where);
+      expect(b.said('compression.leakdown')).toMatch(/a leak like that would show there/);
+      expect(titles(b)[0]).toBe('Leak-down of cylinder 2 again, piston at top of its compression stroke');
+      expect(open(b)).toEqual(open(readyToRun(four)));
+    }
+  );
+  it('read again and the same, it counts', () => {
+    const b = leaking(four, false, 'exhaust').read('compression.leakdown', 0.44, { cylinder: 2, round: 2 });
+    expect(b.ids()).toContain('compression.leakdown.2:fault');
+  });
+  it('compression that was read before work on the cylinders says nothing of a leak after it', () => {
+    const b = readyToRun(four).done('valves').read('compression.leakdown', 0.45, { cylinder: 2, round: 2 });
+    expect(b.said('compression.leakdown')).not.toMatch(/would show there/);
+  });
+  it.each([
+    ['neighbour', 'head-gasket'],
+    ['edge', 'head-gasket'],
+    ['water', 'water-in']
+  ])('one low, and its air comes out at %s: the work is %s', (where, job) => {
+    for (const profile of [two, four]) {
+      const b = leaking(profile, true, where);
+      expect(open(b)).toContain(job);
+      // Air tells the same as oil, and more.
+      expect(titles(b)).not.toContain('Wet test with a measured dose');
+    }
+  });
+  it('a single cylinder has no neighbour', () => {
+    const b = leaking({ ...two, cylinders: 1 }, true, 'neighbour');
+    expect(open(b)).not.toContain('head-gasket');
+    expect(b.said('compression.leakdown')).not.toMatch(/neighbour/);
+  });
+});
+
+describe('a run that was stopped for its water', () => {
+  const stopped = (reason: 'stream' | 'temperature' | 'lamp'): Bench =>
+    readyToRun(two)
+      .read('run.event', 'start')
+      .wait(0.1)
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', reason);
+  const ran = (b: Bench): Bench =>
+    b
+      .read('run.event', 'start')
+      .wait(0.3)
+      .read('run.stream', 'strong')
+      .read('run.lamp', 'none')
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 900)
+      .read('run.event', 'stop');
+  it.each(['stream', 'temperature', 'lamp'] as const)(
+    'for %s, and nothing else noted: held until its cause is written down and it was run again',
+    (reason) => {
+      expect(stopped(reason).holds()).toContain('run');
+      expect(ran(stopped(reason)).holds()).toContain('run');
+      expect(stopped(reason).read('run.cause', 'hose of the water tank kinked').holds()).toContain('run');
+      expect(ran(stopped(reason).read('run.cause', 'hose of the water tank kinked')).holds()).not.toContain('run');
+    }
+  );
+  it('mended where the cause of that lies, it is run again', () => {
+    expect(ran(stopped('stream').done('pump')).holds()).not.toContain('run');
+  });
+  it('says nothing of its fuel', () => {
+    const raised = stopped('stream')
+      .assessed()
+      .advice.suspects.filter((s) => s.raised && s.id === 'filter');
+    expect(raised).toEqual([]);
+  });
+  it('an outlet that was cleared stays "cleared" until the stream is looked at', () => {
+    const b = stopped('stream')
+      .read('cooling.stream', 'weak')
+      .read('cooling.outlet', 'blocked')
+      .read('cooling.outlet', 'clear');
+    expect(b.said('cooling')).toMatch(/was blocked and is clear now/);
+    expect(titles(b)[0]).toMatch(/^Look at the stream again/);
+    expect(b.read('cooling.stream', 'weak').said('cooling')).not.toMatch(/is clear now/);
+  });
+});

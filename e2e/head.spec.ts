@@ -85,7 +85,9 @@ test('an apprentice goes from no spark at all to the part, each step saying why'
   }
   expect(new Set(why).size).toBe(6);
   await expect(panel).toContainText('It is the coil or power pack: everything else is cleared.');
-  await expect(page.getByRole('article').getByText('by elimination. Dear: prove it with a known good one')).toBeVisible();
+  await expect(
+    page.getByRole('article').getByText('by elimination. Dear: prove it with a known good one')
+  ).toBeVisible();
   await panel.getByRole('button', { name: 'Take back: Trigger or sensor' }).click();
   await expect(panel).toContainText('Without a trigger a good pack waits for ever');
 });

@@ -152,3 +152,41 @@ describe('a run that was stopped for its water', () => {
     expect(b.read('cooling.stream', 'weak').said('cooling')).not.toMatch(/is clear now/);
   });
 });
+
+describe('what turns it', () => {
+  const first = (b: Bench, n = 2): string => titles(b).slice(0, n).join('\n');
+  const made = (profile: Profile): Bench =>
+    new Bench(profile)
+      .read('safe.lanyard', 'out')
+      .read('safe.battery', 'off')
+      .read('safe.propeller', 'clear')
+      .read('safe.secured', 'yes');
+  const waiting = (b: Bench, title: string): string | undefined =>
+    b.assessed().moves.find((m) => m.title === title)?.waits;
+  it('is mended first where nothing else does: nobody is sent to crank for spark', () => {
+    const rope = made({ ...two, starting: 'rope' }).read('plugs.rope', 'slips');
+    expect(first(rope)).toMatch(/Mend the rope starter/);
+    expect(waiting(rope, 'Spark, every cylinder')).toMatch(/rope starter/);
+    expect(waiting(rope.done('rope'), 'Spark, every cylinder')).toBeUndefined();
+    const dead = made(two).read('plugs.starterCircuit', 'nothing');
+    expect(first(dead)).toMatch(/Starter straight from the battery/);
+    expect(waiting(dead, 'Compression, every cylinder')).toMatch(/starter/);
+    expect(waiting(dead.read('plugs.starterDirect', 'turns'), 'Compression, every cylinder')).toBeUndefined();
+  });
+  it('with rope and starter, either will do', () => {
+    const b = made({ ...two, starting: 'both' }).read('plugs.rope', 'slips');
+    expect(waiting(b, 'Spark, every cylinder')).toBeUndefined();
+  });
+  it('a starter that was slow on a weak battery is tried again on the good one', () => {
+    const b = made(two).read('plugs.starterCircuit', 'slow').read('plugs.volts', 9.2).done('battery');
+    b.read('plugs.volts', 11.4);
+    expect(first(b)).toMatch(/The starter again, on the good battery/);
+    expect(first(b)).not.toMatch(/straight from the battery/);
+    expect(b.read('plugs.starterCircuit', 'slow').said('plugs.starter')).toMatch(/poor through its circuit/);
+  });
+  it('a starter that was mended is not judged by what was tried before', () => {
+    const b = made(two).read('plugs.starterCircuit', 'nothing').read('plugs.starterDirect', 'nothing').done('starter');
+    expect(b.said('plugs.starter')).toBe('');
+    expect(first(b, 1)).toMatch(/^Prove it: turns well/);
+  });
+});

@@ -268,7 +268,7 @@ describe('a coil on its plug has neither lead nor cap', () => {
     expect(advice.suspects.map((s) => s.id)).not.toContain('lead.2');
     const said = [...moves.map((m) => m.title), ...findings.map((f) => f.sentence)].join(' · ');
     expect(said).not.toMatch(/\blead\b|\bcap\b|bolt/);
-    expect(said).toMatch(/its own plug, coil, then its connector/);
+    expect(said).toMatch(/its own coil, then its connector/);
   });
   it('an engine with leads keeps them', () => {
     const b = new Bench(two).read('spark.lanyard', 'yes');
@@ -277,7 +277,17 @@ describe('a coil on its plug has neither lead nor cap', () => {
         cylinder,
         conditions: { path: 'tester', light: 'shade' }
       });
-    expect(b.said('spark.none')).toMatch(/plug, cap, lead/);
+    expect(b.said('spark.none')).toMatch(/its own cap, lead, then coil/);
+  });
+  it('the tester stands in for the plug; to a bolt, or at the plug, it may be the plug', () => {
+    for (const path of ['tester', 'plug'] as const) {
+      const b = new Bench(two).read('spark.lanyard', 'yes');
+      for (const cylinder of [1, 2, 3])
+        b.read('spark.result', cylinder === 2 ? 'none' : 'good', { cylinder, conditions: { path, light: 'shade' } });
+      const plug = b.assessed().moves.some((m) => /^Swap its plug/.test(m.title));
+      expect(plug, path).toBe(path === 'plug');
+      expect(b.said('spark.none')).toMatch(path === 'plug' ? /its own plug, cap/ : /its own cap/);
+    }
   });
 });
 

@@ -231,6 +231,14 @@ export const headAsks: Asks = {
       items: (c) => [...starterTests(c), 'plugs.volts']
     }
   ],
+  // Nothing else turns it: what is cranked for waits for that.
+  'plugs.rope': [job('rope', { only: ['fault'] })],
+  'plugs.starter-again': [
+    repeat('The starter again, on the good battery', 'plugs', 3, {
+      items: ['plugs.starterCircuit', 'plugs.starterDirect'],
+      needs: 'crank'
+    })
+  ],
   'plugs.starter-fuse': [job('wiring')],
   'plugs.starter': [
     look('Starter straight from the battery', ['plugs.starterDirect'], 3, {

@@ -3,7 +3,8 @@ import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';
-import { isolation } from '../stations/spark/isolation.ts';
+import { isolation, pastPlug } from '../stations/spark/isolation.ts';
+import { sparkSeen } from '../stations/spark/seen.ts';
 import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
@@ -40,7 +41,11 @@ const swaps: readonly AskRule[] = (
     },
     isolate,
     {
-      ...look((_, f) => `Swap its plug with a good one${at(f)}`, ['spark.plugSwap'], 3, { needs: 'crank' }),
+      ...look((_, f) => `Swap its plug with a good one${at(f)}`, ['spark.plugSwap'], 3, {
+        needs: 'crank',
+        open: (c, f) =>
+          !sparkSeen(c).some((s) => s.cylinder === f.cylinder && pastPlug(s)) && !asked(c, 'spark.plugSwap')
+      }),
       only: ['fault', 'watch']
     }
   ] as readonly AskRule[]

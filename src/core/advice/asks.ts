@@ -118,19 +118,20 @@ function causeFound(c: Context, { kind, items, finding }: Ask, asked: readonly (
     );
 }
 
-/** What a finding asks for: the first of its list that is still open, and where that is a look, the look after it. */
+/** What a finding asks for: the first of its list that is still open, and where that is a look, the look or trial after it. */
 function askedBy(c: Context, finding: Finding): Ask[] {
   const out: Ask[] = [];
   for (const r of table.get(kindOfFinding(finding)) ?? []) {
     if (out.length === 2) break;
-    if ((r.only && !r.only.includes(finding.condition)) || (out[0] && (out[0].kind !== 'look' || r.kind !== 'look')))
-      continue;
+    if (r.only && !r.only.includes(finding.condition)) continue;
+    if (out[0] && (out[0].kind !== 'look' || (r.kind !== 'look' && r.kind !== 'continue'))) continue;
     const title = typeof r.title === 'string' ? r.title : r.title(c, finding);
     if (title === undefined || !r.open(c, finding)) continue;
     const from = r.from?.(c);
     out.push({
       finding,
-      kind: r.kind,
+      // Behind a look of the same finding a trial is not begun yet.
+      kind: out[0] ? out[0].kind : r.kind,
       title,
       station: r.station,
       minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),

@@ -33,7 +33,7 @@ export const electrics = {
     tools: ['meter', 'known good battery'],
     minutes: 40,
     hazards: ['battery', 'flywheel'],
-    renews: ['plugs.starterCircuit', 'plugs.starterDirect'],
+    renews: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.voltsEnd'],
     proof: {
       station: 'plugs',
       text: 'turns well through its own circuit',

@@ -2,6 +2,8 @@ import { jumped } from '../advice/decisive.ts';
 import { against } from '../holds/against.ts';
 import type { Action, Hold } from '../holds/hold.ts';
 import { soakOver } from '../stations/compression/measure.ts';
+import { cannotBeCranked } from '../stations/plugs/cranking.ts';
+import type { ItemId } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';
 import { listed } from '../findings/context.ts';
 import { partsAwaited } from '../record/part-lines.ts';
@@ -49,6 +51,21 @@ const provedBy = (m: Move): Action | undefined =>
       ? 'crank'
       : stations[m.station].act;
 
+const CRANKERS: Readonly<Record<'rope' | 'starter', { readonly items: readonly ItemId[]; readonly first: string }>> = {
+  rope: { items: ['plugs.rope'], first: 'First: the rope starter; nothing else turns it.' },
+  starter: {
+    items: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts', 'plugs.voltsEnd'],
+    first: 'First: its starter; nothing else turns it.'
+  }
+};
+/** Cranked for, on an engine that nothing cranks; what looks at rope or starter itself is made. */
+function uncranked(c: Position['context'], m: Move, needs: Action | undefined): string | undefined {
+  const broken = needs === 'crank' || needs === 'start' ? cannotBeCranked(c) : undefined;
+  if (!broken || m.job === 'starter' || m.job === 'battery' || m.job === 'rope') return undefined;
+  const { items, first } = CRANKERS[broken];
+  return m.items?.some((i) => items.includes(i)) ? undefined : first;
+}
+
 /** Looks that turn the flywheel by hand. */
 const TURNS: ReadonlySet<string> = new Set(['look:turn', 'look:bumps', 'look:shift']);
 
@@ -94,7 +111,7 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
         m.class > 2 && needs === 'crank' && soaking(p.context) ? 'First: the oil has its day in the bores.' : undefined;
-      const waits = m.waits ?? turns ?? soaks ?? heldAgainst(p.holds, needs);
+      const waits = m.waits ?? turns ?? soaks ?? uncranked(p.context, m, needs) ?? heldAgainst(p.holds, needs);
       if (waits) return { ...m, waits };
       const parts = partsOf(p, m);
       return parts.length ? { ...m, parts, waits: `Waits for ${listed(parts)}.` } : m;

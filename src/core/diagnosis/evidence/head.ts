@@ -1,4 +1,5 @@
 import { sparkSeen, undrivenBy } from '../../stations/spark/seen.ts';
+import { pastPlug } from '../../stations/spark/isolation.ts';
 import { isWarm } from '../../stations/spark/measure.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
@@ -138,6 +139,13 @@ const boltOnly: Measure = (c) => {
 };
 
 /** Sparks cold and not warm, at any cylinder; looked at warm and good everywhere it was. */
+/** Swapped, or stood in for by the tester: where nothing comes through that either, it is not the plug. */
+const movesWithPlug: Measure = (c) => {
+  const swap = wordOf(c, 'spark.plugSwap');
+  if (swap) return seen(swap.value === 'moves', swap.at);
+  const poor = sparkSeen(c).filter((s) => s.result !== 'good');
+  return poor.length > 0 && poor.every(pastPlug) ? seen(false, poor[0]!.at) : undefined;
+};
 const sparkWarm: Measure = (c) => {
   const list = sparkSeen(c);
   const warm = c.record.all('spark.result').filter((r) => isWarm(r) && r.value !== 'unknown');
@@ -230,6 +238,7 @@ const crankcases: Measure = (c) => {
 };
 
 export const headMeasures: Readonly<Record<string, Measure>> = {
+  'moves-with-plug': movesWithPlug,
   'turn-locked': turned('locked'),
   'turn-stiff': turned('stiff'),
   'turn-gritty': (c, k, found) => (roughOutside(c) ? undefined : turned('gritty')(c, k, found)),

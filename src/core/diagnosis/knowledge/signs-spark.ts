@@ -111,7 +111,7 @@ export const sparkSigns: readonly SignKind[] = [
     present: 'the fault moves with the plug',
     absent: 'the fault stays when plugs are swapped',
     leak: 0.005,
-    reads: [{ item: 'spark.plugSwap', present: ['moves'] }]
+    measured: 'moves-with-plug'
   },
   {
     id: 'moves-with-lead',

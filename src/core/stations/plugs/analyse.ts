@@ -9,6 +9,7 @@ import { isAfter, latestAt } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
 import { waterComes, waterIn } from '../turn/hole-water.ts';
 import { crankingFacts } from './cranking.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import type { PlugAnalysed, PlugFact } from './facts.ts';
 import { meaningOf } from './meaning.ts';
 import { boreOil } from './oil-in-bores.ts';
@@ -149,7 +150,7 @@ function dryBores(c: Context, years: number): PlugFact[] {
 
 /** A rope that does not catch, or does not come back: found by pulling it slowly. On an engine with a starter as well it can wait. */
 function rope(c: Context): PlugFact[] {
-  const said = c.record.value('plugs.rope');
+  const said = ofThisPart(c, 'plugs.rope');
   if (said !== 'slips' && said !== 'stuck') return [];
   const condition = c.survey.engine.profile.starting === 'both' ? 'watch' : 'fault';
   return [{ kind: 'rope', condition, values: { said } }];

@@ -2,6 +2,7 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import type { PlugFact } from './facts.ts';
 
@@ -82,6 +83,23 @@ export const cranksWeakly = (c: Context): boolean =>
 
 const isPoor = (word: string | undefined): boolean => word === 'slow' || word === 'nothing';
 
+/**
+ * What it cannot be cranked without, where nothing else turns it: its rope, or its starter that nothing brings to turn. Nothing where it
+ * turns somehow, slowly too, and nothing where nobody tried.
+ */
+export function cannotBeCranked(c: Context): 'rope' | 'starter' | undefined {
+  const { starting } = c.survey.engine.profile;
+  if (starting === 'rope') {
+    const rope = ofThisPart(c, 'plugs.rope');
+    return rope === 'slips' || rope === 'stuck' ? 'rope' : undefined;
+  }
+  if (starting !== 'electric') return undefined;
+  const [circuit, direct] = [ofThisPart(c, 'plugs.starterCircuit'), ofThisPart(c, 'plugs.starterDirect')];
+  const dead =
+    (circuit === 'nothing' && direct !== 'turns' && direct !== 'slow') || (direct === 'nothing' && circuit !== 'turns');
+  return dead && poorOnWeakBattery(c) === undefined ? 'starter' : undefined;
+}
+
 /** How it is cranked: speed and volts as they were noted, starter and circuit as they were tried. */
 export function crankingFacts(c: Context): PlugFact[] {
   return [...weakNoted(c), ...starterFact(c), ...batteryFact(c)];
@@ -113,11 +131,31 @@ function weakNoted(c: Context): PlugFact[] {
   return [{ kind: 'slow', condition: 'watch', values }];
 }
 
+/** When its battery was charged or changed, or held its volts after it had fallen; an empty text where it never was weak. */
+function batteryMended(c: Context): Instant {
+  const volts = c.record.all('plugs.volts').filter((r) => typeof r.value === 'number');
+  const weak = (r: (typeof volts)[number]): boolean => (r.value as number) < ownLimits.weakVolts;
+  const fell = volts.findLast(weak);
+  const held = fell && volts.find((r) => !weak(r) && isAfter(r.at, fell.at));
+  return latestAt([...c.renewed('plugs.volts').map((at) => ({ at })), ...(held ? [held] : [])]);
+}
+
+/** The trial that was poor, where everything that was poor of it was tried on the weak battery. */
+function poorOnWeakBattery(c: Context): 'circuit' | 'direct' | undefined {
+  const mended = batteryMended(c);
+  if (mended === '') return undefined;
+  const [circuit, direct] = [c.record.last('plugs.starterCircuit'), c.record.last('plugs.starterDirect')];
+  const poor = [circuit, direct].flatMap((r) => (r && isPoor(String(r.value)) ? [r] : []));
+  if (!poor.length || poor.some((r) => isAfter(r.at, mended))) return undefined;
+  return circuit && poor.includes(circuit) ? 'circuit' : 'direct';
+}
+
 /** What the starter tells, tried through its circuit and straight from the battery. */
 function starterFact(c: Context): PlugFact[] {
-  const [circuit, direct] = [c.record.value('plugs.starterCircuit'), c.record.value('plugs.starterDirect')];
+  // Of the starter as it is now: what was tried before it was mended is what was mended.
+  const [circuit, direct] = [ofThisPart(c, 'plugs.starterCircuit'), ofThisPart(c, 'plugs.starterDirect')];
   const volts = known(c.record.value('plugs.volts'));
-  const end = c.record.value('plugs.voltsEnd');
+  const end = ofThisPart(c, 'plugs.voltsEnd');
   const id = end === 'fuse' ? 'starter-fuse' : 'starter';
   // It turned well through its circuit, and nothing was found wanting in it after that.
   const tried = latestAt(
@@ -126,6 +164,8 @@ function starterFact(c: Context): PlugFact[] {
   const turned = circuit === 'turns' && !isAfter(tried, c.record.last('plugs.starterCircuit')!.at);
   if (volts !== undefined && volts < ownLimits.weakVolts)
     return [{ kind: 'volts', condition: 'watch', values: { volts } }];
+  const again = poorOnWeakBattery(c);
+  if (again) return [{ kind: 'starter-again', repeat: true, condition: 'cannot-tell', values: { tried: again } }];
   if (isPoor(circuit) && direct === 'turns')
     return [{ kind: 'starter-circuit', id, condition: 'fault', values: { end } }];
   if (isPoor(direct) && !turned)

@@ -29,6 +29,8 @@ export interface PlugFacts {
   'starter-motor': { readonly both: boolean };
   /** Poor through its circuit, and not yet tried straight from the battery. */
   'starter-either': object;
+  /** Poor on a battery that was weak then, and charged or changed since. */
+  'starter-again': { readonly tried: 'circuit' | 'direct' };
   /** The volts were followed to where they end, and the starter was not tried. */
   'starter-broken': { readonly end: VoltsEnd };
   rope: { readonly said: 'slips' | 'stuck' };

@@ -54,6 +54,11 @@ const examples: Examples<PlugFacts> = {
     values: { end }
   })),
   'starter-motor': [true, false].map((both) => ({ kind: 'starter-motor', condition: 'fault', values: { both } })),
+  'starter-again': (['circuit', 'direct'] as const).map((tried) => ({
+    kind: 'starter-again',
+    condition: doubt,
+    values: { tried }
+  })),
   'starter-either': [{ kind: 'starter-either', condition: doubt, values: {} }],
   'starter-broken': ends.map((end) => ({ kind: 'starter-broken', condition: 'fault', values: { end } })),
   rope: (['slips', 'stuck'] as const).map((said) => ({ kind: 'rope', condition: 'fault', values: { said } })),

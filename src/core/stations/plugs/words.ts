@@ -125,6 +125,11 @@ export const words: WordsOf<PlugFacts, PlugBasis> = {
     advice: 'Feed it straight from the battery: that separates motor from circuit.',
     because: starterTried(basis, units)
   }),
+  'starter-again': (_, basis, units) => ({
+    found: 'The starter was poor on a battery that was weak then, and is good now.',
+    advice: 'Try it again before anything of it is blamed.',
+    because: starterTried(basis, units)
+  }),
   'starter-broken': ({ values }, basis, units) => ({
     found: `The starter’s circuit is broken${endOf(values.end)}.`,
     because: starterTried(basis, units)

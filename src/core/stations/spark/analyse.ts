@@ -6,7 +6,7 @@ import { isAfter } from '../../units/instant.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { accusedParts, type Accused } from './accused.ts';
 import { damagedPart, type Damaged } from './damage.ts';
-import { isolation } from './isolation.ts';
+import { isolation, pastPlug } from './isolation.ts';
 import { sparks, sparkWork } from './measure.ts';
 import { sparkSeen, undrivenBy } from './seen.ts';
 import { sharedPart } from './shared-part.ts';
@@ -171,7 +171,7 @@ function noneHere(c: Context, s: Seen, { alone, sparks }: { alone: boolean; spar
   const part = alone ? isolation(c)?.found : undefined;
   return part
     ? { ...common, kind: 'own', id: `own-${part.id}`, values: { part } }
-    : { ...common, kind: 'none', values: { alone } };
+    : { ...common, kind: 'none', values: { alone, plug: !pastPlug(s) } };
 }
 
 function noneAnywhere(c: Context, list: readonly Seen[], electronic: boolean): SparkFact[] {

@@ -55,8 +55,8 @@ export interface SparkFacts {
   accused: { readonly part: SparkPart };
   /** Good, and seen to a bolt only: something arrives, how strong it is nobody knows. */
   'bolt-only': { readonly cylinders: readonly number[] };
-  /** `alone`: every other cylinder was looked at and sparks. */
-  none: { readonly alone: boolean };
+  /** `alone`: every other cylinder was looked at and sparks. `plug`: it may be the plug, which no tester stood in for. */
+  none: { readonly alone: boolean; readonly plug: boolean };
   /** None here, and no cylinder that sparks was seen: its own parts, or what all share. */
   undecided: object;
   /** Judged in sunlight, which hides a spark: of one cylinder, of all of them. */

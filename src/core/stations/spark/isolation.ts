@@ -285,12 +285,19 @@ function partsOf(p: Profile, pattern: SparkPattern, single: boolean): readonly P
   return single && p.ignition !== 'points' ? [...all, ...mine.filter(alone)] : all;
 }
 
+/** The tester stood in the plug's place: what is missing there is missing without it. */
+export const pastPlug = (seen: Pick<Seen, 'path'>): boolean => seen.path === 'tester';
+
 /** The isolation as it stands: what is cleared, what is left, and what to try next; nothing while there is spark. */
 export function isolation(c: Context): Elimination<SparkPart> | undefined {
   const pattern = sparkPattern(c);
   if (!pattern) return undefined;
-  const dead = deadNow(sparkSeen(c));
+  const seen = sparkSeen(c);
+  const dead = deadNow(seen);
   const single = cylindersOf(c).length === 1;
   const { profile } = c.survey.engine;
-  return eliminate(partsOf(profile, pattern, single), trialsOf(profile), (item) => trialAnswer(c, item, dead));
+  const answer = (item: ItemId): string | undefined => trialAnswer(c, item, dead);
+  const noPlug = answer('spark.plugSwap') !== 'moves' && seen.filter((s) => s.result === 'none').every(pastPlug);
+  const parts = partsOf(profile, pattern, single).filter((p) => !(noPlug && p.id === 'plug'));
+  return eliminate(parts, trialsOf(profile), answer);
 }

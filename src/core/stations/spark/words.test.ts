@@ -92,7 +92,9 @@ const examples: Examples<SparkFacts> = {
     condition: doubt,
     values: { cylinders }
   })),
-  none: [true, false].map((alone) => ({ kind: 'none' as const, condition: fault, cylinder: 1, values: { alone } })),
+  none: [true, false].flatMap((alone) =>
+    [true, false].map((plug) => ({ kind: 'none' as const, condition: fault, cylinder: 1, values: { alone, plug } }))
+  ),
   undecided: [{ kind: 'undecided', condition: doubt, ...one }],
   sun: (['weak', 'none'] as const).map((result) => ({
     kind: 'sun',

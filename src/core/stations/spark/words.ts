@@ -143,10 +143,10 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'a bolt asks for little of the voltage that a plug under compression needs.')
   }),
   none: ({ cylinder, values }, basis) => ({
-    found: `No spark on cylinder ${cylinder}${values.alone ? ' alone' : ' while another has it'}: its own plug, ${onPlug(basis) ? 'coil, then its connector' : 'cap, lead, then coil'}.`,
+    found: `No spark on cylinder ${cylinder}${values.alone ? ' alone' : ' while another has it'}: its own ${values.plug ? 'plug, ' : ''}${onPlug(basis) ? 'coil, then its connector' : 'cap, lead, then coil'}.`,
     advice: onPlug(basis)
-      ? 'Swap plug and coil with a good cylinder first: a minute each.'
-      : 'Swap the plug and the lead with a good cylinder first.',
+      ? `Swap ${values.plug ? 'plug and coil' : 'the coil'} with a good cylinder first: ${values.plug ? 'a minute each' : 'a minute'}.`
+      : `Swap the ${values.plug ? 'plug and the lead' : 'lead'} with a good cylinder first.`,
     because: pattern(basis, 'none on one is that cylinder’s own parts; none on all is a common part.')
   }),
   undecided: ({ cylinder }, basis) => ({

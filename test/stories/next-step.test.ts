@@ -190,3 +190,34 @@ describe('what turns it', () => {
     expect(first(b, 1)).toMatch(/^Prove it: turns well/);
   });
 });
+
+describe('bores that were soaked by the job', () => {
+  const locked = (): Bench => {
+    const b = new Bench(two, 'long-stored', { yearsIdle: 9 })
+      .read('safe.lanyard', 'out')
+      .read('safe.battery', 'off')
+      .read('safe.propeller', 'clear')
+      .read('safe.secured', 'yes')
+      .read('turn.plugs', 'out')
+      .read('turn.result', 'locked');
+    for (const cylinder of [1, 2, 3]) b.read('plugs.hole', cylinder === 2 ? 'rust' : 'clean', { cylinder });
+    return b.read('turn.lockNeutral', 'still').read('turn.lockPinion', 'still').done('soak');
+  };
+  it('hold oil: none is asked for, and they are not turned before their day is over', () => {
+    expect(locked().said('plugs.dry-bores')).toBe('');
+    expect(titles(locked())[0]).not.toMatch(/Free without grit|Turn it by hand/);
+    expect(titles(locked().wait(25)).slice(0, 2).join('\n')).toMatch(/a day after the soak/);
+  });
+  it('count as free after two turns a day apart, both after the soak', () => {
+    const b = locked().wait(25).read('turn.result', 'free');
+    expect(b.holds()).toContain('locked');
+    expect(b.wait(25).read('turn.result', 'free').holds()).not.toContain('locked');
+    const before = new Bench(two)
+      .read('turn.result', 'locked')
+      .read('turn.result', 'free')
+      .wait(1)
+      .done('soak')
+      .wait(24);
+    expect(before.read('turn.result', 'free').holds()).toContain('locked');
+  });
+});

@@ -3,7 +3,8 @@ import type { Finding } from '../findings/finding.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { roughTree } from '../stations/turn/rough.ts';
-import { isAfter, type Instant } from '../units/instant.ts';
+import { lastSoak, soakOver } from '../stations/turn/soak.ts';
+import { isAfter } from '../units/instant.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks } from './ask.ts';
 
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
@@ -25,28 +26,24 @@ const nextDay = repeat('Turn it by hand again, a day later', 'turn', 2, {
 });
 
 /** Soaked since it was last turned: the oil has its day, and then it is turned before anything more comes off for it. */
-const soakedAt = (c: Context): Instant | undefined => {
-  const soak = c.record.last('turn.soaked');
-  return soak?.value === 'yes' && !c.record.all('turn.result').some((r) => isAfter(r.at, soak.at))
-    ? soak.at
-    : undefined;
+const soaking = (c: Context): boolean => {
+  const soak = lastSoak(c);
+  return soak !== '' && !c.record.all('turn.result').some((r) => isAfter(r.at, soak));
 };
-const soakOver = (c: Context): number => Date.parse(soakedAt(c)!) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
 const afterSoak = repeat('Turn it by hand again, a day after the soak', 'turn', 2, {
   items: ['turn.result'],
-  open: (c) => soakedAt(c) !== undefined,
+  open: soaking,
   from: soakOver
 });
 /** Rust was seen in a bore that no oil was given yet: that is the likelier end of the search, and costs ten minutes. */
 const rustUnsoaked = (c: Context): boolean =>
-  !c.record.all('turn.soaked').some((r) => r.value === 'yes') &&
-  cylindersOf(c).some((cylinder) => c.record.value('plugs.hole', cylinder) === 'rust');
+  lastSoak(c) === '' && cylindersOf(c).some((cylinder) => c.record.value('plugs.hole', cylinder) === 'rust');
 /** While the oil has its day, what costs a minute goes on; the leg stays on. */
 const lockTrial = trial(lockTree, {
   open: (c) => {
     const next = lockTree(c)?.next;
-    if (!next || (soakedAt(c) && c.past(soakOver(c)))) return false;
-    return next.item !== 'turn.lockLeg' || (!soakedAt(c) && !rustUnsoaked(c));
+    if (!next || (soaking(c) && c.past(soakOver(c)!))) return false;
+    return next.item !== 'turn.lockLeg' || (!soaking(c) && !rustUnsoaked(c));
   }
 });
 

@@ -1,7 +1,7 @@
 import { jumped } from '../advice/decisive.ts';
 import { against } from '../holds/against.ts';
 import type { Action, Hold } from '../holds/hold.ts';
-import { soakOver } from '../stations/compression/measure.ts';
+import { soakOver } from '../stations/turn/soak.ts';
 import { cannotBeCranked } from '../stations/plugs/cranking.ts';
 import type { ItemId } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';

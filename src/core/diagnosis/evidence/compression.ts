@@ -10,7 +10,7 @@ import { tightOnes, wetIsFor } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows, pastRings, speaks } from '../../stations/compression/leakdown.ts';
-import { soakedAt } from '../../stations/compression/measure.ts';
+import { soakedAt } from '../../stations/turn/soak.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
 import { leaning, past, seen, type Measure, type Observed } from './observed.ts';

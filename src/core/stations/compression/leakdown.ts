@@ -11,7 +11,8 @@ import { NO_LASH, TIGHT_LASH } from './readings.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
-import { boreWork, soakedAt } from './measure.ts';
+import { soakedAt } from '../turn/soak.ts';
+import { boreWork } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
 

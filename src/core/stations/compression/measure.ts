@@ -1,5 +1,5 @@
-import { latestAt, type Instant } from '../../units/instant.ts';
-import { ruleNumber } from '../../house-rules/rules.ts';
+import type { Instant } from '../../units/instant.ts';
+import { soakedAt } from '../turn/soak.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
 import { measure, type Measured, type MeasureRule } from '../../measurements/measure.ts';
@@ -71,20 +71,6 @@ function completed(tests: readonly PressureTest[]): readonly PressureTest[] {
     (r.conditions?.engine ?? 'unknown') === 'unknown' ? { ...r, conditions: { ...r.conditions, engine } } : r
   );
 }
-
-/** When the bores were soaked: by the answer at the hand turn, or by the job. */
-export const soakedAt = (c: Context): readonly Instant[] => [
-  ...c.record.all('turn.soaked').flatMap((r) => (r.value === 'yes' ? [r.at] : [])),
-  ...c.renewed('turn.soaked')
-];
-
-/** The latest soak, an empty text where there was none. */
-export const lastSoak = (c: Context): Instant => latestAt(soakedAt(c).map((at) => ({ at })));
-/** When the oil of the latest soak has had its day, ms since 1970; nothing where there was none. */
-export const soakOver = (c: Context): number | undefined => {
-  const soaked = lastSoak(c);
-  return soaked === '' ? undefined : Date.parse(soaked) + ruleNumber(c.rules, 'nextDay') * 3_600_000;
-};
 
 /** Work that changes what a cylinder holds: what is proved at this check, and a soak. What was read before it is how it was. */
 export const boreWork = (c: Context): readonly Instant[] => [...c.worked('compression'), ...soakedAt(c)];

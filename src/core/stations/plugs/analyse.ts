@@ -12,6 +12,7 @@ import { crankingFacts } from './cranking.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import type { PlugAnalysed, PlugFact } from './facts.ts';
 import { meaningOf } from './meaning.ts';
+import { lastSoak } from '../turn/soak.ts';
 import { boreOil } from './oil-in-bores.ts';
 import type { PlugSight } from './sights.ts';
 
@@ -138,7 +139,7 @@ function gaps(c: Context): PlugFact[] {
 /** The house's school on oil before the first spin. */
 function dryBores(c: Context, years: number): PlugFact[] {
   const rule = school(c.rules, 'boreOil');
-  const soaked = c.record.value('turn.soaked') === 'yes';
+  const soaked = lastSoak(c) !== '';
   if (rule === 'never' || soaked || boreOil(c) !== undefined || c.record.last('compression.pressure')) return [];
   // Water comes out before oil goes in.
   if (waterIn(c).length || waterComes(c)) return [];

@@ -23,9 +23,6 @@ export function expectedBumps(strokes: string | undefined, cylinders: number | u
   return strokes === 'four' ? cylinders : undefined;
 }
 
-/** Soaked after the first smooth turn would be hiding what the oil covers. */
-const soakedSince = (c: Context): boolean => c.record.value('turn.soaked') === 'yes';
-
 /** What the hand felt at the latest turn. */
 function feltIn(c: Context): readonly string[] {
   const feel = c.record.last('turn.feel')?.value;
@@ -77,7 +74,8 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
     const values = { ...(plugs ? { plugs } : {}), ...(counted === undefined ? {} : { counted }), valves };
     return [{ kind: 'nobumps', condition: 'cannot-tell', values }];
   }
-  if ((everBad || soakedSince(c)) && !provedNextDay)
+  // Soaked for its rings by the job, it never turned badly: the gauge proves that.
+  if ((everBad || c.record.value('turn.soaked') === 'yes') && !provedNextDay)
     return [{ kind: 'again', condition: 'watch', values: { everBad, hours: ruleNumber(c.rules, 'nextDay') } }];
   if (felt.some((f) => f !== 'tight')) return [rough(c, felt)];
   if (felt.length) return [{ kind: 'tight', id: 'feel', condition: 'watch', values: { felt } }];

@@ -3,6 +3,7 @@ import { ruleNumber } from '../../house-rules/rules.ts';
 import type { ItemId } from '../../items/register.ts';
 import { isAfter } from '../../units/instant.ts';
 import { plugsAt } from './plugs-out.ts';
+import { lastSoak } from './soak.ts';
 
 /** Turned smoothly: with bumps, or without them while the plugs were out. */
 export const smooth: ReadonlySet<string> = new Set(['bumps', 'free']);
@@ -62,11 +63,11 @@ export function turning(c: Context): Turning {
       rough(t) && !liquidLock(c, t, later[0]) && !cameFree(c, t, next, later.slice(later.indexOf(next!)).find(rough))
     );
   });
-  const soak = c.record.last('turn.soaked');
+  const soaked = lastSoak(c);
   const since = turns
     .slice(lastBad + 1)
     .filter((t) => smooth.has(t.result))
-    .filter((t) => soak?.value !== 'yes' || isAfter(t.at, soak.at));
+    .filter((t) => soaked === '' || isAfter(t.at, soaked));
   const first = since[0];
   const last = since[since.length - 1];
   const hours = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / 3.6e6 : 0;

@@ -221,3 +221,40 @@ describe('bores that were soaked by the job', () => {
     expect(before.read('turn.result', 'free').holds()).toContain('locked');
   });
 });
+
+describe('a head that climbs before its thermostat opens', () => {
+  /** Four kelvin a minute, as straight as a line. */
+  const climbing = (profile: Profile, to: number): Bench => {
+    const b = readyToRun(profile).read('run.event', 'start').read('run.stream', 'strong');
+    for (let t = 303; t <= to; t += 4) b.read('run.temperature', t, { conditions: { spot: 'head' } });
+    return b;
+  };
+  it('is not told to stop, and did not run hot', () => {
+    expect(climbing(two, 327).ids()).toContain('run.heat:watch');
+    expect(titles(climbing(two, 327))[0]).toBe('Watch the run');
+    const b = climbing(two, 327).read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 540);
+    expect(b.said('run.heat')).toMatch(/its thermostat had not opened/);
+    expect(open(b)).not.toContain('hot');
+    expect(titles(b)[0]).toBe('Run it until its temperature has settled');
+  });
+  it('without a thermostat, or past where it opens, it is stopped before its limit', () => {
+    expect(titles(climbing({ ...two, thermostat: 'not-fitted' }, 335))[0]).toBe('Stop it now');
+    expect(titles(climbing(two, 351))[0]).toBe('Stop it now');
+    const stamped = climbing(two, 327);
+    expect(titles(stamped.read('cooling.thermostatStamp', 320))[0]).toBe('Stop it now');
+  });
+});
+
+describe('said not to start, injected', () => {
+  it('has its fuel pump listened to before anything is cranked', () => {
+    const b = new Bench({ ...four, fuelSystem: 'electronic' }, 'neglected', { said: ['no-start'] })
+      .read('safe.lanyard', 'out')
+      .read('safe.battery', 'off')
+      .read('safe.propeller', 'clear')
+      .read('safe.secured', 'yes')
+      .read('fuel.level', 'some')
+      .read('look.wiring', 'good');
+    expect(titles(b).slice(0, 2)).toContain('Key on: is the fuel pump heard?');
+    expect(titles(b.read('fuel.railPump', 'runs'))).not.toContain('Key on: is the fuel pump heard?');
+  });
+});

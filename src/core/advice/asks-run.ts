@@ -1,3 +1,4 @@
+import type { Finding } from '../findings/finding.ts';
 import type { Context } from '../findings/context.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
@@ -117,6 +118,9 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
 });
 
 /** What a run asks for, in the trade's order. C: common practice. */
+const thermostatShut = (f: Finding): boolean =>
+  (f.values as { warming?: { thermostatShut?: true } } | undefined)?.warming?.thermostatShut === true;
+
 export const runAsks: Asks = {
   ...noWorkAsks,
   // One bank hotter: the same spot again, then what that bank has to itself.
@@ -142,7 +146,12 @@ export const runAsks: Asks = {
   ],
   'run.end': [goOn('Say how the run ended, and why', 'run', 1, { items: ['run.outcome', 'run.reason'] })],
   'run.heat': [
-    ...heat.map((r): AskRule => ({ ...r, only: ['fault', 'watch'] })),
+    ...heat.map((r): AskRule => ({
+      ...r,
+      only: ['fault', 'watch'],
+      // Before its thermostat opens every head climbs: nothing is doubted for that.
+      open: (c, f) => !thermostatShut(f) && r.open(c, f)
+    })),
     goOn('Run it until its temperature has settled', 'run', 12, {
       items: ['run.temperature'],
       needs: 'start',

@@ -1,7 +1,7 @@
 import type { Said } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import { saidId } from '../stations/said.ts';
-import { hasBulb } from './asks-fuel.ts';
+import { carburetted, hasBulb } from './asks-fuel.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
 import { asked, look, type AskRule, type Asks } from './ask.ts';
 
@@ -12,6 +12,7 @@ const vented = where((c) => c.survey.engine.profile.supply !== 'pressurised');
 const withBulb = where(hasBulb);
 const premixed = where((c) => c.survey.engine.profile.lubrication === 'premix');
 const sumped = where((c) => c.survey.engine.profile.strokes === 'four');
+const injected = where((c) => !carburetted(c));
 const electric = where((c) => c.survey.engine.profile.starting !== 'rope');
 const roped = where((c) => c.survey.engine.profile.starting !== 'electric');
 
@@ -40,7 +41,11 @@ const howItRuns = still('How it runs: evenly, or as it was said', 'run.idles', 5
  * back, whether it still does so. What was looked at in vain asks nothing more: the run shows it.
  */
 const bySaid: Readonly<Record<Said, readonly AskRule[]>> = {
-  'no-start': [tank, first('Wiring, fuse and connectors', ['look.wiring'], 2)],
+  'no-start': [
+    tank,
+    first('Wiring, fuse and connectors', ['look.wiring'], 2),
+    injected(first('Key on: is the fuel pump heard?', ['fuel.railPump'], 1))
+  ],
   dies: [
     tank,
     vent,

@@ -64,6 +64,13 @@ export function sayWarming(w: WarmingSaid, units: System, stopSaid = false): Sai
     }
     case 'may-pass':
     case 'open': {
+      if (w.thermostatShut)
+        return w.stopped
+          ? { found: 'It was still climbing, and its thermostat had not opened: where it ends cannot be told.' }
+          : {
+              found: 'Still climbing in a straight line, as every head does until its thermostat opens.',
+              advice: 'Watch whether it bends then; be ready to stop.'
+            };
       const found = w.unresolved
         ? `${shut}Still climbing; where it ends cannot be told yet (${range(w, t)}).`
         : `${shut}It heads for ${range(w, t)}: that may pass the limit of ${limit}.`;

@@ -1,5 +1,6 @@
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
+import { known } from '../../engine/profile.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil, type WarmUp } from '../../physics/warm-up.ts';
@@ -33,6 +34,8 @@ export interface WarmingSaid {
   readonly race?: { readonly now: number; readonly rate: number; readonly passes: boolean };
   /** It still climbs like a straight line: where it ends cannot be told yet. */
   readonly unresolved?: true;
+  /** It climbs past its limit as far as the curve goes, and its thermostat is still to open: nothing to be stopped for yet. */
+  readonly thermostatShut?: true;
   /** Seconds from the last reading until the best curve reaches the limit. */
   readonly left?: number;
 }
@@ -90,6 +93,16 @@ export const NEVER_WARM = { under: 318, minutes: 10 } as const;
 /** From here a head is warm: the thermostat is about to open, K (C). */
 export const WARM = 323.15;
 
+/** Where no stamp is known: the highest that is common, K (C: 71 °C, 160 °F). */
+const USUAL_STAMP = 344;
+
+/** Its thermostat is still to open: until then every sound head climbs like a straight line, and no end of it can be told. */
+function beforeThermostat(c: Context, track: Track, opened: number | undefined): boolean {
+  if (c.survey.engine.profile.thermostat === 'not-fitted' || opened !== undefined) return false;
+  const stamp = known(c.record.value('cooling.thermostatStamp')) ?? USUAL_STAMP;
+  return Math.max(...track.samples.map((s) => s.temperature)) < stamp;
+}
+
 /** What the temperatures of one place say. */
 export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
   const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
@@ -136,7 +149,10 @@ export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
   const limitAt = at === undefined ? undefined : h.from + at;
   const timed =
     limitAt === undefined ? base : { ...base, limitAt, left: limitAt - (track.samples.at(-1)?.seconds ?? 0) };
-  if (fit.low >= limit.value && elapsed >= 60) return { ...timed, state: 'will-pass' };
+  if (fit.low >= limit.value && elapsed >= 60) {
+    if (!beforeThermostat(c, track, h.opened)) return { ...timed, state: 'will-pass' };
+    return { ...timed, state: run.stoppedAt ? 'open' : 'may-pass', unresolved: true, thermostatShut: true };
+  }
   if (fit.high === undefined || elapsed < PROMISE * fit.tau)
     return { ...timed, state: fit.plateau > limit.value ? 'may-pass' : 'open', unresolved: true };
   return { ...timed, state: fit.high >= limit.value ? 'may-pass' : 'settles' };

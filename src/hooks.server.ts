@@ -4,6 +4,7 @@ import { accessNeeded, isOurs, shownOrigin } from '$lib/server/access/hosts.ts';
 import { setupAddress } from '$lib/server/access/setup.ts';
 import { deviceOf } from '$lib/server/access/store.ts';
 import { database, holdDirectory } from '$lib/server/db/open.ts';
+import { drawnOnce } from '$lib/server/drawn-page.ts';
 import { diskProblem } from '$lib/server/problems.ts';
 import { startBackups } from '$lib/server/files/scheduled-backup.ts';
 import { log } from '$lib/server/log.ts';
@@ -109,7 +110,7 @@ const forms: Handle = ({ event, resolve }) => {
   return resolve(event);
 };
 
-export const handle = sequence(ours, door, forms, headers);
+export const handle = sequence(ours, door, forms, headers, drawnOnce());
 
 /** What went wrong goes to the log with the number of the request; the page gets a sentence without paths. */
 export const handleError: HandleServerError = ({ error: err, event, status }) => {

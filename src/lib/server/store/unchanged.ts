@@ -15,9 +15,9 @@ interface Kept {
   readonly results: Map<string, Result>;
 }
 
-/** Text in a result, characters, as deep as pages are nested; what a promise brings is counted when it is there. */
+/** Text in a result, characters or bytes, as deep as pages are nested; what a promise brings is counted when it is there. */
 function sizeOf(value: unknown, depth = 3): number {
-  if (typeof value === 'string') return value.length;
+  if (typeof value === 'string' || value instanceof Uint8Array) return value.length;
   if (typeof value !== 'object' || value === null || depth === 0) return 0;
   return Object.values(value).reduce<number>((sum, x) => sum + sizeOf(x, depth - 1), 0);
 }

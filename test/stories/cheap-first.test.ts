@@ -127,7 +127,10 @@ describe('a stream whose outlet was cleared', () => {
     const again = weak().read('cooling.stream', 'weak');
     expect(again.ids()).toContain('cooling.stream:watch');
     expect(again.said('cooling')).not.toMatch(/was blocked and is clear now/);
-    expect(again.assessed().moves[0]!.title).toMatch(/timed bucket/);
+    // On muffs still: they come before the bucket.
+    expect(again.assessed().moves[0]!.title).toMatch(/^Muffs seated/);
+    const seated = again.read('cooling.source', 'muffs').read('cooling.stream', 'weak').assessed().moves;
+    expect(seated[0]!.title).toMatch(/timed bucket/);
   });
 });
 

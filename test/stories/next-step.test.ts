@@ -258,3 +258,33 @@ describe('said not to start, injected', () => {
     expect(titles(b.read('fuel.railPump', 'runs'))).not.toContain('Key on: is the fuel pump heard?');
   });
 });
+
+describe('no stream on muffs', () => {
+  const none = (): Bench =>
+    readyToRun(two)
+      .read('cooling.source', 'muffs')
+      .read('run.event', 'start')
+      .wait(0.02)
+      .read('run.stream', 'none')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'stream');
+  it('the muffs come before the pump; then the stream is looked at on that water', () => {
+    expect(titles(none()).slice(0, 2).join('\n')).toMatch(/^Muffs seated on every intake/m);
+    const tank = none().read('cooling.source', 'tank');
+    expect(titles(tank).slice(0, 2)).toContain('The stream again, on that water');
+  });
+  it('strong in the tank: nothing is opened for it, what it was is written down, and held until then', () => {
+    const b = none().read('cooling.source', 'tank').read('run.event', 'start').wait(0.3).read('run.stream', 'strong');
+    b.read('run.outcome', 'ran').read('run.minutes', 900).read('run.event', 'stop');
+    expect(titles(b)[0]).toBe('Find the cause, write it down');
+    expect(titles(b).join('\n')).not.toMatch(/Open the water pump|Probe the stream outlet/);
+    expect(b.holds()).toContain('run');
+    expect(b.read('run.cause', 'muffs sat loose').holds()).not.toContain('run');
+  });
+  it('none in a tank, the muffs are not asked about', () => {
+    const b = readyToRun(two).read('cooling.source', 'tank').read('run.event', 'start').wait(0.02);
+    b.read('run.stream', 'none').read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'stream');
+    expect(titles(b).join('\n')).not.toMatch(/Muffs seated/);
+  });
+});

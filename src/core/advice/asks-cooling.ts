@@ -1,6 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear } from '../stations/cooling/pump.ts';
+import { muffsTried } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
@@ -80,6 +81,23 @@ export const heat: readonly AskRule[] = (
   ] as readonly AskRule[]
 ).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && !workedOnSinceHot(c) && r.open(c, f) }));
 
+/** Loose muffs and a thin hose look like a pump that is gone: seated, opened, or other water, and the stream looked at there. */
+export const muffs = look(
+  'Muffs seated on every intake and the tap wide open, or a tank; say which',
+  ['cooling.source'],
+  3,
+  { open: (c) => muffsTried(c) === 'not-yet' }
+);
+export const onThatWater = look('The stream again, on that water', ['run.stream', 'cooling.stream'], 5, {
+  needs: 'start',
+  open: (c) => muffsTried(c) === 'not-run'
+});
+/** Where better water brought the stream back, nothing is taken apart for it. */
+export const unlessItWasMuffs = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => muffsTried(c) !== 'fine' && r.open(c, f)
+});
+
 /** A stream that was seen before the last work on the water is looked at again on the next run, not looked into. */
 const untilWorkedOn = (r: AskRule): AskRule => ({
   ...r,
@@ -95,7 +113,9 @@ export const coolingAsks: Asks = {
   'cooling.stream': (
     [
       otherBank,
-      screens,
+      muffs,
+      onThatWater,
+      unlessItWasMuffs(screens),
       unlessStrong(outlet),
       head,
       {
@@ -119,7 +139,7 @@ export const coolingAsks: Asks = {
     repeat('Look at the stream again, the temperature watched to the end', 'run', 10, { items: ['run.stream'] })
   ],
   'cooling.outlet': [
-    ...[outlet, screens, head].map((r) => untilWorkedOn({ ...r, only: ['cannot-tell'] })),
+    ...[muffs, onThatWater, outlet, screens, head].map((r) => untilWorkedOn({ ...r, only: ['cannot-tell'] })),
     job('outlet', { only: ['fault'] })
   ],
   'cooling.hot': [

@@ -13,7 +13,17 @@ import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { twist } from './asks-turn.ts';
 import { coldAndWarm } from './asks-spark.ts';
-import { heat, heatExplained, outlet, panIfFitted, pumpOpen, screens } from './asks-cooling.ts';
+import {
+  heat,
+  heatExplained,
+  muffs,
+  onThatWater,
+  outlet,
+  panIfFitted,
+  pumpOpen,
+  screens,
+  unlessItWasMuffs
+} from './asks-cooling.ts';
 import { failedAsks } from './asks-failed.ts';
 import { carburetted, four, starved } from './asks-fuel.ts';
 
@@ -265,7 +275,9 @@ export const runAsks: Asks = {
     whereItSounds,
     ...nobodyHeard,
     ...heat.map((r): AskRule => stoppedFor(['temperature'], r)),
-    ...[screens, outlet, pumpOpen].map((r): AskRule => stoppedFor(['stream'], r)),
+    ...[muffs, onThatWater, ...[screens, outlet, pumpOpen].map(unlessItWasMuffs)].map((r): AskRule =>
+      stoppedFor(['stream'], r)
+    ),
     ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),
     look('Find the cause, write it down', ['run.cause'], 10, {
       only: ['fault'],

@@ -1,0 +1,23 @@
+import type { Context } from '../../findings/context.ts';
+import { byTime, isAfter } from '../../units/instant.ts';
+
+/**
+ * What came of the water where the stream was poor on muffs since the last work on it, which sit loose or get too little as often as a pump fails (C): nothing was
+ * changed since; changed and not run again; the stream was strong then, or poor again. Nothing where it was not poor on muffs.
+ */
+export function muffsTried(c: Context): 'not-yet' | 'not-run' | 'fine' | 'poor' | undefined {
+  const sources = c.record.all('cooling.source').filter((r) => r.value !== 'unknown');
+  const streams = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')]
+    .filter((r) => r.value !== 'unknown' && r.value !== 'not-fitted')
+    .filter((r) => !c.worked('cooling').some((at) => isAfter(at, r.at)))
+    .sort(byTime);
+  // The first time: what was poor again with the muffs seated anew was tried.
+  const onMuffs = streams.find(
+    (s) => s.value !== 'strong' && sources.findLast((r) => !isAfter(r.at, s.at))?.value === 'muffs'
+  );
+  if (!onMuffs) return undefined;
+  const changed = sources.find((r) => isAfter(r.at, onMuffs.at));
+  if (!changed) return 'not-yet';
+  const since = streams.findLast((s) => isAfter(s.at, changed.at));
+  return since ? (since.value === 'strong' ? 'fine' : 'poor') : 'not-run';
+}

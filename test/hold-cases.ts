@@ -207,6 +207,13 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['start', 'release'],
     because: /stopped for a noise/
   },
+  jacket: {
+    profile: twin,
+    raise: [read('run.outcome', 'ran'), read('run.plugAfter', 'wet')],
+    meet: [[read('run.cause', 'head gasket, renewed')]],
+    blocks: ['start', 'release'],
+    because: /Water was on a plug after running/
+  },
   run: {
     profile: twin,
     raise: [read('run.outcome', 'ran'), read('run.lamp', 'came')],

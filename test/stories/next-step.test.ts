@@ -288,3 +288,27 @@ describe('no stream on muffs', () => {
     expect(titles(b).join('\n')).not.toMatch(/Muffs seated/);
   });
 });
+
+describe('water on a plug after running', () => {
+  const wet = (): Bench =>
+    readyToRun(two)
+      .read('run.event', 'start')
+      .wait(0.2)
+      .read('run.stream', 'strong')
+      .read('run.smoke', 'keeps')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran')
+      .read('run.plugAfter', 'wet');
+  it('holds the next start, and is what smokes', () => {
+    expect(wet().holds()).toContain('jacket');
+    expect(titles(wet())[0]).toBe('Leak-down, the water jacket watched');
+    expect(titles(wet())).not.toContain('Mixture in use, oil in the fuel');
+  });
+  it('a dry plug later mends nothing, nor does another pump; a gasket does', () => {
+    expect(wet().read('run.plugAfter', 'dry').holds()).toContain('jacket');
+    expect(wet().done('pump').holds()).toContain('jacket');
+    expect(wet().read('run.cause', 'unknown').holds()).toContain('jacket');
+    expect(wet().done('head-gasket').holds()).not.toContain('jacket');
+    expect(wet().done('head-gasket').read('run.plugAfter', 'wet').holds()).toContain('jacket');
+  });
+});

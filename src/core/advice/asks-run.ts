@@ -208,7 +208,9 @@ export const runAsks: Asks = {
     look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
     dipIfFour,
     look('Mixture in use, oil in the fuel', ['fuel.mix', 'fuel.tankOil'], 3, {
-      open: (c, f) => !four(c) && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
+      // Water was on a plug: that is what smokes.
+      open: (c, f) =>
+        !four(c) && c.record.value('run.plugAfter') !== 'wet' && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
     }),
     jacket
   ),

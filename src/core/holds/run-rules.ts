@@ -1,6 +1,17 @@
+import type { Context } from '../findings/context.ts';
 import { lastNoise } from '../stations/run/noise.ts';
+import { causeAt } from '../stations/run/symptoms.ts';
+import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
 import { runTrouble, unexplained } from './run-trouble.ts';
+
+/** Water came out of a run on a plug, and since then no work was done where it gets in, nor a cause written down; a dry plug later mends nothing. */
+function waterOnPlug(c: Context): boolean {
+  const wet = c.record.all('run.plugAfter').findLast((r) => r.value === 'wet');
+  if (!wet) return false;
+  // Work that closes the way in makes the plug's word one of before.
+  return ![causeAt(c), ...c.renewed('run.plugAfter')].some((at) => at !== '' && !isAfter(wet.at, at));
+}
 
 /** What a run showed, and what it must not be started or given back with. */
 export const runRules: readonly HoldRule[] = [
@@ -21,6 +32,24 @@ export const runRules: readonly HoldRule[] = [
     needs: () => [
       {
         text: 'what makes the noise found, and written down or mended',
+        done: false,
+        station: 'run',
+        items: ['run.cause']
+      }
+    ]
+  },
+  {
+    id: 'jacket',
+    title: 'Water gets into a cylinder: not started again',
+    blocks: ['start', 'release'],
+    curedBy: ['water-in', 'head-gasket', 'overhaul'],
+    raised: (c) =>
+      waterOnPlug(c)
+        ? 'Water was on a plug after running, and nothing was found that lets it in: the next start may lock on it.'
+        : undefined,
+    needs: () => [
+      {
+        text: 'the way in found and mended, or written down',
         done: false,
         station: 'run',
         items: ['run.cause']

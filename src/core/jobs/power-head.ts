@@ -96,7 +96,7 @@ export const powerHead = {
   'head-gasket': {
     title: 'Lift the head and renew the gasket',
     raisedBy: [only('compression.flatness', 'watch', 'fault'), only('compression.leakdown-gasket', 'fault')],
-    renews: ['compression.flatness'],
+    renews: ['compression.flatness', 'run.plugAfter'],
     how: 'Only once leak-down or a wet test points there. Check flatness; bolts in the manual’s order.',
     tools: ['torque wrench', 'straight edge'],
     parts: ['head gasket'],
@@ -119,6 +119,7 @@ export const powerHead = {
   'water-in': {
     title: 'Find where water gets into the cylinder',
     raisedBy: ['run.plug-wet', only('compression.leakdown-water', 'fault')],
+    renews: ['run.plugAfter'],
     how: 'Head gasket, exhaust cover, jacket: leak-down with the jacket watched, then a pressure test of the jacket. Specialist where the block is cracked.',
     tools: ['leak-down tester'],
     parts: ['gaskets as found'],
@@ -132,6 +133,7 @@ export const powerHead = {
   overhaul: {
     title: 'Overhaul of the power head: ask a specialist for a price',
     raisedBy: [only('compression.leakdown-overhaul', 'fault')],
+    renews: ['run.plugAfter'],
     how: 'Measured before anything is bought: bore, piston, crank. The owner is asked first; parts may be worth more.',
     minutes: 30,
     wait: 14_400,

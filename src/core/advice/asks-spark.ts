@@ -160,6 +160,8 @@ export const sparkAsks: Asks = {
   'spark.ground': [job('ground')],
   'spark.none': swaps,
   'spark.weak': weak,
+  // Good by the eye, and short by the gap: as weak as one that looks it.
+  'spark.gap': weak,
   'spark.weak-all': [
     {
       ...spark(', in the shade', 2),

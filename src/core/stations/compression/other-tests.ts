@@ -136,6 +136,10 @@ export function unlikeTests(c: Context, others: readonly OtherTest[], chosen: Ch
     if (lowBeside(o, others, limit, row, first)) return [{ ...found, low: true }];
     // However weakly it was cranked: beside the others of that test it was none the lower.
     const beside = others.filter((x) => x.key === o.key).map((x) => meanOf(x.readings));
+    // All of them alike through a volume, and good without: that speaks, since a volume only takes away.
+    const through = deadVolume(o.readings[0]!.instrument) > 0 && deadVolume(first.instrument) === 0;
+    const gauge = through && found.differs.every((d) => d.of === 'gauge');
+    if (gauge && beside.length > 1 && meanOf(o.readings) <= row.mean) return [];
     const cranking = found.differs.every((d) => d.of === 'cranking');
     if (cranking && beside.length > 1 && !row.low && meanOf(o.readings) >= (1 - limit) * Math.max(...beside)) return [];
     return explained(c, o.readings, row, first) ? [] : [found];

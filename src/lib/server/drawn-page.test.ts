@@ -122,6 +122,16 @@ describe('what is not kept', () => {
     expect((await y.ask()).status).toBe(init.status);
     expect(y.times()).toBe(2);
   });
+  it('a stream that goes on is handed through, not copied', async () => {
+    let stream: ReadableStream | undefined;
+    const y = yard(() => {
+      stream = new ReadableStream({ start: (c) => c.enqueue(new TextEncoder().encode('data: 1\n\n')) });
+      return new Response(stream, { headers: { 'content-type': 'text/event-stream' } });
+    });
+    const response = await y.ask({ path: '/surveys/1/live', route: '/surveys/[id]/live' });
+    expect(response.body).toBe(stream);
+    expect(stream!.locked).toBe(false);
+  });
   it('a drawing that throws is tried again', async () => {
     const y = yard((n) => {
       if (n === 1) throw new Error('disk full');

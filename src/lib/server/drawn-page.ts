@@ -23,8 +23,7 @@ const NONCE = /'nonce-([^']+)'/;
 const isPage = ({ status, headers }: Response): boolean =>
   status === 200 && (headers.get('content-type') ?? '').startsWith('text/html') && !headers.has('set-cookie');
 
-async function drawn(response: Response): Promise<Drawn | undefined> {
-  if (!isPage(response)) return undefined;
+async function drawn(response: Response): Promise<Drawn> {
   const html = await response.text();
   const nonce = NONCE.exec(response.headers.get('content-security-policy') ?? '')?.[1];
   const encoder = new TextEncoder();
@@ -58,7 +57,8 @@ export const drawnOnce =
       keyOf(event),
       async () => {
         own = await resolve(event);
-        return drawn(own.clone());
+        // A stream that goes on, or a file, is not copied: its copy would grow for as long as nobody reads it.
+        return isPage(own) ? drawn(own.clone()) : undefined;
       },
       o
     );

@@ -71,6 +71,9 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await expect(page.getByText('clear them before blaming the pump')).toBeVisible();
 
   await page.getByRole('link', { name: 'Job list' }).first().click();
+  // What the blocked screens ask for has been weighed: nothing moves under the pointer any more.
+  const now = page.getByRole('region', { name: 'Now' });
+  await expect(now.getByRole('link', { name: /Clear the intake screens/ })).toBeVisible();
   await page.getByLabel('Note').fill('weed in every slot');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.getByRole('link', { name: /Prove it: Cooling/ }).click();

@@ -50,6 +50,14 @@ describe('leak-down beside compression', () => {
       expect(open(b)).toEqual(open(readyToRun(four)));
     }
   );
+  it('read again and tight, the doubt is closed; loose after that, it is open again', () => {
+    const b = leaking(four, false, 'exhaust').read('compression.leakdown', 0.06, { cylinder: 2, round: 2 });
+    expect(b.ids()).toContain('compression.leakdown.2:sound');
+    expect(titles(b).join('\n')).not.toMatch(/Leak-down/);
+    expect(b.read('compression.leakdown', 0.45, { cylinder: 2, round: 2 }).said('compression.leakdown.2')).toMatch(
+      /not of the same thing/
+    );
+  });
   it('read again and the same, it counts', () => {
     const b = leaking(four, false, 'exhaust').read('compression.leakdown', 0.44, { cylinder: 2, round: 2 });
     expect(b.ids()).toContain('compression.leakdown.2:fault');

@@ -109,7 +109,11 @@ export function leakDownRows(c: Context): LeakDownRow[] {
         ? heard.find((r) => (r.value as readonly string[]).includes('exhaust'))
         : undefined;
     const after = atPort ? all.slice(Math.max(1, all.filter((r) => !isAfter(r.at, atPort.at)).length)) : [];
-    const readings = after.length ? after : all;
+    // Tight, as the needle said: that closes the doubt about those before it, which were off their top.
+    const closing = needleSawNone(c, cylinder, all.at(-1)!.at)
+      ? all.findIndex((r) => (r.value as number) < leakBands(c, testerFrom(r.instrument)).watch)
+      : -1;
+    const readings = after.length ? after : all.slice(Math.max(0, closing));
     const values = readings.map((r) => r.value as number);
     const apart = (list: readonly number[]): boolean => Math.max(...list) - Math.min(...list) > DISAGREE;
     // Three in a row that agree have closed the doubt: what was read before them was not at top, or a valve that had not shut.

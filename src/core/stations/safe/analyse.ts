@@ -1,9 +1,6 @@
 import type { Context } from '../../findings/context.ts';
 import type { SafeAnalysed, SafeFact, SafeTask } from './facts.ts';
 
-/** Answers from which on it counts as made safe: the stand may stay unasked on a bench. */
-const ANSWERED = 3;
-
 /** Whether hands are safe near it, and whether it may run where it stands. */
 export function analyse({ record, survey }: Context): SafeAnalysed {
   const direct = survey.engine.profile.shift === 'direct';
@@ -20,10 +17,9 @@ export function analyse({ record, survey }: Context): SafeAnalysed {
     ...(basis.secured === 'no' ? (['secure'] as const) : []),
     ...(direct && basis.propeller === 'clear' ? (['direct-drive'] as const) : [])
   ];
-  const answered = Object.values(basis).filter(Boolean).length;
   const hands: SafeFact[] = tasks.length
     ? [{ kind: 'open', condition: 'watch', values: { tasks } }]
-    : answered >= ANSWERED
+    : Object.values(basis).every(Boolean)
       ? [{ kind: 'made', condition: 'sound', values: {} }]
       : [];
   return {

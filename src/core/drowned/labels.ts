@@ -4,7 +4,6 @@ import { against } from '../holds/against.ts';
 import type { Hold } from '../holds/hold.ts';
 import type { Context } from '../findings/context.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
-import { pourOf } from '../stations/oil/changes.ts';
 import { drowned } from '../record/drowned.ts';
 
 export type LabelId = 'no-oil' | 'do-not-crank' | 'oil-in-bores' | 'case-empty';
@@ -26,13 +25,12 @@ export function labelsOf(c: Context, holds: readonly Hold[]): YardLabel[] {
     if (!crank) add('do-not-crank', 'DO NOT CRANK', 'Oil does not compress.');
     add('oil-in-bores', 'OIL IN BORES', 'Plugs out and turned by hand before anything else.');
   }
-  const pour = pourOf(c, 'oil');
+  const empty = sumpEmpty(c);
   const out4 = c.survey.engine.profile.strokes === 'four';
-  const drainedLast = c.record.last('oil.drained') !== undefined && pour.cups === 0;
-  const refilled = c.record.value('oil.sump') === 'drained' || c.record.value('oil.dip') === 'between';
-  if (out4 && ((drainedLast && !refilled) || c.record.last('oil.dip')?.value === 'none'))
+  if (empty === 'new') add('no-oil', 'NO OIL', 'A new engine comes without engine oil.');
+  else if (out4 && empty)
     add('no-oil', 'NO OIL', drowned(c) ? 'Sump drained after water, not filled.' : 'Sump drained, not filled.');
-  else if (sumpEmpty(c) === 'new') add('no-oil', 'NO OIL', 'A new engine comes without engine oil.');
+  else if (out4 && c.record.last('oil.dip')?.value === 'none') add('no-oil', 'NO OIL', 'None on the stick.');
   const drained = c.record.last('gear.drained');
   const refill = c.record.last('gear.refill');
   if (drained && (!refill || isAfter(drained.at, refill.at) || refill.value === 'no' || refill.value === 'unknown'))

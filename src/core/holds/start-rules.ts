@@ -40,9 +40,9 @@ const caseWords = {
     minutes: 1
   },
   empty: {
-    because: 'The gear case is drained: gears and bearings would run dry.',
-    need: 'refilled, for a stand run or for service',
-    items: ['gear.refill'],
+    because: 'The gear case was drained and is not full: gears and bearings would run dry.',
+    need: 'refilled to the level hole, for a stand run or for service',
+    items: ['gear.levelHole', 'gear.refill'],
     job: 'gear-refill'
   }
 } as const;

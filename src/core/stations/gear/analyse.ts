@@ -123,10 +123,11 @@ function refilling(c: Context): GearFact[] {
   const full = c.record.last('gear.levelHole')?.value;
   const stand: GearFact[] =
     c.record.last('gear.refill')?.value === 'stand' ? [{ kind: 'stand-fill', condition: 'fault', values: {} }] : [];
-  if (!cups || asked === undefined)
-    return full === 'bubbles' || full === 'no'
-      ? [...stand, { kind: 'level-hole', id: 'poured', condition: 'cannot-tell', values: { said: full } }]
-      : stand;
+  if (!cups || asked === undefined) {
+    // Some was pumped in, of a case whose capacity nobody knows: the level hole alone says that it is full.
+    const said = full === 'bubbles' || full === 'no' ? full : cups && caseEmpty(c) ? 'not looked at' : undefined;
+    return said ? [...stand, { kind: 'level-hole', id: 'poured', condition: 'cannot-tell', values: { said } }] : stand;
+  }
   const hole = c.record.value('gear.levelHole');
   const values = { poured, asked, hole };
   if (hole !== 'bubbleFree') return [...stand, { kind: 'poured-on', id: 'poured', condition: 'cannot-tell', values }];

@@ -3,7 +3,9 @@ import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
 import { unmended } from '../../findings/unmended.ts';
 import { items as lookItems } from '../look/readings.ts';
+import { pourOf } from '../oil/changes.ts';
 import { caseResult } from './case-test.ts';
+import { FAR_UNDER } from './water.ts';
 
 /** Why nothing may turn in this gear case: what is missing in it, wrong with it, or still put on it. */
 export type CaseDanger = 'empty' | 'pressure' | 'cracked';
@@ -11,20 +13,27 @@ export type CaseDanger = 'empty' | 'pressure' | 'cracked';
 const newest = (c: Context, items: readonly Parameters<Context['record']['all']>[0][]): Reading | undefined =>
   latestOf(items.flatMap((what) => c.record.all(what).filter((r) => r.value !== 'unknown')));
 
-/** The last time oil went in, or was said to have; "not yet", said later, takes back what was said before it. */
-const filled = (c: Context): Reading | undefined => {
+/** The last time that it was said to be filled; "not yet", said later, takes back what was said before it. */
+const refilled = (c: Context): Reading | undefined => {
   const said = newest(c, ['gear.refill']);
-  const refill = said?.value === 'no' ? undefined : said;
-  return latestOf([refill, newest(c, ['gear.poured'])].filter((r) => r !== undefined));
+  return said?.value === 'no' ? undefined : said;
 };
 
-/** Drained, or found without oil, and not filled since. */
+/** Drained, or found without oil, and not filled since: some oil pumped in is no full case until it runs out of the level hole. */
 export function caseEmpty(c: Context): boolean {
   const drained = c.record.all('gear.drained').findLast((r) => r.value !== 'unknown');
   const dry = c.record.all('gear.look').findLast((r) => r.value === 'none');
   const nothing = c.record.all('gear.first').findLast((r) => r.value === 'nothing');
   const last = latestOf([drained, dry, nothing].filter((r) => r !== undefined));
-  return last !== undefined && isAfter(last.at, filled(c)?.at);
+  if (!last) return false;
+  const hole = newest(c, ['gear.levelHole']);
+  // Out of the level hole long before the case can be full: air is trapped under it.
+  const { asked, cups, poured } = pourOf(c, 'gear');
+  const trapped = asked !== undefined && cups > 0 && poured < FAR_UNDER * asked;
+  const full = latestOf(
+    [refilled(c), hole?.value === 'bubbleFree' && !trapped ? hole : undefined].filter((r) => r !== undefined)
+  );
+  return isAfter(last.at, full?.at);
 }
 
 /**
@@ -53,9 +62,11 @@ function underPressure(c: Context): boolean {
   if (!test || test.value === 0) return false;
   const opening = newest(c, ['gear.caseOpen']);
   const opened = latestOf(
-    [opening?.value === 'yes' ? opening : undefined, filled(c), newest(c, ['gear.drained', 'gear.first'])].filter(
-      (r) => r !== undefined
-    )
+    [
+      opening?.value === 'yes' ? opening : undefined,
+      refilled(c),
+      newest(c, ['gear.poured', 'gear.drained', 'gear.first'])
+    ].filter((r) => r !== undefined)
   );
   return opened === undefined || !isAfter(opened.at, test.at);
 }

@@ -65,7 +65,7 @@ export interface GearFacts {
   slots: { readonly said: 'chewed' | 'stuck' };
   'stand-fill': object;
   /** Nothing pumped by the tally, and the level hole not yet running free of bubbles. */
-  'level-hole': { readonly said: 'bubbles' | 'no' };
+  'level-hole': { readonly said: 'bubbles' | 'no' | 'not looked at' };
   'poured-short': Pumped;
   'poured-full': Pumped;
   'poured-on': Pumped;

@@ -150,7 +150,7 @@ const examples: Examples<GearFacts> = {
   groove: [watch, fault].map((condition) => ({ kind: 'groove', condition, values: { depth: 0.0003 } })),
   slots: (['chewed', 'stuck'] as const).map((said) => ({ kind: 'slots', condition: watch, values: { said } })),
   'stand-fill': [{ kind: 'stand-fill', condition: fault, values: {} }],
-  'level-hole': (['bubbles', 'no'] as const).map((said) => ({
+  'level-hole': (['bubbles', 'no', 'not looked at'] as const).map((said) => ({
     kind: 'level-hole',
     condition: doubt,
     values: { said }

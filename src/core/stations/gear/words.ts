@@ -213,7 +213,9 @@ export const words: WordsOf<GearFacts, GearBasis> = {
     found:
       said === 'bubbles'
         ? 'Bubbles still come out of the level hole: go on pumping from the lowest plug until it runs without.'
-        : 'It does not run out of the level hole yet: go on pumping from the lowest plug.',
+        : said === 'no'
+          ? 'It does not run out of the level hole yet: go on pumping from the lowest plug.'
+          : 'Oil was pumped in, and nobody saw it run out of the level hole: go on until it does, without bubbles.',
     because: practice([`level hole: ${said}`], 'from the lowest plug, upright, bubble-free to the level hole.')
   }),
   'poured-short': ({ values: v }, _, units) => ({

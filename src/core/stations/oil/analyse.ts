@@ -8,7 +8,7 @@ import type { OilAnalysed, OilFact } from './facts.ts';
 import { laboratory } from './laboratory.ts';
 import { dips, levelVolume, oilLook } from './position.ts';
 import { freshOil, rivals } from './rivals.ts';
-import { sumpEmpty } from './sump.ts';
+import { sumpEmpty, takenOut } from './sump.ts';
 
 /** So much more than asked, and so much less, is told of what was poured in, share (M). */
 const POURED = { over: 0.03, short: 0.05 } as const;
@@ -49,8 +49,9 @@ export function analyse(c: Context): OilAnalysed {
 function levelFact(c: Context): OilFact[] {
   const { useless, last, agree, position } = dips(c);
   const doubt = 'cannot-tell' as const;
-  // A new engine that nobody filled: the dry stick is no doubt.
-  if (last.length && sumpEmpty(c) === 'new') return [{ kind: 'unfilled', condition: 'watch', values: {} }];
+  // An empty sump: the dry stick is no doubt, and there is nothing else to dip.
+  const why = sumpEmpty(c);
+  if (why === 'drained' || (why && last.length)) return [{ kind: 'unfilled', condition: 'watch', values: { why } }];
   if (useless === 'tilted' || (!last.length && c.record.value('oil.level') === 'no'))
     return [{ kind: 'level', condition: doubt, values: {} }];
   if (useless === 'early') return [{ kind: 'early', condition: doubt, values: {} }];
@@ -122,7 +123,7 @@ function residue(c: Context): OilFact[] {
 /** What was poured in against what the fill asks for. */
 function poured(c: Context): OilFact[] {
   const { poured: volume, cups, asked, left } = pourOf(c, 'oil');
-  if (!cups || asked === undefined) return [];
+  if (asked === undefined || !cups) return undipped(c, volume);
   const dipped = dips(c).position === 'between';
   const values = { poured: volume, cups, asked, over: -left!, dipped };
   const common = { id: 'poured', values };
@@ -133,4 +134,13 @@ function poured(c: Context): OilFact[] {
   return left! > POURED.short * asked
     ? [{ ...common, kind: 'poured-short', condition: 'cannot-tell' }]
     : [{ ...common, kind: 'poured-as-asked', condition: 'cannot-tell' }];
+}
+
+/** Oil went in or came out, and no dip says yet where it stands. */
+function undipped(c: Context, poured: number): OilFact[] {
+  const { last, useless, position } = dips(c);
+  const out = takenOut(c);
+  const drawn = out?.how === 'drawn-off';
+  if ((!poured && !drawn) || last.length || useless || position || sumpEmpty(c)) return [];
+  return [{ kind: 'undipped', id: 'poured', condition: 'cannot-tell', values: { poured, drawn } }];
 }

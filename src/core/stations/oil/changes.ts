@@ -4,6 +4,7 @@ import { ruleNumber } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { changesTo, leftAfter, residueShare } from '../../physics/residue.ts';
 import { sumpOf } from './rivals.ts';
+import { fillsWhole } from './sump.ts';
 
 /** Stays behind where nobody measured what came out (M). */
 export const USUAL_RESIDUE = 0.15;
@@ -49,7 +50,7 @@ export function changes(c: Context): Changes {
 export interface Pour {
   readonly poured: number;
   readonly cups: number;
-  /** What this fill asks for: the sump with its filter where that is renewed. */
+  /** What this fill asks for: the sump, with its filter where that is renewed; nothing where a level is only brought up. */
   readonly asked?: number;
   readonly left?: number;
   /** Of the bottle in hand. */
@@ -65,10 +66,13 @@ export function pourOf(c: Context, station: 'oil' | 'gear'): Pour {
   const poured = list.reduce((s, x) => s + x, 0);
   const { profile } = c.survey.engine;
   const renewed = c.record.value('oil.filter') === 'renewed';
+  const whole = (renewed ? known(profile.sumpWithFilter) : known(profile.sumpWithoutFilter)) ?? sumpOf(c);
   const asked =
     station === 'gear'
       ? (c.survey.engine.manual?.['gear.capacity']?.value ?? known(profile.gearCapacity))
-      : ((renewed ? known(profile.sumpWithFilter) : known(profile.sumpWithoutFilter)) ?? sumpOf(c));
+      : fillsWhole(c)
+        ? whole
+        : undefined;
   const size = known(c.record.value(`${station}.bottle`));
   const opened = size ? Math.max(1, Math.ceil(poured / size - 1e-9)) : 0;
   return {

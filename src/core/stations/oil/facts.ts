@@ -23,8 +23,8 @@ interface Poured {
 }
 
 export interface OilFacts {
-  /** New, dipped, and never filled. */
-  unfilled: object;
+  /** Drained and not filled since; or new, dipped, and never filled. */
+  unfilled: { readonly why: 'drained' | 'new' };
   level: object;
   early: object;
   'dip-once': { readonly dip: Dip };
@@ -50,6 +50,8 @@ export interface OilFacts {
   'poured-over': Poured;
   'poured-short': Poured;
   'poured-as-asked': Poured;
+  /** m³ poured in; or some was drawn off; not dipped since. */
+  undipped: { readonly poured: number; readonly drawn: boolean };
   filter: object;
 }
 

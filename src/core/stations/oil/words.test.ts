@@ -41,7 +41,11 @@ const poured = { poured: 3.2e-3, cups: 4, asked: 3e-3, over: 0.2e-3 };
 const [doubt, watch, sound] = ['cannot-tell', 'watch', 'sound'] as const;
 
 const examples: Examples<OilFacts> = {
-  unfilled: [{ kind: 'unfilled', condition: 'watch', values: {} }],
+  unfilled: (['drained', 'new'] as const).map((why) => ({ kind: 'unfilled', condition: watch, values: { why } })),
+  undipped: [
+    { kind: 'undipped', condition: doubt, values: { poured: 0.3e-3, drawn: false } },
+    { kind: 'undipped', condition: doubt, values: { poured: 0, drawn: true } }
+  ],
   level: [{ kind: 'level', condition: doubt, values: {} }],
   early: [{ kind: 'early', condition: doubt, values: {} }],
   'dip-once': [{ kind: 'dip-once', condition: doubt, values: { dip } }],

@@ -99,8 +99,11 @@ const pouredBecause = ({ poured, cups, asked }: OilFacts['poured-over'], units: 
   );
 
 export const words: WordsOf<OilFacts, OilBasis> = {
-  unfilled: (_, basis, units) => ({
-    found: 'No oil on the stick: a new engine comes without.',
+  unfilled: ({ values: { why } }, basis, units) => ({
+    found:
+      why === 'new'
+        ? 'No oil on the stick: a new engine comes without.'
+        : 'The sump is drained: there is no oil in the engine.',
     advice: 'Fill it as its manual says, then dip twice, before anything turns it.',
     because: dippedBecause(basis, units)
   }),
@@ -244,6 +247,16 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     found: `${volume(v.poured, units)} poured in, as asked.`,
     advice: 'Wait, then dip twice.',
     because: pouredBecause(v, units)
+  }),
+  undipped: ({ values: { poured, drawn } }, _, units) => ({
+    found: poured
+      ? `${volume(poured, units)} poured in, and not dipped since.`
+      : 'Some oil was drawn off, and it was not dipped since.',
+    advice: 'Wait, then dip twice: level, wiped.',
+    because: practice(
+      [poured ? `poured: ${volume(poured, units)}` : `drawn off: ${drawn ? 'yes' : 'no'}`],
+      'the stick says where it stands, not the jug.'
+    )
   }),
   filter: () => ({
     found: 'The old filter seal is still on the engine: two seals blow out under pressure.',

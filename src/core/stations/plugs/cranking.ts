@@ -168,8 +168,13 @@ function starterFact(c: Context): PlugFact[] {
   if (again) return [{ kind: 'starter-again', repeat: true, condition: 'cannot-tell', values: { tried: again } }];
   if (isPoor(circuit) && direct === 'turns')
     return [{ kind: 'starter-circuit', id, condition: 'fault', values: { end } }];
-  if (isPoor(direct) && !turned)
-    return [{ kind: 'starter-motor', id: 'starter', condition: 'fault', values: { both: isPoor(circuit) } }];
+  if (isPoor(direct) && !turned) {
+    // The commonest cause of a starter that fails on its battery is that battery.
+    const asked = c.record.last('plugs.volts')?.value === 'unknown' || c.renewed('plugs.volts').length > 0;
+    const battery = volts !== undefined ? 'held' : asked ? 'unknown' : 'not measured';
+    const condition = battery === 'held' ? 'fault' : battery === 'unknown' ? 'watch' : 'cannot-tell';
+    return [{ kind: 'starter-motor', id: 'starter', condition, values: { both: isPoor(circuit), battery } }];
+  }
   // The meter has said where the volts end: nothing is fed straight from the battery to learn it.
   if (isPoor(circuit) && end !== undefined && end !== 'through')
     return [{ kind: 'starter-broken', id, condition: 'fault', values: { end } }];

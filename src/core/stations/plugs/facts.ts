@@ -26,7 +26,8 @@ export interface PlugFacts {
   /** Good straight from the battery, poor through its circuit. */
   'starter-circuit': { readonly end: VoltsEnd | undefined };
   /** Poor straight from the battery; `both`: through its circuit as well. */
-  'starter-motor': { readonly both: boolean };
+  /** `battery`: whether it held its volts meanwhile, where that is known; nobody can tell where it was asked and not seen. */
+  'starter-motor': { readonly both: boolean; readonly battery: 'held' | 'not measured' | 'unknown' };
   /** Poor through its circuit, and not yet tried straight from the battery. */
   'starter-either': object;
   /** Poor on a battery that was weak then, and charged or changed since. */

@@ -53,7 +53,13 @@ const examples: Examples<PlugFacts> = {
     condition: 'fault',
     values: { end }
   })),
-  'starter-motor': [true, false].map((both) => ({ kind: 'starter-motor', condition: 'fault', values: { both } })),
+  'starter-motor': [true, false].flatMap((both) =>
+    (['held', 'not measured', 'unknown'] as const).map((battery) => ({
+      kind: 'starter-motor' as const,
+      condition: 'fault' as const,
+      values: { both, battery }
+    }))
+  ),
   'starter-again': (['circuit', 'direct'] as const).map((tried) => ({
     kind: 'starter-again',
     condition: doubt,

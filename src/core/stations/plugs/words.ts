@@ -116,10 +116,19 @@ export const words: WordsOf<PlugFacts, PlugBasis> = {
     found: `The starter turns well from the battery but not through its circuit${endOf(values.end)}.`,
     because: starterTried(basis, units)
   }),
-  'starter-motor': ({ values }, basis, units) => ({
-    found: `The starter fails straight from the battery${values.both ? ' too' : ''}: battery, its cables, then the motor.`,
-    because: starterTried(basis, units)
-  }),
+  'starter-motor': ({ values }, basis, units) => {
+    const fails = `The starter fails straight from the battery${values.both ? ' too' : ''}`;
+    const because = starterTried(basis, units);
+    if (values.battery === 'held')
+      return { found: `${fails}, and the battery holds its volts: its cables, then the motor.`, because };
+    return values.battery === 'unknown'
+      ? { found: `${fails}: battery, its cables, then the motor.`, because }
+      : {
+          found: `${fails}; what the battery held meanwhile is not known.`,
+          advice: 'Its volts while it is tried, or a known good battery: that separates the battery from the motor.',
+          because
+        };
+  },
   'starter-either': (_, basis, units) => ({
     found: 'The starter is poor through its circuit.',
     advice: 'Feed it straight from the battery: that separates motor from circuit.',

@@ -1,0 +1,268 @@
+import { cylindersOf, type Context } from '../findings/context.ts';
+import { known } from '../engine/profile.ts';
+import type { Finding } from '../findings/finding.ts';
+import type { TestFacts } from '../stations/compression/facts.ts';
+import { compareAll } from '../stations/compression/compare.ts';
+import { lashWants } from '../stations/compression/leakdown.ts';
+import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
+import { cranksWeakly } from '../stations/plugs/cranking.ts';
+import { boreWork } from '../stations/compression/measure.ts';
+import { lastSoak, soakOver } from '../stations/turn/soak.ts';
+import { wetRingsUntold } from '../stations/compression/analyse.ts';
+import type { ItemId } from '../items/register.ts';
+import { isAfter, latestAt, type Instant } from '../units/instant.ts';
+import { at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+
+const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
+const several = (c: Context): boolean => cylindersOf(c).length > 1;
+
+const again = (how: string, more: Partial<AskRule> = {}): AskRule =>
+  repeat(`Compression again${how}`, 'compression', 5, {
+    items: ['compression.pressure'],
+    // Known to turn slowly, starter or battery comes first.
+    open: (c) => !cranksWeakly(c),
+    ...more
+  });
+const throttleOpen = again('', {
+  minutes: 2,
+  title: (c) =>
+    cylindersOf(c).some((cylinder) =>
+      (['compression.pressure', 'compression.pulls'] as const).every((what) => !c.record.all(what, { cylinder }).length)
+    )
+      ? 'Compression of every cylinder, throttle wide open'
+      : 'Compression again, throttle wide open'
+});
+/** What makes a wet test of it. */
+const oiled = { conditions: { bores: 'oiled' } } as const;
+const wetTaken = (c: Context, f: Finding): boolean =>
+  Boolean(compareAll(c)?.wet.some((w) => f.cylinder === undefined || w.cylinder === f.cylinder));
+
+/** Taken since the last work on the cylinders, a soak among it. */
+const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean =>
+  c.record
+    .all(item, cylinder === undefined ? {} : { cylinder })
+    .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)));
+/** Its lash wants setting: that is done, and the needle read again, before oil or air is asked. */
+const lashFirst = (c: Context, f: Finding): boolean => f.cylinder !== undefined && lashWants(c, f.cylinder);
+/** The air is followed to its part once the lash is as it should be. */
+const follow = job('air-cause', { only: ['fault'] });
+const airCause: AskRule = {
+  ...follow,
+  open: (c, f) => follow.open(c, f) && !lashFirst(c, f)
+};
+/** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
+const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
+/** Air was heard, and not at a valve: no lash explains that. */
+const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
+  const heard = c.record.value('compression.escape', cylinder);
+  return Array.isArray(heard) && heard.length > 0 && !heard.some((x) => x === 'intake' || x === 'exhaust');
+};
+const lashIfValves: AskRule = {
+  ...lash,
+  open: (c, f) => four(c) && !pastNoValve(c, f.cylinder) && lash.open(c, f)
+};
+/** Read with oil in the bores, and never dry. */
+const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
+const wet: AskRule = {
+  ...look((_, f) => `Wet test${at(f)}, a measured dose`, ['compression.pressure'], 5, oiled),
+  // Bores that hold oil already tell nothing by more of it.
+  open: (c, f) =>
+    !cranksWeakly(c) &&
+    !oiledOnly(c) &&
+    !lashFirst(c, f) &&
+    !wetTaken(c, f) &&
+    !taken(c, 'compression.leakdown', f.cylinder)
+};
+/** Bores that stood dry read low all together: oil in all of them alike comes before air in any. */
+const oilAll: AskRule = {
+  ...look(
+    (c) =>
+      several(c)
+        ? 'Oil every bore alike, a measured dose, and repeat'
+        : 'Oil the bore, a measured dose, turn it over and repeat',
+    ['compression.pressure'],
+    10,
+    oiled
+  ),
+  only: ['cannot-tell'],
+  open: (c) => (known(c.survey.engine.history.yearsIdle) ?? 0) >= 1 && !oiledOnly(c) && !compareAll(c)?.wet.length
+};
+const readOnce = (c: Context): boolean => {
+  const rows = compareAll(c)?.rows ?? [];
+  return rows.length === 1 && rows[0]!.readings.length < 2;
+};
+/** From so many readings of the lowest cylinder on, one more settles nothing (M: the interval shrinks by a sixth and less). */
+const ENOUGH = 4;
+function repeatedEnough(c: Context): boolean {
+  const rows = compareAll(c)?.rows ?? [];
+  const lowest = rows.reduce<(typeof rows)[number] | undefined>((a, r) => (!a || r.mean < a.mean ? r : a), undefined);
+  return (lowest?.readings.length ?? 0) >= ENOUGH;
+}
+/** Oil hides what rings do until it has burnt off: the first run takes it out. */
+const dryAfterRun = again(', the oil burnt off by the run', {
+  // No doubt that holds anything up: what the run itself showed comes first.
+  kind: 'look',
+  late: true,
+  items: ['compression.pressure'],
+  open: (c) => oiledOnly(c) && oilBurntOff(c, compareAll(c)?.at ?? '')
+});
+/** How a test that was cranked too weakly is made again. */
+const briskly = (volts: boolean): string => (volts ? ', on a charged battery' : ', cranked briskly');
+/** What weak cranking was noted by, where one test differs from another in that. */
+const weakBy = ({ values }: Finding): string | undefined =>
+  ((values as { differs?: readonly { of: string; by?: string }[] } | undefined)?.differs ?? []).find(
+    (d) => d.of === 'cranking'
+  )?.by;
+export const leakDown: AskRule = {
+  ...look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12),
+  open: (c, f) => !taken(c, 'compression.leakdown', f.cylinder)
+};
+const whereOut: AskRule = {
+  ...look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3),
+  open: (c, f) =>
+    c.record.last('compression.leakdown', f.cylinder) !== undefined &&
+    taken(c, 'compression.leakdown', f.cylinder) &&
+    !taken(c, 'compression.escape', f.cylinder)
+};
+
+/** The latest soak, where no pressure of the cylinder was read after it: what was read before says how it was. */
+const soakUnread = (c: Context, cylinder: number | undefined): Instant | undefined => {
+  const where = cylinder === undefined ? {} : { cylinder };
+  const read = latestAt(
+    (['compression.pressure', 'compression.pulls'] as const).flatMap((i) => c.record.all(i, where))
+  );
+  const soaked = lastSoak(c);
+  return soaked && isAfter(soaked, read) ? soaked : undefined;
+};
+/** By hand before it is cranked, and both a day after the oil went in. */
+const afterSoak: readonly AskRule[] = [
+  repeat('Turn it by hand again, a day later', 'turn', 2, {
+    items: ['turn.result'],
+    open: (c, f) => {
+      const soaked = soakUnread(c, f.cylinder);
+      return soaked !== undefined && !c.record.all('turn.result').some((r) => isAfter(r.at, soaked));
+    },
+    from: soakOver
+  }),
+  again('', {
+    title: (_, f) => `Compression again${at(f)}, a day after the soak`,
+    open: (c, f) => !cranksWeakly(c) && soakUnread(c, f.cylinder) !== undefined,
+    from: soakOver
+  })
+];
+/** Once the bores were soaked, the same is read again before anything else is asked for. */
+const untilSoaked = (...list: readonly AskRule[]): readonly AskRule[] => [
+  ...afterSoak,
+  ...list.map((r): AskRule => ({ ...r, open: (c, f) => !soakUnread(c, f.cylinder) && r.open(c, f) }))
+];
+/** Oil sealed it, and nobody could follow the air: rings that stood come free by a soak, which costs ten minutes and a night. */
+const soakForWet = job('soak', {
+  open: (c, f) => f.cylinder !== undefined && wetRingsUntold(c).includes(f.cylinder) && job('soak').open(c, f)
+});
+
+/** What the needle, oil in the bores and air ask for, in the trade's order. C: common practice. */
+export const compressionAsks: Asks = {
+  'compression.unlike': [
+    again('', {
+      title: (_, f) => {
+        const by = weakBy(f);
+        return `Compression again${by ? briskly(by === 'volts') : ', under like conditions'}`;
+      }
+    })
+  ],
+  'compression.throttle': [throttleOpen],
+  'compression.throttle-unknown': [throttleOpen],
+  'compression.range': [again(', with a gauge that reaches')],
+  'compression.cranking': [
+    again('', {
+      only: ['watch'],
+      title: (_, f) => `Compression again${briskly((f.values as { volts?: number } | undefined)?.volts !== undefined)}`
+    })
+  ],
+  'compression.adapter': [again(', without the adapter'), leakDown],
+  'compression.adapter-size': [again(', without the adapter')],
+  'compression.falls': [again(', valve and seal of the gauge looked at')],
+  'compression.order': [again(', in the reverse order')],
+  'compression.bores': [again(', when the oil has run off')],
+  'compression.missing': [
+    goOn('Compression of the other cylinders', 'compression', 3, {
+      items: ['compression.pressure'],
+      // With the throttle in doubt the whole test is made again, the others with it.
+      open: (c, f) => !cranksWeakly(c) && !(f.values as TestFacts['missing']).throttleDoubted
+    })
+  ],
+  'compression.low': untilSoaked(
+    again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),
+    // Nothing is built on a reading that is still doubted.
+    { ...lashIfValves, only: ['fault'] },
+    wet,
+    { ...leakDown, only: ['fault'], open: (c, f) => !lashFirst(c, f) && leakDown.open(c, f) },
+    whereOut
+  ),
+  // Repeated a few times and still on the limit: the needle tells no more, air does.
+  'compression.spread': untilSoaked(
+    again(', in the reverse order', { open: (c) => !cranksWeakly(c) && !repeatedEnough(c) }),
+    { ...leakDown, open: (c, f) => !cranksWeakly(c) && leakDown.open(c, f) }
+  ),
+  'compression.high': [
+    look((_, f) => `Plug out${at(f)}, turn it over, look into the hole`, ['plugs.hole'], 4, {
+      open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
+    }),
+    again(', bores dry', { only: ['cannot-tell'] })
+  ],
+  'compression.scatter-wet': [again('', { title: (_, f) => `Wet test${at(f)} again, the same dose`, ...oiled })],
+  'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
+  'compression.neighbours': [leakDown],
+  'compression.wet': untilSoaked(lashIfValves, leakDown, soakForWet),
+  // Where its own lever lets pressure go, oil in the bore changes nothing that could be read.
+  'compression.figure': [
+    { ...leakDown, open: (c, f) => c.survey.engine.profile.decompression === 'fitted' && leakDown.open(c, f) },
+    oilAll,
+    leakDown
+  ],
+  'compression.oiled': [dryAfterRun],
+  // One cylinder, read once: the needle is read again before air goes in.
+  'compression.nofigure': [
+    again('', { open: readOnce }),
+    { ...leakDown, open: (c, f) => !readOnce(c) && leakDown.open(c, f) }
+  ],
+  'compression.leakdown': [
+    repeat('Leak-down again, piston at top, the tester’s own zero first', 'compression', 5, {
+      items: ['compression.leakdown'],
+      only: ['cannot-tell'],
+      open: (c, f) => f.condition === 'cannot-tell'
+    }),
+    whereOut,
+    lashIfValves,
+    airCause
+  ],
+  'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
+  'compression.leakdown-overhaul': [job('overhaul', { only: ['fault'] })],
+  'compression.leakdown-bore': [
+    look((_, f) => `Light into the bore${at(f)}`, ['plugs.hole'], 5, {
+      open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
+    })
+  ],
+  'compression.leakdown-through': [
+    repeat((_, f) => `Leak-down${at(f)} again, piston held at top, the place watched`, 'compression', 8, {
+      items: ['compression.leakdown'],
+      open: (c, f) => c.record.all('compression.leakdown', { cylinder: f.cylinder! }).length < 2
+    })
+  ],
+  'compression.leakdown-port': [
+    repeat((_, f) => `Leak-down${at(f)} again, piston exactly at top`, 'compression', 5, {
+      items: ['compression.leakdown']
+    })
+  ],
+  'compression.leakdown-against': [
+    repeat((_, f) => `Leak-down${at(f)} again, piston at top of its compression stroke`, 'compression', 5, {
+      items: ['compression.leakdown']
+    })
+  ],
+  'compression.leakdown-water': [job('water-in', { only: ['fault'] })],
+  'compression.escape-unread': [leakDown],
+  'compression.crankcase': [job('crank-seal')],
+  'compression.leakdown-gasket': [job('head-gasket', { only: ['fault'] })],
+  'compression.lash-intake': [job('lash', { only: ['fault', 'watch'] })],
+  'compression.lash-exhaust': [job('lash', { only: ['fault', 'watch'] })]
+};

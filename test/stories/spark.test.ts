@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Conditions } from '../../src/core/record/reading.ts';
 import { Bench } from '../case.ts';
-import { magneto, tester } from './engines.ts';
+import { magneto, tester, v6 } from './engines.ts';
 import { story } from './story.ts';
 
 const twin = { strokes: 'two', cylinders: 2, displacement: 300e-6, ignition: 'cdi', starting: 'rope' } as const;
@@ -162,5 +162,33 @@ describe('none, the lanyard not answered, and none with the stop wire off', () =
   });
   it('unknown is no answer', () => {
     expect(none().read('spark.stopWire', 'unknown').ids()).toContain('spark.lanyard:cannot-tell');
+  });
+});
+
+describe('one bank of a V without spark', () => {
+  const dead = (): Bench => {
+    const b = new Bench(v6).read('spark.lanyard', 'yes').read('look.wiring', 'good');
+    for (let cylinder = 1; cylinder <= 6; cylinder++)
+      b.read('spark.result', cylinder % 2 ? 'good' : 'none', { cylinder, ...tester });
+    return b.read('spark.triggerTest', 'within').read('spark.chargeTest', 'within');
+  };
+  const next = (b: Bench): string | undefined => b.assessed().moves.find((m) => m.station === 'spark')?.title;
+  const renewed = (b: Bench): boolean => b.assessed().steps.some((s) => s.id === 'spark-common' && s.state === 'open');
+  it('what is left of its feed is tried before it is bought', () => {
+    const b = dead();
+    expect(b.said('spark.part-pack')).toMatch(/one whole bank: it is the power pack of that bank, by elimination/);
+    expect(next(b)).toMatch(/^A known good power pack/);
+    expect(renewed(b)).toBe(false);
+  });
+  it('spark with a good one in its place makes it the work', () => {
+    expect(renewed(dead().read('spark.packSwap', 'returns'))).toBe(true);
+  });
+  it('nobody has one to try: the work stands on what was measured', () => {
+    expect(renewed(dead().read('spark.packSwap', 'unknown'))).toBe(true);
+  });
+  it('still none with a good one: all that the bank shares was cleared, and nothing is bought', () => {
+    const b = dead().read('spark.packSwap', 'still');
+    expect(b.said('spark.pair')).toMatch(/All that it shares was cleared/);
+    expect(renewed(b)).toBe(false);
   });
 });

@@ -3,7 +3,7 @@ import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';
-import { isolation, pastPlug } from '../stations/spark/isolation.ts';
+import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
@@ -83,6 +83,12 @@ const sparksAtAll = look('Spark at every cylinder, through the tester', ['spark.
   only: ['cannot-tell']
 });
 
+/** Dear, and only left over: a known good one proves it before it is bought. */
+const knownGood = look('A known good power pack or control unit on it: spark?', ['spark.packSwap'], 30, {
+  needs: 'crank',
+  open: packUntried
+});
+
 /** A coil at this temperature has run, K (M: 40 °C). */
 const WARM = 313;
 
@@ -145,8 +151,8 @@ export const sparkAsks: Asks = {
   'spark.all': [isolate, job('spark-common')],
   ...Object.fromEntries(
     Object.entries(partJobs).flatMap(([part, id]) => [
-      [`spark.part-${part}`, [sparksAtAll, job(id, { only: ['fault'] })]],
-      [`spark.own-${part}`, [sparksAtAll, job(id, { only: ['fault'] })]]
+      [`spark.part-${part}`, [sparksAtAll, knownGood, job(id, { only: ['fault'] })]],
+      [`spark.own-${part}`, [sparksAtAll, knownGood, job(id, { only: ['fault'] })]]
     ])
   ),
   'spark.pair': [

@@ -1,4 +1,5 @@
 import { school } from '../house-rules/rules.ts';
+import { packUntried } from '../stations/spark/isolation.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Ignition. */
@@ -31,6 +32,7 @@ export const ignition = {
     title: 'Renew the power pack, proved by a known good one',
     yieldsTo: ['stop-circuit', 'ground', 'coil', 'points', 'wiring'],
     raisedBy: ['spark.part-pack', 'spark.own-pack'],
+    unless: packUntried,
     renews: ['spark.packSwap'],
     how: 'Plugs and grounds of the box bright first. Then a known good one on the same engine: spark back on every cylinder proves it, before one is bought.',
     tools: ['meter', 'a known good pack'],

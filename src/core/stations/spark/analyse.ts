@@ -141,7 +141,7 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
     ];
   return [
     ...(shared
-      ? [{ kind: 'pair', condition: 'fault', values: { dead, shared } } as const]
+      ? [together(c, list, dead, shared)]
       : none.map((s) =>
           undrivenBy(list, s)
             ? ({ kind: 'slow', cylinder: s.cylinder, condition: 'cannot-tell', values: { result: 'none' } } as const)
@@ -156,6 +156,22 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
         : { kind: 'weak', cylinder, condition: 'watch', values: {} };
     })
   ];
+}
+
+/** None on cylinders that share a part: what the trials found of a bank's feed, else the part to look for. */
+function together(c: Context, list: readonly Seen[], dead: readonly number[], shared: 'bank' | 'coil'): SparkFact {
+  const tried = shared === 'bank' ? isolation(c) : undefined;
+  if (!tried?.found) {
+    const cleared = tried?.parts.every((p) => p.state === 'cleared') ? { cleared: true as const } : {};
+    return { kind: 'pair', condition: 'fault', values: { dead, shared, ...cleared } };
+  }
+  const cleared = tried.parts.filter((p) => p.state === 'cleared').map((p) => p.label);
+  return {
+    kind: 'part',
+    id: `part-${tried.found.id}`,
+    condition: 'fault',
+    values: { cylinders: list.length, part: tried.found, cleared, bank: dead }
+  };
 }
 
 /** No spark at one cylinder: ground, nothing yet where no other sparks, what its isolation has found, or its own parts in their order. */

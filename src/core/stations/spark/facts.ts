@@ -41,14 +41,20 @@ export interface SparkFacts {
   'lanyard-out': { readonly cylinders: readonly number[] };
   stop: object;
   'slow-everywhere': Everywhere;
-  part: Everywhere & { readonly part: PartFound; readonly cleared: readonly string[] };
+  /** `bank`: only these cylinders are dead, one whole bank, and it is of theirs. */
+  part: Everywhere & {
+    readonly part: PartFound;
+    readonly cleared: readonly string[];
+    readonly bank?: readonly number[];
+  };
   all: Everywhere & {
     readonly left: readonly string[];
     readonly cleared: readonly string[];
     /** Whether a trial would still separate what is left. */
     readonly next: boolean;
   };
-  pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil' };
+  /** `cleared`: all that a bank shares was tried, and none of it is to blame. */
+  pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil'; readonly cleared?: true };
   ground: object;
   own: { readonly part: PartFound };
   /** A trial found this part guilty, and nothing says that it was mended since. */

@@ -72,13 +72,13 @@ const own: Readonly<Record<string, readonly Part[]>> = {
 };
 /** What the cylinders of one bank share, where all of them are dead and the other bank fires (C). */
 const ofBank: readonly Part[] = [
-  part('charge', 'the charge coil of that bank'),
-  part('trigger', 'the trigger of that bank'),
-  part('pack', 'the power pack of that bank')
+  part('charge', 'charge coil of that bank'),
+  part('trigger', 'trigger of that bank'),
+  part('pack', 'power pack of that bank')
 ];
 const ofBankDriven: readonly Part[] = [
-  part('fuse', 'the supply of that bank’s coils'),
-  part('pack', 'the output of the control unit')
+  part('fuse', 'supply of that bank’s coils'),
+  part('pack', 'output of the control unit')
 ];
 const sharedUnknown: readonly Part[] = [
   toSwitch,
@@ -300,4 +300,14 @@ export function isolation(c: Context): Elimination<SparkPart> | undefined {
   const noPlug = answer('spark.plugSwap') !== 'moves' && seen.filter((s) => s.result === 'none').every(pastPlug);
   const parts = partsOf(profile, pattern, single).filter((p) => !(noPlug && p.id === 'plug'));
   return eliminate(parts, trialsOf(profile), answer);
+}
+
+/** The pack is what is left over, and nobody has tried a known good one: it is tried before it is bought. */
+export function packUntried(c: Context): boolean {
+  const found = isolation(c)?.found;
+  return (
+    found?.id === 'pack' &&
+    found.by === 'elimination' &&
+    trialAnswer(c, 'spark.packSwap', deadNow(sparkSeen(c))) === undefined
+  );
 }

@@ -66,7 +66,8 @@ const examples: Examples<SparkFacts> = {
   'slow-everywhere': [{ kind: 'slow-everywhere', id: 'slow', condition: doubt, values: { cylinders: 2 } }],
   part: [
     { kind: 'part', condition: fault, values: { cylinders: 2, part, cleared: ['fuse', 'ground'] } },
-    { kind: 'part', condition: fault, values: { cylinders: 1, part: { ...part, by: 'answer' }, cleared: [] } }
+    { kind: 'part', condition: fault, values: { cylinders: 1, part: { ...part, by: 'answer' }, cleared: [] } },
+    { kind: 'part', condition: fault, values: { cylinders: 6, part, cleared: ['fuse'], bank: [2, 4, 6] } }
   ],
   all: [
     { kind: 'all', condition: fault, values: { cylinders: 2, left: ['trigger', 'pack'], cleared: [], next: true } },
@@ -74,6 +75,7 @@ const examples: Examples<SparkFacts> = {
   ],
   pair: [
     { kind: 'pair', condition: fault, values: { dead: [1, 3], shared: 'bank' } },
+    { kind: 'pair', condition: fault, values: { dead: [1, 3], shared: 'bank', cleared: true } },
     { kind: 'pair', condition: fault, values: { dead: [1, 4], shared: 'coil' } }
   ],
   ground: [{ kind: 'ground', condition: fault, ...one }],

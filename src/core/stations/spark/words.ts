@@ -54,9 +54,9 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'cranking speed is noted with every spark.')
   }),
   part: ({ values }, basis) => {
-    const { part, cleared } = values;
+    const { part, cleared, bank } = values;
     return {
-      found: `${noSpark(values)}: it is the ${part.label}${byElimination(part)}.`,
+      found: `${bank ? `No spark on cylinders ${listed(bank)}, one whole bank` : noSpark(values)}: it is the ${part.label}${byElimination(part)}.`,
       advice:
         part.id === 'pack' && part.by === 'elimination'
           ? 'Dear: prove it with a known good one before it is bought.'
@@ -83,6 +83,12 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     return values.shared === 'bank'
       ? {
           found: `${said}, one whole bank: what feeds that bank, its pack or trigger and their connector, before any single coil.`,
+          ...(values.cleared
+            ? {
+                advice:
+                  'All that it shares was cleared: one of the answers is wrong, or it is none of these. Known good parts, or a specialist.'
+              }
+            : {}),
           because
         }
       : {

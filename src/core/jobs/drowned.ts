@@ -6,6 +6,8 @@ export const drowned = {
   rinse: {
     title: 'Rinse the salt out',
     also: underWater,
+    // Fresh water leaves no salt.
+    unless: (c) => c.survey.engine.history.water === 'fresh',
     met: (c) => ['yes', 'kept'].includes(String(c.record.value('safe.rinsed'))),
     how: 'Fresh water over and through it, connectors too. If work cannot start within hours, keep it under fresh water rather than in air.',
     tools: ['hose'],

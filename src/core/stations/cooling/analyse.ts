@@ -148,16 +148,23 @@ function streamFacts(c: Context): CoolingFact[] {
       : [];
   // The stream takes up to half a minute to come; before that its absence says nothing, after it that it must be stopped.
   if (stream === 'none' && streamEarly(run)) return [...over, { kind: 'early', condition: 'cannot-tell', values: {} }];
-  const climbing = warming !== undefined && (warming.state === 'will-pass' || warming.state === 'may-pass');
-  if ((stream === 'weak' || stream === 'none') && climbing)
+  // Every head climbs until its thermostat opens: that is no reading of what it settles at, and a weak stream makes it none.
+  const opening = warming?.thermostatShut === true && stream !== 'none';
+  const climbing = !opening && (warming?.state === 'will-pass' || warming?.state === 'may-pass');
+  if ((stream === 'weak' || stream === 'none') && warming && climbing)
     return [...over, { kind: 'rising', condition: 'fault', values: { stream, warming: saidOf(warming) } }];
-  const normal = head !== undefined && head >= HEAD_SPEAKS && head < hot.value && !climbing;
-  const said = stream === 'weak' || stream === 'none' ? missed(c, stream, normal) : there(c, stream, normal);
+  const normal = head !== undefined && head >= HEAD_SPEAKS && head < hot.value && !climbing && !opening;
+  const said =
+    stream === 'weak' || stream === 'none' ? missed(c, stream, { normal, opening }) : there(c, stream, normal);
   return said ? [...over, said] : over;
 }
 
 /** Weak, or none: the outlet and its line before the pump, until the temperature says otherwise. */
-function missed(c: Context, stream: 'weak' | 'none', normal: boolean): CoolingFact {
+function missed(
+  c: Context,
+  stream: 'weak' | 'none',
+  { normal, opening }: { normal: boolean; opening: boolean }
+): CoolingFact {
   const { head } = lastSeen(c);
   const outlet = outletNow(c);
   const values = { stream, stop: stream === 'none' };
@@ -169,6 +176,7 @@ function missed(c: Context, stream: 'weak' | 'none', normal: boolean): CoolingFa
       ? { kind: 'none-outlet-clear', id: 'stream', condition: 'cannot-tell', values }
       : { kind: 'weak-outlet-clear', id: 'stream', condition: 'watch', values };
   if (head === undefined) return { kind: 'head-unread', id: 'outlet', condition: 'cannot-tell', values };
+  if (opening) return { kind: 'head-warming', id: 'outlet', condition: 'cannot-tell', values };
   if (head < HEAD_SPEAKS) return { kind: 'head-cold', id: 'outlet', condition: 'cannot-tell', values };
   return { kind: 'not-delivering', id: 'stream', condition: 'fault', values };
 }

@@ -70,6 +70,8 @@ export interface CoolingFacts {
   'none-outlet-clear': Missed;
   'weak-outlet-clear': Missed;
   'head-cold': Missed;
+  /** It still climbed, or climbs, and its thermostat had not opened. */
+  'head-warming': Missed;
   'head-unread': Missed;
   'not-delivering': Missed;
   'strong-unsettled': { readonly but: Unsettled };

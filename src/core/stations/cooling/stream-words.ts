@@ -53,6 +53,7 @@ export const streamWords: Pick<
   | 'none-outlet-clear'
   | 'weak-outlet-clear'
   | 'head-cold'
+  | 'head-warming'
   | 'head-unread'
   | 'not-delivering'
   | 'strong-unsettled'
@@ -124,6 +125,14 @@ export const streamWords: Pick<
     advice: stopFirst(
       stop,
       `The head is still cold at ${headOf(basis, units)} and says nothing about the pump: probe the outlet and the intakes first.`
+    ),
+    because: streamBecause(basis, units)
+  }),
+  'head-warming': ({ values: { stream, stop } }, basis, units) => ({
+    found: `${missing[stream]}.`,
+    advice: stopFirst(
+      stop,
+      `At ${headOf(basis, units)} the head was still warming, its thermostat shut, and says nothing about the pump: probe the outlet and the intakes, and watch it until it settles; be ready to stop.`
     ),
     because: streamBecause(basis, units)
   }),

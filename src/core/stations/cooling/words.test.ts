@@ -122,6 +122,7 @@ const examples: Examples<CoolingFacts> = {
   'none-outlet-clear': missed.map((values) => ({ kind: 'none-outlet-clear', condition: doubt, values })),
   'weak-outlet-clear': missed.map((values) => ({ kind: 'weak-outlet-clear', condition: watch, values })),
   'head-cold': missed.map((values) => ({ kind: 'head-cold', condition: doubt, values })),
+  'head-warming': missed.map((values) => ({ kind: 'head-warming', condition: doubt, values })),
   'head-unread': missed.map((values) => ({ kind: 'head-unread', condition: doubt, values })),
   'not-delivering': missed.map((values) => ({ kind: 'not-delivering', condition: fault, values })),
   'strong-unsettled': but.map((u) => ({ kind: 'strong-unsettled', condition: doubt, values: { but: u } })),

@@ -262,6 +262,20 @@ describe('stream and temperature together', () => {
     expect(b.ids().join()).not.toMatch(/cooling\.outlet/);
     expect(b.assessed().steps.find((s) => s.id === 'hot')).toBeDefined();
   });
+  it('weak while the head still warms, its thermostat shut: neither a stop nor a clear pump', () => {
+    const warming = [42, 46, 50, 54, 58].reduce(
+      (b, t) => b.wait(1 / 60).read('run.temperature', C(t)),
+      bench().read('run.event', 'start').read('run.stream', 'weak')
+    );
+    expect(warming.ids().join()).not.toMatch(/cooling\.rising/);
+    expect(warming.said('cooling.outlet')).toMatch(
+      /still warming, its thermostat shut, and says nothing about the pump/
+    );
+    expect(warming.assessed().steps.map((s) => s.id)).not.toContain('hot');
+    // Stopped before it opened, its head was never seen to stay cool.
+    const b = warming.read('run.event', 'stop').read('cooling.outlet', 'clear');
+    expect(b.said('cooling')).not.toMatch(/stays cool|not to the pump/);
+  });
   it('the later of check and run counts', () => {
     const b = ran(bench().read('cooling.stream', 'none').read('cooling.head', C(50)), 6, towards(12, 60), {
       stream: 'strong'

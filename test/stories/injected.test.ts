@@ -173,3 +173,17 @@ describe('rail, pump and injector that read otherwise with nothing done between'
     ).toContain('injector');
   });
 });
+
+describe('rail pressure read on a weak battery', () => {
+  const weak = (): Bench =>
+    new Bench({ ...efi, starting: 'electric' }).read('plugs.volts', 9.2).read('fuel.rail', 150e3);
+  it('is read again on a charged one, and no pump is blamed', () => {
+    const b = weak();
+    expect(b.ids()).toContain('fuel.rail:cannot-tell');
+    expect(b.assessed().steps.map((s) => s.id)).not.toContain('rail');
+  });
+  it('low again on a good one, it is low', () => {
+    const b = weak().read('plugs.volts', 12.1).read('fuel.rail', 150e3);
+    expect(b.ids()).toContain('fuel.rail:fault');
+  });
+});

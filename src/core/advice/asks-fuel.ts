@@ -199,7 +199,7 @@ export const fuelAsks: Asks = {
     repeat('Rail pressure again, cranking on a charged battery', 'fuel', 5, {
       items: ['fuel.rail'],
       only: ['cannot-tell'],
-      open: (c) => railPressure(c)?.verdict === 'close'
+      open: (c) => ['close', 'weak-battery'].includes(String(railPressure(c)?.verdict))
     })
   ],
   'fuel.injector': [job('injector')],

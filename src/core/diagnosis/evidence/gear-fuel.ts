@@ -84,6 +84,7 @@ const vacuum: Measure = (c) => {
 const rail: Measure = (c) => {
   const at = lastOf(c, 'fuel.rail', 'fuel.railPump');
   const read = railPressure(c);
+  if (read?.verdict === 'weak-battery') return undefined;
   if (read?.limit) return past(-read.pressure, -read.limit.value, RAIL_GAUGE, at);
   return wordOf(c, 'fuel.railPump')?.value === 'silent' ? seen(true, at) : undefined;
 };

@@ -151,7 +151,14 @@ function tankPressure(c: Context): FuelFact[] {
 /** What an injected engine shows at its rail and injectors. */
 function injection(c: Context): FuelFact[] {
   const rail = railPressure(c);
-  const conditions = { low: 'fault', good: 'sound', close: 'cannot-tell', 'cannot-tell': 'cannot-tell' } as const;
+  const doubt = 'cannot-tell' as const;
+  const conditions = {
+    low: 'fault',
+    good: 'sound',
+    'weak-battery': doubt,
+    close: doubt,
+    'cannot-tell': doubt
+  } as const;
   return [
     ...(c.record.value('fuel.railPump') === 'silent'
       ? [{ kind: 'rail-pump', condition: 'fault', values: {} } as const]

@@ -197,6 +197,27 @@ describe('the tank at hand', () => {
   });
 });
 
+describe('oil poured into a tank that had too little', () => {
+  const engine = { strokes: 'two', lubrication: 'premix', premixRatio: 50 } as const;
+  const lean = (): Bench =>
+    new Bench(engine).read('fuel.tankHas', 10e-3).read('fuel.tankOil', 'mixed').read('fuel.tankMix', 100);
+  it('is counted by what the tank holds', () => {
+    expect(lean().ids()).toContain('fuel.mix:fault');
+    // 10 L at 100:1 hold 99 mL of oil in 9.9 L of fuel; with 99 mL more that is 50:1.
+    const b = lean().read('fuel.oilAdded', 99e-6);
+    expect(b.ids()).toContain('fuel.mix:sound');
+    expect(b.holds()).not.toContain('premix');
+  });
+  it('too little of it stays too little, fresh fuel to go in counts as in it', () => {
+    expect(lean().read('fuel.oilAdded', 40e-6).ids()).toContain('fuel.mix:fault');
+    expect(lean().read('fuel.freshAdd', 10e-3).read('fuel.oilAdded', 99e-6).holds()).toContain('premix');
+  });
+  it('into a tank of which nobody knows how much it holds, nothing is computed', () => {
+    const b = new Bench(engine).read('fuel.tankOil', 'mixed').read('fuel.tankMix', 100).read('fuel.oilAdded', 99e-6);
+    expect(b.holds()).toContain('premix');
+  });
+});
+
 describe('stabiliser', () => {
   const b = (): Bench =>
     new Bench()

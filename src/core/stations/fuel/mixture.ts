@@ -1,7 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
-import { latestOf } from '../../units/instant.ts';
+import { isAfter, latestOf, type Instant } from '../../units/instant.ts';
 import { askedMix } from './correct.ts';
 import type { FuelFact } from './facts.ts';
 
@@ -16,7 +16,18 @@ function mixNow(c: Context): number | undefined {
     ) as Reading[]
   );
   if (!told) return undefined;
-  return told.value === 'plain' ? Infinity : known(told.value as number);
+  const mix = told.value === 'plain' ? Infinity : known(told.value as number);
+  return mix === undefined || told.what === 'fuel.mix' ? mix : withOilAdded(c, mix, told.at);
+}
+
+/** The mixture in the tank once oil went into it, by what it holds; as it was told where that is not known. Fresh fuel to go in counts as in it. */
+function withOilAdded(c: Context, mix: number, toldAt: Instant): number {
+  const poured = c.record.last('fuel.oilAdded');
+  const added = poured && isAfter(poured.at, toldAt) ? known(c.record.value('fuel.oilAdded')) : undefined;
+  const has = known(c.record.value('fuel.tankHas'));
+  if (!added || !has) return mix;
+  const oil = mix === Infinity ? 0 : has / (mix + 1);
+  return (has - oil + (known(c.record.value('fuel.freshAdd')) ?? 0)) / (oil + added);
 }
 
 /** From this many times the fuel that is asked to a part of oil, nobody runs it even to try (M). */

@@ -2,6 +2,7 @@ import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
+import { weakCrankingAt } from '../plugs/cranking.ts';
 
 /** What a fuel pressure gauge of the workshop can be off by, Pa (M: two per cent of 700 kPa). */
 export const RAIL_GAUGE = 14e3;
@@ -11,7 +12,8 @@ export interface Rail {
   readonly pressure: number;
   /** Missing where only the manual could say: direct injection runs at other pressures. */
   readonly limit?: Judged;
-  readonly verdict: 'low' | 'good' | 'close' | 'cannot-tell';
+  /** `weak-battery`: too low, and the battery was poor when it was read, which turns the pump slowly too. */
+  readonly verdict: 'low' | 'weak-battery' | 'good' | 'close' | 'cannot-tell';
 }
 
 /**
@@ -25,5 +27,8 @@ export function railPressure(c: Context): Rail | undefined {
   const limit = judgedBy(c, 'fuel.rail', direct ? undefined : ownLimits.railLeast);
   if (!limit) return { pressure, verdict: 'cannot-tell' };
   const over = pressure - limit.value;
-  return { pressure, limit, verdict: over < -RAIL_GAUGE ? 'low' : over > RAIL_GAUGE ? 'good' : 'close' };
+  if (Math.abs(over) <= RAIL_GAUGE) return { pressure, limit, verdict: 'close' };
+  if (over > 0) return { pressure, limit, verdict: 'good' };
+  const weak = weakCrankingAt(c, c.record.last('fuel.rail')!.at) === 'volts';
+  return { pressure, limit, verdict: weak ? 'weak-battery' : 'low' };
 }

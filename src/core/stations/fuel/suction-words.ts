@@ -168,6 +168,12 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
         advice: 'Volts at the pump, then filter, pump and regulator.',
         because
       };
+    if (verdict === 'weak-battery')
+      return {
+        found: `${p(pressure)} in the rail of at least ${sayLimit(limit, units)}, read on a weak battery: it turns the pump slowly too.`,
+        advice: 'Charge it, and read it again before the pump is blamed.',
+        because
+      };
     return verdict === 'good'
       ? { found: `${p(pressure)} in the rail: enough.`, because }
       : {

@@ -105,7 +105,7 @@ export const cases: Readonly<Record<string, Case>> = {
   },
   'fuel-escapes': {
     raise: [read('look.hoses', 'cracked'), read('run.leaks', 'fuel')],
-    meet: [[read('look.hoses', 'supple')], [read('run.cause', 'a clamp, renewed')]],
+    meet: [[read('look.hoses', 'supple')], [read('run.cause', 'a clamp, renewed'), read('fuel.couplings', 'tight')]],
     blocks: ['start', 'release'],
     because: /cracked or chewed. Fuel dripped/
   },

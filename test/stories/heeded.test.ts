@@ -112,7 +112,14 @@ describe('fuel that burns, and fuel without its oil', () => {
   it('a reason that was tapped is no cause of a drip', () => {
     const b = new Bench(twin).read('run.leaks', 'fuel').read('run.cause', 'a leak');
     expect(b.holds()).toContain('fuel-escapes');
-    expect(b.read('run.cause', 'a split hose at the filter, renewed').holds()).not.toContain('fuel-escapes');
+    expect(b.read('run.cause', 'a split hose at the filter, renewed').holds()).toContain('fuel-escapes');
+    expect(b.read('fuel.bulb', 'unknown').holds()).toContain('fuel-escapes');
+    expect(b.read('fuel.bulb', 'firm').holds()).not.toContain('fuel-escapes');
+  });
+  it('a job that is ticked is no dry joint', () => {
+    const b = new Bench(twin).read('run.leaks', 'fuel').read('run.leakAt', 'hose').done('fuel-line');
+    expect(b.holds()).toContain('fuel-escapes');
+    expect(b.read('fuel.hose', 'supple').read('fuel.bulb', 'firm').holds()).not.toContain('fuel-escapes');
   });
   it('the needle under a hand pump: holds, cannot tell, leaks', () => {
     const pumped = (to: number): string[] =>

@@ -27,9 +27,18 @@ import {
 import { failedAsks } from './asks-failed.ts';
 import { carburetted, four, starved } from './asks-fuel.ts';
 
+/** The oil as it is after that run: what was dipped before it started says nothing of what it did with it. */
 const dipIfFour: AskRule = {
   ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
-  open: (c, f) => four(c) && look('', ['oil.dip', 'oil.dipAt'], 3).open(c, f)
+  open: (c) => {
+    const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
+    return (
+      four(c) &&
+      !(['oil.dip', 'oil.dipAt'] as const).some((what) =>
+        c.record.all(what).some((r) => began === undefined || isAfter(r.at, began))
+      )
+    );
+  }
 };
 /** A lamp that is not the head's heat: the oil's pressure, where there is any, else what rings it. */
 const twoStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'two';

@@ -89,13 +89,13 @@ export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
     .filter((g) => g.length > 0)
     .sort(
       ([a], [b]) =>
-        Number(a!.last ?? false) - Number(b!.last ?? false) ||
         weight[a!.finding.condition] - weight[b!.finding.condition] ||
         orderOf(a!) - orderOf(b!) ||
         a!.minutes - b!.minutes
     );
-  // What each finding asks for first, then what it would ask for after that.
-  return [...groups.map((g) => g[0]!), ...groups.flatMap((g) => g.slice(1))];
+  // What each finding asks for first, then what it would ask for after that; what is written down once all of that was looked at.
+  const all = [...groups.map((g) => g[0]!), ...groups.flatMap((g) => g.slice(1))];
+  return [...all.filter((a) => !a.last), ...all.filter((a) => a.last)];
 }
 
 /**

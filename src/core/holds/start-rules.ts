@@ -85,7 +85,7 @@ export const startRules: readonly HoldRule[] = [
     id: 'pump',
     title: 'The water pump is known not to pump: no start of any length',
     blocks: ['start'],
-    curedBy: ['pump'],
+    curedBy: ['pump', 'leg-water'],
     raised: (c) => {
       const list = pumpBroken(c);
       return list.length ? `${list.join('. ')}.` : undefined;
@@ -138,15 +138,7 @@ export const startRules: readonly HoldRule[] = [
       return list.length ? `${list.map((e) => e.says).join('. ')}.` : undefined;
     },
     needs: (c) =>
-      fuelEscapes(c).map(({ item, says }) => ({
-        text:
-          item === 'run.cause'
-            ? 'where it drips found and mended, or its cause written down'
-            : `${says.charAt(0).toLowerCase()}${says.slice(1)}: mended, and seen dry`,
-        done: false,
-        station: stationOf(item),
-        items: [item]
-      }))
+      fuelEscapes(c).map(({ need, items }) => ({ text: need, done: false, station: stationOf(items[0]!), items }))
   },
   {
     id: 'oil',

@@ -1,5 +1,5 @@
 import type { Context } from '../../findings/context.ts';
-import { isAfter, type Instant } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { causeAt } from '../run/symptoms.ts';
 import type { ItemId } from '../items.ts';
 
@@ -17,20 +17,68 @@ const escapes: readonly Escape[] = [
   { item: 'fuel.floods', bad: 'yes', says: 'Fuel runs from the carburettor' }
 ];
 
-/** Fuel dripped in a run, and neither its cause was written down nor anything done about fuel since. */
-function drippedAt(c: Context): Instant | undefined {
+/** Looks at fuel with its joints full and wiped, each with the answers that say dry. */
+const dryLooks: readonly (readonly [ItemId, readonly string[]])[] = [
+  ['fuel.couplings', ['tight']],
+  ['fuel.hose', ['supple']],
+  ['fuel.bulb', ['firm']],
+  ['fuel.floods', ['no', 'slow']],
+  ['fuel.filter', ['clean']],
+  ['fuel.pump', ['good']],
+  ['look.hoses', ['supple', 'hard']],
+  ['look.bulb', ['good', 'hard']],
+  ['run.leaks', ['none']]
+];
+
+/**
+ * Fuel dripped in a run: neither was its cause written down nor anything done about fuel since, or that was, and nobody has seen it dry
+ * after it.
+ */
+function dripped(c: Context): 'open' | 'unseen' | undefined {
   const told = c.record.all('run.leaks').filter((r) => r.value !== 'unknown');
   const last = told.findLast((r) => r.value === 'fuel');
   if (!last) return undefined;
-  const since = [causeAt(c), ...c.worked('fuel'), ...c.worked('look')].some((at) => at !== '' && !isAfter(last.at, at));
-  return since ? undefined : last.at;
+  const since = [causeAt(c), ...c.worked('fuel'), ...c.worked('look')].filter(
+    (at) => at !== '' && !isAfter(last.at, at)
+  );
+  if (!since.length) return 'open';
+  const mended = latestAt(since.map((at) => ({ at })));
+  const dry = dryLooks.some(([item, answers]) =>
+    c.record.all(item).some((r) => answers.includes(String(r.value)) && isAfter(r.at, mended))
+  );
+  return dry ? undefined : 'unseen';
 }
 
-/** Where fuel gets out of this engine as it was last seen: the place of each, and what answers that it is mended. */
-export function fuelEscapes(c: Context): { readonly item: ItemId; readonly says: string }[] {
-  const seen = escapes.filter(({ item, bad }) => c.record.value(item) === bad);
+export interface FuelEscape {
+  readonly says: string;
+  /** What is to be done about it, and what answers that it was. */
+  readonly need: string;
+  readonly items: readonly ItemId[];
+}
+
+/** Where fuel gets out of this engine as it was last seen. */
+export function fuelEscapes(c: Context): FuelEscape[] {
+  const drip = dripped(c);
+  const run: Readonly<Record<NonNullable<typeof drip>, FuelEscape>> = {
+    open: {
+      says: 'Fuel dripped in the run',
+      need: 'where it drips found and mended, or its cause written down; then seen dry',
+      items: ['run.cause']
+    },
+    unseen: {
+      says: 'Fuel dripped in the run, and nobody has seen it dry since it was mended',
+      need: 'pumped up and wiped, every joint seen dry',
+      items: ['fuel.couplings', 'fuel.hose', 'fuel.bulb', 'fuel.floods']
+    }
+  };
   return [
-    ...seen.map(({ item, says }) => ({ item, says })),
-    ...(drippedAt(c) === undefined ? [] : [{ item: 'run.cause' as const, says: 'Fuel dripped in the run' }])
+    ...escapes
+      .filter(({ item, bad }) => c.record.value(item) === bad)
+      .map(({ item, says }) => ({
+        says,
+        need: `${says.charAt(0).toLowerCase()}${says.slice(1)}: mended, and seen dry`,
+        items: [item]
+      })),
+    ...(drip ? [run[drip]] : [])
   ];
 }

@@ -10,7 +10,7 @@ import { charging } from './charging.ts';
 import { compareRuns } from './compare.ts';
 import type { RunAnalysed, RunBasis, RunFact, Watched } from './facts.ts';
 import { lampSeen } from './lamp.ts';
-import { leakPlace } from './leak-place.ts';
+import { leakPlace, leakTraced } from './leak-place.ts';
 import { movedWith } from './moved.ts';
 import { noiseOf } from './noise.ts';
 import { aloneAt } from './odd.ts';
@@ -101,7 +101,10 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
     found.push(
       cause
         ? { kind: 'stopped-found', id: 'stopped', condition: 'watch', values: { cause } }
-        : ((!reason || reason === 'other') && shownExplained(c)) || (reason === 'lamp' && lampWorkedOn(c))
+        : ((!reason || reason === 'other') && shownExplained(c)) ||
+            (reason === 'lamp' && lampWorkedOn(c)) ||
+            (reason === 'leak' && leakTraced(c)) ||
+            (reason === 'noise' && noiseOf(c)?.place !== undefined)
           ? { kind: 'stopped-shown', id: 'stopped', condition: 'watch', values: {} }
           : { kind: 'stopped-open', id: 'stopped', condition: 'fault', values: reason ? { reason } : {} }
     );

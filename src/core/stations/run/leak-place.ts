@@ -18,6 +18,13 @@ const ofFuel: ReadonlyMap<string, LeakJob> = new Map([
   ['carburettor', 'bowl']
 ]);
 
+/** Whether somebody saw where the latest leak comes from, mended since or not. */
+export function leakTraced(c: Context): boolean {
+  const leak = c.record.all('run.leaks').findLast((r) => r.value !== 'none' && r.value !== 'unknown');
+  const seen = c.record.last('run.leakAt');
+  return leak !== undefined && seen !== undefined && seen.value !== 'unknown' && !isAfter(leak.at, seen.at);
+}
+
 /**
  * Where what leaks comes from, as somebody saw it; nothing where it was seen before the latest leak, or before work that may have stopped it.
  */

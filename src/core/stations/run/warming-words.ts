@@ -72,8 +72,10 @@ export function sayWarming(w: WarmingSaid, units: System, stopSaid = false): Sai
               advice: 'Watch whether it bends then; be ready to stop.'
             };
       const found = w.unresolved
-        ? `${shut}Still climbing; where it ends cannot be told yet (${range(w, t)}).`
-        : `${shut}It heads for ${range(w, t)}: that may pass the limit of ${limit}.`;
+        ? `${shut}${w.stopped ? 'It was still' : 'Still'} climbing; where it ends cannot be told${w.stopped ? '' : ' yet'} (${range(w, t)}).`
+        : w.state === 'open'
+          ? `${shut}It ended too soon to tell where it settles: ${range(w, t)}, limit ${limit}.`
+          : `${shut}It heads for ${range(w, t)}: that may pass the limit of ${limit}.`;
       return w.state === 'open' ? { found } : { found, advice: `Be ready to stop.${soon(w.left)}` };
     }
     default:

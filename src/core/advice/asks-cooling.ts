@@ -167,5 +167,10 @@ export const coolingAsks: Asks = {
     })
   ],
   'cooling.tube': [job('leg-water', { only: ['fault'] })],
+  'cooling.key': [job('leg-water')],
+  'cooling.turned-back': [
+    look('How far a free vane stays bent', ['cooling.set'], 5),
+    look('Drill test, before the leg goes up', ['cooling.drill'], 5)
+  ],
   'cooling.pieces': [job('pieces')]
 };

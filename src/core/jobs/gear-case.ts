@@ -120,6 +120,7 @@ export const gearCase = {
     bySchool: (c) =>
       school(c.rules, 'gearSeals') === 'failed'
         ? {
+            title: 'Reseal what the test names',
             how: 'The seal that leaked, and the O-rings that were disturbed. Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
             parts: ['the shaft seal that leaked', 'carrier O-rings'],
             minutes: 75

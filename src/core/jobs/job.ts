@@ -84,7 +84,7 @@ export interface JobRule extends JobTraits {
   readonly met?: (c: Context) => boolean;
   readonly how: string;
   /** What the house's school makes different of it. */
-  readonly bySchool?: (c: Context) => Partial<Pick<JobRule, 'how' | 'parts' | 'minutes'>>;
+  readonly bySchool?: (c: Context) => Partial<Pick<JobRule, 'title' | 'how' | 'parts' | 'minutes'>>;
   readonly tools?: readonly string[];
   readonly parts?: readonly string[];
   readonly consumables?: readonly string[];

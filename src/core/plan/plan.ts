@@ -257,7 +257,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     return [
       {
         id: rule.id,
-        title: rule.title,
+        title: own.title ?? rule.title,
         how: own.how ?? rule.how,
         why: [
           ...(failed ? [sayFailed(again, suspects)] : []),

@@ -1,6 +1,7 @@
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
+import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { banksApart, lastSeen } from '../../stations/cooling/seen.ts';
@@ -89,7 +90,7 @@ const vanes: Measure = (c) => {
   const broken =
     (known(c.record.value('cooling.cracked')) ?? 0) > 0 ||
     (known(c.record.value('cooling.missing')) ?? 0) > 0 ||
-    c.record.value('cooling.backward') === 'yes';
+    (c.record.value('cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew');
   if (broken) return seen(true, at);
   if (set !== undefined) return past(set, judgedBy(c, 'cooling.set', ownLimits.vaneSet).value, 4, at);
   return known(c.record.value('cooling.cracked')) !== undefined ? seen(false, at) : undefined;

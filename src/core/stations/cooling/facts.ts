@@ -48,6 +48,9 @@ export interface CoolingFacts {
   'pump-unknown': PumpKnown;
   strainer: object;
   bush: object;
+  /** The impeller’s key is missing or sheared. */
+  key: object;
+  'turned-back': { readonly school: ChosenSchool };
   cover: object;
   tube: object;
   thermostat: Thermostat;

@@ -34,7 +34,7 @@ describe('the pump’s neighbours', () => {
     ['cooling.strainer', 'blocked', 'cooling.strainer:watch'],
     ['cooling.bush', 'seized', 'cooling.bush:watch'],
     ['cooling.bush', 'spins', 'cooling.pump:fault'],
-    ['cooling.bush', 'key', 'cooling.pump:fault'],
+    ['cooling.bush', 'key', 'cooling.key:fault'],
     ['cooling.cover', 'worn', 'cooling.cover:fault'],
     ['cooling.tube', 'leaking', 'cooling.tube:fault'],
     ['cooling.drill', 'backward', 'cooling.drill:fault'],
@@ -42,6 +42,24 @@ describe('the pump’s neighbours', () => {
     ['cooling.drill', 'pumps', 'cooling.drill:watch']
   ] as const)('%s %s', (what, value, finding) => {
     expect(new Bench().read(what, value as 'unknown').ids()).toContain(finding);
+  });
+  it('a missing key is a key, and no new pump', () => {
+    const b = new Bench().read('cooling.impellerAge', 1).read('cooling.bush', 'key');
+    const open = (): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+    expect(open()).toContain('leg-water');
+    expect(open()).not.toContain('pump');
+    expect(b.holds()).toContain('pump');
+    b.done('leg-water');
+    expect(b.ids()).not.toContain('cooling.key:fault');
+    // Ticked is not pumped.
+    expect(b.holds()).toContain('pump');
+    expect(b.read('cooling.drill', 'pumps').holds()).not.toContain('pump');
+  });
+  it('vanes turned backward, in a house that turns them back, are looked at and not renewed', () => {
+    const b = new Bench().read('cooling.backward', 'yes');
+    b.survey = { ...b.survey, houseRules: { schools: { backward: 'turn' } } };
+    expect(b.ids()).toContain('cooling.turned-back:watch');
+    expect(b.assessed().steps.map((s) => s.id)).not.toContain('pump');
   });
   it('a pump that pumps, assembled as it should, is sound', () => {
     expect(new Bench().read('cooling.assembled', 'yes').read('cooling.drill', 'pumps').ids()).toContain(

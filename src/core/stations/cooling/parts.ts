@@ -1,5 +1,8 @@
 import type { Context } from '../../findings/context.ts';
+import { chosenSchool, school } from '../../house-rules/rules.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { CoolingFact } from './facts.ts';
+import { turnedBackward } from './pump.ts';
 import { thermostats } from './thermostat.ts';
 
 /** Two timed buckets of one engine agree within this share (M: the watch, the mark and the idle). */
@@ -13,8 +16,26 @@ export function partFacts(c: Context): CoolingFact[] {
   if (record.value('cooling.bush') === 'seized') seen.push({ kind: 'bush', condition: 'watch', values: {} });
   if (record.value('cooling.cover') === 'worn') seen.push({ kind: 'cover', condition: 'fault', values: {} });
   if (record.value('cooling.tube') === 'leaking') seen.push({ kind: 'tube', condition: 'fault', values: {} });
-  return [...seen, ...thermostatFacts(c), ...assembly(c), ...bucket(c)];
+  return [...seen, ...key(c), ...turnedBack(c), ...thermostatFacts(c), ...assembly(c), ...bucket(c)];
 }
+
+/** Missing or sheared, until it was worked on, put together with its key in, or pumped in the drill test. */
+function key(c: Context): CoolingFact[] {
+  const seen = c.record.last('cooling.bush');
+  if (seen?.value !== 'key') return [];
+  const mended = [
+    ...c.worked('cooling'),
+    ...c.record.all('cooling.assembled').flatMap((r) => (r.value === 'yes' ? [r.at] : [])),
+    ...c.record.all('cooling.drill').flatMap((r) => (r.value === 'pumps' ? [r.at] : []))
+  ];
+  return mended.some((at) => isAfter(at, seen.at)) ? [] : [{ kind: 'key', condition: 'fault', values: {} }];
+}
+
+/** Turned backward under load, in a house that turns such vanes back. */
+const turnedBack = (c: Context): CoolingFact[] =>
+  turnedBackward(c) && school(c.rules, 'backward') === 'turn'
+    ? [{ kind: 'turned-back', condition: 'watch', values: { school: chosenSchool(c.rules, 'backward') } }]
+    : [];
 
 const thermostatGravity = { shut: 'fault', open: 'watch', late: 'fault', early: 'watch', good: 'sound' } as const;
 

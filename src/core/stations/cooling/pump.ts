@@ -23,7 +23,7 @@ export function impellerLimit(c: Context) {
 export type PumpMark =
   | { readonly mark: 'missing' | 'cracked'; readonly count: number }
   | { readonly mark: 'set'; readonly angle: number }
-  | { readonly mark: 'backward' | 'spins' | 'key' | 'grooved' | 'melted' };
+  | { readonly mark: 'backward' | 'spins' | 'grooved' | 'melted' };
 
 /** Since when a new pump is in it, and whether anything showed that it pumps; nothing where it is the old one. */
 export function newPump(c: Context): { readonly at: Instant; readonly pumps: boolean } | undefined {
@@ -46,13 +46,16 @@ export function impellerAge(c: Context): number | undefined {
   return told ?? (since && Math.max(0, (c.now.getTime() - Date.parse(since.at)) / YEAR));
 }
 
-/** What the pump shows of wear, as it was found. */
+/** Whether the impeller that is in it was turned backward under load. */
+export const turnedBackward = (c: Context): boolean => ofThisPart(c, 'cooling.backward') === 'yes';
+
+/** What the pump shows of wear, as it was found. A key is no part of the pump: it is put in by itself. */
 export function pumpWear(c: Context) {
   const set = known(ofThisPart(c, 'cooling.set'));
   const cracked = known(ofThisPart(c, 'cooling.cracked')) ?? 0;
   const missing = known(ofThisPart(c, 'cooling.missing')) ?? 0;
   const housing = ofThisPart(c, 'cooling.housing');
-  const backward = ofThisPart(c, 'cooling.backward') === 'yes' && school(c.rules, 'backward') === 'renew';
+  const backward = turnedBackward(c) && school(c.rules, 'backward') === 'renew';
   const bush = ofThisPart(c, 'cooling.bush');
   const setLimit = judgedBy(c, 'cooling.set', ownLimits.vaneSet);
   const marks: PumpMark[] = [
@@ -60,7 +63,7 @@ export function pumpWear(c: Context) {
     ...(cracked ? [{ mark: 'cracked', count: cracked } as const] : []),
     ...(set !== undefined && set > setLimit.value ? [{ mark: 'set', angle: set } as const] : []),
     ...(backward ? [{ mark: 'backward' } as const] : []),
-    ...(bush === 'spins' || bush === 'key' ? [{ mark: bush } as const] : []),
+    ...(bush === 'spins' ? [{ mark: bush } as const] : []),
     ...(housing === 'grooved' || housing === 'melted' ? [{ mark: housing } as const] : [])
   ];
   return { marks, missing, set, setLimit, housing };

@@ -30,7 +30,6 @@ const marks: PumpMark[] = [
   { mark: 'set', angle: 34.4 },
   { mark: 'backward' },
   { mark: 'spins' },
-  { mark: 'key' },
   { mark: 'grooved' },
   { mark: 'melted' }
 ];
@@ -86,6 +85,8 @@ const examples: Examples<CoolingFacts> = {
   'pump-unknown': [{ kind: 'pump-unknown', condition: doubt, values: pump }],
   strainer: [{ kind: 'strainer', condition: watch, values: {} }],
   bush: [{ kind: 'bush', condition: watch, values: {} }],
+  key: [{ kind: 'key', condition: fault, values: {} }],
+  'turned-back': [{ kind: 'turned-back', condition: watch, values: { school: { topic: 'backward', choice: 'turn' } } }],
   cover: [{ kind: 'cover', condition: fault, values: {} }],
   tube: [{ kind: 'tube', condition: fault, values: {} }],
   thermostat: (['shut', 'open', 'late', 'early', 'good'] as const).flatMap((is) => [

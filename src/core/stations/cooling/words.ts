@@ -30,8 +30,6 @@ function sayMark(m: PumpMark): string {
       return 'turned backward under load';
     case 'spins':
       return 'impeller spins on its bush';
-    case 'key':
-      return 'key missing or sheared';
     default:
       return `housing ${m.mark}`;
   }
@@ -156,6 +154,21 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
     found: 'The bush has seized on its shaft: extra time, eye guard.',
     advice: 'After cutting look at shaft and base for marks.',
     because: practice(['bush: seized on the shaft'], 'rust holds a bush that was not pulled for years.')
+  }),
+  key: () => ({
+    found: 'The impeller’s key is missing or sheared: the shaft turns and the pump does not.',
+    advice: 'The right key, the vanes in the engine’s direction, then the drill.',
+    because: practice(
+      ['bush and key: key missing or sheared'],
+      'a key is put in by itself; the impeller is looked at with it.'
+    )
+  }),
+  'turned-back': ({ values }) => ({
+    found: 'It was turned backward under load: by your house rule the vanes are turned back and looked at.',
+    advice: 'How far they stay bent, then the drill.',
+    because: practice(['turned backward under load: yes'], 'vanes once bent backward may keep the set.', {
+      school: saySchool(values.school)
+    })
   }),
   cover: () => ({
     found: 'The lip in the seal cover is worn: it starves the pump and lets water into the gear oil.',

@@ -53,10 +53,11 @@ export function fuelAge(c: Context, oldest = false): AgedFuel {
     fresh && (!told || isAfter(fresh, told.at))
       ? monthsSince(c, fresh)
       : told && (told.value as number) + monthsSince(c, told.at);
-  const entered = oldest && ages.length ? Math.max(...ages) : now;
   const idle = known(c.survey.engine.history.yearsIdle);
-  const months =
-    entered ?? (idle !== undefined && idle > 0 && c.survey.engine.history.fuelLeft !== 'none' ? idle * 12 : undefined);
+  const stood = idle !== undefined && idle > 0 && c.survey.engine.history.fuelLeft !== 'none' ? idle * 12 : undefined;
+  // What it stood with was in it, whatever was filled since.
+  const entered = oldest && ages.length ? Math.max(...ages, stood ?? 0) : now;
+  const months = entered ?? stood;
   const { factor, stabilised, limit } = drainLimit(c);
   const verdict: FuelAge =
     months === undefined

@@ -111,8 +111,8 @@ export const words: WordsOf<FuelFacts, object> = {
     found: values.verdict === 'fresh' ? 'The fuel is fresh.' : 'The fuel is good to use.',
     because: ageBecause(values, units)
   }),
-  carburettor: ({ values: { idle, school } }) => ({
-    found: 'Clean the carburettor before the first start.',
+  carburettor: ({ values: { idle, school } }, _, units) => ({
+    found: `${idle ? `It stood ${say(idle, 'years', units)} with fuel in it: c` : 'C'}lean the carburettor before the first start.`,
     because: {
       ...practice([`years idle: ${idle ?? 'unknown'}`], 'gum after two seasons is the rule.'),
       school: saySchool(school)

@@ -1,6 +1,7 @@
-import { describe } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
 import { direct, hose } from '../gauges.ts';
+import { four } from './engines.ts';
 import { dry as open, psi, twice } from './pressures.ts';
 import { story } from './story.ts';
 
@@ -246,4 +247,40 @@ describe('one cylinder measured again alone', () => {
       }
     ]
   );
+});
+
+describe('two neighbours low', () => {
+  const profile = { ...four, cylinders: 4 } as const;
+  const low = (): Bench => {
+    const b = new Bench(profile);
+    for (let k = 0; k < 2; k++)
+      b.psi([
+        [1, 180],
+        [2, 95],
+        [3, 99],
+        [4, 178]
+      ] as const);
+    return b;
+  };
+  const next = (b: Bench): string | undefined => b.assessed().moves.find((m) => m.station === 'compression')?.title;
+  it('air is asked before lash or oil', () => {
+    expect(next(low())).toMatch(/^Leak-down of cylinder 2/);
+  });
+  it('where there is no air, the lash is next', () => {
+    const b = low();
+    for (const cylinder of [2, 3]) b.read('compression.leakdown', 'unknown', { cylinder });
+    expect(next(b)).toMatch(/^Valve lash of cylinder 2/);
+  });
+  it('one reading that nothing repeats stands against no two that agree with the first', () => {
+    const b = new Bench(profile).psi([
+      [1, 180],
+      [2, 178],
+      [3, 181],
+      [4, 178]
+    ] as const);
+    b.psi([[2, 110]]);
+    expect(b.ids()).toContain('compression.scatter.2:cannot-tell');
+    expect(b.psi([[2, 179]]).ids()).toContain('compression.scatter.2:cannot-tell');
+    expect(b.psi([[2, 177]]).ids()).not.toContain('compression.scatter.2:cannot-tell');
+  });
 });

@@ -1,4 +1,5 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
+import { neighbours } from '../engine/banks.ts';
 import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { TestFacts } from '../stations/compression/facts.ts';
@@ -60,6 +61,14 @@ const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
 const lashIfValves: AskRule = {
   ...lash,
   open: (c, f) => four(c) && !pastNoValve(c, f.cylinder) && lash.open(c, f)
+};
+/** One beside it is low as well: air says whether it is the gasket between the two, before lash or oil is asked of either. */
+const gasketFirst = (c: Context, cylinder: number | undefined): boolean => {
+  const low = new Set((compareAll(c)?.rows ?? []).flatMap((r) => (r.low ? [r.cylinder] : [])));
+  const pair = neighbours(c.survey.engine.profile, cylindersOf(c).length).find(
+    (p) => cylinder !== undefined && p.includes(cylinder) && p.every((k) => low.has(k))
+  );
+  return pair !== undefined && !pair.some((k) => taken(c, 'compression.leakdown', k));
 };
 /** Read with oil in the bores, and never dry. */
 const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
@@ -194,8 +203,10 @@ export const compressionAsks: Asks = {
   'compression.low': untilSoaked(
     again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),
     // Nothing is built on a reading that is still doubted.
-    { ...lashIfValves, only: ['fault'] },
-    wet,
+    ...[{ ...lashIfValves, only: ['fault'] as const }, wet].map((r): AskRule => ({
+      ...r,
+      open: (c, f) => !gasketFirst(c, f.cylinder) && r.open(c, f)
+    })),
     { ...leakDown, only: ['fault'], open: (c, f) => !lashFirst(c, f) && leakDown.open(c, f) },
     whereOut
   ),

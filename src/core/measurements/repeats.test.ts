@@ -15,7 +15,10 @@ describe('repeats', () => {
     [[125, 125, 50, 52, 51], [50, 52, 51], false],
     [[50, 125, 125], [125, 125], false],
     [[50, 125, 50], [50, 125, 50], true],
-    [[50, 51, 125, 125, 125], [125, 125, 125], false]
+    [[50, 51, 125, 125, 125], [125, 125, 125], false],
+    [[125, 50, 125, 126], [125, 126], false],
+    [[125, 50, 125], [125, 50, 125], true],
+    [[125, 50, 51, 125, 126], [125, 50, 51, 125, 126], true]
   ])('of %j speak %j', (list, speaking, scattered) =>
     expect(repeatsOf(list as number[], agree)).toEqual({ speaking, scattered })
   );

@@ -26,6 +26,11 @@ const service = new Set([
   'outlet'
 ]);
 
+/** Over two seasons by default the house cleans the carburettor before the first start, whatever is found in it. */
+const bySchool = ({ intake: { engine } }: Truth, job: string): boolean =>
+  job === 'carburettor' && Number(engine.history.yearsIdle) > 2;
+const isService = (truth: Truth, job: string): boolean => service.has(job) || bySchool(truth, job);
+
 interface Walk {
   readonly truth: Truth;
   readonly attempt: Attempt;
@@ -59,7 +64,7 @@ function walk(truth: Truth): Walk {
     const raised = a.advice.suspects.filter((s) => s.raised && !s.mended && !s.artefact);
     const there = attempt.faults();
     if (k % 8 === 4) for (const s of raised) stated.push({ p: s.probability, true: there.has(s.id) });
-    const work = move!.kind === 'job' && !service.has(move!.job!);
+    const work = move!.kind === 'job' && !isService(truth, move!.job!);
     if (!called && (work || move!.kind === 'ask' || move!.kind === 'release')) {
       called = [...raised].sort((x, y) => y.probability - x.probability).map((s) => s.id);
       minutes = attempt.minutes;
@@ -106,7 +111,7 @@ const first = shown.filter((w) => {
   const [id] = real(w);
   const step = kindOf(w.truth, id!).kind.step;
   return (
-    w.called[0] === id || w.attempt.jobs.find((j) => !service.has(j)) === step || w.attempt.jobs.includes(step ?? '')
+    w.called[0] === id || w.attempt.jobs.find((j) => !isService(w.truth, j)) === step || w.attempt.jobs.includes(step ?? '')
   );
 });
 const unsafe = all.filter(
@@ -128,7 +133,7 @@ const leftIn = one.filter(
     })
 );
 const invented = none.filter((w) => {
-  const left = w.attempt.jobs.filter((j) => !service.has(j));
+  const left = w.attempt.jobs.filter((j) => !isService(w.truth, j));
   // What the work itself had left behind is no invention.
   const after = new Set(w.truth.model.suspects.filter((s) => s.kind.afterWork).map((s) => s.kind.step));
   // A battery that tires is drawn as a wrong way of measuring; to charge or renew it is no invention.

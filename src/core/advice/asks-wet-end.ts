@@ -207,7 +207,13 @@ export const wetEndAsks: Asks = {
     { ...look('Draw it off and measure it', ['oil.drained', 'oil.viscosity'], 15), only: ['cannot-tell'] },
     job('oil-level', { only: ['watch', 'fault'] })
   ],
-  'oil.thin': [job('oil-level')],
+  'oil.thin': [
+    repeat('Smell the oil, see how it runs off the stick', 'oil', 2, {
+      only: ['cannot-tell'],
+      items: ['oil.smell', 'oil.look']
+    }),
+    job('oil-level', { only: ['watch'] })
+  ],
   'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],
   'oil.laboratory': [
     look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] }),

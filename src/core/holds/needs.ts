@@ -1,9 +1,9 @@
+import { ofThisOil } from '../stations/oil/as-it-is.ts';
 import { drowned } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
 import { unmended } from '../findings/unmended.ts';
 import { items as oilItems } from '../stations/oil/readings.ts';
-import { isAfter } from '../units/instant.ts';
 import { fuelCleared } from '../stations/fuel/age.ts';
 import type { Need } from './hold.ts';
 
@@ -24,13 +24,9 @@ export const fuelNeeds = (c: Context): Need[] => {
   ];
 };
 
-/** Milky when it was last looked at, and not drained since. */
-export function milkyNow(c: Context): boolean {
-  const look = unmended(c, 'oil.look', oilItems.look)?.was ?? c.record.last('oil.look');
-  if (look?.value !== 'milky') return false;
-  const drained = c.record.all('oil.sump').findLast((r) => r.value === 'drained');
-  return !drained || isAfter(look.at, drained.at);
-}
+/** The oil that is in it is milky, or was when it was last looked at and nothing was done that would have changed that. */
+export const milkyNow = (c: Context): boolean =>
+  unmended(c, 'oil.look', oilItems.look)?.was.value === 'milky' || ofThisOil(c, 'oil.look') === 'milky';
 
 /** By the house's rule it may be spun with its old oil, but not started on it. */
 export const spunFirst = (c: Context): boolean =>

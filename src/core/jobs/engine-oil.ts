@@ -4,7 +4,12 @@ import { only, type JobRule } from './job.ts';
 export const engineOil = {
   'oil-level': {
     title: 'Bring the engine oil right: between the marks, changed where it is thin',
-    raisedBy: [only('oil.dip', 'watch', 'fault'), 'oil.thin', 'oil.burnt', only('oil.laboratory', 'watch', 'fault')],
+    raisedBy: [
+      only('oil.dip', 'watch', 'fault'),
+      only('oil.thin', 'watch'),
+      'oil.burnt',
+      only('oil.laboratory', 'watch', 'fault')
+    ],
     how: 'Level, wait, dip twice. High: draw some out and smell it. Low: fill by the tally, wait, dip twice.',
     tools: ['funnel', 'suction pump'],
     consumables: ['engine oil'],

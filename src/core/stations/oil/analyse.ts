@@ -3,10 +3,12 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { drowned } from '../../record/drowned.ts';
+import { isAfter } from '../../units/instant.ts';
 import { changes, pourOf } from './changes.ts';
 import type { OilAnalysed, OilFact } from './facts.ts';
 import { laboratory } from './laboratory.ts';
-import { dips, levelVolume, oilLook } from './position.ts';
+import { ofThisOil } from './as-it-is.ts';
+import { dips, levelVolume } from './position.ts';
 import { freshOil, rivals } from './rivals.ts';
 import { sumpEmpty, takenOut } from './sump.ts';
 
@@ -17,12 +19,12 @@ const POURED = { over: 0.03, short: 0.05 } as const;
 export function analyse(c: Context): OilAnalysed {
   const { record } = c;
   const d = dips(c);
-  const look = oilLook(c);
+  const look = ofThisOil(c, 'oil.look');
   const basis = {
     dips: d.last,
     look,
     lookAnswer: record.value('oil.look'),
-    smell: record.value('oil.smell'),
+    smell: ofThisOil(c, 'oil.smell'),
     tilted: record.value('oil.level') === 'no',
     volume: levelVolume(c)
   };
@@ -90,8 +92,18 @@ function above(c: Context): OilFact {
 /** Oil that is not over the mark but looks or smells of fuel: how much counts, and a laboratory's figure before a nose. */
 function thinned(c: Context): OilFact[] {
   if (laboratory(c)) return [];
-  const smell = c.record.value('oil.smell');
-  if (oilLook(c) === 'thin' || smell === 'strong') return [{ kind: 'thin', condition: 'watch', values: {} }];
+  const smell = ofThisOil(c, 'oil.smell');
+  const told = (['oil.look', 'oil.smell'] as const).filter((what) =>
+    ['thin', 'strong'].includes(String(ofThisOil(c, what)))
+  );
+  // Changed since, by what was ticked: whether it still is so the next look says.
+  const changed = told.every((what) => c.worked('oil').some((at) => isAfter(at, c.record.last(what)!.at)));
+  if (told.length)
+    return [
+      changed
+        ? { kind: 'thin-before', id: 'thin', condition: 'cannot-tell', values: {} }
+        : { kind: 'thin', condition: 'watch', values: {} }
+    ];
   if (smell !== 'fuel' && smell !== 'faint') return [];
   return [{ kind: 'smell', condition: smell === 'fuel' ? 'cannot-tell' : 'sound', values: { smell } }];
 }

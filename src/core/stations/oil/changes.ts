@@ -3,8 +3,7 @@ import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { changesTo, leftAfter, residueShare } from '../../physics/residue.ts';
-import { sumpOf } from './rivals.ts';
-import { fillsWhole } from './sump.ts';
+import { fillsWhole, sumpOf } from './sump.ts';
 
 /** Stays behind where nobody measured what came out (M). */
 export const USUAL_RESIDUE = 0.15;

@@ -37,6 +37,8 @@ export interface OilFacts {
   milky: object;
   look: object;
   thin: object;
+  /** It was, before the work that was done on it. */
+  'thin-before': object;
   smell: { readonly smell: 'fuel' | 'faint' };
   burnt: object;
   /** mm²/s at 100 °C, and no figure of the fresh oil beside it. */

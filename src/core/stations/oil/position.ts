@@ -59,17 +59,6 @@ function voided(c: Context, at: Instant): Why | undefined {
 const filled = (c: Context): { readonly at: Instant }[] =>
   [...c.record.all('oil.poured'), ...c.record.all('oil.drained')].filter((r) => r.value !== 'unknown');
 
-/** What the oil looks like that is in it now: what was seen before it was drained was drained with it. */
-export function oilLook(c: Context) {
-  const seen = c.record.last('oil.look');
-  if (!seen || seen.value === 'unknown') return undefined;
-  const drained = [
-    ...c.record.all('oil.drained').filter((r) => r.value !== 'unknown'),
-    ...c.record.all('oil.sump').filter((r) => r.value === 'drained')
-  ];
-  return drained.some((r) => isAfter(r.at, seen.at)) ? undefined : seen.value;
-}
-
 /** Whether the engine was run, filled or drained between two moments: two dips across it are not of one level. */
 function changedBetween(c: Context, a: Instant, b: Instant): boolean {
   const events = [...filled(c), ...c.record.all('run.event').filter((r) => r.value === 'start')];

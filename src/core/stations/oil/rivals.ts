@@ -1,3 +1,5 @@
+import { ofThisOil } from './as-it-is.ts';
+import { sumpOf } from './sump.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { blendViscosity, massFraction } from '../../physics/viscosity.ts';
@@ -58,10 +60,6 @@ export function dilutedViscosity(share: number, fresh = USUAL_VISCOSITY): number
 /** Viscosity of the fresh oil at 100 °C, mm²/s: its own figure, or the usual. */
 export const freshOil = (c: Context): number => known(c.record.value('oil.viscosityFresh')) ?? USUAL_VISCOSITY;
 
-/** The sump of this engine, m³: as it was last filled, with filter first. */
-export const sumpOf = (c: Context): number | undefined =>
-  known(c.survey.engine.profile.sumpWithFilter) ?? known(c.survey.engine.profile.sumpWithoutFilter);
-
 /**
  * Oil above the mark: too much was poured in, or fuel came into it. Each look weighs between the two by how much likelier
  * it is under one than under the other; what nobody looked at weighs nothing.
@@ -69,8 +67,8 @@ export const sumpOf = (c: Context): number | undefined =>
 export function rivals(c: Context): Rivals {
   const weights: RivalWeight[] = [];
   const add = (id: WeightId, ratio: number): void => void weights.push({ id, ratio });
-  const smell = c.record.value('oil.smell');
-  const look = c.record.value('oil.look');
+  const smell = ofThisOil(c, 'oil.smell');
+  const look = ofThisOil(c, 'oil.look');
   // "Thin, smells of fuel" is one answer to both; the smell asked again adds little. A trace is usual after short cold runs.
   if (smell === 'faint') add('smells-faintly', look === 'thin' ? 1.2 : 1.5);
   else if (smell === 'fuel') add('smells', look === 'thin' ? 2 : 4);

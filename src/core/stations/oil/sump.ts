@@ -2,7 +2,10 @@ import type { Context } from '../../findings/context.ts';
 import { known } from '../../engine/profile.ts';
 import type { Reading } from '../../record/reading.ts';
 import { isAfter, latestOf, type Instant } from '../../units/instant.ts';
-import { sumpOf } from './rivals.ts';
+
+/** The sump of this engine, m³: as it was last filled, with filter first. */
+export const sumpOf = (c: Context): number | undefined =>
+  known(c.survey.engine.profile.sumpWithFilter) ?? known(c.survey.engine.profile.sumpWithoutFilter);
 
 /** From so much of the sump on, what came out was a drain, and not some drawn off to bring the level down; share (M). */
 const DRAINED_FROM = 0.5;

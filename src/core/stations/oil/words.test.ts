@@ -60,6 +60,7 @@ const examples: Examples<OilFacts> = {
   'above-open': above.map((values) => ({ kind: 'above-open', condition: doubt, values: { ...values, weights: [] } })),
   milky: [{ kind: 'milky', condition: 'fault', values: {} }],
   look: [{ kind: 'look', condition: sound, values: {} }],
+  'thin-before': [{ kind: 'thin-before', condition: doubt, values: {} }],
   thin: [{ kind: 'thin', condition: watch, values: {} }],
   smell: (['fuel', 'faint'] as const).map((smell) => ({ kind: 'smell', condition: doubt, values: { smell } })),
   burnt: [{ kind: 'burnt', condition: watch, values: {} }],

@@ -165,6 +165,11 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     advice: 'Change it before a long run.',
     because: smelt(basis)
   }),
+  'thin-before': (_, basis) => ({
+    found: 'The oil was thin or smelt strongly of fuel before it was worked on.',
+    advice: 'Smell it, and see how it runs off the stick, before a long run.',
+    because: smelt(basis)
+  }),
   smell: ({ values }, basis) => ({
     ...(values.smell === 'fuel'
       ? {

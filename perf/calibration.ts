@@ -111,7 +111,9 @@ const first = shown.filter((w) => {
   const [id] = real(w);
   const step = kindOf(w.truth, id!).kind.step;
   return (
-    w.called[0] === id || w.attempt.jobs.find((j) => !isService(w.truth, j)) === step || w.attempt.jobs.includes(step ?? '')
+    w.called[0] === id ||
+    w.attempt.jobs.find((j) => !isService(w.truth, j)) === step ||
+    w.attempt.jobs.includes(step ?? '')
   );
 });
 const unsafe = all.filter(

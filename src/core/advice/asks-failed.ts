@@ -61,5 +61,5 @@ export const failedAsks: readonly AskRule[] = untilFound(
     // Wet through it does not fire at all: dried or renewed, it is tried again.
     whenWet(job('plugs')),
     on((c) => dryAfterStart(c)?.dry !== false, look('Bowl or vapour separator off', ['fuel.bowlLook'], 15))
-  ].map((r): AskRule => ({ ...r, open: (c, f) => !mendedSince(c) && r.open(c, f) }))
-);
+  ]
+).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSince(c) && r.open(c, f) }));

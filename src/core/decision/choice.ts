@@ -71,14 +71,24 @@ const serious = (w: Weighing): { label: string; p: number }[] =>
     .map((i) => ({ label: w.model.suspects[i]!.label, p: w.belief.posterior[i]! }))
     .sort((a, b) => b.p - a.p);
 
+/** Service items alone, cr on average. */
+function serviceCost({ w, jobs }: State): number {
+  const service = jobs.find((j) => j.id === 'service')!.works[0]!;
+  return pertMean(service.parts) + (pertMean(service.minutes) / 60) * w.money.rate;
+}
+
+/** Nobody needs to know more: what was found, and is certain, costs more by itself than mending gains. */
+function certainlyTooDear(s: State): boolean {
+  const { money } = s.w;
+  return money.worthKnown && s.found && s.sums.established - serviceCost(s) > money.worth - money.salvage;
+}
+
 /** The value of each option in words and, where the engine's worth is known, in money. */
 export function optionViews(s: State): OptionView[] {
   const { w, draws, never } = s;
   const { money, belief, position, model } = w;
   const valued = money.worthKnown;
   const risk = model.suspects.reduce((sum, _, i) => sum + belief.posterior[i]! * position.loss[i]!, 0);
-  const service = s.jobs.find((j) => j.id === 'service')!.works[0]!;
-  const serviceCost = pertMean(service.parts) + (pertMean(service.minutes) / 60) * money.rate;
   const sum = s.remaining ?? (valued ? Math.max(0, money.worth - money.salvage) : quantile(draws.costs, 0.9));
   const under = draws.costs.reduce(
     (total, c) => total + (c <= sum ? money.worth - c : money.salvage - SUNK * Math.min(c, sum)),
@@ -96,7 +106,7 @@ export function optionViews(s: State): OptionView[] {
   return [
     view(
       'service',
-      money.worth - serviceCost - Math.min(risk, money.worth),
+      money.worth - serviceCost(s) - Math.min(risk, money.worth),
       `Service alone, and what is suspected stays in: it may cost ${cr(risk)} on average.`,
       held ??
         (s.found
@@ -177,6 +187,11 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
     return {
       id: 'hold',
       because: `${turning.title}: this comes first: it can turn the decision for ${turning.minutes} minutes.`
+    };
+  if (certainlyTooDear(s))
+    return {
+      id: 'parts',
+      because: `What is certain alone costs about ${cr(s.sums.established)}; mended it is worth ${cr(w.money.worth)}, and ${cr(w.money.salvage)} as parts.`
     };
   const dear = serious(w).find((x) => x.p >= 0.5);
   if (dear)

@@ -246,3 +246,35 @@ describe('the decision', () => {
     });
   });
 });
+
+describe('an engine that is worth less than what is certain', () => {
+  const pieces = (worth: number): Bench => {
+    const b = new Bench(
+      { strokes: 'two', cylinders: 1, displacement: 120e-6, ignition: 'points', starting: 'rope', shift: 'shift' },
+      'neglected',
+      { worth, salvage: 200, hours: 600, submerged: 'no' }
+    );
+    b.read('safe.lanyard', 'out').read('safe.battery', 'not-fitted').read('safe.propeller', 'clear');
+    b.read('safe.secured', 'yes').read('look.cowl', 'clean').read('look.wiring', 'good').read('look.hoses', 'supple');
+    b.read('turn.plugs', 'in').read('turn.result', 'bumps').read('turn.neutral', 'spins');
+    b.read('turn.forward', 'follows').read('turn.reverse', 'follows');
+    b.read('plugs.read', ['normal'], { cylinder: 1 }).read('plugs.hole', 'clean', { cylinder: 1 });
+    b.read('spark.lanyard', 'yes').read('spark.result', 'good', {
+      cylinder: 1,
+      conditions: { path: 'tester', light: 'shade' }
+    });
+    b.psi([[1, 120]]).psi([[1, 120]]);
+    b.read('gear.first', 'oil').read('gear.look', 'clear').read('gear.magnet', 'pieces');
+    b.read('fuel.level', 'some').read('fuel.age', 0).read('fuel.jar', 'clear');
+    b.read('fuel.tank', 'fresh').read('fuel.line', 'fresh').read('fuel.bowl', 'fresh');
+    return b;
+  };
+  it('is kept for parts, and not sent to a specialist for a price', () => {
+    const d = decide(pieces(250).assessed(), 2000);
+    expect(d.recommended).toBe('parts');
+    expect(d.because).toMatch(/^What is certain alone costs/);
+  });
+  it('one that is worth mending is not', () => {
+    expect(decide(pieces(3000).assessed(), 2000).recommended).not.toBe('parts');
+  });
+});

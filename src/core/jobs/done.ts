@@ -1,7 +1,8 @@
 import type { Context } from '../findings/context.ts';
 import type { StepMark } from '../record/reading.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
-import { latestBy } from '../units/instant.ts';
+import { isAfter, latestBy } from '../units/instant.ts';
+import { doneByHand } from './by-hand.ts';
 import { jobs } from './register.ts';
 
 /** The latest mark on each step, by its name. */
@@ -13,9 +14,12 @@ export const lastMarks = (survey: SurveyFile): Map<string, StepMark> => latestBy
  */
 export const isWork = (m: StepMark): boolean => m.state === 'done' && m.step.split('.').length < 3;
 
-/** When each job was last marked done; one opened again is not. */
-export const doneAt = (c: Context): Map<string, string> =>
-  new Map([...lastMarks(c.survey)].filter(([, m]) => m.state === 'done').map(([step, m]) => [step, m.at]));
+/** When each job was last done, by its mark or by what was put right by hand; one opened again is not. */
+export function doneAt(c: Context): Map<string, string> {
+  const out = new Map([...lastMarks(c.survey)].filter(([, m]) => m.state === 'done').map(([step, m]) => [step, m.at]));
+  for (const { job, at } of doneByHand(c.survey)) if (job && isAfter(at, out.get(job))) out.set(job, at);
+  return out;
+}
 
 /** Jobs that are behind us: marked done, or done by what the readings themselves say. */
 export const mendedSteps = (c: Context): Set<string> =>

@@ -2,7 +2,9 @@ import { contextOf, type Context, type Work } from '../findings/context.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { LeakFitter } from '../physics/cranking-fit.ts';
 import type { System } from '../units/index.ts';
-import { isAfter } from '../units/instant.ts';
+import { isAfter, type Instant } from '../units/instant.ts';
+import { doneByHand } from './by-hand.ts';
+import { isWork } from './done.ts';
 import { workFrom, type DoneWork } from './done-work.ts';
 import { isJobId, jobOf } from './register.ts';
 
@@ -26,8 +28,13 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
   });
 }
 
-/** When work was marked done, by what it changes. */
-export const workOf = (survey: SurveyFile): Work => workFrom(doneWork(survey));
+/** Whether anything was mended after an instant: a job marked done, or something put right by hand. */
+export const mendedAfter = (survey: SurveyFile, at: Instant, but: readonly string[] = []): boolean =>
+  (survey.steps ?? []).some((s) => isWork(s) && !but.includes(s.step) && isAfter(s.at, at)) ||
+  doneByHand(survey).some((d) => isAfter(d.at, at));
+
+/** When work was done, by what it changes. */
+export const workOf = (survey: SurveyFile): Work => workFrom([...doneWork(survey), ...doneByHand(survey)]);
 
 /** The context of a survey with the work that was done on it, as every judgement of it is given. */
 export const contextWithWork = (survey: SurveyFile, now: Date, units: System, fitLeaks?: LeakFitter): Context =>

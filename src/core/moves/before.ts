@@ -3,7 +3,7 @@ import { causeUntold } from '../stations/run/symptoms.ts';
 import type { Profile } from '../engine/profile.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
 import { isAfter } from '../units/instant.ts';
-import { isWork } from '../jobs/done.ts';
+import { mendedAfter } from '../jobs/work.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isolation } from '../stations/spark/isolation.ts';
 import { stations } from '../stations/register.ts';
@@ -35,8 +35,7 @@ export function inVain({ context: c }: Position): Move | undefined {
   if (!last || last.value === 'ran') return undefined;
   const same = (n: number): string | undefined =>
     ends.length >= n && ends.slice(-n).every((r) => r.value === last.value) ? ends.at(-n)!.at : undefined;
-  const worked = (since: string): boolean =>
-    (c.survey.steps ?? []).some((s) => isWork(s) && s.step !== RUN_AGAIN && isAfter(s.at, since));
+  const worked = (since: string): boolean => mendedAfter(c.survey, since, [RUN_AGAIN]);
   const looked = (since: string): boolean =>
     c.survey.readings.some(
       (r) =>

@@ -3,7 +3,7 @@ import { checkById } from '../diagnosis/knowledge/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { isHearsay } from '../diagnosis/said.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
-import { isWork } from '../jobs/done.ts';
+import { mendedAfter } from '../jobs/work.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isAfter } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
@@ -19,7 +19,7 @@ const TURNS = 0.02;
 /** It would not start, and nothing was done since: what is looked at on a running engine waits. */
 function wouldNotStart({ context: c }: Position): boolean {
   const last = c.record.last('run.outcome');
-  return last?.value === 'failed' && !(c.survey.steps ?? []).some((s) => isWork(s) && isAfter(s.at, last.at));
+  return last?.value === 'failed' && !mendedAfter(c.survey, last.at);
 }
 
 /** Whether a finding asks for a look that the ranking offers as well, under its own name. */

@@ -141,8 +141,8 @@ describe('looking at it', () => {
 });
 
 describe('following the first move', () => {
-  /** Work that any engine gets by its age, and what such work may leave behind. */
-  const usual = new Set(['pump', 'leg-water', 'gears', 'linkage']);
+  /** Work that any engine gets by its age or by how long it stood, and what such work may leave behind. */
+  const usual = new Set(['pump', 'carburettor', 'leg-water', 'gears', 'linkage']);
   const walk = (
     seed: string,
     faults: 'none' | 'one' | 'usual',

@@ -5,7 +5,7 @@ import { moneyOf } from '../diagnosis/value.ts';
 import { contextOf } from '../findings/context.ts';
 import { topics, type TopicId } from '../house-rules/topics.ts';
 import { school } from '../house-rules/rules.ts';
-import { jobs } from '../jobs/register.ts';
+import { isJobId, jobOf, jobs } from '../jobs/register.ts';
 import { costOf } from '../plan/costs.ts';
 import { proceduresFor } from '../procedures/register.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
@@ -72,7 +72,8 @@ export function schoolsBeside(survey: SurveyFile, topic: TopicId, now: Date, uni
     const said: Said = {
       jobs: new Map(
         open.map((s) => [
-          s.title,
+          // By what every school calls it.
+          isJobId(s.id) ? jobOf(s.id).title : s.title,
           [s.how, `parts: ${[...s.parts, ...s.consumables].join(', ') || 'none'}`, `${s.minutes} min`].join(' · ')
         ])
       ),

@@ -190,7 +190,18 @@ const ranBadly: Measure = (c) => {
   const outcome = wordOf(c, 'run.outcome');
   if (outcome?.value === 'ran') return seen(false, outcome.at);
   if (outcome?.value !== 'stopped' || seenAndStopped.has(wordOf(c, 'run.reason')?.value)) return undefined;
-  return seen(true, outcome.at);
+  // How it ran was said: that has signs of its own.
+  const idles = wordOf(c, 'run.idles');
+  return idles && idles.value !== 'even' ? undefined : seen(true, outcome.at);
+};
+
+/** A start with the lanyard out, put in since, says nothing of the rest. */
+const noStart: Measure = (c) => {
+  const failed = c.record.all('run.outcome').findLast((r) => r.value !== 'unknown');
+  const lanyard = c.record.all('spark.lanyard').filter((r) => r.value !== 'unknown');
+  const out = lanyard.some((r) => r.value === 'no');
+  const put = out && lanyard.at(-1)?.value === 'yes' && isAfter(lanyard.at(-1)!.at, failed?.at);
+  return failed?.value === 'failed' && put ? null : undefined;
 };
 
 export const coolingOilAndRunMeasures: Readonly<Record<string, Measure>> = {
@@ -213,5 +224,6 @@ export const coolingOilAndRunMeasures: Readonly<Record<string, Measure>> = {
   overcharge,
   lamp: lamp('heat'),
   'lamp-cold': lamp('no-heat'),
-  'ran-badly': ranBadly
+  'ran-badly': ranBadly,
+  'no-start': noStart
 };

@@ -37,6 +37,7 @@ export function evidenceOf(
       return done && wiped.includes(done) ? undefined : done;
     };
     const measured = kind.measured ? measures[kind.measured]?.(c, cylinder, byId) : undefined;
+    if (measured === null) return;
     const heard = kind.check === SAID ? seen(true, c.survey.assessment.startedAt) : undefined;
     const o = heard ?? measured ?? (kind.reads ? fromWords(c, kind.reads, cylinder) : undefined);
     if (!o) return;

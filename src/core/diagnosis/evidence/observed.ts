@@ -9,7 +9,8 @@ export interface Observed {
   readonly likelihood: Likelihood;
   readonly at: string;
 }
-export type Measure = (c: Context, cylinder: number | undefined, found: Findings) => Observed | undefined;
+/** What a measurement says of a sign; null where what was said of it says nothing any more, whoever said it. */
+export type Measure = (c: Context, cylinder: number | undefined, found: Findings) => Observed | undefined | null;
 /** Conditions of findings by id, for what a station has judged already. */
 export type Findings = ReadonlyMap<string, string>;
 

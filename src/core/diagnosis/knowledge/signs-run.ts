@@ -66,6 +66,7 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it does not start',
     absent: 'it starts',
     leak: 0.02,
+    measured: 'no-start',
     reads: [{ item: 'run.outcome', present: ['failed'] }],
     findings: ['run.failed']
   },

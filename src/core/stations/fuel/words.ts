@@ -112,7 +112,7 @@ export const words: WordsOf<FuelFacts, object> = {
     because: ageBecause(values, units)
   }),
   carburettor: ({ values: { idle, school } }, _, units) => ({
-    found: `${idle ? `It stood ${say(idle, 'years', units)} with fuel in it: c` : 'C'}lean the carburettor before the first start.`,
+    found: `${idle ? `It stood ${say(idle, 'years', units)}: c` : 'C'}lean the carburettor before the first start.`,
     because: {
       ...practice([`years idle: ${idle ?? 'unknown'}`], 'gum after two seasons is the rule.'),
       school: saySchool(school)

@@ -73,6 +73,12 @@ function basisOf({ record }: Context): RunBasis {
   };
 }
 
+/** Fuel, spark, plugs or starter were worked on after the start that failed. */
+function mendedForStart(c: Context): boolean {
+  const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
+  return (['fuel', 'spark', 'plugs'] as const).some((s) => c.worked(s).some((at) => isAfter(at, failed?.at)));
+}
+
 /** What it was stopped for is what it showed, and of that the cause was found. */
 function shownExplained(c: Context): boolean {
   const shown = symptoms(c);
@@ -96,7 +102,11 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
   const reason = record.value('run.reason');
   const found: RunFact[] = [];
   if (outcome === 'failed')
-    found.push({ kind: 'failed', condition: 'fault', values: cause === undefined ? {} : { cause } });
+    found.push({
+      kind: 'failed',
+      condition: 'fault',
+      values: { ...(cause === undefined ? {} : { cause }), ...(mendedForStart(c) ? { mended: true as const } : {}) }
+    });
   if (outcome === 'stopped')
     found.push(
       cause

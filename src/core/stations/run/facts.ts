@@ -52,7 +52,8 @@ export interface RunFacts {
   };
   charges: Volts;
   'charge-open': Volts;
-  failed: { readonly cause?: string };
+  /** `mended`: at fuel, spark, plugs or starter, since. */
+  failed: { readonly cause?: string; readonly mended?: true };
   'stopped-open': { readonly reason?: string };
   'stopped-found': { readonly cause: string };
   /** Nobody wrote a cause down, and that of everything it showed was found. */

@@ -72,7 +72,11 @@ const examples: Examples<RunFacts> = {
     condition: doubt,
     values
   })),
-  failed: [{}, { cause: 'no fuel.' }].map((values) => ({ kind: 'failed', condition: fault, values })),
+  failed: [{}, { cause: 'no fuel.' }, { mended: true as const }].map((values) => ({
+    kind: 'failed',
+    condition: fault,
+    values
+  })),
   'stopped-open': [{}, { reason: 'temperature' }, { reason: 'other' }].map((values) => ({
     kind: 'stopped-open',
     condition: fault,

@@ -172,10 +172,12 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     found: `${values.volts.toFixed(1)} V ${values.rpm === undefined ? 'with the speed not noted' : `at ${Math.round(values.rpm)} rpm`}: whether it charges is judged at ${CHARGING_RPM} rpm and over.`,
     because: voltsBecause(values)
   }),
-  failed: ({ values: { cause } }, basis, units) => ({
+  failed: ({ values: { cause, mended } }, basis, units) => ({
     ...(cause
       ? { found: `It would not start: ${short(cause)}.` }
-      : { found: 'It would not start.', advice: 'Spark and fuel again, in that order.' }),
+      : mended
+        ? { found: 'It would not start.', advice: 'Something was put right since: try it again.' }
+        : { found: 'It would not start.', advice: 'Spark and fuel again, in that order.' }),
     because: told(basis, units)
   }),
   'stopped-open': ({ values: { reason } }, basis, units) => ({

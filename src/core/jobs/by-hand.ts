@@ -1,0 +1,39 @@
+import type { ItemId } from '../items/register.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
+import { byTime } from '../units/instant.ts';
+import type { DoneWork } from './done-work.ts';
+import { jobOf, type JobId } from './register.ts';
+
+interface ByHand {
+  readonly item: ItemId;
+  readonly from: readonly string[];
+  readonly to: readonly string[];
+  /** The job that it is, where it is one; else what it changes. */
+  readonly job?: JobId;
+  readonly proof?: DoneWork['proof'];
+}
+
+/** What is put right by hand as soon as it is seen, and told as it is then: nobody ticks a job for an opened vent (C). */
+const byHand: readonly ByHand[] = [
+  { item: 'fuel.vent', from: ['closed', 'blocked'], to: ['open'], job: 'fuel-open' },
+  { item: 'fuel.shutoff', from: ['closed', 'stuck'], to: ['open'], job: 'fuel-open' },
+  { item: 'fuel.level', from: ['empty'], to: ['some', 'full'], job: 'fuel-fill' },
+  // Out, it stopped every cylinder; what was read of each coil and lead is as it was.
+  { item: 'spark.lanyard', from: ['no'], to: ['yes'], proof: { station: 'spark', reads: ['spark.result'] } }
+];
+
+export interface DoneByHand extends DoneWork {
+  readonly job?: JobId;
+}
+
+/** What the readings themselves tell as put right by hand: bad, and good at the next look that told anything. */
+export function doneByHand(survey: SurveyFile): DoneByHand[] {
+  return byHand.flatMap(({ item, from, to, job, proof }) => {
+    const told = survey.readings.filter((r) => r.what === item && !r.withdrawn && r.value !== 'unknown').sort(byTime);
+    return told.flatMap((r, k): DoneByHand[] => {
+      const before = told[k - 1];
+      if (!before || !from.includes(String(before.value)) || !to.includes(String(r.value))) return [];
+      return [{ at: r.at, proof: proof ?? { station: jobOf(job!).proof.station }, ...(job ? { job } : {}) }];
+    });
+  });
+}

@@ -170,3 +170,20 @@ describe('water on a plug whose hole was seen clean at an earlier look', () => {
     expect(wet(start().wait(2)).holds()).not.toContain('liquid');
   });
 });
+
+describe('a hole that was seen, and air past the rings', () => {
+  it.each(['holed', 'scored'] as const)('%s: no soak is asked for', (seen) => {
+    const b = new Bench(two).read('plugs.hole', seen, { cylinder: 2 });
+    for (let k = 0; k < 2; k++)
+      b.psi([
+        [1, 120],
+        [2, 40],
+        [3, 119]
+      ]);
+    b.read('compression.leakdown', 0.7, { cylinder: 2 }).read('compression.escape', ['crankcase'], { cylinder: 2 });
+    expect(b.ids()).toContain('compression.leakdown-overhaul.2:fault');
+    const open = b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+    expect(open).toContain('overhaul');
+    expect(open).not.toContain('soak');
+  });
+});

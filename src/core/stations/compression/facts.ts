@@ -106,6 +106,8 @@ interface LeakDownValues {
   readonly strokes: 'two' | 'other';
   /** Air past the rings alone: whether the bores were soaked before it. */
   readonly soaked?: boolean;
+  /** What was seen in its hole that no soak frees. */
+  readonly seen?: 'holed' | 'scored';
   /** And whether a light into the bore was asked of it. */
   readonly lit?: boolean;
 }

@@ -182,13 +182,24 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
       const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
       // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
       const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;
+      // A hole or a scored bore that was seen comes free by no soak.
+      const sight = c.record.value('plugs.hole', cylinder);
+      const seen = sight === 'holed' || sight === 'scored' ? sight : undefined;
       return {
         kind: through ? 'leakdown-through' : gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
         ...(jacket ? { id: 'leakdown-water' } : {}),
-        ...(rings ? { id: lit ? 'leakdown-overhaul' : soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
+        ...(rings ? { id: lit || seen ? 'leakdown-overhaul' : soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
         cylinder,
         condition: through ? 'watch' : condition,
-        values: { share, hole, escapes, bands, strokes, tester: tester.name, ...(rings ? { soaked, lit } : {}) },
+        values: {
+          share,
+          hole,
+          escapes,
+          bands,
+          strokes,
+          tester: tester.name,
+          ...(rings ? { soaked, lit, ...(seen ? { seen } : {}) } : {})
+        },
         limit
       };
     }

@@ -146,7 +146,11 @@ const ofLeakDown: Examples<LeakDownFacts> = {
     { kind: 'leakdown', ...leaks('sound', []) },
     { kind: 'leakdown', ...leaks('fault', []) },
     { kind: 'leakdown', ...leaks('fault', ['intake', 'exhaust', 'crankcase', 'water'], 'two') },
-    { kind: 'leakdown', ...leaks('fault', ['intake', 'exhaust']) }
+    { kind: 'leakdown', ...leaks('fault', ['intake', 'exhaust']) },
+    ...(['holed', 'scored'] as const).map((seen) => {
+      const said = leaks('fault', ['crankcase']);
+      return { kind: 'leakdown' as const, ...said, values: { ...said.values, soaked: false, lit: false, seen } };
+    })
   ],
   'leakdown-gasket': [{ kind: 'leakdown-gasket', ...leaks('fault', ['neighbour', 'edge']) }],
   'leakdown-through': [{ kind: 'leakdown-through', ...leaks('sound', ['water', 'neighbour']), condition: 'watch' }],

@@ -61,6 +61,20 @@ const pointsLook: AskRule = {
 };
 const weak: readonly AskRule[] = [swaps[0]!, pointsLook, ...swaps.slice(1)];
 
+/** Work was done since a cylinder was looked at: what was seen there is how it was, and the same look comes before any other. */
+const workedAt = (c: Context, f: Finding, work: readonly string[]): boolean => {
+  const seen = latestAt(c.record.all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder }));
+  return work.some((at) => isAfter(at, seen));
+};
+const asItIsNow = (list: readonly AskRule[]): readonly AskRule[] => [
+  {
+    ...repeat((_, f) => `Spark again${at(f)}, after the work`, 'spark', 2, { items: ['spark.result'] }),
+    // Work that is proved by the spark asks for that itself.
+    open: (c, f) => workedAt(c, f, sparkWork(c)) && !workedAt(c, f, c.worked('spark')) && !cranksWeakly(c)
+  },
+  ...list.map((r): AskRule => ({ ...r, open: (c, f) => !workedAt(c, f, sparkWork(c)) && r.open(c, f) }))
+];
+
 /** The work that a part found at fault asks for. */
 const partJobs = {
   stop: 'stop-circuit',
@@ -164,10 +178,10 @@ export const sparkAsks: Asks = {
     isolate
   ],
   'spark.ground': [job('ground')],
-  'spark.none': swaps,
-  'spark.weak': weak,
+  'spark.none': asItIsNow(swaps),
+  'spark.weak': asItIsNow(weak),
   // Good by the eye, and short by the gap: as weak as one that looks it.
-  'spark.gap': weak,
+  'spark.gap': asItIsNow(weak),
   'spark.weak-all': [
     {
       ...spark(', in the shade', 2),

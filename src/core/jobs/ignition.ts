@@ -131,7 +131,7 @@ export const ignition = {
     hazards: ['flywheel', 'high-voltage'],
     proof: {
       station: 'spark',
-      text: 'gap, resistance and timing as asked',
+      text: 'good spark in shade; gap, resistance and timing as asked',
       reads: ['spark.result', 'spark.pointsGap', 'spark.pointsOhms', 'spark.pointsLook']
     },
     spoiledBy: ['spark.all'],

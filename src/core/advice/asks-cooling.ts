@@ -8,7 +8,11 @@ import { thermostats } from '../stations/cooling/thermostat.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 export const screens = look('Intake screens', ['cooling.screen'], 2);
-export const outlet = look('Probe the stream outlet and its line', ['cooling.outlet'], 3);
+const probe = look('Probe the stream outlet and its line', ['cooling.outlet'], 3);
+export const outlet: AskRule = {
+  ...probe,
+  open: (c, f) => c.survey.engine.profile.indicator !== 'not-fitted' && probe.open(c, f)
+};
 const head = look('Temperature at the head', ['cooling.head', 'run.temperature'], 5, {
   // Without any stream it is not run again to see how hot it gets.
   open: (c) => lastSeen(c).stream !== 'none' && lastSeen(c).head === undefined && !asked(c, 'cooling.head')

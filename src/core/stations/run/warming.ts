@@ -115,7 +115,10 @@ export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
     limit,
     stopped: run.stoppedAt !== undefined,
     samples: track.samples.length,
-    ...(h.opened === undefined ? {} : { opened: h.opened }),
+    // A bend in a head that never got warm is no thermostat that opens.
+    ...(h.opened === undefined || Math.max(...track.samples.map((s) => s.temperature)) < NEVER_WARM.under
+      ? {}
+      : { opened: h.opened }),
     ...(h.steady ? { steady: h.steady.at } : {}),
     ...(fit
       ? {

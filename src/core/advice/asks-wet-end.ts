@@ -80,7 +80,10 @@ const capacity = goOn('Enter the gear case’s oil capacity, from the manual', '
 });
 
 const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
-  (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3, { items: ['oil.dip', 'oil.dipAt'] });
+  (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3, {
+    // A dip that was measured is repeated by measuring: only like agrees with like.
+    items: (c) => (dips(c).last.at(-1)?.at === undefined ? ['oil.dip', 'oil.dipAt'] : ['oil.dipAt', 'oil.dip'])
+  });
 
 /** Places of the look-over that nobody has been asked about. */
 const unlooked = (c: Context): readonly ItemId[] =>
@@ -188,6 +191,8 @@ export const wetEndAsks: Asks = {
     { ...magnet, open: (c, f) => magnet.open(c, f) || shimmersSince(c) },
     job('metal', { only: ['fault'] })
   ],
+  // It ran hot or low: what was torn off meanwhile hangs on the magnet.
+  'gear.burnt': [magnet],
   'gear.stand-fill': [job('gear-refill')],
   'gear.poured': [
     goOn('Go on filling from the lowest plug, bubble-free', 'gear', 5, {

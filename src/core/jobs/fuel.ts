@@ -60,6 +60,8 @@ export const fuel = {
   'fuel-doubt': {
     title: 'Stand a jar sample and decide',
     raisedBy: [only('fuel.age', 'watch'), only('fuel.jar', 'watch')],
+    // A jar that decided is not stood once more.
+    unless: (c) => ['layers', 'dark'].includes(String(c.record.value('fuel.jar'))),
     how: 'Clear and one layer: use it up. Cloudy or layered: drain it.',
     tools: ['clear jar'],
     minutes: 4,

@@ -80,6 +80,12 @@ function frosty(c: Context): GearFact[] {
     : [{ kind: 'frost', id: 'nofrost', condition: 'watch', values }];
 }
 
+/** What the magnet says of oil that shimmers: of this oil, not of what hung there before it was seen. */
+function magnetHolds(c: Context): 'nothing' | 'not looked at' {
+  const [oil, magnet] = [c.record.last('gear.look'), c.record.last('gear.magnet')];
+  return magnet?.value === 'clean' && oil && !isAfter(oil.at, magnet.at) ? 'nothing' : 'not looked at';
+}
+
 /** What is on the magnet and in the oil, by the house's school. */
 function metal(c: Context): GearFact[] {
   const magnet = c.record.value('gear.magnet');
@@ -94,7 +100,7 @@ function metal(c: Context): GearFact[] {
   }
   if (explained) return [{ kind: 'metal-explained', id: 'metal', condition: 'sound', values }];
   if (c.record.value('gear.look') === 'metallic')
-    return [{ kind: 'metal-shimmer', id: 'metal', condition: 'watch', values }];
+    return [{ kind: 'metal-shimmer', id: 'metal', condition: 'watch', values: { ...values, held: magnetHolds(c) } }];
   const examined = rule === 'examine';
   if (magnet === 'paste')
     return [

@@ -48,7 +48,8 @@ export interface GearFacts {
   metal: MetalPieces;
   'metal-again': MetalPieces;
   'metal-explained': Metal;
-  'metal-shimmer': Metal;
+  /** `held`: the magnet was looked at after it, and holds none of it. */
+  'metal-shimmer': Metal & { readonly held: 'nothing' | 'not looked at' };
   'metal-paste': Metal & { readonly examined: boolean };
   'metal-clean': Metal;
   burnt: object;

@@ -115,7 +115,11 @@ const examples: Examples<GearFacts> = {
     values: { pieces, school: magnetMetal }
   })),
   'metal-explained': [{ kind: 'metal-explained', condition: sound, values: { school: magnetMetal } }],
-  'metal-shimmer': [{ kind: 'metal-shimmer', condition: watch, values: { school: magnetMetal } }],
+  'metal-shimmer': (['nothing', 'not looked at'] as const).map((held) => ({
+    kind: 'metal-shimmer',
+    condition: watch,
+    values: { school: magnetMetal, held }
+  })),
   'metal-paste': [true, false].map((examined) => ({
     kind: 'metal-paste',
     condition: watch,

@@ -165,7 +165,12 @@ export const words: WordsOf<GearFacts, GearBasis> = {
     because: metalBecause(basis, values.school)
   }),
   'metal-shimmer': ({ values }, basis) => ({
-    found: 'The oil shimmers with metal: look at the magnet and compare it with last time.',
+    ...(values.held === 'nothing'
+      ? {
+          found: 'The oil shimmers with metal that the magnet does not hold: bronze, brass or aluminium.',
+          advice: 'Drained again after the first hours and looked at on white; more of it, and the case is opened.'
+        }
+      : { found: 'The oil shimmers with metal: look at the magnet and compare it with last time.' }),
     because: metalBecause(basis, values.school)
   }),
   'metal-paste': ({ values }, basis) => ({

@@ -26,10 +26,23 @@ export interface DoneByHand extends DoneWork {
   readonly job?: JobId;
 }
 
+const kept = new WeakMap<SurveyFile['readings'], readonly DoneByHand[]>();
+
 /** What the readings themselves tell as put right by hand: bad, and good at the next look that told anything. */
-export function doneByHand(survey: SurveyFile): DoneByHand[] {
+export function doneByHand({ readings }: SurveyFile): readonly DoneByHand[] {
+  const old = kept.get(readings);
+  if (old) return old;
+  const made = changedByHand(readings);
+  kept.set(readings, made);
+  return made;
+}
+
+const items: ReadonlySet<string> = new Set(byHand.map((h) => h.item));
+
+function changedByHand(readings: SurveyFile['readings']): DoneByHand[] {
+  const mine = readings.filter((r) => items.has(r.what) && !r.withdrawn && r.value !== 'unknown').sort(byTime);
   return byHand.flatMap(({ item, from, to, job, proof }) => {
-    const told = survey.readings.filter((r) => r.what === item && !r.withdrawn && r.value !== 'unknown').sort(byTime);
+    const told = mine.filter((r) => r.what === item);
     return told.flatMap((r, k): DoneByHand[] => {
       const before = told[k - 1];
       if (!before || !from.includes(String(before.value)) || !to.includes(String(r.value))) return [];

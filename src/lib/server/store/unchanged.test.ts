@@ -106,8 +106,11 @@ describe('a survey of the server', () => {
 
   it('its page says what was entered a moment ago, and what to do now', async () => {
     const id = createSurvey(engine('page'), 'neglected', '');
+    // A page says how long ago something was: both are drawn in one minute.
+    vi.useFakeTimers({ toFake: ['Date'], now: new Date() });
     const before = await surveyPage(id, 'us');
     expect(await surveyPage(id, 'us')).toEqual(before);
+    vi.useRealTimers();
     read(id, 'c', 'look.cowl', 'nest');
     const after = (await surveyPage(id, 'us'))!;
     expect(JSON.parse(after.session.survey).readings).toHaveLength(1);

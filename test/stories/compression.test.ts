@@ -284,3 +284,27 @@ describe('two neighbours low', () => {
     expect(b.psi([[2, 177]]).ids()).not.toContain('compression.scatter.2:cannot-tell');
   });
 });
+
+describe('every cylinder low, and the timing belt off its marks', () => {
+  it('the belt comes before air in any cylinder', () => {
+    const b = new Bench({ ...four, camDrive: 'belt' });
+    for (let k = 0; k < 2; k++)
+      b.psi([
+        [1, 80],
+        [2, 81],
+        [3, 80],
+        [4, 79]
+      ]);
+    const titles = (): string =>
+      b
+        .assessed()
+        .moves.map((m) => m.title)
+        .join();
+    expect(titles()).toMatch(/Leak-down/);
+    b.read('turn.belt', 'slack');
+    expect(titles()).not.toMatch(/Leak-down/);
+    const open = b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+    expect(open).toContain('belt');
+    expect(open).not.toContain('leak-down');
+  });
+});

@@ -11,6 +11,7 @@ import { boreWork } from '../stations/compression/measure.ts';
 import { lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import type { ItemId } from '../items/register.ts';
+import { ofThisPart } from '../findings/renewed.ts';
 import { isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -70,6 +71,8 @@ const gasketFirst = (c: Context, cylinder: number | undefined): boolean => {
   );
   return pair !== undefined && !pair.some((k) => taken(c, 'compression.leakdown', k));
 };
+/** The timing belt was seen slack or off its marks. */
+const beltJumped = (c: Context): boolean => ofThisPart(c, 'turn.belt') === 'slack';
 /** Read with oil in the bores, and never dry. */
 const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
 const wet: AskRule = {
@@ -169,6 +172,13 @@ const soakForWet = job('soak', {
   open: (c, f) => f.cylinder !== undefined && wetRingsUntold(c).includes(f.cylinder) && job('soak').open(c, f)
 });
 
+/** Where its own lever lets pressure go, oil in the bore changes nothing that could be read. */
+const airOrOil: readonly AskRule[] = [
+  { ...leakDown, open: (c, f) => c.survey.engine.profile.decompression === 'fitted' && leakDown.open(c, f) },
+  oilAll,
+  leakDown
+];
+
 /** What the needle, oil in the bores and air ask for, in the trade's order. C: common practice. */
 export const compressionAsks: Asks = {
   'compression.unlike': [
@@ -225,11 +235,10 @@ export const compressionAsks: Asks = {
   'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
   'compression.neighbours': [leakDown],
   'compression.wet': untilSoaked(lashIfValves, leakDown, soakForWet),
-  // Where its own lever lets pressure go, oil in the bore changes nothing that could be read.
   'compression.figure': [
-    { ...leakDown, open: (c, f) => c.survey.engine.profile.decompression === 'fitted' && leakDown.open(c, f) },
-    oilAll,
-    leakDown
+    // Valves that open at the wrong time read low everywhere: no air is put in before the belt is on its marks.
+    job('belt', { open: (c, f) => beltJumped(c) && job('belt').open(c, f) }),
+    ...airOrOil.map((r): AskRule => ({ ...r, open: (c, f) => !beltJumped(c) && r.open(c, f) }))
   ],
   'compression.oiled': [dryAfterRun],
   // One cylinder, read once: the needle is read again before air goes in.

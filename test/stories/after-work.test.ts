@@ -303,3 +303,12 @@ describe('compression on a weak battery, then on a charged one', () => {
     expect(brisk(weak(60)).ids()).toContain('compression.unlike.4:cannot-tell');
   });
 });
+
+describe('it binds since it was put together', () => {
+  it('that is undone before any of it is proved', () => {
+    const b = new Bench(two).done('pump').read('turn.assembled', 'binds');
+    const first = b.assessed().moves.find((m) => m.class > 1 && m.class < 6)!;
+    expect(first.title).toMatch(/^Undo what was done last/);
+    expect(b.read('turn.assembled', 'same').assessed().moves.map((m) => m.id)).toContain('proof:pump');
+  });
+});

@@ -44,7 +44,7 @@ const ONE_READING = 3;
 const raises = (job: string, f: Finding): boolean => isJobId(job) && raisers(jobOf(job), [f]).length > 0;
 
 /** 3: waits that are over, work that is done and not proved. */
-export function begun({ context: c, steps, findings }: Position, asks: readonly Ask[]): Move[] {
+export function begun({ context: c, steps, findings, holds }: Position, asks: readonly Ask[]): Move[] {
   const over = runningWaits(c.survey.waits)
     .filter((w) => c.past(w.until.getTime()))
     .map((w): Move => ({
@@ -59,6 +59,8 @@ export function begun({ context: c, steps, findings }: Position, asks: readonly 
   const proofs = steps
     // What the readings themselves show as done was a look, and is not proved by another one.
     .filter((s) => s.state === 'done' && s.markedAt && !s.busyUntil && s.proof.station !== 'run')
+    // It binds since it was put together: that is undone before any of it is proved.
+    .filter(() => !holds.some((h) => h.id === 'assembled' && !h.override))
     .flatMap((s): Move[] => {
       const station = s.raisedAt ?? s.proof.station;
       // Looked at since, and something else is wrong there: that is mended before this can be proved.

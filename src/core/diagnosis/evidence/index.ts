@@ -1,4 +1,5 @@
 import { isAfter } from '../../units/instant.ts';
+import { mixedUp } from '../../stations/plugs/analyse.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Finding } from '../../findings/finding.ts';
 import type { ItemId } from '../../stations/items.ts';
@@ -29,7 +30,9 @@ export function evidenceOf(
 ): Map<number, Observed> {
   const byId: Findings = new Map(found.map((f) => [f.id, f.condition]));
   const out = new Map<number, Observed>();
+  const mixed = mixedUp(c);
   model.signs.forEach(({ kind, cylinder }, k) => {
+    if (mixed && cylinder !== undefined && kind.reads?.every(({ item }) => item === 'plugs.read')) return;
     // Cleaning what tells of the engine mends nothing behind it.
     const wiped = kind.reads?.flatMap(({ item }) => c.wiped(item as ItemId).map((w) => w.at)) ?? [];
     const curedAt = (step: string | undefined): string | undefined => {

@@ -37,7 +37,7 @@ export function analyse(c: Context): PlugAnalysed {
   };
   if (!c.record.touched('plugs')) return { basis, facts: [] };
   const missing = cylinders.filter((k) => c.record.last('plugs.read', k) === undefined);
-  const mixed = c.record.value('plugs.order') === 'no' && read.size > 0 && cylinders.length > 1;
+  const mixed = mixedUp(c) && read.size > 0;
   const facts: PlugFact[] = [
     ...readFacts(c, read),
     ...cleaned(c),
@@ -56,6 +56,9 @@ export function analyse(c: Context): PlugAnalysed {
   return { basis, facts: good ? [...facts, { kind: 'good', condition: 'sound', values: {} }] : facts };
 }
 
+/** Out of their order none of them speaks for its cylinder. */
+export const mixedUp = (c: Context): boolean => c.record.value('plugs.order') === 'no' && cylindersOf(c).length > 1;
+
 /** Plugs of which something that was seen means something. */
 function readFacts(c: Context, read: ReadonlyMap<number, readonly PlugSight[]>): PlugFact[] {
   const { profile, history } = c.survey.engine;
@@ -68,7 +71,7 @@ function readFacts(c: Context, read: ReadonlyMap<number, readonly PlugSight[]>):
         id: sights.includes('water') ? 'water' : sights.includes('cracked') ? 'cracked' : 'read',
         cylinder,
         condition: gravest(meanings.map((m) => m.is)),
-        values: { sights, means: meanings.map((m) => m.means) }
+        values: { sights, means: meanings.map((m) => m.means), ...(mixedUp(c) ? { mixed: true as const } : {}) }
       }
     ];
   });

@@ -10,7 +10,8 @@ export type HoleSight = 'water' | 'rust' | 'debris' | 'scored' | 'holed';
 
 export interface PlugFacts {
   /** Read, and not all of it well: what was seen, and what of it means something. */
-  read: { readonly sights: readonly PlugSight[]; readonly means: readonly MeaningId[] };
+  /** `mixed`: out of their order, it is of no cylinder that anybody could name. */
+  read: { readonly sights: readonly PlugSight[]; readonly means: readonly MeaningId[]; readonly mixed?: true };
   /** Too much fuel was seen on it before it was cleaned, and nothing has burnt on it since. */
   cleaned: { readonly sights: readonly ('fuel' | 'black')[]; readonly told: readonly string[] };
   /** `tight`: leak-down finds that cylinder tight all the same. */

@@ -64,3 +64,20 @@ describe('plugs', () => {
     expect(b.assessed().steps.map((s) => s.id)).toContain('empty-cylinders');
   });
 });
+
+describe('plugs that were mixed up', () => {
+  it('an oily one is of no cylinder, and raises no suspect of one', () => {
+    const of = (order: 'yes' | 'no'): Bench => {
+      const b = new Bench({ strokes: 'four', cylinders: 3, ignition: 'cdi' }).read('plugs.order', order);
+      b.read('plugs.read', ['oily'], { cylinder: 1 });
+      for (const cylinder of [2, 3]) b.read('plugs.read', ['normal'], { cylinder });
+      return b;
+    };
+    expect(of('yes').said('plugs.read')).toMatch(/^Plug 1 is oily/);
+    expect(of('no').said('plugs.read')).toMatch(/^One of the plugs is oily/);
+    const raised = (b: Bench): number =>
+      b.assessed().advice.suspects.filter((s) => s.evidence.some((e) => e.sign.startsWith('plug-oily'))).length;
+    expect(raised(of('yes'))).toBeGreaterThan(0);
+    expect(raised(of('no'))).toBe(0);
+  });
+});

@@ -49,7 +49,7 @@ const starterTried = ({ circuit, direct, volts }: PlugBasis, units: System): Bec
 
 export const words: WordsOf<PlugFacts, PlugBasis> = {
   read: ({ cylinder, values }, { cylinders, strokes }, units) => {
-    const says = `${cylinders > 1 ? `Plug ${cylinder}` : 'The plug'} is ${values.means.map((m) => meaningWords[m]).join('; and ')}.`;
+    const says = `${cylinders < 2 ? 'The plug' : values.mixed ? 'One of the plugs' : `Plug ${cylinder}`} is ${values.means.map((m) => meaningWords[m]).join('; and ')}.`;
     const found = firstOf(says);
     return {
       found,

@@ -309,6 +309,11 @@ describe('it binds since it was put together', () => {
     const b = new Bench(two).done('pump').read('turn.assembled', 'binds');
     const first = b.assessed().moves.find((m) => m.class > 1 && m.class < 6)!;
     expect(first.title).toMatch(/^Undo what was done last/);
-    expect(b.read('turn.assembled', 'same').assessed().moves.map((m) => m.id)).toContain('proof:pump');
+    expect(
+      b
+        .read('turn.assembled', 'same')
+        .assessed()
+        .moves.map((m) => m.id)
+    ).toContain('proof:pump');
   });
 });

@@ -177,6 +177,7 @@ export const sparkAsks: Asks = {
     { ...coilLook, open: (c, f) => !wholeBank(f) && coilLook.open(c, f) },
     isolate
   ],
+  'spark.timing': [look('Flywheel mark against the crank', ['spark.keyLook'], 5, { only: ['watch'] })],
   'spark.ground': [job('ground')],
   'spark.none': asItIsNow(swaps),
   'spark.weak': asItIsNow(weak),

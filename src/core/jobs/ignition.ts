@@ -1,6 +1,11 @@
 import { school } from '../house-rules/rules.ts';
+import type { Context } from '../findings/context.ts';
+import { accusedParts } from '../stations/spark/accused.ts';
 import { packUntried } from '../stations/spark/isolation.ts';
 import { only, type JobRule } from './job.ts';
+
+const mayHavePoints = (c: Context): boolean =>
+  ['points', 'unknown', undefined].includes(c.survey.engine.profile.ignition);
 
 /** Ignition. */
 export const ignition = {
@@ -122,6 +127,7 @@ export const ignition = {
       only('spark.timing', 'watch'),
       ...['points', 'condenser'].flatMap((part) => [`spark.part-${part}`, `spark.own-${part}`])
     ],
+    unless: (c) => !mayHavePoints(c),
     renews: ['spark.pointsLook', 'spark.pointsOhms', 'spark.pointsGap', 'spark.rubBlock', 'spark.condenserSwap'],
     how: 'Paper, solvent, gap at the top of the cam, a smear on the rub block; pitted ones in sets with their condenser. Timing by the marks.',
     tools: ['feeler gauge', 'flywheel puller', 'timing light'],
@@ -176,6 +182,9 @@ export const ignition = {
   },
   advance: {
     title: 'Free the advance plate or timer base',
+    raisedBy: [only('spark.timing', 'watch')],
+    // Points set it where there are any; a shifted flywheel is put right first.
+    unless: (c) => mayHavePoints(c) || accusedParts(c).some((a) => a.part === 'key'),
     how: 'By hand over its whole travel, one drop of oil, the linkage set after.',
     minutes: 30,
     hazards: ['flywheel'],

@@ -7,7 +7,7 @@ import { keep } from '../../findings/keep.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { judgeSpread, pooledDeviation, type Spread } from '../../physics/spread.ts';
 import type { Conditions, Instrument } from '../../record/reading.ts';
-import { orderEffect, type OrderEffect } from './order.ts';
+import { explainedByReverse, orderEffect, type OrderEffect, type Test } from './order.ts';
 import { isWeak, pressures, type PressureVoid } from './measure.ts';
 import { overCeiling } from './ceiling.ts';
 import { differences, weakOf, type Weak } from './differences.ts';
@@ -104,6 +104,13 @@ export function compare(c: Context): Comparison | undefined {
   return all?.rows.length ? all : undefined;
 }
 
+const testOf = (r: Pressure): Test => ({
+  cylinder: r.cylinder!,
+  pressure: r.value,
+  ...(r.conditions?.volts === undefined ? {} : { volts: r.conditions.volts }),
+  ...(r.conditions?.rpm === undefined ? {} : { rpm: r.conditions.rpm })
+});
+
 /** The same, and where readings were taken that all say nothing, those. */
 export const compareAll = (c: Context): Comparison | undefined => keep(c, compareOnce);
 
@@ -140,9 +147,11 @@ function compareOnce(c: Context): Comparison | undefined {
   const ids = [...chosen.cylinders].sort((a, b) => a - b);
   const within = (a: Pressure, b: Pressure): boolean =>
     Math.abs(a.value - b.value) <= Math.max(limit.value * Math.max(a.value, b.value), 3 * stepOf(instrument));
+  // Fell one after the other, and alike in the reverse order: the first test tells of battery or arm.
+  const told = chosen.readings.slice(explainedByReverse(chosen.readings.map(testOf), limit.value));
   const repeats = ids.map((k) =>
     repeatsOf(
-      chosen.readings.filter((r) => r.cylinder === k),
+      told.filter((r) => r.cylinder === k),
       within
     )
   );
@@ -205,15 +214,7 @@ function compareOnce(c: Context): Comparison | undefined {
     ...(compared.length > 1 && best > 0
       ? {
           ...judgeSpread(compared, limit.value),
-          order: orderEffect(
-            tired.map((r) => ({
-              cylinder: r.cylinder!,
-              pressure: r.value,
-              ...(r.conditions?.volts === undefined ? {} : { volts: r.conditions.volts }),
-              ...(r.conditions?.rpm === undefined ? {} : { rpm: r.conditions.rpm })
-            })),
-            tiredLow
-          )
+          order: orderEffect(tired.map(testOf), tiredLow)
         }
       : {})
   };

@@ -76,3 +76,43 @@ describe('a low cylinder', () => {
     }
   });
 });
+
+describe('fallen through the order of the test', () => {
+  const falling = (): Bench =>
+    new Bench({ strokes: 'four', cylinders: 4, ignition: 'cdi' }).psi([
+      [1, 180],
+      [2, 172],
+      [3, 160],
+      [4, 150]
+    ]);
+  it('alike in the reverse order, the first test is explained', () => {
+    const b = falling();
+    expect(b.ids()).toContain('compression.order:cannot-tell');
+    b.psi([
+      [4, 178],
+      [3, 176],
+      [2, 174],
+      [1, 172]
+    ]);
+    expect(b.ids().filter((id) => /^compression\.(order|scatter|low|unlike)/.test(id))).toEqual([]);
+    expect(b.ids()).toContain('compression.alike:sound');
+  });
+  it('made again in the same order it explains nothing', () => {
+    const b = falling().psi([
+      [1, 178],
+      [2, 176],
+      [3, 174],
+      [4, 172]
+    ]);
+    expect(b.ids().join()).toMatch(/compression\.(scatter|spread|order)[^,]*:cannot-tell/);
+  });
+  it('low in the reverse order as well, it is low', () => {
+    const b = falling().psi([
+      [4, 151],
+      [3, 176],
+      [2, 174],
+      [1, 178]
+    ]);
+    expect(b.ids().join()).toMatch(/compression\.(low|spread)/);
+  });
+});

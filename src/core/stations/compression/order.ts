@@ -48,3 +48,22 @@ export function orderEffect(tests: readonly Test[], low: readonly number[]): Ord
         : {})
   };
 }
+
+/**
+ * How many readings at the start are a test that fell through its order, explained by the same test made in reverse after it: there what
+ * was low came early, and all are alike. Zero where it is not so.
+ * @param tests every reading in the order it was made
+ * @param limit share of the best by which a cylinder is low
+ */
+export function explainedByReverse(tests: readonly Test[], limit: number): number {
+  const cylinders = new Set(tests.map((t) => t.cylinder));
+  const n = cylinders.size;
+  const [first, second] = [tests.slice(0, n), tests.slice(n)];
+  const whole = (list: readonly Test[]): boolean => new Set(list.map((t) => t.cylinder)).size === n;
+  if (n < 3 || !whole(first) || !whole(second)) return 0;
+  const least = (list: readonly Test[]): number => (1 - limit) * Math.max(...list.map((t) => t.pressure));
+  const low = first.filter((t) => t.pressure < least(first)).map((t) => t.cylinder);
+  if (!orderEffect(first, low).confounded || second.some((t) => t.pressure < least(second))) return 0;
+  const early = (cylinder: number): boolean => second.findIndex((t) => t.cylinder === cylinder) <= (n - 1) / 2;
+  return low.every(early) ? n : 0;
+}

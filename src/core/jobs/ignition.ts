@@ -4,8 +4,11 @@ import { accusedParts } from '../stations/spark/accused.ts';
 import { packUntried } from '../stations/spark/isolation.ts';
 import { only, type JobRule } from './job.ts';
 
+const POINTS = ['spark.pointsLook', 'spark.pointsClean', 'spark.pointsGap', 'spark.condenserSwap'] as const;
+/** By its profile, or by what somebody found under its flywheel. */
 const mayHavePoints = (c: Context): boolean =>
-  ['points', 'unknown', undefined].includes(c.survey.engine.profile.ignition);
+  ['points', 'unknown', undefined].includes(c.survey.engine.profile.ignition) ||
+  POINTS.some((item) => c.record.all(item).some((r) => r.value !== 'unknown'));
 
 /** Ignition. */
 export const ignition = {

@@ -186,8 +186,15 @@ describe('the pour tally', () => {
     expect(p.bottle!.rest).toBeCloseTo(0.75e-3, 9);
   });
   it('without a new filter less is asked; without a capacity nothing is', () => {
-    expect(pourOf(at(new Bench(four).read('oil.poured', 1e-4)), 'oil').asked).toBe(2.7e-3);
-    expect(pourOf(at(new Bench({ strokes: 'four' }).read('oil.poured', 1e-4)), 'oil').asked).toBeUndefined();
+    const drained = (b: Bench): Bench => b.read('oil.drained', 2.6e-3).read('oil.poured', 1e-4);
+    expect(pourOf(at(drained(new Bench(four))), 'oil').asked).toBe(2.7e-3);
+    expect(pourOf(at(drained(new Bench({ strokes: 'four' }))), 'oil').asked).toBeUndefined();
+  });
+  it('poured in with nothing drained, nobody is told to pour a whole sump', () => {
+    const b = new Bench(four).read('oil.poured', 3e-4);
+    expect(pourOf(at(b), 'oil').asked).toBeUndefined();
+    expect(b.said('oil.')).not.toMatch(/to go/);
+    expect(b.ids()).toContain('oil.poured:cannot-tell');
   });
   it('too much is watched until two dips say otherwise', () => {
     const b = new Bench(four).read('oil.filter', 'renewed').read('oil.poured', 3.3e-3);

@@ -56,11 +56,12 @@ export function sumpEmpty(c: Context): 'drained' | 'new' | undefined {
   return c.survey.assessment.kind === 'new-engine' && profile.strokes === 'four' && !shown ? 'new' : undefined;
 }
 
-/** Whether what is poured in now fills an empty sump, and does not only bring up a level that was dipped. */
+/**
+ * Whether what is poured in now fills an empty sump: it was drained, a new engine came without, or its filter was renewed, which nobody
+ * does on old oil. Oil that is poured in with none of that told brings up a level, and the stick alone says how much is still to go.
+ */
 export function fillsWhole(c: Context): boolean {
   const out = takenOut(c);
   if (out) return out.how === 'emptied';
-  const first = told(c, 'oil.poured')[0];
-  if (!first || c.survey.assessment.kind === 'new-engine') return true;
-  return ![...told(c, 'oil.dip'), ...told(c, 'oil.dipAt')].some((r) => isAfter(first.at, r.at));
+  return c.survey.assessment.kind === 'new-engine' || c.record.value('oil.filter') === 'renewed';
 }

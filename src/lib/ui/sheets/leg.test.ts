@@ -193,6 +193,7 @@ describe('cooling, oil and gear sheets', () => {
   it('the tally says what is to go, and what is left in the bottle', () => {
     const b = bench({ strokes: 'four', sumpWithoutFilter: 1e-3 })
       .read('oil.bottle', 1e-3)
+      .read('oil.drained', 9e-4)
       .read('oil.poured', 4e-4)
       .read('oil.poured', 4e-4);
     expect(drawn(PourTally as never, b, { station: 'oil' })).toMatch(

@@ -11,7 +11,7 @@ import { boreWork } from '../stations/compression/measure.ts';
 import { lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import type { ItemId } from '../items/register.ts';
-import { ofThisPart } from '../findings/renewed.ts';
+import { beltJumped } from '../stations/turn/belt.ts';
 import { isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -71,8 +71,6 @@ const gasketFirst = (c: Context, cylinder: number | undefined): boolean => {
   );
   return pair !== undefined && !pair.some((k) => taken(c, 'compression.leakdown', k));
 };
-/** The timing belt was seen slack or off its marks. */
-const beltJumped = (c: Context): boolean => ofThisPart(c, 'turn.belt') === 'slack';
 /** Read with oil in the bores, and never dry. */
 const oiledOnly = (c: Context): boolean => compareAll(c)?.conditions.bores === 'oiled';
 const wet: AskRule = {

@@ -1,17 +1,14 @@
 import type { Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
+import { failedStart, mendedForStart } from '../stations/run/failed-start.ts';
 import { isAfter } from '../units/instant.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { job, look, type AskRule } from './ask.ts';
 import { untilFound } from './until-found.ts';
 
-const failed = (c: Context) => c.record.all('run.outcome').findLast((r) => r.value === 'failed');
-/** Work at fuel, spark, plugs or starter after the start that failed. */
-const mendedSince = (c: Context): boolean =>
-  (['fuel', 'spark', 'plugs'] as const).some((s) => c.worked(s).some((at) => isAfter(at, failed(c)?.at)));
 const readSince = (c: Context, items: readonly ItemId[]): boolean =>
-  items.some((i) => c.record.all(i).some((r) => isAfter(r.at, failed(c)?.at)));
+  items.some((i) => c.record.all(i).some((r) => isAfter(r.at, failedStart(c)?.at)));
 
 /** Looks for fuel that does not come: not where the plugs of the failed start were wet with it. */
 const whenDry = (r: AskRule): AskRule => ({
@@ -62,4 +59,4 @@ export const failedAsks: readonly AskRule[] = untilFound(
     whenWet(job('plugs')),
     on((c) => dryAfterStart(c)?.dry !== false, look('Bowl or vapour separator off', ['fuel.bowlLook'], 15))
   ]
-).map((r): AskRule => ({ ...r, open: (c, f) => !mendedSince(c) && r.open(c, f) }));
+).map((r): AskRule => ({ ...r, open: (c, f) => !mendedForStart(c) && r.open(c, f) }));

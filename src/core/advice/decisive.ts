@@ -7,6 +7,7 @@ import type { Judgement } from '../judge.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import { placeIds } from '../stations/look/places.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
+import { beltJumped } from '../stations/turn/belt.ts';
 import { stationsFor } from '../stations/register.ts';
 
 /** A check that costs minutes and decides whether anything else is worth doing. */
@@ -48,8 +49,7 @@ const boxed = (c: Context): boolean => c.survey.assessment.kind === 'new-engine'
 const opened = (c: Context): boolean => !sound(c) && !boxed(c) && !running(c);
 
 /** A belt that is slack or has jumped, on pistons that may meet the valves: its marks come before a hand on the flywheel. */
-export const jumped = (c: Context): boolean =>
-  c.record.value('turn.belt') === 'slack' && c.survey.engine.profile.interference !== 'no';
+export const jumped = (c: Context): boolean => beltJumped(c) && c.survey.engine.profile.interference !== 'no';
 
 /** Whether a reading still tells how the engine is. */
 const stillTells = (c: Context, r: Rule, read: { readonly at: Instant } | undefined): boolean =>

@@ -1,4 +1,4 @@
-import { ofThisPart } from '../findings/renewed.ts';
+import { beltJumped } from '../stations/turn/belt.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Compression, valves, gaskets and seals of the power head. */
@@ -41,7 +41,7 @@ export const powerHead = {
     yieldsTo: ['head-gasket', 'overhaul', 'valves', 'lash'],
     raisedBy: [only('compression.low', 'fault'), 'compression.figure', 'compression.neighbours'],
     // Off its marks every cylinder reads low: the belt first, then the needle again.
-    unless: (c) => ofThisPart(c, 'turn.belt') === 'slack',
+    unless: beltJumped,
     met: (c) => c.record.all('compression.leakdown').length > 0,
     how: 'A measured dose of oil, about 1 mL per 100 mL swept, plug holes up, turned. Rises: rings or bore. Does not: valve, gasket, crown. Then air: where it comes out names the part. Flywheel locked.',
     tools: ['leak-down tester', 'syringe', 'flywheel lock'],

@@ -9,6 +9,7 @@ import { speedCap } from '../cooling/source.ts';
 import { charging } from './charging.ts';
 import { compareRuns } from './compare.ts';
 import type { RunAnalysed, RunBasis, RunFact, Watched } from './facts.ts';
+import { mendedForStart } from './failed-start.ts';
 import { lampSeen } from './lamp.ts';
 import { leakPlace, leakTraced } from './leak-place.ts';
 import { movedWith } from './moved.ts';
@@ -71,12 +72,6 @@ function basisOf({ record }: Context): RunBasis {
     smoke: record.value('run.smoke'),
     leaks: record.value('run.leaks')
   };
-}
-
-/** Fuel, spark, plugs or starter were worked on after the start that failed. */
-function mendedForStart(c: Context): boolean {
-  const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
-  return (['fuel', 'spark', 'plugs'] as const).some((s) => c.worked(s).some((at) => isAfter(at, failed?.at)));
 }
 
 /** What it was stopped for is what it showed, and of that the cause was found. */

@@ -1,14 +1,14 @@
 import { stationIds } from '../../../core/stations/register.ts';
 import { describe, expect, it } from 'vitest';
 import { gaugesOf, testersOf } from './gauge.svelte.ts';
-import { fetchSheets, sheetFor } from './register.ts';
+import { sheetFor, sheetLoaders } from './register.ts';
 
 describe('sheets', () => {
   it('there is one for every check, and all of them can be fetched ahead', async () => {
     const all = await Promise.all(stationIds.map(sheetFor));
     expect(all.every((c) => typeof c === 'function')).toBe(true);
     expect(new Set(all).size).toBe(11);
-    await expect(fetchSheets()).resolves.toHaveLength(11);
+    await expect(Promise.all(sheetLoaders.map((load) => load()))).resolves.toHaveLength(11);
   }, 30_000);
 });
 

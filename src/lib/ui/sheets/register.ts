@@ -32,6 +32,5 @@ const made: Partial<Record<StationId, Loader>> = {
 export const sheetFor = async (station: StationId): Promise<Component<SheetProps>> =>
   (await (made[station] ?? fields)()).default as Component<SheetProps>;
 
-/** Fetches every sheet ahead, so that a lost connection closes no check. */
-export const fetchSheets = (): Promise<unknown> =>
-  Promise.allSettled([fields, ...Object.values(made)].map((load) => load()));
+/** Every sheet, to fetch ahead, so that a lost connection closes no check. */
+export const sheetLoaders: readonly Loader[] = [fields, ...Object.values(made)];

@@ -9,7 +9,8 @@
   import { caseKinds } from '$core/engine/case-kind.ts';
   import { stationKeys } from '$lib/ui/marks/station-keys.ts';
   import EngineTabs from '$lib/ui/survey/EngineTabs.svelte';
-  import { fetchSheets } from '$lib/ui/sheets/register.ts';
+  import { fetchAhead } from '$lib/ui/session/ahead.ts';
+  import { sheetLoaders } from '$lib/ui/sheets/register.ts';
   import { concludeBeside } from '$lib/ui/session/concluding.svelte.ts';
   import { Advising } from '$lib/ui/session/advising.svelte.ts';
   import EngineDock from '$lib/ui/survey/EngineDock.svelte';
@@ -65,12 +66,15 @@
         session.onrecorded = (r) => speak(spoken(r, session.units));
       });
     // Well after the first load: the other checks are then there without a connection.
+    let endAhead: (() => void) | undefined;
     const ahead = setTimeout(() => {
-      void fetchSheets();
-      void import('$core/survey/quick-line.ts');
-      void import('$lib/ui/survey/WaitForm.svelte');
-      void preloadCode(`${base}/work/pump-kit`);
-      void preloadCode(`${base}/jobs`);
+      endAhead = fetchAhead([
+        ...sheetLoaders,
+        () => import('$core/survey/quick-line.ts'),
+        () => import('$lib/ui/survey/WaitForm.svelte'),
+        () => preloadCode(`${base}/work/pump-kit`),
+        () => preloadCode(`${base}/jobs`)
+      ]);
     }, 3000);
     // Each page of this engine opens without a connection, once it has been here with one.
     const copies = setTimeout(() => {
@@ -103,6 +107,7 @@
       others.end();
       clearInterval(tick);
       clearTimeout(ahead);
+      endAhead?.();
       clearTimeout(copies);
       window.removeEventListener('online', wake);
       document.removeEventListener('visibilitychange', wake);

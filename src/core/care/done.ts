@@ -4,6 +4,7 @@ import { standing } from '../record/current.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { careIds, type CareId } from '../jobs/care-kinds.ts';
 import { isJobId, jobOf } from '../jobs/register.ts';
+import { flowMark } from './flow.ts';
 
 export interface Done {
   /** The day, "2026-05-01". */
@@ -14,8 +15,13 @@ export interface Done {
   readonly what: string;
 }
 
+/** Steps of a larger job that are a service of their own. */
+const partOf: ReadonlyMap<string, readonly CareId[]> = new Map([[flowMark('lay-up', 'flush'), ['flush']]]);
+
 /** What a marked step counts as: a job by its definition, "care.plugs" as what it names. */
 function countsOf(step: string): readonly CareId[] {
+  const part = partOf.get(step);
+  if (part) return part;
   if (isJobId(step)) return jobOf(step).counts ?? [];
   const id = careIds.find((c) => step === `care.${c}`);
   return id === undefined ? [] : id === 'first-oil' ? ['first-oil', 'engine-oil'] : [id];

@@ -12,7 +12,7 @@ import { ruleNumber } from '../house-rules/rules.ts';
 import { MONTH, byTime, isAfter } from '../units/instant.ts';
 import { lastDone, type Done } from './done.ts';
 import { dueByLog, type LogDue } from './from-log.ts';
-import { meterOf, runSince, type Meter, type MeterReading } from './meter.ts';
+import { meterOf, ranAfter, type Meter, type MeterReading } from './meter.ts';
 
 export interface Due {
   readonly id: string;
@@ -52,19 +52,24 @@ type Dated = Omit<Interval, 'id'> & { readonly id: string; readonly once?: true 
  */
 function dueOf(i: Dated, last: Done | undefined, meter: Meter, now: Date): Due {
   const on = i.months !== undefined && last ? monthsLater(last.on, i.months) : undefined;
-  const read = meter.last;
-  const left =
-    i.hours !== undefined && last?.hours !== undefined
-      ? i.hours - (read ? runSince(meter, `${last.on}T23:59:59.999Z`, last.hours) : 0)
-      : undefined;
-  const atHours = left === undefined ? undefined : read ? read.hours + left : last!.hours! + i.hours!;
+  const read = meter.last ?? meter.logged?.at(-1);
+  const ran = i.hours === undefined || !last ? undefined : ranAfter(meter, last);
+  const left = ran === undefined ? undefined : i.hours! - ran;
+  const atHours =
+    left === undefined || last?.hours === undefined
+      ? undefined
+      : meter.last
+        ? meter.last.hours + left
+        : last.hours + i.hours!;
   const past = left !== undefined && read !== undefined && left <= 0;
   const { rate } = meter;
   const months = left !== undefined && rate ? left / rate : undefined;
+  // A log may end before the work that the hours count from.
+  const from = read && last && !meter.last && last.on > read.at ? last.on : read?.at;
   const hoursOn = past
     ? dayOf(read.at)
-    : read && months !== undefined && months < FAR
-      ? dayOf(Date.parse(read.at) + months * MONTH)
+    : from && months !== undefined && months < FAR
+      ? dayOf(Date.parse(from) + months * MONTH)
       : undefined;
   const day = [on, hoursOn].filter((d) => d !== undefined).sort()[0];
   const days = day === undefined ? undefined : daysBetween(day, now);
@@ -86,12 +91,12 @@ function dueOf(i: Dated, last: Done | undefined, meter: Meter, now: Date): Due {
     ...(day ? { day } : {}),
     state,
     ...(last ? { last } : {}),
-    because: `${sayWhy(i, last, rate)}${guessed ? ' By how much it runs the hours are reached by now: read the meter.' : ''}`,
+    because: `${sayWhy(i, last, rate, ran)}${guessed ? ' By how much it runs the hours are reached by now: read the meter.' : ''}`,
     school: i.school
   };
 }
 
-function sayWhy(i: Dated, last: Done | undefined, rate: number | undefined): string {
+function sayWhy(i: Dated, last: Done | undefined, rate: number | undefined, ran: number | undefined): string {
   const every = [
     i.hours && `${i.hours} h`,
     i.months &&
@@ -109,9 +114,9 @@ function sayWhy(i: Dated, last: Done | undefined, rate: number | undefined): str
     i.id === 'first-oil'
       ? `new ${last ? format(parseISO(last.on), 'd MMM yyyy') : ''}`
       : last
-        ? `${i.once ? 'since' : 'last'} ${format(parseISO(last.on), 'd MMM yyyy')}${last.hours === undefined ? '' : ` at ${last.hours} h`}`
+        ? `${i.once ? 'since' : 'last'} ${format(parseISO(last.on), 'd MMM yyyy')}${last.hours !== undefined ? ` at ${last.hours} h` : ran ? `, ${Math.round(ran * 10) / 10} h logged since` : ''}`
         : 'never recorded here';
-  const unknown = i.hours !== undefined && last?.hours !== undefined && rate === undefined;
+  const unknown = ran !== undefined && rate === undefined;
   return `${i.id === 'first-oil' || i.once ? 'After' : 'Every'} ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
 }
 
@@ -214,10 +219,12 @@ export function dueList(
   // Serviced since, or taken in again: that says more than the log before it.
   const since: Record<LogDue['id'], string> = {
     'log-oil': done.get('engine-oil')?.on ?? '',
-    'log-stream': [done.get('impeller')?.on ?? '', begun.on].sort().at(-1)!
+    'log-stream': [done.get('impeller')?.on ?? '', begun.on].sort().at(-1)!,
+    flush: done.get('flush')?.on ?? ''
   };
   const byLog = dueByLog(put)
-    .filter((d) => d.from >= since[d.id])
+    // An engine is flushed on the day of the outing itself.
+    .filter((d) => (d.id === 'flush' ? d.from > since.flush : d.from >= since[d.id]))
     .map((d) => logDue(d, meter, now));
   return [...list, ...later, ...byLog, ...temporaryOf(surveys, now)].sort((a, b) =>
     (a.day ?? '9') < (b.day ?? '9') ? -1 : (a.day ?? '9') > (b.day ?? '9') ? 1 : 0

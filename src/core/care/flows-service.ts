@@ -17,6 +17,6 @@ export const serviceFlows: readonly Flow[] = [
     holds: ['drowned', 'drowned-running'],
     counts: ['plugs']
   }),
-  shortJob(flush, { holds: ['indoors', 'water'], counts: [] }),
+  shortJob(flush, { holds: ['indoors', 'water'], counts: ['flush'] }),
   shortJob(monthlyTurn, { holds: ['drowned', 'drowned-running', 'locked'], counts: ['monthly-turn'] })
 ];

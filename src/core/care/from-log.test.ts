@@ -66,6 +66,66 @@ describe('what the log of outings makes due', () => {
       expect(find(due([{ ran: 1, stream }, { ran: 1 }]), 'log-stream')).toBeDefined();
     }
   );
+  const wet = (o: Partial<Outing>, runsIn?: string, more: (b: Bench) => Bench = (b) => b): Due | undefined =>
+    find(
+      due([{ ran: 2, ...o }], (b) => {
+        if (runsIn) b.survey.engine.history = { ...b.survey.engine.history, runsIn: runsIn as 'salt' };
+        return more(b);
+      }),
+      'flush'
+    );
+  it('salt is flushed out after each outing: noted as done, it is; not noted, it is asked; unknown water asks nothing', () => {
+    expect(wet({ water: 'salt', flushed: false })?.state).toBe('overdue');
+    expect(wet({ water: 'salt' })?.because).toMatch(/nobody noted/);
+    expect(wet({ water: 'salt', flushed: true })).toBeUndefined();
+    expect(wet({ water: 'fresh' })).toBeUndefined();
+    expect(wet({})).toBeUndefined();
+    expect(wet({}, 'brackish')?.state).toBe('overdue');
+    // The outing says more than where it usually runs.
+    expect(wet({ water: 'fresh' }, 'salt')).toBeUndefined();
+  });
+  it('flushed by the yard the same day, or in its lay-up, it is no more due; before that outing it is', () => {
+    const step =
+      (step: string, on: string) =>
+      (b: Bench): Bench => {
+        b.survey = { ...b.survey, steps: [{ id: 's', at: `${on}T18:00:00.000Z`, step, state: 'done' }] };
+        return b;
+      };
+    expect(wet({ water: 'salt' }, undefined, step('care.flush', day(0)))).toBeUndefined();
+    expect(wet({ water: 'salt' }, undefined, step('flow.lay-up.flush', day(3)))).toBeUndefined();
+    expect(wet({ water: 'salt' }, undefined, step('care.flush', '2026-05-20'))?.state).toBe('overdue');
+  });
+
+  describe('where no meter is', () => {
+    const plugs =
+      (on: string): ((b: Bench) => Bench) =>
+      (b) => {
+        b.survey = {
+          ...b.survey,
+          steps: [{ id: 's', at: `${on}T10:00:00.000Z`, step: 'care.gear-oil', state: 'done' }]
+        };
+        return b;
+      };
+    /** An outing of four hours every third day. */
+    const many = Array.from({ length: 30 }, (_, k): Partial<Outing> => ({ on: day(3 * k), ran: 4 }));
+    it('hours are those that were logged since: 116 h after the first day are over its hundred', () => {
+      const d = find(due(many, plugs(day(0))), 'gear-oil')!;
+      expect(d.state).toBe('overdue');
+      expect(d.because).toContain('116 h logged since');
+    });
+    it('those before it do not count, and the next day is told by how much it runs', () => {
+      const d = find(due(many, plugs(day(60))), 'gear-oil')!;
+      expect(d.because).toContain('36 h logged since');
+      // 64 h left at the 6 h a month that the owner tells: before the year is over.
+      expect([d.hoursOn, d.on]).toEqual(['2027-07-18', '2027-07-31']);
+      expect(d.day).toBe(d.hoursOn);
+      expect(d.state).toBe('later');
+    });
+    it('work done after the last outing counts from that day, not from the outing', () => {
+      const d = find(due(many, plugs('2026-08-30')), 'gear-oil')!;
+      expect(d.hoursOn! > '2027-12-01').toBe(true);
+    });
+  });
 });
 
 it('broken in on mineral oil, the first change is the day on which the manual’s own goes in', () => {

@@ -5,7 +5,7 @@ import { loggedOutings, outingMeter } from './outings.ts';
 
 /** What the log of outings itself makes due: for how many engine hours more after a day, or at once. */
 export interface LogDue {
-  readonly id: 'log-oil' | 'log-stream';
+  readonly id: 'log-oil' | 'log-stream' | 'flush';
   readonly title: string;
   /** The outing that it counts from, "2026-07-14", and the meter then, where that is known. */
   readonly from: string;
@@ -55,5 +55,24 @@ function stream(c: Context): LogDue[] {
   ];
 }
 
+/**
+ * Salt that the last outing left in it. The water is that of the outing, else what the engine runs in; of neither told nothing is due.
+ * Whether it was flushed counts only as noted: not noted is not flushed. An outing in fresh water rinses what the one before it left.
+ */
+function flush({ survey: { engine } }: Context): LogDue[] {
+  const last = loggedOutings(engine).findLast((o) => o.hours !== 0);
+  const water = last?.water ?? engine.history.runsIn;
+  if (!last || last.flushed || (water !== 'salt' && water !== 'brackish')) return [];
+  return [
+    {
+      id: 'flush',
+      title: 'Flushed with fresh water',
+      from: last.on,
+      hours: 0,
+      because: `It ran in ${water} water on ${day(last.on)}${last.flushed === undefined ? ', and nobody noted that it was flushed' : ' and was not flushed'}: salt dries in its passages and under the thermostat.`
+    }
+  ];
+}
+
 /** Everything of the log that asks for something. C: common practice. */
-export const dueByLog = (c: Context): LogDue[] => [...oil(c), ...stream(c)];
+export const dueByLog = (c: Context): LogDue[] => [...oil(c), ...stream(c), ...flush(c)];

@@ -1,6 +1,6 @@
 import { known } from '../engine/profile.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
-import { outingMeter, type MeterReading } from './outings.ts';
+import { loggedOutings, outingMeter, type MeterReading } from './outings.ts';
 import { byTime, isAfter, MONTH, type Instant } from '../units/instant.ts';
 
 export type { MeterReading } from './outings.ts';
@@ -12,6 +12,8 @@ export interface Meter {
   /** Hours a month: measured between two readings, else what the owner says; nothing where neither is known. */
   readonly rate?: number;
   readonly last?: MeterReading;
+  /** Where no meter was ever read: what each outing is said to have taken, oldest first. */
+  readonly logged?: readonly MeterReading[];
 }
 
 /** Two readings tell how much it runs when they lie this far apart, months: a summer is no year (M). */
@@ -39,12 +41,35 @@ export function meterOf(surveys: readonly SurveyFile[], noted?: readonly MeterRe
     else if (!all.slice(k + 1).some((x) => x.hours >= top.hours)) runs.push([r]);
   });
   const now = runs.at(-1);
-  const [first, last] = [now?.[0], now?.at(-1)];
-  const months = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / MONTH : 0;
-  const measured = first && last && months >= TELLS ? (last.hours - first.hours) / months : undefined;
+  const last = now?.at(-1);
+  const logged = last || !latest ? [] : estimated(latest);
+  // What the first outing took lies before the span that it begins.
+  const measured =
+    now && last
+      ? rateOver(now[0], last, last.hours - now[0]!.hours)
+      : rateOver(logged[0], logged.at(-1), sum(logged.slice(1)));
   const rate = measured ?? known(latest?.engine.history.hoursAMonth);
-  return { runs, ...(rate === undefined ? {} : { rate }), ...(last ? { last } : {}) };
+  return {
+    runs,
+    ...(rate === undefined ? {} : { rate }),
+    ...(last ? { last } : {}),
+    ...(logged.length ? { logged } : {})
+  };
 }
+
+/** Hours a month between two moments; nothing where they lie too near each other to tell. */
+function rateOver(first: MeterReading | undefined, last: MeterReading | undefined, hours: number): number | undefined {
+  const months = first && last ? (Date.parse(last.at) - Date.parse(first.at)) / MONTH : 0;
+  return months >= TELLS ? hours / months : undefined;
+}
+
+const sum = (list: readonly MeterReading[]): number => list.reduce((all, m) => all + m.hours, 0);
+
+/** What each outing is said to have taken, at the end of its day. */
+const estimated = ({ engine }: SurveyFile): MeterReading[] =>
+  loggedOutings(engine).flatMap((o) =>
+    o.hours === undefined ? [] : [{ at: `${o.on}T23:59:00.000Z`, hours: o.hours }]
+  );
 
 /** Hours run since the meter showed `hours` at an instant, up to its last reading; over another meter as far as the readings tell. */
 export function runSince({ runs }: Meter, at: Instant, hours: number): number {
@@ -57,4 +82,13 @@ export function runSince({ runs }: Meter, at: Instant, hours: number): number {
   );
   const then = Math.max(0, runs[k]!.at(-1)!.hours - hours);
   return then + runs.slice(k + 1).reduce((sum, run) => sum + run.at(-1)!.hours - run[0]!.hours, 0);
+}
+
+/**
+ * Hours run after something was done, as far as anything tells: by the meter where it was read then, else by what the outings since are
+ * said to have taken, where no meter is. Nothing where neither tells; never less than what was written down.
+ */
+export function ranAfter(meter: Meter, done: { readonly on: string; readonly hours?: number }): number | undefined {
+  if (done.hours !== undefined) return meter.last ? runSince(meter, `${done.on}T23:59:59.999Z`, done.hours) : 0;
+  return meter.logged && sum(meter.logged.filter((m) => m.at.slice(0, 10) > done.on));
 }

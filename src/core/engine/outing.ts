@@ -4,6 +4,10 @@ import * as z from 'zod/mini';
 export const outingStreams = { strong: 'strong', weak: 'weak', none: 'none' } as const;
 export type OutingStream = keyof typeof outingStreams;
 
+/** The water that an outing was in. */
+export const outingWaters = { salt: 'salt', brackish: 'brackish', fresh: 'fresh' } as const;
+export type OutingWater = keyof typeof outingWaters;
+
 const between = (low: number, high: number) => z.optional(z.number().check(z.gte(low), z.lte(high)));
 
 /**
@@ -30,6 +34,9 @@ export const outingSchema = z.strictObject({
   changed: z.optional(z.literal(true)),
   /** Fuel burnt or filled, m³. */
   fuel: between(0, 2),
+  water: z.optional(z.enum(Object.keys(outingWaters) as [OutingWater, ...OutingWater[]])),
+  /** With fresh water afterwards. */
+  flushed: z.optional(z.boolean()),
   stream: z.optional(z.enum(Object.keys(outingStreams) as [OutingStream, ...OutingStream[]])),
   remark: z.optional(z.string().check(z.maxLength(400)))
 });

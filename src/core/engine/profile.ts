@@ -110,6 +110,7 @@ export const identityItems = {
   owner: text({ label: 'Owner' }),
   contact: text({ label: 'How to reach the owner' }),
   boat: text({ label: 'Boat’s number or name' }),
+  inHand: text({ label: 'In whose hands', ask: 'Who has it in hand', maxLength: 60 }),
   legMaker: text({ label: 'Leg: maker' }),
   legSerial: text({ label: 'Leg: serial or casting number' }),
   legSigns: several({
@@ -137,6 +138,7 @@ export const historyItems = {
     label: 'Kept',
     options: { trailer: 'on a trailer', mooring: 'on a mooring', rack: 'on a rack or stand' }
   }),
+  runsIn: choice({ label: 'Runs in', options: { salt: 'salt', brackish: 'brackish', fresh: 'fresh' } }),
   fuelLeft: choice({
     label: 'Fuel left in it',
     options: { ethanol: 'ethanol blend', plain: 'ethanol-free', none: 'none, drained' }

@@ -8,6 +8,7 @@ export const careIds = [
   'points',
   'fuel-filter',
   'anodes',
+  'flush',
   'monthly-turn'
 ] as const;
 export type CareId = (typeof careIds)[number];

@@ -10,7 +10,7 @@ import {
 } from '../../core/care/outings.ts';
 import { stageAt } from '../../core/care/break-in.ts';
 import { factSchema } from '../../core/engine/fact.ts';
-import { outingIdSchema, outingStreams, type Outing } from '../../core/engine/outing.ts';
+import { outingIdSchema, outingStreams, outingWaters, type Outing } from '../../core/engine/outing.ts';
 import { contextOf } from '../../core/findings/context.ts';
 import { markGap } from '../../core/stations/oil/position.ts';
 import { parseQuantity, type DimensionName, type System } from '../../core/units/index.ts';
@@ -113,6 +113,10 @@ export function readOuting(form: FormData, gap: number, units: System, now: Date
   if (Object.hasOwn(shares, idle)) out.idle = shares[idle];
   const stream = said('stream');
   if (Object.hasOwn(outingStreams, stream)) out.stream = stream;
+  const water = said('water');
+  if (Object.hasOwn(outingWaters, water)) out.water = water;
+  const flushed = said('flushed');
+  if (flushed === 'yes' || flushed === 'no') out.flushed = flushed === 'yes';
   for (const key of ['changed', 'tilted'] as const) if (said(key) === 'on') out[key] = true;
   const remark = said('remark');
   if (remark) out.remark = remark;

@@ -29,6 +29,17 @@
     ['weak', 'weak'],
     ['none', 'none']
   ] as const;
+  const waters = [
+    ['', 'as usual'],
+    ['salt', 'salt'],
+    ['brackish', 'brackish'],
+    ['fresh', 'fresh']
+  ] as const;
+  const flushes = [
+    ['', 'not noted'],
+    ['yes', 'yes'],
+    ['no', 'no']
+  ] as const;
 </script>
 
 {#snippet field(key: string, label: string, hint: string)}
@@ -49,6 +60,14 @@
   </div>
 {/snippet}
 
+{#snippet choose(key: string, label: string, options: readonly (readonly [string, string])[])}
+  <label class="block"
+    ><span class="label-caps">{label}</span><select class="select w-full" name={key} value={typed[key] ?? ''}>
+      {#each options as [value, words] (value)}<option {value}>{words}</option>{/each}
+    </select></label
+  >
+{/snippet}
+
 <form method="POST" {action} class="panel space-y-3 p-3" aria-labelledby="log-title" novalidate>
   <h2 id="log-title">Write an outing down</h2>
   <input type="hidden" name="name" value={name} />
@@ -67,29 +86,15 @@
     </div>
     {@render field('meter', 'Hour meter afterwards', '123.4')}
     {@render field('ran', 'or it ran about', '2.5 h')}
-    <label class="block"
-      ><span class="label-caps">Of that idling, trolling</span><select
-        class="select w-full"
-        name="idle"
-        value={typed.idle ?? ''}
-      >
-        {#each shares as [value, words] (value)}<option {value}>{words}</option>{/each}
-      </select></label
-    >
+    {@render choose('idle', 'Of that idling, trolling', shares)}
     {#if four}
       {@render field('oilBefore', 'Oil before, over the low mark', '8 mm or 3/4')}
       {@render field('oilAfter', 'Oil after, settled', '8 mm or 3/4')}
       {@render field('added', 'Oil added before', '100 mL')}
     {/if}
-    <label class="block"
-      ><span class="label-caps">Cooling stream</span><select
-        class="select w-full"
-        name="stream"
-        value={typed.stream ?? ''}
-      >
-        {#each streams as [value, words] (value)}<option {value}>{words}</option>{/each}
-      </select></label
-    >
+    {@render choose('stream', 'Cooling stream', streams)}
+    {@render choose('water', 'Water', waters)}
+    {@render choose('flushed', 'Flushed afterwards', flushes)}
   </div>
   {#if four}
     <label class="flex min-h-11 items-center gap-2"

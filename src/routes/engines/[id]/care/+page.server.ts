@@ -15,6 +15,8 @@ export const load: PageServerLoad = ({ params }) => {
   const { engine } = historyOf(params.id).at(-1)!;
   return {
     care,
+    /** What can be told as done without a job of its own. */
+    known: careIds as readonly string[],
     hours: typeof engine.history.hours === 'number' ? engine.history.hours : null,
     rate: typeof engine.history.hoursAMonth === 'number' ? engine.history.hoursAMonth : null,
     flows: flows

@@ -56,7 +56,7 @@
       <label class="block"
         ><span class="label-caps">What</span><select class="select w-full" name="what" value={typed.what ?? ''}>
           <option value="">choose</option>
-          {#each data.care.due.filter((d) => !d.id.startsWith('inspect-')) as d (d.id)}<option value={d.id}
+          {#each data.care.due.filter((d) => data.known.includes(d.id)) as d (d.id)}<option value={d.id}
               >{d.title}</option
             >{/each}
         </select></label

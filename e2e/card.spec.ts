@@ -60,6 +60,16 @@ test('the log of an engine that makes oil: told with its interval, one outing mo
   await expect(page.getByText('9 outings, 23.5 h')).toBeVisible();
 });
 
+test('the year of an engine on one page, for its owner to keep', async ({ page }) => {
+  await openEngine(page, 'Fulmar');
+  await page.getByRole('link', { name: 'Care and single jobs' }).click();
+  await page.getByRole('link', { name: 'The year' }).click();
+  await expect(page.getByRole('heading', { name: /^Fulmar, the year/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Hours by month: .* h in month/ })).toBeVisible();
+  await expect(page.getByText('Engine oil changed')).toBeVisible();
+  await noViolations(page);
+});
+
 test('an engine beside its sister: what differs is named, hours and care of both', async ({ page }) => {
   await openEngine(page, 'Knot');
   await page.getByRole('link', { name: 'Beside its sister' }).click();
@@ -82,4 +92,12 @@ test('two boats of a school laid up together on a phone: one step for both, then
   await expect(page.getByText('Ticked for 2 engines.')).toBeVisible();
   await expect(page.getByText('Every engine that has this step is through.')).toBeVisible();
   await expect(page.getByRole('row', { name: /^Dunlin/ }).getByText('done', { exact: true })).toHaveCount(1);
+  await page.getByText('Give engines to somebody').click();
+  await page.getByRole('group', { name: 'Engines', exact: true }).getByText('Knot').click();
+  await page.getByLabel(/^To/).fill('Mo');
+  await page.getByRole('button', { name: 'Give', exact: true }).click();
+  await expect(page.getByText('1 engine in Mo’s hands.')).toBeVisible();
+  await page.getByRole('link', { name: 'Mo', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /Lay-up, 1 engine of Sailing school in Mo’s hands/ })).toBeVisible();
+  await noViolations(page);
 });

@@ -53,7 +53,7 @@ const ours: Handle = ({ event, resolve }) => {
 };
 
 /** What may be seen without the passphrase: the door itself, the owner's page, and whether the process lives. */
-const OPEN = /^\/(door|setup|o\/[\w-]+(\/(record\.pdf|care\.ics))?|health)\/?$/;
+const OPEN = /^\/(door|setup|o\/[\w-]+(\/(record\.pdf|care\.ics|year))?|health)\/?$/;
 
 /** Behind the door: who this device stands for. Where nobody has to sign in, whoever is here may do everything. */
 const door: Handle = ({ event, resolve }) => {

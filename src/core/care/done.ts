@@ -5,6 +5,7 @@ import type { SurveyFile } from '../record/survey-file.ts';
 import { careIds, type CareId } from '../jobs/care-kinds.ts';
 import { isJobId, jobOf } from '../jobs/register.ts';
 import { flowMark } from './flow.ts';
+import { loggedOutings, outingMeter } from './outings.ts';
 
 export interface Done {
   /** The day, "2026-05-01". */
@@ -51,6 +52,13 @@ export function lastDone(surveys: readonly SurveyFile[]): Map<CareId, Done> {
       if (r.what === 'cooling.impellerAge' && typeof r.value === 'number')
         put('impeller', new Date(Date.parse(r.at) - r.value * YEAR).toISOString(), 'its age');
     }
+  }
+  // An oil change of the log was made before that outing ran: the meter as the one before left it.
+  const engine = surveys.at(-1)?.engine;
+  const log = engine ? loggedOutings(engine) : [];
+  for (const o of log.filter((x) => x.changed)) {
+    const meter = outingMeter(engine!).findLast((m) => m.at.slice(0, 10) < o.on)?.hours;
+    for (const id of ['engine-oil', 'first-oil'] as const) put(id, `${o.on}T00:00:00.000Z`, 'the log', meter);
   }
   return last;
 }

@@ -117,7 +117,7 @@ function sayWhy(i: Dated, last: Done | undefined, rate: number | undefined, ran:
         ? `${i.once ? 'since' : 'last'} ${format(parseISO(last.on), 'd MMM yyyy')}${last.hours !== undefined ? ` at ${last.hours} h` : ran ? `, ${Math.round(ran * 10) / 10} h logged since` : ''}`
         : 'never recorded here';
   const unknown = ran !== undefined && rate === undefined;
-  return `${i.id === 'first-oil' || i.once ? 'After' : 'Every'} ${every}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
+  return `${i.id === 'first-oil' || i.once ? 'After' : 'Every'} ${i.id === 'first-oil' || i.once ? every : every.replace(/^a /, '')}; ${since}. ${i.because}${unknown ? ' How much it runs is not known: only the calendar counts.' : ''}`;
 }
 
 /** Repairs that were mended for now and still are: the latest word on each of them counts. */

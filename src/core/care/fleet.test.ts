@@ -56,10 +56,43 @@ describe('many engines through one job', () => {
     expect(need('plug washers')).toMatchObject({ amount: 4, unknown: 1 });
     expect(need('engine oil').amount).toBeCloseTo(2e-3, 12);
     expect(need('oil filters').amount).toBe(1);
-    expect(fleetOf([], layUp, now, 'metric')).toEqual({ rows: [], steps: [], needs: [] });
+    expect(fleetOf([], layUp, now, 'metric')).toEqual({ rows: [], steps: [], needs: [], hands: [] });
   });
   it('oil in the bores is on the label', () => {
     const f = fleetOf([member('a', two, (b) => b.read('plugs.oil', 8e-6)), member('b', two)], layUp, now, 'metric');
     expect(f.rows.map((r) => r.oiled)).toEqual([true, false]);
+  });
+
+  it('who does what: engines and steps left by hand, what nobody has comes last', () => {
+    const hand =
+      (inHand: string) =>
+      (b: Bench): Bench => {
+        b.survey.engine.identity = { ...b.survey.engine.identity, inHand };
+        return b;
+      };
+    const done = (b: Bench): Bench => {
+      b.survey = {
+        ...b.survey,
+        steps: [{ id: 's', at: '2026-11-01T08:00:00.000Z', step: 'flow.lay-up.gear', state: 'done' }]
+      };
+      return b;
+    };
+    const { rows, hands } = fleetOf(
+      [
+        member('a', two, hand('Mo')),
+        member('b', two),
+        member('c', two, (b) => done(hand('Ana')(b))),
+        member('d', two, hand('Mo'))
+      ],
+      layUp,
+      now,
+      'metric'
+    );
+    const steps = rows[0]!.steps.size;
+    expect(hands).toEqual([
+      { who: 'Ana', engines: 1, finished: 0, left: steps - 1 },
+      { who: 'Mo', engines: 2, finished: 0, left: 2 * steps },
+      { engines: 1, finished: 0, left: steps }
+    ]);
   });
 });

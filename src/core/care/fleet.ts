@@ -15,6 +15,8 @@ import { measuredBores } from './flows-season.ts';
 export interface FleetRow {
   readonly engineId: string;
   readonly tag: string;
+  /** Who has it in hand. */
+  readonly inHand?: string;
   /** Steps of the job that this engine has, by their key, each with whether it is done and who ticked it. */
   readonly steps: ReadonlyMap<string, { readonly done: boolean; readonly by?: string; readonly at?: string }>;
   readonly finished: boolean;
@@ -35,6 +37,16 @@ export interface FleetStep {
   readonly done: number;
 }
 
+/** One of those who share the engines, and what is left for them. */
+export interface FleetHand {
+  /** Nothing: engines that nobody was given. */
+  readonly who?: string;
+  readonly engines: number;
+  /** Engines through, and steps left in the others. */
+  readonly finished: number;
+  readonly left: number;
+}
+
 /** What all of them need together. */
 export interface FleetNeed {
   readonly what: string;
@@ -50,6 +62,8 @@ export interface Fleet {
   readonly rows: readonly FleetRow[];
   readonly steps: readonly FleetStep[];
   readonly needs: readonly FleetNeed[];
+  /** By name; those that nobody was given last. */
+  readonly hands: readonly FleetHand[];
 }
 
 /**
@@ -79,6 +93,9 @@ export function tickSays(
       return [];
   }
 }
+
+/** A name, and not "unknown" typed for one. */
+const named = (v: string | undefined): boolean => v !== undefined && v !== '' && v !== 'unknown';
 
 interface Member {
   readonly engineId: string;
@@ -134,6 +151,23 @@ function needsOf(members: readonly (Member & { readonly asks: ReadonlySet<string
   ];
 }
 
+/** Who has how many of them, and what each has left. */
+export function handsOf(rows: readonly FleetRow[]): FleetHand[] {
+  const by = new Map<string | undefined, { engines: number; finished: number; left: number }>();
+  for (const r of rows) {
+    const sum = by.get(r.inHand) ?? { engines: 0, finished: 0, left: 0 };
+    const left = r.finished ? 0 : [...r.steps.values()].filter((s) => !s.done).length;
+    by.set(r.inHand, {
+      engines: sum.engines + 1,
+      finished: sum.finished + (left ? 0 : 1),
+      left: sum.left + left
+    });
+  }
+  return [...by]
+    .sort(([a], [b]) => (a === undefined ? 1 : b === undefined ? -1 : a < b ? -1 : 1))
+    .map(([who, sum]) => ({ ...(who === undefined ? {} : { who }), ...sum }));
+}
+
 /**
  * Many engines through one short job: engine by step, what they need together, and how far they are. Steps differ by engine (a two-stroke
  * has no sump): each is asked of those that have it. Pure.
@@ -177,6 +211,7 @@ export function fleetOf(members: readonly Member[], flow: Flow, now: Date, units
       return {
         engineId: m.engineId,
         tag: m.survey.engine.identity.tag ?? 'no tag',
+        ...(named(m.survey.engine.identity.inHand) ? { inHand: m.survey.engine.identity.inHand! } : {}),
         steps: new Map(
           progress.steps.map(({ step, done, mark }) => [
             keys.get(step.id)!,
@@ -187,5 +222,5 @@ export function fleetOf(members: readonly Member[], flow: Flow, now: Date, units
         oiled: (known(c.record.value('plugs.oil')) ?? 0) > 0
       };
     });
-  return { rows, steps, needs: needsOf(open) };
+  return { rows, steps, needs: needsOf(open), hands: handsOf(rows) };
 }

@@ -38,6 +38,15 @@ describe('what the log of outings makes due', () => {
     const d = find(due(outings(0.5, false)), 'log-oil')!;
     expect(d.state).toBe('overdue');
   });
+  it('an oil change that the owner logged is an oil change: the next one counts from there', () => {
+    const list = outings(0, true);
+    const before = find(due(list), 'engine-oil')!;
+    expect(before.state).toBe('unknown');
+    const after = find(due(list.map((o, k) => (k === 6 ? { ...o, changed: true as const } : o))), 'engine-oil')!;
+    // Changed on the sixth of June at 118 h on the meter.
+    expect([after.last?.on, after.atHours]).toEqual([day(6), 218]);
+    expect(after.on).toBe('2027-06-07');
+  });
   it('a level that holds makes nothing due, and one dip tells nothing', () => {
     expect(find(due(outings(0, true), volumes), 'log-oil')).toBeUndefined();
     expect(find(due([{ ran: 2, oilAfter: 20 * MM }]), 'log-oil')).toBeUndefined();

@@ -88,6 +88,9 @@ const rows = (items: Readonly<Record<string, Item>>, values: object, units: 'met
       : [[item.label, sayValue(item, value, units)]];
   });
 
+// Whose hands it is in is the yard's business of the day, and nothing that is signed.
+const { inHand: _, ...ofTheEngine } = identityItems;
+
 /** Draws up the report of an assessment. */
 export function reportOf(a: Assessment): Report {
   const { survey, units } = a.context;
@@ -97,7 +100,7 @@ export function reportOf(a: Assessment): Report {
   return {
     tag: identity.tag ?? 'no tag',
     kind: caseKinds[survey.assessment.kind].label,
-    engine: [...rows(identityItems, identity, units), ...rows(profileItems, profile, units)],
+    engine: [...rows(ofTheEngine, identity, units), ...rows(profileItems, profile, units)],
     gates: a.gates.map((g) => ({
       title: g.title,
       word: conditions[g.condition],

@@ -2,6 +2,9 @@ import ICAL from 'ical.js';
 import { setImmediate } from 'node:timers/promises';
 import { eventsOf, type CareEvent } from '../../core/care/calendar-events.ts';
 import { dueList, type Due } from '../../core/care/due.ts';
+import { yearOf, type EngineYear } from '../../core/care/year.ts';
+import { contextWithWork } from '../../core/jobs/work.ts';
+import type { System } from '../../core/units/index.ts';
 import { log } from './log.ts';
 import { hoursNoted } from './store/engines.ts';
 import { currentRules } from './store/house-rules.ts';
@@ -30,6 +33,30 @@ export function careOf(engineId: string, o: StoreOptions = {}): EngineCare | und
     due: dueList(surveys, currentRules(o).rules, o.now ?? new Date(), hoursNoted(engineId, o))
   };
 }
+
+/** A year of an engine, as its owner keeps it: the one asked for, else the latest of which anything is known. */
+export function yearFor(
+  engineId: string,
+  units: System,
+  year?: number,
+  o: StoreOptions = {}
+): { readonly tag: string; readonly name: string; readonly owner: string; readonly of: EngineYear } | undefined {
+  const surveys = historyOf(engineId, o);
+  const contexts = surveys.map((s) => contextWithWork(s, new Date(s.assessment.startedAt), units));
+  const of = yearOf(surveys, contexts, currentRules(o).rules, units, year);
+  if (!of) return undefined;
+  const { identity } = surveys.at(-1)!.engine;
+  return {
+    tag: identity.tag ?? 'no tag',
+    name: [identity.maker, identity.model, identity.serial && `serial ${identity.serial}`].filter(Boolean).join(' '),
+    owner: identity.owner ?? '',
+    of
+  };
+}
+
+/** A year written into an address; nothing where it is none. */
+export const yearAsked = (text: string | null): number | undefined =>
+  text && /^\d{4}$/.test(text) ? Number(text) : undefined;
 
 const MOST = 400;
 /** Care of the whole yard; of so many engines at most, newest first. Other requests are answered between two of them. */

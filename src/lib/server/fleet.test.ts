@@ -3,7 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { flowById } from '../../core/care/flows.ts';
-import { fleetFor, ownersOf, tickForAll } from './fleet.ts';
+import { fleetFor, giveTo, ownersOf, tickForAll } from './fleet.ts';
 import { openDatabase, type Db } from './db/open.ts';
 import { createEngine } from './store/engines.ts';
 import { createSurvey, loadSurvey, surveysOf } from './store/surveys.ts';
@@ -62,4 +62,16 @@ it('a step that an engine does not have, and one that is not in the yard, do no 
   expect(tickForAll(layUp, '__proto__', [id], 'Lin', o())).toEqual({ done: 0, refused: [] });
   expect(tickForAll(layUp, 'treat', ['nobody'], 'Lin', o()).refused).toHaveLength(1);
   expect(surveysOf(id, o())).toHaveLength(1);
+});
+
+it('gives engines into hands, asks for those of one person, and takes them back', () => {
+  const [a, b] = [engine('Tern', 'Club'), engine('Knot', 'Club')];
+  expect(giveTo([a], ' Mo ', 'Ines', o())).toBe(1);
+  // Given twice it is given once.
+  expect(giveTo([a], 'Mo', 'Ines', o())).toBe(0);
+  const of = (inHand: string) => fleetFor(layUp, 'Club', now, 'metric', { ...o(), inHand }).rows.map((r) => r.tag);
+  expect(of('Mo')).toEqual(['Tern']);
+  expect(fleetFor(layUp, 'Club', now, 'metric', o()).hands).toMatchObject([{ who: 'Mo', engines: 1 }, { engines: 1 }]);
+  expect(giveTo([a, b], '', 'Ines', o())).toBe(1);
+  expect(of('Mo')).toEqual([]);
 });

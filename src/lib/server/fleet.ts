@@ -1,12 +1,14 @@
+import { randomUUID } from 'node:crypto';
 import { fleetOf, tickSays, type Fleet } from '../../core/care/fleet.ts';
 import { flowMark, type Flow } from '../../core/care/flow.ts';
+import { factSchema } from '../../core/engine/fact.ts';
 import { contextOf } from '../../core/findings/context.ts';
 import { progressOf } from '../../core/procedures/progress.ts';
 import type { System } from '../../core/units/index.ts';
 import { log } from './log.ts';
 import { recordEntries } from './record-entry.ts';
 import { surveyFor } from './short-jobs.ts';
-import { loadEngine, saidOfAll } from './store/engines.ts';
+import { appendFact, loadEngine, saidOfAll } from './store/engines.ts';
 import { loadSurvey, openSurveys } from './store/surveys.ts';
 import { dbOf, type StoreOptions } from './store/context.ts';
 
@@ -24,9 +26,18 @@ export function ownersOf(o: StoreOptions = {}): { owner: string; engines: number
 }
 
 /** The engines of an owner, or of the whole yard, through one short job. One that cannot be read is left out, and logged. */
-export function fleetFor(flow: Flow, owner: string, now: Date, units: System, o: StoreOptions = {}): Fleet {
+export function fleetFor(
+  flow: Flow,
+  owner: string,
+  now: Date,
+  units: System,
+  o: StoreOptions & { readonly inHand?: string } = {}
+): Fleet {
   const owners = owner ? saidOfAll('identity.owner', o) : undefined;
-  const heads = openSurveys(o).filter((h) => !owners || owners.get(h.engineId) === owner);
+  const hands = o.inHand ? saidOfAll('identity.inHand', o) : undefined;
+  const heads = openSurveys(o).filter(
+    (h) => (!owners || owners.get(h.engineId) === owner) && (!hands || hands.get(h.engineId) === o.inHand)
+  );
   const members = heads.slice(0, MOST).flatMap((head) => {
     try {
       return [{ engineId: head.engineId, survey: loadSurvey(head.id, o)!.survey }];
@@ -88,4 +99,28 @@ function tickEach(flow: Flow, step: string, engines: readonly string[], by: stri
     else done++;
   }
   return { done, refused };
+}
+
+/** Gives engines into somebody's hands, or takes them out of all with no name. Returns how many changed hands. */
+export function giveTo(engines: readonly string[], who: string, by: string, o: StoreOptions = {}): number {
+  const name = who.trim().slice(0, 60);
+  return dbOf(o).$client.transaction(() => {
+    let given = 0;
+    for (const engineId of engines.slice(0, MOST)) {
+      if ((loadEngine(engineId, o).identity.inHand ?? '') === name) continue;
+      appendFact(
+        engineId,
+        factSchema.parse({
+          id: randomUUID(),
+          path: 'identity.inHand',
+          value: name || null,
+          at: (o.now ?? new Date()).toISOString(),
+          ...(by ? { by } : {})
+        }),
+        o
+      );
+      given++;
+    }
+    return given;
+  })();
 }

@@ -1,5 +1,6 @@
 import { flowById, flows } from '$core/care/flows.ts';
-import { fleetFor, ownersOf, tickForAll } from '$lib/server/fleet.ts';
+import { peopleOf } from '$lib/server/access/store.ts';
+import { fleetFor, giveTo, ownersOf, tickForAll } from '$lib/server/fleet.ts';
 import { error, fail } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -7,11 +8,17 @@ export const load: PageServerLoad = ({ url, locals }) => {
   const flow = flowById(url.searchParams.get('flow') ?? 'lay-up');
   if (!flow) error(404, 'There is no such job.');
   const owner = url.searchParams.get('owner') ?? '';
-  const { rows, steps, needs } = fleetFor(flow, owner, new Date(), locals.prefs.units);
+  const who = url.searchParams.get('who') ?? '';
+  const all = fleetFor(flow, owner, new Date(), locals.prefs.units);
+  const { rows, steps, needs } = who ? fleetFor(flow, owner, new Date(), locals.prefs.units, { inHand: who }) : all;
   const asked = url.searchParams.get('step');
   return {
     flow: { id: flow.id, title: flow.title, hazards: flow.hazards },
     owner,
+    who,
+    /** Everybody who shares them, whoever is looked at. */
+    hands: all.hands,
+    names: [...new Set([...peopleOf().map((p) => p.name), ...all.hands.flatMap((h) => h.who ?? [])])].sort(),
     owners: ownersOf(),
     flows: flows.map(({ id, title }) => ({ id, title })),
     steps,
@@ -23,6 +30,13 @@ export const load: PageServerLoad = ({ url, locals }) => {
 };
 
 export const actions: Actions = {
+  give: async ({ request, locals }) => {
+    const form = await request.formData();
+    const engines = form.getAll('engine').map(String);
+    const to = String(form.get('to') ?? '').trim();
+    if (!engines.length) return fail(400, { give: 'Choose at least one engine.', to });
+    return { given: giveTo([...new Set(engines)], to, locals.prefs.who), to };
+  },
   tick: async ({ request, locals }) => {
     const form = await request.formData();
     const flow = flowById(String(form.get('flow') ?? ''));

@@ -10,7 +10,11 @@
   const left = $derived(having.filter((r) => !r.steps[data.step!]!.done));
   const through = $derived(having.filter((r) => r.steps[data.step!]!.done));
   const number = $derived(new Map(data.steps.map((s, k) => [s.key, k + 1])));
-  const link = (id: string): string => `?flow=${data.flow.id}&owner=${encodeURIComponent(data.owner)}&step=${id}`;
+  const link = (id: string): string =>
+    `?flow=${data.flow.id}&owner=${encodeURIComponent(data.owner)}&who=${encodeURIComponent(data.who)}&step=${id}`;
+  const ofHand = (who: string): string =>
+    `?flow=${data.flow.id}&owner=${encodeURIComponent(data.owner)}&who=${encodeURIComponent(who)}`;
+  const given = $derived(form && 'given' in form ? form : undefined);
   const amount = (n: (typeof data.needs)[number]): string =>
     !n.known ? '?' : n.dimension ? say(n.amount, n.dimension, units) : String(n.amount);
   const oiled = $derived(data.rows.filter((r) => r.oiled));
@@ -21,8 +25,11 @@
 <p class="no-print mb-1"><a class="plain-link tap" href="/care">Care</a></p>
 <h1>
   {data.flow.title}, {data.rows.length}
-  {data.rows.length === 1 ? 'engine' : 'engines'}{data.owner ? ` of ${data.owner}` : ''}
+  {data.rows.length === 1 ? 'engine' : 'engines'}{data.owner ? ` of ${data.owner}` : ''}{data.who
+    ? ` in ${data.who}’s hands`
+    : ''}
 </h1>
+{#if data.who}<p class="no-print"><a class="plain-link tap" href={ofHand('')}>All of them</a></p>{/if}
 <form method="GET" class="no-print mt-2 flex flex-wrap items-end gap-2">
   <label
     ><span class="label-caps">Whose</span><select class="select w-full" name="owner" value={data.owner}>
@@ -71,7 +78,12 @@
         {#each form.ticked.refused as r (r)}<p class="font-medium text-error" role="alert">{r}</p>{/each}
       {/if}
       {#if left.length}
-        <form method="POST" action="?/tick&flow={data.flow.id}&owner={encodeURIComponent(data.owner)}&step={step.key}">
+        <form
+          method="POST"
+          action="?/tick&flow={data.flow.id}&owner={encodeURIComponent(data.owner)}&who={encodeURIComponent(
+            data.who
+          )}&step={step.key}"
+        >
           <input type="hidden" name="flow" value={data.flow.id} />
           <input type="hidden" name="step" value={step.id} />
           <fieldset class="mt-2 grid gap-x-4 sm:grid-cols-2">
@@ -97,6 +109,68 @@
       {/if}
     </section>
   </div>
+  <section class="mt-5" aria-labelledby="hands-title">
+    <h2 id="hands-title">Who does what</h2>
+    <ul class="grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
+      {#each data.hands as h (h.who ?? '')}
+        <li class="border-t border-line py-1.5">
+          {#if h.who}<a class="plain-link tap font-semibold" href={ofHand(h.who)}>{h.who}</a>{:else}<span
+              class="font-semibold">Nobody yet</span
+            >{/if}
+          <span class="block text-sm"
+            >{h.engines}
+            {h.engines === 1 ? 'engine' : 'engines'}, {h.finished} through{h.left
+              ? `, ${h.left} ${h.left === 1 ? 'step' : 'steps'} left`
+              : ''}</span
+          >
+        </li>
+      {/each}
+    </ul>
+    <details class="no-print mt-2" open={form && 'give' in form ? true : undefined}>
+      <summary class="tap cursor-pointer font-semibold">Give engines to somebody</summary>
+      <form
+        method="POST"
+        action="?/give&flow={data.flow.id}&owner={encodeURIComponent(data.owner)}&who={encodeURIComponent(
+          data.who
+        )}&step={step.key}"
+        class="mt-2"
+      >
+        <fieldset class="grid gap-x-4 sm:grid-cols-2 lg:grid-cols-3">
+          <legend class="label-caps">Engines</legend>
+          {#each data.rows as r (r.engineId)}
+            <label class="flex min-h-11 items-center gap-3 border-t border-line"
+              ><input class="checkbox" type="checkbox" name="engine" value={r.engineId} /><span
+                ><span class="font-semibold">{r.tag}</span>{#if r.inHand}<span class="text-sm">, {r.inHand}</span
+                  >{/if}</span
+              ></label
+            >
+          {/each}
+        </fieldset>
+        {#if form && 'give' in form}<p class="font-medium text-error" role="alert">{form.give}</p>{/if}
+        <div class="mt-2 flex flex-wrap items-end gap-2">
+          <label
+            ><span class="label-caps">To (nobody, if left empty)</span><input
+              class="input w-full"
+              name="to"
+              list="names"
+              maxlength="60"
+              autocomplete="off"
+              value={form && 'give' in form ? form.to : ''}
+            /></label
+          >
+          <datalist id="names"
+            >{#each data.names as n (n)}<option value={n}></option>{/each}</datalist
+          >
+          <button class="btn btn-outline btn-primary">Give</button>
+        </div>
+      </form>
+    </details>
+    {#if given}<p class="font-semibold" role="status">
+        {given.given}
+        {given.given === 1 ? 'engine' : 'engines'}
+        {given.to ? `in ${given.to}’s hands.` : 'in nobody’s hands.'}
+      </p>{/if}
+  </section>
   {#if data.needs.length}
     <section class="mt-5" aria-labelledby="needs-title">
       <h2 id="needs-title">What they still need together</h2>

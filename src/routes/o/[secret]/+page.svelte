@@ -62,6 +62,7 @@
       </section>
     {/if}
   {/each}
+  <p class="mt-3"><a class="link tap" href="/o/{page.params.secret}/year">The year on one page, to keep or print</a></p>
   {#if data.due.some((d) => d.day)}
     <p class="mt-3 text-sm">
       In your own calendar: subscribe to

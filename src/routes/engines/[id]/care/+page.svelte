@@ -22,6 +22,7 @@
   <div class="flex flex-wrap gap-2">
     <a class="btn btn-outline btn-primary" href="{base}/care/care.ics" download>Into a calendar</a>
     <a class="btn btn-outline btn-primary" href="{base}/outings">Outings</a>
+    <a class="btn btn-outline btn-primary" href="{base}/year">The year</a>
     <a class="btn btn-outline btn-primary" href="{base}/history">History</a>
     <a class="btn btn-outline btn-primary" href="{base}/tag">Tag to print</a>
   </div>

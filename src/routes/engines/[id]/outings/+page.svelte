@@ -31,6 +31,8 @@
       o.oilAfter === undefined ? '' : `after ${mm(o.oilAfter)}`,
       o.tilted ? 'dipped trimmed: not counted' : '',
       o.stream ? `stream ${o.stream}` : '',
+      o.water ? `${o.water} water` : '',
+      o.flushed === undefined ? '' : o.flushed ? 'flushed' : 'not flushed',
       o.backward ? 'the meter stands lower than before: another meter, or a slip' : ''
     ]
       .filter(Boolean)

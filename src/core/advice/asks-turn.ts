@@ -124,6 +124,12 @@ export const turnAsks: Asks = {
       open: (_, f) => (f.values as { once?: boolean } | undefined)?.once === true
     })
   ],
+  'turn.depth-odd': [
+    repeat((_, f) => `Piston depth${at(f)} again, its top found anew`, 'turn', 5, {
+      items: ['turn.depth'],
+      open: (_, f) => (f.values as { again?: boolean } | undefined)?.again !== true
+    })
+  ],
   'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
   'turn.shift': [job('linkage')],
   'turn.gear': [job('linkage')],

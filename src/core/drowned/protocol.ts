@@ -88,7 +88,7 @@ const rules: readonly Rule[] = [
     station: 'turn',
     when: running,
     done: (c) => pistonDepths(c).agree === true,
-    stuck: (c) => pistonDepths(c).low.length > 0
+    stuck: (c) => pistonDepths(c).agree === false
   },
   {
     id: 'sump',

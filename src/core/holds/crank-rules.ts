@@ -37,20 +37,28 @@ export const crankRules: readonly HoldRule[] = [
           station: 'turn',
           items: ['turn.result']
         },
-        depths.low.length > depths.once.length
+        depths.odd?.again
           ? {
-              text: `piston ${depths.low.filter((k) => !depths.once.includes(k)).join(', ')} stands low: this hold does not lift, it goes to a specialist`,
+              text: `piston ${depths.odd.cylinder} stands higher than the others, measured again: this hold does not lift, it goes to a specialist`,
               done: false,
               never: true as const
             }
-          : {
-              text: depths.once.length
-                ? `piston ${depths.once.join(', ')} stands low, taken once: its top found anew and measured again`
-                : 'every piston’s depth at top recorded and agreeing',
-              done: depths.agree === true,
-              station: 'turn',
-              items: ['turn.depth']
-            }
+          : depths.low.length > depths.once.length
+            ? {
+                text: `piston ${depths.low.filter((k) => !depths.once.includes(k)).join(', ')} stands low: this hold does not lift, it goes to a specialist`,
+                done: false,
+                never: true as const
+              }
+            : {
+                text: depths.odd
+                  ? `piston ${depths.odd.cylinder} reads higher than the others: its top found anew and measured again`
+                  : depths.once.length
+                    ? `piston ${depths.once.join(', ')} stands low, taken once: its top found anew and measured again`
+                    : 'every piston’s depth at top recorded and agreeing',
+                done: depths.agree === true,
+                station: 'turn',
+                items: ['turn.depth']
+              }
       ];
     }
   },

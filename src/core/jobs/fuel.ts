@@ -80,7 +80,7 @@ export const fuel = {
     hazards: ['vapour', 'chemicals'],
     proof: {
       station: 'fuel',
-      text: 'bowl fresh; bulb firms up and holds',
+      text: 'bowl fresh; it holds its fuel, a bulb firms up and holds',
       reads: ['fuel.bowl', 'fuel.bulb', 'fuel.bowlLook', 'fuel.jets', 'fuel.floods', 'fuel.chokeOnly', 'fuel.dies']
     },
     renews: ['fuel.bowlLook', 'fuel.jets'],
@@ -152,7 +152,7 @@ export const fuel = {
     parts: ['O-rings, coupling or hose as found'],
     minutes: 20,
     hazards: ['vapour', 'fuel-pressure'],
-    proof: { station: 'fuel', text: 'the joint good, the bulb firm' },
+    proof: { station: 'fuel', text: 'the joint good and dry; a bulb firms up and holds' },
     after: ['fuel-drain'],
     opens: ['cowl'],
     dirty: true

@@ -43,6 +43,10 @@ export const gearCase = {
   linkage: {
     title: 'Set the shift linkage',
     raisedBy: ['turn.shift', 'turn.gear', only('turn.dog', 'fault'), 'turn.reverse-lock'],
+    // The case is opened for its metal first: dog and shift rod are seen then.
+    unless: (c) =>
+      ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet'))) &&
+      c.record.value('gear.explained') !== 'yes',
     how: 'Neutral in the middle of its travel, full engagement both ways; the joint of the shift rod; only then the clutch dog.',
     tools: ['spanners'],
     minutes: 40,

@@ -151,6 +151,7 @@ export const ignition = {
   ground: {
     title: 'Clean and tighten the engine ground',
     raisedBy: ['spark.ground', 'spark.part-ground', 'spark.weak-all'],
+    yieldsTo: ['points'],
     how: 'Bright metal at both ends; clean the points where there are points.',
     tools: ['wire brush', 'spanners'],
     minutes: 20,

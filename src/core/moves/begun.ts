@@ -20,9 +20,13 @@ export function clocks({ context: c, steps }: Position): Move[] {
   if (!drowned(c) || c.survey.assessment.kind !== 'drowned') return out;
   const clock = drownedClock(c);
   // Past what is stuck: the rest still keeps its parts from rusting. The run and what follows it are no longer against the clock.
-  const next = protocol(c)
-    .filter((s) => s.state === 'open' && !['run', 'long', 'next-day'].includes(s.id))
-    .slice(0, 2);
+  const all = protocol(c);
+  // What begins to stick is oiled before it sticks, as soon as the water is out; what is stuck lets none out.
+  const sticks = steps.find((s) => s.state === 'open' && s.id === 'soak');
+  const dry = all.some((s) => s.id === 'plugs' && s.state === 'done');
+  const stuck = c.record.value('turn.plugs') === 'out' && c.record.value('turn.result') === 'locked';
+  if (sticks && (dry || stuck)) out.push(jobMove(sticks, 2));
+  const next = all.filter((s) => s.state === 'open' && !['run', 'long', 'next-day'].includes(s.id)).slice(0, 2);
   for (const s of next)
     out.push({
       kind: 'continue',

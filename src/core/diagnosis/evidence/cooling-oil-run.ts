@@ -8,6 +8,7 @@ import { banksApart, lastSeen } from '../../stations/cooling/seen.ts';
 import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { rivals } from '../../stations/oil/rivals.ts';
+import { sumpEmpty } from '../../stations/oil/sump.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
 import { thermostats } from '../../stations/cooling/thermostat.ts';
 import { DIP_AGREES, dips, markGap } from '../../stations/oil/position.ts';
@@ -116,7 +117,8 @@ const dipped =
   (c) => {
     const d = dips(c);
     const at = d.last.at(-1)?.taken;
-    if (at === undefined) return undefined;
+    // The stick of an empty sump is no reading of its oil.
+    if (at === undefined || sumpEmpty(c)) return undefined;
     const is = (m: string): boolean => m === mark || (mark === 'below' && m === 'none');
     // Two measured ones: the surer the further off the mark.
     if (d.at !== undefined)

@@ -111,7 +111,7 @@ export const fuelSigns: readonly SignKind[] = [
   {
     id: 'floods',
     check: 'floods',
-    present: 'it floods with the bulb firm',
+    present: 'it floods with the engine off',
     absent: 'the needle holds',
     leak: 0.005,
     // A bulb that goes soft slowly may be a joint as well: no needle is convicted by it, none acquitted.

@@ -204,9 +204,9 @@ export const items = {
   }),
   floods: choice({
     label: 'Floods',
-    ask: 'Bulb firm and engine off: does fuel run from the carburettor, or the bulb go soft?',
+    ask: 'Fuel up to the carburettor (bulb firm, or tap open), engine off: does it run out, or the bulb go soft?',
     options: { yes: 'fuel runs', slow: 'bulb goes soft slowly', no: 'neither' },
-    when: withBulb
+    when: carburettor
   }),
   tankHas: quantity({ label: 'In the tank now', dimension: 'tank', min: 0, max: 2 }),
   tankOil: choice({

@@ -6,7 +6,7 @@ import { PETROL_WEIGHT } from '../../physics/petrol.ts';
 import { say, type System } from '../../units/index.ts';
 import type { FuelFacts, Suction } from './facts.ts';
 import { RAIL_GAUGE } from './rail.ts';
-import { TANK_PRESSURE } from './tank-pressure.ts';
+import { TANK_GAUGE, TANK_PRESSURE } from './tank-pressure.ts';
 import { VACUUM_GAUGE, type LineVacuum, type Restriction } from './vacuum.ts';
 
 const vacuum = (pa: number, units: System): string => say(pa, 'vacuum', units);
@@ -122,7 +122,7 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
     because: vacuumBecause(values, units)
   }),
   'tank-pressure': ({ values: { pressure, verdict } }, _, units) => {
-    const p = (x: number): string => say(x, 'pressure', units);
+    const p = (x: number): string => say(x, 'pressure', units, TANK_GAUGE);
     const because = practice(
       [`pressure in the tank: ${p(pressure)}`],
       'a tank with two hoses is lifted by its own pressure; cap seal, check valves and the air hose hold it.',

@@ -47,7 +47,7 @@ const trials: readonly Trial<FuelPart>[] = [
   },
   {
     item: 'fuel.floods',
-    why: 'Fuel that runs with the bulb firm passes the needle; a bulb that holds clears it.',
+    why: 'Fuel that runs with the engine off passes the needle; a bulb that holds, or a bowl that stays dry outside, clears it.',
     minutes: 3,
     clears: { no: ['needle'] },
     accuses: { yes: 'needle' }

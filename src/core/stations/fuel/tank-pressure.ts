@@ -5,3 +5,5 @@ import { PSI } from '../../units/factors.ts';
  * inch, and ten).
  */
 export const TANK_PRESSURE = { lifts: PSI, holds: 10 * PSI } as const;
+/** What a gauge for so little pressure tells, Pa (M). */
+export const TANK_GAUGE = PSI / 10;

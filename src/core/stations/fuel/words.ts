@@ -205,12 +205,12 @@ export const words: WordsOf<FuelFacts, object> = {
         }
       : {
           found:
-            'Fuel runs from the carburettor with the bulb firm: the needle does not close, or the float is heavy or set high.',
+            'Fuel runs from the carburettor, engine off: the needle does not close, or the float is heavy or set high.',
           advice: 'It floods, and it can burn.'
         }),
     because: practice(
-      [`with the bulb firm: ${slow ? 'the bulb goes soft' : 'fuel runs'}`],
-      'a needle that closes keeps the bulb firm and the carburettor dry.'
+      [`fuel up to the carburettor, engine off: ${slow ? 'the bulb goes soft' : 'it runs out'}`],
+      'a needle that closes keeps a bulb firm and the carburettor dry.'
     )
   }),
   needle: ({ condition, values }, _, units) => ({

@@ -130,15 +130,18 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   // A coil is blamed where the others spark as they should; a bank has a feed of its own.
   const shared = part === 'coil' && weak.length ? undefined : part;
   const plain = weak.filter((s) => !s.sun && !s.slow && !damagedPart(c, s.cylinder));
-  if (plain.length === list.length && whole && list.length > 1)
+  if (plain.length === list.length && whole && list.length > 1) {
+    // Points that were seen to be bad explain it: nothing else is cleaned for it before they are.
+    const explained = timingFacts(c).some((f) => f.kind === 'points');
     return [
       {
         kind: 'weak-everywhere',
-        id: 'weak-all',
+        id: explained ? 'weak-points' : 'weak-all',
         condition: 'watch',
-        values: { cylinders: list.length, shade: list.every((s) => s.light === 'shade') }
+        values: { cylinders: list.length, shade: list.every((s) => s.light === 'shade'), explained }
       }
     ];
+  }
   return [
     ...(shared
       ? [together(c, list, dead, shared)]

@@ -109,7 +109,7 @@ const examples: Examples<SparkFacts> = {
     kind: 'weak-everywhere',
     id: 'weak-all',
     condition: 'watch',
-    values: { cylinders: 3, shade }
+    values: { cylinders: 3, shade, explained: !shade }
   })),
   'fails-warm': (['weak', 'none'] as const).map((result) => ({
     kind: 'fails-warm',

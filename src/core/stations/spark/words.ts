@@ -171,8 +171,10 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'spark is judged in shade: sunlight hides a thin one.')
   }),
   'weak-everywhere': ({ values }, basis) => ({
-    found: 'Spark is weak on every cylinder: what they share, before the plug or coil of any one.',
-    advice: `${values.shade ? '' : 'In shade and cranked briskly first. '}Then the engine ground, then ${basis.ignition === 'points' ? 'points and condenser' : basis.ignition === 'cdi' ? 'the charge coil' : 'battery, supply and control unit'}.`,
+    found: `Spark is weak on every cylinder: ${values.explained ? 'its points explain it' : 'what they share, before the plug or coil of any one'}.`,
+    advice: values.explained
+      ? 'Points first, then the spark again; only then the ground and the rest.'
+      : `${values.shade ? '' : 'In shade and cranked briskly first. '}Then ${basis.ignition === 'points' ? 'points and condenser, then the engine ground' : `the engine ground, then ${basis.ignition === 'cdi' ? 'the charge coil' : 'battery, supply and control unit'}`}.`,
     because: pattern(basis, 'weak on one is that cylinder’s own parts; weak on all is a common part.')
   }),
   'fails-warm': ({ cylinder, values }, basis) => ({

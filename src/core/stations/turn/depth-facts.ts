@@ -11,6 +11,13 @@ export function depthFacts(c: Context): TurnFact[] {
   const depths = pistonDepths(c);
   if (depths.rows.length < 2) return [];
   const shallowest = Math.min(...depths.rows.map((r) => r.depth));
+  const { odd } = depths;
+  if (odd) {
+    const scatters = depths.scattered.includes(odd.cylinder);
+    return scatters
+      ? [{ kind: 'depths-scatter', id: 'depths', condition: 'cannot-tell', values: { cylinders: [odd.cylinder] } }]
+      : [{ kind: 'depth-odd', cylinder: odd.cylinder, condition: odd.again ? 'watch' : 'cannot-tell', values: odd }];
+  }
   if (!depths.low.length) return [noneLow(c, depths, shallowest)];
   const passes = Number(school(c.rules, 'spread'));
   return depths.low.flatMap((cylinder): TurnFact[] => {

@@ -22,6 +22,11 @@ export interface Depths {
   readonly low: readonly number[];
   /** Of those the ones that were taken once. */
   readonly once: readonly number[];
+  /**
+   * The one that stands higher than at least two others, which agree: water bends a rod short and never long, and no two alike by accident.
+   * It is the reading in doubt, and none of the others is called low by it.
+   */
+  readonly odd?: { readonly cylinder: number; readonly by: number; readonly others: number; readonly again: boolean };
   /** Taken several times with results that lie further apart than the tolerance: one of them is wrong. */
   readonly scattered: readonly number[];
   /** Every difference lies inside the tolerance with its whole 95 % interval; false where one is low; else not told. */
@@ -55,17 +60,27 @@ export function pistonDepths(c: Context): Depths {
       u: deviation / Math.sqrt(values.length)
     }));
   const least = rows.reduce((a, r) => (r.depth < a.depth ? r : a), rows[0] ?? { depth: 0, u: 0 });
-  const low = rows
-    .filter((r) => r.depth - least.depth - 2 * Math.hypot(r.u, least.u) > limit.value)
-    .map((r) => r.cylinder);
+  const deeper = rows.filter((r) => r.depth - least.depth - 2 * Math.hypot(r.u, least.u) > limit.value);
+  const others = rows.filter((r) => r !== least);
+  const apart = Math.max(...others.map((r) => r.depth)) - Math.min(...others.map((r) => r.depth));
+  const odd =
+    others.length > 1 && deeper.length === others.length && apart <= limit.value
+      ? {
+          cylinder: (least as (typeof rows)[number]).cylinder,
+          by: Math.min(...others.map((r) => r.depth)) - least.depth,
+          others: others.length,
+          again: (least as (typeof rows)[number]).n > 1
+        }
+      : undefined;
+  const low = odd ? [] : deeper.map((r) => r.cylinder);
   const scattered = groups
     .filter((g) => g.values.length > 1 && Math.max(...g.values) - Math.min(...g.values) > limit.value)
     .map((g) => g.cylinder);
   const complete = rows.length > 1 && rows.length === cylindersOf(c).length;
   const inside = rows.every((r) => r.depth - least.depth + 2 * Math.hypot(r.u, least.u) <= limit.value || r === least);
-  const agree = low.length ? false : complete && inside && !scattered.length ? true : undefined;
+  const agree = low.length || odd ? false : complete && inside && !scattered.length ? true : undefined;
   const once = rows.filter((r) => r.n < 2 && low.includes(r.cylinder)).map((r) => r.cylinder);
-  return { rows, low, once, scattered, agree, limit, deviation };
+  return { rows, low, once, ...(odd ? { odd } : {}), scattered, agree, limit, deviation };
 }
 
 /**

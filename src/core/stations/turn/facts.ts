@@ -54,6 +54,8 @@ export interface TurnFacts {
   depth: PistonLow & { readonly once: boolean };
   /** Shares: what a gauge would have lost by it, and what passes between cylinders. */
   'depth-compression': PistonLow & { readonly loss: number; readonly passes: number };
+  /** Stands higher than others that agree. */
+  'depth-odd': { readonly by: number; readonly others: number; readonly again: boolean };
   'depths-agree': object;
   'depths-scatter': { readonly cylinders: readonly number[] };
   'depths-missing': object;

@@ -92,6 +92,12 @@ const examples: Examples<TurnFacts> = {
   'depth-compression': [
     { kind: 'depth-compression', cylinder: 2, condition: watch, values: { by: 0.5e-3, loss: 0.04, passes: 0.15 } }
   ],
+  'depth-odd': [false, true].map((again) => ({
+    kind: 'depth-odd',
+    cylinder: 3,
+    condition: again ? watch : doubt,
+    values: { by: 1.5e-3, others: 3, again }
+  })),
   'depths-agree': [{ kind: 'depths-agree', condition: sound, values: {} }],
   'depths-scatter': [{ kind: 'depths-scatter', condition: doubt, values: { cylinders: [1, 3] } }],
   'depths-missing': [{ kind: 'depths-missing', condition: doubt, values: {} }],

@@ -231,6 +231,13 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
       source: 'Polytropic law (P), exponent and square bore from memory (M)'
     }
   }),
+  'depth-odd': ({ cylinder, values: { by, others, again } }, basis, units) => ({
+    found: `Piston ${cylinder} reads ${say(by, 'length', units)} higher than the other ${others}, which agree${again ? ', and did so again' : ''}: water bends a rod short, never long.`,
+    advice: again
+      ? 'Another piston or rod was fitted there, or the others are bent alike: a specialist says which, before any spin.'
+      : 'Find its top anew and measure it again before any of the others is called low.',
+    because: depthsBecause(basis, units)
+  }),
   'depths-agree': (_, basis, units) => ({
     found: 'Every piston’s depth at top agrees.',
     because: depthsBecause(basis, units)

@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../case.ts';
+import { four, magneto, tester, two } from './engines.ts';
+
+const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+const moves = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+
+describe('piston depths of an engine that drowned while it ran', () => {
+  const sunk = (profile = four): Bench =>
+    new Bench(profile, 'drowned', { submerged: 'yes', water: 'fresh', runningWhenSunk: 'yes' });
+  const depths = (b: Bench, ...mm: number[]): Bench => {
+    mm.forEach((d, k) => b.read('turn.depth', d / 1000, { cylinder: k + 1 }));
+    return b;
+  };
+  const low = (b: Bench): string[] => b.ids().filter((id) => id.startsWith('turn.depth.'));
+
+  it('three agree and one reads higher: that reading is in doubt, and no rod is called bent by it', () => {
+    const b = depths(sunk(), 50, 50.1, 48.5, 50);
+    expect(low(b)).toEqual([]);
+    expect(b.ids()).toContain('turn.depth-odd.3:cannot-tell');
+    expect(moves(b)).toContain('Piston depth of cylinder 3 again, its top found anew');
+    expect(jobs(b)).not.toContain('bent-rod');
+    expect(b.holds()).toContain('drowned-running');
+    // Measured again, it agrees with the rest: but two readings of one piston that differ by so much agree with nothing.
+    b.read('turn.depth', 0.05, { cylinder: 3 });
+    expect(b.ids()).toContain('turn.depths:cannot-tell');
+    expect(b.holds()).toContain('drowned-running');
+  });
+  it('higher again: a specialist, and the hold stays for good', () => {
+    const b = depths(sunk(), 50, 50.1, 48.5, 50).read('turn.depth', 0.0486, { cylinder: 3 });
+    expect(b.ids()).toContain('turn.depth-odd.3:watch');
+    expect(b.said('turn.depth-odd')).toMatch(/specialist/);
+    expect(moves(b).join(' ')).not.toMatch(/Piston depth of cylinder/);
+    for (let k = 0; k < 3; k++) b.read('turn.plugs', 'out').read('turn.result', 'free');
+    expect(b.holds()).toContain('drowned-running');
+  });
+  it('one low among four is low, and so is the deeper one of two', () => {
+    expect(low(depths(sunk(), 50, 51.5, 50.1, 50))).toEqual(['turn.depth.2:fault']);
+    expect(low(depths(sunk({ ...four, cylinders: 2 }), 50, 51.5))).toEqual(['turn.depth.2:fault']);
+  });
+  it('the others apart from each other are no agreement: each is low', () => {
+    expect(low(depths(sunk(), 50.9, 50.1, 48.5, 50))).toHaveLength(3);
+  });
+});
+
+it('a drowned engine that begins to stick is oiled before its tank is emptied', () => {
+  const b = new Bench({ ...two, cylinders: 2 }, 'drowned', { submerged: 'yes', water: 'fresh', runningWhenSunk: 'no' });
+  b.read('safe.lanyard', 'out').read('safe.battery', 'off').read('safe.propeller', 'off').read('safe.secured', 'yes');
+  b.read('turn.plugs', 'out').read('turn.result', 'free').read('turn.water', 'none');
+  expect(moves(b)[0]).not.toMatch(/Soak/);
+  b.wait(20).read('turn.result', 'stiff');
+  expect(moves(b)[0]).toMatch(/^Soak the bores/);
+});
+
+it('a new engine without oil on its stick is filled, and not dipped again before that', () => {
+  const b = new Bench(four, 'new-engine').read('oil.dip', 'none');
+  expect(moves(b)[0]).toBe('Fill the engine oil, then dip twice');
+  expect(moves(b).filter((t) => /dip again/i.test(t))).toEqual([]);
+});
+
+describe('weak spark on every cylinder of an engine with points', () => {
+  const weak = (): Bench => {
+    const b = new Bench({ ...two, cylinders: 2, ignition: 'points' });
+    b.read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2]) b.read('spark.result', 'weak', { cylinder, ...tester });
+    return b;
+  };
+  it('with points that were seen bad, no ground is cleaned for it; with clean ones it is', () => {
+    const bad = weak().read('spark.pointsLook', 'grey', { cylinder: 1 });
+    expect(bad.ids()).toContain('spark.weak-points:watch');
+    expect(jobs(bad)).toContain('points');
+    expect(jobs(bad)).not.toContain('ground');
+    const clean = weak();
+    for (const cylinder of [1, 2]) clean.read('spark.pointsLook', 'clean', { cylinder });
+    expect(jobs(clean)).toContain('ground');
+    expect(jobs(clean)).not.toContain('points');
+  });
+});
+
+it('pieces on the magnet open the case before the linkage is set for what slips', () => {
+  const b = new Bench(two).read('turn.reverse', 'slips');
+  expect(jobs(b)).toContain('linkage');
+  b.read('gear.magnet', 'pieces');
+  expect(jobs(b)).toContain('metal');
+  expect(jobs(b)).not.toContain('linkage');
+  expect(jobs(b.read('gear.explained', 'yes'))).toContain('linkage');
+});
+
+it('an engine with its tank on top floods as any other, and no bulb is spoken of', () => {
+  const b = new Bench({ ...magneto, supply: 'gravity', fuelSystem: 'carburettor' }).read('fuel.floods', 'yes');
+  expect(b.said('fuel.floods')).toMatch(/Fuel runs/);
+  expect(b.said('fuel.floods')).not.toMatch(/bulb/);
+  expect(b.holds()).toContain('fuel-escapes');
+});
+
+it('a tank that holds next to nothing is said with the tenths that its gauge tells', () => {
+  const b = new Bench({ ...two, supply: 'pressurised' }).read('fuel.tankPressure', 1500);
+  expect(b.said('fuel.tank-pressure')).toMatch(/0\.2 psi/);
+});

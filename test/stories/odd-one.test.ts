@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
-import { four, magneto, tester, two } from './engines.ts';
+import { four, magneto, tester, two, v6 } from './engines.ts';
 
 const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
 const moves = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
@@ -96,4 +96,59 @@ it('an engine with its tank on top floods as any other, and no bulb is spoken of
 it('a tank that holds next to nothing is said with the tenths that its gauge tells', () => {
   const b = new Bench({ ...two, supply: 'pressurised' }).read('fuel.tankPressure', 1500);
   expect(b.said('fuel.tank-pressure')).toMatch(/0\.2 psi/);
+});
+
+describe('water in the filter', () => {
+  const fresh = (): Bench =>
+    new Bench(two).read('fuel.tank', 'fresh').read('fuel.line', 'fresh').read('fuel.bowl', 'fresh').wait(1);
+  it('holds the start though line and bowl were called fresh, and is drained with its line', () => {
+    const b = fresh();
+    expect(b.holds()).not.toContain('fuel');
+    b.read('fuel.filter', 'water');
+    expect(b.holds()).toContain('fuel');
+    expect(jobs(b)).toContain('fuel-drain');
+    b.wait(1).read('fuel.line', 'drained');
+    expect(b.holds()).not.toContain('fuel');
+    // Nothing is left that no work stands for.
+    expect(b.ids().filter((id) => id.startsWith('fuel.part'))).toEqual([]);
+  });
+  it('so is the bowl', () => {
+    const b = fresh().read('fuel.bowlLook', 'water');
+    expect(b.holds()).toContain('fuel');
+    expect(
+      b
+        .wait(1)
+        .read('fuel.bowl', 'drained')
+        .ids()
+        .filter((id) => id.startsWith('fuel.part'))
+    ).toEqual([]);
+  });
+  it('dirt is not gone with the fuel', () => {
+    const b = fresh().read('fuel.bowlLook', 'dirt').wait(1).read('fuel.bowl', 'drained');
+    expect(b.ids()).toContain('fuel.part-bowl:watch');
+  });
+});
+
+it('low again beside others that read well: the gauge is the same on all of them, and is asked no more', () => {
+  const b = new Bench(v6).psi([
+    [1, 118],
+    [2, 98],
+    [3, 119],
+    [4, 99],
+    [5, 117],
+    [6, 97]
+  ]);
+  expect(moves(b)[0]).toMatch(/^Compression again of cylinder/);
+  b.psi([
+    [2, 98],
+    [4, 99],
+    [6, 97]
+  ]);
+  for (const cylinder of [2, 4, 6]) b.read('compression.leakdown', 0.12, { cylinder });
+  expect(moves(b)[0]).toMatch(/^Listen where the air comes out of cylinder 2/);
+  expect(moves(b)).not.toContain('Measure the compression again');
+});
+
+it('said to kick back, the mark of its flywheel is looked at before anybody pulls', () => {
+  expect(moves(new Bench(four, 'neglected', { said: ['kicks'] }))).toContain('Flywheel: its mark against the crank');
 });

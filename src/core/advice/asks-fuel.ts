@@ -190,6 +190,7 @@ export const fuelAsks: Asks = {
   'fuel.tank-pressure': [job('fuel-line')],
   'fuel.part-bowl-water': drained,
   'fuel.part-separator-water': drained,
+  'fuel.part-filter-water': [job('fuel-drain')],
   'fuel.part-vent': [job('fuel-open')],
   'fuel.part-tap': [job('fuel-open')],
   'fuel.dies': starved,

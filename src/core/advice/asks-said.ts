@@ -56,7 +56,8 @@ const bySaid: Readonly<Record<Said, readonly AskRule[]>> = {
   'dies-warm': [vent, still('Run it warm for half an hour: whether it still dies', 'run.longRun', 30), howItRuns],
   idles: [howItRuns],
   shakes: [first('Propeller: bent, nicked', ['look.propeller'], 1), howItRuns],
-  kicks: [howItRuns],
+  // Before anybody pulls at its rope.
+  kicks: [first('Flywheel: its mark against the crank', ['spark.keyLook'], 5), howItRuns],
   power: [twist, first('Fuel filters', ['fuel.filter'], 5), vent],
   thrust: [
     twist,

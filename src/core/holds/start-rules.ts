@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { unmended } from '../findings/unmended.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { pumpBroken } from '../stations/cooling/pump.ts';
-import { bowlWater, fuelAge, fuelCleared, oldFuelIn, watered } from '../stations/fuel/age.ts';
+import { bowlWater, filterWater, fuelAge, fuelCleared, oldFuelIn, watered } from '../stations/fuel/age.ts';
 import { fuelEscapes } from '../stations/fuel/escapes.ts';
 import { oilStarved } from '../stations/fuel/mixture.ts';
 import { stationOf } from '../stations/items.ts';
@@ -111,6 +111,7 @@ export const startRules: readonly HoldRule[] = [
       if (jar === 'dark') return 'The fuel has turned to varnish.';
       if (bowlWater(c) && fuelCleared(c).open.includes('bowl or vapour separator'))
         return 'There is water in the bowl.';
+      if (filterWater(c) && fuelCleared(c).open.includes('line and filter')) return 'There is water in the filter.';
       if (oldFuelIn(c).length) return `Old fuel is still in ${oldFuelIn(c).join(' and ')}.`;
       return fuelAge(c).verdict === 'drain' ? 'The fuel is past the age at which it is drained.' : undefined;
     },

@@ -42,7 +42,8 @@ export const fuel = {
       'fuel.left-old',
       only('fuel.jar', 'fault'),
       'fuel.part-bowl-water',
-      'fuel.part-separator-water'
+      'fuel.part-separator-water',
+      'fuel.part-filter-water'
     ],
     also: underWater,
     met: (c) => fuelCleared(c).cleared,

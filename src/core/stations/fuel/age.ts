@@ -84,9 +84,13 @@ export const oldFuelIn = (c: Context): string[] =>
   placeIds.flatMap((k) => (c.record.value(`fuel.${k}`) === 'old' ? [places[k]] : []));
 
 /** When water was last seen in the bowl or separator, where it was not seen clean since. */
-export function bowlWater(c: Context): Instant | undefined {
-  const look = c.record.asked('fuel.bowlLook');
-  return look?.value === 'water' ? look.at : undefined;
+export const bowlWater = (c: Context): Instant | undefined => waterIn(c, 'fuel.bowlLook');
+/** The same of the filter: the line holds what it holds. */
+export const filterWater = (c: Context): Instant | undefined => waterIn(c, 'fuel.filter');
+
+function waterIn(c: Context, item: 'fuel.bowlLook' | 'fuel.filter'): Instant | undefined {
+  const look = c.record.asked(item);
+  return look?.value === 'water' && !c.touched(item).some((at) => isAfter(at, look.at)) ? look.at : undefined;
 }
 
 /** Everything that holds fuel has been emptied or filled fresh, or is not there. */
@@ -101,7 +105,8 @@ export function fuelCleared(c: Context): { readonly open: string[]; readonly cle
   const cleared = (k: keyof typeof places): boolean => {
     const r = c.record.last(`fuel.${k}`);
     if (r?.value === 'not-fitted') return true;
-    if (k === 'bowl' && bowlWater(c) && !isAfter(r?.at ?? '', bowlWater(c)!)) return false;
+    const wet = k === 'bowl' ? bowlWater(c) : k === 'line' ? filterWater(c) : undefined;
+    if (wet && !isAfter(r?.at ?? '', wet)) return false;
     // Fresh is what it was when it was filled.
     if (r?.value === 'fresh' && monthsSince(c, r.at) > drainLimit(c).limit.value) return false;
     return (r?.value === 'drained' || r?.value === 'fresh') && !(doubted && !isAfter(r.at, bad));

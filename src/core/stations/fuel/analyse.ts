@@ -112,7 +112,7 @@ const alongTheLine = (c: Context): FuelFact[] =>
     if (!own.length) return [];
     const named = kindOf[part.id as keyof typeof kindOf] ?? `part-${separator(c, part.id) ? 'separator' : part.id}`;
     // Water is drained with the fuel that brought it; gum and dirt are stripped for.
-    const id = own.every((f) => f === 'bowlLook-water') ? `${named}-water` : named;
+    const id = own.every((f) => f === 'bowlLook-water' || f === 'filter-water') ? `${named}-water` : named;
     return [{ kind: 'part', id, condition, values: { part, faults: own } }];
   });
 

@@ -15,7 +15,7 @@ export const lineWords: Readonly<Record<LineFault, string>> = {
   'shutoff-closed': 'was closed: it starves',
   'shutoff-stuck': 'stuck: free or renew it',
   'filter-clogged': 'clogged: it starves at speed',
-  'filter-water': 'water in the bowl: drain everything, line and tank too',
+  'filter-water': 'water in the bowl: drain it, line and tank too',
   'pump-weak': 'weak or leaking: kit; it dies within minutes and squeezing helps',
   'bowlLook-gummed': 'gum or varnish: strip and clean before a start',
   'bowlLook-water': 'water: it settled where the jet draws',

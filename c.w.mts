@@ -1,6 +1,7 @@
 import { Bench, show, safe, looked, turned, plugsGood, spark, freshFuel } from './tell.w.ts';
-import { two } from './test/stories/engines.ts';
-const mk = () => { const b = new Bench({...two} as any, 'neglected', { yearsIdle: 0.2, hours: 300, submerged:'no' } as any); safe(b); looked(b); turned(b); plugsGood(b,3); spark(b,['good','good','good']); b.psi([[1,118],[2,120],[3,119]]); b.read('gear.first','oil').read('gear.look','clear').read('gear.magnet','clean'); freshFuel(b); return b; };
-{ const b = mk(); b.wait(0.1); show(b,'1 base'); b.read('fuel.bowlLook','water'); show(b,'bowl water'); b.read('fuel.bowl','drained'); show(b,'bowl drained'); }
-{ const b = mk(); b.wait(0.1); show(b,'2 base'); b.read('fuel.filter','water'); show(b,'filter water'); b.read('fuel.line','drained'); show(b,'line drained'); b.read('fuel.filter','clean'); show(b,'filter clean');}
-{ const b = mk(); b.wait(0.1); b.read('fuel.filter','water'); show(b,'3 filter water'); b.done('fuel-filter' as any); show(b,'filter done');b.wait(0.1).read('fuel.filter','clean'); show(b,'filter clean');}
+import { two, four, v6, magneto, open } from './test/stories/engines.ts';
+const b = new Bench(four as any, 'neglected', {yearsIdle:0.5} as any); b.psi([[1,180],[2,180],[3,180],[4,180]]);
+b.read('run.event','start').read('run.exhaust','steam').read('run.event','stop').read('run.outcome','stopped').read('run.reason','other').read('run.plugAfter','wet',{cylinder:2});
+b.read('compression.leakdown',0.3,{cylinder:2}).read('compression.escape',['water'],{cylinder:2}).read('compression.leakdown',0.31,{cylinder:2}).read('compression.escape',['water'],{cylinder:2});
+console.log(b.ids().filter(x=>!x.endsWith('sound')), b.assessed().steps.filter(s=>s.state==='open').map((s:any)=>[s.id, s.because, s.by]));
+b.wait(0.1).done('head-gasket' as any).wait(0.1); console.log(b.ids().filter(x=>!x.endsWith('sound')), b.assessed().steps.filter(s=>s.state==='open').map((s:any)=>[s.id, s.because, s.by]));

@@ -99,6 +99,7 @@ it('a tank that holds next to nothing is said with the tenths that its gauge tel
 });
 
 describe('water in the filter', () => {
+  const ids = (b: Bench): string[] => b.ids().filter((id) => id.startsWith('fuel.part'));
   const fresh = (): Bench =>
     new Bench(two).read('fuel.tank', 'fresh').read('fuel.line', 'fresh').read('fuel.bowl', 'fresh').wait(1);
   it('holds the start though line and bowl were called fresh, and is drained with its line', () => {
@@ -109,19 +110,16 @@ describe('water in the filter', () => {
     expect(jobs(b)).toContain('fuel-drain');
     b.wait(1).read('fuel.line', 'drained');
     expect(b.holds()).not.toContain('fuel');
-    // Nothing is left that no work stands for.
-    expect(b.ids().filter((id) => id.startsWith('fuel.part'))).toEqual([]);
+    // Seen once more before it counts as clean.
+    expect(moves(b)).toContain('Filter once more: clean, and no water in its bowl');
+    expect(ids(b.read('fuel.filter', 'clean'))).toEqual([]);
   });
   it('so is the bowl', () => {
     const b = fresh().read('fuel.bowlLook', 'water');
     expect(b.holds()).toContain('fuel');
-    expect(
-      b
-        .wait(1)
-        .read('fuel.bowl', 'drained')
-        .ids()
-        .filter((id) => id.startsWith('fuel.part'))
-    ).toEqual([]);
+    b.wait(1).read('fuel.bowl', 'drained');
+    expect(moves(b)).toContain('Bowl off once more: dry, and its jets seen through');
+    expect(ids(b.read('fuel.bowlLook', 'clean'))).toEqual([]);
   });
   it('dirt is not gone with the fuel', () => {
     const b = fresh().read('fuel.bowlLook', 'dirt').wait(1).read('fuel.bowl', 'drained');

@@ -1,5 +1,6 @@
 import { railPressure } from '../stations/fuel/rail.ts';
 import type { Context } from '../findings/context.ts';
+import type { ItemId } from '../stations/items.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
 import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
@@ -121,10 +122,22 @@ const whereOnPortable =
   });
 
 /** Water where the jets draw comes with the fuel: that is drained, and then the bowl is looked into once more. */
+/** Emptied, where water was seen in it: seen once more before it counts as clean. */
+const onceMore = (
+  title: string,
+  items: readonly ItemId[],
+  place: 'fuel.bowl' | 'fuel.line',
+  minutes: number
+): AskRule =>
+  look(title, items, minutes, {
+    open: (c) => {
+      const seen = c.record.last(items[0]!);
+      if (!seen || !asked(c, items[0]!)) return true;
+      return c.record.all(place).some((r) => (r.value === 'drained' || r.value === 'fresh') && isAfter(r.at, seen.at));
+    }
+  });
 const drained: readonly AskRule[] = [
-  look('Bowl off once more: dry, and its jets seen through', ['fuel.bowlLook', 'fuel.jets'], 15, {
-    open: (c) => !asked(c, 'fuel.bowlLook')
-  }),
+  onceMore('Bowl off once more: dry, and its jets seen through', ['fuel.bowlLook', 'fuel.jets'], 'fuel.bowl', 15),
   job('fuel-drain')
 ];
 
@@ -190,7 +203,10 @@ export const fuelAsks: Asks = {
   'fuel.tank-pressure': [job('fuel-line')],
   'fuel.part-bowl-water': drained,
   'fuel.part-separator-water': drained,
-  'fuel.part-filter-water': [job('fuel-drain')],
+  'fuel.part-filter-water': [
+    onceMore('Filter once more: clean, and no water in its bowl', ['fuel.filter'], 'fuel.line', 5),
+    job('fuel-drain')
+  ],
   'fuel.part-vent': [job('fuel-open')],
   'fuel.part-tap': [job('fuel-open')],
   'fuel.dies': starved,

@@ -1,6 +1,6 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
-import { leakPlace } from '../stations/run/leak-place.ts';
+import { leakTraced } from '../stations/run/leak-place.ts';
 import { noiseOf, type NoisePlace } from '../stations/run/noise.ts';
 import { isAfter, type Timed } from '../units/instant.ts';
 import { carburetted, four, hasBulb } from './asks-fuel.ts';
@@ -28,7 +28,7 @@ const ofLeak =
   (what: 'fuel' | 'any') =>
   (c: Context): Timed | undefined => {
     const leak = c.record.last('run.leaks');
-    return leak && !leakPlace(c) && (what === 'any' || leak.value === 'fuel') ? leak : undefined;
+    return leak && !leakTraced(c) && (what === 'any' || leak.value === 'fuel') ? leak : undefined;
   };
 /** A noise from there, without its cause. */
 const ofNoise =

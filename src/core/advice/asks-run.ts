@@ -6,7 +6,7 @@ import { runsOf } from '../stations/run/runs.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { crankcase, noWorkAsks } from './asks-no-work.ts';
 import { untilFound } from './until-found.ts';
-import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
+import { causeAt, lampWorkedOn, symptoms, waterInside } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
@@ -132,9 +132,24 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
     const reason = c.record.value('run.reason');
     if (reason !== undefined && reason !== 'other') return false;
     const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
-    return !c.record.all('run.idles').some((r) => isAfter(r.at, began));
+    // What it showed was seen while it ran, or after it.
+    if (symptoms(c).some((s) => isAfter(s.at, began))) return false;
+    return !(['run.idles', 'run.plugAfter', 'run.leaks', 'run.noise', 'run.lamp'] as const).some((what) =>
+      c.record.all(what).some((r) => isAfter(r.at, began))
+    );
   }
 });
+
+/** It showed something that is mended first: its temperature is told by the run after that. */
+const runAgainAnyway = (c: Context): boolean =>
+  symptoms(c).length > 0 ||
+  (
+    [
+      ['run.gears', ['fails']],
+      ['run.leaks', ['fuel', 'oil', 'water']],
+      ['run.plugAfter', ['wet']]
+    ] as const
+  ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item)));
 
 /** What a run asks for, in the trade's order. C: common practice. */
 const thermostatShut = (f: Finding): boolean =>
@@ -177,7 +192,7 @@ export const runAsks: Asks = {
       only: ['cannot-tell'],
       // Told to have run well, and ended before anybody could tell where its temperature goes; what it was stopped for comes first.
       open: (c, { values }) => {
-        if (c.record.value('run.outcome') !== 'ran') return false;
+        if (c.record.value('run.outcome') !== 'ran' || runAgainAnyway(c)) return false;
         const warming = (values as { warming?: { state: string; stopped: boolean } } | undefined)?.warming;
         return warming !== undefined && warming.stopped && (warming.state === 'few' || warming.state === 'open');
       }
@@ -269,7 +284,7 @@ export const runAsks: Asks = {
     look('Propeller', ['look.propeller'], 1),
     look('Mounts and clamp', ['look.mounts'], 1)
   ),
-  'run.steam': untilFound(...heat),
+  'run.steam': untilFound(...heat.map((r): AskRule => ({ ...r, open: (c, f) => !waterInside(c) && r.open(c, f) }))),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
   'run.plug-wet': [jacket, job('water-in')],
   'run.failed': failedAsks,

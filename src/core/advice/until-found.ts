@@ -1,9 +1,9 @@
 import { kindOf } from '../findings/finding.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
-import { leakPlace } from '../stations/run/leak-place.ts';
+import { leakTraced } from '../stations/run/leak-place.ts';
 import { noiseOf } from '../stations/run/noise.ts';
-import { causeAt, causeUntold, symptoms } from '../stations/run/symptoms.ts';
+import { causeAt, causeUntold, symptoms, waterInside } from '../stations/run/symptoms.ts';
 import { isAfter } from '../units/instant.ts';
 import { look, type AskRule } from './ask.ts';
 
@@ -23,7 +23,8 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
     const symptom = symptoms(c).find((s) => f.id === `run.${s.id}`);
     // The search has found what starves it: that is the cause, and is mended first.
     if (symptom?.id === 'died' && fuelTree(c)?.found) return false;
-    if (f.id === 'run.leaks' && leakPlace(c)) return false;
+    if (f.id === 'run.leaks' && leakTraced(c)) return false;
+    if (f.id === 'run.steam' && waterInside(c)) return false;
     if (f.id === 'run.noise' && noiseOf(c)?.explained) return false;
     if (symptom) return !symptom.explained && !causeUntold(c, symptom.at);
     const item = shownBy.get(kindOf(f.id));

@@ -1,3 +1,4 @@
+import { isAfter } from '../units/instant.ts';
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
@@ -56,7 +57,7 @@ export const gearCase = {
       text: 'neutral free, forward and reverse follow, reverse lock rises',
       reads: ['turn.neutral', 'turn.forward', 'turn.reverse']
     },
-    renews: ['turn.neutral', 'turn.forward', 'turn.reverse']
+    renews: ['turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears']
   },
   'clutch-dog': {
     title: 'Gear case open: clutch dog and its gear',
@@ -181,6 +182,22 @@ export const gearCase = {
   gears: {
     title: 'Set the shift linkage and try each gear',
     raisedBy: ['run.gears'],
+    // Shifted by hand since, it is known what it is: that has its own work, and the gears are tried in the run after it.
+    unless: (c) => {
+      const failed = c.record.last('run.gears');
+      return (['turn.forward', 'turn.reverse'] as const).some((item) => {
+        const seen = c.record.last(item);
+        return !!failed && !!seen && ['slips', 'no'].includes(String(seen.value)) && isAfter(seen.at, failed.at);
+      });
+    },
+    bySchool: (c) =>
+      c.renewed('run.gears').some((at) => !isAfter(c.record.last('run.gears')?.at ?? '', at))
+        ? {
+            title: 'Run it and try each gear again',
+            how: 'The linkage is set: forward, neutral and reverse under load, on water that bears it.',
+            minutes: 10
+          }
+        : {},
     how: 'Linkage first; if it still jumps out under load, the clutch dog is worn.',
     tools: ['spanners'],
     minutes: 40,

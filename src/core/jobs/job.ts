@@ -83,7 +83,7 @@ export interface JobRule extends JobTraits {
   /** Already recorded as done by the readings themselves. */
   readonly met?: (c: Context) => boolean;
   readonly how: string;
-  /** What the house's school makes different of it. */
+  /** What the house's school, or what was done before, makes different of it. */
   readonly bySchool?: (c: Context) => Partial<Pick<JobRule, 'title' | 'how' | 'parts' | 'minutes'>>;
   readonly tools?: readonly string[];
   readonly parts?: readonly string[];

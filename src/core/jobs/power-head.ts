@@ -1,3 +1,4 @@
+import { isAfter } from '../units/instant.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
 import { only, type JobRule } from './job.ts';
 
@@ -99,7 +100,7 @@ export const powerHead = {
   'head-gasket': {
     title: 'Lift the head and renew the gasket',
     raisedBy: [only('compression.flatness', 'watch', 'fault'), only('compression.leakdown-gasket', 'fault')],
-    renews: ['compression.flatness', 'run.plugAfter'],
+    renews: ['compression.flatness', 'compression.leakdown', 'compression.escape', 'run.plugAfter'],
     how: 'Only once leak-down or a wet test points there. Check flatness; bolts in the manual’s order.',
     tools: ['torque wrench', 'straight edge'],
     parts: ['head gasket'],
@@ -107,7 +108,7 @@ export const powerHead = {
     hazards: ['chemicals'],
     proof: {
       station: 'compression',
-      text: 'the two neighbours alike with the rest',
+      text: 'cylinders alike, tight and without bubbles in the water',
       reads: ['compression.pressure', 'compression.pulls', 'compression.leakdown']
     },
     after: ['leak-down'],
@@ -122,6 +123,12 @@ export const powerHead = {
   'water-in': {
     title: 'Find where water gets into the cylinder',
     raisedBy: ['run.plug-wet', only('compression.leakdown-water', 'fault')],
+    yieldsTo: ['head-gasket'],
+    // Its way in was mended since: the next run says whether it is dry.
+    unless: (c) => {
+      const wet = c.record.all('run.plugAfter').findLast((r) => r.value === 'wet');
+      return !!wet && c.renewed('run.plugAfter').some((at) => isAfter(at, wet.at));
+    },
     renews: ['run.plugAfter'],
     how: 'Head gasket, exhaust cover, jacket: leak-down with the jacket watched, then a pressure test of the jacket. Specialist where the block is cracked.',
     tools: ['leak-down tester'],

@@ -5,6 +5,7 @@ import { fuelAge } from '../../stations/fuel/age.ts';
 import { metalExplained } from '../../stations/gear/case-state.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import type { ItemId } from '../../stations/items.ts';
+import { leakTraced } from '../../stations/run/leak-place.ts';
 import { RAIL_GAUGE, railPressure } from '../../stations/fuel/rail.ts';
 import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
 import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
@@ -126,6 +127,12 @@ const gearBurnt: Measure = (c) => {
   return seen(w.value === 'burnt' || w.value === 'metallic', w.at);
 };
 
+/** What leaks from a place that was seen tells of that place, and of nothing else. */
+const leakUntraced: Measure = (c) => {
+  const last = c.record.last('run.leaks');
+  return last && last.value !== 'none' && leakTraced(c) ? null : undefined;
+};
+
 export const gearAndFuelMeasures: Readonly<Record<string, Measure>> = {
   'odd-leg': list((c) => c.survey.engine.identity.legSigns),
   traces: list((c) => c.survey.engine.profile.traces),
@@ -143,6 +150,7 @@ export const gearAndFuelMeasures: Readonly<Record<string, Measure>> = {
   'fuel-old': fuelOld,
   mix,
   rail,
+  'leak-untraced': leakUntraced,
   vacuum,
   'portable-fine': portableFine,
   'vent-shut': ventShut,

@@ -129,6 +129,7 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it leaks oil',
     absent: 'it leaks no oil',
     leak: 0.02,
+    measured: 'leak-untraced',
     reads: [{ item: 'run.leaks', present: ['oil'] }]
   },
   {
@@ -137,6 +138,7 @@ export const oilAndRunSigns: readonly SignKind[] = [
     present: 'it leaks fuel',
     absent: 'it leaks no fuel',
     leak: 0.01,
+    measured: 'leak-untraced',
     reads: [{ item: 'run.leaks', present: ['fuel'] }]
   },
   {

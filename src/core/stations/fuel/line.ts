@@ -1,4 +1,4 @@
-import { isAfter, type Instant } from '../../units/instant.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Condition } from '../../findings/finding.ts';
@@ -103,15 +103,6 @@ export interface LineState {
 
 const graver: Readonly<Record<string, number>> = { fault: 3, watch: 2, 'cannot-tell': 1, sound: 0 };
 
-const emptied: Readonly<Record<string, 'fuel.line' | 'fuel.bowl'>> = {
-  'fuel.filter': 'fuel.line',
-  'fuel.bowlLook': 'fuel.bowl'
-};
-/** Whether what holds a part was drained or filled fresh after a moment. */
-const emptiedAfter = (c: Context, item: string, at: Instant): boolean =>
-  Object.hasOwn(emptied, item) &&
-  c.record.all(emptied[item]!).some((r) => (r.value === 'drained' || r.value === 'fresh') && isAfter(r.at, at));
-
 /** Every part with what was found at it. */
 export function lineState(c: Context): LineState[] {
   const line = fuelLine(c.survey.engine.profile);
@@ -125,8 +116,6 @@ export function lineState(c: Context): LineState[] {
       // What was seen of a part before it was renewed is of the old one.
       if (read && c.renewed(item).some((at) => isAfter(at, read.at))) return [];
       const value = read?.value;
-      // Water is out with the fuel that stood over it.
-      if (read && value === 'water' && emptiedAfter(c, item, read.at)) return [];
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];
     });
     if (!answers.length) return { part, condition: 'not-looked-at', faults: [] };

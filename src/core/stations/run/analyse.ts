@@ -119,7 +119,10 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
     found.push({ kind: 'lamp', id, condition: 'fault', values: notHeat ? { notHeat } : {} });
   }
   if (smoke === 'keeps') found.push({ kind: 'smoke', condition: 'fault', values: {} });
-  if (leaks && leaks !== 'none') found.push({ kind: 'leaks', condition: 'fault', values: { what: leaks } });
+  if (leaks && leaks !== 'none') {
+    const mended = leakTraced(c) && !leakPlace(c);
+    found.push({ kind: 'leaks', condition: 'fault', values: { what: leaks, ...(mended ? { mended } : {}) } });
+  }
   return [...found, ...leakAt(c), ...noise(c), ...air(c), ...gears(c)];
 }
 

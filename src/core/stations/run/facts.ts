@@ -60,7 +60,8 @@ export interface RunFacts {
   'stopped-shown': object;
   lamp: { readonly notHeat?: 'too-soon' | 'cool' };
   smoke: object;
-  leaks: { readonly what: string };
+  /** `mended`: where it came from was seen, and work was done there since. */
+  leaks: { readonly what: string; readonly mended?: true };
   'leak-at': LeakPlace;
   /** A place was told, and nobody said what comes out of it. */
   'leak-untold': { readonly at: string };

@@ -197,6 +197,16 @@ export function lampWorkedOn(c: Context): boolean {
   return !!came && curedAt('lamp').some((s) => c.worked(s).some((at) => isAfter(at, came.at)));
 }
 
+/** Water was seen inside after the latest steam, on a plug or as air that leaves a cylinder for the water: that is what steams. */
+export function waterInside(c: Context): boolean {
+  const steam = c.record.all('run.exhaust').findLast((r) => r.value === 'steam')?.at;
+  return (
+    steam !== undefined &&
+    (c.record.all('run.plugAfter').some((r) => r.value === 'wet' && isAfter(r.at, steam)) ||
+      c.record.all('compression.escape').some((r) => [r.value].flat().includes('water') && isAfter(r.at, steam)))
+  );
+}
+
 /** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
 export function lapsed(c: Context): { readonly id: LapsedId; readonly was: string }[] {
   return lapsing.flatMap(({ id, item, bad, better, cured }) => {

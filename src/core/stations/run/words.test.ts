@@ -90,7 +90,11 @@ const examples: Examples<RunFacts> = {
     values
   })),
   smoke: [{ kind: 'smoke', condition: fault, values: {} }],
-  leaks: [{ kind: 'leaks', condition: fault, values: { what: 'fuel' } }],
+  leaks: [{}, { mended: true as const }].map((more) => ({
+    kind: 'leaks',
+    condition: fault,
+    values: { what: 'fuel', ...more }
+  })),
   'leak-at': (
     [
       ['fuel', 'hose', 'hose'],

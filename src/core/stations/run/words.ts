@@ -200,8 +200,10 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     advice: 'Look at the plugs after running.',
     because: told(basis, units)
   }),
-  leaks: ({ values: { what } }, basis, units) => ({
-    found: `It leaks ${what}: find the place before it runs again.`,
+  leaks: ({ values: { what, mended } }, basis, units) => ({
+    found: mended
+      ? `It leaked ${what}, and was mended where that came from: wiped, seen dry, then the same run again.`
+      : `It leaks ${what}: find the place before it runs again.`,
     because: told(basis, units)
   }),
   'leak-at': ({ values: { what, at, job } }, basis, units) => ({

@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../case.ts';
+import { four, two } from './engines.ts';
+
+const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+const moves = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+const started = (b: Bench): Bench => b.read('run.event', 'start').read('run.stream', 'strong');
+
+describe('steam, and water on a plug after it', () => {
+  const wet = (): Bench => {
+    const b = started(
+      new Bench(four).psi([
+        [1, 180],
+        [2, 180],
+        [3, 179],
+        [4, 181]
+      ])
+    );
+    b.read('run.exhaust', 'steam').read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'other');
+    return b.read('run.plugAfter', 'wet', { cylinder: 2 });
+  };
+  const bubbles = (): Bench => {
+    const b = wet();
+    for (const share of [0.3, 0.31])
+      b.read('compression.leakdown', share, { cylinder: 2 }).read('compression.escape', ['water'], { cylinder: 2 });
+    return b;
+  };
+  it('water inside is what steams: air with the jacket watched, and no strainer, thermometer or pump', () => {
+    const list = moves(wet());
+    expect(list.slice(0, 2)).toContain('Leak-down, the water jacket watched');
+    expect(list.join(' | ')).not.toMatch(/strainer|thermometer|Say how it ran/);
+  });
+  it('bubbles found again: one work for it, not two', () => {
+    const b = bubbles();
+    expect(jobs(b).filter((id) => id === 'head-gasket' || id === 'water-in')).toHaveLength(1);
+  });
+  it('gasket renewed: it is proved and run again, and its way in is not looked for any more', () => {
+    const b = bubbles().wait(1).done('head-gasket').wait(1);
+    expect(jobs(b)).not.toContain('water-in');
+    expect(moves(b)[0]).toMatch(/^Prove it: cylinders alike/);
+    expect(b.holds()).not.toContain('start');
+  });
+});
+
+describe('a leak whose place was seen in the run', () => {
+  const leak = (): Bench =>
+    started(new Bench(two))
+      .read('run.leaks', 'fuel')
+      .read('run.leakAt', 'carburettor')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'leak');
+  it('is mended there; no other part of the line is suspected for it', () => {
+    const b = leak();
+    expect(jobs(b)).toContain('bowl');
+    expect(moves(b).join(' | ')).not.toMatch(/Pump it by hand|Fuel pump: does it weep/);
+  });
+  it('mended, it is seen dry and run again: nobody looks for a place that is known', () => {
+    const b = leak().wait(1).done('bowl').wait(1);
+    expect(b.said('run.leaks')).toMatch(/was mended where that came from/);
+    expect(b.holds()).toContain('fuel-escapes');
+    b.read('fuel.floods', 'no');
+    expect(b.holds()).not.toContain('fuel-escapes');
+    expect(moves(b).join(' | ')).not.toMatch(/Hoses and couplings|does it weep|where does it come from/);
+  });
+  it('leaking again after that, it is looked for anew', () => {
+    const b = leak().wait(1).done('bowl').wait(1).read('fuel.floods', 'no').wait(1);
+    started(b).read('run.leaks', 'fuel').read('run.event', 'stop');
+    expect(b.said('run.leaks')).toMatch(/find the place/);
+    expect(moves(b).join(' | ')).toMatch(/where does it come from/);
+  });
+});
+
+describe('a gear that failed in the run', () => {
+  const failed = (): Bench =>
+    started(new Bench(two))
+      .read('run.gears', 'fails')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 600);
+  it('is shifted by hand before it runs on for its temperature', () => {
+    const list = moves(failed());
+    expect(list).toContain('Shift through by hand');
+    expect(list.join(' | ')).not.toMatch(/until its temperature has settled/);
+  });
+  it('what the hand found has one work, not two', () => {
+    const b = failed().read('turn.forward', 'follows').read('turn.reverse', 'slips');
+    expect(jobs(b)).toContain('linkage');
+    expect(jobs(b)).not.toContain('gears');
+    b.read('look.twist', 'holds').done('linkage').wait(1).read('turn.reverse', 'slips');
+    expect(jobs(b)).toContain('clutch-dog');
+    expect(jobs(b)).not.toContain('gears');
+  });
+  it('set, and good by hand: it is run, each gear tried again', () => {
+    const b = failed().read('turn.forward', 'follows').read('turn.reverse', 'slips').done('linkage').wait(1);
+    b.read('turn.forward', 'follows').read('turn.reverse', 'follows').read('turn.neutral', 'spins');
+    expect(b.assessed().steps.find((s) => s.id === 'gears')).toMatchObject({ title: 'Run it and try each gear again' });
+  });
+});

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
-import { four, two } from './engines.ts';
+import { four, two, v6 } from './engines.ts';
 
 const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
 const moves = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
@@ -96,4 +96,52 @@ describe('a gear that failed in the run', () => {
     b.read('turn.forward', 'follows').read('turn.reverse', 'follows').read('turn.neutral', 'spins');
     expect(b.assessed().steps.find((s) => s.id === 'gears')).toMatchObject({ title: 'Run it and try each gear again' });
   });
+});
+
+describe('oil over its mark that is fuel', () => {
+  const high = (): Bench => {
+    const b = new Bench(four).read('oil.level', 'yes').read('oil.waited', 900).read('oil.dip', 'above').wait(0.2);
+    return b.read('oil.dip', 'above').read('oil.smell', 'strong').read('oil.look', 'thin');
+  };
+  it('what lets fuel in is looked for before the oil is changed; found, nothing more is looked for', () => {
+    const b = high();
+    expect(moves(b).slice(0, 2)).toEqual([
+      'Fuel up to the carburettor, engine off: does it flood?',
+      'Fuel pump: its diaphragm tight?'
+    ]);
+    b.read('fuel.floods', 'yes');
+    expect(moves(b)).not.toContain('Fuel pump: its diaphragm tight?');
+    expect(jobs(b)).toContain('bowl');
+  });
+  it('an injected engine is asked neither', () => {
+    const b = new Bench({ ...four, fuelSystem: 'electronic' }).read('oil.level', 'yes').read('oil.dip', 'above');
+    b.wait(0.2).read('oil.dip', 'above').read('oil.smell', 'strong').read('oil.look', 'thin');
+    expect(moves(b).join(' | ')).not.toMatch(/does it flood|diaphragm/);
+  });
+  it('drained with its filter renewed it is other oil, though nobody knows what the sump holds', () => {
+    const b = high().wait(1).read('oil.drained', 2.5e-3).read('oil.filter', 'renewed').read('oil.poured', 2.4e-3);
+    expect(b.ids().filter((id) => id.startsWith('oil.thin'))).toEqual([]);
+    expect(b.said('oil.poured')).toMatch(/poured in/);
+  });
+});
+
+it('one bank hotter, and its thermostat renewed since: it is run again, not searched further', () => {
+  const b = started(new Bench(v6));
+  for (const [port, starboard] of [
+    [40, 40],
+    [60, 70],
+    [62, 82]
+  ])
+    for (const [bank, celsius] of [
+      ['port', port],
+      ['starboard', starboard]
+    ] as const)
+      b.wait(0.02).read('run.temperature', 273.15 + celsius!, { conditions: { bank, spot: 'head' } });
+  b.read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'temperature');
+  expect(moves(b)).toContain('Small strainer under the cowl');
+  b.read('cooling.thermostatPan', 'shut', { conditions: { bank: 'starboard' } })
+    .wait(1)
+    .done('thermostat')
+    .wait(1);
+  expect(moves(b).join(' | ')).not.toMatch(/strainer|both banks again/);
 });

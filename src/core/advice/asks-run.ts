@@ -103,6 +103,14 @@ const waterWorkedOn = (c: Context): boolean => {
   const stop = c.record.last('run.reason');
   return stop !== undefined && c.worked('cooling').some((at) => isAfter(at, stop.at));
 };
+/** Until work was done on the water after the temperatures: the run is made again then. */
+const untilWaterWork = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => {
+    const read = latestAt(c.record.all('run.temperature'));
+    return !c.worked('cooling').some((at) => isAfter(at, read)) && r.open(c, f);
+  }
+});
 /** Stopped for a noise that nobody placed. */
 const whereItSounds: AskRule = look('Say where the noise came from: head, valves, flywheel, leg', ['run.noise'], 2, {
   only: ['fault'],
@@ -163,7 +171,7 @@ export const runAsks: Asks = {
     look('Small strainer under the cowl', ['cooling.strainer'], 2),
     { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
     pumpOpen
-  ],
+  ].map(untilWaterWork),
   'run.undercharge': [
     look('Battery and charging leads, main fuse', ['look.wiring'], 5, { only: ['fault'] }),
     job('charging')

@@ -8,6 +8,8 @@ import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
+import { rivals } from '../stations/oil/rivals.ts';
+import { carburetted, hasBulb } from './asks-fuel.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 /** Drained and not filled since: what was seen stands, whatever was done to the case meanwhile. */
@@ -90,6 +92,18 @@ const unlooked = (c: Context): readonly ItemId[] =>
   placeIds.map((p) => `look.${p}` as const).filter((item) => c.record.asked(item) === undefined);
 
 const drainedFirst = (c: Context): boolean => school(c.rules, 'gearCheck') === 'full';
+
+/** What lets fuel into the sump, before the oil that shows it is changed: minutes each, and the oil would only fill again (C). */
+const letsFuelIn: readonly AskRule[] = [
+  look('Fuel up to the carburettor, engine off: does it flood?', ['fuel.floods'], 3, {
+    only: ['watch', 'fault'],
+    open: (c) => carburetted(c) && !asked(c, 'fuel.floods')
+  }),
+  look('Fuel pump: its diaphragm tight?', ['fuel.pump'], 5, {
+    only: ['watch', 'fault'],
+    open: (c) => carburetted(c) && hasBulb(c) && c.record.value('fuel.floods') !== 'yes' && !asked(c, 'fuel.pump')
+  })
+];
 
 /** What the look at the leg, the gear case and the engine oil ask for, in the trade's order. C: common practice. */
 export const wetEndAsks: Asks = {
@@ -210,6 +224,7 @@ export const wetEndAsks: Asks = {
     { ...look('What was poured in at the last change', ['oil.lastFill'], 2), only: ['cannot-tell'] },
     { ...look('Where it stood after that fill', ['oil.lastMark'], 1), only: ['cannot-tell'] },
     { ...look('Draw it off and measure it', ['oil.drained', 'oil.viscosity'], 15), only: ['cannot-tell'] },
+    ...letsFuelIn.map((r): AskRule => ({ ...r, open: (c, f) => rivals(c).verdict === 'diluted' && r.open(c, f) })),
     job('oil-level', { only: ['watch', 'fault'] })
   ],
   'oil.thin': [
@@ -217,6 +232,7 @@ export const wetEndAsks: Asks = {
       only: ['cannot-tell'],
       items: ['oil.smell', 'oil.look']
     }),
+    ...letsFuelIn,
     job('oil-level', { only: ['watch'] })
   ],
   'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],

@@ -43,7 +43,9 @@ export function takenOut(c: Context): TakenOut | undefined {
   const sump = sumpOf(c);
   const gap = known(c.record.value('oil.markGap'));
   const high = shown?.value === 'above' || (typeof shown?.value === 'number' && gap !== undefined && shown.value > gap);
-  const part = sump === undefined ? high && shown.what !== 'oil.poured' : volume < DRAINED_FROM * sump;
+  // Nobody renews a filter and leaves the old oil in.
+  const filter = c.record.all('oil.filter').some((r) => r.value === 'renewed' && (!shown || isAfter(r.at, shown.at)));
+  const part = sump === undefined ? high && shown.what !== 'oil.poured' && !filter : volume < DRAINED_FROM * sump;
   return { how: part ? 'drawn-off' : 'emptied', at: last.at };
 }
 

@@ -150,3 +150,38 @@ it('low again beside others that read well: the gauge is the same on all of them
 it('said to kick back, the mark of its flywheel is looked at before anybody pulls', () => {
   expect(moves(new Bench(four, 'neglected', { said: ['kicks'] }))).toContain('Flywheel: its mark against the crank');
 });
+
+describe('plugs that were mixed up', () => {
+  const mixed = (): Bench =>
+    new Bench({ ...two, cylinders: 2 })
+      .read('plugs.order', 'no')
+      .read('plugs.read', ['white'], { cylinder: 1 })
+      .read('plugs.read', ['fuel'], { cylinder: 2 });
+  it('a white one among them: every bore is looked into; the choke is the wet one’s matter', () => {
+    const b = mixed();
+    const of = (title: string) => b.assessed().moves.find((m) => m.title === title)?.because ?? '';
+    expect(of('Light into every bore: are the crowns whole?')).toMatch(/white or blistered/);
+    expect(of('Move choke and primer by hand')).toMatch(/fuel-wet/);
+    b.read('plugs.hole', 'clean', { cylinder: 1 });
+    expect(moves(b)).toContain('Light into every bore: are the crowns whole?');
+    b.read('plugs.hole', 'clean', { cylinder: 2 });
+    expect(moves(b).join(' | ')).not.toMatch(/Light into/);
+  });
+  it('a white plug alone asks for no choke', () => {
+    const b = new Bench(two).read('plugs.read', ['white'], { cylinder: 1 });
+    const choke = b.assessed().moves.find((m) => m.title === 'Move choke and primer by hand');
+    expect(choke?.because ?? '').not.toMatch(/white/);
+    expect(moves(b)).toContain('Light into the bore of cylinder 1: is its crown whole?');
+  });
+});
+
+it('no spark at a cylinder whose points were seen oily: they are cleaned before its lead is pulled', () => {
+  const b = new Bench({ ...two, cylinders: 2, ignition: 'points' }).read('spark.lanyard', 'yes');
+  b.read('spark.result', 'none', { cylinder: 1, ...tester }).read('spark.result', 'good', { cylinder: 2, ...tester });
+  b.read('spark.leadLook', 'whole', { cylinder: 1 }).read('spark.coilLook', 'whole', { cylinder: 1 });
+  expect(moves(b)[0]).toMatch(/against a bolt/);
+  b.read('spark.pointsLook', 'clean', { cylinder: 2 });
+  expect(moves(b)[0]).toMatch(/against a bolt/);
+  b.read('spark.pointsLook', 'oily', { cylinder: 1 });
+  expect(moves(b)[0]).toMatch(/^Points and condenser/);
+});

@@ -1,5 +1,6 @@
-import { type Context } from '../findings/context.ts';
+import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
+import { mixedUp } from '../stations/plugs/analyse.ts';
 import { crankedAt } from '../stations/plugs/cranking.ts';
 import { waterIn } from '../stations/turn/hole-water.ts';
 import { school } from '../house-rules/rules.ts';
@@ -11,18 +12,23 @@ import { asked, at, goOn, job, look, repeat, type Asks, type AskRule } from './a
 
 const hasCarburettor = (c: Context): boolean =>
   [undefined, 'unknown', 'carburettor'].includes(c.survey.engine.profile.fuelSystem);
-/** Whether any plug was read as one of these. */
-const shows = (c: Context, sights: readonly string[]): boolean =>
-  c.record.all('plugs.read').some((r) => Array.isArray(r.value) && r.value.some((s) => sights.includes(String(s))));
+/** Whether a plug was read as one of these; any of them, where no cylinder is named. */
+const shows = (c: Context, { cylinder }: Finding, sights: readonly string[]): boolean =>
+  c.record
+    .all('plugs.read', cylinder === undefined ? {} : { cylinder })
+    .some((r) => Array.isArray(r.value) && r.value.some((s) => sights.includes(String(s))));
 
 /** Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned, and though it is clean. */
 const tooMuchFuel: readonly AskRule[] = [
   look('Move choke and primer by hand', ['fuel.choke'], 3, {
-    open: (c) => hasCarburettor(c) && shows(c, ['fuel', 'black']) && !asked(c, 'fuel.choke')
+    open: (c, f) => hasCarburettor(c) && shows(c, f, ['fuel', 'black']) && !asked(c, 'fuel.choke')
   }),
   look('Bulb firm: does it flood?', ['fuel.floods'], 3, {
-    open: (c) =>
-      hasCarburettor(c) && c.survey.engine.profile.supply === 'bulb' && shows(c, ['fuel']) && !asked(c, 'fuel.floods')
+    open: (c, f) =>
+      hasCarburettor(c) &&
+      c.survey.engine.profile.supply === 'bulb' &&
+      shows(c, f, ['fuel']) &&
+      !asked(c, 'fuel.floods')
   })
 ];
 
@@ -37,12 +43,20 @@ const starterTests = (c: Context): readonly ItemId[] =>
   })[school(c.rules, 'starterTest')];
 
 /** White or blistered: it ran lean, and a lean engine holes its crown first. Plugs are out already. */
-const crown: AskRule = look((_, f) => `Light into the bore${at(f)}: is its crown whole?`, ['plugs.hole'], 3, {
-  open: (c, f) => {
-    const seen = c.record.value('plugs.read', f.cylinder);
-    return Array.isArray(seen) && seen.includes('white') && !asked(c, 'plugs.hole', f.cylinder);
+const crown: AskRule = look(
+  // Mixed up, nobody knows out of which bore it came.
+  (c, f) =>
+    mixedUp(c) ? 'Light into every bore: are the crowns whole?' : `Light into the bore${at(f)}: is its crown whole?`,
+  ['plugs.hole'],
+  3,
+  {
+    open: (c, f) => {
+      const seen = c.record.value('plugs.read', f.cylinder);
+      const bores = mixedUp(c) ? cylindersOf(c) : [f.cylinder];
+      return Array.isArray(seen) && seen.includes('white') && bores.some((k) => !asked(c, 'plugs.hole', k));
+    }
   }
-});
+);
 
 /** What plugs, starter, spark and compression ask for, in the trade's order. C: common practice. */
 export const headAsks: Asks = {

@@ -3,6 +3,7 @@ import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';
+import { timingFacts } from '../stations/spark/measured.ts';
 import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
@@ -59,7 +60,14 @@ const pointsLook: AskRule = {
     !asked(c, 'spark.pointsLook', f.cylinder) &&
     !asked(c, 'spark.pointsClean')
 };
-const weak: readonly AskRule[] = [swaps[0]!, pointsLook, ...swaps.slice(1)];
+/** Points that were seen to be bad are cleaned before a lead is pulled for what they may do. */
+const badPoints: AskRule = job('points', {
+  only: ['fault', 'watch'],
+  open: (c, f) =>
+    timingFacts(c).some((x) => x.kind === 'points' && (f.cylinder === undefined || x.cylinder === f.cylinder)) &&
+    job('points').open(c, f)
+});
+const weak: readonly AskRule[] = [badPoints, swaps[0]!, pointsLook, ...swaps.slice(1)];
 
 /** Work was done since a cylinder was looked at: what was seen there is how it was, and the same look comes before any other. */
 const workedAt = (c: Context, f: Finding, work: readonly string[]): boolean => {
@@ -179,7 +187,7 @@ export const sparkAsks: Asks = {
   ],
   'spark.timing': [look('Flywheel mark against the crank', ['spark.keyLook'], 5, { only: ['watch'] })],
   'spark.ground': [job('ground')],
-  'spark.none': asItIsNow(swaps),
+  'spark.none': asItIsNow([badPoints, ...swaps]),
   'spark.weak': asItIsNow(weak),
   // Good by the eye, and short by the gap: as weak as one that looks it.
   'spark.gap': asItIsNow(weak),

@@ -190,6 +190,30 @@ test('a job is added, planned and temporary; bad minutes are kept; search finds 
   await expect(page.getByText('Looked at again: Sleeve over the shaft')).toBeVisible();
 });
 
+test('work done late is looked over by another pair of eyes before the engine goes back', async ({ page }) => {
+  await prefer(page, { who: 'Ines' });
+  const base = await open(page, 'Swift', '/jobs');
+  await page.getByRole('button', { name: 'Add a job' }).click();
+  await page.getByRole('dialog').getByLabel('Job').fill('Hose led clear of the flywheel');
+  await page.getByLabel('Hands on').fill('30 min');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  const card = page.locator('details').filter({ hasText: 'Hose led clear of the flywheel' });
+  await card.getByLabel('late, or interrupted').check();
+  await card.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(card.getByText(/done late or interrupted; another pair of eyes/)).toBeVisible();
+  await card.getByRole('button', { name: 'Looked over' }).click();
+  await expect(card.getByText(/looked over by the same eyes the same day/)).toBeVisible();
+  await saved(page);
+  await page.goto(`${base}/ready`);
+  await expect(page.getByText('A second look').first()).toBeVisible();
+  await expect(page.getByText(/looked over by the same eyes the same day/).first()).toBeVisible();
+  await prefer(page, { who: 'Bo' });
+  await page.goto(`${base}/jobs`);
+  await ready(page);
+  await card.getByRole('button', { name: 'Looked over' }).click();
+  await expect(card.getByText(/Looked over once more by Bo/)).toBeVisible();
+});
+
 test('history: last season beside this one, what can be told apart and what cannot', async ({ page }) => {
   await page.goto('/?q=Swift');
   await page.getByRole('link', { name: 'Swift: engine and history' }).click();

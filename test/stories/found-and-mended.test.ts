@@ -145,3 +145,10 @@ it('one bank hotter, and its thermostat renewed since: it is run again, not sear
     .wait(1);
   expect(moves(b).join(' | ')).not.toMatch(/strainer|both banks again/);
 });
+
+it('stopped early with nothing wrong tapped beside it: how it ran is still asked', () => {
+  const b = started(new Bench(two)).read('run.lamp', 'none').read('run.leaks', 'none').read('run.event', 'stop');
+  b.read('run.outcome', 'stopped').read('run.reason', 'other');
+  expect(moves(b)).toContain('Say how it ran before it was stopped');
+  expect(moves(b.read('run.idles', 'spits'))).not.toContain('Say how it ran before it was stopped');
+});

@@ -133,6 +133,8 @@ const nobodyHeard: readonly AskRule[] = [
     return !(r.items as readonly ItemId[]).some((i) => c.record.all(i).some((x) => isAfter(x.at, noise.at)));
   }
 }));
+/** Answers of a run that name no trouble. */
+const SHOWS_NOTHING: ReadonlySet<unknown> = new Set(['none', 'dry', 'unknown', 'not-fitted']);
 /** Stopped, and what it showed was not said: how it ran tells where to look, and costs a word. */
 const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idles'], 1, {
   only: ['fault'],
@@ -142,8 +144,9 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
     const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
     // What it showed was seen while it ran, or after it.
     if (symptoms(c).some((s) => isAfter(s.at, began))) return false;
-    return !(['run.idles', 'run.plugAfter', 'run.leaks', 'run.noise', 'run.lamp'] as const).some((what) =>
-      c.record.all(what).some((r) => isAfter(r.at, began))
+    if (c.record.all('run.idles').some((r) => isAfter(r.at, began))) return false;
+    return !(['run.plugAfter', 'run.leaks', 'run.noise', 'run.lamp'] as const).some((what) =>
+      c.record.all(what).some((r) => isAfter(r.at, began) && !SHOWS_NOTHING.has(r.value))
     );
   }
 });

@@ -52,6 +52,14 @@ describe('the year of an engine', () => {
     expect(y.done).toEqual([]);
     const changed = year([visit('2026-04-01', [])], [{ on: '2026-05-01', ran: 2, changed: true }]);
     expect(changed.done).toEqual([{ on: '2026-05-01', title: 'Engine oil changed' }]);
+    // Another meter fitted in spring.
+    const meters: readonly Outing[] = [
+      { on: '2025-08-01', meter: 900 },
+      { on: '2026-05-01', meter: 2 },
+      { on: '2026-06-01', meter: 6 },
+      { on: '2026-07-01', meter: 9 }
+    ];
+    expect(year([visit('2026-04-01', [])], meters).meter).toEqual({ from: 6, to: 9 });
     expect(year([visit('2026-04-01', [])], log, 2025).totals).toMatchObject({ outings: 1, hours: 0, unknown: 1 });
     expect(year([visit('2026-04-01', [])], log, 2019)).toMatchObject({ done: [], assessed: [], figures: [] });
   });

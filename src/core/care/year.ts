@@ -116,8 +116,9 @@ function meterIn(list: readonly Logged[], year: number): EngineYear['meter'] {
   const mine = told.filter((o) => yearIn(o.on) === year);
   if (!mine.length) return undefined;
   // Where it stood when the year began, else at its first reading.
-  const from = told.findLast((o) => yearIn(o.on) < year) ?? mine[0]!;
-  return { from: from.meter!, to: mine.at(-1)!.meter! };
+  const [first, last] = [told.findLast((o) => yearIn(o.on) < year) ?? mine[0]!, mine.at(-1)!];
+  // Another meter was fitted meanwhile: what it shows is told from its own first reading.
+  return { from: (first.meter! > last.meter! ? mine[0]! : first).meter!, to: last.meter! };
 }
 
 /**

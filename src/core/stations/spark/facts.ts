@@ -69,10 +69,8 @@ export interface SparkFacts {
   sun: { readonly result: 'weak' | 'none' };
   'sun-everywhere': Everywhere;
   /** Weak on every cylinder of several: what they share. `shade`: every one was judged there. */
-  'weak-everywhere': Everywhere & {
-    readonly shade: boolean;
-    /** By points that were seen to be bad. */ readonly explained: boolean;
-  };
+  /** `explained`: by points that were seen to be bad. */
+  'weak-everywhere': Everywhere & { readonly shade: boolean; readonly explained: boolean };
   /** Good cold, and not warm: of one cylinder, of all of several. */
   'fails-warm': { readonly result: 'weak' | 'none' };
   'fails-warm-everywhere': Everywhere;

@@ -11,6 +11,8 @@ import { cylinderOf, squareBore } from '../compression/shape.ts';
 /** Standard deviation of one depth taken with rod and calliper, m, before any repeat says otherwise (M). */
 export const DEPTH_DEVIATION = 0.05e-3;
 
+type Row = Depths['rows'][number];
+
 export interface Depths {
   readonly rows: readonly {
     readonly cylinder: number;
@@ -60,22 +62,22 @@ export function pistonDepths(c: Context): Depths {
       u: deviation / Math.sqrt(values.length)
     }));
   const least = rows.reduce((a, r) => (r.depth < a.depth ? r : a), rows[0] ?? { depth: 0, u: 0 });
+  const scattered = groups
+    .filter((g) => g.values.length > 1 && Math.max(...g.values) - Math.min(...g.values) > limit.value)
+    .map((g) => g.cylinder);
   const deeper = rows.filter((r) => r.depth - least.depth - 2 * Math.hypot(r.u, least.u) > limit.value);
   const others = rows.filter((r) => r !== least);
   const apart = Math.max(...others.map((r) => r.depth)) - Math.min(...others.map((r) => r.depth));
   const odd =
     others.length > 1 && deeper.length === others.length && apart <= limit.value
       ? {
-          cylinder: (least as (typeof rows)[number]).cylinder,
+          cylinder: (least as Row).cylinder,
           by: Math.min(...others.map((r) => r.depth)) - least.depth,
           others: others.length,
-          again: (least as (typeof rows)[number]).n > 1
+          again: (least as Row).n > 1 && !scattered.includes((least as Row).cylinder)
         }
       : undefined;
   const low = odd ? [] : deeper.map((r) => r.cylinder);
-  const scattered = groups
-    .filter((g) => g.values.length > 1 && Math.max(...g.values) - Math.min(...g.values) > limit.value)
-    .map((g) => g.cylinder);
   const complete = rows.length > 1 && rows.length === cylindersOf(c).length;
   const inside = rows.every((r) => r.depth - least.depth + 2 * Math.hypot(r.u, least.u) <= limit.value || r === least);
   const agree = low.length || odd ? false : complete && inside && !scattered.length ? true : undefined;

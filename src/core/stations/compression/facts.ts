@@ -136,8 +136,8 @@ export interface LeakDownFacts {
   'no-lash': LashValues;
   /** Closer than makers ask for, and no figure of the manual is known; `low`: its cylinder reads low or leaks. */
   'tight-lash': LashValues & { readonly low: boolean };
-  /** Wider than any maker asks, and no figure of the manual is known. */
-  'wide-lash': LashValues;
+  /** Wider than any maker asks, or than all the others by far (`beside`), and no figure of the manual is known. */
+  'wide-lash': LashValues & { readonly beside?: true };
   lash: LashValues;
 }
 export type LeakDownAnalysed = Analysed<LeakDownFacts, object>;

@@ -190,7 +190,7 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
     because: lashBecause(fact, units)
   }),
   'wide-lash': (fact, _, units) => ({
-    found: `The ${fact.values.valve} lash of cylinder ${fact.cylinder} is ${say(fact.values.lash, 'length', units)}: wide past any maker’s figure.`,
+    found: `The ${fact.values.valve} lash of cylinder ${fact.cylinder} is ${say(fact.values.lash, 'length', units)}: ${fact.values.beside ? 'more than twice that of every other' : 'wide past any maker’s figure'}.`,
     advice: 'A worn follower, a bent rod or a slipped screw; set it to the manual before compression is believed.',
     because: lashBecause(fact, units)
   }),

@@ -250,6 +250,17 @@ function faceFacts(c: Context): LeakDownFact[] {
 /** A valve with more than this, m, is past any maker's figure (C). */
 const WIDE_LASH = 0.6e-3;
 
+/** One so many times as wide as the same valves of the others has slipped or worn, above this, m: engines are set alike (C, the figures M). */
+const ODD_LASH = { times: 2, from: 0.3e-3 } as const;
+
+/** Whether a valve stands far wider than at least two others of its kind. */
+function oddlyWide(c: Context, what: 'compression.lashIn' | 'compression.lashEx', cylinder: number): boolean {
+  const of = (k: number): number | undefined => known(ofThisPart(c, what, k));
+  const mine = of(cylinder) ?? 0;
+  const others = cylindersOf(c).flatMap((k) => (k === cylinder ? [] : (of(k) ?? [])));
+  return others.length > 1 && mine > ODD_LASH.from && others.every((x) => mine > ODD_LASH.times * x);
+}
+
 /** A lash of this cylinder that wants setting before anything is blamed for its leak: under the manual's figure, or close where there is none. */
 export const lashWants = (c: Context, cylinder: number): boolean =>
   (['compression.lashIn', 'compression.lashEx'] as const).some((what) => {
@@ -277,7 +288,11 @@ const lashFacts = (c: Context, suspect: ReadonlySet<number>): LeakDownFact[] =>
         return [{ ...common, kind: 'tight-lash', condition: low ? 'watch' : 'cannot-tell', values }];
       }
       if (limit?.to === undefined)
-        return lash > WIDE_LASH ? [{ ...common, kind: 'wide-lash', condition: 'watch' }] : [];
+        return lash > WIDE_LASH
+          ? [{ ...common, kind: 'wide-lash', condition: 'watch' }]
+          : oddlyWide(c, `compression.${key}`, cylinder)
+            ? [{ ...common, kind: 'wide-lash', condition: 'watch', values: { ...common.values, beside: true } }]
+            : [];
       const within = lash >= limit.value && lash <= limit.to;
       return [{ ...common, kind: 'lash', condition: within ? 'sound' : 'watch' }];
     })

@@ -185,7 +185,14 @@ const ofLeakDown: Examples<LeakDownFacts> = {
     values: { valve: 'exhaust', lash: 0.05e-3, low }
   })),
   'wide-lash': [
-    { kind: 'wide-lash', id: 'lash-intake', cylinder: 1, condition: 'watch', values: { valve: 'intake', lash: 1e-3 } }
+    { kind: 'wide-lash', id: 'lash-intake', cylinder: 1, condition: 'watch', values: { valve: 'intake', lash: 1e-3 } },
+    {
+      kind: 'wide-lash',
+      id: 'lash-exhaust',
+      cylinder: 2,
+      condition: 'watch',
+      values: { valve: 'exhaust', lash: 0.5e-3, beside: true }
+    }
   ],
   lash: (
     [

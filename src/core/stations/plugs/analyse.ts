@@ -79,7 +79,10 @@ function readFacts(c: Context, read: ReadonlyMap<number, readonly PlugSight[]>):
 
 /** Every plug read after a start that failed, and dry; nothing where they were read before it. */
 export function dryAfterStart(c: Context): { readonly at: string; readonly dry: boolean } | undefined {
-  const failed = c.record.all('run.outcome').findLast((r) => r.value === 'failed');
+  const told = c.record.all('run.outcome').filter((r) => r.value !== 'unknown');
+  const failed = told.findLast((r) => r.value === 'failed');
+  // It has started since: what its plugs were then is over.
+  if (failed && told.some((r) => r.value !== 'failed' && isAfter(r.at, failed.at))) return undefined;
   const read = c.record.all('plugs.read').filter((r) => failed && isAfter(r.at, failed.at) && Array.isArray(r.value));
   if (!read.length) return undefined;
   const dry = read.every((r) => (r.value as readonly string[]).every((s) => s === 'dry' || s === 'normal'));

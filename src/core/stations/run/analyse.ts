@@ -110,7 +110,7 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
             (reason === 'lamp' && lampWorkedOn(c)) ||
             (reason === 'leak' && leakTraced(c)) ||
             (reason === 'noise' && noiseOf(c)?.place !== undefined)
-          ? { kind: 'stopped-shown', id: 'stopped', condition: 'watch', values: {} }
+          ? { kind: 'stopped-shown', id: 'stopped', condition: 'watch', values: { place: placedOnly(c, reason) } }
           : { kind: 'stopped-open', id: 'stopped', condition: 'fault', values: reason ? { reason } : {} }
     );
   if (lamp === 'came') {
@@ -125,6 +125,10 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
   }
   return [...found, ...leakAt(c), ...noise(c), ...air(c), ...gears(c)];
 }
+
+/** Stopped for a leak or a noise of which the place is known, and nothing was mended there yet. */
+const placedOnly = (c: Context, reason: string | undefined): boolean =>
+  (reason === 'leak' && leakPlace(c) !== undefined) || (reason === 'noise' && noiseOf(c)?.explained === false);
 
 function leakAt(c: Context): RunFact[] {
   const place = leakPlace(c);

@@ -57,7 +57,8 @@ export interface RunFacts {
   'stopped-open': { readonly reason?: string };
   'stopped-found': { readonly cause: string };
   /** Nobody wrote a cause down, and that of everything it showed was found. */
-  'stopped-shown': object;
+  /** `place`: where it comes from is known, and nothing was mended there yet. */
+  'stopped-shown': { readonly place: boolean };
   lamp: { readonly notHeat?: 'too-soon' | 'cool' };
   smoke: object;
   /** `mended`: where it came from was seen, and work was done there since. */

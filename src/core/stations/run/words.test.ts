@@ -83,7 +83,7 @@ const examples: Examples<RunFacts> = {
     values
   })),
   'stopped-found': [{ kind: 'stopped-found', condition: watch, values: { cause: 'x'.repeat(120) } }],
-  'stopped-shown': [{ kind: 'stopped-shown', condition: watch, values: {} }],
+  'stopped-shown': [true, false].map((place) => ({ kind: 'stopped-shown', condition: watch, values: { place } })),
   lamp: [{}, { notHeat: 'cool' as const }, { notHeat: 'too-soon' as const }].map((values) => ({
     kind: 'lamp',
     condition: fault,

@@ -189,9 +189,11 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     advice: 'Repeat it once the cause is cured.',
     because: told(basis, units)
   }),
-  'stopped-shown': (_, basis, units) => ({
-    found: 'Stopped early; the cause of what it showed was found.',
-    advice: 'Make the same run again.',
+  'stopped-shown': ({ values: { place } }, basis, units) => ({
+    found: place
+      ? 'Stopped early; where it comes from is known, and stands for itself.'
+      : 'Stopped early; the cause of what it showed was found.',
+    advice: place ? 'Mended there, then the same run again.' : 'Make the same run again.',
     because: told(basis, units)
   }),
   lamp: ({ values: { notHeat } }, basis, units) => ({ ...lampWords[notHeat ?? 'open'], because: told(basis, units) }),

@@ -71,6 +71,7 @@ it('gives engines into hands, asks for those of one person, and takes them back'
   expect(giveTo([a], 'Mo', 'Ines', o())).toBe(0);
   const of = (inHand: string) => fleetFor(layUp, 'Club', now, 'metric', { ...o(), inHand }).rows.map((r) => r.tag);
   expect(of('Mo')).toEqual(['Tern']);
+  expect(fleetFor(layUp, 'Club', now, 'metric', { ...o(), inHand: 'Mo' }).hands).toHaveLength(2);
   expect(fleetFor(layUp, 'Club', now, 'metric', o()).hands).toMatchObject([{ who: 'Mo', engines: 1 }, { engines: 1 }]);
   expect(giveTo([a, b], '', 'Ines', o())).toBe(1);
   expect(of('Mo')).toEqual([]);

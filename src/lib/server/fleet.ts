@@ -34,10 +34,7 @@ export function fleetFor(
   o: StoreOptions & { readonly inHand?: string } = {}
 ): Fleet {
   const owners = owner ? saidOfAll('identity.owner', o) : undefined;
-  const hands = o.inHand ? saidOfAll('identity.inHand', o) : undefined;
-  const heads = openSurveys(o).filter(
-    (h) => (!owners || owners.get(h.engineId) === owner) && (!hands || hands.get(h.engineId) === o.inHand)
-  );
+  const heads = openSurveys(o).filter((h) => !owners || owners.get(h.engineId) === owner);
   const members = heads.slice(0, MOST).flatMap((head) => {
     try {
       return [{ engineId: head.engineId, survey: loadSurvey(head.id, o)!.survey }];
@@ -46,7 +43,11 @@ export function fleetFor(
       return [];
     }
   });
-  return fleetOf(members, flow, now, units);
+  const all = fleetOf(members, flow, now, units);
+  if (!o.inHand) return all;
+  const mine = members.filter((m) => m.survey.engine.identity.inHand === o.inHand);
+  // Everybody who shares them, whoever is looked at.
+  return { ...fleetOf(mine, flow, now, units), hands: all.hands };
 }
 
 export interface Ticked {

@@ -9,16 +9,14 @@ export const load: PageServerLoad = ({ url, locals }) => {
   if (!flow) error(404, 'There is no such job.');
   const owner = url.searchParams.get('owner') ?? '';
   const who = url.searchParams.get('who') ?? '';
-  const all = fleetFor(flow, owner, new Date(), locals.prefs.units);
-  const { rows, steps, needs } = who ? fleetFor(flow, owner, new Date(), locals.prefs.units, { inHand: who }) : all;
+  const { rows, steps, needs, hands } = fleetFor(flow, owner, new Date(), locals.prefs.units, { inHand: who });
   const asked = url.searchParams.get('step');
   return {
     flow: { id: flow.id, title: flow.title, hazards: flow.hazards },
     owner,
     who,
-    /** Everybody who shares them, whoever is looked at. */
-    hands: all.hands,
-    names: [...new Set([...peopleOf().map((p) => p.name), ...all.hands.flatMap((h) => h.who ?? [])])].sort(),
+    hands,
+    names: [...new Set([...peopleOf().map((p) => p.name), ...hands.flatMap((h) => h.who ?? [])])].sort(),
     owners: ownersOf(),
     flows: flows.map(({ id, title }) => ({ id, title })),
     steps,

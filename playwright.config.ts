@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { testBrowser } from './scripts/browser.mjs';
 
 // What the runner switches off by itself: Chromium takes the last list only.
 const runnersOwn = [
@@ -37,7 +38,7 @@ export default defineConfig({
     // A trace doubles the time of every action; E2E_TRACE=on when one is wanted.
     trace: process.env.E2E_TRACE === 'on' ? 'retain-on-failure' : 'off',
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: testBrowser(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

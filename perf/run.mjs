@@ -9,6 +9,7 @@ import { firstEntry, htmlWeight, liveToOther } from './screens.mjs';
 import { adviceRows } from './advice-rows.mjs';
 import { workRows } from './work-rows.mjs';
 import { largeRows, loadRows } from './load.mjs';
+import { wholeBrowser } from '../scripts/browser.mjs';
 import { largeYard, median, time, up } from './large-yard.mjs';
 import { bin, root, run, start } from '../scripts/tools.mjs';
 import { calibration } from './calibration-table.mjs';
@@ -151,7 +152,7 @@ try {
   rows.push(await largeYard({ origin, port: port + 1, env, quiet }));
 
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: wholeBrowser(),
     args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking']
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -3,6 +3,7 @@ import { chromium } from '@playwright/test';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { wholeBrowser } from './browser.mjs';
 import { bin, root, run, start } from './tools.mjs';
 
 const port = 4332;
@@ -93,7 +94,7 @@ const views = [
   ['record', (s) => `${s.Curlew}/record`]
 ];
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: wholeBrowser(),
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking']
 });
 try {

@@ -1,9 +1,10 @@
 // node scripts/shot.mjs OUT URL [width height theme]: one picture of one page, for looking at one's own work.
 import { chromium } from '@playwright/test';
+import { wholeBrowser } from './browser.mjs';
 
 const [out, url, width = '1280', height = '800', theme = 'chart', full = ''] = process.argv.slice(2);
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: wholeBrowser(),
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking']
 });
 const context = await browser.newContext({ viewport: { width: Number(width), height: Number(height) } });

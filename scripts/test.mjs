@@ -2,19 +2,23 @@
 // of another step runs beside it; the output of a step is printed whole when it ends.
 import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
+import { shell, testBrowser } from './browser.mjs';
 import { bin, install, root, run } from './tools.mjs';
 
+/** Installs the browser of the end-to-end tests: the headless one, or the whole one where that is not to be had. */
 function chromium() {
-  const found = process.env.CHROMIUM ?? '/usr/bin/chromium';
-  if (fs.existsSync(found)) return;
-  const apt = spawnSync('which', ['apt-get']).status === 0;
-  if (!apt) {
-    console.error(`The end-to-end tests need Chromium at ${found}; set CHROMIUM to its path.`);
-    process.exit(1);
+  if (process.env.CHROMIUM ? fs.existsSync(process.env.CHROMIUM) : fs.existsSync(shell)) return;
+  const apt = !process.env.CHROMIUM && spawnSync('which', ['apt-get']).status === 0;
+  if (apt) {
+    console.log('Installing Chromium for the end-to-end tests.');
+    const quietly = (args) => spawnSync('apt-get', args, { cwd: root, stdio: 'inherit' }).status === 0;
+    quietly(['update', '-qq']);
+    if (quietly(['install', '-y', '-qq', 'chromium-headless-shell'])) return;
+    if (!fs.existsSync(testBrowser())) quietly(['install', '-y', '-qq', 'chromium']);
   }
-  console.log('Installing Chromium for the end-to-end tests.');
-  run('apt-get', ['update', '-qq']);
-  run('apt-get', ['install', '-y', '-qq', 'chromium']);
+  if (fs.existsSync(testBrowser())) return;
+  console.error(`The end-to-end tests need Chromium at ${testBrowser()}; set CHROMIUM to its path.`);
+  process.exit(1);
 }
 
 const started = Date.now();

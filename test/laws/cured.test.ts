@@ -41,7 +41,7 @@ const cures: readonly (readonly [string, readonly Read[], JobId, readonly Read[]
     ]
   ],
   ['no lash', [['compression.lashEx', 0, 1]], 'lash', [['compression.lashEx', 0.25e-3, 1]], four],
-  ['drags in neutral', [['turn.neutral', 'drags']], 'linkage', [['turn.neutral', 'spins']]],
+  ['stays in gear in neutral', [['turn.neutral', 'drives']], 'linkage', [['turn.neutral', 'spins']]],
   ['no reverse', [['turn.reverse', 'no']], 'linkage', [['turn.reverse', 'follows']]],
   ['belt cracked', [['turn.belt', 'cracked']], 'belt', [['turn.belt', 'renewed']], { ...four, camDrive: 'belt' }],
   [

@@ -35,15 +35,29 @@ describe('what burnt on a plug tells of the engine', () => {
       .read('plugs.read', ['normal'], { cylinder: 2 });
     expect(suspected(ran)).not.toContain('float');
   });
-  it('cleaned without a look at the choke it still asks for one, and the plugs are not called sound', () => {
+  it('cleaned without a look at its cause it still asks for one, and the plugs are not called sound', () => {
     expect(cleaned().ids()).toContain('plugs.cleaned.2:cannot-tell');
     expect(cleaned().ids()).not.toContain('plugs.good:sound');
     const titles = cleaned()
       .assessed()
       .moves.map((m) => m.title);
+    expect(titles[0]).toBe('Spark of cylinder 2');
+    const sparked = cleaned().read('spark.result', 'good', { cylinder: 2 });
+    expect(sparked.ids().join()).not.toMatch(/plugs\.cleaned/);
+  });
+  it('where every plug was wet it asks for the choke that feeds them all', () => {
+    const both = () =>
+      wet()
+        .read('plugs.read', ['fuel'], { cylinder: 1 })
+        .done('plugs')
+        .read('plugs.read', ['normal'], { cylinder: 1 })
+        .read('plugs.read', ['normal'], { cylinder: 2 });
+    expect(both().ids()).toContain('plugs.cleaned.2:cannot-tell');
+    const titles = both()
+      .assessed()
+      .moves.map((m) => m.title);
     expect(titles.slice(0, 2)).toContain('Move choke and primer by hand');
-    const moved = cleaned().read('fuel.choke', 'free');
-    expect(moved.ids().join()).not.toMatch(/plugs\.cleaned/);
+    expect(both().read('fuel.choke', 'free').ids().join()).not.toMatch(/plugs\.cleaned/);
   });
   it('one that reads wet again after its cleaning speaks of choke and float, not of the plug', () => {
     const again = wet().done('plugs').read('plugs.read', ['fuel', 'black'], { cylinder: 2 });

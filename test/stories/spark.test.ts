@@ -188,7 +188,7 @@ describe('one bank of a V without spark', () => {
   });
   it('still none with a good one: all that the bank shares was cleared, and nothing is bought', () => {
     const b = dead().read('spark.packSwap', 'still');
-    expect(b.said('spark.pair')).toMatch(/All that it shares was cleared/);
+    expect(b.said('spark.pair')).toMatch(/All that they share was cleared/);
     expect(renewed(b)).toBe(false);
   });
 });

@@ -127,6 +127,17 @@ export const leakDown: AskRule = {
   ...look((_, f) => `Leak-down${at(f)}, and where the air comes out`, ['compression.leakdown'], 12),
   open: (c, f) => !taken(c, 'compression.leakdown', f.cylinder)
 };
+/** How much a scored bore matters: once it was told, a soak since changes nothing of that. */
+export const scoredLeak: AskRule = {
+  ...leakDown,
+  open: (c, f) => {
+    const soaked = lastSoak(c);
+    const work = boreWork(c).filter((at) => at !== soaked);
+    return !c.record
+      .all('compression.leakdown', f.cylinder === undefined ? {} : { cylinder: f.cylinder })
+      .some((r) => r.value !== 'unknown' && !work.some((at) => isAfter(at, r.at)));
+  }
+};
 const whereOut: AskRule = {
   ...look((_, f) => `Listen where the air comes out${at(f)}`, ['compression.escape'], 3),
   open: (c, f) =>

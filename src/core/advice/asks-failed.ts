@@ -1,10 +1,11 @@
-import type { Context } from '../findings/context.ts';
+import { cylindersOf, type Context } from '../findings/context.ts';
+import { lastMarks } from '../jobs/done.ts';
 import type { ItemId } from '../stations/items.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { failedStart, mendedForStart } from '../stations/run/failed-start.ts';
 import { isAfter } from '../units/instant.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
-import { job, look, type AskRule } from './ask.ts';
+import { job, look, repeat, type AskRule } from './ask.ts';
 import { untilFound } from './until-found.ts';
 
 const readSince = (c: Context, items: readonly ItemId[]): boolean =>
@@ -33,6 +34,24 @@ const againWhenDry = (
     return dryAfterStart(c)?.dry ? !readSince(c, items) : look('', items, minutes).open(c, f);
   }
 });
+const sparksEverywhere = (c: Context): boolean =>
+  cylindersOf(c).every((k) => c.record.value('spark.result', k) === 'good');
+const plugsDone = (c: Context) => {
+  const mark = lastMarks(c.survey).get('plugs');
+  return mark?.state === 'done' ? mark : undefined;
+};
+/** Plugs that were cleaned or renewed here already are dried, and it is started once more without fuel on top: once, not for ever. */
+const driedAndTried: AskRule = {
+  ...repeat('Plugs dried, turned over clear with the throttle open, started again without choke', 'run', 10, {
+    items: ['run.event', 'run.outcome'],
+    needs: 'start'
+  }),
+  open: (c) => {
+    const done = plugsDone(c);
+    const failed = c.record.all('run.outcome').filter((r) => r.value === 'failed');
+    return done !== undefined && sparksEverywhere(c) && failed.filter((r) => isAfter(r.at, done.at)).length === 1;
+  }
+};
 const on = (fits: (c: Context) => boolean, r: AskRule): AskRule => ({ ...r, open: (c, f) => fits(c) && r.open(c, f) });
 
 /** What a start that failed asks for, by how the plugs came out of it; mended where it lies, it is tried again first. C: common practice. */
@@ -52,11 +71,12 @@ export const failedAsks: readonly AskRule[] = untilFound(
     ),
     look('Fuel into a clear jar', ['fuel.jar'], 4),
     on(carburetted, look('Move choke and primer by hand', ['fuel.choke'], 3)),
+    // Wet through it does not fire at all: dried or renewed, it is tried again.
+    whenWet({ ...job('plugs'), open: (c, f) => !plugsDone(c) && job('plugs').open(c, f) }),
+    whenWet(driedAndTried),
     // It sparks and has fuel, and does not fire: at the wrong moment, or on too little pressure.
     whenWet(look('Flywheel mark against the crank', ['spark.keyLook'], 5)),
     whenWet(look('Compression, every cylinder', ['compression.pressure'], 10)),
-    // Wet through it does not fire at all: dried or renewed, it is tried again.
-    whenWet(job('plugs')),
     on((c) => dryAfterStart(c)?.dry !== false, look('Bowl or vapour separator off', ['fuel.bowlLook'], 15))
   ]
 ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedForStart(c) && r.open(c, f) }));

@@ -1,12 +1,12 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
-import { mixedUp } from '../stations/plugs/analyse.ts';
+import { mixedUp, shownAlone } from '../stations/plugs/analyse.ts';
 import { crankedAt } from '../stations/plugs/cranking.ts';
 import { waterIn } from '../stations/turn/hole-water.ts';
 import { school } from '../house-rules/rules.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter, latestOf } from '../units/instant.ts';
-import { compressionAsks, leakDown } from './asks-compression.ts';
+import { compressionAsks, leakDown, scoredLeak } from './asks-compression.ts';
 import { sparkAsks } from './asks-spark.ts';
 import { asked, at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -18,10 +18,20 @@ const shows = (c: Context, { cylinder }: Finding, sights: readonly string[]): bo
     .all('plugs.read', cylinder === undefined ? {} : { cylinder })
     .some((r) => Array.isArray(r.value) && r.value.some((s) => sights.includes(String(s))));
 
+/** Wet or sooty at this cylinder alone: what feeds them all is not it. */
+const alone = (c: Context, { cylinder }: Finding): boolean =>
+  cylinder !== undefined &&
+  (['fuel', 'black'] as const).some(
+    (sight) => shows(c, { cylinder } as Finding, [sight]) && shownAlone(c, cylinder, sight)
+  );
+
 /** Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned, and though it is clean. */
 const tooMuchFuel: readonly AskRule[] = [
+  look((_, f) => `Spark${at(f)}`, ['spark.result'], 3, {
+    open: (c, f) => alone(c, f) && !asked(c, 'spark.result', f.cylinder)
+  }),
   look('Move choke and primer by hand', ['fuel.choke'], 3, {
-    open: (c, f) => hasCarburettor(c) && shows(c, f, ['fuel', 'black']) && !asked(c, 'fuel.choke')
+    open: (c, f) => hasCarburettor(c) && !alone(c, f) && shows(c, f, ['fuel', 'black']) && !asked(c, 'fuel.choke')
   }),
   look('Bulb firm: does it flood?', ['fuel.floods'], 3, {
     open: (c, f) =>
@@ -74,7 +84,7 @@ export const headAsks: Asks = {
     goOn('Holes lowest, turn by hand until dry, look in again', 'plugs', 5, { items: ['turn.water', 'plugs.hole'] })
   ],
   'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5, { items: ['plugs.hole'] })],
-  'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
+  'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), scoredLeak],
   'plugs.hole-holed': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
   'plugs.hole-rust': [job('soak')],
   'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],

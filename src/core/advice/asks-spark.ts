@@ -203,12 +203,10 @@ export const sparkAsks: Asks = {
         c.survey.engine.profile.ignition === 'cdi' && !asked(c, 'spark.charge') && !asked(c, 'spark.chargeTest')
     })
   ],
-  'spark.explained': [
-    job('lead', {
-      open: (c, f) => c.record.value('spark.coilLook', f.cylinder) !== 'cracked' && job('lead').open(c, f)
-    }),
-    job('coil')
-  ],
+  'spark.explained': (['plug', 'lead', 'coil'] as const).map((part) => {
+    const id = part === 'plug' ? 'plugs' : part;
+    return job(id, { open: (c, f) => (f.values as { part?: string }).part === part && job(id).open(c, f) });
+  }),
   // Seen at the look-over only: it waits with the other work; once spark was looked for there, it comes first.
   'spark.damaged-lead': [
     job('lead', { only: ['fault'], open: (c, f) => asked(c, 'spark.result', f.cylinder) && job('lead').open(c, f) })

@@ -2,6 +2,7 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
 import { lockTree } from '../stations/turn/lock.ts';
+import type { ThroughLinkage } from '../stations/turn/facts.ts';
 import { roughTree } from '../stations/turn/rough.ts';
 import { lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { isAfter } from '../units/instant.ts';
@@ -61,6 +62,27 @@ interface BumpValues {
   readonly expected?: number;
 }
 const valuesOf = (f: Finding): BumpValues => (f.values ?? {}) as BumpValues;
+
+/** A stiff linkage is freed and shifted again before it is set: what is judged by its feel says little through it. */
+const through = (f: Finding): string | undefined => (f.values as ThroughLinkage | undefined)?.linkage;
+const free = job('structure', { open: (c, f) => through(f) === 'stiff' && job('structure').open(c, f) });
+const shiftAgain = repeat('Shift through by hand again', 'turn', 2, {
+  items: ['turn.neutral', 'turn.forward', 'turn.reverse'],
+  open: (_, f) => through(f) === 'freed'
+});
+/** Dragging cold is shifted again while it is warm from its run. */
+const dragsCold = (f: Finding): boolean => (f.values as { cold?: true } | undefined)?.cold === true;
+const shiftWarm = repeat('Neutral again, warm from the run', 'turn', 2, {
+  items: ['turn.neutral'],
+  late: 'release',
+  open: (c, f) => dragsCold(f) && !through(f) && c.record.value('run.outcome') === 'ran'
+});
+const setLinkage = [
+  free,
+  shiftAgain,
+  shiftWarm,
+  job('linkage', { open: (c, f) => !through(f) && !dragsCold(f) && job('linkage').open(c, f) })
+];
 
 /** What turning by hand asks for, in the trade's order. C: common practice. */
 export const turnAsks: Asks = {
@@ -131,8 +153,8 @@ export const turnAsks: Asks = {
     })
   ],
   'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
-  'turn.shift': [job('linkage')],
-  'turn.gear': [job('linkage')],
+  'turn.shift': setLinkage,
+  'turn.gear': setLinkage,
   'turn.dog': [
     twist,
     repeat('Shift through by hand again', 'turn', 2, {
@@ -140,9 +162,9 @@ export const turnAsks: Asks = {
       open: (_, f) => (f.values as { why?: string } | undefined)?.why === 'hub-mended'
     }),
     job('propeller', { only: ['cannot-tell'] }),
-    job('linkage', { only: ['fault'] })
+    ...setLinkage.map((rule) => ({ ...rule, only: ['fault'] as const }))
   ],
   'turn.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
-  'turn.reverse-lock': [job('linkage')],
+  'turn.reverse-lock': setLinkage,
   'turn.belt': [job('belt')]
 };

@@ -169,9 +169,14 @@ export const wetEndAsks: Asks = {
   ],
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
   'gear.test-inwards': [job('reseal', { only: ['fault'] })],
+  'gear.test-hidden': [job('reseal', { only: ['fault'] })],
   'gear.test-nowhere': [
     goOn('The tester’s fitting, a fresh washer for each plug, then the same stage again', 'gear', 15, {
+      open: (c) => !asked(c, 'gear.washers'),
       items: ['gear.washers', 'gear.casePressure', 'gear.caseBubbles']
+    }),
+    goOn('The tester’s fitting under soap, then the same stage again, the case under water', 'gear', 15, {
+      items: ['gear.casePressure', 'gear.caseBubbles']
     })
   ],
   'gear.test-plugs': [

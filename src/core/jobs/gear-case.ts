@@ -2,13 +2,14 @@ import { isAfter } from '../units/instant.ts';
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
+import { throughLinkage } from '../stations/turn/shifting.ts';
 import { leakPlace } from '../stations/gear/case-state.ts';
 import { washersFirst, washersTried } from '../stations/gear/water.ts';
 import { only, type JobRule } from './job.ts';
 
 /** The case leaked in its test, and bubbles showed where. */
 function placed(c: Context): boolean {
-  return caseResult(c).verdict === 'leaked' && ['seals', 'housing', 'inwards'].includes(leakPlace(c));
+  return caseResult(c).verdict === 'leaked' && ['seals', 'housing', 'inwards', 'hidden'].includes(leakPlace(c));
 }
 
 /** Gear case and shift. */
@@ -43,11 +44,12 @@ export const gearCase = {
   },
   linkage: {
     title: 'Set the shift linkage',
-    raisedBy: ['turn.shift', 'turn.gear', only('turn.dog', 'fault'), 'turn.reverse-lock'],
-    // The case is opened for its metal first: dog and shift rod are seen then.
+    raisedBy: [only('turn.shift', 'fault'), 'turn.gear', only('turn.dog', 'fault'), 'turn.reverse-lock'],
+    // The case is opened for its metal first: dog and shift rod are seen then. And a stiff linkage is freed before it is set.
     unless: (c) =>
-      ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet'))) &&
-      c.record.value('gear.explained') !== 'yes',
+      throughLinkage(c).linkage !== undefined ||
+      (['slivers', 'pieces'].includes(String(c.record.value('gear.magnet'))) &&
+        c.record.value('gear.explained') !== 'yes'),
     how: 'Neutral in the middle of its travel, full engagement both ways; the joint of the shift rod; only then the clutch dog.',
     tools: ['spanners'],
     minutes: 40,
@@ -118,7 +120,7 @@ export const gearCase = {
   },
   reseal: {
     title: 'Reseal what the test names, and all that the opened section exposes',
-    raisedBy: ['gear.test-seals', 'gear.test-inwards', only('gear.groove', 'fault')],
+    raisedBy: ['gear.test-seals', 'gear.test-inwards', 'gear.test-hidden', only('gear.groove', 'fault')],
     how: 'Look for a groove under the lip first: a grooved shaft ruins the new seal. Note seal facing, depth and driver diameter.',
     tools: ['seal driver', 'seal puller'],
     parts: ['shaft seals', 'carrier O-rings'],
@@ -139,6 +141,7 @@ export const gearCase = {
       'gear.test',
       'gear.test-nowhere',
       'gear.test-inwards',
+      'gear.test-hidden',
       ...['low', 'high', 'vacuum'].map((stage) => `gear.case-${stage}`)
     ],
     after: ['case-test', 'metal'],

@@ -92,7 +92,7 @@ const routine: readonly {
   },
   { item: 'fuel.filter', title: 'Fuel filters', minutes: 5, fits: () => true }
 ];
-const tried = ({ context: c }: Position): Move[] =>
+export const untried = ({ context: c }: Position): Move[] =>
   routine
     .filter(({ item, or = [], fits }) => {
       const said = [item, ...or].some((i) => c.record.asked(i) || c.renewed(i).length > 0);
@@ -132,23 +132,26 @@ export function before(p: Position, short: boolean): Move[] {
       minutes: stations[s.id].minutes,
       because: 'Nothing points there; it is looked at before the engine goes back.'
     });
-  if (!short && !p.ready) out.push(...tried(p));
+  if (!short && !p.ready) out.push(...untried(p));
   out.push(...fromHolds(holds, 9, true));
   const running = p.steps.filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'running');
   // Work that it need not run for is done before it runs.
   const first = p.steps.find((s) => s.state === 'open' && !s.failed && !s.by && traitsOf(s.id).phase !== 'running');
   const ran = p.context.record.value('run.outcome') === 'ran';
   const dead = p.findings.find((f) => f.id === 'spark.all' && f.condition === 'fault');
+  const silent = dead ?? p.findings.find((f) => f.id === 'spark.pair' && f.condition === 'fault');
   // While a trial is left it is the next thing; with none left nobody runs an engine without spark.
-  if (dead && !isolation(p.context)?.next)
+  if (silent && !isolation(p.context)?.next)
     out.push({
       kind: 'ask',
       class: 9,
       id: 'ask:spark',
-      title: 'Stop: no spark, and nothing here separates what is left. A specialist, or known good parts',
+      title: dead
+        ? 'Stop: no spark, and nothing here separates what is left. A specialist, or known good parts'
+        : 'Stop: two stay without spark, and nothing here separates what is left. A specialist, or known good parts',
       station: 'spark',
       minutes: 5,
-      because: dead.sentence
+      because: silent.sentence
     });
   // What a run showed is cured first, and then it is run again.
   else if (!short && !dead && !ran && !inVain(p) && !running.some((s) => s.id === RUN_AGAIN))

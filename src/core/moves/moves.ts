@@ -111,7 +111,11 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
         m.class > 2 && needs === 'crank' && soaking(p.context) ? 'First: the oil has its day in the bores.' : undefined;
-      const waits = m.waits ?? turns ?? soaks ?? uncranked(p.context, m, needs) ?? heldAgainst(p.holds, needs);
+      const dry =
+        m.class > 2 && (needs === 'crank' || needs === 'start') && p.findings.some((f) => f.id === 'plugs.dry-bores')
+          ? 'First: oil into the bores.'
+          : undefined;
+      const waits = m.waits ?? turns ?? soaks ?? dry ?? uncranked(p.context, m, needs) ?? heldAgainst(p.holds, needs);
       if (waits) return { ...m, waits };
       const parts = partsOf(p, m);
       return parts.length ? { ...m, parts, waits: `Waits for ${listed(parts)}.` } : m;
@@ -151,7 +155,8 @@ export function moves(p: Position): Move[] {
   const ask = first < 0 ? undefined : askOwner(p);
   if (ask) once.splice(first, 0, { ...ask, class: once[first]!.class });
   const rest = waiting(p);
-  if (!once.some((m) => !m.waits))
+  // Nobody gives a reason for what may stay while the work that ends it runs by itself.
+  if (!once.some((m) => !m.waits && !(rest.length && m.id.startsWith('gate:') && m.kind === 'decide')))
     return [...rest, ...once, ...(rest.length || once.length ? [] : [short ? nothingShort : nothing])];
   return [...once, ...rest];
 }

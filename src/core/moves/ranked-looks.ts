@@ -7,6 +7,7 @@ import { mendedAfter } from '../jobs/work.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isAfter } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
+import { untried } from './before.ts';
 import type { Move } from './move.ts';
 import type { Position } from './position.ts';
 import { triedEnough } from './tried.ts';
@@ -44,9 +45,20 @@ export interface RankedLooks {
   readonly rest: readonly Move[];
 }
 
-/** Read since the last work on it, and told. */
-const told = ({ context: c }: Position, item: ItemId): boolean =>
-  c.record.all(item).some((r) => r.value !== 'unknown' && !c.touched(item).some((at) => isAfter(at, r.at)));
+/** Read since the last work on it, and told: whatever it was, or this. */
+const told = ({ context: c }: Position, item: ItemId, value?: string): boolean =>
+  c.record
+    .all(item)
+    .some(
+      (r) =>
+        r.value !== 'unknown' &&
+        (value === undefined || r.value === value) &&
+        !c.touched(item).some((at) => isAfter(at, r.at))
+    );
+
+/** It has not run here yet, and what costs a minute on an engine that stands is not all looked at. */
+const standsUntried = (p: Position): boolean =>
+  !p.context.record.asked('run.outcome') && !p.context.record.asked('run.event') && untried(p).length > 0;
 
 /** The open looks that pay for their minutes and that no finding asks for already. */
 export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): RankedLooks {
@@ -65,7 +77,8 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
         !(short && !r.suspects.some((id) => pointed.has(id))) &&
         !checkById.get(r.id)?.within?.some((id) => onTheList.has(id)) &&
         !checkById.get(r.id)?.outranked?.some((item) => told(p, item as ItemId)) &&
-        !(r.needs === 'start' && (workFirst || wouldNotStart(p))) &&
+        !checkById.get(r.id)?.shown?.some(({ item, value }) => told(p, item as ItemId, value)) &&
+        !(r.needs === 'start' && (workFirst || wouldNotStart(p) || (!short && standsUntried(p)))) &&
         !asks.some((a) => sameLook(a, r))
     )
     .flatMap((r): Move[] => {

@@ -96,6 +96,11 @@ export const gearToRunChecks: readonly Check[] = [
     station: 'cooling',
     minutes: 5,
     made: ['cooling.drill'],
+    // What pumps under its own engine needs no drill.
+    shown: [
+      { item: 'run.stream', value: 'strong' },
+      { item: 'cooling.stream', value: 'strong' }
+    ],
     setup: 'leg-off',
     after: ['pump']
   },

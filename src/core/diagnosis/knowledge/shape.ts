@@ -59,6 +59,8 @@ export const checkSchema = z.strictObject({
   within: z.optional(z.array(name)),
   /** Measurements that tell the same and more: once one of them was read, this one is not made any more. */
   outranked: z.optional(z.array(z.enum(itemIds as [string, ...string[]]))),
+  /** Answers that show the same, read since the last work there: it is not made for them. */
+  shown: z.optional(z.array(z.strictObject({ item: z.enum(itemIds as [string, ...string[]]), value: z.string() }))),
   /** A repeat of another check: "measure again". */
   again: z.optional(z.literal(true)),
   fits: z.optional(fitsSchema)

@@ -232,7 +232,7 @@ export const lookAndGearSigns: readonly SignKind[] = [
     absent: 'the case holds its test',
     leak: 0.01,
     measured: 'case',
-    findings: ['gear.test', 'gear.test-nowhere', 'gear.test-inwards']
+    findings: ['gear.test', 'gear.test-nowhere', 'gear.test-inwards', 'gear.test-hidden']
   },
   {
     id: 'bubbles-propshaft',

@@ -38,9 +38,10 @@ export function caseEmpty(c: Context): boolean {
 
 /**
  * Where the bubbles of a case that leaked in its test stood: shafts and their carriers, a plug, the case itself; nowhere, though soap
- * was used; or nobody looked. With fresh washers and still no bubbles it is a lip that lets in and not out.
+ * was used; or nobody looked. With fresh washers and pressure that holds, a leak under vacuum is a lip that lets in and not out
+ * (inwards). Air that goes out under pressure bubbles: where two looks with fresh washers show nothing, its way is hidden.
  */
-export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'nowhere' | 'inwards' | 'unknown';
+export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'nowhere' | 'inwards' | 'hidden' | 'unknown';
 export function leakPlace(c: Context): LeakPlace {
   const last = c.record.last('gear.caseBubbles');
   const at = last?.value;
@@ -50,7 +51,11 @@ export function leakPlace(c: Context): LeakPlace {
     // Soaped before this test, or in another round: it says nothing of this leak.
     if (read && c.worked('gear').some((w) => isAfter(w, last.at))) return 'unknown';
     const washers = c.record.all('gear.washers').findLast((r) => r.value === 'yes');
-    return washers && read && isAfter(read.at, washers.at) ? 'inwards' : 'nowhere';
+    if (!washers || !read || !isAfter(read.at, washers.at)) return 'nowhere';
+    const { low, high, vacuum } = caseResult(c).stages;
+    if (vacuum === 'leaks' && low === 'held' && high === 'held') return 'inwards';
+    const soaped = c.record.all('gear.caseBubbles').filter((r) => isAfter(r.at, washers.at));
+    return soaped.length > 1 ? 'hidden' : 'nowhere';
   }
   if (at.some((p) => p !== 'plugs' && p !== 'housing')) return 'seals';
   return at.includes('housing') ? 'housing' : 'plugs';

@@ -61,9 +61,11 @@ const leakedAt: Readonly<Record<LeakPlace, string>> = {
   seals: 'It leaked at a seal: reseal it, and test again before oil goes in.',
   plugs: 'It leaked at a plug: a fresh washer for each, then the same stage again; no seal is touched for that.',
   nowhere:
-    'It leaked, and soapy water shows no bubbles: the tester’s own fitting first, then a fresh washer for each plug, and the same stage again, the case under water.',
+    'It leaked, and soapy water shows no bubbles: the tester’s own fitting first, a fresh washer for each plug that has none yet, and the same stage again, the case under water.',
   inwards:
     'It leaks with fresh washers, and nothing bubbles: a lip that lets in and not out. Reseal it, all that the opened section exposes, and test again.',
+  hidden:
+    'It leaks with fresh washers, and neither soap nor a second look shows where: reseal it, all that the opened section exposes, and test again.',
   housing: 'It leaked through the housing: a crack. No seal mends that: how deep it goes, then a weld or another case.'
 };
 

@@ -3,13 +3,12 @@ import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { gravest } from '../../findings/finding.ts';
 import { judgedBy } from '../../findings/limit.ts';
-import { lastTelling } from '../../findings/renewed.ts';
+import { lastTelling, ofThisPart } from '../../findings/renewed.ts';
 import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
 import { waterComes, waterIn } from '../turn/hole-water.ts';
 import { crankingFacts } from './cranking.ts';
-import { ofThisPart } from '../../findings/renewed.ts';
 import type { PlugAnalysed, PlugFact } from './facts.ts';
 import { meaningOf } from './meaning.ts';
 import { lastSoak } from '../turn/soak.ts';
@@ -59,11 +58,37 @@ export function analyse(c: Context): PlugAnalysed {
 /** Out of their order none of them speaks for its cylinder. */
 export const mixedUp = (c: Context): boolean => c.record.value('plugs.order') === 'no' && cylindersOf(c).length > 1;
 
+/** Too much fuel, wet or burnt: one and the same for whether a neighbour shows it too. */
+const tooRich: readonly PlugSight[] = ['fuel', 'black'];
+
+/** This cylinder's plug shows it, others were read before anybody cleaned them, and none of those shows it. */
+export function shownAlone(c: Context, cylinder: number, sight: PlugSight): boolean {
+  if (mixedUp(c)) return false;
+  const mine = lastTelling(c, 'plugs.read', cylinder);
+  if (!mine) return false;
+  const cleanedBetween = (at: Instant): boolean =>
+    c.wiped('plugs.read').some((w) => isAfter(w.at, mine.at) !== isAfter(w.at, at));
+  const others = cylindersOf(c)
+    .filter((k) => k !== cylinder)
+    .flatMap((k) => {
+      const seen = lastTelling(c, 'plugs.read', k);
+      return seen && Array.isArray(seen.value) && seen.value.length && !cleanedBetween(seen.at)
+        ? [seen.value as readonly string[]]
+        : [];
+    });
+  return (
+    others.length > 0 &&
+    !others.some((seen) => (tooRich.includes(sight) ? tooRich : [sight]).some((s) => seen.includes(s)))
+  );
+}
+
 /** Plugs of which something that was seen means something. */
 function readFacts(c: Context, read: ReadonlyMap<number, readonly PlugSight[]>): PlugFact[] {
   const { profile, history } = c.survey.engine;
   return [...read].flatMap(([cylinder, sights]): PlugFact[] => {
-    const meanings = sights.map((s) => meaningOf(s, profile, history.laidUp === 'yes')).filter((m) => m.is !== 'sound');
+    const meanings = sights
+      .map((s) => meaningOf(s, profile, history.laidUp === 'yes', shownAlone(c, cylinder, s)))
+      .filter((m) => m.is !== 'sound');
     if (!meanings.length) return [];
     return [
       {
@@ -93,14 +118,16 @@ export function dryAfterStart(c: Context): { readonly at: string; readonly dry: 
 function cleaned(c: Context): PlugFact[] {
   const { fuelSystem } = c.survey.engine.profile;
   if (fuelSystem !== undefined && fuelSystem !== 'unknown' && fuelSystem !== 'carburettor') return [];
-  if (c.record.asked('fuel.choke') || c.record.last('run.outcome')) return [];
+  if (c.record.last('run.outcome')) return [];
   return cylindersOf(c).flatMap((cylinder): PlugFact[] => {
     const [now, told] = [c.record.last('plugs.read', cylinder), lastTelling(c, 'plugs.read', cylinder)];
     if (!told || told === now || !Array.isArray(told.value)) return [];
     const sights = told.value.filter((s) => s === 'fuel' || s === 'black');
-    return sights.length
-      ? [{ kind: 'cleaned', cylinder, condition: 'cannot-tell', values: { sights, told: told.value.map(String) } }]
-      : [];
+    const alone = sights.some((s) => shownAlone(c, cylinder, s));
+    const looked = alone ? c.record.asked('spark.result', cylinder) : c.record.asked('fuel.choke');
+    if (!sights.length || looked) return [];
+    const values = { sights, told: told.value.map(String), ...(alone ? { alone: true as const } : {}) };
+    return [{ kind: 'cleaned', cylinder, condition: 'cannot-tell', values }];
   });
 }
 
@@ -142,11 +169,14 @@ function gaps(c: Context): PlugFact[] {
   });
 }
 
+/** What is read while it spins: after that the first spin is over. */
+const spun = ['compression.pressure', 'compression.pulls', 'spark.result', 'plugs.rpm', 'run.event'] as const;
+
 /** The house's school on oil before the first spin. */
 function dryBores(c: Context, years: number): PlugFact[] {
   const rule = school(c.rules, 'boreOil');
   const soaked = lastSoak(c) !== '';
-  if (rule === 'never' || soaked || boreOil(c) !== undefined || c.record.last('compression.pressure')) return [];
+  if (rule === 'never' || soaked || boreOil(c) !== undefined || spun.some((item) => c.record.last(item))) return [];
   // Water comes out before oil goes in.
   if (waterIn(c).length || waterComes(c)) return [];
   const always = rule === 'always';

@@ -13,7 +13,12 @@ export interface PlugFacts {
   /** `mixed`: out of their order, it is of no cylinder that anybody could name. */
   read: { readonly sights: readonly PlugSight[]; readonly means: readonly MeaningId[]; readonly mixed?: true };
   /** Too much fuel was seen on it before it was cleaned, and nothing has burnt on it since. */
-  cleaned: { readonly sights: readonly ('fuel' | 'black')[]; readonly told: readonly string[] };
+  cleaned: {
+    readonly sights: readonly ('fuel' | 'black')[];
+    readonly told: readonly string[];
+    /** No other plug showed it. */
+    readonly alone?: true;
+  };
   /** `tight`: leak-down finds that cylinder tight all the same. */
   hole: { readonly seen: HoleSight; readonly tight: boolean };
   /** m. */

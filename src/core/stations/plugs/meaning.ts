@@ -13,11 +13,14 @@ export type MeaningId =
   | 'oily-four'
   | 'fuel-injected'
   | 'fuel'
+  | 'fuel-one'
   | 'water'
   | 'rust'
   | 'white-two'
   | 'white'
   | 'black-two'
+  | 'black-injected'
+  | 'black-one'
   | 'black'
   | 'bridged'
   | 'cracked';
@@ -27,9 +30,13 @@ export interface PlugMeaning {
   readonly means: MeaningId;
 }
 
-/** What a plug's face means on this kind of engine. C: common practice. */
-export function meaningOf(sight: PlugSight, p: Profile, laidUp = false): PlugMeaning {
+/**
+ * What a plug's face means on this kind of engine. Alone: others were read, and none of them shows it; a choke, a mixture or old fuel
+ * shows at all of them. C: common practice.
+ */
+export function meaningOf(sight: PlugSight, p: Profile, laidUp = false, alone = false): PlugMeaning {
   const two = p.strokes === 'two';
+  const injected = p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
   switch (sight) {
     case 'normal':
     case 'dry':
@@ -38,14 +45,12 @@ export function meaningOf(sight: PlugSight, p: Profile, laidUp = false): PlugMea
       // A proper lay-up leaves preservation oil: the world explains it before a fault is invented.
       if (laidUp) return { is: 'sound', means: 'oily-laid-up' };
       return { is: 'watch', means: two ? 'oily-two' : 'oily-four' };
-    case 'fuel': {
-      const injected = p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
-      return { is: 'watch', means: injected ? 'fuel-injected' : 'fuel' };
-    }
+    case 'fuel':
+      return { is: 'watch', means: injected ? 'fuel-injected' : alone ? 'fuel-one' : 'fuel' };
     case 'white':
       return { is: 'watch', means: two ? 'white-two' : 'white' };
     case 'black':
-      return { is: 'watch', means: two ? 'black-two' : 'black' };
+      return { is: 'watch', means: alone ? 'black-one' : two ? 'black-two' : injected ? 'black-injected' : 'black' };
     case 'rust':
     case 'bridged':
       return { is: 'watch', means: sight };

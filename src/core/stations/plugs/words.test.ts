@@ -31,7 +31,8 @@ const examples: Examples<PlugFacts> = {
     values: { sights: ['oily', 'black'], means: [m, 'black'] }
   })),
   cleaned: [
-    { kind: 'cleaned', cylinder: 1, condition: doubt, values: { sights: ['fuel', 'black'], told: ['fuel', 'black'] } }
+    { kind: 'cleaned', cylinder: 1, condition: doubt, values: { sights: ['fuel', 'black'], told: ['fuel', 'black'] } },
+    { kind: 'cleaned', cylinder: 1, condition: doubt, values: { sights: ['black'], told: ['black'], alone: true } }
   ],
   hole: (['water', 'rust', 'debris', 'scored', 'holed'] as const).flatMap((seen) =>
     [true, false].map((tight) => ({ kind: 'hole', cylinder: 2, condition: watch, values: { seen, tight } }) as const)

@@ -60,8 +60,8 @@ export const words: WordsOf<PlugFacts, PlugBasis> = {
       )
     };
   },
-  cleaned: ({ cylinder, values: { sights, told } }) => ({
-    found: `Plug ${cylinder} was ${listed(sights.map((s) => (s === 'fuel' ? 'fuel-wet' : 'sooty')))} before it was cleaned, and nothing has burnt on it since: a clean plug clears neither choke nor float.`,
+  cleaned: ({ cylinder, values: { sights, told, alone } }) => ({
+    found: `Plug ${cylinder} was ${listed(sights.map((s) => (s === 'fuel' ? 'fuel-wet' : 'sooty')))} before it was cleaned, and nothing has burnt on it since: a clean plug clears neither ${alone ? 'its spark nor what feeds it' : 'choke nor float'}.`,
     because: practice(
       [`plug ${cylinder} before its cleaning: ${told.join(', ')}`],
       'what too much fuel left is wiped off, its cause is not.'

@@ -5,7 +5,7 @@ import type { Seen, SparkAnalysed, SparkFact } from './facts.ts';
 import { isAfter } from '../../units/instant.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { accusedParts, type Accused } from './accused.ts';
-import { damagedPart, type Damaged } from './damage.ts';
+import { explainedBy as seenToBe, type Damaged } from './damage.ts';
 import { isolation, pastPlug } from './isolation.ts';
 import { sparks, sparkWork } from './measure.ts';
 import { sparkSeen, undrivenBy } from './seen.ts';
@@ -126,10 +126,13 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   const whole = list.length === cylindersOf(c).length;
   const sparks = none.length < list.length;
   const untold = none.some((s) => s.sun || undrivenBy(list, s));
-  const part = untold ? undefined : sharedPart(c, dead);
+  // What was seen damaged explains its own cylinder, unless a whole bank is dead: that has one cause.
+  const unexplained = none.filter((s) => !seenToBe(c, s)).map((s) => s.cylinder);
+  const inCommon = sharedPart(c, dead) === 'bank' ? dead : unexplained;
+  const part = untold ? undefined : sharedPart(c, inCommon);
   // A coil is blamed where the others spark as they should; a bank has a feed of its own.
   const shared = part === 'coil' && weak.length ? undefined : part;
-  const plain = weak.filter((s) => !s.sun && !s.slow && !damagedPart(c, s.cylinder));
+  const plain = weak.filter((s) => !s.sun && !s.slow && !seenToBe(c, s));
   if (plain.length === list.length && whole && list.length > 1) {
     // Points that were seen to be bad explain it: nothing else is cleaned for it before they are.
     const explained = timingFacts(c).some((f) => f.kind === 'points');
@@ -143,17 +146,19 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
     ];
   }
   return [
-    ...(shared
-      ? [together(c, list, dead, shared)]
-      : none.map((s) =>
-          undrivenBy(list, s)
-            ? ({ kind: 'slow', cylinder: s.cylinder, condition: 'cannot-tell', values: { result: 'none' } } as const)
-            : noneHere(c, s, { alone: dead.length === 1 && whole, sparks })
-        )),
-    ...weak.map(({ cylinder, sun, slow }): SparkFact => {
+    ...(shared ? [together(c, list, inCommon, shared)] : []),
+    ...none
+      .filter((s) => !shared || !inCommon.includes(s.cylinder))
+      .map((s) =>
+        undrivenBy(list, s)
+          ? ({ kind: 'slow', cylinder: s.cylinder, condition: 'cannot-tell', values: { result: 'none' } } as const)
+          : noneHere(c, s, { alone: dead.length === 1 && whole, sparks })
+      ),
+    ...weak.map((s): SparkFact => {
+      const { cylinder, sun, slow } = s;
       if (sun) return { kind: 'sun', cylinder, condition: 'cannot-tell', values: { result: 'weak' } };
       if (slow) return { kind: 'slow', cylinder, condition: 'cannot-tell', values: { result: 'weak' } };
-      const seen = damagedPart(c, cylinder);
+      const seen = seenToBe(c, s);
       return seen
         ? { kind: 'explained', cylinder, condition: 'fault', values: { part: seen } }
         : { kind: 'weak', cylinder, condition: 'watch', values: {} };
@@ -161,9 +166,9 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   ];
 }
 
-/** None on cylinders that share a part: what the trials found of a bank's feed, else the part to look for. */
+/** None on cylinders that share a part: what the trials found of it, else the part to look for. */
 function together(c: Context, list: readonly Seen[], dead: readonly number[], shared: 'bank' | 'coil'): SparkFact {
-  const tried = shared === 'bank' ? isolation(c) : undefined;
+  const tried = list.filter((s) => s.result === 'none').length === dead.length ? isolation(c) : undefined;
   if (!tried?.found) {
     const cleared = tried?.parts.every((p) => p.state === 'cleared') ? { cleared: true as const } : {};
     return { kind: 'pair', condition: 'fault', values: { dead, shared, ...cleared } };
@@ -173,7 +178,7 @@ function together(c: Context, list: readonly Seen[], dead: readonly number[], sh
     kind: 'part',
     id: `part-${tried.found.id}`,
     condition: 'fault',
-    values: { cylinders: list.length, part: tried.found, cleared, bank: dead }
+    values: { cylinders: list.length, part: tried.found, cleared, of: { dead, shared } }
   };
 }
 
@@ -181,7 +186,7 @@ function together(c: Context, list: readonly Seen[], dead: readonly number[], sh
 function noneHere(c: Context, s: Seen, { alone, sparks }: { alone: boolean; sparks: boolean }): SparkFact {
   const common = { cylinder: s.cylinder, condition: 'fault' } as const;
   if (onlyToBolt(s)) return { ...common, kind: 'ground', values: {} };
-  const seen = damagedPart(c, s.cylinder);
+  const seen = seenToBe(c, s);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };
   // A thin spark is not seen there at all.
   if (s.sun) return { cylinder: s.cylinder, condition: 'cannot-tell', kind: 'sun', values: { result: 'none' } };

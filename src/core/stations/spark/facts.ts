@@ -41,11 +41,11 @@ export interface SparkFacts {
   'lanyard-out': { readonly cylinders: readonly number[] };
   stop: object;
   'slow-everywhere': Everywhere;
-  /** `bank`: only these cylinders are dead, one whole bank, and it is of theirs. */
+  /** `of`: only these cylinders are dead, a whole bank or two that share a part, and it is of theirs. */
   part: Everywhere & {
     readonly part: PartFound;
     readonly cleared: readonly string[];
-    readonly bank?: readonly number[];
+    readonly of?: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil' };
   };
   all: Everywhere & {
     readonly left: readonly string[];
@@ -53,7 +53,7 @@ export interface SparkFacts {
     /** Whether a trial would still separate what is left. */
     readonly next: boolean;
   };
-  /** `cleared`: all that a bank shares was tried, and none of it is to blame. */
+  /** `cleared`: all that they share was tried, and none of it is to blame. */
   pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil'; readonly cleared?: true };
   ground: object;
   own: { readonly part: PartFound };
@@ -84,7 +84,7 @@ export interface SparkFacts {
   /** Damage seen at its coil, or at its lead and cap. */
   damaged: { readonly part: Damaged; readonly corroded: boolean };
   /** None or weak where a damaged part was seen. */
-  explained: { readonly part: Damaged };
+  explained: { readonly part: Damaged | 'plug' };
   /** Open gap jumped, m. */
   gap: { readonly gap: number };
   voltage: VoltageRow;

@@ -80,6 +80,18 @@ const ofBankDriven: readonly Part[] = [
   part('fuse', 'supply of that bank’s coils'),
   part('pack', 'output of the control unit')
 ];
+/** What two cylinders that fail together share, where no whole bank does: neither has its lead in common with the other (C). */
+const ofPair: readonly Part[] = [
+  part('plug', 'plugs of both'),
+  part('coil', 'coil they share'),
+  part('trigger', 'trigger they share'),
+  part('pack', 'output of the power pack to both')
+];
+const ofPairDriven: readonly Part[] = [
+  part('plug', 'plugs of both'),
+  part('coil', 'coil they share'),
+  part('pack', 'output of the control unit to both')
+];
 const sharedUnknown: readonly Part[] = [
   toSwitch,
   speed,
@@ -223,22 +235,30 @@ export const sparkTrials: readonly Trial<SparkPart>[] = [
 
 /** Coils that sit on their plugs are changed over in a minute: before anything is measured. */
 const ON_PLUG = 2;
-const trialsOf = (p: Profile): readonly Trial<SparkPart>[] =>
-  p.ignition === 'coil-on-plug'
+const trialsOf = (p: Profile, pattern: SparkPattern): readonly Trial<SparkPart>[] => {
+  const own = p.ignition === 'coil-on-plug';
+  const list = own
     ? sparkTrials.map((t) => (t.item === 'spark.coilSwap' ? { ...t, minutes: ON_PLUG } : t))
     : sparkTrials;
+  // Two that fail together: the coil that may fire both is changed over before anything is measured.
+  return pattern === 'pair'
+    ? list.toSorted((a, b) => Number(measuring.has(a.item)) - Number(measuring.has(b.item)))
+    : list;
+};
+const measuring: ReadonlySet<string> = new Set(['spark.chargeTest', 'spark.triggerTest', 'spark.packSwap']);
 
-export type SparkPattern = 'all' | 'bank' | 'one';
+export type SparkPattern = 'all' | 'bank' | 'pair' | 'one';
 
 const deadNow = (seen: readonly Seen[]): number[] => seen.flatMap((s) => (s.result === 'none' ? [s.cylinder] : []));
 
-/** What the results over the cylinders say about where to look: every cylinder dead, one whole bank, or some of them only. */
+/** What the results over the cylinders say about where to look: every cylinder dead, one whole bank, two that share a part, or some of them only. */
 export function sparkPattern(c: Context): SparkPattern | undefined {
   const seen = sparkSeen(c);
   const none = seen.filter((s) => s.result === 'none').length;
   if (!none) return undefined;
   if (none === seen.length && seen.length === cylindersOf(c).length) return 'all';
-  return sharedPart(c, deadNow(seen)) === 'bank' ? 'bank' : 'one';
+  const shared = sharedPart(c, deadNow(seen));
+  return shared === 'coil' ? 'pair' : (shared ?? 'one');
 }
 
 /** Cylinders without spark at an instant, by the last look at each until then. */
@@ -279,7 +299,11 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
 function partsOf(p: Profile, pattern: SparkPattern, single: boolean): readonly Part[] {
   const mine = own[p.ignition ?? ''] ?? own.cdi!;
   if (pattern === 'one') return mine;
-  if (pattern === 'bank') return p.ignition === 'digital' || p.ignition === 'coil-on-plug' ? ofBankDriven : ofBank;
+  const driven = p.ignition === 'digital' || p.ignition === 'coil-on-plug';
+  if (pattern === 'bank') return driven ? ofBankDriven : ofBank;
+  // Points fire what they fire: two of them share no more than one has to itself.
+  if (pattern === 'pair')
+    return p.ignition === 'points' ? mine.filter((x) => x.id !== 'lead') : driven ? ofPairDriven : ofPair;
   const all = shared[p.ignition ?? ''] ?? sharedUnknown;
   const alone = (x: Part): boolean => (x.id === 'lead' || x.id === 'coil') && !all.some((y) => y.id === x.id);
   return single && p.ignition !== 'points' ? [...all, ...mine.filter(alone)] : all;
@@ -299,7 +323,7 @@ export function isolation(c: Context): Elimination<SparkPart> | undefined {
   const answer = (item: ItemId): string | undefined => trialAnswer(c, item, dead);
   const noPlug = answer('spark.plugSwap') !== 'moves' && seen.filter((s) => s.result === 'none').every(pastPlug);
   const parts = partsOf(profile, pattern, single).filter((p) => !(noPlug && p.id === 'plug'));
-  return eliminate(parts, trialsOf(profile), answer);
+  return eliminate(parts, trialsOf(profile, pattern), answer);
 }
 
 /** The pack is what is left over, and nobody has tried a known good one: it is tried before it is bought. */

@@ -67,7 +67,16 @@ const examples: Examples<SparkFacts> = {
   part: [
     { kind: 'part', condition: fault, values: { cylinders: 2, part, cleared: ['fuse', 'ground'] } },
     { kind: 'part', condition: fault, values: { cylinders: 1, part: { ...part, by: 'answer' }, cleared: [] } },
-    { kind: 'part', condition: fault, values: { cylinders: 6, part, cleared: ['fuse'], bank: [2, 4, 6] } }
+    {
+      kind: 'part',
+      condition: fault,
+      values: { cylinders: 6, part, cleared: ['fuse'], of: { dead: [2, 4, 6], shared: 'bank' } }
+    },
+    {
+      kind: 'part',
+      condition: fault,
+      values: { cylinders: 6, part, cleared: ['fuse'], of: { dead: [4, 5], shared: 'coil' } }
+    }
   ],
   all: [
     { kind: 'all', condition: fault, values: { cylinders: 2, left: ['trigger', 'pack'], cleared: [], next: true } },
@@ -76,6 +85,7 @@ const examples: Examples<SparkFacts> = {
   pair: [
     { kind: 'pair', condition: fault, values: { dead: [1, 3], shared: 'bank' } },
     { kind: 'pair', condition: fault, values: { dead: [1, 3], shared: 'bank', cleared: true } },
+    { kind: 'pair', condition: fault, values: { dead: [1, 4], shared: 'coil', cleared: true } },
     { kind: 'pair', condition: fault, values: { dead: [1, 4], shared: 'coil' } }
   ],
   ground: [{ kind: 'ground', condition: fault, ...one }],
@@ -144,7 +154,7 @@ const examples: Examples<SparkFacts> = {
       values: { part, corroded }
     }))
   ),
-  explained: (['lead', 'coil'] as const).map((part) => ({
+  explained: (['lead', 'coil', 'plug'] as const).map((part) => ({
     kind: 'explained' as const,
     condition: fault,
     cylinder: 1,

@@ -25,8 +25,9 @@ const byElimination = (part: { by: string }): string => (part.by === 'eliminatio
 
 const damagedWords = {
   coil: { at: 'The coil', name: 'coil', damaged: 'cracked or burnt', renew: 'Renew the coil.' },
-  lead: { at: 'The lead', name: 'lead', damaged: 'damaged', renew: 'Renew lead and cap.' }
-} as const satisfies Record<Damaged, object>;
+  lead: { at: 'The lead', name: 'lead', damaged: 'damaged', renew: 'Renew lead and cap.' },
+  plug: { at: 'The plug', name: 'plug', damaged: 'bridged or cracked', renew: 'Clean or renew it.' }
+} as const satisfies Record<Damaged | 'plug', object>;
 
 /** Its coils sit on the plugs: there is neither lead nor cap. */
 const onPlug = ({ ignition }: SparkBasis): boolean => ignition === 'coil-on-plug';
@@ -54,9 +55,9 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'cranking speed is noted with every spark.')
   }),
   part: ({ values }, basis) => {
-    const { part, cleared, bank } = values;
+    const { part, cleared, of } = values;
     return {
-      found: `${bank ? `No spark on cylinders ${listed(bank)}, one whole bank` : noSpark(values)}: it is the ${part.label}${byElimination(part)}.`,
+      found: `${of ? `No spark on cylinders ${listed(of.dead)}${of.shared === 'bank' ? ', one whole bank' : ''}` : noSpark(values)}: it is the ${part.label}${byElimination(part)}.`,
       advice:
         part.id === 'pack' && part.by === 'elimination'
           ? 'Dear: prove it with a known good one before it is bought.'
@@ -80,22 +81,16 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
   pair: ({ values }, basis) => {
     const said = `No spark on cylinders ${listed(values.dead)}`;
     const because = pattern(basis, 'cylinders that fail together share a part; the manual’s wiring says which.');
-    return values.shared === 'bank'
-      ? {
-          found: `${said}, one whole bank: what feeds that bank, its pack or trigger and their connector, before any single coil.`,
-          ...(values.cleared
-            ? {
-                advice:
-                  'All that it shares was cleared: one of the answers is wrong, or it is none of these. Known good parts, or a specialist.'
-              }
-            : {}),
-          because
-        }
-      : {
-          found: `${said}, the others good: a coil or trigger they share.`,
-          advice: 'See in the manual which cylinders are fired together, and swap that coil.',
-          because
-        };
+    const found =
+      values.shared === 'bank'
+        ? `${said}, one whole bank: what feeds that bank, its pack or trigger and their connector, before any single coil.`
+        : `${said}, the others good: a coil or trigger they share.`;
+    const advice = values.cleared
+      ? 'All that they share was cleared: one of the answers is wrong, or each has a fault of its own. Known good parts, or a specialist.'
+      : values.shared === 'coil'
+        ? 'See in the manual which cylinders are fired together, and swap that coil.'
+        : undefined;
+    return { found, ...(advice ? { advice } : {}), because };
   },
   ground: ({ cylinder }, basis) => ({
     found: `Cylinder ${cylinder} sparks to a bolt but not through the tester: poor engine ground or resistive points.`,

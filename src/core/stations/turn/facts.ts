@@ -45,12 +45,12 @@ export interface TurnFacts {
   };
   'belt-suspect': { readonly is: 'cracked' | 'slack' | 'oily'; readonly interference: Profile['interference'] };
   belt: { readonly is: 'sound' | 'renewed' };
-  /** In neutral. */
-  shift: { readonly neutral: 'drives' | 'drags' };
-  gear: { readonly missing: readonly ('forward' | 'reverse')[] };
+  /** In neutral; dragging cold, as thick oil does, while both gears follow. */
+  shift: { readonly neutral: 'drives' | 'drags'; readonly cold?: true } & ThroughLinkage;
+  gear: { readonly missing: readonly ('forward' | 'reverse')[] } & ThroughLinkage;
   /** Jumps out of gear: the hub may look like it, the linkage was set already, or neither. */
-  slips: { readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage' };
-  'reverse-lock': object;
+  slips: { readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage' } & ThroughLinkage;
+  'reverse-lock': ThroughLinkage;
   depth: PistonLow & { readonly once: boolean };
   /** Shares: what a gauge would have lost by it, and what passes between cylinders. */
   'depth-compression': PistonLow & { readonly loss: number; readonly passes: number };
@@ -61,6 +61,11 @@ export interface TurnFacts {
   'depths-missing': object;
   /** m between the deepest and the shallowest. */
   'depths-close': { readonly apart: number };
+}
+
+/** Shifted through a linkage that is stiff; or that was, and has been freed since. */
+export interface ThroughLinkage {
+  readonly linkage?: 'stiff' | 'freed';
 }
 
 export interface TurnBasis {

@@ -1,6 +1,8 @@
 import type { Context } from '../../findings/context.ts';
-import { isAfter } from '../../units/instant.ts';
-import type { TurnBasis, TurnFact } from './facts.ts';
+import { isAfter, latestOf } from '../../units/instant.ts';
+import { unmended } from '../../findings/unmended.ts';
+import { items as lookItems } from '../look/readings.ts';
+import type { ThroughLinkage, TurnBasis, TurnFact } from './facts.ts';
 
 /** It jumped out of gear after somebody had set the linkage. */
 const slipsAfterSetting = (c: Context): boolean =>
@@ -27,31 +29,66 @@ function slippedOnItsHub(c: Context): boolean {
   });
 }
 
+const shiftItems = ['turn.neutral', 'turn.forward', 'turn.reverse', 'turn.reverseLock'] as const;
+
+/** How the linkage stood when it was shifted: what is judged by its feel says little while that is stiff. */
+export function throughLinkage(c: Context): ThroughLinkage {
+  const stiff = c.record.all('look.linkage').findLast((r) => r.value === 'stiff');
+  if (!stiff) return {};
+  const freed = c.worked('look').find((w) => isAfter(w, stiff.at));
+  if (!freed)
+    return c.record.value('look.linkage') === 'stiff' || unmended(c, 'look.linkage', lookItems.linkage)
+      ? { linkage: 'stiff' }
+      : {};
+  const shifted = latestOf(shiftItems.flatMap((item) => c.record.last(item) ?? []));
+  return shifted && isAfter(freed, shifted.at) ? { linkage: 'freed' } : {};
+}
+
 /** What jumping out of gear comes from, as far as it is known. */
-function slipping(c: Context): TurnFact {
+function slipping(c: Context, through: ThroughLinkage): TurnFact {
   // What the propeller does says nothing of the gears where it slips on its own hub.
   if (c.record.value('look.twist') === 'slips')
     return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub' } };
   if (slippedOnItsHub(c)) return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub-mended' } };
-  if (!slipsAfterSetting(c)) return { kind: 'slips', id: 'dog', condition: 'fault', values: { why: 'linkage' } };
+  if (!slipsAfterSetting(c))
+    return { kind: 'slips', id: 'dog', condition: 'fault', values: { why: 'linkage', ...through } };
   // A hub or a shear pin that slips looks like this: two minutes before a case is opened.
   const condition = c.record.asked('look.twist') ? 'fault' : 'cannot-tell';
   return { kind: 'slips', id: 'dog-worn', condition, values: { why: 'set' } };
 }
 
+/** It drags in neutral and does all else: cold oil does that, and says so by going away once the engine has run. */
+function dragsCold(c: Context): boolean {
+  const { neutral, forward, reverse } = shiftsOf(c);
+  const bad = [forward, reverse].some((x) => x === 'no' || x === 'slips');
+  const last = c.record.last('turn.neutral');
+  return (
+    neutral === 'drags' &&
+    !bad &&
+    !c.record.all('run.outcome').some((r) => r.value === 'ran' && last !== undefined && isAfter(last.at, r.at))
+  );
+}
+
 /** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */
 export function shiftFacts(c: Context): TurnFact[] {
   const { neutral, forward, reverse, lock } = shiftsOf(c);
+  const through = throughLinkage(c);
   const missing = [
     ...(forward === 'no' ? (['forward'] as const) : []),
     ...(reverse === 'no' ? (['reverse'] as const) : [])
   ];
   return [
     ...(neutral === 'drives' || neutral === 'drags'
-      ? [{ kind: 'shift', condition: neutral === 'drives' ? 'fault' : 'watch', values: { neutral } } as const]
+      ? [
+          {
+            kind: 'shift',
+            condition: dragsCold(c) ? 'watch' : 'fault',
+            values: { neutral, ...(dragsCold(c) ? { cold: true as const } : {}), ...through }
+          } as const
+        ]
       : []),
-    ...(missing.length ? [{ kind: 'gear', condition: 'fault', values: { missing } } as const] : []),
-    ...(forward === 'slips' || reverse === 'slips' ? [slipping(c)] : []),
-    ...(lock === 'no' ? [{ kind: 'reverse-lock', condition: 'fault', values: {} } as const] : [])
+    ...(missing.length ? [{ kind: 'gear', condition: 'fault', values: { missing, ...through } } as const] : []),
+    ...(forward === 'slips' || reverse === 'slips' ? [slipping(c, through)] : []),
+    ...(lock === 'no' ? [{ kind: 'reverse-lock', condition: 'fault', values: through } as const] : [])
   ];
 }

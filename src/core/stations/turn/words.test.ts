@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { expectSpoken, type Examples } from '../../../../test/words.ts';
 import { spoken } from '../../findings/fact.ts';
-import type { TurnBasis, TurnFacts } from './facts.ts';
+import type { ThroughLinkage, TurnBasis, TurnFacts } from './facts.ts';
 import { words } from './words.ts';
 
 const basis: TurnBasis = {
@@ -26,6 +26,7 @@ const bare: TurnBasis = {
 const part = (id: string, by: 'answer' | 'elimination') => ({ id, label: `the ${id}`, by });
 const [fault, watch, doubt, sound] = ['fault', 'watch', 'cannot-tell', 'sound'] as const;
 
+const through: readonly ThroughLinkage[] = [{}, { linkage: 'stiff' }, { linkage: 'freed' }];
 const examples: Examples<TurnFacts> = {
   locked: [
     { kind: 'locked', condition: doubt, values: { left: ['liquid', 'the leg'], plugsFirst: true, reach: 40 } },
@@ -75,14 +76,20 @@ const examples: Examples<TurnFacts> = {
     )
   ),
   belt: (['sound', 'renewed'] as const).map((is) => ({ kind: 'belt', condition: sound, values: { is } })),
-  shift: (['drives', 'drags'] as const).map((neutral) => ({ kind: 'shift', condition: watch, values: { neutral } })),
-  gear: [{ kind: 'gear', condition: fault, values: { missing: ['forward', 'reverse'] } }],
-  slips: (['hub', 'hub-mended', 'set', 'linkage'] as const).map((why) => ({
-    kind: 'slips',
+  shift: [
+    { neutral: 'drags' as const, cold: true as const },
+    ...(['drives', 'drags'] as const).flatMap((neutral) => through.map((linkage) => ({ neutral, ...linkage })))
+  ].map((values) => ({ kind: 'shift', condition: watch, values })),
+  gear: through.map((linkage) => ({
+    kind: 'gear',
     condition: fault,
-    values: { why }
+    values: { missing: ['forward', 'reverse'], ...linkage }
   })),
-  'reverse-lock': [{ kind: 'reverse-lock', condition: fault, values: {} }],
+  slips: [
+    ...(['hub', 'hub-mended', 'set', 'linkage'] as const).map((why) => ({ why })),
+    ...through.map((linkage) => ({ why: 'linkage' as const, ...linkage }))
+  ].map((values) => ({ kind: 'slips', condition: fault, values })),
+  'reverse-lock': through.map((values) => ({ kind: 'reverse-lock', condition: fault, values })),
   depth: [true, false].map((once) => ({
     kind: 'depth',
     cylinder: 2,

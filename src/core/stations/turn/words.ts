@@ -4,7 +4,7 @@ import type { Words, WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { say, type System } from '../../units/index.ts';
-import type { TurnBasis, TurnFacts } from './facts.ts';
+import type { ThroughLinkage, TurnBasis, TurnFacts } from './facts.ts';
 
 const turned = ({ turns, plugs }: TurnBasis): string[] => [
   `turns recorded: ${turns.join(', ') || 'none'}`,
@@ -75,6 +75,11 @@ const slipWords = {
   },
   linkage: { found: 'It jumps out of gear when turned by hand: linkage first, then a worn clutch dog.' }
 } as const satisfies Record<TurnFacts['slips']['why'], Omit<Words, 'because'>>;
+
+const throughSaid = {
+  stiff: 'The linkage is stiff: free it first, then shift again.',
+  freed: 'It was shifted through a stiff linkage, which has been freed since: shift again.'
+} as const satisfies Record<NonNullable<ThroughLinkage['linkage']>, string>;
 
 export const words: WordsOf<TurnFacts, TurnBasis> = {
   locked: ({ values: { part, left, plugsFirst, reach } }, basis) => {
@@ -195,20 +200,41 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
         : 'The timing belt is sound, its marks in line.',
     because: practice([`timing belt: ${is}`], 'teeth, back, edges and marks.')
   }),
-  shift: ({ values: { neutral } }, basis) => ({
-    ...(neutral === 'drives'
-      ? { found: 'It stays in gear in neutral: linkage or shift rod.', advice: 'Nobody starts it like this.' }
-      : { found: 'The propeller drags in neutral: linkage out of adjustment, or thick oil in the cold.' }),
+  shift: ({ values: { neutral, cold, linkage } }, basis) => {
+    const advice = [
+      ...(neutral === 'drives' ? ['Nobody starts it like this.'] : []),
+      ...(linkage ? [throughSaid[linkage]] : cold ? ['Shift it again warm from the run.'] : [])
+    ];
+    const why = linkage
+      ? ''
+      : neutral === 'drives'
+        ? ': linkage or shift rod'
+        : cold
+          ? ': thick oil in the cold does that, or a linkage out of adjustment'
+          : ': linkage out of adjustment';
+    return {
+      found: `${neutral === 'drives' ? 'It stays in gear in neutral' : 'The propeller drags in neutral'}${why}.`,
+      ...(advice.length ? { advice: advice.join(' ') } : {}),
+      because: shifted(basis)
+    };
+  },
+  gear: ({ values: { missing, linkage } }, basis) => ({
+    ...(linkage
+      ? { found: `No ${missing.join(' and no ')}.`, advice: throughSaid[linkage] }
+      : {
+          found: `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`
+        }),
     because: shifted(basis)
   }),
-  gear: ({ values }, basis) => ({
-    found: `No ${values.missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`,
+  slips: ({ values: { why, linkage } }, basis) => ({
+    ...(linkage
+      ? { found: 'It jumps out of gear when turned by hand.', advice: throughSaid[linkage] }
+      : slipWords[why]),
     because: shifted(basis)
   }),
-  slips: ({ values }, basis) => ({ ...slipWords[values.why], because: shifted(basis) }),
-  'reverse-lock': (_, basis) => ({
+  'reverse-lock': ({ values: { linkage } }, basis) => ({
     found: 'The reverse lock does not rise: the leg kicks up in reverse.',
-    advice: 'Free and adjust it.',
+    advice: linkage ? throughSaid[linkage] : 'Free and adjust it.',
     because: shifted(basis)
   }),
   depth: ({ cylinder, values: { by, once } }, basis, units) => ({

@@ -1,0 +1,245 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../case.ts';
+import { caseStages } from '../case-test.ts';
+import { ranWell, readyToRun } from './all-good.ts';
+import { four, magneto, tester, two, v6 } from './engines.ts';
+
+const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+const moves = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+
+describe('shifted through a stiff linkage', () => {
+  const stiff = (): Bench =>
+    new Bench(two).read('look.linkage', 'stiff').read('turn.neutral', 'spins').read('turn.forward', 'no');
+  it('it is freed before it is set', () => {
+    expect(stiff().said('turn.gear')).toContain('free it first');
+    expect(moves(stiff()).slice(0, 3)).toContain('Free and grease swivel, tilt and linkage');
+    expect(jobs(stiff())).not.toContain('linkage');
+  });
+  it('freed, it is shifted again before anything is set', () => {
+    const b = stiff().done('structure');
+    expect(moves(b)).toContain('Shift through by hand again');
+    expect(jobs(b)).not.toContain('linkage');
+    expect(b.ids()).toContain('turn.gear:fault');
+    expect(jobs(b.read('turn.forward', 'no'))).toContain('linkage');
+  });
+  it('and what follows then was the stiffness', () => {
+    const b = stiff().done('structure').read('turn.forward', 'follows').read('turn.reverse', 'follows');
+    expect(b.ids().join()).not.toMatch(/turn\.(gear|shift)/);
+    expect(jobs(b)).not.toContain('linkage');
+  });
+  it('a linkage that moves freely is set at once', () => {
+    const b = new Bench(two).read('look.linkage', 'free').read('turn.forward', 'no').read('turn.reverse', 'no');
+    expect(jobs(b)).toContain('linkage');
+  });
+});
+
+describe('a propeller that drags in neutral', () => {
+  const drags = (b: Bench): Bench =>
+    b.read('turn.neutral', 'drags').read('turn.forward', 'follows').read('turn.reverse', 'follows');
+  it('cold, and both gears following, asks for no work', () => {
+    const b = drags(new Bench(two));
+    expect(b.ids()).toContain('turn.shift:watch');
+    expect(jobs(b)).not.toContain('linkage');
+  });
+  it('is tried again warm from the run, and only what drags then is set', () => {
+    const b = drags(readyToRun(two)).wait(0.1);
+    b.read('run.event', 'start').read('run.outcome', 'ran').read('run.event', 'stop');
+    expect(moves(b)).toContain('Neutral again, warm from the run');
+    expect(jobs(b.read('turn.neutral', 'drags'))).toContain('linkage');
+    expect(b.read('turn.neutral', 'spins').ids().join()).not.toContain('turn.shift');
+  });
+  it('where a gear is missing too, it is no cold oil', () => {
+    expect(jobs(drags(new Bench(two)).read('turn.reverse', 'no'))).toContain('linkage');
+  });
+  it('nor where it stays in gear', () => {
+    expect(jobs(new Bench(two).read('turn.neutral', 'drives'))).toContain('linkage');
+  });
+});
+
+describe('a gear case that loses pressure, and soap shows nothing', () => {
+  const silent = (b: Bench): Bench => b.read('gear.caseBubbles', []);
+  const washers = (): Bench =>
+    silent(caseStages(silent(caseStages(new Bench(two), 'high')).read('gear.washers', 'yes'), 'high'));
+  it('fresh washers once: the tester’s fitting and the case under water, and no seal yet', () => {
+    expect(moves(washers()).slice(0, 2).join()).toMatch(/tester’s fitting under soap/);
+    expect(jobs(washers())).not.toContain('reseal');
+    expect(washers().said('gear.test')).not.toContain('lets in and not out');
+  });
+  it('nothing at a second look: it is resealed, and not for a lip that lets in only', () => {
+    const b = silent(caseStages(washers(), 'high'));
+    expect(jobs(b)).toContain('reseal');
+    expect(b.said('gear.test')).not.toContain('lets in and not out');
+  });
+  it('it holds pressure and not vacuum: that is the lip', () => {
+    const b = silent(caseStages(silent(caseStages(new Bench(two), 'vacuum')).read('gear.washers', 'yes'), 'vacuum'));
+    expect(b.said('gear.test')).toContain('lets in and not out');
+    expect(jobs(b)).toContain('reseal');
+  });
+});
+
+describe('one plug that differs from its neighbours', () => {
+  const read = (profile: typeof two, seen: 'black' | 'fuel', all = false): Bench => {
+    const b = new Bench(profile, 'neglected', { yearsIdle: 0 }).read('plugs.order', 'yes');
+    for (const cylinder of [1, 2, 3]) b.read('plugs.read', [all || cylinder === 2 ? seen : 'normal'], { cylinder });
+    return b;
+  };
+  it.each(['black', 'fuel'] as const)('%s alone: its spark, not the choke that feeds all of them', (seen) => {
+    const b = read(two, seen);
+    expect(b.said('plugs.read')).not.toMatch(/choke/);
+    expect(moves(b)).toContain('Spark of cylinder 2');
+    expect(moves(b)).not.toContain('Move choke and primer by hand, for plug 2');
+    const sparked = b.read('spark.lanyard', 'yes').read('spark.result', 'good', { cylinder: 2, ...tester });
+    expect(moves(sparked)).not.toContain('Spark of cylinder 2');
+  });
+  it.each(['black', 'fuel'] as const)('%s on every plug: the choke', (seen) => {
+    const [first] = read(two, seen, true)
+      .assessed()
+      .moves.filter((m) => m.class === 5);
+    expect(first?.title).toBe('Move choke and primer by hand');
+  });
+  it('an injected engine has no choke to be stuck', () => {
+    const b = read({ ...four, cylinders: 3, fuelSystem: 'electronic' }, 'black', true);
+    expect(b.said('plugs.read')).not.toContain('choke');
+  });
+  it('read after the others were cleaned, it stands alone for nothing', () => {
+    const b = new Bench(two).read('plugs.read', ['black'], { cylinder: 2 }).done('plugs');
+    for (const cylinder of [1, 2, 3]) b.read('plugs.read', ['normal'], { cylinder });
+    expect(b.said('plugs.cleaned')).toContain('choke');
+  });
+});
+
+describe('before and after the first run', () => {
+  it('a pump that has run with a strong stream needs no drill', () => {
+    const b = ranWell(two).done('pump');
+    const again = b.read('cooling.opened', 'yes').read('run.event', 'start').read('run.stream', 'strong');
+    expect(moves(again)).not.toContain('Drill test of the pump');
+  });
+  it('nothing that costs a minute on a standing engine is left behind the first run', () => {
+    const b = readyToRun(magneto).done('pump').read('cooling.opened', 'yes').read('cooling.assembled', 'yes');
+    const list = moves(b);
+    const run = list.indexOf('First run on water, watched');
+    for (const look of ['Pull the rope, look at its dog', 'Fuel filters'])
+      expect(list.indexOf(look) < 0 || list.indexOf(look) < run).toBe(true);
+  });
+});
+
+describe('two cylinders without spark', () => {
+  const seen = (
+    dead: readonly number[],
+    path: 'tester' | 'plug',
+    plugs: Readonly<Record<number, string>> = {}
+  ): Bench => {
+    const b = new Bench(v6, 'neglected', { yearsIdle: 0 }).read('plugs.order', 'yes').read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2, 3, 4, 5, 6])
+      b.read('plugs.read', [(plugs[cylinder] ?? 'normal') as 'normal'], { cylinder });
+    for (const cylinder of [1, 2, 3, 4, 5, 6])
+      b.read('spark.result', dead.includes(cylinder) ? 'none' : 'good', {
+        cylinder,
+        conditions: { path, light: 'shade' }
+      });
+    return b;
+  };
+  const whole = (b: Bench): Bench =>
+    [4, 5].reduce(
+      (x, cylinder) => x.read('spark.leadLook', 'whole', { cylinder }).read('spark.coilLook', 'whole', { cylinder }),
+      b
+    );
+  it('share no lead: the coil is changed over, then the trigger is measured', () => {
+    const b = whole(seen([4, 5], 'tester'));
+    expect(moves(b).join(' | ')).not.toMatch(/lead with a good one/);
+    expect(moves(b)[0]).toMatch(/Swap its coil/);
+    expect(moves(b.read('spark.coilSwap', 'stays'))[0]).toMatch(/Trigger/);
+  });
+  it('coil and trigger cleared: the pack is tried, not bought; and still none is an end, not silence', () => {
+    const b = whole(seen([4, 5], 'tester'))
+      .read('spark.coilSwap', 'stays')
+      .read('spark.triggerTest', 'within');
+    expect(b.said('spark.part-pack')).toContain('output of the power pack to both');
+    expect(jobs(b)).not.toContain('spark-common');
+    b.read('spark.packSwap', 'still');
+    expect(b.said('spark.pair')).toContain('All that they share was cleared');
+    expect(moves(b).join(' | ')).toMatch(/Stop: two stay without spark/);
+  });
+  it('one of them seen at a bridged plug: that explains its own, and the other stands alone', () => {
+    const b = seen([4, 5], 'plug', { 5: 'bridged' });
+    expect(b.ids()).toEqual(expect.arrayContaining(['spark.explained.5:fault', 'spark.none.4:fault']));
+    expect(b.said('spark.')).not.toContain('they share');
+  });
+});
+
+describe('no spark on a plug that can give none', () => {
+  const at = (path: 'tester' | 'plug' | 'bolt', sight: 'bridged' | 'cracked' | 'normal'): Bench => {
+    const b = new Bench(two, 'neglected', { yearsIdle: 0 }).read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2, 3]) b.read('plugs.read', [cylinder === 2 ? sight : 'normal'], { cylinder });
+    for (const cylinder of [1, 2, 3])
+      b.read('spark.result', cylinder === 2 ? 'none' : 'good', { cylinder, conditions: { path, light: 'shade' } });
+    return b;
+  };
+  it.each(['bridged', 'cracked'] as const)('%s, and looked at on it: the plug, before anything is swapped', (sight) => {
+    const b = at('plug', sight);
+    expect(b.said('spark.explained')).toContain('plug explains it');
+    expect(moves(b).slice(0, 2)).toContain('Clean or renew the plugs');
+    expect(
+      moves(b.done('plugs').read('plugs.read', ['normal'], { cylinder: 2 }))
+        .slice(0, 2)
+        .join()
+    ).toMatch(/Spark/);
+  });
+  it.each(['tester', 'bolt'] as const)('looked at through the %s, the plug is not it', (path) => {
+    expect(at(path, 'bridged').said('spark.explained')).toBe('');
+  });
+});
+
+describe('oil before the first spin', () => {
+  const stood = (): Bench => {
+    const b = new Bench(two, 'neglected', { yearsIdle: 9 }).read('safe.lanyard', 'out').read('turn.result', 'bumps');
+    for (const cylinder of [1, 2, 3]) b.read('plugs.read', [cylinder === 2 ? 'fuel' : 'normal'], { cylinder });
+    return b;
+  };
+  it('nothing is cranked before the bores have it', () => {
+    const list = stood().assessed().moves;
+    const oil = list.findIndex((m) => m.title === 'Oil the bores, note how much');
+    expect(oil).toBeGreaterThanOrEqual(0);
+    for (const m of list.filter((x) => x.needs === 'crank' || x.needs === 'start')) expect(m.waits).toBeDefined();
+  });
+  it('once it was spun, that spin is over', () => {
+    const b = stood().read('spark.result', 'good', { cylinder: 1, ...tester });
+    expect(b.ids().join()).not.toContain('dry-bores');
+  });
+});
+
+it('a scored bore whose air was told asks for no leak-down again because of the soak', () => {
+  const b = new Bench(two, 'neglected', { yearsIdle: 0 });
+  for (const k of [1, 2])
+    b.psi([
+      [1, 120],
+      [2, 70 - k],
+      [3, 119]
+    ]);
+  b.read('compression.leakdown', 0.5, { cylinder: 2 }).read('compression.escape', ['crankcase'], { cylinder: 2 });
+  b.done('soak').read('plugs.hole', 'scored', { cylinder: 2 });
+  expect(moves(b).join(' | ')).not.toMatch(/^Leak-down of cylinder 2/);
+  expect(moves(b).slice(0, 3).join(' | ')).toMatch(/Overhaul/);
+});
+
+describe('it would not start, and every plug is wet', () => {
+  const failed = (cleanedBefore: boolean): Bench => {
+    const b = readyToRun(two);
+    if (cleanedBefore) b.done('plugs').read('plugs.read', ['normal'], { cylinder: 1 }).read('fuel.choke', 'free');
+    b.wait(1).read('run.outcome', 'failed');
+    for (const cylinder of [1, 2, 3]) b.read('spark.result', 'good', { cylinder, ...tester });
+    for (const cylinder of [1, 2, 3]) b.read('plugs.read', ['fuel'], { cylinder });
+    return b.read('fuel.floods', 'no').read('fuel.choke', 'free');
+  };
+  it('they are cleaned before the flywheel’s key is looked for', () => {
+    expect(moves(failed(false))[0]).toBe('Clean or renew the plugs');
+  });
+  it('cleaned before, they are dried and it is tried once more, not for ever', () => {
+    const dried = /^Plugs dried/;
+    expect(moves(failed(true))[0]).toMatch(dried);
+    const again = failed(true).wait(0.1).read('run.outcome', 'failed');
+    for (const cylinder of [1, 2, 3]) again.read('plugs.read', ['fuel'], { cylinder });
+    expect(moves(again).join(' | ')).not.toMatch(dried);
+    expect(moves(again)[0]).toBe('Find the cause, write it down');
+  });
+});

@@ -6,6 +6,7 @@ import { rows, values } from './tried.ts';
  * usage: npm run faults [-- --times 0.1] [--seed N] [--write]: a share of the usual number, another seed, the table into docs/trust.md.
  */
 await import('./input.ts');
+await import('./bundles.ts');
 await import('./storage.ts');
 
 const table = [

@@ -243,3 +243,56 @@ describe('it would not start, and every plug is wet', () => {
     expect(moves(again)[0]).toBe('Find the cause, write it down');
   });
 });
+
+describe('what is mended is not looked for again', () => {
+  const spat = (): Bench =>
+    ranWell(two).wait(0.1).read('run.idles', 'spits').read('run.air', 'same').read('compression.crankcase', 'falls', {
+      cylinder: 1
+    });
+  it('a crankcase that fell and was mended: the same run again, no mist at the intake', () => {
+    expect(jobs(spat())).toContain('crank-seal');
+    const list = moves(spat().done('crank-seal').wait(1));
+    expect(list.join(' | ')).not.toMatch(/Mist at the intake|Idle jet|Timing at idle/);
+  });
+  it('greasing a swivel is no work on the spark', () => {
+    const b = new Bench(two, 'neglected', { yearsIdle: 0 }).read('look.swivel', 'stiff').read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2, 3]) b.read('spark.result', cylinder === 2 ? 'none' : 'good', { cylinder, ...tester });
+    expect(moves(b.done('structure')).join(' | ')).not.toMatch(/Spark again of cylinder 2/);
+    expect(moves(b.done('wiring')).join(' | ')).toMatch(/Spark again of cylinder 2/);
+  });
+  it('a worn linkage is set, not greased', () => {
+    const b = new Bench(two).read('look.linkage', 'worn').read('look.swivel', 'free');
+    expect(jobs(b)).toContain('linkage');
+    expect(jobs(b)).not.toContain('structure');
+    expect(jobs(new Bench(two).read('look.linkage', 'worn').read('look.swivel', 'stiff'))).toContain('structure');
+  });
+});
+
+describe('a starter that turned too slowly', () => {
+  const cranked = (): Bench => {
+    const b = new Bench(two, 'neglected', { yearsIdle: 0 }).read('spark.lanyard', 'yes').read('plugs.order', 'yes');
+    for (const cylinder of [1, 2, 3])
+      b.read('spark.result', 'good', { cylinder, conditions: { path: 'tester', light: 'shade', rpm: 140 } });
+    return b;
+  };
+  const underLoad = 'Battery and starter under load';
+  it('is looked at before anything else is cranked for', () => {
+    const list = cranked().assessed().moves;
+    expect(list.findIndex((m) => m.title === underLoad)).toBeLessThanOrEqual(1);
+  });
+  it('the speed noted at a look that found why asks for no second one', () => {
+    const b = cranked().read('plugs.volts', 10.8).read('plugs.starterCircuit', 'slow');
+    b.read('plugs.starterDirect', 'turns').read('plugs.rpm', 150);
+    expect(b.ids().join()).not.toContain('plugs.slow');
+    const later = b
+      .wait(1)
+      .read('compression.pressure', 8e5, { cylinder: 1, conditions: { throttle: 'open', rpm: 120 } });
+    expect(later.ids()).toContain('plugs.slow:watch');
+  });
+  it('on a battery that is known to fall, that is why', () => {
+    const b = cranked().read('plugs.volts', 8.5).read('plugs.starterCircuit', 'slow').wait(1).read('plugs.volts', 11);
+    b.read('compression.pressure', 8e5, { cylinder: 1, conditions: { throttle: 'open', rpm: 120, volts: 8.6 } });
+    expect(b.ids()).toContain('plugs.battery:watch');
+    expect(moves(b)).not.toContain(underLoad);
+  });
+});

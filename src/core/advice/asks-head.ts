@@ -95,6 +95,8 @@ export const headAsks: Asks = {
       ...look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
         needs: 'crank'
       }),
+      // Whatever else was cranked for is doubted by it.
+      kind: 'repeat',
       // What was said of the starter before it turned so slowly is no answer to that.
       open: (c) =>
         !starterTests(c).some((what) => {

@@ -17,13 +17,16 @@ export const body = {
   structure: {
     title: 'Free and grease swivel, tilt and linkage',
     raisedBy: ['look.swivel', 'look.linkage'],
+    // Grease mends no wear: a worn linkage is set, and its pins renewed with that.
+    unless: (c) =>
+      c.record.value('look.linkage') === 'worn' && !['stiff', 'seized'].includes(String(c.record.value('look.swivel'))),
     how: 'Grease until old grease comes out, work it, again the next day. Heat and penetrating oil where it is seized; no hammer on the tube.',
     tools: ['grease gun'],
     consumables: ['waterproof grease', 'penetrating oil'],
     minutes: 30,
     wait: 720,
     hazards: ['leg', 'chemicals'],
-    proof: { station: 'look', text: 'swivel, tilt and linkage free' },
+    proof: { station: 'look', text: 'swivel, tilt and linkage free', reads: ['look.swivel', 'look.linkage'] },
     dirty: true
   },
   mounts: {
@@ -76,7 +79,7 @@ export const body = {
     tools: ['dye', 'case tester'],
     minutes: 40,
     hazards: ['air', 'chemicals'],
-    proof: { station: 'look', text: 'no crack, or mended and tested' },
+    proof: { station: 'look', text: 'no crack, or mended and tested', reads: ['look.case', 'look.skeg'] },
     alters: ['gear'],
     dirty: true,
     daylight: true,

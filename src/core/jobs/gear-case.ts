@@ -2,7 +2,7 @@ import { isAfter } from '../units/instant.ts';
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
-import { throughLinkage } from '../stations/turn/shifting.ts';
+import { shiftFacts, throughLinkage } from '../stations/turn/shifting.ts';
 import { leakPlace } from '../stations/gear/case-state.ts';
 import { washersFirst, washersTried } from '../stations/gear/water.ts';
 import { only, type JobRule } from './job.ts';
@@ -44,10 +44,17 @@ export const gearCase = {
   },
   linkage: {
     title: 'Set the shift linkage',
-    raisedBy: [only('turn.shift', 'fault'), 'turn.gear', only('turn.dog', 'fault'), 'turn.reverse-lock'],
+    raisedBy: [
+      'look.linkage',
+      only('turn.shift', 'fault'),
+      'turn.gear',
+      only('turn.dog', 'fault'),
+      'turn.reverse-lock'
+    ],
     // The case is opened for its metal first: dog and shift rod are seen then. And a stiff linkage is freed before it is set.
     unless: (c) =>
       throughLinkage(c).linkage !== undefined ||
+      (c.record.value('look.linkage') === 'stiff' && !shiftFacts(c).some((f) => f.condition === 'fault')) ||
       (['slivers', 'pieces'].includes(String(c.record.value('gear.magnet'))) &&
         c.record.value('gear.explained') !== 'yes'),
     how: 'Neutral in the middle of its travel, full engagement both ways; the joint of the shift rod; only then the clutch dog.',

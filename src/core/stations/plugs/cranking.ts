@@ -119,11 +119,25 @@ function batteryFact(c: Context): PlugFact[] {
     : [];
 }
 
+/**
+ * Whether its starter or its battery was looked at after it was cranked weakly. The speed noted at a look that found one of them poor is a part
+ * of it; slow at a look that called both good, it contradicts that.
+ */
+function starterLooked(c: Context, noted: { readonly at: Instant }): boolean {
+  const looked = starterLookedAt(c);
+  if (looked === '') return false;
+  const sameLook =
+    c.record.last('plugs.rpm')?.at === noted.at && Date.parse(noted.at) - Date.parse(looked) <= SAME_CRANKING.said;
+  return (sameLook && starterFact(c).some((f) => f.condition !== 'cannot-tell')) || isAfter(looked, noted.at);
+}
+
 /** Speed or volts that were too weak when they were noted, and neither starter nor battery looked at since. */
 function weakNoted(c: Context): PlugFact[] {
+  // Its own battery was found to fall, and is still in it: that is why, and has its work.
+  if (batteryFact(c).length) return [];
   const open = (of: 'rpm' | 'volts', least: number): number | undefined => {
     const noted = crankedAt(c, of);
-    return noted && noted.value < least && !isAfter(starterLookedAt(c), noted.at) ? noted.value : undefined;
+    return noted && noted.value < least && !starterLooked(c, noted) ? noted.value : undefined;
   };
   const [rpm, volts] = [open('rpm', ownLimits.slowCranking), open('volts', ownLimits.weakVolts)];
   if (rpm === undefined && volts === undefined) return [];

@@ -78,8 +78,8 @@ const causesAt: Readonly<Record<SymptomId, readonly StationId[]>> = {
 const explainedSince = (c: Context, id: SymptomId, at: Instant): boolean => {
   // What charges it is mended by a job of its own, whose proof is the run.
   const charger = id === 'undercharge' || id === 'overcharge' ? c.renewed('run.volts') : [];
-  // What draws air at the intake is found and proved while it runs.
-  const joint = id === 'spits' || id === 'died' ? c.renewed('run.air') : [];
+  // What draws air at the intake or into the crankcase is proved while it runs.
+  const joint = id === 'spits' || id === 'died' ? [...c.renewed('run.air'), ...c.renewed('compression.crankcase')] : [];
   const worked = causesAt[id].flatMap((s) => c.worked(s));
   // A bent propeller and soft mounts shake it as well; nothing else of the look-over does.
   const shaken = id === 'shakes' ? [...c.touched('look.propeller'), ...c.touched('look.mounts')] : [];

@@ -75,9 +75,10 @@ const pointsCleaned = (c: Context): Instant[] =>
     c.record.all(item).flatMap((r) => (r.value === 'unknown' ? [] : [r.at]))
   );
 
-/** A lead or a plug renewed at another check changes the spark as well, and so does a trial that is work on the part itself. */
+/** A plug or a wire mended at another check changes the spark as well, and so does a trial that is work on the part itself. */
 export const sparkWork = (c: Context): Instant[] => [
-  ...(['spark', 'look', 'plugs'] as const).flatMap((s) => c.worked(s)),
+  ...(['spark', 'plugs'] as const).flatMap((s) => c.worked(s)),
+  ...c.touched('look.wiring'),
   ...pointsCleaned(c)
 ];
 

@@ -1,4 +1,4 @@
-import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'safety' });
@@ -227,4 +227,46 @@ test('a form that cannot be read is refused with a sentence, wherever it is sent
       });
       expect([path, kind, answer.status()]).toEqual([path, kind, 400]);
     }
+});
+
+test('what the server did not take stands in a list with its reason, until it is forgotten', async ({ page }) => {
+  const base = await open(page, 'Eel', '/look');
+  await page.evaluate((surveyId) => {
+    const body = { id: 'late-run', at: new Date().toISOString(), what: 'run.outcome', value: 'ran' };
+    const kept = { surveyId, id: body.id, queued: { kind: 'entry', entry: { type: 'reading', body } } };
+    localStorage.setItem(`indaga-unsent:${body.id}`, JSON.stringify(kept));
+  }, base.split('/').at(-1)!);
+  await page.goto('/settings');
+  await page.getByRole('link', { name: 'One entry was not taken: see why' }).click();
+  await expect(page.getByRole('heading', { name: 'Not taken by the server' })).toBeVisible();
+  const one = page.getByRole('listitem').filter({ hasText: 'Refused: Drowned' });
+  await expect(one).toContainText('ran');
+  await expect(one.getByRole('link', { name: 'Enter it again there' })).toHaveAttribute('href', `${base}/run`);
+  await noViolations(page);
+  await one.getByRole('button', { name: /^Forget it/ }).click();
+  await expect(page.getByText('Nothing: all that was entered here has been taken')).toBeVisible();
+  await expect(page.getByRole('link', { name: /not taken: see why/ })).toHaveCount(0, { timeout: 15_000 });
+});
+
+test('what comes in pieces and does not say how long it is is counted while it is read', async ({ page, baseURL }) => {
+  const base = await open(page, 'Eel', '/look');
+  const inPieces = async (first: string, spaces: number): Promise<number> => {
+    let left = spaces;
+    const body = new ReadableStream<Uint8Array>({
+      start: (c) => c.enqueue(new TextEncoder().encode(first)),
+      pull: (c) => (left-- > 0 ? c.enqueue(new Uint8Array(1_000_000).fill(32)) : c.close())
+    });
+    // A server that has heard enough may close before all of it was sent.
+    const answer = await fetch(`${baseURL}/api${base}/entries`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+      duplex: 'half'
+    } as RequestInit).catch(() => undefined);
+    return answer?.status ?? 413;
+  };
+  const batch = JSON.stringify({ since: 0, factSince: 0, entries: [], facts: [] });
+  expect(await inPieces(batch, 0)).toBe(200);
+  expect(await inPieces(batch, 5)).toBe(413);
+  expect(await inPieces(batch, 40)).toBe(413);
 });

@@ -3,6 +3,7 @@ import { COOKIE, readPreferences } from '$lib/preferences';
 import { accessNeeded, isOurs, shownOrigin } from '$lib/server/access/hosts.ts';
 import { setupAddress } from '$lib/server/access/setup.ts';
 import { deviceOf } from '$lib/server/access/store.ts';
+import { bodyWithin, LARGEST } from '$lib/server/body-within.ts';
 import { database, holdDirectory } from '$lib/server/db/open.ts';
 import { drawnOnce } from '$lib/server/drawn-page.ts';
 import { diskProblem } from '$lib/server/problems.ts';
@@ -92,6 +93,22 @@ const headers: Handle = async ({ event, resolve }) => {
   return response;
 };
 
+/**
+ * What comes in pieces announces no length that could be refused: it is counted while it is read, and goes on with its length. A bundle may
+ * be larger, and has its own limit.
+ */
+const bounded: Handle = async ({ event, resolve }) => {
+  const { request } = event;
+  if (request.body && !request.headers.has('content-length') && event.url.pathname !== '/import') {
+    const body = await bodyWithin(request.body, LARGEST);
+    if (!body) error(413, 'This is larger than 25 MB and was not taken. Nothing was changed.');
+    const headers = new Headers(request.headers);
+    headers.set('content-length', String(body.byteLength));
+    event.request = new Request(request.url, { method: request.method, headers, body });
+  }
+  return resolve(event);
+};
+
 /** A form that cannot be read is the sender's mistake, and is said so; one that is too large keeps its own answer. */
 const forms: Handle = ({ event, resolve }) => {
   const { request } = event;
@@ -110,7 +127,7 @@ const forms: Handle = ({ event, resolve }) => {
   return resolve(event);
 };
 
-export const handle = sequence(ours, door, forms, headers, drawnOnce());
+export const handle = sequence(ours, door, bounded, forms, headers, drawnOnce());
 
 /** What went wrong goes to the log with the number of the request; the page gets a sentence without paths. */
 export const handleError: HandleServerError = ({ error: err, event, status }) => {

@@ -78,3 +78,6 @@
     <a class="btn btn-outline btn-primary" href={data.back}>Back without saving</a>
   </p>
 </form>
+<p class="mt-4">
+  <a class="plain-link tap" href="/settings/not-taken">What the server did not take from this browser</a>
+</p>

@@ -40,7 +40,7 @@
   });
 </script>
 
-{#if said || !online || unsent.refused.length}
+{#if said || !online || unsent.refused.length || unsent.aside}
   <div
     class="no-print flex flex-wrap items-center gap-x-3 bg-base-200 px-3 py-1 text-sm"
     aria-label="Not sent yet"
@@ -54,6 +54,9 @@
           class="btn btn-sm btn-outline btn-primary"
           onclick={() => void unsent.send(open, who)}>Send now</button
         >{/if}{/if}
+    {#if unsent.aside}<a class="plain-link tap" href="/settings/not-taken"
+        >{unsent.aside === 1 ? 'One entry was' : `${unsent.aside} entries were`} not taken: see why</a
+      >{/if}
     {#each unsent.refused as r, k (k)}<span class="font-medium text-error" role="alert">{r}</span>{/each}
   </div>
 {/if}

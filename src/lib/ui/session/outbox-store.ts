@@ -148,3 +148,33 @@ export async function setAside(list: readonly { readonly kept: Kept; readonly me
     })
     .catch(() => undefined);
 }
+
+/** One thing that the server did not take, with the sentence that says why. */
+export interface Aside {
+  readonly key: number;
+  readonly kept: Kept;
+  readonly message: string;
+  readonly at: string;
+}
+
+/** Everything that was set aside in this browser, oldest first; nothing where it keeps no database. */
+export async function allAside(): Promise<Aside[]> {
+  return database()
+    .then(async (db) => {
+      const keys = await db.getAllKeys(ASIDE);
+      const list = (await db.getAll(ASIDE)) as Omit<Aside, 'key'>[];
+      return list.map((x, k) => ({ ...x, key: Number(keys[k]) }));
+    })
+    .catch(() => []);
+}
+
+export const asideCount = (): Promise<number> =>
+  database()
+    .then((db) => db.count(ASIDE))
+    .catch(() => 0);
+
+/** Seen, and not wanted any more. */
+export const forgetAside = (key: number): Promise<void> =>
+  database()
+    .then((db) => db.delete(ASIDE, key))
+    .catch(() => undefined);

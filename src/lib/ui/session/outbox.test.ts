@@ -204,6 +204,13 @@ describe('the outbox', () => {
     ]);
     expect(box.refusals).toEqual([{ id: 'bad', message: 'too large' }]);
     expect(box.state).toBe('saved');
+    // It stands in the list of what was not taken, page after page, until somebody has seen to it.
+    await openPage();
+    const [bad, ...others] = await store.allAside();
+    expect([bad?.kept.id, bad?.kept.surveyId, bad?.message, others]).toEqual(['bad', 's', 'too large', []]);
+    expect(await store.asideCount()).toBe(1);
+    await store.forgetAside(bad!.key);
+    expect(await store.allAside()).toEqual([]);
   });
   it('a batch is split by its size', () => {
     const large = Array.from({ length: 5 }, (_, k) => entry(`e${k}`, 'x'.repeat(400_000)));

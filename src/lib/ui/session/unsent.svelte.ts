@@ -1,7 +1,7 @@
 import type { Entry } from '$core/record/entries.ts';
 import { newId } from './new-id.ts';
 import { clock } from './clock.ts';
-import { allUnsent } from './outbox-store.ts';
+import { allUnsent, asideCount } from './outbox-store.ts';
 import { Outbox } from './outbox.svelte.ts';
 import { PhotoBox, photosWaiting, type Waiting } from './photo-box.svelte.ts';
 
@@ -12,6 +12,8 @@ import { PhotoBox, photosWaiting, type Waiting } from './photo-box.svelte.ts';
 export class Unsent {
   entries = $state(0);
   photos = $state(0);
+  /** What the server did not take, kept here until somebody has seen to it. */
+  aside = $state(0);
   /** What the server did not take, in sentences. */
   refused: readonly string[] = $state.raw([]);
   private busy = false;
@@ -20,6 +22,7 @@ export class Unsent {
   async count(): Promise<void> {
     this.entries = (await allUnsent()).length;
     this.photos = (await photosWaiting()).length;
+    this.aside = await asideCount();
   }
 
   /** Sends what waits of every engine but the one that is open, which sends for itself. */

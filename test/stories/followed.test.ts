@@ -296,3 +296,25 @@ describe('a starter that turned too slowly', () => {
     expect(moves(b)).not.toContain(underLoad);
   });
 });
+
+it('a start that failed on dry plugs, and a fault found in the fuel: that is the cause, and is not asked for', () => {
+  const b = readyToRun({ ...four, fuelSystem: 'electronic' })
+    .wait(1)
+    .read('run.outcome', 'failed');
+  for (const cylinder of [1, 2, 3, 4]) b.read('spark.result', 'good', { cylinder, ...tester });
+  for (const cylinder of [1, 2, 3, 4]) b.read('plugs.read', ['dry'], { cylinder });
+  b.read('fuel.level', 'full').read('fuel.shutoff', 'open').read('fuel.bulb', 'firm').read('fuel.railPump', 'runs');
+  b.read('fuel.rail', 3e5).read('fuel.bowlLook', 'gummed');
+  expect(moves(b).slice(0, 3)).toContain('Strip and clean bowl or vapour separator');
+  expect(moves(b)).not.toContain('Find the cause, write it down');
+});
+
+it('a starter that is poor is fed straight from the battery before a spark is followed', () => {
+  const b = new Bench(two, 'neglected', { yearsIdle: 0 }).read('spark.lanyard', 'yes').read('plugs.order', 'yes');
+  b.read('plugs.volts', 11).read('plugs.starterCircuit', 'slow');
+  for (const cylinder of [1, 2, 3]) b.read('spark.result', cylinder === 2 ? 'none' : 'good', { cylinder, ...tester });
+  const list = moves(b);
+  const direct = list.indexOf('Starter straight from the battery');
+  expect(direct).toBeGreaterThanOrEqual(0);
+  expect(list.findIndex((t) => /lead, cap and coil/.test(t))).toBeGreaterThan(direct);
+});

@@ -117,6 +117,8 @@ export const headAsks: Asks = {
   'plugs.starter-fuse': [job('wiring')],
   'plugs.starter': [
     look('Starter straight from the battery', ['plugs.starterDirect'], 3, {
+      // What is cranked for by a poor starter is doubted by it.
+      kind: 'repeat',
       open: (c) => starterTests(c).includes('plugs.starterDirect') && !asked(c, 'plugs.starterDirect')
     }),
     look('Volts of the battery while it is tried', ['plugs.volts'], 3, {

@@ -85,7 +85,7 @@ const orderOf = (a: Ask): number => (a.job ? 1 + jobs.findIndex((j) => j.id === 
 export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
   const asked = found.filter((finding) => finding.condition !== 'sound').map((finding) => askedBy(c, finding));
   const groups = asked
-    .map((g) => g.filter((a) => !causeFound(c, a, asked)))
+    .map((g) => g.filter((a) => !causeFound(c, a, asked, found)))
     .filter((g) => g.length > 0)
     .sort(
       ([a], [b]) =>
@@ -98,15 +98,25 @@ export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
   return [...all.filter((a) => !a.last), ...all.filter((a) => a.last)];
 }
 
+/** Kinds of finding that raise work. */
+const raising = new Set(jobs.flatMap((j) => (j.raisedBy ?? []).map((r) => (typeof r === 'string' ? r : r.id))));
+
 /**
  * A fault that has its work on the list stands where what a run showed has its cause: that is mended, and it is run again. Of one
  * cylinder that does no work, and of an engine that shakes for it, where the fault is of a cylinder.
  */
-function causeFound(c: Context, { kind, items, finding }: Ask, asked: readonly (readonly Ask[])[]): boolean {
+function causeFound(
+  c: Context,
+  { kind, items, finding }: Ask,
+  asked: readonly (readonly Ask[])[],
+  found: readonly Finding[]
+): boolean {
   const shown = kindOf(finding.id);
   const looks = kind === 'look' && (shown === 'run.no-work' || shown === 'run.shakes');
   if (!looks && !items?.includes('run.cause')) return false;
   const stations = causeStations(c, shown);
+  if (!looks && found.some((f) => f.condition === 'fault' && stations.includes(f.station) && raising.has(kindOf(f.id))))
+    return true;
   return asked
     .flat()
     .some(

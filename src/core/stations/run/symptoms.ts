@@ -177,6 +177,7 @@ const causes: ReadonlyMap<string, readonly StationId[]> = new Map([
   ...lapsing.map((l) => [l.id, l.cured] as const),
   ...Object.entries(causesAt),
   ['lamp-cool', curedAt('lamp')],
+  ['failed', ['fuel', 'spark', 'plugs', 'compression', 'turn']],
   ['no-work', ['fuel', 'spark', 'compression', 'plugs']]
 ]);
 

@@ -160,6 +160,16 @@ describe('two cylinders without spark', () => {
     expect(b.said('spark.pair')).toContain('All that they share was cleared');
     expect(moves(b).join(' | ')).toMatch(/Stop: two stay without spark/);
   });
+  it('with another not seen yet, nobody says that the others are good', () => {
+    const b = new Bench(v6, 'neglected', { yearsIdle: 0 }).read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2, 4, 5])
+      b.read('spark.result', cylinder > 3 ? 'none' : 'good', { cylinder, ...tester });
+    b.read('spark.result', 'unknown', { cylinder: 3, ...tester });
+    expect(b.said('spark.')).not.toMatch(/the others good|they share/);
+    expect(moves(b)[0]).toBe('Spark of the other cylinders');
+    for (const cylinder of [3, 6]) b.read('spark.result', 'good', { cylinder, ...tester });
+    expect(b.said('spark.pair')).toContain('the others good');
+  });
   it('one of them seen at a bridged plug: that explains its own, and the other stands alone', () => {
     const b = seen([4, 5], 'plug', { 5: 'bridged' });
     expect(b.ids()).toEqual(expect.arrayContaining(['spark.explained.5:fault', 'spark.none.4:fault']));

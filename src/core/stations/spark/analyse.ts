@@ -129,7 +129,8 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   // What was seen damaged explains its own cylinder, unless a whole bank is dead: that has one cause.
   const unexplained = none.filter((s) => !seenToBe(c, s)).map((s) => s.cylinder);
   const inCommon = sharedPart(c, dead) === 'bank' ? dead : unexplained;
-  const part = untold ? undefined : sharedPart(c, inCommon);
+  // One that was not seen may be dead as well: what they share is told once all of them were looked at.
+  const part = untold || !whole ? undefined : sharedPart(c, inCommon);
   // A coil is blamed where the others spark as they should; a bank has a feed of its own.
   const shared = part === 'coil' && weak.length ? undefined : part;
   const plain = weak.filter((s) => !s.sun && !s.slow && !seenToBe(c, s));

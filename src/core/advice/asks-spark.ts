@@ -83,6 +83,17 @@ const asItIsNow = (list: readonly AskRule[]): readonly AskRule[] => [
   ...list.map((r): AskRule => ({ ...r, open: (c, f) => !workedAt(c, f, sparkWork(c)) && r.open(c, f) }))
 ];
 
+/** A plug or a wire was mended since it was looked at: whether it sparks now comes before a common part is looked for. */
+const mendedElsewhere = (c: Context, f: Finding): boolean =>
+  workedAt(c, f, [...c.worked('plugs'), ...c.touched('look.wiring')]) && !workedAt(c, f, c.worked('spark'));
+const afterMending = (...list: readonly AskRule[]): readonly AskRule[] => [
+  {
+    ...repeat('Spark again, after the work', 'spark', 3, { items: ['spark.result'] }),
+    open: (c, f) => mendedElsewhere(c, f) && !cranksWeakly(c)
+  },
+  ...list.map((r): AskRule => ({ ...r, open: (c, f) => !mendedElsewhere(c, f) && r.open(c, f) }))
+];
+
 /** The work that a part found at fault asks for. */
 const partJobs = {
   stop: 'stop-circuit',
@@ -170,7 +181,7 @@ export const sparkAsks: Asks = {
     goOn('Spark of the other cylinders', 'spark', 2, { items: ['spark.result'], open: (c) => !cranksWeakly(c) })
   ],
   'spark.stop': [job('stop-circuit')],
-  'spark.all': [isolate, job('spark-common')],
+  'spark.all': afterMending(isolate, job('spark-common')),
   ...Object.fromEntries(
     Object.entries(partJobs).flatMap(([part, id]) => [
       [`spark.part-${part}`, [sparksAtAll, knownGood, job(id, { only: ['fault'] })]],

@@ -121,7 +121,9 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   const stops = c.record.value('spark.lanyard') !== 'yes' && c.record.value('spark.stopWire') !== 'still';
   if (none.length === list.length && stops) return [{ kind: 'lanyard', condition: 'cannot-tell', values: {} }];
   const everywhere = none.length === list.length && list.length === cylindersOf(c).length;
-  if (everywhere && !none.every(onlyToBolt)) return noneAnywhere(c, list, electronic);
+  // A single, or all of them, with what was seen to explain it: that is mended before a common part is looked for.
+  const seenToExplain = none.every((s) => seenToBe(c, s) !== undefined && !s.sun);
+  if (everywhere && !seenToExplain && !none.every(onlyToBolt)) return noneAnywhere(c, list, electronic);
   const dead = none.map((s) => s.cylinder);
   const whole = list.length === cylindersOf(c).length;
   const sparks = none.length < list.length;

@@ -111,6 +111,8 @@ describe('one plug that differs from its neighbours', () => {
 describe('before and after the first run', () => {
   it('a pump that has run with a strong stream needs no drill', () => {
     const b = ranWell(two).done('pump');
+    // What the old pump did says nothing of the new one.
+    expect(moves(ranWell(two).done('pump').read('cooling.opened', 'yes'))).toContain('Drill test of the pump');
     const again = b.read('cooling.opened', 'yes').read('run.event', 'start').read('run.stream', 'strong');
     expect(moves(again)).not.toContain('Drill test of the pump');
   });

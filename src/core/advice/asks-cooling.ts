@@ -111,6 +111,19 @@ const untilWorkedOn = (r: AskRule): AskRule => ({
   }
 });
 
+/** A new pump is tried before it goes back, whatever the old one did: by the drill, unless it was seen to pump since. */
+const drillOfNew = look('Drill test of the pump', ['cooling.drill'], 5, {
+  only: ['cannot-tell'],
+  late: 'release',
+  open: (c) => {
+    const mark = lastMarks(c.survey).get('pump');
+    if (mark?.state !== 'done') return false;
+    return !(['cooling.drill', 'run.stream', 'cooling.stream'] as const).some((item) =>
+      c.record.all(item).some((r) => isAfter(r.at, mark.at))
+    );
+  }
+});
+
 /** What the cooling check asks for, in the trade's order. C: common practice. */
 export const coolingAsks: Asks = {
   'cooling.early': [goOn('Look for the stream again at thirty seconds', 'run', 1)],
@@ -162,7 +175,7 @@ export const coolingAsks: Asks = {
   'cooling.thermostat-other': [
     look('The other bank’s thermostat in the pan', ['cooling.thermostatPan'], 15, { open: () => true })
   ],
-  'cooling.pump': [job('pump', { only: ['fault'] })],
+  'cooling.pump': [job('pump', { only: ['fault'] }), drillOfNew],
   'cooling.drill': [
     job('leg-water', { only: ['fault'] }),
     goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, {

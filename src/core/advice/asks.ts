@@ -115,8 +115,10 @@ function causeFound(
   const looks = kind === 'look' && (shown === 'run.no-work' || shown === 'run.shakes');
   if (!looks && !items?.includes('run.cause')) return false;
   const stations = causeStations(c, shown);
-  if (!looks && found.some((f) => f.condition === 'fault' && stations.includes(f.station) && raising.has(kindOf(f.id))))
-    return true;
+  // A start that failed has its cause where fuel or spark was found at fault, whether or not that asks for its work by itself.
+  const atFault = (f: Finding): boolean =>
+    f.condition === 'fault' && stations.includes(f.station) && raising.has(kindOf(f.id));
+  if (shown === 'run.failed' && found.some(atFault)) return true;
   return asked
     .flat()
     .some(

@@ -45,16 +45,15 @@ export interface RankedLooks {
   readonly rest: readonly Move[];
 }
 
-/** Read since the last work on it, and told: whatever it was, or this. */
-const told = ({ context: c }: Position, item: ItemId, value?: string): boolean =>
-  c.record
-    .all(item)
-    .some(
-      (r) =>
-        r.value !== 'unknown' &&
-        (value === undefined || r.value === value) &&
-        !c.touched(item).some((at) => isAfter(at, r.at))
-    );
+/** Read since the last work on it, and told. */
+const told = ({ context: c }: Position, item: ItemId): boolean =>
+  c.record.all(item).some((r) => r.value !== 'unknown' && !c.touched(item).some((at) => isAfter(at, r.at)));
+
+/** Another answer, read since the last work at its check, has shown what it would. */
+const shownElsewhere = ({ context: c }: Position, { id, station }: RankedCheck): boolean =>
+  (checkById.get(id)?.shown ?? []).some(({ item, value }) =>
+    c.record.all(item as ItemId).some((r) => r.value === value && !c.worked(station).some((at) => isAfter(at, r.at)))
+  );
 
 /** It has not run here yet, and what costs a minute on an engine that stands is not all looked at. */
 const standsUntried = (p: Position): boolean =>
@@ -77,7 +76,7 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
         !(short && !r.suspects.some((id) => pointed.has(id))) &&
         !checkById.get(r.id)?.within?.some((id) => onTheList.has(id)) &&
         !checkById.get(r.id)?.outranked?.some((item) => told(p, item as ItemId)) &&
-        !checkById.get(r.id)?.shown?.some(({ item, value }) => told(p, item as ItemId, value)) &&
+        !shownElsewhere(p, r) &&
         !(r.needs === 'start' && (workFirst || wouldNotStart(p) || (!short && standsUntried(p)))) &&
         !asks.some((a) => sameLook(a, r))
     )

@@ -54,7 +54,9 @@ export function leakPlace(c: Context): LeakPlace {
     if (!washers || !read || !isAfter(read.at, washers.at)) return 'nowhere';
     const { low, high, vacuum } = caseResult(c).stages;
     if (vacuum === 'leaks' && low === 'held' && high === 'held') return 'inwards';
-    const soaped = c.record.all('gear.caseBubbles').filter((r) => isAfter(r.at, washers.at));
+    const soaped = c.record
+      .all('gear.caseBubbles')
+      .filter((r) => isAfter(r.at, washers.at) && !c.worked('gear').some((w) => isAfter(w, r.at)));
     return soaped.length > 1 ? 'hidden' : 'nowhere';
   }
   if (at.some((p) => p !== 'plugs' && p !== 'housing')) return 'seals';

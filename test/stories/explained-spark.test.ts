@@ -94,6 +94,11 @@ describe('oil before the first spin', () => {
     expect(oil).toBeGreaterThanOrEqual(0);
     for (const m of list.filter((x) => x.needs === 'crank' || x.needs === 'start')) expect(m.waits).toBeDefined();
   });
+  it('nor is it asked for once a start had failed: it was spun for that', () => {
+    const b = stood().read('run.outcome', 'failed');
+    expect(b.ids().join()).not.toContain('dry-bores');
+    expect(b.assessed().moves.find((m) => m.title === 'Spark, every cylinder')?.waits).toBeUndefined();
+  });
   it('once it was spun, that spin is over', () => {
     const b = stood().read('spark.result', 'good', { cylinder: 1, ...tester });
     expect(b.ids().join()).not.toContain('dry-bores');

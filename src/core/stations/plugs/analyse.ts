@@ -170,7 +170,14 @@ function gaps(c: Context): PlugFact[] {
 }
 
 /** What is read while it spins: after that the first spin is over. */
-const spun = ['compression.pressure', 'compression.pulls', 'spark.result', 'plugs.rpm', 'run.event'] as const;
+const spun = [
+  'compression.pressure',
+  'compression.pulls',
+  'spark.result',
+  'plugs.rpm',
+  'run.event',
+  'run.outcome'
+] as const;
 
 /** The house's school on oil before the first spin. */
 function dryBores(c: Context, years: number): PlugFact[] {

@@ -9,7 +9,7 @@ import { explainedBy as seenToBe, type Damaged } from './damage.ts';
 import { isolation, pastPlug } from './isolation.ts';
 import { sparks, sparkWork } from './measure.ts';
 import { sparkSeen, undrivenBy } from './seen.ts';
-import { sharedPart } from './shared-part.ts';
+import { deadTogether } from './shared-part.ts';
 import { timingFacts, voltageFacts, windingFacts } from './measured.ts';
 
 /** Cylinders that were looked at with the lanyard out only. */
@@ -128,13 +128,9 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   const whole = list.length === cylindersOf(c).length;
   const sparks = none.length < list.length;
   const untold = none.some((s) => s.sun || undrivenBy(list, s));
-  // What was seen damaged explains its own cylinder, unless a whole bank is dead: that has one cause.
-  const unexplained = none.filter((s) => !seenToBe(c, s)).map((s) => s.cylinder);
-  const inCommon = sharedPart(c, dead) === 'bank' ? dead : unexplained;
-  // One that was not seen may be dead as well: what they share is told once all of them were looked at.
-  const part = untold || !whole ? undefined : sharedPart(c, inCommon);
+  const common = untold ? undefined : deadTogether(c, list);
   // A coil is blamed where the others spark as they should; a bank has a feed of its own.
-  const shared = part === 'coil' && weak.length ? undefined : part;
+  const shared = common?.part === 'coil' && weak.length ? undefined : common;
   const plain = weak.filter((s) => !s.sun && !s.slow && !seenToBe(c, s));
   if (plain.length === list.length && whole && list.length > 1) {
     // Points that were seen to be bad explain it: nothing else is cleaned for it before they are.
@@ -149,9 +145,9 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
     ];
   }
   return [
-    ...(shared ? [together(c, list, inCommon, shared)] : []),
+    ...(shared ? [together(c, list, shared.dead, shared.part)] : []),
     ...none
-      .filter((s) => !shared || !inCommon.includes(s.cylinder))
+      .filter((s) => !shared?.dead.includes(s.cylinder))
       .map((s) =>
         undrivenBy(list, s)
           ? ({ kind: 'slow', cylinder: s.cylinder, condition: 'cannot-tell', values: { result: 'none' } } as const)

@@ -6,7 +6,7 @@ import type { ItemId } from '../items.ts';
 import { isSlow, type SparkReading } from './measure.ts';
 import type { Seen } from './facts.ts';
 import { sparkSeen } from './seen.ts';
-import { sharedPart } from './shared-part.ts';
+import { deadTogether } from './shared-part.ts';
 
 export type SparkPart =
   | 'switch'
@@ -257,8 +257,10 @@ export function sparkPattern(c: Context): SparkPattern | undefined {
   const none = seen.filter((s) => s.result === 'none').length;
   if (!none) return undefined;
   if (none === seen.length && seen.length === cylindersOf(c).length) return 'all';
-  const shared = sharedPart(c, deadNow(seen));
-  return shared === 'coil' ? 'pair' : (shared ?? 'one');
+  const shared = deadTogether(c, seen);
+  // With another one dead for a reason of its own, the trials are of each.
+  if (!shared || shared.dead.length !== none) return 'one';
+  return shared.part === 'coil' ? 'pair' : 'bank';
 }
 
 /** Cylinders without spark at an instant, by the last look at each until then. */

@@ -66,14 +66,15 @@ describe('weak spark on every cylinder of an engine with points', () => {
     for (const cylinder of [1, 2]) b.read('spark.result', 'weak', { cylinder, ...tester });
     return b;
   };
-  it('with points that were seen bad, no ground is cleaned for it; with clean ones it is', () => {
+  it('with points that were seen bad, no ground is cleaned for it; with clean ones it is, where bright metal helps', () => {
     const bad = weak().read('spark.pointsLook', 'grey', { cylinder: 1 });
     expect(bad.ids()).toContain('spark.weak-points:watch');
     expect(jobs(bad)).toContain('points');
     expect(jobs(bad)).not.toContain('ground');
     const clean = weak();
     for (const cylinder of [1, 2]) clean.read('spark.pointsLook', 'clean', { cylinder });
-    expect(jobs(clean)).toContain('ground');
+    expect(jobs(clean)).not.toContain('ground');
+    expect(jobs(clean.read('spark.groundWire', 'returns'))).toContain('ground');
     expect(jobs(clean)).not.toContain('points');
   });
 });

@@ -67,6 +67,10 @@ const badPoints: AskRule = job('points', {
     timingFacts(c).some((x) => x.kind === 'points' && (f.cylinder === undefined || x.cylinder === f.cylinder)) &&
     job('points').open(c, f)
 });
+/** Whether a poor ground weakens it is told in minutes, before anything is cleaned for it. */
+const brightMetal: AskRule = look('Tester on bright metal: does it get stronger?', ['spark.groundWire'], 3, {
+  needs: 'crank'
+});
 const weak: readonly AskRule[] = [badPoints, swaps[0]!, pointsLook, ...swaps.slice(1)];
 
 /** Work was done since a cylinder was looked at: what was seen there is how it was, and the same look comes before any other. */
@@ -202,13 +206,15 @@ export const sparkAsks: Asks = {
   'spark.weak': asItIsNow(weak),
   // Good by the eye, and short by the gap: as weak as one that looks it.
   'spark.gap': asItIsNow(weak),
+  'spark.weak-several': asItIsNow([brightMetal]),
+  'spark.weak-ground': [job('ground')],
   'spark.weak-all': [
     {
       ...spark(', in the shade', 2),
       open: (_, f) => !(f.values as { shade?: boolean } | undefined)?.shade
     },
     { ...pointsLook, title: 'Look at the points: clean, pitted, oily' },
-    job('ground'),
+    brightMetal,
     look('Charge coil: resistance and peak volts', ['spark.charge', 'spark.chargeTest'], 20, {
       open: (c) =>
         c.survey.engine.profile.ignition === 'cdi' && !asked(c, 'spark.charge') && !asked(c, 'spark.chargeTest')

@@ -150,7 +150,7 @@ export const ignition = {
   },
   ground: {
     title: 'Clean and tighten the engine ground',
-    raisedBy: ['spark.ground', 'spark.part-ground', 'spark.weak-all'],
+    raisedBy: ['spark.ground', 'spark.part-ground', 'spark.weak-ground'],
     yieldsTo: ['points'],
     how: 'Bright metal at both ends; clean the points where there are points.',
     tools: ['wire brush', 'spanners'],

@@ -135,6 +135,7 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   if (plain.length === list.length && whole && list.length > 1) {
     // Points that were seen to be bad explain it: nothing else is cleaned for it before they are.
     const explained = timingFacts(c).some((f) => f.kind === 'points');
+    if (!explained && groundTried(c) === 'helps') return [severalWeak(c, plain)!];
     return [
       {
         kind: 'weak-everywhere',
@@ -144,8 +145,10 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
       }
     ];
   }
+  const several = whole ? severalWeak(c, plain) : undefined;
   return [
     ...(shared ? [together(c, list, shared.dead, shared.part)] : []),
+    ...(several ? [several] : []),
     ...none
       .filter((s) => !shared?.dead.includes(s.cylinder))
       .map((s) =>
@@ -153,8 +156,9 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
           ? ({ kind: 'slow', cylinder: s.cylinder, condition: 'cannot-tell', values: { result: 'none' } } as const)
           : noneHere(c, s, { alone: dead.length === 1 && whole, sparks })
       ),
-    ...weak.map((s): SparkFact => {
+    ...weak.flatMap((s): SparkFact | readonly SparkFact[] => {
       const { cylinder, sun, slow } = s;
+      if (several && plain.includes(s)) return [];
       if (sun) return { kind: 'sun', cylinder, condition: 'cannot-tell', values: { result: 'weak' } };
       if (slow) return { kind: 'slow', cylinder, condition: 'cannot-tell', values: { result: 'weak' } };
       const seen = seenToBe(c, s);
@@ -163,6 +167,24 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
         : { kind: 'weak', cylinder, condition: 'watch', values: {} };
     })
   ];
+}
+
+/** Whether another ground made it stronger, and nothing was done to the ground since; cleared where it did not, or was seen to. */
+function groundTried(c: Context): 'helps' | 'cleared' | undefined {
+  const told = c.record.last('spark.groundWire');
+  const mended = c.renewed('spark.groundWire');
+  if (told?.value === 'returns' && !mended.some((at) => isAfter(at, told.at))) return 'helps';
+  return told || mended.length ? 'cleared' : undefined;
+}
+
+/** More than one weak at once share a cause sooner than each has its own: the ground, until it was tried or seen to. */
+function severalWeak(c: Context, plain: readonly Seen[]): SparkFact | undefined {
+  if (plain.length < 2 || timingFacts(c).some((f) => f.kind === 'points')) return undefined;
+  const weak = plain.map((s) => s.cylinder);
+  const ground = groundTried(c);
+  if (ground === 'helps')
+    return { kind: 'weak-several', id: 'weak-ground', condition: 'fault', values: { weak, ground: true } };
+  return ground ? undefined : { kind: 'weak-several', condition: 'watch', values: { weak, ground: false } };
 }
 
 /** None on cylinders that share a part: what the trials found of it, else the part to look for. */

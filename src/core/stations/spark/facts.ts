@@ -71,6 +71,8 @@ export interface SparkFacts {
   /** Weak on every cylinder of several: what they share. `shade`: every one was judged there. */
   /** `explained`: by points that were seen to be bad. */
   'weak-everywhere': Everywhere & { readonly shade: boolean; readonly explained: boolean };
+  /** Weak on some of them at once. `ground`: another ground helped. */
+  'weak-several': { readonly weak: readonly number[]; readonly ground: boolean };
   /** Good cold, and not warm: of one cylinder, of all of several. */
   'fails-warm': { readonly result: 'weak' | 'none' };
   'fails-warm-everywhere': Everywhere;

@@ -115,6 +115,10 @@ const examples: Examples<SparkFacts> = {
     values: { result }
   })),
   'sun-everywhere': [{ kind: 'sun-everywhere', id: 'sun', condition: doubt, values: { cylinders: 2 } }],
+  'weak-several': [
+    { kind: 'weak-several', condition: watch, values: { weak: [1, 3], ground: false } },
+    { kind: 'weak-several', id: 'weak-ground', condition: fault, values: { weak: [1, 2, 3], ground: true } }
+  ],
   'weak-everywhere': [true, false].map((shade) => ({
     kind: 'weak-everywhere',
     id: 'weak-all',

@@ -172,6 +172,16 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
       : `${values.shade ? '' : 'In shade and cranked briskly first. '}Then ${basis.ignition === 'points' ? 'points and condenser, then the engine ground' : `the engine ground, then ${basis.ignition === 'cdi' ? 'the charge coil' : 'battery, supply and control unit'}`}.`,
     because: pattern(basis, 'weak on one is that cylinder’s own parts; weak on all is a common part.')
   }),
+  'weak-several': ({ values: { weak, ground } }, basis) => ({
+    found: `Spark is weak on ${listed(weak.map(String))} at once: ${ground ? 'their ground, since bright metal helps' : 'what they share, before the plug, lead or coil of each'}.`,
+    advice: ground
+      ? 'Ground wire and its seats cleaned to bright metal, then the spark again.'
+      : 'The tester on bright metal first: a poor ground weakens some and not others.',
+    because: pattern(
+      basis,
+      'weak on one is that cylinder’s own parts; on several at once it is sooner one cause than many.'
+    )
+  }),
   'fails-warm': ({ cylinder, values }, basis) => ({
     found: `Cylinder ${cylinder} sparks cold, and ${values.result === 'none' ? 'not at all' : 'weakly'} warm: its coil, or what drives it, fails with heat.`,
     advice: 'Measure its winding cold and warm; while it is hot, swap the coil with a good cylinder.',

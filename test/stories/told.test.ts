@@ -36,7 +36,7 @@ const expected: Readonly<Record<string, readonly { says?: RegExp; not?: RegExp; 
   'cold-head': [
     { says: /look again at thirty seconds/, not: /outlet or its line/, now: /stream again at thirty seconds/ },
     { says: /says nothing about the pump/, not: /not to the pump/, now: /^Stop it now/ },
-    { says: /One cured fault does not clear the other/, now: /Find the cause, write it down/ }
+    { says: /One cured fault does not clear the other/, now: /^Look at the stream again/ }
   ],
   depths: [
     { says: /lie further apart than the tolerance/, not: /depth at top agrees/, now: /Piston depth/ },

@@ -6,6 +6,7 @@ import { failedStart, mendedForStart } from '../stations/run/failed-start.ts';
 import { isAfter } from '../units/instant.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { job, look, repeat, type AskRule } from './ask.ts';
+import { beltLook } from './asks-turn.ts';
 import { untilFound } from './until-found.ts';
 
 const readSince = (c: Context, items: readonly ItemId[]): boolean =>
@@ -76,6 +77,7 @@ export const failedAsks: readonly AskRule[] = untilFound(
     whenWet(driedAndTried),
     // It sparks and has fuel, and does not fire: at the wrong moment, or on too little pressure.
     whenWet(look('Flywheel mark against the crank', ['spark.keyLook'], 5)),
+    whenWet(beltLook),
     whenWet(look('Compression, every cylinder', ['compression.pressure'], 10)),
     on((c) => dryAfterStart(c)?.dry !== false, look('Bowl or vapour separator off', ['fuel.bowlLook'], 15))
   ]

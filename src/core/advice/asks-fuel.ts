@@ -38,6 +38,42 @@ const whilePossible = (part: FuelPart, r: AskRule): AskRule => ({
   open: (c, f) => (fuelTree(c)?.parts.find((p) => p.id === part)?.state ?? 'open') === 'open' && r.open(c, f)
 });
 
+/** What was only left over by elimination is looked at where it is, before it is mended. */
+const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
+  vent: [look('Tank vent', ['fuel.vent'], 1)],
+  upstream: [look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)],
+  air: [look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)],
+  filter: [look('Fuel filters', ['fuel.filter'], 5)],
+  pump: [look('Pump the fuel pump by hand', ['fuel.pump'], 10)],
+  jet: [look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)]
+};
+
+/** Every trial of the search answered and nothing found: when the last of them was, undefined before that. */
+function nothingFoundSince(c: Context): string | undefined {
+  const tree = fuelTree(c);
+  return tree && !tree.next && !tree.found ? latestAt(tree.trials.flatMap((t) => c.record.all(t.item))) : undefined;
+}
+
+/** Minutes in which an engine that died warm is still warm (M). */
+const HOT_FOR = 30;
+const hotUntil = (died: string): string => new Date(Date.parse(died) + HOT_FOR * 60_000).toISOString();
+/** Spark was looked at after it died, and before it was cold. */
+const sparkSeenAfter = (c: Context, died: string): boolean =>
+  c.record.all('spark.result').some((r) => !isAfter(died, r.at) && !isAfter(r.at, hotUntil(died)));
+
+/** While it will not run and is still hot: cold it sparks again, and the look tells nothing. */
+export const sparkWhileDead = (title: string, diedAt: (c: Context) => string | undefined): AskRule =>
+  look(title, ['spark.result'], 3, {
+    needs: 'crank',
+    conditions: { engine: 'warm' },
+    open: (c) => {
+      const died = diedAt(c);
+      return died !== undefined && !c.past(Date.parse(hotUntil(died))) && !sparkSeenAfter(c, died);
+    }
+  });
+const lastDied = (c: Context): string | undefined =>
+  c.record.all('run.outcome').findLast((r) => r.value === 'died')?.at;
+
 export const starved: readonly AskRule[] = [
   whilePossible('empty', look('Look into the tank', ['fuel.level'], 1)),
   whilePossible(
@@ -73,14 +109,26 @@ export const starved: readonly AskRule[] = [
   // Which it lacks, fuel or spark, is seen while it dies.
   {
     ...repeat('Let it die again, a tester on one lead: fuel or spark?', 'run', 15, { needs: 'start' }),
-    // Once: what dies again with everything answered is a question for somebody else.
+    // Once: what dies again with everything answered is a question for somebody else. Its spark may have been seen as it died already.
     open: (c) => {
-      const tree = fuelTree(c);
-      if (!tree || tree.next || tree.found) return false;
-      const answered = latestAt(tree.trials.flatMap((t) => c.record.all(t.item)));
-      return !c.record.all('run.outcome').some((r) => isAfter(r.at, answered));
+      const at = nothingFoundSince(c);
+      const died = lastDied(c);
+      if (at === undefined || (died !== undefined && sparkSeenAfter(c, died))) return false;
+      return !c.record.all('run.outcome').some((r) => isAfter(r.at, at));
     }
-  }
+  },
+  // It died with the tester on: what that showed is written down, while it is still so.
+  sparkWhileDead('Spark at once, while it will not run', (c) => {
+    const at = nothingFoundSince(c);
+    const died = lastDied(c);
+    return at !== undefined && died !== undefined && isAfter(died, at) ? died : undefined;
+  }),
+  // No trial is left, and some parts are: they are looked at where they are before anybody gives up.
+  ...Object.entries(seenAt).flatMap(([part, list]) =>
+    list.map((r) =>
+      whilePossible(part as FuelPart, { ...r, open: (c, f) => nothingFoundSince(c) !== undefined && r.open(c, f) })
+    )
+  )
 ];
 
 /** The work that each part found to starve it asks for. */
@@ -101,16 +149,6 @@ const unlessSoft = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => c.record.value('fuel.bulb') !== 'soft' && r.open(c, f)
 });
-
-/** What was only left over by elimination is looked at where it is, before it is mended. */
-const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
-  vent: [look('Tank vent', ['fuel.vent'], 1)],
-  upstream: [look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)],
-  air: [look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)],
-  filter: [look('Fuel filters', ['fuel.filter'], 5)],
-  pump: [look('Pump the fuel pump by hand', ['fuel.pump'], 10)],
-  jet: [look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)]
-};
 
 /** Held back at the pump, and known from another tank on which side: that side is looked at, where its own vacuum was not read. */
 const whereOnPortable =
@@ -153,7 +191,7 @@ export const fuelAsks: Asks = {
     { ...jar, only: ['cannot-tell', 'watch'] },
     job('fuel-drain', { only: ['cannot-tell', 'fault'], late: true })
   ],
-  'fuel.jar': [job('fuel-drain', { only: ['fault', 'watch'], late: true })],
+  'fuel.jar': [job('fuel-doubt', { only: ['watch'] }), job('fuel-drain', { only: ['fault'], late: true })],
   'fuel.left-old': [job('fuel-drain', { late: true })],
   'fuel.level': [job('fuel-fill')],
   'fuel.needle': [

@@ -1,17 +1,18 @@
 import type { Finding } from '../findings/finding.ts';
 import type { Context } from '../findings/context.ts';
 import { cylindersOf } from '../findings/context.ts';
-import { isAfter, latestAt } from '../units/instant.ts';
+import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
+import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
 import { runsOf } from '../stations/run/runs.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { crankcase, noWorkAsks } from './asks-no-work.ts';
 import { untilFound } from './until-found.ts';
-import { causeAt, lampWorkedOn, symptoms, waterInside } from '../stations/run/symptoms.ts';
+import { causeAt, lampWorkedOn, smokesOfItsOil, symptoms, waterInside } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
-import { twist } from './asks-turn.ts';
+import { beltLook, twist } from './asks-turn.ts';
 import { coldAndWarm } from './asks-spark.ts';
 import {
   heat,
@@ -25,7 +26,7 @@ import {
   unlessItWasMuffs
 } from './asks-cooling.ts';
 import { failedAsks } from './asks-failed.ts';
-import { carburetted, four, starved } from './asks-fuel.ts';
+import { carburetted, four, sparkWhileDead, starved } from './asks-fuel.ts';
 
 /** The oil as it is after that run: what was dipped before it started says nothing of what it did with it. */
 const dipIfFour: AskRule = {
@@ -47,18 +48,10 @@ const notHeat: readonly AskRule[] = [
   { ...job('heat-sender'), open: (c, f) => twoStroke(c) && job('heat-sender').open(c, f) }
 ];
 
-/** Minutes in which an engine that died warm is still warm (M). */
-const HOT_FOR = 30;
-/** While it will not run and is still hot: cold it sparks again, and the look tells nothing. */
-const sparkHot: AskRule = look('Spark at once, while it is hot and will not run', ['spark.result'], 3, {
-  needs: 'crank',
-  conditions: { engine: 'warm' },
-  open: (c) => {
-    const died = symptoms(c).find((s) => s.id === 'dies-warm');
-    if (!died || c.past(Date.parse(died.at) + HOT_FOR * 60_000)) return false;
-    return !c.record.all('spark.result').some((r) => r.conditions?.engine === 'warm' && !isAfter(died.at, r.at));
-  }
-});
+const sparkHot = sparkWhileDead(
+  'Spark at once, while it is hot and will not run',
+  (c) => symptoms(c).find((s) => s.id === 'dies-warm')?.at
+);
 
 /** What a run was stopped for is looked into until a cause of it is found, or work was done on it since: then it is run again. */
 const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
@@ -90,13 +83,21 @@ const untilCause = (r: AskRule): AskRule => ({
   }
 });
 
-/** Water that got in while it ran: a leak-down that was tight before it says nothing of that. */
+/** Water that got in while it ran: a leak-down that was tight before it says nothing of that. With nothing mended since, one is enough. */
 const jacket: AskRule = look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {
   open: (c) => {
-    const shown = latestAt([...c.record.all('run.plugAfter'), ...c.record.all('run.smoke')]);
-    return !c.record.all('compression.leakdown').some((r) => isAfter(r.at, shown));
+    const mended = (at: Instant): boolean => mendedAfter(c.survey, at, [RUN_AGAIN]);
+    const shown = [
+      ...c.record.all('run.plugAfter').filter((r) => r.value === 'wet'),
+      ...c.record.all('run.smoke').filter((r) => r.value === 'keeps')
+    ];
+    const first = shown.filter((r) => !mended(r.at)).toSorted(byTime)[0]?.at;
+    return !c.record.all('compression.leakdown').some((r) => isAfter(r.at, first) && !mended(r.at));
   }
 });
+/** So much oil smokes by itself: the mixture is right before anything is opened for smoke. */
+const thinned: AskRule = { ...job('mix'), open: (c, f) => !!smokesOfItsOil(c) && job('mix').open(c, f) };
+const unlessRich = (r: AskRule): AskRule => ({ ...r, open: (c, f) => !smokesOfItsOil(c) && r.open(c, f) });
 
 /** Work was done on the water after it was stopped for want of it, or for its heat. */
 const waterWorkedOn = (c: Context): boolean => {
@@ -247,7 +248,8 @@ export const runAsks: Asks = {
       open: (c, f) =>
         !four(c) && c.record.value('run.plugAfter') !== 'wet' && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
     }),
-    jacket
+    thinned,
+    unlessRich(jacket)
   ),
   'run.dies-warm': untilFound(
     sparkHot,
@@ -259,7 +261,8 @@ export const runAsks: Asks = {
     look('Flywheel mark against the crank', ['spark.keyLook'], 5, {
       open: (c) => !c.record.all('spark.keyLook').some((r) => isAfter(r.at, kickedAt(c)))
     }),
-    look('Timing at idle by the marks', ['spark.timing'], 5)
+    look('Timing at idle by the marks', ['spark.timing'], 5),
+    beltLook
   ),
   'run.died': untilFound(
     // It was said not to, before it did.

@@ -54,6 +54,10 @@ function beltDriven(c: Context): boolean {
   return strokes === 'four' && (camDrive === 'belt' || camDrive === 'unknown');
 }
 
+/** Where a belt drives its valves: jumped a tooth, it has spark, fuel and air, and fires at the wrong moment. */
+export const beltLook = look('Timing belt and its marks', ['turn.belt'], 10, {
+  open: (c, f) => c.survey.engine.profile.camDrive === 'belt' && look('', ['turn.belt'], 10).open(c, f)
+});
 const compression = look('Compression, every cylinder', ['compression.pressure'], 10);
 
 interface BumpValues {
@@ -102,8 +106,8 @@ export const turnAsks: Asks = {
   'turn.locked-pinion': [job('pinion')],
   'turn.pinion': [job('pinion', { late: true })],
   'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('metal')],
-  'turn.gritty': [trial(roughTree), job('soak')],
-  'turn.feel': [trial(roughTree), job('feel')],
+  'turn.gritty': [trial(roughTree), afterSoak, job('soak')],
+  'turn.feel': [trial(roughTree), afterSoak, job('feel')],
   'turn.rough-pinion': [job('feel')],
   'turn.rough-gears': [
     look('Lower gear plug a crack open', ['gear.first'], 4),
@@ -123,9 +127,7 @@ export const turnAsks: Asks = {
       // Said after it was turned, too: that turn is made once more.
       open: (c, f) => c.record.value('turn.plugs') === 'in' && valuesOf(f).counted === undefined
     }),
-    look('Timing belt and its marks', ['turn.belt'], 10, {
-      open: (c, f) => valuesOf(f).counted === 0 && beltDriven(c) && !asked(c, 'turn.belt')
-    }),
+    { ...beltLook, open: (c, f) => valuesOf(f).counted === 0 && beltDriven(c) && !asked(c, 'turn.belt') },
     // Nobody knows where the plugs were: that says nothing of compression.
     { ...compression, open: (c, f) => valuesOf(f).plugs === 'in' && compression.open(c, f) }
   ],

@@ -3,7 +3,7 @@ import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { leakTraced } from '../stations/run/leak-place.ts';
 import { noiseOf } from '../stations/run/noise.ts';
-import { causeAt, causeUntold, symptoms, waterInside } from '../stations/run/symptoms.ts';
+import { causeAt, causeUntold, shownSince, smokesOfItsOil, symptoms, waterInside } from '../stations/run/symptoms.ts';
 import { isAfter } from '../units/instant.ts';
 import { look, type AskRule } from './ask.ts';
 
@@ -25,12 +25,16 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
     if (symptom?.id === 'died' && fuelTree(c)?.found) return false;
     if (f.id === 'run.leaks' && leakTraced(c)) return false;
     if (f.id === 'run.steam' && waterInside(c)) return false;
+    if (f.id === 'run.smoke' && smokesOfItsOil(c)) return false;
     if (f.id === 'run.noise' && noiseOf(c)?.explained) return false;
-    if (symptom) return !symptom.explained && !causeUntold(c, symptom.at);
+    // Nobody knew it, and nothing was mended since: it shows again, and is not asked about again.
+    if (symptom) return !symptom.explained && !causeUntold(c, symptom.since);
     const item = shownBy.get(kindOf(f.id));
     const shown = item && c.record.last(item, f.cylinder);
     const found = causeAt(c);
-    return shown !== undefined && (found === '' || isAfter(shown.at, found)) && !causeUntold(c, shown.at);
+    if (!item || !shown) return false;
+    const since = shownSince(c, kindOf(f.id), item, shown.value, f.cylinder) ?? shown.at;
+    return (found === '' || isAfter(shown.at, found)) && !causeUntold(c, since);
   }
 });
 /** The looks that a symptom asks for, and what is left when none of them found it; none of them once its cause was found. */

@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { unmended } from '../findings/unmended.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { pumpBroken } from '../stations/cooling/pump.ts';
-import { bowlWater, filterWater, fuelAge, fuelCleared, oldFuelIn, watered } from '../stations/fuel/age.ts';
+import { bowlWater, cloudyJar, filterWater, fuelAge, fuelCleared, oldFuelIn, watered } from '../stations/fuel/age.ts';
 import { fuelEscapes } from '../stations/fuel/escapes.ts';
 import { oilStarved } from '../stations/fuel/mixture.ts';
 import { stationOf } from '../stations/items.ts';
@@ -105,7 +105,9 @@ export const startRules: readonly HoldRule[] = [
     blocks: ['start', 'release'],
     curedBy: ['fuel-drain'],
     raised: (c) => {
+      if (cloudyJar(c) === 'once') return 'The fuel is cloudy, and has not stood in a jar yet.';
       if (fuelNeeds(c).every((n) => n.done)) return undefined;
+      if (cloudyJar(c)) return 'The fuel is cloudy and did not clear while it stood.';
       const jar = unmended(c, 'fuel.jar', fuelItems.jar)?.was.value ?? c.record.value('fuel.jar');
       if (watered(c) || jar === 'layers') return 'There is water in the fuel.';
       if (jar === 'dark') return 'The fuel has turned to varnish.';
@@ -115,7 +117,18 @@ export const startRules: readonly HoldRule[] = [
       if (oldFuelIn(c).length) return `Old fuel is still in ${oldFuelIn(c).join(' and ')}.`;
       return fuelAge(c).verdict === 'drain' ? 'The fuel is past the age at which it is drained.' : undefined;
     },
-    needs: fuelNeeds,
+    needs: (c) =>
+      cloudyJar(c) === 'once'
+        ? [
+            {
+              text: 'a sample that stood a quarter of an hour and is clear, or fresh fuel in',
+              done: false,
+              station: 'fuel',
+              items: ['fuel.jar'],
+              job: 'fuel-doubt'
+            }
+          ]
+        : fuelNeeds(c),
     // How long it stood says that what is in it is old; whether anything is in it nobody has said yet.
     standing: (c) => !c.record.touched('fuel') && !fuelToldLeft(c)
   },

@@ -6,6 +6,7 @@ import { jobOf, type JobId } from './register.ts';
 
 interface ByHand {
   readonly item: ItemId;
+  /** What it was at the look before; empty where the answer itself tells that it was so and is no more. */
   readonly from: readonly string[];
   readonly to: readonly string[];
   /** The job that it is, where it is one; else what it changes. */
@@ -18,6 +19,8 @@ const byHand: readonly ByHand[] = [
   { item: 'fuel.vent', from: ['closed', 'blocked'], to: ['open'], job: 'fuel-open' },
   { item: 'fuel.shutoff', from: ['closed', 'stuck'], to: ['open'], job: 'fuel-open' },
   { item: 'fuel.level', from: ['empty'], to: ['some', 'full'], job: 'fuel-fill' },
+  { item: 'cooling.outlet', from: ['shut'], to: ['clear'], job: 'outlet', proof: jobOf('outlet').proof },
+  { item: 'cooling.outlet', from: [], to: ['blocked'], job: 'outlet', proof: jobOf('outlet').proof },
   // Out, it stopped every cylinder; what was read of each coil and lead is as it was.
   { item: 'spark.lanyard', from: ['no'], to: ['yes'], proof: { station: 'spark', reads: ['spark.result'] } }
 ];
@@ -45,7 +48,8 @@ function changedByHand(readings: SurveyFile['readings']): DoneByHand[] {
     const told = mine.filter((r) => r.what === item);
     return told.flatMap((r, k): DoneByHand[] => {
       const before = told[k - 1];
-      if (!before || !from.includes(String(before.value)) || !to.includes(String(r.value))) return [];
+      const was = from.length ? before && from.includes(String(before.value)) : before?.value !== r.value;
+      if (!was || !to.includes(String(r.value))) return [];
       return [{ at: r.at, proof: proof ?? { station: jobOf(job!).proof.station }, ...(job ? { job } : {}) }];
     });
   });

@@ -148,7 +148,8 @@ export const cooling = {
     parts: ['temperature sender'],
     minutes: 20,
     hazards: ['hot'],
-    proof: { station: 'run', text: 'no lamp to the end of a run' },
+    renews: ['run.lamp'],
+    proof: { station: 'run', text: 'no lamp to the end of a run', reads: ['run.lamp'] },
     opens: ['cowl']
   },
   descale: {

@@ -1,5 +1,6 @@
-import { fuelAge, fuelCleared } from '../stations/fuel/age.ts';
+import { cloudyJar, fuelAge, fuelCleared } from '../stations/fuel/age.ts';
 import type { Context } from '../findings/context.ts';
+import { smokesOfItsOil } from '../stations/run/symptoms.ts';
 import { lineVacuum } from '../stations/fuel/vacuum.ts';
 import { only, underWater, type JobRule } from './job.ts';
 
@@ -55,6 +56,8 @@ export const fuel = {
     hazards: ['vapour', 'fuel-pressure', 'waste'],
     renews: ['fuel.filter'],
     proof: { station: 'fuel', text: 'tank, line and bowl drained or fresh' },
+    // Its fresh fuel goes through no cracked hose.
+    after: ['hoses'],
     dirty: true,
     counts: ['fuel-filter']
   },
@@ -62,7 +65,7 @@ export const fuel = {
     title: 'Stand a jar sample and decide',
     raisedBy: [only('fuel.age', 'watch'), only('fuel.jar', 'watch')],
     // A jar that decided is not stood once more.
-    unless: (c) => ['layers', 'dark'].includes(String(c.record.value('fuel.jar'))),
+    unless: (c) => ['layers', 'dark'].includes(String(c.record.value('fuel.jar'))) || cloudyJar(c) === 'stood',
     how: 'Clear and one layer: use it up. Cloudy or layered: drain it.',
     tools: ['clear jar'],
     minutes: 4,
@@ -106,7 +109,12 @@ export const fuel = {
   mix: {
     title: 'Correct the mixture',
     raisedBy: [only('fuel.mix', 'watch', 'fault')],
-    how: 'Add the oil the finding names; the mixture sum in the Reference does it for any tank and cup.',
+    // It smokes, and so much oil does: right before anything is opened for it.
+    also: (c) => {
+      const rich = smokesOfItsOil(c);
+      return rich && `It smokes, on ${Math.round(rich.mix)}:1 where ${Math.round(rich.asked)}:1 is asked.`;
+    },
+    how: 'Add the oil the finding names, or plain fuel where it is too rich; the mixture sum in the Reference does it for any tank and cup.',
     tools: ['measuring cup'],
     consumables: ['two-stroke oil'],
     minutes: 5,

@@ -51,6 +51,8 @@ export const gearCase = {
       only('turn.dog', 'fault'),
       'turn.reverse-lock'
     ],
+    // Setting takes no wear away: seen again after it, that is watched.
+    tellsOfOthers: ['look.linkage'],
     // The case is opened for its metal first: dog and shift rod are seen then. And a stiff linkage is freed before it is set.
     unless: (c) =>
       throughLinkage(c).linkage !== undefined ||
@@ -151,6 +153,7 @@ export const gearCase = {
       'gear.test-hidden',
       ...['low', 'high', 'vacuum'].map((stage) => `gear.case-${stage}`)
     ],
+    elsewhere: ['gear.test-plugs', 'gear.test-housing'],
     after: ['case-test', 'metal'],
     opens: ['case', 'propeller', 'carrier', 'leg'],
     uses: ['stand'],

@@ -102,6 +102,8 @@ export interface JobRule extends JobTraits {
   readonly alters?: readonly StationId[];
   /** Findings that, still there at its proof, say that it was not this: the work failed though nothing else asks for it. */
   readonly spoiledBy?: readonly string[];
+  /** Findings that place what is still there outside this work, and so say that it did not fail: a case that bubbles at a plug alone. */
+  readonly elsewhere?: readonly string[];
   /** Findings that speak of the engine and not of this work, by id: the same sight again at its proof is no failed proof. */
   readonly tellsOfOthers?: readonly string[];
   /** The check that proves it, and what it should show. */

@@ -1,3 +1,4 @@
+import { causeLookedFor } from '../stations/run/symptoms.ts';
 import type { JobRule } from './job.ts';
 
 /** After a first run. */
@@ -36,6 +37,13 @@ export const running = {
       'run.plug-wet'
     ],
     how: 'Record the cause first. Outdoors, water on, extinguisher at hand.',
+    bySchool: (c) =>
+      causeLookedFor(c)
+        ? {
+            title: 'Make the same run again',
+            how: 'Its cause was looked for and not found: once more the same, with somebody at the lanyard. Outdoors, water on, extinguisher at hand.'
+          }
+        : {},
     minutes: 30,
     hazards: ['carbon-monoxide', 'propeller', 'hot'],
     proof: { station: 'run', text: 'ran and settled, no lamp, no leak' },

@@ -6,7 +6,7 @@ import { isAfter, type Instant } from '../units/instant.ts';
 import { doneByHand } from './by-hand.ts';
 import { isWork } from './done.ts';
 import { workFrom, type DoneWork } from './done-work.ts';
-import { isJobId, jobOf } from './register.ts';
+import { isJobId, jobOf, type JobId } from './register.ts';
 
 /** The jobs that were marked done, by their marks; a mark that was taken back to open later is none. */
 export function doneWork(survey: SurveyFile): DoneWork[] {
@@ -27,6 +27,9 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
     ];
   });
 }
+
+/** To have run it again is no work on it. */
+export const RUN_AGAIN = 'run-again' satisfies JobId;
 
 /** Whether anything was mended after an instant: a job marked done, or something put right by hand. */
 export const mendedAfter = (survey: SurveyFile, at: Instant, but: readonly string[] = []): boolean =>

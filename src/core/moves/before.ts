@@ -3,7 +3,7 @@ import { causeUntold } from '../stations/run/symptoms.ts';
 import type { Profile } from '../engine/profile.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
 import { isAfter } from '../units/instant.ts';
-import { mendedAfter } from '../jobs/work.ts';
+import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isolation } from '../stations/spark/isolation.ts';
 import { stations } from '../stations/register.ts';
@@ -11,11 +11,19 @@ import type { Action } from '../holds/hold.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
 
-/** To have run it again is no work on it. */
-export const RUN_AGAIN = 'run-again';
-
 /** So many ends alike in a row, with nothing mended between them, are in vain whatever was looked at meanwhile (M). */
 const OFTEN = 3;
+
+/** It was run again, and is as it was before. */
+export const IN_VAIN: Move = {
+  kind: 'ask',
+  class: 9,
+  id: 'ask:run-in-vain',
+  title: 'Stop: it ends as before, and everything here was looked at. Ask the owner, or a specialist',
+  station: 'run',
+  minutes: 5,
+  because: 'It was run again with nothing done in between, and ended the same way.'
+};
 
 /** It was run again and ended as before, with nothing done or looked at in between: not the same once more. */
 export function inVain({ context: c }: Position): Move | undefined {
@@ -45,16 +53,7 @@ export function inVain({ context: c }: Position): Move | undefined {
     );
   const [twice, often] = [same(2), same(OFTEN)];
   const vain = (twice !== undefined && !worked(twice) && !looked(twice)) || (often !== undefined && !worked(often));
-  if (!vain) return undefined;
-  return {
-    kind: 'ask',
-    class: 9,
-    id: 'ask:run-in-vain',
-    title: 'Stop: it ends as before, and everything here was looked at. Ask the owner, or a specialist',
-    station: 'run',
-    minutes: 5,
-    because: 'It was run again with nothing done in between, and ended the same way.'
-  };
+  return vain ? IN_VAIN : undefined;
 }
 
 /**

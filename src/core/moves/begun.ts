@@ -6,10 +6,14 @@ import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
 import { readSince } from '../jobs/proof-read.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
+import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
 import { drowned } from '../record/drowned.ts';
 import { runningWaits, sayLeft } from '../record/wait.ts';
+import { causeAt, showsAgain } from '../stations/run/symptoms.ts';
 import { stations } from '../stations/register.ts';
+import { isAfter } from '../units/instant.ts';
 import type { Move } from './move.ts';
+import { IN_VAIN } from './before.ts';
 import { DEAR, jobMove, type Position } from './position.ts';
 
 /** 2: the drowned engine's next step while its clock runs, and frost with water in the case. */
@@ -119,6 +123,9 @@ export const failed = ({ context: c, steps }: Position, by: NonNullable<Step['fa
       const times = (c.survey.steps ?? []).filter((m) => m.step === s.id && m.state === 'done').length;
       const title = `${s.title.charAt(0).toLowerCase()}${s.title.slice(1)}`;
       const what = { station: s.proof.station, minutes: s.minutes, because: s.why[0] ?? s.how };
+      // Run again after whatever was mended, and as before: a third time shows the same.
+      const vain = s.id === RUN_AGAIN && s.markedAt && !mendedAfter(c.survey, s.markedAt);
+      if (vain && !isAfter(causeAt(c), s.markedAt) && showsAgain(c, s.markedAt)) return { ...IN_VAIN, class: 8 };
       return times >= (s.minutes > DEAR && !mayGoWrong(s.id) ? 1 : OFTEN)
         ? {
             ...what,

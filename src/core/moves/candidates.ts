@@ -2,14 +2,15 @@ import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { established, type Step } from '../plan/plan.ts';
-import { before, inVain, RUN_AGAIN } from './before.ts';
+import { RUN_AGAIN } from '../jobs/work.ts';
+import { before, inVain } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { DEAR, fromHolds, jobMove, type Position } from './position.ts';
 import { rankedLooks } from './ranked-looks.ts';
 import { ownJobs, shortJobMoves } from './short-job.ts';
-import { causeUntold } from '../stations/run/symptoms.ts';
+import { causeUntold, shownSince } from '../stations/run/symptoms.ts';
 
 const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 
@@ -150,6 +151,15 @@ function asLooks(asks: readonly Ask[]): (m: Move) => boolean {
   };
 }
 
+/** What holds it once, though all was well later, and nobody can tell why. */
+const CAUSE_UNKNOWN: Omit<Move, 'because'> = {
+  kind: 'ask',
+  class: 9,
+  id: 'ask:cause',
+  title: 'Stop: it may come again, and nobody here knows why. Ask the owner, or a specialist',
+  station: 'run',
+  minutes: 5
+};
 const causeAsked = (m: Move): boolean => !!m.items?.includes('run.cause');
 
 /** Whatever could be done, class by class; of one thing that stands twice the first counts. */
@@ -167,7 +177,9 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
   const safe = makeSafe(p);
   const vain = inVain(p);
   // Asked for the cause, nobody knew it: it is run again before that is asked once more.
-  const untold = causeUntold(p.context, p.context.record.last('run.outcome')?.at ?? '');
+  const outcome = p.context.record.last('run.outcome');
+  const since = outcome && shownSince(p.context, `run.${outcome.value}`, 'run.outcome', outcome.value);
+  const untold = causeUntold(p.context, since ?? outcome?.at ?? '');
   return [
     ...(end ? [end] : []),
     ...danger,
@@ -194,8 +206,14 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ...list.still.filter((m) => !isAsked(m) && !safe.some((s) => s.title === m.title)),
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
-    ...againstStarting(p, asks, danger).filter(
-      (m) => (m.id !== 'hold:run' && m.id !== 'hold:noise') || !(vain || (causeAsked(m) && untold))
+    ...againstStarting(p, asks, danger).flatMap((m) =>
+      m.id !== 'hold:run' && m.id !== 'hold:noise'
+        ? [m]
+        : vain
+          ? []
+          : causeAsked(m) && untold
+            ? [{ ...CAUSE_UNKNOWN, because: m.because }]
+            : [m]
     ),
     ...(vain ? [vain] : list.running),
     ...failed(p, 'finding').filter((m) => !(vain && m.job === RUN_AGAIN)),

@@ -1,4 +1,5 @@
 import { jumped } from '../advice/decisive.ts';
+import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { against } from '../holds/against.ts';
 import type { Action, Hold } from '../holds/hold.ts';
 import { soakOver } from '../stations/turn/soak.ts';
@@ -14,7 +15,7 @@ import { waiting } from './begun.ts';
 import { candidates } from './candidates.ts';
 import { dangers } from './danger.ts';
 import type { Move } from './move.ts';
-import type { Position } from './position.ts';
+import { DEAR, type Position } from './position.ts';
 import { isShortJob, ownJobs } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
 import { madeRunning, watching } from './while-running.ts';
@@ -92,6 +93,15 @@ function soaking(c: Position['context']): boolean {
   return over !== undefined && !c.past(over);
 }
 
+/** Dear work on what turns badly, or a specialist's price for it: what the oil frees overnight needs neither. */
+function onWhatSoaks(p: Position, m: Move): boolean {
+  if (m.kind !== 'job' || !m.job || !isJobId(m.job)) return false;
+  if (!p.findings.some((f) => f.station === 'turn' && f.condition === 'fault')) return false;
+  const { proof, minutes } = jobOf(m.job);
+  const dear = minutes > DEAR || traitsOf(m.job).phase === 'away';
+  return dear && (proof.station === 'turn' || proof.station === 'compression');
+}
+
 /** What a job is not begun without; what is urgent is begun all the same. */
 const partsOf = ({ context: c }: Position, m: Move): string[] =>
   m.kind === 'job' && m.job && m.class > 2 ? partsAwaited(c.survey, m.job) : [];
@@ -110,7 +120,9 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       if (watch && !madeRunning(m, needs)) return { ...m, waits: 'First: the run is ended.' };
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
-        m.class > 2 && needs === 'crank' && soaking(p.context) ? 'First: the oil has its day in the bores.' : undefined;
+        m.class > 2 && (needs === 'crank' || onWhatSoaks(p, m)) && soaking(p.context)
+          ? 'First: the oil has its day in the bores.'
+          : undefined;
       const dry =
         m.class > 2 && (needs === 'crank' || needs === 'start') && p.findings.some((f) => f.id === 'plugs.dry-bores')
           ? 'First: oil into the bores.'
@@ -156,9 +168,11 @@ export function moves(p: Position): Move[] {
   if (ask) once.splice(first, 0, { ...ask, class: once[first]!.class });
   const rest = waiting(p);
   // Nobody gives a reason for what may stay while the work that ends it runs by itself.
-  if (!once.some((m) => !m.waits && !(rest.length && m.id.startsWith('gate:') && m.kind === 'decide')))
-    return [...rest, ...once, ...(rest.length || once.length ? [] : [short ? nothingShort : nothing])];
-  return [...once, ...rest];
+  const decide = (m: Move): boolean => rest.length > 0 && m.id.startsWith('gate:') && m.kind === 'decide';
+  const now = once.filter((m) => !decide(m));
+  const later = once.filter(decide);
+  if (now.some((m) => !m.waits)) return [...now, ...rest, ...later];
+  return [...rest, ...now, ...later, ...(rest.length || once.length ? [] : [short ? nothingShort : nothing])];
 }
 
 const nothing: Move = {

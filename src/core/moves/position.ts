@@ -36,14 +36,17 @@ export function fromHolds(
   standing: boolean,
   steps: readonly Step[] = []
 ): Move[] {
-  const open = new Set(steps.filter((s) => s.state === 'open' && !s.by && !s.failed).map((s) => s.id));
+  // Work that failed is a move of its own: what it did not cure is not looked at once more meanwhile.
+  const open = new Set(steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.id));
+  // What works by itself meanwhile is waited for, and then looked at as its proof.
+  const running = new Set(steps.filter((s) => s.busyUntil).map((s) => s.id));
   const rank = (h: Hold): number => (h.blocks.includes('crank') ? 0 : h.blocks.includes('start') ? 1 : 2);
   return holds
     .filter((h) => !h.override && h.standing === standing && !h.curedBy?.some((id) => open.has(id)))
     .sort((a, b) => rank(a) - rank(b))
     .flatMap((h): Move[] => {
       const need = h.needs.find((n) => !n.done && n.station);
-      return need?.station && !(need.job !== undefined && open.has(need.job))
+      return need?.station && !(need.job !== undefined && (open.has(need.job) || running.has(need.job)))
         ? [
             {
               kind: 'look',

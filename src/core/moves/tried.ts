@@ -27,6 +27,7 @@ const looks: ReadonlyMap<string, ReadonlySet<string>> = new Map(
     check.id,
     new Set([
       ...(check.tries ?? []),
+      ...(check.made ?? []),
       ...signKinds.filter((s) => s.check === check.id).flatMap((s) => (s.reads ?? []).map((r) => r.item))
     ])
   ])

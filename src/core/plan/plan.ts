@@ -225,10 +225,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     );
     const from = raised[0]?.station;
     const proof = (raised.every((f) => f.station === from) && from && rule.proofAt?.[from]) || rule.proof;
+    const atProof = mark?.state === 'done' && rule.spoiledBy ? rereadAt(mark.at, proof.station) : [];
     const spoiled =
-      mark?.state === 'done' &&
-      rule.spoiledBy !== undefined &&
-      rereadAt(mark.at, proof.station).some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault');
+      atProof.some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault') &&
+      !atProof.some((f) => rule.elsewhere?.includes(f.id));
     const shown =
       mark?.state === 'done' &&
       ((again.length > 0 && (!rule.raisedBy || now.some((f) => f.station === proof.station))) || asBad || spoiled);

@@ -13,18 +13,29 @@ const lanyardOut = (eye: Eye): boolean =>
 const trueSpark = (eye: Eye, cylinder: number): 'good' | 'weak' | 'none' =>
   eye.truly('none-all') || eye.truly(`none.${cylinder}`) ? 'none' : eye.truly(`weak.${cylinder}`) ? 'weak' : 'good';
 
+/** Minutes in which what dies when it is warm still is (M). */
+const HOT_FOR = 30;
+/** It died so short a time ago that it is still hot. */
+const stillHot = (eye: Eye): boolean => {
+  const died = eye.survey.readings.findLast((r) => r.what === 'run.outcome' && r.value === 'died');
+  return died !== undefined && eye.ended - Date.parse(died.at) < HOT_FOR * 60_000;
+};
+
 function spark(eye: Eye): void {
   const out = lanyardOut(eye);
   if (eye.last('spark.lanyard') === 'no' || (eye.read('spark.result') && !out)) eye.note('spark.lanyard', 'yes');
   // The first look may be in the sun; whoever repeats it does so in the shade.
   const sun = eye.has('sunlight') && !eye.read('spark.result');
+  const hot = stillHot(eye);
   const conditions: Conditions = {
     path: 'tester',
     light: sun ? 'sun' : 'shade',
+    ...(hot ? { engine: 'warm' as const } : {}),
     ...eye.crank(eye.read('spark.result'))
   };
   for (const cylinder of eye.cylinders) {
-    const is = trueSpark(eye, cylinder);
+    const fails = hot && cylinder === 1 && eye.shows('spark-warm');
+    const is = fails ? 'none' : trueSpark(eye, cylinder);
     const seen = out ? 'none' : sun && is === 'good' && eye.shows('weak', cylinder) ? 'weak' : is;
     eye.note('spark.result', seen, { cylinder, conditions });
   }

@@ -1,9 +1,10 @@
-import { PSI } from '../units/factors.ts';
+import { contextWithWork } from '../jobs/work.ts';
+import { askedMix } from '../stations/fuel/correct.ts';
+import { PSI, ZERO_CELSIUS as ZERO_C } from '../units/factors.ts';
 import { plain, type Act } from './act.ts';
 import type { Eye } from './eye.ts';
 
 const routine = { routine: true } as const;
-import { ZERO_CELSIUS as ZERO_C } from '../units/factors.ts';
 
 /** Divisions of a case tester’s gauge, Pa (C: a quarter of a psi). */
 const STEP = 0.25 * PSI;
@@ -102,10 +103,12 @@ function rail(eye: Eye): void {
     eye.note('fuel.rail', silent ? 0 : low ? draws.between('rail', 60e3, 150e3) : draws.between('rail', 250e3, 300e3));
 }
 
-/** The mixture in the tank: a little richer than asked for, or far too lean. */
+/** The mixture in the tank: as asked for, or far too lean until it was corrected. */
 function mix(eye: Eye): void {
-  const asked = eye.survey.engine.profile.premixRatio;
-  eye.note('fuel.mix', (typeof asked === 'number' ? asked : 50) * (eye.shows('mix-lean') ? 2.2 : 0.7));
+  const { premixRatio } = eye.survey.engine.profile;
+  const own = typeof premixRatio === 'number' ? premixRatio : 50;
+  const asked = askedMix(contextWithWork(eye.survey, new Date(eye.ended), 'metric'))?.ratio;
+  eye.note('fuel.mix', eye.shows('mix-lean') ? own * 2.2 : (asked ?? own));
 }
 
 function screen(eye: Eye): void {

@@ -1,5 +1,6 @@
 import { assess, type Assessment } from '../assess.ts';
 import { suspectKinds } from '../diagnosis/knowledge/index.ts';
+import { RUN_AGAIN } from '../jobs/work.ts';
 import type { Move } from '../moves/move.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { stationOf, type ItemId, type StationId } from '../stations/items.ts';
@@ -106,6 +107,8 @@ export class Attempt {
     else if (move.kind === 'job') {
       this.mark(move.job!);
       this.at += move.minutes * 60_000;
+      // The job is the run itself, and shows what a run shows.
+      if (move.job === RUN_AGAIN) this.make([actById.get('run')!]);
     } else if (move.id.startsWith('gate:')) this.gate(move);
     else {
       this.pass(move.minutes);

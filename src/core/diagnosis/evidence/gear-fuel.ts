@@ -4,6 +4,7 @@ import type { Context } from '../../findings/context.ts';
 import { fuelAge } from '../../stations/fuel/age.ts';
 import { metalExplained } from '../../stations/gear/case-state.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
+import { waterCured } from '../../stations/gear/water.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { leakTraced } from '../../stations/run/leak-place.ts';
 import { RAIL_GAUGE, railPressure } from '../../stations/fuel/rail.ts';
@@ -127,6 +128,16 @@ const gearBurnt: Measure = (c) => {
   return seen(w.value === 'burnt' || w.value === 'metallic', w.at);
 };
 
+/** Water whose way in was dealt with points nowhere any more; what comes in after that is seen again. */
+const waterIn =
+  (item: 'gear.first' | 'gear.look', wet: readonly string[]): Measure =>
+  (c) => {
+    const w = wordOf(c, item);
+    if (!w) return undefined;
+    const is = wet.includes(String(w.value));
+    return is && waterCured(c) ? null : seen(is, w.at);
+  };
+
 /** What leaks from a place that was seen tells of that place, and of nothing else. */
 const leakUntraced: Measure = (c) => {
   const last = c.record.last('run.leaks');
@@ -137,6 +148,8 @@ export const gearAndFuelMeasures: Readonly<Record<string, Measure>> = {
   'odd-leg': list((c) => c.survey.engine.identity.legSigns),
   traces: list((c) => c.survey.engine.profile.traces),
   'gear-low': gearLow,
+  'gear-water': waterIn('gear.first', ['water', 'milky']),
+  'gear-milky': waterIn('gear.look', ['milky', 'creamy']),
   'gear-metal': gearMetal,
   'gear-burnt': gearBurnt,
   case: caseLeaks,

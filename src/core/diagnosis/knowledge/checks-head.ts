@@ -44,8 +44,11 @@ export const headChecks: readonly Check[] = [
     minutes: 2,
     perCylinder: 5,
     setup: 'plugs-out',
+    made: ['turn.depth'],
     after: ['turn'],
-    given: ['ran-under', 'tight']
+    given: ['ran-under', 'tight'],
+    // Each is measured against the others.
+    fits: { cylinders: ['many'] }
   },
   { id: 'shift', title: 'Shift through by hand', station: 'turn', minutes: 5, fits: shifts },
   { id: 'plugs', title: 'Plugs out and read', station: 'plugs', minutes: 8 },

@@ -247,6 +247,6 @@ export const powerHead = inSystem('power-head', [
     parts: [60, 110, 220],
     minutes: [60, 120, 240],
     stake: 'engine',
-    fits: four
+    fits: { ...four, camDrive: ['belt'] }
   }
 ]);

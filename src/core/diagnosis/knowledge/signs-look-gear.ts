@@ -191,6 +191,7 @@ export const lookAndGearSigns: readonly SignKind[] = [
     present: 'water or milk comes first',
     absent: 'oil comes first',
     leak: 0.005,
+    measured: 'gear-water',
     reads: [{ item: 'gear.first', present: ['water', 'milky'] }]
   },
   {
@@ -199,6 +200,7 @@ export const lookAndGearSigns: readonly SignKind[] = [
     present: 'the gear oil is milky',
     absent: 'the gear oil is not milky',
     leak: 0.005,
+    measured: 'gear-milky',
     reads: [{ item: 'gear.look', present: ['milky', 'creamy'] }]
   },
   {

@@ -98,7 +98,8 @@ export const turnSigns: readonly SignKind[] = [
     present: 'its piston stands low at top',
     absent: 'its piston stands as high as the others',
     leak: 0.003,
-    measured: 'depth'
+    measured: 'depth',
+    fits: { cylinders: ['many'] }
   },
   {
     id: 'plug-oily',

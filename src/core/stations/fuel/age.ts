@@ -93,11 +93,25 @@ function waterIn(c: Context, item: 'fuel.bowlLook' | 'fuel.filter'): Instant | u
   return look?.value === 'water' && !c.touched(item).some((at) => isAfter(at, look.at)) ? look.at : undefined;
 }
 
+/** How long a cloudy sample stands before it counts, ms: air and cold clear in minutes, water does not (C: a quarter of an hour, the watch not looked at). */
+const STANDS = 10 * 60_000;
+
+/** The latest jar is cloudy, of fuel that is still in there: seen once, or again after it stood. */
+export function cloudyJar(c: Context): 'once' | 'stood' | undefined {
+  const jars = c.record.all('fuel.jar').filter((r) => r.value !== 'unknown');
+  const last = jars.at(-1);
+  if (last?.value !== 'cloudy' || clearedSince(c, last.at)) return undefined;
+  const before = jars.slice(0, -1).filter((r) => !clearedSince(c, r.at));
+  const since = before.slice(before.findLastIndex((r) => r.value !== 'cloudy') + 1)[0];
+  return since && Date.parse(last.at) - Date.parse(since.at) >= STANDS ? 'stood' : 'once';
+}
+
 /** Everything that holds fuel has been emptied or filled fresh, or is not there. */
 export function fuelCleared(c: Context): { readonly open: string[]; readonly cleared: boolean } {
   // A bad jar is of what was in there then: what was called fresh or drained before it is so no more.
   const bad = latestAt([
     ...c.record.all('fuel.jar').filter((r) => r.value === 'layers' || r.value === 'dark'),
+    ...(cloudyJar(c) === 'stood' ? c.record.all('fuel.jar').slice(-1) : []),
     ...c.record.all('fuel.jarWater').filter((r) => typeof r.value === 'number' && r.value > E10_HOLDS)
   ]);
   const good = latestAt(c.record.all('fuel.jar').filter((r) => r.value === 'clear'));

@@ -2,7 +2,7 @@ import { known } from '../../engine/profile.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { latestOf } from '../../units/instant.ts';
-import { clearedSince, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
+import { clearedSince, cloudyJar, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
 import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
 import { lineState } from './line.ts';
 import { mixtureFacts } from './mixture.ts';
@@ -93,7 +93,10 @@ function jarFacts(c: Context): FuelFact[] {
   if (sampled && clearedSince(c, sampled)) return [];
   const values = { look, ...(share === undefined ? {} : { share }) };
   if (watered(c)) return [{ kind: 'jar-water', id: 'jar', condition: 'fault', values }];
-  if (look === 'cloudy') return [{ kind: 'jar-cloudy', id: 'jar', condition: 'watch', values }];
+  if (look === 'cloudy') {
+    const stood = cloudyJar(c) === 'stood';
+    return [{ kind: 'jar-cloudy', id: 'jar', condition: stood ? 'fault' : 'watch', values: { ...values, stood } }];
+  }
   if (look === 'dark') return [{ kind: 'jar-dark', id: 'jar', condition: 'fault', values }];
   return [{ kind: 'jar-clear', id: 'jar', condition: 'sound', values }];
 }

@@ -54,7 +54,8 @@ export interface FuelFacts {
   'left-old': Aged & { readonly places: readonly string[] };
   carburettor: { readonly idle: number | undefined; readonly school: ChosenSchool };
   'jar-water': Jar;
-  'jar-cloudy': Jar;
+  /** `stood`: cloudy again after it stood. */
+  'jar-cloudy': Jar & { readonly stood: boolean };
   'jar-dark': Jar;
   'jar-clear': Jar;
   /** What is wrong at a part of the line. */

@@ -1,7 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
-import { isAfter, latestOf, type Instant } from '../../units/instant.ts';
+import { compareInstants, isAfter, latestOf, type Instant } from '../../units/instant.ts';
 import { askedMix } from './correct.ts';
 import type { FuelFact } from './facts.ts';
 
@@ -41,6 +41,26 @@ export function oilStarved(c: Context): string | undefined {
   if (mix === Infinity) return 'There is no oil in its fuel, and it gets its oil from nowhere else.';
   if (mix === undefined || !asked || mix <= RUNS_DRY * asked.wanted.value) return undefined;
   return `Its fuel is mixed ${Math.round(mix)}:1 where ${Math.round(asked.wanted.value)}:1 is asked: bearings and pistons run dry.`;
+}
+
+/** From this share of the fuel that belongs to a part of oil on downward, a mixture smokes by itself (M). */
+export const SMOKES_FROM = 0.9;
+
+/** The mixture it ran on when it smoked smokes by itself, against what is asked of this engine and tank; corrected since or not. */
+export function smokesOfMixture(
+  c: Context,
+  smokedAt: Instant
+): { readonly mix: number; readonly asked: number } | undefined {
+  const asked = askedMix(c)?.ratio;
+  const [first] = c
+    .touched('fuel.mix')
+    .filter((at) => isAfter(at, smokedAt))
+    .toSorted(compareInstants);
+  const told = c.record.all('fuel.mix').findLast((r) => !first || isAfter(first, r.at));
+  // Corrected before it smoked, and not told since.
+  const old = told && c.touched('fuel.mix').some((at) => isAfter(at, told.at) && !isAfter(at, smokedAt));
+  const mix = old ? undefined : told ? known(told.value) : first ? undefined : mixNow(c);
+  return mix === undefined || asked === undefined || mix >= asked * SMOKES_FROM ? undefined : { mix, asked };
 }
 
 /** The mixture of a premix engine against what is asked of it. */

@@ -67,7 +67,10 @@ const examples: Examples<FuelFacts> = {
     condition: fault,
     values
   })),
-  'jar-cloudy': [{ kind: 'jar-cloudy', condition: watch, values: { look: 'cloudy' } }],
+  'jar-cloudy': [
+    { kind: 'jar-cloudy', condition: watch, values: { look: 'cloudy', stood: false } },
+    { kind: 'jar-cloudy', condition: fault, values: { look: 'cloudy', stood: true } }
+  ],
   'jar-dark': [{ kind: 'jar-dark', condition: fault, values: { look: 'dark' } }],
   'jar-clear': [{ kind: 'jar-clear', condition: sound, values: { look: 'clear' } }],
   part: [

@@ -8,6 +8,7 @@ import { say, type System } from '../../units/index.ts';
 import { E10_HOLDS } from './age.ts';
 import type { Aged, FuelFacts } from './facts.ts';
 import { lineWords } from './line-words.ts';
+import { SMOKES_FROM } from './mixture.ts';
 import { NEEDLE } from './needle.ts';
 import { suctionWords } from './suction-words.ts';
 
@@ -37,6 +38,14 @@ const partBecause = ({ part, faults }: FuelFacts['part']): Because =>
     [`${part.label.toLowerCase()}: ${faults.map((f) => lineWords[f]).join('; ')}`],
     'the line is followed from the tank to the cylinder.'
   );
+
+/** What may still starve it, by name where few parts are left. */
+const suspected = (left: readonly string[]): string =>
+  !left.length
+    ? 'nothing that feeds it is left to suspect. Spark, while it will not run'
+    : left.length > 3
+      ? 'the search goes from the tank to the jet, cheapest look first'
+      : listed(left);
 
 const dying: Readonly<Record<string, string>> = {
   seconds: 'It dies at once',
@@ -124,8 +133,10 @@ export const words: WordsOf<FuelFacts, object> = {
     because: jarBecause(values, units)
   }),
   'jar-cloudy': ({ values }, _, units) => ({
-    found: 'The sample is cloudy: an ethanol blend close to separating.',
-    advice: 'Do not use it.',
+    found: `The sample is cloudy${values.stood ? ', and did not clear while it stood' : ''}: an ethanol blend close to separating.`,
+    advice: values.stood
+      ? 'Drain it; none of it goes through the engine.'
+      : 'None of it goes through the engine before a sample stood a quarter of an hour: clear, and it was cold or air; else it is drained.',
     because: jarBecause(values, units)
   }),
   'jar-dark': ({ values }, _, units) => ({
@@ -161,7 +172,7 @@ export const words: WordsOf<FuelFacts, object> = {
   }),
   ...suctionWords,
   dies: ({ values: { dies, left } }) => ({
-    found: `${dying[dies ?? ''] ?? 'It runs on choke only'}: ${left.length > 3 ? 'the search goes from the tank to the jet, cheapest look first' : listed(left)}.`,
+    found: `${dying[dies ?? ''] ?? 'It runs on choke only'}: ${suspected(left)}.`,
     because: practice(
       [`still possible: ${left.join(', ') || 'nothing that was asked about'}`],
       'vent, bulb, line vacuum, portable tank, in this order; each answer takes parts away.'
@@ -194,7 +205,7 @@ export const words: WordsOf<FuelFacts, object> = {
     because: mixBecause(values, units)
   }),
   'mix-good': ({ values }, _, units) => ({
-    found: `Mixed ${Math.round(values.mix)}:1: enough oil${values.mix < values.asked.ratio * 0.9 ? ', more than asked; it will smoke, no harm' : ''}.`,
+    found: `Mixed ${Math.round(values.mix)}:1: enough oil${values.mix < values.asked.ratio * SMOKES_FROM ? ', more than asked; it will smoke, no harm' : ''}.`,
     because: mixBecause(values, units)
   }),
   floods: ({ values: { slow } }) => ({

@@ -1,4 +1,6 @@
 import type { Context } from '../../findings/context.ts';
+import { isAfter } from '../../units/instant.ts';
+import { caseResult } from '../gear/case-test.ts';
 import type { LookAnalysed, LookFact } from './facts.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
@@ -6,6 +8,13 @@ import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 export function sightAt(c: Context, place: PlaceId): Sight | undefined {
   const value = c.record.value(`look.${place}`);
   return value === undefined ? undefined : (places[place].sights as Readonly<Record<string, Sight>>)[value];
+}
+
+/** Oil that stood at the hub came by a seal that was renewed since, and the case holds its test: it is wiped, and what comes then is new. */
+function resealed(c: Context, place: PlaceId): boolean {
+  const hub = place === 'hub' ? c.record.last('look.hub') : undefined;
+  if (hub?.value !== 'oil' && hub?.value !== 'cream') return false;
+  return caseResult(c).verdict === 'held' && c.worked('gear').some((at) => isAfter(at, hub.at));
 }
 
 /** Places of the walk that nobody has seen yet: not asked, or asked and answered "unknown"; "not fitted" was seen. */
@@ -24,7 +33,7 @@ export function analyse(c: Context): LookAnalysed {
   const told: LookFact[] = [
     ...seen.flatMap((place): LookFact[] => {
       const sight = sightAt(c, place);
-      if (!sight?.says) return [];
+      if (!sight?.says || resealed(c, place)) return [];
       const note = c.record.value(`look.${place}Note`);
       return [
         {

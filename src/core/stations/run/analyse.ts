@@ -17,7 +17,7 @@ import { noiseOf } from './noise.ts';
 import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
-import { causeAt, lapsed, lampWorkedOn, symptoms } from './symptoms.ts';
+import { causeAt, lapsed, lampWorkedOn, smokesOfItsOil, symptoms } from './symptoms.ts';
 import { bankDifference, BANKS_APART, NEVER_WARM, saidOf, warmingOf, type Warming, type WarmState } from './warming.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
@@ -118,7 +118,10 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
     const id = notHeat ? 'lamp-cool' : 'lamp';
     found.push({ kind: 'lamp', id, condition: 'fault', values: notHeat ? { notHeat } : {} });
   }
-  if (smoke === 'keeps') found.push({ kind: 'smoke', condition: 'fault', values: {} });
+  if (smoke === 'keeps') {
+    const rich = smokesOfItsOil(c);
+    found.push({ kind: 'smoke', condition: 'fault', values: rich ? { rich } : {} });
+  }
   if (leaks && leaks !== 'none') {
     const mended = leakTraced(c) && !leakPlace(c);
     found.push({ kind: 'leaks', condition: 'fault', values: { what: leaks, ...(mended ? { mended } : {}) } });

@@ -60,7 +60,8 @@ export interface RunFacts {
   /** `place`: where it comes from is known, and nothing was mended there yet. */
   'stopped-shown': { readonly place: boolean };
   lamp: { readonly notHeat?: 'too-soon' | 'cool' };
-  smoke: object;
+  /** The mixture in use smokes by itself: fuel to a part of oil, and what is asked. */
+  smoke: { readonly rich?: { readonly mix: number; readonly asked: number } };
   /** `mended`: where it came from was seen, and work was done there since. */
   leaks: { readonly what: string; readonly mended?: true };
   'leak-at': LeakPlace;

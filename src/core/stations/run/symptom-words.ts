@@ -1,3 +1,4 @@
+import type { RunFacts } from './facts.ts';
 import type { LapsedId, SymptomId } from './symptoms.ts';
 
 /** What each is, and where a good technician looks first (C). */
@@ -51,3 +52,12 @@ export const lapsedWords: Readonly<Record<LapsedId, { readonly is: (was: string)
       first: 'Leak-down with the water jacket watched.'
     }
   };
+
+/** Of smoke that keeps coming: what gets in, or the oil that it was mixed with. */
+export const smokeWords = (rich: RunFacts['smoke']['rich']): { readonly found: string; readonly advice: string } =>
+  rich
+    ? {
+        found: `Smoke that keeps coming, on a mixture of ${Math.round(rich.mix)}:1 where ${Math.round(rich.asked)}:1 is asked: so much oil smokes by itself.`,
+        advice: 'The mixture right, then the same run again; what smokes then is water or oil that gets in.'
+      }
+    : { found: 'Smoke that keeps coming: water or oil is getting in.', advice: 'Look at the plugs after running.' };

@@ -1,6 +1,7 @@
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { ItemId, StationId } from '../../items/register.ts';
+import { smokesOfMixture } from '../fuel/mixture.ts';
 import { charging } from './charging.ts';
 import { runsOf } from './runs.ts';
 
@@ -12,6 +13,8 @@ export interface Symptom {
   readonly id: SymptomId;
   /** When it was last seen. */
   readonly at: Instant;
+  /** When it was first seen, of the times with no work between them where its cause lies. */
+  readonly since: Instant;
   /** A cause was written down, or work was done, after it. */
   readonly explained: boolean;
   /** The same run was made again without it. */
@@ -55,6 +58,12 @@ const tells = (text: string): boolean => text !== '' && !reasons.has(text) && !u
 export const causeUntold = (c: Context, shown: Instant): boolean => {
   const last = c.record.all('run.cause').findLast((r) => typeof r.value === 'string' && r.value.trim() !== '');
   return !!last && !tells(String(last.value).trim()) && !isAfter(shown, last.at);
+};
+
+/** The last that was said of a cause is that nobody knows it, and it was not run since. */
+export const causeLookedFor = (c: Context): boolean => {
+  const ran = c.record.last('run.outcome');
+  return ran !== undefined && causeUntold(c, ran.at);
 };
 
 /** When a cause was last written down, an empty text where none was: the reason for stopping is none. */
@@ -101,7 +110,8 @@ export function symptoms(c: Context): Symptom[] {
     const last = answers.findLast((r) => r.value === shows && !early(r.at));
     if (!last) return [];
     const repeated = answers.some((r) => r.value === without && isAfter(r.at, last.at));
-    return [{ id, at: last.at, explained: explainedSince(c, id, last.at), repeated }];
+    const since = shownSince(c, `run.${id}`, item, shows) ?? last.at;
+    return [{ id, at: last.at, since, explained: explainedSince(c, id, last.at), repeated }];
   });
   const charge = charging(c);
   const off = charge.filter((x) => x.verdict === 'under' || x.verdict === 'over').at(-1);
@@ -110,6 +120,7 @@ export function symptoms(c: Context): Symptom[] {
     seen.push({
       id,
       at: off.at,
+      since: off.at,
       explained: explainedSince(c, id, off.at),
       repeated: charge.some((x) => x.verdict === 'good' && isAfter(x.at, off.at))
     });
@@ -188,6 +199,27 @@ export function causeStations(c: Context, kind: string): readonly StationId[] {
   return reason ?? causes.get(id) ?? [];
 }
 
+/** When an answer of a run was first given, of those alike with no work between them where its cause lies: one cause is looked for. */
+export function shownSince(
+  c: Context,
+  kind: string,
+  item: ItemId,
+  value: unknown,
+  cylinder?: number
+): Instant | undefined {
+  const worked = causeStations(c, kind).flatMap((s) => c.worked(s));
+  return c.record
+    .all(item, cylinder === undefined ? {} : { cylinder })
+    .find((r) => r.value === value && !worked.some((at) => isAfter(at, r.at)))?.at;
+}
+
+/** It keeps smoking, and by what it was mixed at it would: nothing that gets in is looked for before that is right. */
+export function smokesOfItsOil(c: Context): ReturnType<typeof smokesOfMixture> {
+  const smoked = c.record.last('run.smoke');
+  if (smoked?.value !== 'keeps' || c.record.value('run.plugAfter') === 'wet') return undefined;
+  return smokesOfMixture(c, smoked.at);
+}
+
 /** What a run was stopped for, each with its moment, while no work was done since where the cause of that lies. */
 export function stopsUnmended(c: Context): { readonly at: Instant; readonly reason: string }[] {
   return c.record
@@ -199,7 +231,9 @@ export function stopsUnmended(c: Context): { readonly at: Instant; readonly reas
 /** Work was done where a lamp has its cause, after it came on: it is run again. */
 export function lampWorkedOn(c: Context): boolean {
   const came = c.record.all('run.lamp').findLast((r) => r.value === 'came');
-  return !!came && curedAt('lamp').some((s) => c.worked(s).some((at) => isAfter(at, came.at)));
+  // A sender is proved by the run alone.
+  const work = [...c.renewed('run.lamp'), ...curedAt('lamp').flatMap((s) => c.worked(s))];
+  return !!came && work.some((at) => isAfter(at, came.at));
 }
 
 /** Water was seen inside after the latest steam, on a plug or as air that leaves a cylinder for the water: that is what steams. */
@@ -227,3 +261,27 @@ export function lapsed(c: Context): { readonly id: LapsedId; readonly was: strin
     return found.some((at) => at !== '' && !isAfter(seen.at, at)) ? [] : [{ id, was: String(seen.value) }];
   });
 }
+
+/** What a run shows, by its answers, and those that show nothing. */
+const SHOWN: readonly (readonly [ItemId, readonly string[]])[] = [
+  ['run.outcome', ['ran']],
+  ['run.idles', ['even']],
+  ['run.noise', ['none']],
+  ['run.smoke', ['none', 'first']],
+  ['run.plugAfter', ['dry']],
+  ['run.exhaust', ['yes']],
+  ['run.lamp', ['none']],
+  ['run.leaks', ['none']]
+];
+/** Whether a run after an instant shows what one before it had shown; what is new then was never run again. */
+export const showsAgain = (c: Context, at: Instant): boolean =>
+  SHOWN.some(([item, fine]) => {
+    const told = c.record.all(item).filter((r) => r.value !== 'unknown');
+    const last = told.at(-1);
+    return (
+      last !== undefined &&
+      !fine.includes(String(last.value)) &&
+      isAfter(last.at, at) &&
+      told.some((r) => r.value === last.value && !isAfter(r.at, at))
+    );
+  });

@@ -89,7 +89,7 @@ const examples: Examples<RunFacts> = {
     condition: fault,
     values
   })),
-  smoke: [{ kind: 'smoke', condition: fault, values: {} }],
+  smoke: [{}, { rich: { mix: 35, asked: 50 } }].map((values) => ({ kind: 'smoke', condition: fault, values })),
   leaks: [{}, { mended: true as const }].map((more) => ({
     kind: 'leaks',
     condition: fault,

@@ -13,7 +13,7 @@ import type { RunBasis, RunFacts, Watched } from './facts.ts';
 import type { NoisePlace } from './noise.ts';
 import { items } from './readings.ts';
 import { PULLS, TACHOMETER } from './start-and-idle.ts';
-import { lapsedWords, symptomWords } from './symptom-words.ts';
+import { lapsedWords, smokeWords, symptomWords } from './symptom-words.ts';
 import { BANKS_APART, clock, NEVER_WARM, type WarmingSaid } from './warming.ts';
 import { sayWarming } from './warming-words.ts';
 
@@ -197,11 +197,7 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     because: told(basis, units)
   }),
   lamp: ({ values: { notHeat } }, basis, units) => ({ ...lampWords[notHeat ?? 'open'], because: told(basis, units) }),
-  smoke: (_, basis, units) => ({
-    found: 'Smoke that keeps coming: water or oil is getting in.',
-    advice: 'Look at the plugs after running.',
-    because: told(basis, units)
-  }),
+  smoke: ({ values: { rich } }, basis, units) => ({ ...smokeWords(rich), because: told(basis, units) }),
   leaks: ({ values: { what, mended } }, basis, units) => ({
     found: mended
       ? `It leaked ${what}, and was mended where that came from: wiped, seen dry, then the same run again.`

@@ -61,12 +61,12 @@ function slipping(c: Context, through: ThroughLinkage): TurnFact {
 function dragsCold(c: Context): boolean {
   const { neutral, forward, reverse } = shiftsOf(c);
   const bad = [forward, reverse].some((x) => x === 'no' || x === 'slips');
-  const last = c.record.last('turn.neutral');
-  return (
-    neutral === 'drags' &&
-    !bad &&
-    !c.record.all('run.outcome').some((r) => r.value === 'ran' && last !== undefined && isAfter(last.at, r.at))
-  );
+  // Dragged once warm from a run, it is no oil; set or not since, a cold drag is not excused by it any more.
+  const warm = c.record
+    .all('turn.neutral')
+    .filter((r) => r.value === 'drags')
+    .some((r) => c.record.all('run.outcome').some((x) => x.value === 'ran' && isAfter(r.at, x.at)));
+  return neutral === 'drags' && !bad && !warm;
 }
 
 /** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */

@@ -33,3 +33,19 @@ export const ranWell = (profile: Profile): Bench =>
     .read('run.minutes', 15 * 60)
     .read('run.event', 'stop')
     .wait(0.1);
+
+/** Work on the list that is open, by its id, and what to do now, by its title. */
+export const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+export const moves = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
+
+/** A run of six minutes, how it ended, and what else was told of it. */
+export const ran = (b: Bench, outcome: 'died' | 'ran', more: (x: Bench) => Bench = (x) => x): Bench =>
+  more(
+    b
+      .read('run.event', 'start')
+      .wait(0.1)
+      .read('run.stream', 'strong')
+      .read('run.outcome', outcome)
+      .read('run.minutes', 360)
+      .read('run.event', 'stop')
+  ).wait(0.05);

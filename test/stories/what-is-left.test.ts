@@ -2,22 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { holdOf } from '../hold-cases.ts';
 import { Bench } from '../case.ts';
 import { caseTest } from '../case-test.ts';
-import { ranWell, readyToRun } from './all-good.ts';
-import { four, tester, two, v6 } from './engines.ts';
+import { jobs, moves, ran, ranWell, readyToRun } from './all-good.ts';
+import { two } from './engines.ts';
 import type { Profile } from '../../src/core/engine/profile.ts';
-
-const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
-const moves = (b: Bench): string[] => b.assessed().moves.map((m) => m.title);
-const ran = (b: Bench, outcome: 'died' | 'ran', more: (x: Bench) => Bench = (x) => x): Bench =>
-  more(
-    b
-      .read('run.event', 'start')
-      .wait(0.1)
-      .read('run.stream', 'strong')
-      .read('run.outcome', outcome)
-      .read('run.minutes', 360)
-      .read('run.event', 'stop')
-  ).wait(0.05);
 
 describe('it dies after minutes, and no trial of the fuel is left', () => {
   const dies = (x: Bench): Bench => x.read('fuel.dies', 'minutes');
@@ -213,101 +200,4 @@ describe('gear oil at the hub', () => {
   it('with nothing renewed it is watched, whatever the case holds today', () => {
     expect(caseTest(seen().wait(1)).ids()).toContain('look.hub:watch');
   });
-});
-
-describe('weak on several at once', () => {
-  const weak = (list: readonly number[]): Bench => {
-    const b = readyToRun(v6, 'neglected', ['spark']).read('spark.lanyard', 'yes');
-    for (const cylinder of [1, 2, 3, 4, 5, 6])
-      b.read('spark.result', list.includes(cylinder) ? 'weak' : 'good', { cylinder, ...tester });
-    return b;
-  };
-  it('is one cause sooner than many: the ground is tried before a plug or coil of each', () => {
-    const b = weak([1, 2, 3]);
-    expect(b.ids()).toContain('spark.weak-several:watch');
-    expect(b.ids().join()).not.toMatch(/spark\.weak\.\d/);
-    expect(moves(b)[0]).toBe('Tester on bright metal: does it get stronger?');
-    expect(jobs(b)).not.toContain('spark-own');
-    expect(jobs(b)).not.toContain('ground');
-  });
-  it('stronger then, the ground is cleaned; and weak after that, it is each by itself', () => {
-    const b = weak([1, 2, 3]).read('spark.groundWire', 'returns');
-    expect(jobs(b)).toContain('ground');
-    expect(jobs(b)).not.toContain('spark-own');
-    b.done('ground').wait(0.2);
-    for (const cylinder of [1, 2, 3]) b.read('spark.result', 'weak', { cylinder, ...tester });
-    expect(b.ids()).toContain('spark.weak.1:watch');
-  });
-  it('as weak then, it is each by itself; and one alone never was anything else', () => {
-    expect(weak([1, 2, 3]).read('spark.groundWire', 'still').ids()).toContain('spark.weak.1:watch');
-    expect(weak([2]).ids()).toContain('spark.weak.2:watch');
-  });
-  it('on all of them the ground is tried before it is cleaned', () => {
-    const b = weak([1, 2, 3, 4, 5, 6]);
-    expect(jobs(b)).not.toContain('ground');
-    expect(moves(b)[0]).toMatch(/^Tester on bright metal/);
-    expect(jobs(b.read('spark.groundWire', 'returns'))).toContain('ground');
-  });
-});
-
-describe('a propeller that dragged warm', () => {
-  it('and drags after the linkage was set has failed its proof, warm or cold', () => {
-    const b = ranWell(two)
-      .read('turn.neutral', 'drags')
-      .read('turn.forward', 'follows')
-      .read('turn.reverse', 'follows');
-    expect(jobs(b)).toContain('linkage');
-    b.done('linkage')
-      .wait(2)
-      .read('turn.neutral', 'drags')
-      .read('turn.forward', 'follows')
-      .read('turn.reverse', 'follows');
-    expect(b.ids()).toContain('turn.shift:fault');
-    expect(moves(b).join(' | ')).toMatch(/Once more: set the shift linkage|Stop: done/);
-  });
-});
-
-describe('run again, and something else shows', () => {
-  const kicks = (b: Bench): Bench => ran(b.wait(0.1), 'ran', (x) => x.read('run.idles', 'kicks'));
-  it('is a new symptom with a search of its own, and not the old one in vain', () => {
-    const b = ran(readyToRun(two), 'died', (x) => x.read('fuel.dies', 'minutes')).read('run.cause', 'hose cracked');
-    kicks(b.done('hoses').done('run-again'));
-    expect(moves(b).slice(0, 3).join(' | ')).toMatch(/Flywheel mark/);
-    b.read('spark.keyLook', 'sound').read('spark.timing', 5);
-    expect(moves(b).join(' | ')).not.toMatch(/^Stop: it ends as before/);
-  });
-  it('with its cause not known, nobody is told to cure one', () => {
-    const b = kicks(readyToRun(two))
-      .read('spark.keyLook', 'sound')
-      .read('spark.timing', 5)
-      .read('run.cause', 'unknown');
-    expect(moves(b).join(' | ')).toContain('Make the same run again');
-    expect(moves(b).join(' | ')).not.toContain('Cure the cause');
-  });
-});
-
-describe('a lamp of which two thermometers say that it is no heat', () => {
-  const lit = (): Bench =>
-    readyToRun(two)
-      .read('run.event', 'start')
-      .wait(0.15)
-      .read('run.lamp', 'came')
-      .read('run.outcome', 'stopped')
-      .read('run.reason', 'lamp')
-      .read('run.event', 'stop')
-      .read('run.second', 'normal');
-  it('with a new sender it is run again: no thermometer tells more of it at a standing engine', () => {
-    const b = lit();
-    expect(moves(b)[0]).toBe('New temperature sender or switch');
-    b.wait(0.1).done('heat-sender');
-    expect(moves(b).slice(0, 2).join(' | ')).not.toMatch(/second thermometer|Find the cause/);
-    expect(b.holds()).toContain('run');
-  });
-});
-
-it('a chain jumps no belt', () => {
-  const chained = new Bench({ ...four, camDrive: 'chain' })
-    .read('run.outcome', 'failed')
-    .read('plugs.read', ['fuel'], { cylinder: 1 });
-  expect(chained.assessed().advice.suspects.map((s) => s.id)).not.toContain('belt');
 });

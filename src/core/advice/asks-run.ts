@@ -83,6 +83,13 @@ const untilCause = (r: AskRule): AskRule => ({
   }
 });
 
+/** Of the run that showed it: once something was mended, it says nothing before the next. */
+const plugAfter: AskRule = {
+  ...look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
+  open: (c, f) =>
+    !mendedAfter(c.survey, latestAt(c.record.all('run.outcome')), [RUN_AGAIN]) &&
+    look('', ['run.plugAfter'], 3).open(c, f)
+};
 /** Water that got in while it ran: a leak-down that was tight before it says nothing of that. With nothing mended since, one is enough. */
 const jacket: AskRule = look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {
   open: (c) => {
@@ -184,6 +191,13 @@ export const runAsks: Asks = {
   'run.stood': [
     repeat('Run it again, watched: it has stood since', 'run', 20, { needs: 'start', items: ['run.outcome'] })
   ],
+  'run.reopened': [
+    repeat('Run it again, watched: it was worked on since', 'run', 20, {
+      needs: 'start',
+      items: ['run.event', 'run.outcome'],
+      late: 'release'
+    })
+  ],
   'run.short': [
     goOn('Run it until its temperature has settled; say how long, and how warm it got', 'run', 12, {
       items: ['run.minutes', 'run.temperature'],
@@ -241,7 +255,7 @@ export const runAsks: Asks = {
   ).map(untilCause),
   'run.lamp-cool': [dipIfFour, ...notHeat],
   'run.smoke': untilFound(
-    look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
+    plugAfter,
     dipIfFour,
     look('Mixture in use, oil in the fuel', ['fuel.mix', 'fuel.tankOil'], 3, {
       // Water was on a plug: that is what smokes.

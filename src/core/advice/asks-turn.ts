@@ -5,8 +5,9 @@ import { lockTree } from '../stations/turn/lock.ts';
 import type { ThroughLinkage } from '../stations/turn/facts.ts';
 import { roughTree } from '../stations/turn/rough.ts';
 import { lastSoak, soakOver } from '../stations/turn/soak.ts';
-import { isAfter } from '../units/instant.ts';
+import { isAfter, latestAt } from '../units/instant.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks } from './ask.ts';
+import { pumpOpen } from './asks-cooling.ts';
 
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
 export const twist = look('Twist the propeller against the flywheel', ['look.twist'], 2);
@@ -105,7 +106,19 @@ export const turnAsks: Asks = {
   // Turned again by hand, that is proved.
   'turn.locked-pinion': [job('pinion')],
   'turn.pinion': [job('pinion', { late: true })],
-  'turn.locked-leg': [look('Lower gear plug a crack open', ['gear.first'], 4), job('metal')],
+  // With the leg off the pump stands open on top of it: that is seen before the case is taken apart.
+  'turn.locked-leg': [
+    repeat('Turn it by hand again, after the work on the leg', 'turn', 2, {
+      items: ['turn.result'],
+      open: (c) => {
+        const turned = latestAt(c.record.all('turn.result'));
+        return [...c.worked('cooling'), ...c.worked('gear')].some((at) => isAfter(at, turned));
+      }
+    }),
+    look('Lower gear plug a crack open', ['gear.first'], 4),
+    { ...pumpOpen, minutes: 15 },
+    job('metal')
+  ],
   'turn.gritty': [trial(roughTree), afterSoak, job('soak')],
   'turn.feel': [trial(roughTree), afterSoak, job('feel')],
   'turn.rough-pinion': [job('feel')],

@@ -9,6 +9,7 @@ import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { rivals } from '../stations/oil/rivals.ts';
+import { lockTree } from '../stations/turn/lock.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -16,7 +17,12 @@ import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.t
 const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained'], 15, {
   open: (c) => !caseEmpty(c) && !asked(c, 'gear.look') && !asked(c, 'gear.drained')
 });
-const caseTest = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
+const wholeCase = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
+/** Its shafts turn at every stage: of a leg that is locked it waits until that is free. */
+const caseTest: AskRule = {
+  ...wholeCase,
+  open: (c, f) => lockTree(c)?.found?.id !== 'leg' && wholeCase.open(c, f)
+};
 
 const magnet = look('Wipe the magnet and name what is on it', ['gear.magnet'], 3);
 /** Oil that shimmers is asked of the magnet: of this oil, not of what hung there before it was seen. */

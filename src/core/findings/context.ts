@@ -16,6 +16,8 @@ export interface Work {
   readonly renewed: (item: ItemId) => readonly Instant[];
   /** When what an item tells of the engine was wiped off by work: read after that, it tells again once the engine has fired or been tried. */
   readonly wiped: (item: ItemId) => readonly { readonly at: Instant; readonly clean: readonly string[] }[];
+  /** When something was opened or renewed that only a run shows to be right: a run before it is of the engine before it. */
+  readonly reopened: () => readonly Instant[];
 }
 
 /** What every analysis is given: the record, the rules of the house, the clock and the reader's units. */
@@ -31,7 +33,7 @@ export interface Context extends Work {
   readonly past: (moment: number) => boolean;
 }
 
-const none: Work = { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [] };
+const none: Work = { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [], reopened: () => [] };
 
 /**
  * The context of a survey. `aside` is one that is looked at beside the survey at hand, as it stood at an earlier moment: the next

@@ -110,6 +110,7 @@ export const cooling = {
     how: 'Cover off, seat cleaned, the new one tried in a pan first, new gasket.',
     tools: ['thermometer', 'pan'],
     parts: ['thermostat and gasket'],
+    seenRunning: true,
     minutes: 30,
     hazards: ['hot'],
     proof: {
@@ -146,6 +147,7 @@ export const cooling = {
     how: 'A second thermometer beside it says that the head is normal. Its lead off: the lamp goes out where the sender is false, and stays on where the wire is chafed to ground. An oil tank that is low rings the same horn.',
     tools: ['thermometer', 'spanners'],
     parts: ['temperature sender'],
+    seenRunning: true,
     minutes: 20,
     hazards: ['hot'],
     renews: ['run.lamp'],
@@ -158,6 +160,7 @@ export const cooling = {
     tools: ['hose', 'pump for descaler'],
     consumables: ['descaler'],
     parts: ['thermostat gasket'],
+    seenRunning: true,
     minutes: 120,
     wait: 60,
     hazards: ['chemicals', 'waste'],

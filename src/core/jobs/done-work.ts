@@ -11,6 +11,8 @@ export interface DoneWork {
   readonly alters?: readonly StationId[];
   readonly renews?: readonly ItemId[];
   readonly wipes?: readonly { readonly item: ItemId; readonly clean: readonly string[] }[];
+  /** Only a run shows it to be right. */
+  readonly seenRunning?: true;
 }
 
 /** What the work that was done changes in earlier readings. */
@@ -30,5 +32,6 @@ export const workFrom = (done: readonly DoneWork[]): Work => ({
   },
   renewed: (item) => done.filter((d) => d.renews?.includes(item)).map(({ at }) => at),
   wiped: (item) =>
-    done.flatMap(({ at, wipes }) => (wipes ?? []).flatMap((w) => (w.item === item ? [{ at, clean: w.clean }] : [])))
+    done.flatMap(({ at, wipes }) => (wipes ?? []).flatMap((w) => (w.item === item ? [{ at, clean: w.clean }] : []))),
+  reopened: () => done.filter((d) => d.seenRunning).map(({ at }) => at)
 });

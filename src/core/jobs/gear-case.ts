@@ -85,13 +85,20 @@ export const gearCase = {
   },
   metal: {
     title: 'Open the gear case and explain the metal',
-    raisedBy: [only('gear.metal', 'fault'), only('turn.rough-gears', 'fault'), only('turn.rough-leg', 'fault')],
+    raisedBy: [
+      only('gear.metal', 'fault'),
+      only('turn.rough-gears', 'fault'),
+      only('turn.rough-leg', 'fault'),
+      only('turn.locked-leg', 'fault')
+    ],
     how: 'Carrier out, gears and bearings looked at; the piece found or the wear named.',
     tools: ['carrier puller', 'circlip pliers'],
     parts: ['carrier O-rings', 'seals that are exposed'],
     minutes: 120,
     hazards: ['eyes', 'propeller'],
     proof: { station: 'gear', text: 'metal explained' },
+    // Opened for what turns roughly or not at all, it is the hand turn that says whether that was it.
+    proofAt: { turn: { station: 'turn', text: 'turns free with the leg on', reads: ['turn.result'] } },
     alters: ['turn'],
     opens: ['case', 'propeller', 'carrier'],
     uses: ['stand'],

@@ -110,6 +110,8 @@ export interface JobRule extends JobTraits {
   readonly proof: Proof;
   /** What proves it instead, where every finding that raised it is of this check. */
   readonly proofAt?: Partial<Record<StationId, Proof>>;
+  /** A run made before it says nothing of it; where left out, what it opens says so. */
+  readonly seenRunning?: boolean;
   /** Steps that come before it when both are open. */
   readonly after?: readonly string[];
 }

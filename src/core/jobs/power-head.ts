@@ -66,6 +66,7 @@ export const powerHead = {
     renews: ['compression.lashIn', 'compression.lashEx'],
     how: 'Cold, at the manual’s mark. A closed valve leaks like a burnt one: set it before anything is opened.',
     tools: ['feeler gauge'],
+    seenRunning: true,
     minutes: 30,
     hazards: ['flywheel'],
     proof: {
@@ -133,6 +134,7 @@ export const powerHead = {
     how: 'Head gasket, exhaust cover, jacket: leak-down with the jacket watched, then a pressure test of the jacket. Specialist where the block is cracked.',
     tools: ['leak-down tester'],
     parts: ['gaskets as found'],
+    seenRunning: true,
     minutes: 90,
     hazards: ['air'],
     proof: { station: 'run', text: 'plug dry after running' },
@@ -145,6 +147,7 @@ export const powerHead = {
     raisedBy: [only('compression.leakdown-overhaul', 'fault')],
     renews: ['run.plugAfter'],
     how: 'Measured before anything is bought: bore, piston, crank. The owner is asked first; parts may be worth more.',
+    seenRunning: true,
     minutes: 30,
     wait: 14_400,
     hazards: ['lift'],

@@ -8,6 +8,9 @@ import { isWork } from './done.ts';
 import { workFrom, type DoneWork } from './done-work.ts';
 import { isJobId, jobOf, type JobId } from './register.ts';
 
+/** What it runs through: opened, it may run otherwise than before (C). */
+const THROUGH: ReadonlySet<string> = new Set(['head', 'carburettor', 'flywheel', 'leg']);
+
 /** The jobs that were marked done, by their marks; a mark that was taken back to open later is none. */
 export function doneWork(survey: SurveyFile): DoneWork[] {
   const marks = survey.steps ?? [];
@@ -15,14 +18,15 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
     const stands =
       m.state === 'done' && !marks.some((o) => o.step === m.step && o.state === 'open' && isAfter(o.at, m.at));
     if (!stands || !isJobId(m.step)) return [];
-    const { proof, alters, renews, wipes } = jobOf(m.step);
+    const { proof, alters, renews, wipes, opens, seenRunning } = jobOf(m.step);
     return [
       {
         at: m.at,
         proof: { station: proof.station, ...(proof.reads ? { reads: proof.reads } : {}) },
         ...(alters ? { alters } : {}),
         ...(renews ? { renews } : {}),
-        ...(wipes ? { wipes } : {})
+        ...(wipes ? { wipes } : {}),
+        ...((seenRunning ?? opens?.some((part) => THROUGH.has(part))) ? { seenRunning: true as const } : {})
       }
     ];
   });

@@ -207,13 +207,11 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     // In vain twice: what else is established is done first, then somebody is asked.
     ...again.filter((m) => m.kind === 'ask'),
     ...againstStarting(p, asks, danger).flatMap((m) =>
-      m.id !== 'hold:run' && m.id !== 'hold:noise'
-        ? [m]
-        : vain
-          ? []
-          : causeAsked(m) && untold
-            ? [{ ...CAUSE_UNKNOWN, because: m.because }]
-            : [m]
+      vain && (m.id === 'hold:run' || m.id === 'hold:noise')
+        ? []
+        : !vain && causeAsked(m) && untold
+          ? [{ ...CAUSE_UNKNOWN, because: m.because }]
+          : [m]
     ),
     ...(vain ? [vain] : list.running),
     ...failed(p, 'finding').filter((m) => !(vain && m.job === RUN_AGAIN)),

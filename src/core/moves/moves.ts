@@ -44,13 +44,12 @@ function heldAgainst(holds: readonly Hold[], needs: Action | undefined): string 
   return hold && `First: ${hold.needs.find((n) => !n.done)?.text ?? hold.title}.`;
 }
 
-/** What proving a job does to the engine: a starter is proved by cranking, the rest by what its check does. */
-const provedBy = (m: Move): Action | undefined =>
-  !m.id.startsWith('proof:') || !m.station
-    ? undefined
-    : m.job === 'starter' || m.job === 'battery'
-      ? 'crank'
-      : stations[m.station].act;
+/** What a job, or its proof, does to the engine: a run starts it, a starter is proved by cranking, the rest by what its check does. */
+function jobDoes(m: Move): Action | undefined {
+  if (m.kind === 'job') return m.job && isJobId(m.job) && jobOf(m.job).isFirstRun ? 'start' : undefined;
+  if (!m.id.startsWith('proof:') || !m.station) return undefined;
+  return m.job === 'starter' || m.job === 'battery' ? 'crank' : stations[m.station].act;
+}
 
 const CRANKERS: Readonly<Record<'rope' | 'starter', { readonly items: readonly ItemId[]; readonly first: string }>> = {
   rope: { items: ['plugs.rope'], first: 'First: the rope starter; nothing else turns it.' },
@@ -116,7 +115,7 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       // Where it has ended, only what keeps it from getting worse still counts.
       if (end && m.id !== end.id && m.class > 2)
         return { ...m, waits: `First: ${end.title.charAt(0).toLowerCase()}${end.title.slice(1)}.` };
-      const needs = m.needs ?? provedBy(m);
+      const needs = m.needs ?? jobDoes(m);
       if (watch && !madeRunning(m, needs)) return { ...m, waits: 'First: the run is ended.' };
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =

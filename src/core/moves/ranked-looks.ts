@@ -3,7 +3,7 @@ import { checkById } from '../diagnosis/knowledge/index.ts';
 import type { RankedCheck } from '../diagnosis/ranking.ts';
 import { isHearsay } from '../diagnosis/said.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
-import { mendedAfter } from '../jobs/work.ts';
+import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { isAfter } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
@@ -22,6 +22,12 @@ function wouldNotStart({ context: c }: Position): boolean {
   const last = c.record.last('run.outcome');
   return last?.value === 'failed' && !mendedAfter(c.survey, last.at);
 }
+
+/** Something was mended since it last ran: what a run leaves to be looked at is of the next one. */
+const workedOnSinceRun = ({ context: c }: Position): boolean => {
+  const last = c.record.last('run.outcome');
+  return last !== undefined && mendedAfter(c.survey, last.at, [RUN_AGAIN]);
+};
 
 /** Whether a finding asks for a look that the ranking offers as well, under its own name. */
 function sameLook(a: Ask, r: RankedCheck): boolean {
@@ -77,6 +83,7 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
         !checkById.get(r.id)?.within?.some((id) => onTheList.has(id)) &&
         !checkById.get(r.id)?.outranked?.some((item) => told(p, item as ItemId)) &&
         !shownElsewhere(p, r) &&
+        !(r.id === 'run-again' && workedOnSinceRun(p)) &&
         !(r.needs === 'start' && (workFirst || wouldNotStart(p) || (!short && standsUntried(p)))) &&
         !asks.some((a) => sameLook(a, r))
     )

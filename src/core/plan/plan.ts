@@ -84,7 +84,8 @@ export const asOf = (c: Context, at: string): Context =>
       worked: (s) => c.worked(s).filter((w) => isAfter(at, w)),
       touched: (i) => c.touched(i).filter((w) => isAfter(at, w)),
       renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w)),
-      wiped: (i) => c.wiped(i).filter((w) => isAfter(at, w.at))
+      wiped: (i) => c.wiped(i).filter((w) => isAfter(at, w.at)),
+      reopened: () => c.reopened().filter((w) => isAfter(at, w))
     },
     true
   );
@@ -96,7 +97,7 @@ const since = (c: Context, at: string): Context =>
     c.now,
     c.units,
     c.fitLeaks,
-    { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [] },
+    { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [], reopened: () => [] },
     true
   );
 

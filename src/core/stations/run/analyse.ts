@@ -316,7 +316,11 @@ function settled(c: Context, { outcome, minutes, smoke }: RunBasis, facts: reado
   // What it did after it had run well stands at the fuel check, and is no run that settled.
   if (fuelTree(c)) return [{ kind: 'short-of-fuel', condition: 'watch', values: {} }];
   if (facts.some((f) => f.condition !== 'sound')) return [];
-  const months = monthsSince(c, c.record.last('run.outcome')!.at);
+  const ranAt = c.record.last('run.outcome')!.at;
+  // Laid up, it is worked on after its run, and runs in spring.
+  if (c.survey.assessment.kind !== 'lay-up' && c.reopened().some((at) => isAfter(at, ranAt)))
+    return [{ kind: 'reopened', condition: 'cannot-tell', values: {} }];
+  const months = monthsSince(c, ranAt);
   if (months >= SEASON) return [{ kind: 'stood', condition: 'cannot-tell', values: { months } }];
   const ran = minutes === undefined ? {} : { minutes };
   return [

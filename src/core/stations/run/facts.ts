@@ -94,6 +94,8 @@ export interface RunFacts {
   stood: { readonly months: number };
   /** Minutes it ran, where that was said. */
   short: { readonly minutes?: number };
+  /** It ran well, and something that only a run shows to be right was opened or renewed since. */
+  reopened: object;
   ran: { readonly minutes?: number; readonly smoked: boolean };
 }
 export type RunFact = FactOf<RunFacts>;

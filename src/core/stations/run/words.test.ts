@@ -157,6 +157,7 @@ const examples: Examples<RunFacts> = {
   'short-of-fuel': [{ kind: 'short-of-fuel', condition: watch, values: {} }],
   stood: [{ kind: 'stood', condition: doubt, values: { months: 9 } }],
   short: [{}, { minutes: 2 }].map((values) => ({ kind: 'short', condition: doubt, values })),
+  reopened: [{ kind: 'reopened', condition: doubt, values: {} }],
   ran: [{ smoked: true }, { smoked: false, minutes: 20 }].map((values) => ({ kind: 'ran', condition: sound, values }))
 };
 

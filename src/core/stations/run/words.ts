@@ -320,6 +320,11 @@ export const words: WordsOf<RunFacts, RunBasis> = {
         }),
     because: told(basis, units)
   }),
+  reopened: (_, basis, units) => ({
+    found: 'It ran well, and was worked on since: that run is of the engine before.',
+    advice: 'The same run again, watched.',
+    because: told(basis, units)
+  }),
   ran: ({ values: { minutes, smoked } }, basis, units) => ({
     found: `It ran and settled${minutes === undefined ? '' : `, ${say(minutes, 'minutes', units)}`}${smoked ? '; smoke in the first minutes was preservation oil' : ''}.`,
     because: told(basis, units)

@@ -40,6 +40,22 @@ const outside: Readonly<Record<string, readonly (readonly [ItemId, string])[]>> 
   gritty: [['turn.roughPinion', 'smooth']]
 };
 
+/** What showed a bad turn to sit in the leg. Work there that ends it ends it: no oil hides grit of a gear. */
+const inLeg: Readonly<Record<string, readonly (readonly [ItemId, string])[]>> = {
+  locked: [['turn.lockLeg', 'free']],
+  gritty: [
+    ['turn.roughNeutral', 'smooth'],
+    ['turn.roughLeg', 'smooth']
+  ]
+};
+const mendedInLeg = (c: Context, t: Turn, next: Turn | undefined): boolean =>
+  next !== undefined &&
+  smooth.has(next.result) &&
+  (inLeg[t.result] ?? []).some(([item, answer]) =>
+    c.record.all(item).some((r) => r.value === answer && !isAfter(t.at, r.at) && !isAfter(r.at, next.at))
+  ) &&
+  [...c.worked('gear'), ...c.worked('cooling')].some((at) => isAfter(at, t.at) && !isAfter(at, next.at));
+
 /** Locked or rough by what lies outside the power head and is out of its way, answered before it was bad again. */
 const cameFree = (c: Context, t: Turn, next: Turn | undefined, worse: Turn | undefined): boolean =>
   next !== undefined &&
@@ -60,7 +76,10 @@ export function turning(c: Context): Turning {
     // Said again while the search for it goes on, it is the same lock.
     const next = later.find((x) => x.result !== t.result);
     return (
-      rough(t) && !liquidLock(c, t, later[0]) && !cameFree(c, t, next, later.slice(later.indexOf(next!)).find(rough))
+      rough(t) &&
+      !liquidLock(c, t, later[0]) &&
+      !cameFree(c, t, next, later.slice(later.indexOf(next!)).find(rough)) &&
+      !mendedInLeg(c, t, next)
     );
   });
   const soaked = lastSoak(c);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
 import { jobs, moves, ran, ranWell, readyToRun } from './all-good.ts';
-import { four, tester, two, v6 } from './engines.ts';
+import { four, open, tester, two, v6 } from './engines.ts';
 
 describe('weak on several at once', () => {
   const weak = (list: readonly number[]): Bench => {
@@ -236,5 +236,43 @@ describe('grit that sat in the gears', () => {
   });
   it('with nothing done to them a smooth turn is made again the next day', () => {
     expect(gritty().wait(2).read('turn.result', 'bumps').ids()).toContain('turn.again:watch');
+  });
+});
+
+describe('air past the rings, and a soak', () => {
+  const leaking = (): Bench => {
+    const b = readyToRun(two, 'neglected', ['compression']);
+    for (const [cylinder, bar] of [
+      [1, 8.3],
+      [2, 5.6],
+      [3, 8.2],
+      [2, 5.6]
+    ] as const)
+      b.read('compression.pressure', bar * 1e5, { cylinder, ...open });
+    return b
+      .read('compression.leakdown', 0.32, { cylinder: 2 })
+      .read('compression.escape', ['crankcase'], { cylinder: 2 });
+  };
+  const again = (b: Bench): Bench =>
+    b.read('compression.leakdown', 0.32, { cylinder: 2 }).read('compression.escape', ['crankcase'], { cylinder: 2 });
+  it('is not read while the oil has its day', () => {
+    expect(jobs(leaking())).toContain('soak');
+    const b = leaking().done('soak').wait(0.5);
+    expect(
+      b
+        .assessed()
+        .moves.filter((m) => !m.waits)
+        .map((m) => m.title)
+        .join(' | ')
+    ).not.toMatch(/Leak-down|Compression again/);
+  });
+  it('read all the same, it condemns no bore: it leaks as before, and is read again when the day is over', () => {
+    const b = again(leaking().done('soak').wait(0.5));
+    expect(b.ids().join()).not.toMatch(/leakdown-(bore|overhaul)/);
+    expect(jobs(b)).not.toContain('overhaul');
+    expect(moves(b.wait(14)).join(' | ')).toMatch(/Turn it by hand again|a day after the soak/);
+  });
+  it('read when the day is over, it says that the soak did not help', () => {
+    expect(again(leaking().done('soak').wait(14)).ids().join()).toMatch(/leakdown-(bore|overhaul).2:fault/);
   });
 });

@@ -8,7 +8,7 @@ import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
-import { lastSoak, soakOver } from '../stations/turn/soak.ts';
+import { inSoak, lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import type { ItemId } from '../items/register.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
@@ -43,7 +43,7 @@ const wetTaken = (c: Context, f: Finding): boolean =>
 const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean =>
   c.record
     .all(item, cylinder === undefined ? {} : { cylinder })
-    .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)));
+    .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)) && !inSoak(c, r.at));
 /** Its lash wants setting: that is done, and the needle read again, before oil or air is asked. */
 const lashFirst = (c: Context, f: Finding): boolean => f.cylinder !== undefined && lashWants(c, f.cylinder);
 /** The air is followed to its part once the lash is as it should be. */
@@ -101,8 +101,8 @@ const readOnce = (c: Context): boolean => {
   const rows = compareAll(c)?.rows ?? [];
   return rows.length === 1 && rows[0]!.readings.length < 2;
 };
-/** From so many readings of the lowest cylinder on, one more settles nothing (M: the interval shrinks by a sixth and less). */
-const ENOUGH = 4;
+/** From so many readings of the lowest cylinder on, one more settles less than air does (M: the interval shrinks by a seventh). */
+const ENOUGH = 3;
 function repeatedEnough(c: Context): boolean {
   const rows = compareAll(c)?.rows ?? [];
   const lowest = rows.reduce<(typeof rows)[number] | undefined>((a, r) => (!a || r.mean < a.mean ? r : a), undefined);

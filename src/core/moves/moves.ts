@@ -92,6 +92,9 @@ function soaking(c: Position['context']): boolean {
   return over !== undefined && !c.past(over);
 }
 
+/** Air past rings that stand in oil tells nothing of them. */
+const readsAir = (m: Move): boolean => m.id === 'look:leak-down' || !!m.items?.includes('compression.leakdown');
+
 /** Dear work on what turns badly, or a specialist's price for it: what the oil frees overnight needs neither. */
 function onWhatSoaks(p: Position, m: Move): boolean {
   if (m.kind !== 'job' || !m.job || !isJobId(m.job)) return false;
@@ -119,7 +122,7 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       if (watch && !madeRunning(m, needs)) return { ...m, waits: 'First: the run is ended.' };
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
-        m.class > 2 && (needs === 'crank' || onWhatSoaks(p, m)) && soaking(p.context)
+        m.class > 2 && (needs === 'crank' || readsAir(m) || onWhatSoaks(p, m)) && soaking(p.context)
           ? 'First: the oil has its day in the bores.'
           : undefined;
       const dry =

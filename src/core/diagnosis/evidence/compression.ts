@@ -1,4 +1,4 @@
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
@@ -10,7 +10,7 @@ import { tightOnes, wetIsFor } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows, pastRings, speaks } from '../../stations/compression/leakdown.ts';
-import { soakedAt } from '../../stations/turn/soak.ts';
+import { soakedBefore } from '../../stations/turn/soak.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
 import { leaning, past, seen, type Measure, type Observed } from './observed.ts';
@@ -204,7 +204,7 @@ function airAt(c: Context, cylinder: number | undefined, here: (place: string) =
 const soakNoHelp: Measure = (c, cylinder) => {
   const r = row(c, cylinder);
   const at = latestAt(c.record.all('compression.leakdown', cylinder === undefined ? {} : { cylinder }));
-  if (!r || !speaks(r) || !soakedAt(c).some((s) => isAfter(at, s))) return undefined;
+  if (!r || !speaks(r) || !soakedBefore(c, at)) return undefined;
   return leakPast(c, r.share, r.tester);
 };
 

@@ -11,7 +11,7 @@ import { NO_LASH, TIGHT_LASH } from './readings.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
-import { soakedAt } from '../turn/soak.ts';
+import { soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
@@ -179,7 +179,7 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
       const jacket = condition === 'fault' && escapes.length > 0 && escapes.every((e) => e === 'water');
       // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
       const rings = escapes.length > 0 && escapes.every((e) => pastRings(e, strokes)) && condition === 'fault';
-      const soaked = soakedAt(c).some((at) => isAfter(takenAt(c, cylinder), at));
+      const soaked = soakedBefore(c, takenAt(c, cylinder));
       // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
       const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;
       // A hole or a scored bore that was seen comes free by no soak.

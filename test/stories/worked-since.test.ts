@@ -276,3 +276,33 @@ describe('air past the rings, and a soak', () => {
     expect(again(leaking().done('soak').wait(14)).ids().join()).toMatch(/leakdown-(bore|overhaul).2:fault/);
   });
 });
+
+describe('a leak read off the pulls', () => {
+  const gauge = { instrument: { name: 'gauge', valve: 'plug end', resolution: 3447 } } as const;
+  const read = (): Bench => {
+    const b = readyToRun(two, 'neglected', ['compression']);
+    for (const [cylinder, bar] of [
+      [1, 8.62],
+      [2, 8.55],
+      [3, 7.72]
+    ] as const)
+      // prettier-ignore
+      b.read('compression.pressure', bar * 1e5, { cylinder, ...open, ...gauge });
+    return b;
+  };
+  const found = (b: Bench): string =>
+    b
+      .assessed()
+      .findings.map((f) => `${f.id}:${f.condition}`)
+      .join();
+  it('is measured as air before anybody answers for it, and is closed by a tight one', () => {
+    const b = read();
+    expect(found(b)).toContain('compression.leak.3:watch');
+    expect(moves(b).join(' | ')).toMatch(/Leak-down of cylinder 3/);
+    b.read('compression.leakdown', 0.05, { cylinder: 3 });
+    expect(found(b)).not.toContain('compression.leak.3:watch');
+  });
+  it('stands where the air agrees', () => {
+    expect(found(read().read('compression.leakdown', 0.3, { cylinder: 3 }))).toContain('compression.leak.3:watch');
+  });
+});

@@ -230,6 +230,8 @@ export const compressionAsks: Asks = {
     whereOut
   ),
   // Repeated a few times and still on the limit: the needle tells no more, air does.
+  // Read off the shape of the pulls: before anybody answers for it, air says whether it is so.
+  'compression.leak': [{ ...leakDown, late: 'release', only: ['watch'] }],
   'compression.spread': untilSoaked(
     again(', in the reverse order', { open: (c) => !cranksWeakly(c) && !repeatedEnough(c) }),
     { ...leakDown, open: (c, f) => !cranksWeakly(c) && leakDown.open(c, f) }

@@ -1,3 +1,4 @@
+import { leakDownSays } from './leakdown.ts';
 import { PSI } from '../../units/factors.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
@@ -71,7 +72,13 @@ export function analyseLeak(c: Context): LeakAnalysed | undefined {
   // Whether it can be fitted is asked before the fitter is: an answer that comes later holds for one judgement only.
   const task = 'fitLeaks' in c ? leakTask(c) : undefined;
   const fit = task?.ok ? c.fitLeaks?.(task.observed, task.conditions) : undefined;
-  return task?.ok && fit ? { basis: task, facts: factsOfFit(fit) } : undefined;
+  if (!task?.ok || !fit) return undefined;
+  // Air that was measured says it better than a needle's shape.
+  const { tight } = leakDownSays(c);
+  const facts = factsOfFit(fit).filter(
+    (f) => !(f.kind === 'leak' && f.condition === 'watch' && tight.has(f.cylinder!))
+  );
+  return { basis: task, facts };
 }
 
 function factsOfFit({ rows, best }: LeakFit): FactOf<LeakFacts>[] {

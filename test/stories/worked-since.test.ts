@@ -306,3 +306,21 @@ describe('a leak read off the pulls', () => {
     expect(found(read().read('compression.leakdown', 0.3, { cylinder: 3 }))).toContain('compression.leak.3:watch');
   });
 });
+
+describe('kicks back, and a belt drives its valves', () => {
+  const kicks = (camDrive: 'belt' | 'chain'): Bench =>
+    ran(readyToRun({ ...four, camDrive }, 'neglected', ['turn']), 'ran', (x) => x.read('run.idles', 'kicks'))
+      .read('spark.keyLook', 'sound')
+      .read('spark.timing', 5);
+  it('its marks are looked at, and one that jumped is the cause', () => {
+    const b = kicks('belt');
+    expect(moves(b)[0]).toBe('Timing belt and its marks');
+    b.read('turn.belt', 'slack');
+    expect(moves(b).join(' | ')).not.toMatch(/Find the cause/);
+    expect(moves(b)[0]).toMatch(/^Timing belt: check the marks/);
+    expect(b.done('belt').read('turn.belt', 'renewed').said('run.kicks')).toContain('make the same run again');
+  });
+  it('a chain has none', () => {
+    expect(moves(kicks('chain')).join(' | ')).not.toMatch(/Timing belt/);
+  });
+});

@@ -4,6 +4,7 @@ import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { leakTraced } from '../stations/run/leak-place.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { causeAt, causeUntold, shownSince, smokesOfItsOil, symptoms, waterInside } from '../stations/run/symptoms.ts';
+import { beltJumped } from '../stations/turn/belt.ts';
 import { isAfter } from '../units/instant.ts';
 import { look, type AskRule } from './ask.ts';
 
@@ -23,6 +24,7 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
     const symptom = symptoms(c).find((s) => f.id === `run.${s.id}`);
     // The search has found what starves it: that is the cause, and is mended first.
     if (symptom?.id === 'died' && fuelTree(c)?.found) return false;
+    if (f.id === 'run.kicks' && beltJumped(c)) return false;
     if (f.id === 'run.leaks' && leakTraced(c)) return false;
     if (f.id === 'run.steam' && waterInside(c)) return false;
     if (f.id === 'run.smoke' && smokesOfItsOil(c)) return false;

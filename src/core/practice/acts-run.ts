@@ -1,4 +1,5 @@
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
+import { SHOWN } from '../stations/run/symptoms.ts';
 import { plain, type Act } from './act.ts';
 import type { Eye } from './eye.ts';
 import { ZERO_CELSIUS as ZERO_C } from '../units/factors.ts';
@@ -99,18 +100,12 @@ const after = (eye: Eye): void => eye.look(['run.plugAfter', 'run.smoke', 'run.l
 const second = (eye: Eye): void =>
   eye.note('run.second', eye.shows('cool-again') && !eye.truly('hot') ? 'normal' : 'same');
 
-/** What a run may show though it ran to its end, and the answers that show nothing. */
-const TROUBLE = [
-  ['run.idles', ['even']],
-  ['run.noise', ['none']],
-  ['run.smoke', ['none', 'first']],
-  ['run.plugAfter', ['dry']],
-  ['run.leaks', ['none']]
-] as const;
 /** Work was done since it ran badly: that is what somebody writes down as its cause. Who only looked has found none. */
 const worked = (eye: Eye): boolean => {
   const ends = eye.survey.readings.filter((r) => r.what === 'run.outcome');
-  const shows = TROUBLE.some(([what, fine]) => ![undefined, ...fine].some((x) => x === eye.last(what)));
+  const shows = SHOWN.some(
+    ([what, fine]) => what !== 'run.lamp' && ![undefined, ...fine].some((x) => x === eye.last(what))
+  );
   const at = (shows ? ends.at(-1) : (ends.findLast((r) => r.value !== 'ran') ?? ends.at(-1)))?.at;
   return at !== undefined && mendedAfter(eye.survey, at, [RUN_AGAIN]);
 };

@@ -83,6 +83,9 @@ const causesAt: Readonly<Record<SymptomId, readonly StationId[]>> = {
   overcharge: []
 };
 
+/** A belt was seen slack or jumped. */
+const beltAtFault = (c: Context): boolean => c.record.all('turn.belt').some((r) => r.value === 'slack');
+
 /** A cause written down, or work done where its causes lie, at or after an instant. */
 const explainedSince = (c: Context, id: SymptomId, at: Instant): boolean => {
   // What charges it is mended by a job of its own, whose proof is the run.
@@ -90,9 +93,11 @@ const explainedSince = (c: Context, id: SymptomId, at: Instant): boolean => {
   // What draws air at the intake or into the crankcase is proved while it runs.
   const joint = id === 'spits' || id === 'died' ? [...c.renewed('run.air'), ...c.renewed('compression.crankcase')] : [];
   const worked = causesAt[id].flatMap((s) => c.worked(s));
+  // A belt that jumped fires it at the wrong moment, and is proved by hand.
+  const belt = id === 'kicks' ? c.touched('turn.belt').filter(() => beltAtFault(c)) : [];
   // A bent propeller and soft mounts shake it as well; nothing else of the look-over does.
   const shaken = id === 'shakes' ? [...c.touched('look.propeller'), ...c.touched('look.mounts')] : [];
-  return [causeAt(c), ...charger, ...joint, ...shaken, ...worked].some((x) => x !== '' && !isAfter(at, x));
+  return [causeAt(c), ...charger, ...joint, ...belt, ...shaken, ...worked].some((x) => x !== '' && !isAfter(at, x));
 };
 
 /** Everything that a run showed and that is not closed: explained, and the same run made again without it. */
@@ -263,7 +268,7 @@ export function lapsed(c: Context): { readonly id: LapsedId; readonly was: strin
 }
 
 /** What a run shows, by its answers, and those that show nothing. */
-const SHOWN: readonly (readonly [ItemId, readonly string[]])[] = [
+export const SHOWN: readonly (readonly [ItemId, readonly string[]])[] = [
   ['run.outcome', ['ran']],
   ['run.idles', ['even']],
   ['run.noise', ['none']],

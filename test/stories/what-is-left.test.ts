@@ -197,6 +197,9 @@ describe('gear oil at the hub', () => {
     expect(b.ids().join()).not.toContain('look.hub');
     expect(b.wait(10).read('look.hub', 'oil').ids()).toContain('look.hub:watch');
   });
+  it('oil filled afresh renews no seal', () => {
+    expect(caseTest(seen().wait(1).done('gear-refill').wait(1)).ids()).toContain('look.hub:watch');
+  });
   it('with nothing renewed it is watched, whatever the case holds today', () => {
     expect(caseTest(seen().wait(1)).ids()).toContain('look.hub:watch');
   });

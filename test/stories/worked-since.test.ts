@@ -234,6 +234,10 @@ describe('grit that sat in the gears', () => {
     expect(b.ids().join()).not.toMatch(/turn\.(again|gritty)/);
     expect(jobs(b)).not.toContain('soak');
   });
+  it('oil filled afresh hides grit as well: it is turned again the next day', () => {
+    const b = gritty().done('gear-refill').wait(2).read('turn.result', 'bumps').read('turn.bumps', 3);
+    expect(b.ids()).toContain('turn.again:watch');
+  });
   it('with nothing done to them a smooth turn is made again the next day', () => {
     expect(gritty().wait(2).read('turn.result', 'bumps').ids()).toContain('turn.again:watch');
   });

@@ -11,6 +11,7 @@ import { boreWork } from '../stations/compression/measure.ts';
 import { inSoak, lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import type { ItemId } from '../items/register.ts';
+import { stationOf } from '../stations/items.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
 import { isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -39,11 +40,13 @@ const oiled = { conditions: { bores: 'oiled' } } as const;
 const wetTaken = (c: Context, f: Finding): boolean =>
   Boolean(compareAll(c)?.wet.some((w) => f.cylinder === undefined || w.cylinder === f.cylinder));
 
+/** What oil in the bore falsifies; what the eye sees in it is seen all the same. */
+const readsBore = (item: ItemId): boolean => stationOf(item) === 'compression';
 /** Taken since the last work on the cylinders, a soak among it. */
 const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean =>
   c.record
     .all(item, cylinder === undefined ? {} : { cylinder })
-    .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)) && !inSoak(c, r.at));
+    .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)) && !(readsBore(item) && inSoak(c, r.at)));
 /** Its lash wants setting: that is done, and the needle read again, before oil or air is asked. */
 const lashFirst = (c: Context, f: Finding): boolean => f.cylinder !== undefined && lashWants(c, f.cylinder);
 /** The air is followed to its part once the lash is as it should be. */

@@ -96,6 +96,7 @@ export const gearCase = {
     parts: ['carrier O-rings', 'seals that are exposed'],
     minutes: 120,
     hazards: ['eyes', 'propeller'],
+    renews: ['turn.roughNeutral', 'turn.roughLeg', 'turn.lockLeg'],
     proof: { station: 'gear', text: 'metal explained' },
     // Opened for what turns roughly or not at all, it is the hand turn that says whether that was it.
     proofAt: { turn: { station: 'turn', text: 'turns free with the leg on', reads: ['turn.result'] } },
@@ -152,6 +153,7 @@ export const gearCase = {
     consumables: ['seal grease'],
     minutes: 90,
     hazards: ['eyes', 'propeller'],
+    renews: ['look.hub'],
     proof: { station: 'gear', text: 'the case holds its test', reads: ['gear.casePressure', 'gear.pressureTest'] },
     spoiledBy: [
       'gear.test',

@@ -14,7 +14,7 @@ export function sightAt(c: Context, place: PlaceId): Sight | undefined {
 function resealed(c: Context, place: PlaceId): boolean {
   const hub = place === 'hub' ? c.record.last('look.hub') : undefined;
   if (hub?.value !== 'oil' && hub?.value !== 'cream') return false;
-  return caseResult(c).verdict === 'held' && c.worked('gear').some((at) => isAfter(at, hub.at));
+  return caseResult(c).verdict === 'held' && c.renewed('look.hub').some((at) => isAfter(at, hub.at));
 }
 
 /** Places of the walk that nobody has seen yet: not asked, or asked and answered "unknown"; "not fitted" was seen. */

@@ -51,10 +51,12 @@ const inLeg: Readonly<Record<string, readonly (readonly [ItemId, string])[]>> = 
 const mendedInLeg = (c: Context, t: Turn, next: Turn | undefined): boolean =>
   next !== undefined &&
   smooth.has(next.result) &&
-  (inLeg[t.result] ?? []).some(([item, answer]) =>
-    c.record.all(item).some((r) => r.value === answer && !isAfter(t.at, r.at) && !isAfter(r.at, next.at))
-  ) &&
-  [...c.worked('gear'), ...c.worked('cooling')].some((at) => isAfter(at, t.at) && !isAfter(at, next.at));
+  (inLeg[t.result] ?? []).some(
+    ([item, answer]) =>
+      c.record.all(item).some((r) => r.value === answer && !isAfter(t.at, r.at) && !isAfter(r.at, next.at)) &&
+      // Fresh oil alone hides grit as well: its gears were opened.
+      c.renewed(item).some((at) => isAfter(at, t.at) && !isAfter(at, next.at))
+  );
 
 /** Locked or rough by what lies outside the power head and is out of its way, answered before it was bad again. */
 const cameFree = (c: Context, t: Turn, next: Turn | undefined, worse: Turn | undefined): boolean =>

@@ -30,7 +30,7 @@ export const ranWell = (profile: Profile): Bench =>
     .wait(0.25)
     .read('run.stream', 'strong')
     .read('run.outcome', 'ran')
-    .read('run.minutes', 15 * 60)
+    .read('run.minutes', 15)
     .read('run.event', 'stop')
     .wait(0.1);
 
@@ -46,6 +46,6 @@ export const ran = (b: Bench, outcome: 'died' | 'ran', more: (x: Bench) => Bench
       .wait(0.1)
       .read('run.stream', 'strong')
       .read('run.outcome', outcome)
-      .read('run.minutes', 360)
+      .read('run.minutes', 6)
       .read('run.event', 'stop')
   ).wait(0.05);

@@ -77,7 +77,7 @@ describe('a gear that failed in the run', () => {
       .read('run.gears', 'fails')
       .read('run.event', 'stop')
       .read('run.outcome', 'ran')
-      .read('run.minutes', 600);
+      .read('run.minutes', 10);
   it('is shifted by hand before it runs on for its temperature', () => {
     const list = moves(failed());
     expect(list).toContain('Shift through by hand');
@@ -159,7 +159,7 @@ describe('what was mended for a symptom closes it, once the same run is made wit
       .read('run.idles', idles)
       .read('run.event', 'stop')
       .read('run.outcome', 'ran')
-      .read('run.minutes', 900)
+      .read('run.minutes', 15)
       .wait(1);
   it('an intake joint that drew air', () => {
     const b = ran(new Bench(two), 'spits').read('run.air', 'changes').wait(1).done('intake-joint').wait(1);

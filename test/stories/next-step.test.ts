@@ -56,7 +56,7 @@ describe('a run that was stopped for its water', () => {
       .read('run.stream', 'strong')
       .read('run.lamp', 'none')
       .read('run.outcome', 'ran')
-      .read('run.minutes', 900)
+      .read('run.minutes', 15)
       .read('run.event', 'stop');
   it.each(['stream', 'temperature', 'lamp'] as const)(
     'for %s, and nothing else noted: held until its cause is written down and it was run again',
@@ -166,7 +166,7 @@ describe('a head that climbs before its thermostat opens', () => {
   it('is not told to stop, and did not run hot', () => {
     expect(climbing(two, 327).ids()).toContain('run.heat:watch');
     expect(titles(climbing(two, 327))[0]).toBe('Watch the run');
-    const b = climbing(two, 327).read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 540);
+    const b = climbing(two, 327).read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 9);
     expect(b.said('run.heat')).toMatch(/its thermostat had not opened/);
     expect(open(b)).not.toContain('hot');
     expect(titles(b)[0]).toBe('Run it until its temperature has settled');
@@ -210,7 +210,7 @@ describe('no stream on muffs', () => {
   });
   it('strong in the tank: nothing is opened for it, what it was is written down, and held until then', () => {
     const b = none().read('cooling.source', 'tank').read('run.event', 'start').wait(0.3).read('run.stream', 'strong');
-    b.read('run.outcome', 'ran').read('run.minutes', 900).read('run.event', 'stop');
+    b.read('run.outcome', 'ran').read('run.minutes', 15).read('run.event', 'stop');
     expect(titles(b)[0]).toBe('Find the cause, write it down');
     expect(titles(b).join('\n')).not.toMatch(/Open the water pump|Probe the stream outlet/);
     expect(b.holds()).toContain('run');

@@ -40,7 +40,7 @@ describe('while it runs, nothing is asked that needs it to stand', () => {
     },
     {
       entered: 'stopped: now the circuit',
-      by: (b) => b.read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 900),
+      by: (b) => b.read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 15),
       now: /Charging circuit/
     }
   ]);

@@ -176,7 +176,7 @@ describe('worked on after its run', () => {
     expect(b.ids()).toContain('run.reopened:cannot-tell');
     expect(moves(b).join(' | ')).toContain('Run it again, watched: it was worked on since');
     expect(b.assessed().gates.find((g) => g.id === 'station.run')?.passes).toBe(false);
-    ran(b.wait(1), 'ran', (x) => x.read('run.minutes', 900));
+    ran(b.wait(1), 'ran', (x) => x.read('run.minutes', 15));
     expect(b.ids().join()).not.toContain('run.reopened');
   });
   it.each(['anodes', 'mounts', 'plugs', 'battery', 'propeller', 'gear-refill'] as const)(
@@ -190,7 +190,7 @@ describe('worked on after its run', () => {
       .read('run.event', 'start')
       .wait(0.3)
       .read('run.outcome', 'ran')
-      .read('run.minutes', 900);
+      .read('run.minutes', 15);
     expect(b.wait(1).done('pump').ids().join()).not.toContain('run.reopened');
   });
 });

@@ -3,7 +3,7 @@ import { holdOf } from '../hold-cases.ts';
 import { Bench } from '../case.ts';
 import { caseTest } from '../case-test.ts';
 import { jobs, moves, ran, ranWell, readyToRun } from './all-good.ts';
-import { two } from './engines.ts';
+import { tester, two, v6 } from './engines.ts';
 import type { Profile } from '../../src/core/engine/profile.ts';
 
 describe('it dies after minutes, and no trial of the fuel is left', () => {
@@ -202,5 +202,48 @@ describe('gear oil at the hub', () => {
   });
   it('with nothing renewed it is watched, whatever the case holds today', () => {
     expect(caseTest(seen().wait(1)).ids()).toContain('look.hub:watch');
+  });
+});
+
+describe('weak on several at once', () => {
+  const weak = (list: readonly number[]): Bench => {
+    const b = readyToRun(v6, 'neglected', ['spark']).read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2, 3, 4, 5, 6])
+      b.read('spark.result', list.includes(cylinder) ? 'weak' : 'good', { cylinder, ...tester });
+    return b;
+  };
+  it('is one cause sooner than many: the ground is tried before a plug or coil of each', () => {
+    const b = weak([1, 2, 3]);
+    expect(b.ids()).toContain('spark.weak-several:watch');
+    expect(b.ids().join()).not.toMatch(/spark\.weak\.\d/);
+    expect(moves(b)[0]).toBe('Tester on bright metal: does it get stronger?');
+    expect(jobs(b)).not.toContain('spark-own');
+    expect(jobs(b)).not.toContain('ground');
+  });
+  it('stronger then, the ground is cleaned; and weak after that, it is each by itself', () => {
+    const b = weak([1, 2, 3]).read('spark.groundWire', 'returns');
+    expect(jobs(b)).toContain('ground');
+    expect(jobs(b)).not.toContain('spark-own');
+    b.done('ground').wait(0.2);
+    for (const cylinder of [1, 2, 3]) b.read('spark.result', 'weak', { cylinder, ...tester });
+    expect(b.ids()).toContain('spark.weak.1:watch');
+  });
+  it('as weak then, it is each by itself; and one alone never was anything else', () => {
+    expect(weak([1, 2, 3]).read('spark.groundWire', 'still').ids()).toContain('spark.weak.1:watch');
+    expect(weak([2]).ids()).toContain('spark.weak.2:watch');
+  });
+  it('two are several though a third was never seen, or could not be told', () => {
+    const b = readyToRun(two, 'neglected', ['spark']).read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2]) b.read('spark.result', 'weak', { cylinder, ...tester });
+    expect(b.ids()).toContain('spark.weak-several:watch');
+    b.read('spark.result', 'unknown', { cylinder: 3, ...tester });
+    expect(b.ids()).toContain('spark.weak-several:watch');
+    expect(jobs(b)).not.toContain('spark-own');
+  });
+  it('on all of them the ground is tried before it is cleaned', () => {
+    const b = weak([1, 2, 3, 4, 5, 6]);
+    expect(jobs(b)).not.toContain('ground');
+    expect(moves(b)[0]).toMatch(/^Tester on bright metal/);
+    expect(jobs(b.read('spark.groundWire', 'returns'))).toContain('ground');
   });
 });

@@ -11,7 +11,7 @@ import { NO_LASH, TIGHT_LASH } from './readings.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
-import { soakedBefore } from '../turn/soak.ts';
+import { inSoak, soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
 import type { Instrument } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
@@ -78,7 +78,8 @@ function needleSawNone(c: Context, cylinder: number, at: Instant): boolean {
 /** Leak-down of each cylinder as it stands now. */
 export function leakDownRows(c: Context): LeakDownRow[] {
   const taken = measure(
-    c.record.all('compression.leakdown').filter((r) => typeof r.value === 'number'),
+    // Read into the oil of a soak it says nothing: how it was before stands until its day is over.
+    c.record.all('compression.leakdown').filter((r) => typeof r.value === 'number' && !inSoak(c, r.at)),
     {
       subject: (r) => String(r.cylinder),
       key: (r) => r.instrument?.name ?? '',

@@ -94,7 +94,7 @@ export interface RunFacts {
   stood: { readonly months: number };
   /** Minutes it ran, where that was said. */
   short: { readonly minutes?: number };
-  /** It ran well, and something that only a run shows to be right was opened or renewed since. */
+  /** It ran, and something that only a run shows to be right was opened or renewed since. */
   reopened: object;
   ran: { readonly minutes?: number; readonly smoked: boolean };
 }

@@ -321,7 +321,7 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     because: told(basis, units)
   }),
   reopened: (_, basis, units) => ({
-    found: 'It ran well, and was worked on since: that run is of the engine before.',
+    found: 'It ran, and was worked on since: that run is of the engine before.',
     advice: 'The same run again, watched.',
     because: told(basis, units)
   }),

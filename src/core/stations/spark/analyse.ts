@@ -145,7 +145,8 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
       }
     ];
   }
-  const several = whole ? severalWeak(c, plain) : undefined;
+  // Two are more than one, whatever the others are that nobody has seen.
+  const several = severalWeak(c, plain);
   return [
     ...(shared ? [together(c, list, shared.dead, shared.part)] : []),
     ...(several ? [several] : []),

@@ -37,6 +37,8 @@ export interface AskRule {
   readonly late?: true | 'release';
   /** It doubts the measurement that the finding rests on: dear work waits for it, however likely its fault. */
   readonly doubts?: true;
+  /** What others are measured by: before whatever else is asked for of its kind. */
+  readonly first?: true;
   /** To be written down, not found out: behind whatever else is asked for. */
   readonly last?: true;
   /** The moment before which it says nothing, ms since 1970. */

@@ -223,7 +223,11 @@ export const compressionAsks: Asks = {
     })
   ],
   'compression.low': untilSoaked(
-    again('', { only: ['watch', 'cannot-tell'], title: (_, f) => `Compression again${at(f)}, throttle wide open` }),
+    again('', {
+      only: ['watch', 'cannot-tell'],
+      title: (_, f) => `Compression again${at(f)}, throttle wide open`,
+      open: (c, f) => !cranksWeakly(c) && (f.values as Partial<TestFacts['low']> | undefined)?.doubt !== 'oiled'
+    }),
     // Nothing is built on a reading that is still doubted.
     ...[{ ...lashIfValves, only: ['fault'] as const }, wet].map((r): AskRule => ({
       ...r,
@@ -244,6 +248,16 @@ export const compressionAsks: Asks = {
       open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
     }),
     again(', bores dry', { only: ['cannot-tell'] })
+  ],
+  'compression.odd-high': [
+    again('', {
+      title: (_, f) => `Compression again${at(f)}, its bore blown dry`,
+      open: (c, f) => !cranksWeakly(c) && !(f.values as TestFacts['odd-high']).again
+    }),
+    look((_, f) => `Plug out${at(f)}, turn it over, look into the hole`, ['plugs.hole'], 4, {
+      kind: 'repeat',
+      open: (_, f) => (f.values as TestFacts['odd-high']).again
+    })
   ],
   'compression.scatter-wet': [again('', { title: (_, f) => `Wet test${at(f)} again, the same dose`, ...oiled })],
   'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],

@@ -97,6 +97,7 @@ export const headAsks: Asks = {
       }),
       // Whatever else was cranked for is doubted by it.
       kind: 'repeat',
+      first: true,
       // What was said of the starter before it turned so slowly is no answer to that.
       open: (c) =>
         !starterTests(c).some((what) => {

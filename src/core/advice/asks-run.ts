@@ -178,11 +178,18 @@ export const runAsks: Asks = {
   ...noWorkAsks,
   // One bank hotter: the same spot again, then what that bank has to itself.
   'run.banks': [
-    look('Temperatures of both banks again, the same spots', ['run.second'], 3, { needs: 'start' }),
-    look('Small strainer under the cowl', ['cooling.strainer'], 2),
-    { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
-    pumpOpen
-  ].map(untilWaterWork),
+    repeat('Both banks again, once neither climbs', 'run', 5, {
+      items: ['run.temperature'],
+      needs: 'start',
+      only: ['cannot-tell']
+    }),
+    ...[
+      look('Temperatures of both banks again, the same spots', ['run.second'], 3, { needs: 'start' }),
+      look('Small strainer under the cowl', ['cooling.strainer'], 2),
+      { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
+      pumpOpen
+    ].map((r) => ({ ...untilWaterWork(r), only: ['watch'] as const }))
+  ],
   'run.undercharge': [
     look('Battery and charging leads, main fuse', ['look.wiring'], 5, { only: ['fault'] }),
     job('charging')
@@ -241,7 +248,14 @@ export const runAsks: Asks = {
   // A lamp is heat or oil: which, before what heats it.
   'run.lamp': (
     [
-      look('A second thermometer, same spot', ['run.second'], 3),
+      look(
+        (c) =>
+          runsOf(c).at(-1)?.hottest
+            ? 'A second thermometer, same spot'
+            : 'A thermometer on the head at once, beside the sender: is it hot?',
+        ['run.second'],
+        3
+      ),
       dipIfFour,
       ...heat.map((r): AskRule => ({
         ...r,

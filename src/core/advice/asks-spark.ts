@@ -2,6 +2,7 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
+import { pointsDone } from '../stations/spark/analyse.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';
 import { timingFacts } from '../stations/spark/measured.ts';
 import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
@@ -57,6 +58,7 @@ const pointsLook: AskRule = {
   ...look((_, f) => `Look at the points${at(f)}: clean, pitted, oily`, ['spark.pointsLook', 'spark.pointsOhms'], 10),
   open: (c, f) =>
     c.survey.engine.profile.ignition === 'points' &&
+    !pointsDone(c) &&
     !asked(c, 'spark.pointsLook', f.cylinder) &&
     !asked(c, 'spark.pointsClean')
 };

@@ -31,6 +31,7 @@ export interface Ask {
   readonly job?: JobId;
   readonly late?: true | 'release';
   readonly doubts?: true;
+  readonly first?: true;
   readonly last?: true;
   /** ISO instant before which it says nothing, where that is still to come. */
   readonly from?: string;
@@ -89,6 +90,7 @@ export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
     .filter((g) => g.length > 0)
     .sort(
       ([a], [b]) =>
+        Number(b!.first ?? false) - Number(a!.first ?? false) ||
         weight[a!.finding.condition] - weight[b!.finding.condition] ||
         orderOf(a!) - orderOf(b!) ||
         a!.minutes - b!.minutes
@@ -153,6 +155,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       ...(r.job ? { job: r.job } : {}),
       ...(r.late ? { late: r.late } : {}),
       ...(r.doubts ? { doubts: true as const } : {}),
+      ...(r.first ? { first: true as const } : {}),
       ...(r.last ? { last: true as const } : {}),
       ...(from !== undefined && !c.past(from) ? { from: new Date(from).toISOString() } : {}),
       ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })

@@ -8,6 +8,9 @@ import type { Context } from './context.ts';
 /** So many better looks in a row close the doubt: it was the first one that was wrong (C). */
 const SETTLES = 2;
 
+/** Answers to what is work, that no work was done by (C): old fuel left in, none poured. */
+const NO_WORK: ReadonlySet<unknown> = new Set(['unknown', 'no', 'old', 'not-fitted', 0]);
+
 /** A crack, a leak or water that was seen, and the better look after it. */
 export interface Unmended {
   readonly was: Reading;
@@ -37,7 +40,7 @@ export function unmended(
     ...c.renewed(what),
     ...c.worked(station),
     ...(item.stays.undoneBy ?? []).flatMap((i) =>
-      c.record.all(i as ItemId).flatMap((r) => (r.value === 'unknown' || r.value === 'no' ? [] : [r.at]))
+      c.record.all(i as ItemId).flatMap((r) => (NO_WORK.has(r.value) ? [] : [r.at]))
     )
   ];
   return work.some((at) => !isAfter(was.at, at)) ? undefined : { was, now };

@@ -89,7 +89,7 @@ export const cooling = {
   hot: {
     title: 'Find why it ran hot',
     yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
-    raisedBy: [only('cooling.hot', 'fault'), 'cooling.rising', only('run.heat', 'fault'), 'run.banks'],
+    raisedBy: [only('cooling.hot', 'fault'), 'cooling.rising', only('run.heat', 'fault'), only('run.banks', 'watch')],
     // It ran hot before the last work on its water: it is run again before anything more is looked for.
     unless: workedOnSinceHot,
     how: 'Screens, pump, thermostat in a pan, passages; in this order.',

@@ -8,6 +8,7 @@ export const crankTrain = {
   soak: {
     title: 'Soak the bores, wait a day, turn it again',
     renews: ['turn.soaked'],
+    byDegrees: true,
     raisedBy: [
       only('turn.locked', 'fault'),
       'turn.stiff',

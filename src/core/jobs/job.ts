@@ -104,6 +104,8 @@ export interface JobRule extends JobTraits {
   readonly spoiledBy?: readonly string[];
   /** Findings that place what is still there outside this work, and so say that it did not fail: a case that bubbles at a plug alone. */
   readonly elsewhere?: readonly string[];
+  /** It works a little further each time: what it left better than it was has not failed, and is done again. */
+  readonly byDegrees?: true;
   /** Findings that speak of the engine and not of this work, by id: the same sight again at its proof is no failed proof. */
   readonly tellsOfOthers?: readonly string[];
   /** The check that proves it, and what it should show. */

@@ -10,6 +10,7 @@ export const powerHead = {
       only('compression.low', 'watch'),
       'compression.spread',
       only('compression.high', 'cannot-tell'),
+      'compression.odd-high',
       'compression.order',
       'compression.unlike',
       'compression.throttle',
@@ -40,7 +41,7 @@ export const powerHead = {
     title: 'Wet test, then leak-down',
     finds: true,
     yieldsTo: ['head-gasket', 'overhaul', 'valves', 'lash'],
-    raisedBy: [only('compression.low', 'fault'), 'compression.figure', 'compression.neighbours'],
+    raisedBy: [only('compression.low', 'fault', 'cannot-tell'), 'compression.figure', 'compression.neighbours'],
     // Off its marks every cylinder reads low: the belt first, then the needle again.
     unless: beltJumped,
     met: (c) => c.record.all('compression.leakdown').length > 0,

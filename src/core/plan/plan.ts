@@ -233,9 +233,12 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const shown =
       mark?.state === 'done' &&
       ((again.length > 0 && (!rule.raisedBy || now.some((f) => f.station === proof.station))) || asBad || spoiled);
+    const worst = (list: readonly Finding[]): number => Math.max(0, ...list.map(grave));
+    const eased = rule.byDegrees === true && shown && worst(now) < worst(raisers(rule, foundAt(mark!.at)));
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed =
       shown &&
+      !eased &&
       (spoiled ||
         !rule.raisedBy ||
         raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));

@@ -11,6 +11,7 @@ import { compare, compareAll, comparedRows, type Comparison } from '../../statio
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows, pastRings, speaks } from '../../stations/compression/leakdown.ts';
 import { soakedBefore } from '../../stations/turn/soak.ts';
+import { oddWeight } from '../../stations/compression/odd-high.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
 import { judgeWet } from '../../stations/compression/wet.ts';
 import { leaning, past, seen, type Measure, type Observed } from './observed.ts';
@@ -73,7 +74,9 @@ const low: Measure = (c, cylinder) => {
   const best = Math.max(...comparedRows(found).map((r) => r.mean));
   if (best <= 0) return undefined;
   const [p, q] = deficitLikelihood(1 - row.mean / best, (1.4 * row.u) / best);
-  return leaning(p, q, latest(c));
+  // Beside one that reads more than such engines give, being under it says little, and nothing at all where that is plain.
+  const says = 1 - oddWeight(c, found);
+  return p > q ? leaning(p ** says, q ** says, latest(c)) : leaning(p, q, latest(c));
 };
 
 const lowAll: Measure = (c) => {
@@ -94,6 +97,8 @@ function proper(found: Comparison): boolean {
   const seated = instrument.valve === 'plug end' || instrument.adapterVolume === 0;
   return seated && conditions.throttle === 'open' && !order?.confounded;
 }
+/** Low a second time, beside one that is itself not too high to be true. */
+const lowTwice = (c: Context, found: Comparison): boolean => oddWeight(c, found) === 0;
 
 const lowAgain: Measure = (c, cylinder) => {
   const found = compare(c);
@@ -101,7 +106,7 @@ const lowAgain: Measure = (c, cylinder) => {
   if (!found || !row || !proper(found)) return undefined;
   const others = pressureTests(c).filter((r) => r.cylinder === cylinder).length;
   const cameUp = !row.low && found.unlike.some((u) => u.cylinder === cylinder);
-  if (row.low && row.readings.length > 1) return seen(true, latest(c));
+  if (row.low && row.readings.length > 1) return lowTwice(c, found) ? seen(true, latest(c)) : undefined;
   return cameUp && others > 1 ? seen(false, latest(c)) : undefined;
 };
 

@@ -11,8 +11,9 @@ import type { Row } from './row.ts';
 import type { TestAnalysed, TestFact } from './facts.ts';
 import { excuseOf, floorOf, reaches, reachesAnyway, type Floor } from './floor.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
+import { oddHigh } from './odd-high.ts';
 import { cylinderOf } from './shape.ts';
-import { wetFacts } from './wet.ts';
+import { oilOnLow, wetFacts } from './wet.ts';
 
 /** What one round of compression readings establishes; nothing before one was taken. */
 export function analyseTest(c: Context): TestAnalysed | undefined {
@@ -158,6 +159,20 @@ function between(c: Context, found: Comparison): TestFact[] {
     return [{ kind: 'alike', condition: 'sound', values: { gap: gap.gap, told: alike <= 0.05 }, limit }];
   if (order?.confounded) return [{ kind: 'order', repeat: true, condition: 'cannot-tell', values: gap, limit }];
   if (overLimit <= 1 - DOUBT) return [{ kind: 'spread', repeat: true, condition: 'cannot-tell', values: gap, limit }];
+  const odd = oddHigh(c, found);
+  if (odd) {
+    const { row, others, usual, again } = odd;
+    const values = { mean: row.mean, others, usual, again };
+    return [
+      {
+        kind: 'odd-high',
+        cylinder: row.cylinder,
+        condition: 'cannot-tell',
+        ...(again ? {} : { repeat: true as const }),
+        values
+      }
+    ];
+  }
   const low = rows.filter((r) => r.low);
   const lows = (low.length ? low : [lowest]).map((r) => lowCylinder(c, found, r, best));
   return [...lows, ...neighboursLow(c, found, lows)];
@@ -179,19 +194,31 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
     };
   // Its own second low reading confirms it, whoever is the best one: what makes a reading wrong makes it low.
   const repeated = r.readings.filter((p) => p < (1 - found.limit.value) * best.mean).length > 1;
-  const excuse = excuseOf(found) ?? (deadVolume(found.instrument) > 0 ? 'adapter' : !repeated ? 'once' : undefined);
+  const oil = repeated ? undefined : oilOnLow(c, found, r, best);
+  const once = repeated || oil === 'confirms' ? undefined : oil === 'oiled' ? 'oiled' : 'once';
+  const excuse = excuseOf(found) ?? (deadVolume(found.instrument) > 0 ? 'adapter' : once);
   // Air that leaves it says what the needle said: nothing is left to doubt.
   const leaks = leakDownSays(c).leaking.has(r.cylinder);
   const heard = leakDownRows(c).some((x) => speaks(x) && x.cylinder === r.cylinder);
   // What was soaked since says how it was: it is read again before it is condemned.
   const soaked = soakedAt(c).some((at) => isAfter(at, r.at));
-  const doubt = soaked ? 'soaked' : excuse ? (leaks ? 'leaks' : excuse) : heard ? 'heard' : 'none';
-  const told = doubt === 'none' || doubt === 'heard' || doubt === 'leaks';
+  const doubt = soaked
+    ? 'soaked'
+    : excuse
+      ? leaks
+        ? 'leaks'
+        : excuse
+      : heard
+        ? 'heard'
+        : oil === 'confirms'
+          ? 'wet'
+          : 'none';
+  const told = doubt === 'none' || doubt === 'wet' || doubt === 'heard' || doubt === 'leaks';
   return {
     kind: 'low',
     cylinder: r.cylinder,
-    condition: told ? 'fault' : 'watch',
-    ...(told ? {} : { repeat: true as const }),
+    condition: told ? 'fault' : doubt === 'oiled' ? 'cannot-tell' : 'watch',
+    ...(told || doubt === 'oiled' ? {} : { repeat: true as const }),
     values: { lowest: r.cylinder, best: best.cylinder, gap: best.mean - r.mean, doubt },
     limit: found.limit
   };

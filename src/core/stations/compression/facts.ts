@@ -17,7 +17,8 @@ interface Gap {
 }
 
 /** What is to be done about a low reading before it is believed. */
-export type LowDoubt = 'soaked' | 'throttle' | 'cranking' | 'adapter' | 'once' | 'none' | 'heard' | 'leaks';
+export type LowDoubt =
+  'soaked' | 'throttle' | 'cranking' | 'adapter' | 'once' | 'oiled' | 'none' | 'wet' | 'heard' | 'leaks';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
 export interface AgainstFloor {
@@ -58,6 +59,8 @@ export interface TestFacts {
   cranking: { readonly volts?: number; readonly rpm?: number; readonly reached: boolean };
   /** Pa: what was read, and the most that such an engine gives at sea level. */
   high: { readonly mean: number; readonly most: number; readonly again: boolean };
+  /** Pa: what the odd one reads, the highest of the others, and the most that such engines usually show at sea level. */
+  'odd-high': { readonly mean: number; readonly others: number; readonly usual: number; readonly again: boolean };
   alike: { readonly gap: number; readonly told: boolean };
   order: Gap;
   spread: Gap;

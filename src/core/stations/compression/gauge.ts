@@ -13,8 +13,10 @@ export const ordinaryGauge = {
 export const stepOf = (instrument: Instrument): number => instrument.resolution ?? ordinaryGauge.resolution;
 
 /** Gauge error of a reading's instrument, Pa. */
-export const gaugeError = (r: PressureTest): number =>
-  (r.instrument?.accuracy ?? ordinaryGauge.accuracy) * (r.instrument?.range ?? ordinaryGauge.range);
+export const gaugeError = (r: PressureTest): number => gaugeErrorOf(r.instrument);
+/** The same, of an instrument; of an ordinary gauge where none is named. */
+export const gaugeErrorOf = (i: Instrument | undefined): number =>
+  (i?.accuracy ?? ordinaryGauge.accuracy) * (i?.range ?? ordinaryGauge.range);
 
 /** Mean of readings, Pa. */
 export const meanOf = (list: readonly PressureTest[]): number =>

@@ -2,7 +2,7 @@ import type { Context } from '../../findings/context.ts';
 import type { Measured } from '../../measurements/measure.ts';
 import { repeatsOf } from '../../measurements/repeats.ts';
 import type { Estimate } from '../../physics/spread.ts';
-import { byTime, isAfter, latestAt } from '../../units/instant.ts';
+import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { oilGone } from '../plugs/oil-in-bores.ts';
 import { differences, direct, explained, lowBeside, type Difference, type OtherTest } from './differences.ts';
 import { meanOf } from './gauge.ts';
@@ -14,6 +14,8 @@ import type { PressureTest as Pressure } from './tests.ts';
 export interface WetTest extends Estimate {
   readonly cylinder: number;
   readonly dose?: number;
+  /** When it was read last. */
+  readonly at: Instant;
 }
 
 /** A reading under other conditions that does not fit, or stands alone for its cylinder. */
@@ -106,6 +108,7 @@ export function wetTests(
           cylinder,
           mean: meanOf(speaking),
           u: one / Math.sqrt(speaking.length),
+          at: speaking.at(-1)!.at,
           ...(dose === undefined ? {} : { dose })
         };
       }),

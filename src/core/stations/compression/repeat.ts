@@ -5,6 +5,7 @@ import { comparedRows, DOUBT, type Comparison } from './compare.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
+import { oilOnLow } from './wet.ts';
 
 const entropy = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
 
@@ -49,7 +50,8 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
   const { leaking } = leakDownSays(c);
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => leaking.has(k))) return { kind: 'heard', low };
-  if (lowest.readings.length < 2) return { kind: 'lowest', cylinder: lowest.cylinder };
+  if (lowest.readings.length < 2)
+    return { kind: oilOnLow(c, found, lowest, best) ? 'leak-down' : 'lowest', cylinder: lowest.cylinder };
   if (best.readings.length < 2 && overLimit <= 1 - DOUBT) return { kind: 'best', cylinder: best.cylinder };
   const heard = leakDownRows(c)
     .filter(speaks)

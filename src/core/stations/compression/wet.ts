@@ -1,6 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
+import { oilBurntOff } from '../plugs/oil-in-bores.ts';
 import type { Comparison } from './compare.ts';
 import type { TestFact } from './facts.ts';
 import type { Row } from './row.ts';
@@ -39,6 +40,20 @@ export const wetFacts = (c: Context, found: Comparison, inQuestion: (row: Row) =
   const alike = risenAlike(c, found);
   return alike ? [alike] : eachWet(c, found, inQuestion);
 };
+
+/**
+ * What oil in its bore makes of a low reading taken once. "confirms": less what the oil's own volume lifts, it reads as low again,
+ * which is a second reading of its own. "oiled": it was lifted by sealing, or nobody knows by how much, and dry it cannot be read
+ * again while the oil is in it: air tells.
+ */
+export function oilOnLow(c: Context, found: Comparison, r: Row, best: Row): 'confirms' | 'oiled' | undefined {
+  const wet = found.wet.find((w) => w.cylinder === r.cylinder);
+  if (!wet || oilBurntOff(c, wet.at)) return undefined;
+  const { verdict, oil } = judgeWet(c, r, wet);
+  if (verdict === 'lower' || verdict === 'flooded') return undefined;
+  const dry = oil && wet.mean - (oil.low - r.mean);
+  return verdict === 'valve' && dry !== undefined && dry < (1 - found.limit.value) * best.mean ? 'confirms' : 'oiled';
+}
 
 /** Rises that differ by no more than this share of the largest are alike (M: twice what two tests scatter). */
 const ALIKE = 0.35;

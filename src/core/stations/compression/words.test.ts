@@ -83,19 +83,27 @@ const ofTest: Examples<TestFacts> = {
     cylinder: 2,
     values: { mean: 180 * PSI, most: 165 * PSI, again }
   })),
+  'odd-high': [true, false].map((again) => ({
+    kind: 'odd-high' as const,
+    condition: doubt,
+    cylinder: 2,
+    values: { mean: 180 * PSI, others: 121 * PSI, usual: 150 * PSI, again }
+  })),
   alike: [
     { kind: 'alike', condition: 'sound', values: { gap: 2 * PSI, told: false }, limit },
     { kind: 'alike', condition: 'sound', values: { gap: 9 * PSI, told: true }, limit }
   ],
   order: [{ kind: 'order', condition: doubt, values: gap, limit }],
   spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
-  low: (['soaked', 'throttle', 'cranking', 'adapter', 'once', 'none', 'heard', 'leaks'] as const).map((reason) => ({
-    kind: 'low',
-    cylinder: 2,
-    condition: reason === 'none' ? 'fault' : 'watch',
-    values: { ...gap, doubt: reason },
-    limit
-  })),
+  low: (['soaked', 'throttle', 'cranking', 'adapter', 'once', 'oiled', 'none', 'wet', 'heard', 'leaks'] as const).map(
+    (reason) => ({
+      kind: 'low',
+      cylinder: 2,
+      condition: reason === 'none' ? 'fault' : 'watch',
+      values: { ...gap, doubt: reason },
+      limit
+    })
+  ),
   'low-but-tight': [{ kind: 'low-but-tight', id: 'low', cylinder: 2, condition: doubt, values: gap, limit }],
   tight: [{ kind: 'tight', id: 'figure', condition: 'sound', values: byModel }],
   neighbours: [{ kind: 'neighbours', condition: 'fault', values: { pair: [1, 2] }, limit }],

@@ -212,6 +212,22 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       }
     )
   }),
+  'odd-high': ({ cylinder, values }, found, units) => {
+    const p = pressureSaid(found, units);
+    return {
+      found: `Cylinder ${cylinder} stands alone at ${p(values.mean)}: the others agree, at ${p(values.others)} at most, and such engines usually give no more than ${say(values.usual, 'pressure', units)}.`,
+      advice: values.again
+        ? 'It repeats: plug out, turn it over, look into the hole for oil, fuel, water or carbon, before the others are called low.'
+        : 'Read it again, its bore blown dry, before the others are called low.',
+      because: practice(
+        inputsOf(found, units),
+        'what takes up room in one chamber is sooner so than that all the others lost the same.',
+        {
+          limit: `${say(values.usual, 'pressure', units)} at sea level (common practice: the top of its kind, or a tenth over the manual’s figure)`
+        }
+      )
+    };
+  },
   alike: ({ values }, found, units) => ({
     found: values.told
       ? `${compared(found)} are within the limit: spread ${percent(found.spread!.value)} of ${sayLimit(found.limit, units)}.`

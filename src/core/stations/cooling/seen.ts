@@ -1,7 +1,7 @@
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
-import { BANKS_APART, bankDifference } from '../run/warming.ts';
+import { bankDifference, BANKS_APART } from '../run/banks.ts';
 import { runsOf, type Run } from '../run/runs.ts';
 import { spotOf, type Spot } from '../run/spots.ts';
 
@@ -41,7 +41,9 @@ export function banksApart(c: Context): { readonly hotter: 'port' | 'starboard';
     port && starboard && Math.abs(Date.parse(port.at) - Date.parse(starboard.at)) <= TOGETHER
       ? { port: port.value, starboard: starboard.value }
       : undefined;
-  const apart = (run && bankDifference(run)) ?? noted;
+  const inRun = run && bankDifference(c, run);
+  if (inRun?.warming) return undefined;
+  const apart = inRun ?? noted;
   return (
     apart && {
       hotter: apart.port > apart.starboard ? 'port' : 'starboard',

@@ -79,7 +79,7 @@ export const items = {
   }),
   look: choice({
     label: 'Engine oil',
-    stays: { answers: ['milky'], undoneBy: ['oil.sump', 'oil.drained', 'oil.poured'] },
+    stays: { answers: ['milky'], undoneBy: ['oil.sump', 'oil.drained', 'oil.poured', 'oil.changes'] },
     options: { clean: 'clean', dark: 'dark', milky: 'milky', thin: 'thin, smells of fuel' }
   }),
   waited: quantity({ label: 'Waited before dipping', state: true, dimension: 'minutes', min: 0, max: 2000 }),

@@ -18,7 +18,8 @@ import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
 import { causeAt, lapsed, lampWorkedOn, smokesOfItsOil, symptoms } from './symptoms.ts';
-import { bankDifference, BANKS_APART, NEVER_WARM, saidOf, warmingOf, type Warming, type WarmState } from './warming.ts';
+import { bankDifference, BANKS_APART } from './banks.ts';
+import { NEVER_WARM, saidOf, warmingOf, type Warming, type WarmState } from './warming.ts';
 
 const gravity: Readonly<Record<WarmState, Condition>> = {
   few: 'cannot-tell',
@@ -209,7 +210,7 @@ function heat(c: Context): RunFact[] {
   return [
     warmingFact(c, run, warming, watched),
     ...(alone ? [{ kind: 'odd', condition: 'cannot-tell', values: { run: watched, alone } } as const] : []),
-    ...banks(run, watched),
+    ...banks(c, run, watched),
     ...neverWarm(c, run, watched),
     // That two runs cannot be compared is no doubt about either.
     ...(beside && beside.verdict !== 'cannot-tell'
@@ -257,12 +258,16 @@ function warmingFact(c: Context, run: Run, warming: Warming, watched: Watched): 
   };
 }
 
-function banks(run: Run, watched: Watched): RunFact[] {
-  const apart = bankDifference(run);
+function banks(c: Context, run: Run, watched: Watched): RunFact[] {
+  const apart = bankDifference(c, run);
   if (!apart) return [];
   const by = Math.abs(apart.port - apart.starboard);
   const hotter = apart.port > apart.starboard ? 'port' : 'starboard';
-  return by > BANKS_APART ? [{ kind: 'banks', condition: 'watch', values: { run: watched, hotter, by } }] : [];
+  if (by <= BANKS_APART) return [];
+  const { warming } = apart;
+  return [
+    { kind: 'banks', condition: warming ? 'cannot-tell' : 'watch', values: { run: watched, hotter, by, warming } }
+  ];
 }
 
 function neverWarm(c: Context, run: Run, watched: Watched): RunFact[] {

@@ -38,7 +38,13 @@ export interface RunFacts {
   /** Temperatures that stand alone, far off those beside them. */
   odd: { readonly run: Watched; readonly alone: number };
   /** K by which one bank runs hotter. */
-  banks: { readonly run: Watched; readonly hotter: 'port' | 'starboard'; readonly by: number };
+  banks: {
+    readonly run: Watched;
+    readonly hotter: 'port' | 'starboard';
+    readonly by: number;
+    /** Both still climb below where a thermostat opens. */
+    readonly warming: boolean;
+  };
   /** It never got warm: K at its hottest. */
   cold: { readonly run: Watched; readonly hottest: number };
   beside: { readonly run: Watched; readonly beside: RunsBeside; readonly labels: readonly [string, string] };

@@ -6,7 +6,8 @@ import { lastSeen } from '../cooling/seen.ts';
 import { compareRuns } from './compare.ts';
 import { duePrompts } from './prompts.ts';
 import { mainTrack, runningRun, runsOf, type Spot } from './runs.ts';
-import { bankDifference, clock, warmingOf } from './warming.ts';
+import { bankDifference } from './banks.ts';
+import { clock, warmingOf } from './warming.ts';
 import { warmingSaid } from './warming-words.ts';
 
 const C = (t: number): number => t + 273.15;
@@ -171,9 +172,9 @@ describe('where a run heads for', () => {
       ['head-starboard', 56]
     ] as const)
       b.read('run.temperature', C(t), { conditions: { spot } });
-    expect(bankDifference(runsOf(at(b))[0]!)).toEqual({ port: C(70), starboard: C(56) });
+    expect(bankDifference(at(b), runsOf(at(b))[0]!)).toMatchObject({ port: C(70), starboard: C(56) });
     b.wait(0.2).read('run.temperature', C(75), { conditions: { spot: 'head-port' } });
-    expect(bankDifference(runsOf(at(b))[0]!)).toBeUndefined();
+    expect(bankDifference(at(b), runsOf(at(b))[0]!)).toBeUndefined();
   });
 });
 

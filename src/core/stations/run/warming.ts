@@ -94,7 +94,7 @@ export const NEVER_WARM = { under: 318, minutes: 10 } as const;
 export const WARM = 323.15;
 
 /** Where no stamp is known: the highest that is common, K (C: 71 °C, 160 °F). */
-const USUAL_STAMP = 344;
+export const USUAL_STAMP = 344;
 
 /** Its thermostat is still to open: until then every sound head climbs like a straight line, and no end of it can be told. */
 function beforeThermostat(c: Context, track: Track, opened: number | undefined): boolean {
@@ -170,16 +170,3 @@ export const clock = (seconds: number): string => {
   const rest = `${String(Math.floor((s % 3600) / 60)).padStart(h ? 2 : 1, '0')}:${String(s % 60).padStart(2, '0')}`;
   return h ? `${h}:${rest}` : rest;
 };
-
-/** Banks of one engine further apart than this are looked into, K (M). */
-export const BANKS_APART = 8;
-
-/** Both banks at their latest, where both were read in the last minutes of a run, K apart. */
-export function bankDifference(run: Run): { readonly port: number; readonly starboard: number } | undefined {
-  const last = (spot: string): { seconds: number; temperature: number } | undefined =>
-    run.tracks.find((t) => t.spot === spot)?.samples.at(-1);
-  const [port, starboard] = [last('head-port'), last('head-starboard')];
-  return port && starboard && Math.abs(port.seconds - starboard.seconds) <= 180
-    ? { port: port.temperature, starboard: starboard.temperature }
-    : undefined;
-}

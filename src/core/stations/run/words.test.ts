@@ -50,11 +50,10 @@ const examples: Examples<RunFacts> = {
     { kind: 'heat-through', condition: sound, values: { run, warming: warmings[0]!, at: 335, seconds: 1080 } }
   ],
   odd: [1, 3].map((alone) => ({ kind: 'odd', condition: doubt, values: { run, alone } })),
-  banks: (['port', 'starboard'] as const).map((hotter) => ({
-    kind: 'banks',
-    condition: watch,
-    values: { run, hotter, by: 12 }
-  })),
+  banks: (['port', 'starboard'] as const).flatMap((hotter) => [
+    { kind: 'banks', condition: watch, values: { run, hotter, by: 12, warming: false } },
+    { kind: 'banks', condition: doubt, values: { run, hotter, by: 12, warming: true } }
+  ]),
   cold: [{ kind: 'cold', condition: watch, values: { run: logged, hottest: 310 } }],
   beside: (['same', 'cooler', 'hotter'] as const).map((verdict) => ({
     kind: 'beside',

@@ -4,18 +4,17 @@ import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { sayValue } from '../../items/check-entry.ts';
-import { ZERO_CELSIUS } from '../../units/factors.ts';
 import { say, type System } from '../../units/index.ts';
 import { sources } from '../cooling/source.ts';
 import { CHARGING, CHARGING_RPM } from './charging.ts';
 import { sayBeside } from './compare-words.ts';
-import type { RunBasis, RunFacts, Watched } from './facts.ts';
+import type { RunBasis, RunFacts } from './facts.ts';
 import type { NoisePlace } from './noise.ts';
 import { items } from './readings.ts';
 import { PULLS, TACHOMETER } from './start-and-idle.ts';
 import { lapsedWords, smokeWords, symptomWords } from './symptom-words.ts';
-import { BANKS_APART, clock, NEVER_WARM, type WarmingSaid } from './warming.ts';
-import { sayWarming } from './warming-words.ts';
+import { temperatureWords, watched } from './temperature-words.ts';
+import { clock, NEVER_WARM } from './warming.ts';
 
 const short = (s: string): string => (s.length > 90 ? `${s.slice(0, 88).trimEnd()}…` : s).replace(/[.\s]+$/, '');
 
@@ -31,35 +30,6 @@ const told = ({ outcome, minutes, lamp, smoke, leaks }: RunBasis, units: System)
     ],
     'a first run outdoors on water, watched to the end.'
   );
-
-/** What the curve of a run rests on. */
-const watched = (run: Watched, units: System): Because => ({
-  inputs: [
-    `${run.label}: ${run.samples} temperatures at one spot, ${run.minutes.toFixed(0)} min`,
-    ...(run.hottest
-      ? [`hottest: ${say(run.hottest.temperature, 'temperature', units)} at ${clock(run.hottest.seconds)}`]
-      : []),
-    ...(run.gap ? [`longest gap in the log: ${Math.round(run.gap / 60)} min`] : [])
-  ],
-  limit: sayLimit(run.limit, units),
-  provenance: 'P',
-  source: 'First-order heating; interval by profile likelihood, time constant searched'
-});
-const fromMemory = { provenance: 'M', source: 'From memory' } as const;
-
-function curve(run: Watched, { fit }: WarmingSaid, units: System): Because {
-  const t = (k: number): string => say(k, 'temperature', units);
-  return {
-    ...watched(run, units),
-    ...(fit
-      ? {
-          value: `plateau ${t(fit.plateau)}, time constant ${Math.round(fit.tau)} s`,
-          uncertainty: `${t(fit.low)} to ${fit.high === undefined ? 'no upper limit yet' : t(fit.high)} (95 %); readings scatter ${fit.sigma.toFixed(1)} K`
-        }
-      : {}),
-    formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))'
-  };
-}
 
 const voltsBecause = ({ volts, rpm }: RunFacts['charges']): Because =>
   practice([`volts: ${volts.toFixed(1)}`, `speed: ${rpm ?? 'not noted'}`], 'volts at the battery, at speed.', {
@@ -112,43 +82,7 @@ export const words: WordsOf<RunFacts, RunBasis> = {
       : `It was stopped after ${clock(minutes * 60)}: say how it went, and why it was stopped.`,
     because: practice([`${label}: its end is not recorded`], 'a run that nobody watched proves nothing.')
   }),
-  heat: ({ values: { run, warming, doubted } }, _, units) => {
-    const { found, advice } = sayWarming(warming, units);
-    const second = doubted ? 'A second thermometer read normal: one of them is wrong.' : '';
-    return {
-      found,
-      advice: [advice, second].filter(Boolean).join(' ') || undefined,
-      because: curve(run, warming, units)
-    };
-  },
-  'heat-through': ({ values: { run, warming, at, seconds } }, _, units) => ({
-    found: `Read ${say(at, 'temperature', units)} after ${clock(seconds)}, under the limit of ${sayLimit(warming.limit, units)}.`,
-    because: curve(run, warming, units)
-  }),
-  odd: ({ values: { run, alone } }, _, units) => ({
-    found: `${alone === 1 ? 'One temperature stands' : `${alone} temperatures stand`} far off the readings beside ${alone === 1 ? 'it' : 'them'} and ${alone === 1 ? 'is' : 'are'} left out of the curve.`,
-    advice: `Take ${alone === 1 ? 'it' : 'them'} back if it was a slip.`,
-    because: {
-      ...watched(run, units),
-      provenance: 'M',
-      source: 'From memory: no head jumps 25 K within a minute and back'
-    }
-  }),
-  banks: ({ values: { run, hotter, by } }, _, units) => ({
-    found: `The ${hotter} bank runs ${say(by + ZERO_CELSIUS, 'temperature', 'metric').replace(' °C', ' K')} hotter: strainer, passages or thermostat of that bank.`,
-    advice: 'One cured fault does not clear the other.',
-    because: { ...watched(run, units), limit: `${BANKS_APART} K between banks (from memory)`, ...fromMemory }
-  }),
-  cold: ({ values: { run, hottest } }, _, units) => ({
-    found: `After ${run.minutes.toFixed(0)} minutes it is only ${say(hottest, 'temperature', units)}: it never got warm.`,
-    advice:
-      'A thermostat that stays open, or none in it; run cold it fouls its plugs, and a four-stroke thins its oil.',
-    because: {
-      ...watched(run, units),
-      limit: `${say(NEVER_WARM.under, 'temperature', units)} within ${NEVER_WARM.minutes} min (from memory)`,
-      ...fromMemory
-    }
-  }),
+  ...temperatureWords,
   beside: ({ values: { run, beside, labels } }, _, units) => ({
     found: sayBeside(beside, units),
     because: { ...watched(run, units), inputs: [labels.join(' and ')] }

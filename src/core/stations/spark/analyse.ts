@@ -165,10 +165,13 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
       const seen = seenToBe(c, s);
       return seen
         ? { kind: 'explained', cylinder, condition: 'fault', values: { part: seen } }
-        : { kind: 'weak', cylinder, condition: 'watch', values: {} };
+        : { kind: 'weak', cylinder, condition: 'watch', values: { pointsDone: pointsDone(c) } };
     })
   ];
 }
+
+/** Its points and condenser were seen to: what is weak now is weak for something else. */
+export const pointsDone = (c: Context): boolean => c.renewed('spark.pointsLook').length > 0;
 
 /** Whether another ground made it stronger, and nothing was done to the ground since; cleared where it did not, or was seen to. */
 function groundTried(c: Context): 'helps' | 'cleared' | undefined {

@@ -77,7 +77,8 @@ export interface SparkFacts {
   'fails-warm': { readonly result: 'weak' | 'none' };
   'fails-warm-everywhere': Everywhere;
   slow: { readonly result: 'weak' | 'none' };
-  weak: object;
+  /** Its points were cleaned or renewed before it was looked at. */
+  weak: { readonly pointsDone: boolean };
   unsteady: object;
   colour: { readonly colour: 'orange' | 'red' };
   misses: object;

@@ -135,7 +135,7 @@ const examples: Examples<SparkFacts> = {
     { kind: 'fails-warm-everywhere', id: 'fails-warm-all', condition: 'fault', values: { cylinders: 3 } }
   ],
   slow: (['weak', 'none'] as const).map((result) => ({ kind: 'slow', condition: doubt, ...one, values: { result } })),
-  weak: [{ kind: 'weak', condition: watch, ...one }],
+  weak: [true, false].map((pointsDone) => ({ kind: 'weak', condition: watch, ...one, values: { pointsDone } })),
   unsteady: [{ kind: 'unsteady', condition: watch, ...one }],
   colour: (['orange', 'red'] as const).map((colour) => ({
     kind: 'colour',

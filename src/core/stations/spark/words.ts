@@ -197,8 +197,8 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     advice: 'Repeat with the plugs out and a good battery.',
     because: pattern(basis, 'some ignitions give little below a minimum speed.')
   }),
-  weak: ({ cylinder }, basis) => ({
-    found: `Spark on cylinder ${cylinder} is weak: plug and cap first, then ${basis.ignition === 'points' ? 'points and condenser' : 'its coil'}.`,
+  weak: ({ cylinder, values }, basis) => ({
+    found: `Spark on cylinder ${cylinder} is weak: plug and cap first, then ${basis.ignition === 'points' && !values.pointsDone ? 'points and condenser' : 'its coil'}.`,
     because: pattern(basis, 'weak on one is that cylinder’s own parts.')
   }),
   unsteady: ({ cylinder }, basis) => ({

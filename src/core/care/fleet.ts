@@ -1,3 +1,4 @@
+import { capacityOf } from '../stations/gear/refill.ts';
 import { known, cylinderCount } from '../engine/profile.ts';
 import { contextOf, type Context } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
@@ -143,7 +144,7 @@ function needsOf(members: readonly (Member & { readonly asks: ReadonlySet<string
     ),
     ...need(
       'gear oil',
-      gear.map((s) => known(s.engine.profile.gearCapacity)),
+      gear.map((s) => capacityOf(s.engine.manual?.['gear.capacity']?.value, s.engine.profile)),
       'tank'
     ),
     ...need('plug washers', gear.map(washersOf)),

@@ -1,5 +1,5 @@
 import { school } from '../house-rules/rules.ts';
-import { known } from '../engine/profile.ts';
+import { gearCapacity } from '../stations/gear/capacity.ts';
 import type { Context } from '../findings/context.ts';
 import { drainMinutes } from '../physics/viscosity.ts';
 import { about, figures } from './about.ts';
@@ -30,7 +30,7 @@ export function drainStep(c: Context): ProcedureStep {
 
 /** Bottles for what this case takes, by the bottle at hand. */
 export function bottles(c: Context): Figure | undefined {
-  const size = known(c.survey.engine.profile.gearCapacity);
+  const size = gearCapacity(c)?.value;
   const bottle = about(c).number('gear.bottle');
   if (size === undefined || bottle === undefined) return undefined;
   const twin = c.survey.engine.profile.installation;
@@ -45,7 +45,7 @@ export function bottles(c: Context): Figure | undefined {
 
 /** Strokes of the hand pump until the level hole should run. */
 export function strokes(c: Context): Figure | undefined {
-  const size = known(c.survey.engine.profile.gearCapacity);
+  const size = gearCapacity(c)?.value;
   const one = about(c).number('gear.pumpStroke');
   return size === undefined || one === undefined
     ? undefined

@@ -1,5 +1,6 @@
 import { latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
+import { gearCapacity } from '../../stations/gear/capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { fuelAge } from '../../stations/fuel/age.ts';
 import { metalExplained } from '../../stations/gear/case-state.ts';
@@ -22,7 +23,7 @@ const list = (of: (c: Context) => unknown): Measure => {
 const gearLow: Measure = (c) => {
   const at = lastOf(c, 'gear.look', 'gear.first', 'gear.drained');
   const drained = known(c.record.value('gear.drained'));
-  const holds = known(c.survey.engine.profile.gearCapacity);
+  const holds = gearCapacity(c)?.value;
   if (wordOf(c, 'gear.look')?.value === 'none' || wordOf(c, 'gear.first')?.value === 'nothing') return seen(true, at);
   return drained !== undefined && holds !== undefined ? past(-drained / holds, -0.8, 0.06, at) : undefined;
 };

@@ -1,6 +1,6 @@
 import { known } from '../../engine/profile.ts';
+import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
-import { judgedBy } from '../../findings/limit.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { GearFact } from './facts.ts';
 import { oilLow, waterSeen } from './water.ts';
@@ -19,7 +19,7 @@ function refilledSince(c: Context): boolean {
 export function amountFacts(c: Context): GearFact[] {
   const drained = known(c.record.value('gear.drained'));
   if (drained === undefined) return unmeasured(c);
-  const capacity = judgedBy(c, 'gear.capacity', known(c.survey.engine.profile.gearCapacity), 'engine profile');
+  const capacity = gearCapacity(c);
   const id = 'amount';
   if (!capacity) return [{ kind: 'amount-alone', id, condition: 'cannot-tell', values: { drained } }];
   const share = drained / capacity.value;

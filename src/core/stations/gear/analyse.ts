@@ -1,5 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { isAfter } from '../../units/instant.ts';
+import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { pourOf } from '../oil/changes.ts';
@@ -60,7 +61,7 @@ function water(c: Context): GearFact[] {
   if (!waterSeen(c)) return [{ kind: 'water-before', id: 'water', condition: 'cannot-tell', values: rule }];
   if (caseResult(c).verdict === 'held') return [{ kind: 'water-held', id: 'water', condition: 'watch', values: {} }];
   const caught = known(c.record.value('gear.water'));
-  const capacity = known(c.survey.engine.profile.gearCapacity);
+  const capacity = gearCapacity(c)?.value;
   const values = {
     ...rule,
     ...(caught ? { caught } : {}),

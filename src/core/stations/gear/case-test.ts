@@ -5,6 +5,7 @@ import { known } from '../../engine/profile.ts';
 import { isAfter } from '../../units/instant.ts';
 import { roundOf, type ReadingOf } from '../../record/current.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
+import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
@@ -60,9 +61,7 @@ export interface StageTest {
 
 /** What is in the case while it is tested: air, as much as it takes of oil. */
 export const caseAir = (c: Context): number | undefined =>
-  known(c.record.value('gear.caseAir')) ??
-  c.survey.engine.manual?.['gear.capacity']?.value ??
-  known(c.survey.engine.profile.gearCapacity);
+  known(c.record.value('gear.caseAir')) ?? gearCapacity(c)?.value;
 
 /** The most that may be put on this case, Pa gauge: ours, or the manual's. */
 export const mostPressure = (c: Context) => judgedBy(c, 'gear.casePressure', ownLimits.casePressure, 'common practice');

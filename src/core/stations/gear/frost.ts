@@ -1,4 +1,5 @@
 import { known } from '../../engine/profile.ts';
+import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { freezingPoint, roomForIce } from '../../physics/ice.ts';
 
@@ -20,7 +21,7 @@ export function frost(c: Context): Frost | undefined {
   const kind = c.survey.engine.history.water;
   const freezesAt = freezingPoint(kind === 'unknown' ? undefined : kind);
   const water = known(c.record.value('gear.water'));
-  const capacity = known(c.survey.engine.profile.gearCapacity);
+  const capacity = gearCapacity(c)?.value;
   const drained = known(c.record.value('gear.drained'));
   return {
     water,

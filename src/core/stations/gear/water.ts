@@ -2,6 +2,7 @@ import type { ItemId } from '../items.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
+import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { caseResult } from './case-test.ts';
 
@@ -58,7 +59,7 @@ export const FAR_UNDER = 2 / 3;
 /** Drained volume over the capacity, where both are known. */
 export function drainedShare(c: Context): number | undefined {
   const drained = known(c.record.value('gear.drained'));
-  const capacity = c.survey.engine.manual?.['gear.capacity']?.value ?? known(c.survey.engine.profile.gearCapacity);
+  const capacity = gearCapacity(c)?.value;
   return drained === undefined || !capacity ? undefined : drained / capacity;
 }
 
@@ -71,7 +72,7 @@ export function oilLow(c: Context): boolean {
 
 /** Whether any round so far showed it, unless a measured volume of the same round says it was all there. */
 export function oilLowEver(c: Context): boolean {
-  const capacity = c.survey.engine.manual?.['gear.capacity']?.value ?? known(c.survey.engine.profile.gearCapacity);
+  const capacity = gearCapacity(c)?.value;
   const rounds = new Set([
     1,
     c.record.round('gear.drained'),

@@ -121,7 +121,7 @@ export const words: WordsOf<GearFacts, GearBasis> = {
   },
   'amount-alone': ({ values: { drained } }, _, units) => ({
     found: `${volume(drained, units)} came out; without the capacity nobody can say whether that was all.`,
-    advice: 'Enter it from the manual.',
+    advice: 'Enter it from the manual, or fill it by the tally: what goes in is what it holds.',
     because: practice([`drained: ${volume(drained, units)}`], 'the drained volume is compared with the capacity.')
   }),
   'amount-empty': ({ values }, _, units) => ({

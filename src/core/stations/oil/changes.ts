@@ -1,3 +1,4 @@
+import { ratedCapacity } from '../gear/capacity.ts';
 import { isAfter } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
@@ -66,12 +67,7 @@ export function pourOf(c: Context, station: 'oil' | 'gear'): Pour {
   const { profile } = c.survey.engine;
   const renewed = c.record.value('oil.filter') === 'renewed';
   const whole = (renewed ? known(profile.sumpWithFilter) : known(profile.sumpWithoutFilter)) ?? sumpOf(c);
-  const asked =
-    station === 'gear'
-      ? (c.survey.engine.manual?.['gear.capacity']?.value ?? known(profile.gearCapacity))
-      : fillsWhole(c)
-        ? whole
-        : undefined;
+  const asked = station === 'gear' ? ratedCapacity(c)?.value : fillsWhole(c) ? whole : undefined;
   const size = known(c.record.value(`${station}.bottle`));
   const opened = size ? Math.max(1, Math.ceil(poured / size - 1e-9)) : 0;
   return {

@@ -131,6 +131,10 @@ export const stories: readonly Story[] = [
         entries: [spark(2, 'good', { path: 'bolt', light: 'shade', volts: 12.2, rpm: 450 })]
       },
       {
+        entered: 'The tester’s clamp on bright metal: it sparks there too.',
+        entries: [['spark.groundWire', 'returns']]
+      },
+      {
         entered: 'Ground cleaned, job ticked; through the tester again: good.',
         entries: [spark(2, 'good'), spark(1, 'good')],
         done: 'ground'

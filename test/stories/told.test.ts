@@ -17,7 +17,8 @@ const expected: Readonly<Record<string, readonly { says?: RegExp; not?: RegExp; 
   ],
   bolt: [
     { says: /No spark on cylinder 2 alone/, now: /against a bolt/ },
-    { says: /sparks to a bolt but not through the tester/, not: /Good spark on every/, now: /engine ground/ },
+    { says: /sparks to a bolt but not through the tester/, not: /Good spark on every/, now: /bright metal/ },
+    { says: /engine ground/, not: /Good spark on every/, now: /engine ground/ },
     { says: /Good spark on every cylinder/, not: /ground/, now: /Look it over/ }
   ],
   battery: [

@@ -260,3 +260,65 @@ describe('one cylinder high over all the others', () => {
     expect(b.ids()).toContain('compression.alike:sound');
   });
 });
+
+describe('to a bolt only, beside one that sparks through the tester', () => {
+  const bolt = (): Bench =>
+    readyToRun(two, 'neglected', ['spark'])
+      .read('spark.lanyard', 'yes')
+      .read('spark.result', 'good', { cylinder: 1, ...tester })
+      .read('spark.result', 'none', { cylinder: 2, ...tester })
+      .read('spark.result', 'good', { cylinder: 3, ...tester })
+      .read('spark.result', 'good', { cylinder: 2, conditions: { path: 'bolt' } });
+  it('the ground is tried before it is cleaned', () => {
+    expect(moves(bolt())[0]).toMatch(/^Tester on bright metal/);
+    expect(jobs(bolt())).not.toContain('ground');
+    expect(jobs(bolt().read('spark.groundWire', 'returns'))).toContain('ground');
+  });
+  it('tried in vain it is weak of its own', () => {
+    const b = bolt().read('spark.groundWire', 'still');
+    expect(b.ids()).toContain('spark.weak.2:fault');
+    expect(jobs(b)).not.toContain('ground');
+    expect(moves(b)[0]).toMatch(/^Look at lead, cap and coil of cylinder 2/);
+  });
+  it('of a single it is the ground', () => {
+    const b = readyToRun(magneto, 'neglected', ['spark'])
+      .read('spark.lanyard', 'yes')
+      .read('spark.result', 'none', { cylinder: 1, ...tester })
+      .read('spark.result', 'good', { cylinder: 1, conditions: { path: 'bolt' } });
+    expect(jobs(b)).toContain('ground');
+  });
+});
+
+describe('a primary of an ohm, cold and warm', () => {
+  const coil = (cold: number, warm: number): Bench =>
+    readyToRun(two, 'neglected', ['spark'])
+      .read('spark.primary', cold, { cylinder: 1, conditions: { temperature: 293 } })
+      .read('spark.primary', warm, { cylinder: 1, conditions: { temperature: 343 } });
+  it('six percent are no more than its leads: no coil is bought for it', () => {
+    const b = coil(0.8, 0.9);
+    expect(b.ids()).toContain('spark.hot-primary.1:cannot-tell');
+    expect(jobs(b)).not.toContain('coil');
+  });
+  it('a third less is turns that short, whatever the leads add', () => {
+    const b = coil(3, 2.4);
+    expect(b.ids()).toContain('spark.hot-primary.1:fault');
+    expect(jobs(b)).toContain('coil');
+  });
+});
+
+describe('drained, and told place by place', () => {
+  const dark = (): Bench =>
+    new Bench(two, 'long-stored', { yearsIdle: 4 }).read('fuel.age', 48).read('fuel.jar', 'dark').done('fuel-drain');
+  const drain = (b: Bench) => b.assessed().steps.find((s) => s.id === 'fuel-drain');
+  it('the tank told and the bowl not yet, nothing has failed', () => {
+    const b = dark().read('fuel.tank', 'fresh');
+    expect(drain(b)).toMatchObject({ state: 'done' });
+    expect(b.holds()).toContain('fuel');
+    b.read('fuel.line', 'fresh').read('fuel.bowl', 'fresh');
+    expect(drain(b)).toMatchObject({ state: 'proved' });
+    expect(b.holds()).not.toContain('fuel');
+  });
+  it('a jar that is dark again says that it has', () => {
+    expect(drain(dark().read('fuel.tank', 'fresh').read('fuel.jar', 'dark'))?.state).toBe('open');
+  });
+});

@@ -113,6 +113,12 @@ describe('none through the tester, good to a bolt', () => {
             .read('spark.result', 'none', { cylinder: 2, ...tester })
             .read('spark.result', 'good', { cylinder: 2, conditions: { path: 'bolt' } }),
         finds: ['spark.ground.2:fault'],
+        now: /^Tester on bright metal/,
+        notJobs: ['lead', 'coil', 'spark-own', 'ground']
+      },
+      {
+        entered: 'stronger on bright metal',
+        by: (b) => b.read('spark.groundWire', 'returns'),
         jobs: ['ground'],
         notJobs: ['lead', 'coil', 'spark-own']
       }

@@ -70,6 +70,11 @@ export const failedAsks: readonly AskRule[] = untilFound(
       (c) => !carburetted(c),
       whenDry(look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10))
     ),
+    // Pressure in the rail and dry plugs: what stands between them.
+    on(
+      (c) => !carburetted(c) && dryAfterStart(c)?.dry === true,
+      look('Injectors, heard one by one while it is cranked', ['fuel.injectors'], 5, { needs: 'crank' })
+    ),
     look('Fuel into a clear jar', ['fuel.jar'], 4),
     on(carburetted, look('Move choke and primer by hand', ['fuel.choke'], 3)),
     // Wet through it does not fire at all: dried or renewed, it is tried again.

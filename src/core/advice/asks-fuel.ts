@@ -74,6 +74,14 @@ export const sparkWhileDead = (title: string, diedAt: (c: Context) => string | u
 const lastDied = (c: Context): string | undefined =>
   c.record.all('run.outcome').findLast((r) => r.value === 'died')?.at;
 
+/** Parts that another tank and its hose stand in for. */
+const BOAT: ReadonlySet<FuelPart> = new Set(['empty', 'vent', 'upstream', 'air', 'bulb']);
+/** Where all that is left lies behind that hose it can tell nothing; with nothing left it tells whether a look missed something. */
+const onBoat = ({ parts }: NonNullable<ReturnType<typeof fuelTree>>): boolean => {
+  const open = parts.filter((p) => p.state === 'open');
+  return !open.length || open.some((p) => BOAT.has(p.id));
+};
+
 export const starved: readonly AskRule[] = [
   whilePossible('empty', look('Look into the tank', ['fuel.level'], 1)),
   whilePossible(
@@ -103,7 +111,9 @@ export const starved: readonly AskRule[] = [
     needs: 'start',
     open: (c, f) => {
       const tree = fuelTree(c);
-      return hasBulb(c) && !!tree && !tree.next && !tree.found && look('', ['fuel.portable'], 10).open(c, f);
+      return (
+        hasBulb(c) && !!tree && !tree.next && !tree.found && onBoat(tree) && look('', ['fuel.portable'], 10).open(c, f)
+      );
     }
   }),
   // Which it lacks, fuel or spark, is seen while it dies.
@@ -188,6 +198,7 @@ export const fuelAsks: Asks = {
     ])
   ),
   'fuel.age': [
+    look('How old the fuel is, by whoever filled it', ['fuel.age'], 1, { only: ['cannot-tell'] }),
     { ...jar, only: ['cannot-tell', 'watch'] },
     job('fuel-drain', { only: ['cannot-tell', 'fault'], late: true })
   ],

@@ -88,7 +88,10 @@ export const headAsks: Asks = {
   'plugs.hole-holed': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
   'plugs.hole-rust': [job('soak')],
   'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
-  'plugs.volts': [repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'] }), job('battery')],
+  'plugs.volts': [
+    repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'], first: true }),
+    job('battery')
+  ],
   'plugs.battery': [job('battery', { late: true })],
   'plugs.slow': [
     {

@@ -2,7 +2,7 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { pointsDone } from '../stations/spark/analyse.ts';
+import { groundUntried, pointsDone } from '../stations/spark/analyse.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';
 import { timingFacts } from '../stations/spark/measured.ts';
 import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
@@ -203,7 +203,10 @@ export const sparkAsks: Asks = {
     isolate
   ],
   'spark.timing': [look('Flywheel mark against the crank', ['spark.keyLook'], 5, { only: ['watch'] })],
-  'spark.ground': [job('ground')],
+  'spark.ground': asItIsNow([
+    { ...brightMetal, open: (c, f) => groundUntried(c) && brightMetal.open(c, f) },
+    job('ground')
+  ]),
   'spark.none': asItIsNow([badPoints, ...swaps]),
   'spark.weak': asItIsNow(weak),
   // Good by the eye, and short by the gap: as weak as one that looks it.
@@ -250,6 +253,12 @@ export const sparkAsks: Asks = {
       ]
     ])
   ),
+  'spark.hot-primary': [
+    look((_, f) => `Swap its coil with a good one${at(f)}, while it is hot`, ['spark.coilSwap'], 15, {
+      needs: 'crank',
+      only: ['cannot-tell']
+    })
+  ],
   'spark.points': [job('points')],
   'spark.points-gap': [job('points')]
 };

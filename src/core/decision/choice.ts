@@ -31,6 +31,8 @@ export interface OptionView {
 /** Chance of passing what the owner's word reaches to from which a sum is agreed on first: before a word was given, and after (M). */
 const ASKED = 0.1;
 const AGREED = 0.3;
+/** From this chance on a dear fault that is not established is named beside what is (M). */
+const LEFT = 0.2;
 /** Sunk before a stop is noticed, share of the sum (M). */
 const SUNK = 0.15;
 /** A spread of the sum this wide is agreed on first, where nobody named a ceiling, cr (M). */
@@ -220,6 +222,12 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
       because: `Worth mending, but the sum is wide (${cr(quantile(draws.costs, 0.1))} to ${cr(quantile(draws.costs, 0.9))}): agree on one first.`
     };
   const guessed = likelyOnly(advice, s.listed);
+  const left = serious(w).find((x) => x.p >= LEFT);
+  if (!guessed.length && left)
+    return {
+      id: 'repair',
+      because: `What is established costs about ${cr(s.sums.established)}. It may not end there: ${left.label}, ${Math.round(100 * left.p)} in 100, is neither ruled out nor in that sum.`
+    };
   return guessed.length
     ? {
         id: 'repair',

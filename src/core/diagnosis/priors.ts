@@ -1,7 +1,7 @@
 import type { CaseKind } from '../engine/case-kind.ts';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
-import type { SuspectKind } from './knowledge/shape.ts';
+import { curesOf, type SuspectKind } from './knowledge/shape.ts';
 import { metByReading, readAgain } from './met.ts';
 
 type Letter = 'L' | 'D' | 'N' | 'S';
@@ -32,7 +32,7 @@ function kindOf(c: Context, suspect: SuspectKind): Letter {
 
 /** Probability of a suspect before anything was looked at: kind of case, years, salt, how it was laid up. M throughout. */
 export function priorOf(c: Context, suspect: SuspectKind, done: ReadonlySet<string>): number {
-  const mended = done.has(suspect.step ?? '') || metByReading(c, suspect) || readAgain(c, suspect);
+  const mended = curesOf(suspect).some((job) => done.has(job)) || metByReading(c, suspect) || readAgain(c, suspect);
   const after = Math.max(0, ...Object.entries(suspect.afterWork ?? {}).map(([job, p]) => (done.has(job) ? p : 0)));
   if (after) return after;
   const own = c.rules.knowledge?.priors?.[suspect.id];

@@ -2,10 +2,10 @@ import type { Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { doneAt, mendedSteps } from '../jobs/done.ts';
 import { Belief } from './belief.ts';
-import { strengths } from './knowledge/shape.ts';
+import { curesOf, strengths } from './knowledge/shape.ts';
 import { metByReading } from './met.ts';
 import { TooClose } from './component.ts';
-import { isAfter } from '../units/instant.ts';
+import { isAfter, latestAt } from '../units/instant.ts';
 import { evidenceOf } from './evidence/index.ts';
 import type { Observed } from './evidence/observed.ts';
 import { modelOf, type Model } from './model.ts';
@@ -45,7 +45,7 @@ function weigh(c: Context, found: readonly Finding[]): Weighing {
   const again = seenAgain(model, seen, done);
   const mended = new Set(
     model.suspects
-      .filter((s) => (metByReading(c, s.kind) || steps.has(s.kind.step ?? '')) && !again.has(s.id))
+      .filter((s) => (metByReading(c, s.kind) || curesOf(s.kind).some((job) => steps.has(job))) && !again.has(s.id))
       .map((s) => s.id)
   );
   const money = moneyOf(c);
@@ -69,7 +69,7 @@ function seenAgain(
     for (const { cause, strength } of model.network.signs[sign]!.causes) {
       if (strength < strengths.often) continue;
       const { id, kind } = model.suspects[cause]!;
-      const marked = done.get(kind.step ?? '');
+      const marked = latestAt(curesOf(kind).flatMap((job) => (done.has(job) ? [{ at: done.get(job)! }] : [])));
       if (marked && isAfter(at, marked)) again.add(id);
     }
   }

@@ -1,6 +1,7 @@
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
+import { groundUntried } from '../stations/spark/analyse.ts';
 import { packUntried } from '../stations/spark/isolation.ts';
 import { only, type JobRule } from './job.ts';
 
@@ -99,7 +100,10 @@ export const ignition = {
   coil: {
     title: 'Renew the coil or winding',
     raisedBy: [
-      ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [only(`spark.${w}`, 'fault'), `spark.hot-${w}`]),
+      ...['primary', 'secondary', 'charge', 'trigger'].flatMap((w) => [
+        only(`spark.${w}`, 'fault'),
+        only(`spark.hot-${w}`, 'fault', 'watch')
+      ]),
       only('spark.damaged-coil', 'fault'),
       'run.moved-coil',
       ...['coil', 'charge', 'trigger'].flatMap((part) => [
@@ -153,6 +157,7 @@ export const ignition = {
   ground: {
     title: 'Clean and tighten the engine ground',
     raisedBy: ['spark.ground', 'spark.part-ground', 'spark.weak-ground'],
+    unless: groundUntried,
     yieldsTo: ['points'],
     how: 'Bright metal at both ends; clean the points where there are points.',
     tools: ['wire brush', 'spanners'],

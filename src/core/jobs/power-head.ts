@@ -146,7 +146,7 @@ export const powerHead = {
   overhaul: {
     title: 'Overhaul of the power head: ask a specialist for a price',
     raisedBy: [only('compression.leakdown-overhaul', 'fault')],
-    renews: ['run.plugAfter'],
+    renews: ['run.plugAfter', 'plugs.hole', 'compression.leakdown', 'compression.escape'],
     how: 'Measured before anything is bought: bore, piston, crank. The owner is asked first; parts may be worth more.',
     seenRunning: true,
     minutes: 30,

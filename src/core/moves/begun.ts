@@ -111,6 +111,8 @@ const mayGoWrong = (job: string): boolean =>
 
 /** From so many times done and failed, the same work is no answer any more; dear work is none after the first. */
 const OFTEN = 2;
+/** A run shows one thing after the other, each mended before the next: so many of them are a question for somebody else (M). */
+const RUNS = 5;
 
 /**
  * Work that was done and failed its proof. 5: before anything else that its findings ask for, where a sign of its suspect shows again;
@@ -126,7 +128,20 @@ export const failed = ({ context: c, steps }: Position, by: NonNullable<Step['fa
       // Run again after whatever was mended, and as before: a third time shows the same.
       const vain = s.id === RUN_AGAIN && s.markedAt && !mendedAfter(c.survey, s.markedAt);
       if (vain && !isAfter(causeAt(c), s.markedAt) && showsAgain(c, s.markedAt)) return { ...IN_VAIN, class: 8 };
-      return times >= (s.minutes > DEAR && !mayGoWrong(s.id) ? 1 : OFTEN)
+      // Something was mended since the last run: that one says nothing of it, and nothing has failed.
+      const mended = s.id === RUN_AGAIN && s.markedAt !== undefined && mendedAfter(c.survey, s.markedAt, [RUN_AGAIN]);
+      if (mended && times < RUNS)
+        return {
+          ...what,
+          because: s.why[1] ?? s.how,
+          kind: 'job',
+          class: 8,
+          id: `job:${s.id}`,
+          title: s.title,
+          job: s.id
+        };
+      const often = s.id === RUN_AGAIN ? RUNS : OFTEN;
+      return times >= (s.minutes > DEAR && !mayGoWrong(s.id) ? 1 : often)
         ? {
             ...what,
             kind: 'ask',

@@ -1,7 +1,9 @@
 import { jumped } from '../advice/decisive.ts';
+import { kindOf } from '../findings/finding.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { against } from '../holds/against.ts';
 import type { Action, Hold } from '../holds/hold.ts';
+import { causeStations } from '../stations/run/symptoms.ts';
 import { soakOver } from '../stations/turn/soak.ts';
 import { cannotBeCranked } from '../stations/plugs/cranking.ts';
 import type { ItemId } from '../stations/items.ts';
@@ -9,6 +11,7 @@ import { stations } from '../stations/register.ts';
 import { listed } from '../findings/context.ts';
 import { partsAwaited } from '../record/part-lines.ts';
 import { establishedCost } from '../plan/bill.ts';
+import { raisers } from '../plan/plan.ts';
 import { spentOn } from '../plan/costs.ts';
 import { authorityOf } from './authority.ts';
 import { waiting } from './begun.ts';
@@ -104,6 +107,27 @@ function onWhatSoaks(p: Position, m: Move): boolean {
   return dear && (proof.station === 'turn' || proof.station === 'compression');
 }
 
+/**
+ * Work that is established for what a run showed: run before it is done, it only shows the same again. Not while it runs, and
+ * not work that is put off, that failed, or that is proved by the run alone.
+ */
+function mendFirst({ context: c, findings, steps }: Position): string | undefined {
+  const shown = findings.filter((f) => f.station === 'run' && f.condition === 'fault');
+  const causes = new Set(shown.flatMap((f) => causeStations(c, kindOf(f.id))));
+  if (!causes.size) return undefined;
+  const first = steps.find(
+    (s) =>
+      s.state === 'open' &&
+      !s.by &&
+      !s.failed &&
+      isJobId(s.id) &&
+      traitsOf(s.id).phase === undefined &&
+      causes.has(s.proof.station) &&
+      raisers(jobOf(s.id), findings).some((f) => f.condition === 'fault' && f.station !== 'run')
+  );
+  return first && `First: ${first.title.charAt(0).toLowerCase()}${first.title.slice(1)}.`;
+}
+
 /** What a job is not begun without; what is urgent is begun all the same. */
 const partsOf = ({ context: c }: Position, m: Move): string[] =>
   m.kind === 'job' && m.job && m.class > 2 ? partsAwaited(c.survey, m.job) : [];
@@ -111,6 +135,7 @@ const partsOf = ({ context: c }: Position, m: Move): string[] =>
 /** Why each move cannot be made now, where something comes first: the end, the run under way, a hold. */
 function withWaits(p: Position, list: readonly Move[], end: Move | undefined, watch: Move | undefined): Move[] {
   const own = ownJobs(p);
+  const mend = watch ? undefined : mendFirst(p);
   return list
     .filter((m) => !(m.kind === 'job' && m.job !== undefined && own.has(m.job)) && !(watch && m.id === 'look:run'))
     .map((given): Move => {
@@ -129,7 +154,9 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
         m.class > 2 && (needs === 'crank' || needs === 'start') && p.findings.some((f) => f.id === 'plugs.dry-bores')
           ? 'First: oil into the bores.'
           : undefined;
-      const waits = m.waits ?? turns ?? soaks ?? dry ?? uncranked(p.context, m, needs) ?? heldAgainst(p.holds, needs);
+      const shows = m.class > 2 && m.kind !== 'job' && needs === 'start' ? mend : undefined;
+      const waits =
+        m.waits ?? turns ?? soaks ?? shows ?? dry ?? uncranked(p.context, m, needs) ?? heldAgainst(p.holds, needs);
       if (waits) return { ...m, waits };
       const parts = partsOf(p, m);
       return parts.length ? { ...m, parts, waits: `Waits for ${listed(parts)}.` } : m;

@@ -101,6 +101,9 @@ const since = (c: Context, at: string): Context =>
     true
   );
 
+/** What follows from how long it stood, and not from a reading, is as it was before the work. */
+const fromHistory = ({ values }: Finding): boolean => (values as { assumed?: boolean } | undefined)?.assumed === true;
+
 /** A look that is written as a job: it finds out, and has nothing to fail. */
 const looksOnly = (rule: JobRule): boolean => rule.phase === 'repeat' || rule.finds === true;
 
@@ -192,7 +195,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     if (!station || !c.survey.readings.some((r) => isAfter(r.at, at) && r.what.startsWith(`${station}.`))) return [];
     const list = afterwards.get(at) ?? findingsFor(since(c, at));
     afterwards.set(at, list);
-    return list.filter((f) => f.station === station);
+    return list.filter((f) => f.station === station && !fromHistory(f));
   };
   const edits = editsOf(c.survey);
   const later = new Map(doBy(c).flatMap((d) => (d.job ? [[d.job as string, d] as const] : [])));

@@ -11,7 +11,11 @@ const lanyardOut = (eye: Eye): boolean =>
 
 /** What a cylinder truly gives, through the tester at its lead, where its plug has no part, in the shade, with the lanyard in. */
 const trueSpark = (eye: Eye, cylinder: number): 'good' | 'weak' | 'none' =>
-  eye.truly('none-all') || eye.truly(`none.${cylinder}`) ? 'none' : eye.truly(`weak.${cylinder}`) ? 'weak' : 'good';
+  eye.truly('none-all', 'plug') || eye.truly(`none.${cylinder}`, 'plug')
+    ? 'none'
+    : eye.truly(`weak.${cylinder}`, 'plug')
+      ? 'weak'
+      : 'good';
 
 /** Minutes in which what dies when it is warm still is (M). */
 const HOT_FOR = 30;

@@ -3,7 +3,7 @@ import type { History, Profile } from '../engine/profile.ts';
 import { contextOf } from '../findings/context.ts';
 import { modelOf, type Model, type Suspect } from '../diagnosis/model.ts';
 import { compareInstants, isAfter } from '../units/instant.ts';
-import { strengths, type SystemId } from '../diagnosis/knowledge/shape.ts';
+import { curesOf, strengths, type SystemId } from '../diagnosis/knowledge/shape.ts';
 import { emptySurvey, type SurveyFile } from '../record/survey-file.ts';
 import { practiceEngines } from './engines.ts';
 import { Draws } from './random.ts';
@@ -156,7 +156,7 @@ export function faultsNow(truth: Truth, survey: SurveyFile): ReadonlySet<string>
     if (kind.id === 'liquid' && turnedDry) return false;
     if (kind.id === 'outlet' && probed) return false;
     const steps = [
-      ...(kind.step === undefined ? [] : [kind.step]),
+      ...curesOf(kind),
       ...Object.keys(alsoCures).filter((job) => alsoCures[job]!.suspects?.includes(kind.id))
     ];
     const cured = steps
@@ -189,7 +189,8 @@ export function signsNow(truth: Truth, survey: SurveyFile): ReadonlySet<number> 
     });
     // What nobody can explain belongs to the part it is seen at: renewing that part takes it away.
     const renewed = model.network.signs[k]!.causes.some(
-      ({ cause, strength }) => strength >= strengths.usually && done.has(model.suspects[cause]!.kind.step ?? '')
+      ({ cause, strength }) =>
+        strength >= strengths.usually && curesOf(model.suspects[cause]!.kind).some((job) => done.has(job))
     );
     const leak = truth.leaks && !renewed && placed(model, k).length > 0 && draws.level(`leak|${id}`) < kind.leak;
     if (by || leak) out.add(k);

@@ -131,12 +131,11 @@ const boltOnly: Measure = (c) => {
         .findLast((r) => r.conditions?.path === 'bolt');
       return bolt && bolt.value !== 'unknown' ? [{ at: bolt.at, sparks: s.toBolt }] : [];
     });
-  return tried.length
-    ? seen(
-        tried.some((t) => t.sparks),
-        latestAt(tried)
-      )
-    : undefined;
+  if (!tried.length) return undefined;
+  const only = tried.some((t) => t.sparks);
+  // One that sparks through the tester may have the same ground: then a short gap is all that a bolt shows.
+  const others = sparkSeen(c).some((s) => s.result === 'good' && s.path === 'tester');
+  return only && others ? leaning(0.8, 0.4, latestAt(tried)) : seen(only, latestAt(tried));
 };
 
 /** Sparks cold and not warm, at any cylinder; looked at warm and good everywhere it was. */

@@ -1,3 +1,4 @@
+import { curesOf } from '../knowledge/shape.ts';
 import { isAfter } from '../../units/instant.ts';
 import { mixedUp } from '../../stations/plugs/analyse.ts';
 import type { Context } from '../../findings/context.ts';
@@ -35,8 +36,8 @@ export function evidenceOf(
     if (mixed && cylinder !== undefined && kind.reads?.every(({ item }) => item === 'plugs.read')) return;
     // Cleaning what tells of the engine mends nothing behind it.
     const wiped = kind.reads?.flatMap(({ item }) => c.wiped(item as ItemId).map((w) => w.at)) ?? [];
-    const curedAt = (step: string | undefined): string | undefined => {
-      const done = doneAt.get(step ?? '');
+    const curedAt = (job: string): string | undefined => {
+      const done = doneAt.get(job);
       return done && wiped.includes(done) ? undefined : done;
     };
     const measured = kind.measured ? measures[kind.measured]?.(c, cylinder, byId) : undefined;
@@ -44,8 +45,8 @@ export function evidenceOf(
     const heard = kind.check === SAID ? seen(true, c.survey.assessment.startedAt) : undefined;
     const o = heard ?? measured ?? (kind.reads ? fromWords(c, kind.reads, cylinder) : undefined);
     if (!o) return;
-    const cured = model.network.signs[k]!.causes.map(({ cause }) =>
-      curedAt(model.suspects[cause]!.kind.step)
+    const cured = model.network.signs[k]!.causes.flatMap(({ cause }) =>
+      curesOf(model.suspects[cause]!.kind).map(curedAt)
     ).reduce<string>((a, at) => (at && isAfter(at, a) ? at : a), '');
     if (cured && !isAfter(o.at, cured) && o.likelihood.present > 0) return;
     out.set(k, o);

@@ -19,6 +19,7 @@ export const powerHead = inSystem('power-head', [
     cure: 'Soak overnight with penetrating oil, run with oil, measure again.',
     settled: 'leak-down',
     step: 'soak',
+    alsoCuredBy: ['overhaul'],
     parts: [5, 10, 25],
     minutes: [20, 30, 60],
     stake: 'strands'
@@ -55,6 +56,7 @@ export const powerHead = inSystem('power-head', [
     cure: 'Head off, flatness checked, new gasket, bolts in the manual’s order.',
     settled: 'leak-down',
     step: 'head-gasket',
+    alsoCuredBy: ['overhaul'],
     parts: [40, 80, 180],
     minutes: [120, 180, 330],
     stake: 'engine'
@@ -72,6 +74,7 @@ export const powerHead = inSystem('power-head', [
     cure: 'Head off, flatness checked, new gasket.',
     settled: 'leak-down',
     step: 'head-gasket',
+    alsoCuredBy: ['overhaul'],
     parts: [40, 80, 180],
     minutes: [120, 180, 330],
     stake: 'engine'
@@ -112,6 +115,7 @@ export const powerHead = inSystem('power-head', [
     cure: 'Free it with oil; if it still leaks, grind it.',
     settled: 'leak-down',
     step: 'valves',
+    alsoCuredBy: ['overhaul'],
     parts: [20, 60, 160],
     minutes: [120, 240, 480],
     stake: 'strands',
@@ -147,6 +151,7 @@ export const powerHead = inSystem('power-head', [
     cure: 'Soak, wait a day, turn without force; overhaul where it scored.',
     settled: 'bore-light',
     step: 'soak',
+    alsoCuredBy: ['overhaul'],
     parts: [10, 60, 500],
     minutes: [40, 120, 700],
     stake: 'engine'

@@ -127,6 +127,8 @@ export const suspectSchema = z.strictObject({
   settled: name,
   /** The job it becomes. */
   step: z.optional(name),
+  /** Greater work that puts it right on the way. */
+  alsoCuredBy: z.optional(z.array(name)),
   /** A reading that says it was put right, whatever the list of work says. */
   metBy: z.optional(z.strictObject({ item: z.enum(itemIds as [string, ...string[]]), value: z.string() })),
   /** Chance that it is there once a job was done, by the job: what the work may get wrong, disturb, or leave behind. */
@@ -142,6 +144,12 @@ export const suspectSchema = z.strictObject({
 /** Provenance of every strength of a suspect. */
 export const provenanceOf = (s: { readonly provenance?: Provenance | undefined }): Provenance => s.provenance ?? 'M';
 export type SuspectKind = z.infer<typeof suspectSchema> & { readonly system: SystemId };
+
+/** The jobs that put a suspect right: its own, and greater work that does so on the way. */
+export const curesOf = ({ step, alsoCuredBy = [] }: SuspectKind): readonly string[] => [
+  ...(step === undefined ? [] : [step]),
+  ...alsoCuredBy
+];
 
 /** A suspect in a few lines: who it is, how likely, how it shows, what it costs. */
 export type SuspectData = z.infer<typeof suspectSchema>;

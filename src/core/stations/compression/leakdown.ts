@@ -77,9 +77,13 @@ function needleSawNone(c: Context, cylinder: number, at: Instant): boolean {
 
 /** Leak-down of each cylinder as it stands now. */
 export function leakDownRows(c: Context): LeakDownRow[] {
+  // Air that left the old rings, or the old gasket, is none of the new ones'.
+  const renewed = latestAt(c.renewed('compression.leakdown').map((at) => ({ at })));
   const taken = measure(
     // Read into the oil of a soak it says nothing: how it was before stands until its day is over.
-    c.record.all('compression.leakdown').filter((r) => typeof r.value === 'number' && !inSoak(c, r.at)),
+    c.record
+      .all('compression.leakdown')
+      .filter((r) => typeof r.value === 'number' && !inSoak(c, r.at) && isAfter(r.at, renewed)),
     {
       subject: (r) => String(r.cylinder),
       key: (r) => r.instrument?.name ?? '',

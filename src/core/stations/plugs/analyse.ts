@@ -135,7 +135,7 @@ const holeIs = { water: 'fault', rust: 'watch', debris: 'watch', scored: 'fault'
 
 const holes = (c: Context): PlugFact[] =>
   cylindersOf(c).flatMap((cylinder): PlugFact[] => {
-    const seen = c.record.value('plugs.hole', cylinder);
+    const seen = ofThisPart(c, 'plugs.hole', cylinder);
     if (seen === undefined || seen === 'clean') return [];
     // A scratch that holds its pressure is lived with, and looked at again.
     const tight = (seen === 'scored' || seen === 'holed') && tightOnes(c).has(cylinder);

@@ -40,6 +40,10 @@ export function sayWarming(w: WarmingSaid, units: System, stopSaid = false): Sai
   if (w.race) {
     const { now, rate, passes } = w.race;
     const climbing = `${Math.round(rate * 60 * (units === 'us' ? 1.8 : 1))} ${units === 'us' ? '°F' : 'K'} a minute`;
+    if (w.stopped)
+      return {
+        found: `It was stopped with the ${spots[w.spot]} at ${t(now)} and climbing ${climbing}: ${passes ? `past the limit of ${limit} within a minute` : 'no head with water does that'}.`
+      };
     return {
       found: `Stop now: ${spots[w.spot]} at ${t(now)}, climbing ${climbing}${passes ? `: past the limit of ${limit} before the next reading` : ': no head with water does that'}.`
     };

@@ -5,7 +5,7 @@ import { judgedBy, type Judged } from '../../findings/limit.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil, type WarmUp } from '../../physics/warm-up.ts';
 import { withoutOutliers, jumped } from './odd.ts';
-import { heatingOf, mainTrack, type Run, type Track } from './runs.ts';
+import { heatingOf, mainTrack, runsOf, type Run, type Track } from './runs.ts';
 import type { Spot } from './spots.ts';
 
 /** No plateau is promised before this many time constants: the curve is still a straight line before (M). */
@@ -87,6 +87,18 @@ function racing(track: Track, limit: number): { readonly by: number; readonly ra
   return by >= limit || (rate > FASTEST && b.temperature > WARM) ? { by, rate } : undefined;
 }
 
+/** It was stopped because of its temperature: that it was in time takes nothing from where it went. */
+function stoppedForHeat(c: Context, run: Run): boolean {
+  const from = run.startedAt.getTime();
+  const next =
+    runsOf(c)
+      .find((r) => r.startedAt.getTime() > from)
+      ?.startedAt.getTime() ?? Infinity;
+  return c.record
+    .all('run.reason')
+    .some((r) => r.value === 'temperature' && Date.parse(r.at) >= from && Date.parse(r.at) < next);
+}
+
 /** A thermostat that works brings every head over this, K, within so many minutes (M: 45 °C in ten minutes). */
 export const NEVER_WARM = { under: 318, minutes: 10 } as const;
 
@@ -139,15 +151,18 @@ export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
   const top = run.hottest && run.hottest.spot === track.spot ? run.hottest.temperature : undefined;
   const hottest = top ?? Math.max(...withoutOutliers(track.samples).map((s) => s.temperature));
   if (hottest >= limit.value) return { ...base, state: 'over', hottest };
-  const race = run.stoppedAt ? undefined : racing(track, limit.value);
-  if (race) {
-    const now = track.samples.at(-1)!.temperature;
-    return { ...base, state: 'will-pass', race: { now, rate: race.rate, passes: race.by >= limit.value } };
-  }
+  const race = racing(track, limit.value);
+  const raced = (r: NonNullable<typeof race>): Warming => ({
+    ...base,
+    state: 'will-pass',
+    race: { now: track.samples.at(-1)!.temperature, rate: r.rate, passes: r.by >= limit.value }
+  });
+  if (race && !run.stoppedAt) return raced(race);
   const elapsed = (track.samples.at(-1)?.seconds ?? 0) - h.from;
   if (h.steady && (!fit || elapsed >= PROMISE * fit.tau || fit.tau > 3600 || fit.plateau - h.steady.at < 3))
     return { ...base, state: 'steady' };
-  if (!fit) return { ...base, state: 'few' };
+  // Too few for a curve, and it was stopped for where the last two were going.
+  if (!fit) return race && stoppedForHeat(c, run) ? raced(race) : { ...base, state: 'few' };
   const at = secondsUntil(fit, limit.value);
   const limitAt = at === undefined ? undefined : h.from + at;
   const timed =

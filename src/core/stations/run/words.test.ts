@@ -25,6 +25,7 @@ const warmings: readonly WarmingSaid[] = [
   { ...base, state: 'over', hottest: 365 },
   { ...base, state: 'will-pass', race: { now: 350, rate: 0.4, passes: true } },
   { ...base, state: 'will-pass', race: { now: 350, rate: 0.4, passes: false } },
+  { ...base, state: 'will-pass', stopped: true, race: { now: 350, rate: 0.4, passes: true } },
   { ...base, state: 'will-pass', fit: { ...fit, low: 364, high: 380 }, left: 40 },
   { ...base, state: 'will-pass', fit: { ...fit, low: 364, high: 380 }, left: 400 },
   { ...base, state: 'will-pass', fit: { ...fit, low: 364, high: 380 } },

@@ -155,7 +155,7 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
       .map((s) =>
         undrivenBy(list, s)
           ? ({ kind: 'slow', cylinder: s.cylinder, condition: 'cannot-tell', values: { result: 'none' } } as const)
-          : noneHere(c, s, { alone: dead.length === 1 && whole, sparks })
+          : noneHere(c, s, { alone: dead.length === 1 && whole, sparks, others: throughTester(list) })
       ),
     ...weak.flatMap((s): SparkFact | readonly SparkFact[] => {
       const { cylinder, sun, slow } = s;
@@ -165,10 +165,19 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
       const seen = seenToBe(c, s);
       return seen
         ? { kind: 'explained', cylinder, condition: 'fault', values: { part: seen } }
-        : { kind: 'weak', cylinder, condition: 'watch', values: { pointsDone: pointsDone(c) } };
+        : { kind: 'weak', cylinder, condition: 'watch', values: { pointsDone: pointsDone(c), toBolt: false } };
     })
   ];
 }
+
+/** Sparks to a bolt only, beside others that spark through the tester, and nobody tried another ground: it is tried before it is cleaned. */
+export const groundUntried = (c: Context): boolean => {
+  const list = sparkSeen(c);
+  return list.some(onlyToBolt) && throughTester(list) && groundTried(c) === undefined;
+};
+
+/** Whether any cylinder sparks well through the tester: the ground is good there. */
+const throughTester = (list: readonly Seen[]): boolean => list.some((s) => s.result === 'good' && s.path === 'tester');
 
 /** Its points and condenser were seen to: what is weak now is weak for something else. */
 export const pointsDone = (c: Context): boolean => c.renewed('spark.pointsLook').length > 0;
@@ -208,9 +217,21 @@ function together(c: Context, list: readonly Seen[], dead: readonly number[], sh
 }
 
 /** No spark at one cylinder: ground, nothing yet where no other sparks, what its isolation has found, or its own parts in their order. */
-function noneHere(c: Context, s: Seen, { alone, sparks }: { alone: boolean; sparks: boolean }): SparkFact {
+function noneHere(
+  c: Context,
+  s: Seen,
+  { alone, sparks, others }: { alone: boolean; sparks: boolean; others: boolean }
+): SparkFact {
   const common = { cylinder: s.cylinder, condition: 'fault' } as const;
-  if (onlyToBolt(s)) return { ...common, kind: 'ground', values: {} };
+  // What sparks through the tester beside it may have the same ground: it is tried before it is cleaned. A bolt is a short gap, and a weak spark
+  // jumps it: with the ground tried in vain that is what is left.
+  const ground = groundTried(c);
+  if (onlyToBolt(s) && others && ground === 'cleared')
+    return { ...common, kind: 'weak', values: { pointsDone: pointsDone(c), toBolt: true } };
+  if (onlyToBolt(s)) {
+    const untried = others && ground === undefined;
+    return { ...common, kind: 'ground', values: { untried } };
+  }
   const seen = seenToBe(c, s);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };
   // A thin spark is not seen there at all.

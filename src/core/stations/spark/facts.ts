@@ -55,7 +55,8 @@ export interface SparkFacts {
   };
   /** `cleared`: all that they share was tried, and none of it is to blame. */
   pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil'; readonly cleared?: true };
-  ground: object;
+  /** `untried`: others spark through the tester, and nobody tried another ground yet. */
+  ground: { readonly untried: boolean };
   own: { readonly part: PartFound };
   /** A trial found this part guilty, and nothing says that it was mended since. */
   accused: { readonly part: SparkPart };
@@ -77,8 +78,8 @@ export interface SparkFacts {
   'fails-warm': { readonly result: 'weak' | 'none' };
   'fails-warm-everywhere': Everywhere;
   slow: { readonly result: 'weak' | 'none' };
-  /** Its points were cleaned or renewed before it was looked at. */
-  weak: { readonly pointsDone: boolean };
+  /** Its points were cleaned or renewed before it was looked at; it sparks over the short gap to a bolt, and not through the tester. */
+  weak: { readonly pointsDone: boolean; readonly toBolt: boolean };
   unsteady: object;
   colour: { readonly colour: 'orange' | 'red' };
   misses: object;

@@ -80,9 +80,16 @@ export const measuredWords: Pick<
       }
     };
   },
-  'warm-winding': ({ values: r }, _, units) => {
+  'warm-winding': ({ values: r, condition }, _, units) => {
     const off = Math.round(100 * Math.abs(r.warmOverCold - 1));
     const because = windingBecause(r, units);
+    const less = r.warmOverCold < 1 ? 'less' : 'more';
+    if (condition === 'cannot-tell')
+      return {
+        found: `The ${windingName(r)} reads ${off} % ${less} warm than copper should; on so small a resistance meter and leads may be that much off.`,
+        advice: 'A good coil in its place while it is hot tells.',
+        because
+      };
     return r.warmOverCold < 1
       ? {
           found: `The ${windingName(r)} reads ${off} % less warm than copper should: turns short when it is hot.`,

@@ -68,12 +68,14 @@ function windingOf(c: Context, row: WindingRow): SparkFact[] {
       }
     ];
   const out: SparkFact[] = [];
-  if (warmOverCold !== undefined && Math.abs(warmOverCold - 1) > METER_SHARE)
+  const reach = row.warmReach;
+  if (warmOverCold !== undefined && reach && Math.abs(warmOverCold - 1) > METER_SHARE)
     out.push({
       ...common,
       kind: 'warm-winding',
       id: `hot-${winding}`,
-      condition: warmOverCold < 1 ? 'fault' : 'watch',
+      // So little may be the meter and its leads: it says nothing by itself.
+      condition: reach.high < 1 ? 'fault' : reach.low > 1 ? 'watch' : 'cannot-tell',
       values: { ...row, warmOverCold }
     });
   if (range !== undefined)

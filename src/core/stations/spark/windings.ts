@@ -33,6 +33,8 @@ export const OPEN: Readonly<Record<WindingId, number>> = { primary: 1e3, seconda
 export const SHORTED: Readonly<Partial<Record<WindingId, number>>> = { secondary: 100, charge: 1, trigger: 1 };
 /** What an ordinary meter and its leads are off by on any of them, Ω (M). */
 const METER_OHMS = 0.3;
+/** No leads are more than this share of what was read, or there was no winding in it (M). */
+const LEADS_MOST = 0.8;
 /** Under this no meter of a workshop tells one figure from another, Ω (M): nothing is divided by it. */
 const RESOLVED = 1e-3;
 
@@ -51,6 +53,8 @@ export interface WindingRow {
   readonly range?: 'inside' | 'outside' | 'close';
   /** Warm over cold, both brought to 20 °C: 1 for sound copper. Nothing without a cold and a warm reading. */
   readonly warmOverCold?: number;
+  /** The same, with what meter and leads may be off by in it. */
+  readonly warmReach?: { readonly low: number; readonly high: number };
 }
 
 function against(ohms: number, low: number, high: number): 'inside' | 'outside' | 'close' {
@@ -58,6 +62,20 @@ function against(ohms: number, low: number, high: number): 'inside' | 'outside' 
   if (most < low || least > high) return 'outside';
   // A manual's range is read with an ordinary meter as it is: inside is inside.
   return ohms >= low && ohms <= high ? 'inside' : 'close';
+}
+
+type Read = { readonly ohms: number; readonly temperature?: number };
+
+/**
+ * Warm over cold at the ends of what meter and leads may add to both: on a primary of an ohm, a few tenths in the leads alone make sound copper
+ * look as if it turned short with heat.
+ */
+function warmReach(cold: Read, warm: Read): { low: number; high: number } {
+  const leads = Math.min(METER_OHMS, LEADS_MOST * Math.min(cold.ohms, warm.ohms));
+  const ratio = (off: number): number =>
+    at20(warm.ohms - off, warm.temperature!) / at20(cold.ohms - off, cold.temperature!);
+  const ends = [ratio(0), ratio(leads)];
+  return { low: Math.min(...ends) * (1 - METER_SHARE), high: Math.max(...ends) * (1 + METER_SHARE) };
 }
 
 /** Every winding that was read, brought to 20 °C, against the manual's range and cold against warm. P: IEC 60028. */
@@ -104,7 +122,7 @@ export function windingRows(c: Context): WindingRow[] {
           ...(scattered ? { scattered } : {}),
           ...(limit ? { limit } : {}),
           ...(limit?.to === undefined ? {} : { range: against(ohms20, limit.value, limit.to) }),
-          ...(both ? { warmOverCold: warm.at20 / cold.at20 } : {})
+          ...(both ? { warmOverCold: warm.at20 / cold.at20, warmReach: warmReach(cold, warm) } : {})
         }
       ];
     });

@@ -88,7 +88,12 @@ const examples: Examples<SparkFacts> = {
     { kind: 'pair', condition: fault, values: { dead: [1, 4], shared: 'coil', cleared: true } },
     { kind: 'pair', condition: fault, values: { dead: [1, 4], shared: 'coil' } }
   ],
-  ground: [{ kind: 'ground', condition: fault, ...one }],
+  ground: [true, false].map((untried) => ({
+    kind: 'ground',
+    condition: fault,
+    ...one,
+    values: { untried }
+  })),
   own: [{ kind: 'own', condition: fault, cylinder: 1, values: { part } }],
   accused: [
     ...(['stop', 'key', 'fuse', 'charge', 'trigger', 'pack'] as const).map((id) => ({
@@ -135,7 +140,7 @@ const examples: Examples<SparkFacts> = {
     { kind: 'fails-warm-everywhere', id: 'fails-warm-all', condition: 'fault', values: { cylinders: 3 } }
   ],
   slow: (['weak', 'none'] as const).map((result) => ({ kind: 'slow', condition: doubt, ...one, values: { result } })),
-  weak: [true, false].map((pointsDone) => ({ kind: 'weak', condition: watch, ...one, values: { pointsDone } })),
+  weak: [true, false].map((x) => ({ kind: 'weak', condition: watch, ...one, values: { pointsDone: x, toBolt: !x } })),
   unsteady: [{ kind: 'unsteady', condition: watch, ...one }],
   colour: (['orange', 'red'] as const).map((colour) => ({
     kind: 'colour',
@@ -177,12 +182,14 @@ const examples: Examples<SparkFacts> = {
     condition: doubt,
     values: { ...voltage, verdict }
   })),
-  'warm-winding': [0.9, 1.1].map((warmOverCold) => ({
-    kind: 'warm-winding',
-    id: 'hot-trigger',
-    condition: fault,
-    values: { ...warm, warmOverCold }
-  })),
+  'warm-winding': [0.9, 1.1].flatMap((warmOverCold) =>
+    [fault, doubt].map((condition) => ({
+      kind: 'warm-winding' as const,
+      id: 'hot-trigger',
+      condition,
+      values: { ...warm, warmOverCold }
+    }))
+  ),
   'open-winding': ([fault, doubt] as const).map((condition) => ({
     kind: 'open-winding' as const,
     id: 'primary',

@@ -92,8 +92,11 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
         : undefined;
     return { found, ...(advice ? { advice } : {}), because };
   },
-  ground: ({ cylinder }, basis) => ({
+  ground: ({ cylinder, values }, basis) => ({
     found: `Cylinder ${cylinder} sparks to a bolt but not through the tester: poor engine ground or resistive points.`,
+    ...(values.untried
+      ? { advice: 'Others spark through it: its clamp on bright metal first. No better there, it is weak of its own.' }
+      : {}),
     because: pattern(basis, 'good to a bolt and none through the tester points to ground or points.')
   }),
   own: ({ cylinder, values }, basis) => ({
@@ -198,7 +201,7 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'some ignitions give little below a minimum speed.')
   }),
   weak: ({ cylinder, values }, basis) => ({
-    found: `Spark on cylinder ${cylinder} is weak: plug and cap first, then ${basis.ignition === 'points' && !values.pointsDone ? 'points and condenser' : 'its coil'}.`,
+    found: `${values.toBolt ? `Cylinder ${cylinder} sparks over the short gap to a bolt and not through the tester, where another does: it is weak, and of its own` : `Spark on cylinder ${cylinder} is weak`}: plug and cap first, then ${basis.ignition === 'points' && !values.pointsDone ? 'points and condenser' : 'its coil'}.`,
     because: pattern(basis, 'weak on one is that cylinder’s own parts.')
   }),
   unsteady: ({ cylinder }, basis) => ({

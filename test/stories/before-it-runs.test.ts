@@ -135,3 +135,96 @@ describe('a run that went well', () => {
     ).not.toMatch(/run\.\w+:fault/);
   });
 });
+
+describe('it runs on its choke only, and nothing along the line is left', () => {
+  const lean = (): Bench =>
+    ran(readyToRun(two), 'ran', (x) => x.read('run.idles', 'spits').read('fuel.chokeOnly', 'yes'));
+  it('it is not let die for a tester: air gets in behind the carburettor', () => {
+    expect(lean().said('fuel.dies')).toMatch(/behind the carburettor/);
+    expect(moves(lean())[0]).toMatch(/^Mist at the intake joints/);
+    expect(moves(lean()).join()).not.toMatch(/Let it die/);
+  });
+  it('its joint made tight, the search is over until it was run', () => {
+    const b = lean().read('run.air', 'changes').done('intake-joint');
+    expect(b.ids().join()).not.toMatch(/fuel\.dies/);
+    expect(moves(b).join()).not.toMatch(/Mist/);
+  });
+});
+
+describe('a noise in the leg', () => {
+  it('with metal on its magnet nothing more is tried for it: the case is opened', () => {
+    const b = ran(readyToRun(two, 'neglected', ['gear']), 'ran', (x) => x.read('run.noise', 'leg'));
+    expect(moves(b).slice(0, 2).join(' | ')).toMatch(/Magnet and oil/);
+    b.read('gear.magnet', 'pieces');
+    expect(moves(b).join()).not.toMatch(/Shift through by hand|Find the cause/);
+    expect(jobs(b)).toContain('metal');
+  });
+});
+
+describe('run too fast for its water, and stopped for its heat', () => {
+  const fast = (reason?: 'temperature'): Bench => {
+    const b = readyToRun({ ...two, thermostat: 'not-fitted' })
+      .read('run.event', 'start')
+      .read('run.rpm', 3500);
+    for (const t of [60, 66, 74, 82]) b.read('run.temperature', t + 273.15, { conditions: { spot: 'head' } });
+    b.read('run.outcome', reason ? 'stopped' : 'ran');
+    if (reason) b.read('run.reason', reason);
+    return b.read('run.event', 'stop');
+  };
+  it('the cause is looked for before it is run at idle', () => {
+    const b = fast('temperature');
+    expect(b.ids()).toContain('run.too-fast:fault');
+    expect(moves(b).join()).not.toMatch(/Run it again at idle/);
+    expect(b.ids()).toContain('run.heat:fault');
+  });
+  it('not stopped for anything, it is run again at idle', () => {
+    expect(moves(fast()).join()).toMatch(/Run it again at idle/);
+  });
+});
+
+describe('it would not start, wet, with oil in its bores when it was pressed', () => {
+  const wet = (bores: 'oiled' | 'dry'): Bench => {
+    const b = readyToRun(two, 'neglected', ['compression']).psi(
+      [
+        [1, 130],
+        [2, 128],
+        [3, 129]
+      ],
+      { conditions: { throttle: 'open', bores, ...(bores === 'oiled' ? { dose: 4e-6 } : {}) } }
+    );
+    b.read('run.event', 'start').read('run.outcome', 'failed').read('run.event', 'stop');
+    for (let cylinder = 1; cylinder <= 3; cylinder++) b.read('plugs.read', ['fuel'], { cylinder });
+    b.done('plugs').read('plugs.order', 'yes');
+    return b.read('fuel.floods', 'no').read('spark.keyLook', 'sound').read('run.outcome', 'failed');
+  };
+  const again = (b: Bench): Bench => {
+    for (let cylinder = 1; cylinder <= 3; cylinder++) b.read('plugs.read', ['fuel'], { cylinder });
+    return b;
+  };
+  it('air says whether they seal', () => {
+    expect(moves(again(wet('oiled')))).toContain(
+      'Leak-down of every cylinder: the oil hides what the needle would show'
+    );
+    expect(moves(again(wet('dry'))).join()).not.toMatch(/the oil hides/);
+  });
+});
+
+describe('no spark at slow cranking, twice', () => {
+  it('once starter or battery were mended it is looked for again, before anybody gives a reason', () => {
+    const b = readyToRun({ ...two, starting: 'electric' }, 'neglected', ['spark']).read('spark.lanyard', 'yes');
+    const none = (): void => {
+      for (let cylinder = 1; cylinder <= 3; cylinder++)
+        b.read('spark.result', 'none', {
+          cylinder,
+          conditions: { path: 'tester', light: 'shade', volts: 9, rpm: 140 }
+        });
+    };
+    none();
+    none();
+    b.read('plugs.volts', 9.1).read('plugs.starterCircuit', 'slow').read('plugs.starterDirect', 'turns');
+    expect(b.ids()).toContain('spark.slow:cannot-tell');
+    b.done('battery').done('starter').wait(0.1);
+    b.read('plugs.volts', 11.4).read('plugs.starterCircuit', 'turns').read('plugs.rpm', 320);
+    expect(moves(b).slice(0, 2).join(' | ')).toMatch(/Spark again/);
+  });
+});

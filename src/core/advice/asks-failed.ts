@@ -1,6 +1,7 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import { lastMarks } from '../jobs/done.ts';
 import type { ItemId } from '../stations/items.ts';
+import { compareAll } from '../stations/compression/compare.ts';
 import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { failedStart, mendedForStart } from '../stations/run/failed-start.ts';
 import { isAfter } from '../units/instant.ts';
@@ -84,6 +85,13 @@ export const failedAsks: readonly AskRule[] = untilFound(
     whenWet(look('Flywheel mark against the crank', ['spark.keyLook'], 5)),
     whenWet(beltLook),
     whenWet(look('Compression, every cylinder', ['compression.pressure'], 10)),
+    // Oil lifts a worn one to where it should be, and an engine that does not start burns none of it off.
+    on(
+      (c) => compareAll(c)?.conditions.bores === 'oiled',
+      whenWet(
+        look('Leak-down of every cylinder: the oil hides what the needle would show', ['compression.leakdown'], 15)
+      )
+    ),
     on((c) => dryAfterStart(c)?.dry !== false, look('Bowl or vapour separator off', ['fuel.bowlLook'], 15))
   ]
 ).map((r): AskRule => ({ ...r, open: (c, f) => !mendedForStart(c) && r.open(c, f) }));

@@ -116,6 +116,13 @@ export const starved: readonly AskRule[] = [
       );
     }
   }),
+  // It runs, on its choke, and nothing along the line is left: air gets in behind the carburettor.
+  onChokeOnly(
+    look('Mist at the intake joints while it idles', ['run.air'], 3, {
+      needs: 'start',
+      open: (c, f) => nothingFoundSince(c) !== undefined && look('', ['run.air'], 3).open(c, f)
+    })
+  ),
   // Which it lacks, fuel or spark, is seen while it dies.
   {
     ...repeat('Let it die again, a tester on one lead: fuel or spark?', 'run', 15, { needs: 'start' }),
@@ -123,6 +130,8 @@ export const starved: readonly AskRule[] = [
     open: (c) => {
       const at = nothingFoundSince(c);
       const died = lastDied(c);
+      const dies = c.record.value('fuel.dies');
+      if (died === undefined && dies !== 'minutes' && dies !== 'seconds') return false;
       if (at === undefined || (died !== undefined && sparkSeenAfter(c, died))) return false;
       return !c.record.all('run.outcome').some((r) => isAfter(r.at, at));
     }

@@ -43,6 +43,8 @@ const sinceLeak = (what: 'fuel' | 'any', ...rest: [string, readonly ItemId[], nu
 const heard = (place: NoisePlace, ...rest: [string, readonly ItemId[], number, Fits?]): AskRule =>
   after(ofNoise(place), ...rest);
 
+const metalFound: Fits = (c) => ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet')));
+
 /** Where leaks and noises come from, before anything is opened for them. C: common practice. */
 export const placeAsks: Asks = {
   'run.leaks': untilFound(
@@ -71,6 +73,7 @@ export const placeAsks: Asks = {
       (c) => c.survey.engine.profile.starting !== 'rope'
     ),
     heard('leg', 'Magnet and oil of the gear case: metal?', ['gear.magnet', 'gear.look'], 6),
-    heard('leg', 'Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2)
+    // Metal on the magnet is what is heard.
+    heard('leg', 'Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, (c) => !metalFound(c))
   )
 };

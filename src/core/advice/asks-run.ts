@@ -1,13 +1,11 @@
-import type { Finding } from '../findings/finding.ts';
 import type { Context } from '../findings/context.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
-import { runsOf } from '../stations/run/runs.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { crankcase, noWorkAsks } from './asks-no-work.ts';
 import { untilFound } from './until-found.ts';
-import { causeAt, lampWorkedOn, smokesOfItsOil, symptoms, waterInside } from '../stations/run/symptoms.ts';
+import { stopsUnmended, smokesOfItsOil, symptoms, waterInside } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
@@ -20,33 +18,13 @@ import {
   muffs,
   onThatWater,
   outlet,
-  panIfFitted,
   pumpOpen,
   screens,
   unlessItWasMuffs
 } from './asks-cooling.ts';
 import { failedAsks } from './asks-failed.ts';
+import { dipIfFour, runHeatAsks } from './asks-run-heat.ts';
 import { carburetted, four, sparkWhileDead, starved } from './asks-fuel.ts';
-
-/** The oil as it is after that run: what was dipped before it started says nothing of what it did with it. */
-const dipIfFour: AskRule = {
-  ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
-  open: (c) => {
-    const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
-    return (
-      four(c) &&
-      !(['oil.dip', 'oil.dipAt'] as const).some((what) =>
-        c.record.all(what).some((r) => began === undefined || isAfter(r.at, began))
-      )
-    );
-  }
-};
-/** A lamp that is not the head's heat: the oil's pressure, where there is any, else what rings it. */
-const twoStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'two';
-const notHeat: readonly AskRule[] = [
-  { ...job('oil-pressure'), open: (c, f) => !twoStroke(c) && job('oil-pressure').open(c, f) },
-  { ...job('heat-sender'), open: (c, f) => twoStroke(c) && job('heat-sender').open(c, f) }
-];
 
 const sparkHot = sparkWhileDead(
   'Spark at once, while it is hot and will not run',
@@ -72,16 +50,6 @@ const kickedAt = (c: Context): string | undefined => symptoms(c).find((s) => s.i
 
 /** It dies or runs on its choke only, whether or not it is known what starves it. */
 const starves = (c: Context): boolean => fuelTree(c) !== undefined;
-
-/** Until somebody wrote down what made the lamp come on, or mended it: then the run is made again. */
-const untilCause = (r: AskRule): AskRule => ({
-  ...r,
-  open: (c, f) => {
-    const came = c.record.all('run.lamp').findLast((x) => x.value === 'came');
-    const found = causeAt(c);
-    return !(came && found && !isAfter(came.at, found)) && !lampWorkedOn(c) && r.open(c, f);
-  }
-});
 
 /** Of the run that showed it: once something was mended, it says nothing before the next. */
 const plugAfter: AskRule = {
@@ -111,14 +79,6 @@ const waterWorkedOn = (c: Context): boolean => {
   const stop = c.record.last('run.reason');
   return stop !== undefined && c.worked('cooling').some((at) => isAfter(at, stop.at));
 };
-/** Until work was done on the water after the temperatures: the run is made again then. */
-const untilWaterWork = (r: AskRule): AskRule => ({
-  ...r,
-  open: (c, f) => {
-    const read = latestAt(c.record.all('run.temperature'));
-    return !c.worked('cooling').some((at) => isAfter(at, read)) && r.open(c, f);
-  }
-});
 /** Stopped for a noise that nobody placed. */
 const whereItSounds: AskRule = look('Say where the noise came from: head, valves, flywheel, leg', ['run.noise'], 2, {
   only: ['fault'],
@@ -159,37 +119,10 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
   }
 });
 
-/** It showed something that is mended first: its temperature is told by the run after that. */
-const runAgainAnyway = (c: Context): boolean =>
-  symptoms(c).length > 0 ||
-  (
-    [
-      ['run.gears', ['fails']],
-      ['run.leaks', ['fuel', 'oil', 'water']],
-      ['run.plugAfter', ['wet']]
-    ] as const
-  ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item)));
-
 /** What a run asks for, in the trade's order. C: common practice. */
-const thermostatShut = (f: Finding): boolean =>
-  (f.values as { warming?: { thermostatShut?: true } } | undefined)?.warming?.thermostatShut === true;
-
 export const runAsks: Asks = {
+  ...runHeatAsks,
   ...noWorkAsks,
-  // One bank hotter: the same spot again, then what that bank has to itself.
-  'run.banks': [
-    repeat('Both banks again, once neither climbs', 'run', 5, {
-      items: ['run.temperature'],
-      needs: 'start',
-      only: ['cannot-tell']
-    }),
-    ...[
-      look('Temperatures of both banks again, the same spots', ['run.second'], 3, { needs: 'start' }),
-      look('Small strainer under the cowl', ['cooling.strainer'], 2),
-      { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
-      pumpOpen
-    ].map((r) => ({ ...untilWaterWork(r), only: ['watch'] as const }))
-  ],
   'run.undercharge': [
     look('Battery and charging leads, main fuse', ['look.wiring'], 5, { only: ['fault'] }),
     job('charging')
@@ -212,62 +145,13 @@ export const runAsks: Asks = {
     })
   ],
   'run.end': [goOn('Say how the run ended, and why', 'run', 1, { items: ['run.outcome', 'run.reason'] })],
-  'run.heat': [
-    ...heat.map((r): AskRule => ({
-      ...r,
-      only: ['fault', 'watch'],
-      // Before its thermostat opens every head climbs: nothing is doubted for that.
-      open: (c, f) => !thermostatShut(f) && r.open(c, f)
-    })),
-    goOn('Run it until its temperature has settled', 'run', 12, {
-      items: ['run.temperature'],
-      needs: 'start',
-      only: ['cannot-tell'],
-      // Told to have run well, and ended before anybody could tell where its temperature goes; what it was stopped for comes first.
-      open: (c, { values }) => {
-        if (c.record.value('run.outcome') !== 'ran' || runAgainAnyway(c)) return false;
-        const warming = (values as { warming?: { state: string; stopped: boolean } } | undefined)?.warming;
-        return warming !== undefined && warming.stopped && (warming.state === 'few' || warming.state === 'open');
-      }
+  'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2, { items: ['run.volts'] })],
+  'run.too-fast': [
+    repeat('Run it again at idle, stream and head watched', 'run', 10, {
+      // What it was stopped for is looked into first, and the run after that serves both.
+      open: (c) => !stopsUnmended(c).some((s) => s.reason !== 'other')
     })
   ],
-  // The thermometer and its place before the thermostat; one that was seen good in its pan is not seen once more.
-  'run.cold': [
-    look('A second thermometer, at the head beside the thermostat', ['run.second'], 3, {
-      needs: 'start',
-      open: (c) => {
-        const run = runsOf(c).at(-1);
-        return !c.record.all('run.second').some((r) => run && Date.parse(r.at) >= run.startedAt.getTime());
-      }
-    }),
-    panIfFitted
-  ],
-  'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
-  'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2, { items: ['run.volts'] })],
-  'run.too-fast': [repeat('Run it again at idle, stream and head watched', 'run', 10)],
-  // A lamp is heat or oil: which, before what heats it.
-  'run.lamp': (
-    [
-      look(
-        (c) =>
-          runsOf(c).at(-1)?.hottest
-            ? 'A second thermometer, same spot'
-            : 'A thermometer on the head at once, beside the sender: is it hot?',
-        ['run.second'],
-        3
-      ),
-      dipIfFour,
-      ...heat.map((r): AskRule => ({
-        ...r,
-        open: (c, f) => c.record.value('run.second') !== 'normal' && r.open(c, f)
-      })),
-      ...notHeat.map((r): AskRule => ({
-        ...r,
-        open: (c, f) => c.record.value('run.second') === 'normal' && r.open(c, f)
-      }))
-    ] as readonly AskRule[]
-  ).map(untilCause),
-  'run.lamp-cool': [dipIfFour, ...notHeat],
   'run.smoke': untilFound(
     plugAfter,
     dipIfFour,

@@ -14,9 +14,14 @@ const several = (c: Context): boolean => cylindersOf(c).length > 1;
 
 const spark = (how: string, minutes = 3): AskRule =>
   repeat(`Spark again${how}`, 'spark', minutes, { items: ['spark.result'] });
-/** Cranked slowly at two looks at the same cylinder. */
-const slowTwice = (c: Context): boolean =>
-  cylindersOf(c).some((cylinder) => c.record.all('spark.result', { cylinder }).filter(isSlow).length > 1);
+/** Cranked slowly at two looks at the same cylinder, with nothing done to starter or battery since: a third would be as slow. */
+const slowTwice = (c: Context): boolean => {
+  const mended = latestAt([...c.renewed('plugs.starterCircuit'), ...c.renewed('plugs.volts')].map((at) => ({ at })));
+  return cylindersOf(c).some(
+    (cylinder) =>
+      c.record.all('spark.result', { cylinder }).filter((r) => isSlow(r) && isAfter(r.at, mended)).length > 1
+  );
+};
 /** Its coils sit on the plugs: there is neither lead nor cap. */
 export const onPlug = (c: Context): boolean => c.survey.engine.profile.ignition === 'coil-on-plug';
 const coilLook = look(

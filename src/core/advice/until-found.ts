@@ -1,3 +1,4 @@
+import type { Context } from '../findings/context.ts';
 import { kindOf } from '../findings/finding.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
@@ -16,6 +17,10 @@ const shownBy: ReadonlyMap<string, ItemId> = new Map([
   ['run.noise', 'run.noise'],
   ['run.failed', 'run.outcome']
 ]);
+/** Heard in the leg, and metal hangs on its magnet: that has work of its own. */
+const metalHeard = (c: Context): boolean =>
+  noiseOf(c)?.place === 'leg' && ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet')));
+
 /** Everything that could be looked at was: what caused it is found and written down, not only waited for. */
 const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, {
   only: ['fault'],
@@ -28,7 +33,7 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
     if (f.id === 'run.leaks' && leakTraced(c)) return false;
     if (f.id === 'run.steam' && waterInside(c)) return false;
     if (f.id === 'run.smoke' && smokesOfItsOil(c)) return false;
-    if (f.id === 'run.noise' && noiseOf(c)?.explained) return false;
+    if (f.id === 'run.noise' && (noiseOf(c)?.explained || metalHeard(c))) return false;
     // Nobody knew it, and nothing was mended since: it shows again, and is not asked about again.
     if (symptom) return !symptom.explained && !causeUntold(c, symptom.since);
     const item = shownBy.get(kindOf(f.id));

@@ -8,6 +8,8 @@ import type { System } from '../units/index.ts';
 
 /** What work was done, as far as it changes what earlier readings mean. */
 export interface Work {
+  /** What the answers below rest on: where it is the same text, they are the same answers, and what was worked out from them still holds. */
+  readonly basis: string;
   /** When work was marked done that a check proves: what was read before it is how it was, not how it is. */
   readonly worked: (station: StationId) => readonly Instant[];
   /** When work was marked done that may have changed what an item tells, by what proves it or by what it renews. */
@@ -33,7 +35,14 @@ export interface Context extends Work {
   readonly past: (moment: number) => boolean;
 }
 
-const none: Work = { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [], reopened: () => [] };
+const none: Work = {
+  basis: '',
+  worked: () => [],
+  touched: () => [],
+  renewed: () => [],
+  wiped: () => [],
+  reopened: () => []
+};
 
 /**
  * The context of a survey. `aside` is one that is looked at beside the survey at hand, as it stood at an earlier moment: the next

@@ -21,6 +21,8 @@ const alike = (a: Context, b: Context): boolean =>
   a.survey.houseRules === b.survey.houseRules &&
   a.survey.assessment === b.survey.assessment &&
   a.survey.steps === b.survey.steps &&
+  // Work that the readings tell of is in no list of steps, and a look back leaves out some that is.
+  a.basis === b.basis &&
   a.units === b.units &&
   'fitLeaks' in a === 'fitLeaks' in b;
 

@@ -17,6 +17,7 @@ export interface DoneWork {
 
 /** What the work that was done changes in earlier readings. */
 export const workFrom = (done: readonly DoneWork[]): Work => ({
+  basis: done.length ? JSON.stringify(done) : '',
   worked: (station) =>
     done.filter((d) => d.proof.station === station || d.alters?.includes(station)).map(({ at }) => at),
   touched: (item) => {

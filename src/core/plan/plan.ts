@@ -81,6 +81,7 @@ export const asOf = (c: Context, at: string): Context =>
     c.units,
     c.fitLeaks,
     {
+      basis: `${c.basis} before ${at}`,
       worked: (s) => c.worked(s).filter((w) => isAfter(at, w)),
       touched: (i) => c.touched(i).filter((w) => isAfter(at, w)),
       renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w)),
@@ -97,7 +98,14 @@ const since = (c: Context, at: string): Context =>
     c.now,
     c.units,
     c.fitLeaks,
-    { worked: () => [], touched: () => [], renewed: () => [], wiped: () => [], reopened: () => [] },
+    {
+      basis: `after ${at}`,
+      worked: () => [],
+      touched: () => [],
+      renewed: () => [],
+      wiped: () => [],
+      reopened: () => []
+    },
     true
   );
 

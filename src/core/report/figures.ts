@@ -30,8 +30,8 @@ function comparedBy(a: Assessment, round: number): ReadonlyMap<number, number> {
   const { context: c } = a;
   const { survey } = c;
   const readings = survey.readings.filter((r) => !r.what.startsWith('compression.') || roundOf(r) === round);
-  const { worked, touched, renewed, wiped, reopened } = c;
-  const work = { worked, touched, renewed, wiped, reopened };
+  const { basis, worked, touched, renewed, wiped, reopened } = c;
+  const work = { basis, worked, touched, renewed, wiped, reopened };
   const rows = compare(contextOf({ ...survey, readings }, c.now, c.units, undefined, work, true))?.rows ?? [];
   return new Map(rows.map((r) => [r.cylinder, shownNumber(r.mean, 'pressure', c.units)]));
 }

@@ -176,7 +176,7 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
     ...c.record.all('fuel.dies').filter((r) => r.value === 'minutes' || r.value === 'seconds'),
     ...c.record.all('fuel.chokeOnly').filter((r) => r.value === 'yes')
   ]);
-  if (c.worked('fuel').some((at) => isAfter(at, said))) return undefined;
+  if ([...c.worked('fuel'), ...c.renewed('run.air')].some((at) => isAfter(at, said))) return undefined;
   const round = c.record.round('fuel.dies');
   const noBulb = profile.supply === 'gravity' || profile.supply === 'pressurised';
   const injected = profile.fuelSystem === 'electronic' || profile.fuelSystem === 'direct';

@@ -40,9 +40,11 @@ const partBecause = ({ part, faults }: FuelFacts['part']): Because =>
   );
 
 /** What may still starve it, by name where few parts are left. */
-const suspected = (left: readonly string[]): string =>
+const suspected = (left: readonly string[], lean: boolean): string =>
   !left.length
-    ? 'nothing that feeds it is left to suspect. Spark, while it will not run'
+    ? lean
+      ? 'nothing that feeds it is left to suspect. Air that gets in behind the carburettor: its joints, then the crankcase'
+      : 'nothing that feeds it is left to suspect. Spark, while it will not run'
     : left.length > 3
       ? 'the search goes from the tank to the jet, cheapest look first'
       : listed(left);
@@ -172,7 +174,7 @@ export const words: WordsOf<FuelFacts, object> = {
   }),
   ...suctionWords,
   dies: ({ values: { dies, left } }) => ({
-    found: `${dying[dies ?? ''] ?? 'It runs on choke only'}: ${suspected(left)}.`,
+    found: `${dying[dies ?? ''] ?? 'It runs on choke only'}: ${suspected(left, dying[dies ?? ''] === undefined)}.`,
     because: practice(
       [`still possible: ${left.join(', ') || 'nothing that was asked about'}`],
       'vent, bulb, line vacuum, portable tank, in this order; each answer takes parts away.'

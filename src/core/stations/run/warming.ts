@@ -117,6 +117,24 @@ function beforeThermostat(c: Context, track: Track, opened: number | undefined):
 
 /** What the temperatures of one place say. */
 export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
+  const told = byCurve(c, run, track);
+  // Stopped for its heat while it raced: that nobody waited for the curve to say so takes nothing from it.
+  if (!run.stoppedAt || !UNTOLD.has(told.state) || !stoppedForHeat(c, run)) return told;
+  const race = racing(track, told.limit.value);
+  return race ? raced(told, race) : told;
+}
+
+/** States in which a curve does not tell where it ends. */
+const UNTOLD: ReadonlySet<WarmState> = new Set(['few', 'open', 'may-pass']);
+
+/** By its last two readings alone it passes its limit, or climbs as no head with water does. */
+const raced = (w: Warming, { by, rate }: { readonly by: number; readonly rate: number }): Warming => ({
+  ...w,
+  state: 'will-pass',
+  race: { now: w.track.samples.at(-1)!.temperature, rate, passes: by >= w.limit.value }
+});
+
+function byCurve(c: Context, run: Run, track: Track): Warming {
   const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const h = heatingOf(c, track);
   const { fit } = h;
@@ -151,18 +169,12 @@ export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
   const top = run.hottest && run.hottest.spot === track.spot ? run.hottest.temperature : undefined;
   const hottest = top ?? Math.max(...withoutOutliers(track.samples).map((s) => s.temperature));
   if (hottest >= limit.value) return { ...base, state: 'over', hottest };
-  const race = racing(track, limit.value);
-  const raced = (r: NonNullable<typeof race>): Warming => ({
-    ...base,
-    state: 'will-pass',
-    race: { now: track.samples.at(-1)!.temperature, rate: r.rate, passes: r.by >= limit.value }
-  });
-  if (race && !run.stoppedAt) return raced(race);
+  const race = run.stoppedAt ? undefined : racing(track, limit.value);
+  if (race) return raced({ ...base, state: 'will-pass' }, race);
   const elapsed = (track.samples.at(-1)?.seconds ?? 0) - h.from;
   if (h.steady && (!fit || elapsed >= PROMISE * fit.tau || fit.tau > 3600 || fit.plateau - h.steady.at < 3))
     return { ...base, state: 'steady' };
-  // Too few for a curve, and it was stopped for where the last two were going.
-  if (!fit) return race && stoppedForHeat(c, run) ? raced(race) : { ...base, state: 'few' };
+  if (!fit) return { ...base, state: 'few' };
   const at = secondsUntil(fit, limit.value);
   const limitAt = at === undefined ? undefined : h.from + at;
   const timed =

@@ -1,5 +1,8 @@
+import { randomLcg } from 'd3-random';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess.ts';
+import { assess, judged } from '../../src/core/assess.ts';
+import { jobs as allJobs } from '../../src/core/jobs/register.ts';
+import { allItems, itemIds } from '../../src/core/stations/items.ts';
 import { Bench } from '../case.ts';
 import { jobs, ran, readyToRun } from '../stories/all-good.ts';
 import { four, two } from '../stories/engines.ts';
@@ -14,6 +17,11 @@ const plain = (b: Bench, from = b.survey): unknown => {
   const now = new Date(Date.parse(b.survey.readings.at(-1)!.at) + 60_000);
   const { findings, holds, steps, moves, gates } = assess(from, now, 'us');
   return JSON.parse(JSON.stringify({ findings, holds, steps, moves, gates }));
+};
+
+const acts = (b: Bench, from = b.survey): unknown => {
+  const { findings, holds } = judged(from, new Date(Date.parse(b.survey.readings.at(-1)!.at) + 60_000), 'us');
+  return { findings, holds };
 };
 
 const stories: Readonly<Record<string, readonly [() => Bench, readonly Step[]]>> = {
@@ -74,6 +82,28 @@ describe('what is kept from the judgement before', () => {
     for (const step of steps) {
       step(b);
       expect(plain(b)).toEqual(plain(b, structuredClone(b.survey)));
+    }
+  });
+  it('whatever is entered and ticked, in whatever order', () => {
+    const random = randomLcg(0.37);
+    const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+    const asked = itemIds.filter((id) => allItems[id].kind === 'choice' || allItems[id].kind === 'quantity');
+    for (const profile of [two, four]) {
+      const b = new Bench(profile, 'neglected', { yearsIdle: 3 });
+      for (let k = 0; k < 60; k++) {
+        if (random() < 0.12) b.done(pick(allJobs).id);
+        const what = pick(asked);
+        const item = allItems[what];
+        const value =
+          item.kind === 'choice'
+            ? pick(item.options).value
+            : item.kind === 'quantity'
+              ? item.min + random() * 0.2 * (item.max - item.min)
+              : 'unknown';
+        b.read(what, value as never, item.perCylinder ? { cylinder: pick([1, 2, 3]) } : {});
+        if (random() < 0.1) b.wait(random() * 30);
+        expect(acts(b)).toEqual(acts(b, structuredClone(b.survey)));
+      }
     }
   });
   it('a job just ticked still says what it was for', () => {

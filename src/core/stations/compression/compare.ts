@@ -21,7 +21,10 @@ import {
   type UnlikeTest,
   type WetTest
 } from './other-tests.ts';
-import type { Row } from './row.ts';
+import { oddHigh } from './odd-high.ts';
+import { comparedRows, type Row } from './row.ts';
+
+export { comparedRows };
 import type { PressureTest as Pressure } from './tests.ts';
 
 /** Repeatability of one cranking test, share of the reading (M). */
@@ -86,12 +89,6 @@ function chosenGroup(measured: ReadonlyMap<string, Measured<Pressure>>): Group |
       b.cylinders.size - a.cylinders.size ||
       byMethod(a, b)
   )[0];
-}
-
-/** The rows that are compared: those too high to be true, or that do not agree with themselves, only where there are no others. */
-export function comparedRows({ rows }: Pick<Comparison, 'rows'>): readonly Row[] {
-  const usual = rows.filter((r) => !r.high && !r.scattered);
-  return usual.length ? usual : rows;
 }
 
 /**
@@ -199,7 +196,7 @@ function compareOnce(c: Context): Comparison | undefined {
     others.filter((o) => !wets.includes(o)),
     { rows, first, limit: limit.value, readings: chosen.readings }
   );
-  return {
+  const found: Comparison = {
     ...common,
     rows,
     missing: cylindersOf(c).filter((k) => !rows.some((r) => r.cylinder === k)),
@@ -218,4 +215,6 @@ function compareOnce(c: Context): Comparison | undefined {
         }
       : {})
   };
+  // Beside one that is doubted for being high none of the others is low yet.
+  return oddHigh(c, found) ? { ...found, rows: rows.map((r) => ({ ...r, low: false })) } : found;
 }

@@ -158,7 +158,18 @@ export type Repeat =
   | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' }
   | {
       readonly kind:
-        'range' | 'adapter' | 'falls' | 'single' | 'lowest' | 'best' | 'high' | 'scatter' | 'leak-down' | 'wet-test';
+        | 'range'
+        | 'adapter'
+        | 'falls'
+        | 'single'
+        | 'lowest'
+        | 'best'
+        | 'high'
+        | 'odd-high'
+        | 'look-in'
+        | 'scatter'
+        | 'leak-down'
+        | 'wet-test';
       readonly cylinder: number;
     }
   | { readonly kind: 'unlike'; readonly cylinder: number; readonly differs: readonly Difference[] }

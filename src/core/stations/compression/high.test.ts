@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../../test/case.ts';
+import { contextOf } from '../../findings/context.ts';
+import { compare } from './compare.ts';
+import { singleRepeat } from './repeat.ts';
 
 const open = { throttle: 'open', bores: 'dry' } as const;
 const triple = (strokes: 'two' | 'four' = 'two'): Bench => new Bench({ strokes, cylinders: 3, ignition: 'cdi' });
@@ -81,5 +84,27 @@ describe('low in one test and not in the other', () => {
     );
     test(b, 117, { conditions: open, instrument: { name: 'a', valve: 'plug end' } });
     expect(said(b)).toEqual(['compression.alike:sound']);
+  });
+});
+
+describe('one cylinder over all the others', () => {
+  const odd = (): Bench =>
+    new Bench({ strokes: 'two', cylinders: 3, layout: 'inline', displacement: 700e-6 }).psi([
+      [1, 120],
+      [2, 121],
+      [3, 190]
+    ]);
+  const found = (b: Bench) => compare(contextOf(b.survey, new Date('2026-06-01'), 'us'))!;
+  const repeat = (b: Bench) => singleRepeat(contextOf(b.survey, new Date('2026-06-01'), 'us'), found(b));
+  it('marks none of the others as low, and names the one to be read again', () => {
+    expect(found(odd()).rows.map((r) => r.low)).toEqual([false, false, false]);
+    expect(repeat(odd())).toEqual({ kind: 'odd-high', cylinder: 3 });
+    expect(repeat(odd().psi([[3, 188]]))).toEqual({ kind: 'look-in', cylinder: 3 });
+  });
+  it('looked into and clean, the others are low', () => {
+    const b = odd()
+      .psi([[3, 188]])
+      .read('plugs.hole', 'clean', { cylinder: 3 });
+    expect(found(b).rows.map((r) => r.low)).toEqual([true, true, false]);
   });
 });

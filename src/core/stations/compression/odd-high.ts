@@ -4,9 +4,9 @@ import { judgedBy } from '../../findings/limit.ts';
 import { atSeaLevel, pressureAtAltitude, SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import { isAfter } from '../../units/instant.ts';
 import { kindRange } from './ceiling.ts';
-import { comparedRows, type Comparison } from './compare.ts';
+import type { Comparison } from './compare.ts';
 import { gaugeErrorOf } from './gauge.ts';
-import type { Row } from './row.ts';
+import { comparedRows, type Row } from './row.ts';
 
 /** So much over the manual's figure a reading is no longer the engine's own, share (M). */
 const OVER_FIGURE = 0.1;

@@ -5,6 +5,7 @@ import { comparedRows, DOUBT, type Comparison } from './compare.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
+import { oddHigh } from './odd-high.ts';
 import { oilOnLow } from './wet.ts';
 
 const entropy = (p: number): number => (p <= 0 || p >= 1 ? 0 : -(p * Math.log2(p) + (1 - p) * Math.log2(1 - p)));
@@ -50,6 +51,11 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
   const { leaking } = leakDownSays(c);
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => leaking.has(k))) return { kind: 'heard', low };
+  const odd = oddHigh(c, found);
+  if (odd)
+    return odd.again
+      ? { kind: 'look-in', cylinder: odd.row.cylinder }
+      : { kind: 'odd-high', cylinder: odd.row.cylinder };
   if (lowest.readings.length < 2)
     return { kind: oilOnLow(c, found, lowest, best) ? 'leak-down' : 'lowest', cylinder: lowest.cylinder };
   if (best.readings.length < 2 && overLimit <= 1 - DOUBT) return { kind: 'best', cylinder: best.cylinder };

@@ -18,3 +18,9 @@ export interface Row extends Estimate {
   /** When its latest reading was taken. */
   readonly at: Instant;
 }
+
+/** The rows that are compared: those too high to be true, or that do not agree with themselves, only where there are no others. */
+export function comparedRows({ rows }: { readonly rows: readonly Row[] }): readonly Row[] {
+  const usual = rows.filter((r) => !r.high && !r.scattered);
+  return usual.length ? usual : rows;
+}

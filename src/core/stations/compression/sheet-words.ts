@@ -99,6 +99,16 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
       return repeat(`Repeat cylinder ${r.cylinder}.`, 'a low reading is doubted before it is believed');
     case 'high':
       return repeat(`Repeat cylinder ${r.cylinder}, dry.`, 'it reads more than such an engine gives');
+    case 'odd-high':
+      return repeat(
+        `Repeat cylinder ${r.cylinder}, its bore blown dry.`,
+        'it stands alone over the others, which agree'
+      );
+    case 'look-in':
+      return repeat(
+        `Look into the hole of cylinder ${r.cylinder}.`,
+        'it reads high again: oil, fuel, water or carbon in it'
+      );
     case 'scatter':
       return repeat(`Repeat cylinder ${r.cylinder}.`, 'its readings do not agree with one another');
     case 'best':

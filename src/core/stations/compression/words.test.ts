@@ -235,6 +235,8 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
   single: { kind: 'single', cylinder: 1 },
   lowest: { kind: 'lowest', cylinder: 1 },
   high: { kind: 'high', cylinder: 1 },
+  'odd-high': { kind: 'odd-high', cylinder: 1 },
+  'look-in': { kind: 'look-in', cylinder: 1 },
   best: { kind: 'best', cylinder: 1 },
   'leak-down': { kind: 'leak-down', cylinder: 1 },
   'wet-test': { kind: 'wet-test', cylinder: 1 },
@@ -278,7 +280,7 @@ describe('words of compression', () => {
   it('say which repeat would settle most, and why', () => {
     for (const [kind, r] of Object.entries(repeats)) {
       const said = sayRepeat(r, 'metric');
-      expect(said.sentence, kind).toMatch(/^(Repeat|Read|No repeat|Leak-down|Wet test).*\.$/);
+      expect(said.sentence, kind).toMatch(/^(Repeat|Read|Look|No repeat|Leak-down|Wet test).*\.$/);
       expect(said.because, kind).not.toMatch(/undefined|NaN|^$/);
     }
   });

@@ -39,6 +39,15 @@ describe('oil in the bores beside a low reading taken once', () => {
     expect(moves(b).join()).not.toMatch(/Compression again/);
     expect(jobs(b)).not.toContain('overhaul');
   });
+  it('read dry after the oil, it is read dry again', () => {
+    const b = oiled(readyToRun(two, 'neglected', ['compression']), [[2, 118]]).psi([
+      [1, 120],
+      [2, 82],
+      [3, 118]
+    ]);
+    expect(b.ids()).toContain('compression.low.2:watch');
+    expect(moves(b).join()).toMatch(/Compression again of cylinder 2/);
+  });
   it('of an unknown dose it confirms nothing', () => {
     const b = oneLow().read('compression.pressure', 92 * PSI, {
       cylinder: 2,
@@ -274,6 +283,11 @@ describe('to a bolt only, beside one that sparks through the tester', () => {
     expect(jobs(bolt())).not.toContain('ground');
     expect(jobs(bolt().read('spark.groundWire', 'returns'))).toContain('ground');
   });
+  it('where nobody could tell, it is not asked for again, and the work is there', () => {
+    const b = bolt().read('spark.groundWire', 'unknown');
+    expect(moves(b).join()).not.toMatch(/Tester on bright metal/);
+    expect(jobs(b)).toContain('ground');
+  });
   it('tried in vain it is weak of its own', () => {
     const b = bolt().read('spark.groundWire', 'still');
     expect(b.ids()).toContain('spark.weak.2:fault');
@@ -303,22 +317,5 @@ describe('a primary of an ohm, cold and warm', () => {
     const b = coil(3, 2.4);
     expect(b.ids()).toContain('spark.hot-primary.1:fault');
     expect(jobs(b)).toContain('coil');
-  });
-});
-
-describe('drained, and told place by place', () => {
-  const dark = (): Bench =>
-    new Bench(two, 'long-stored', { yearsIdle: 4 }).read('fuel.age', 48).read('fuel.jar', 'dark').done('fuel-drain');
-  const drain = (b: Bench) => b.assessed().steps.find((s) => s.id === 'fuel-drain');
-  it('the tank told and the bowl not yet, nothing has failed', () => {
-    const b = dark().read('fuel.tank', 'fresh');
-    expect(drain(b)).toMatchObject({ state: 'done' });
-    expect(b.holds()).toContain('fuel');
-    b.read('fuel.line', 'fresh').read('fuel.bowl', 'fresh');
-    expect(drain(b)).toMatchObject({ state: 'proved' });
-    expect(b.holds()).not.toContain('fuel');
-  });
-  it('a jar that is dark again says that it has', () => {
-    expect(drain(dark().read('fuel.tank', 'fresh').read('fuel.jar', 'dark'))?.state).toBe('open');
   });
 });

@@ -1,5 +1,6 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
+import { metalOnMagnet } from '../stations/gear/case-state.ts';
 import { leakTraced } from '../stations/run/leak-place.ts';
 import { noiseOf, type NoisePlace } from '../stations/run/noise.ts';
 import { isAfter, type Timed } from '../units/instant.ts';
@@ -43,8 +44,6 @@ const sinceLeak = (what: 'fuel' | 'any', ...rest: [string, readonly ItemId[], nu
 const heard = (place: NoisePlace, ...rest: [string, readonly ItemId[], number, Fits?]): AskRule =>
   after(ofNoise(place), ...rest);
 
-const metalFound: Fits = (c) => ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet')));
-
 /** Where leaks and noises come from, before anything is opened for them. C: common practice. */
 export const placeAsks: Asks = {
   'run.leaks': untilFound(
@@ -74,6 +73,6 @@ export const placeAsks: Asks = {
     ),
     heard('leg', 'Magnet and oil of the gear case: metal?', ['gear.magnet', 'gear.look'], 6),
     // Metal on the magnet is what is heard.
-    heard('leg', 'Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, (c) => !metalFound(c))
+    heard('leg', 'Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, (c) => !metalOnMagnet(c))
   )
 };

@@ -2,6 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { kindOf } from '../findings/finding.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
+import { metalOnMagnet } from '../stations/gear/case-state.ts';
 import { leakTraced } from '../stations/run/leak-place.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { causeAt, causeUntold, shownSince, smokesOfItsOil, symptoms, waterInside } from '../stations/run/symptoms.ts';
@@ -18,8 +19,7 @@ const shownBy: ReadonlyMap<string, ItemId> = new Map([
   ['run.failed', 'run.outcome']
 ]);
 /** Heard in the leg, and metal hangs on its magnet: that has work of its own. */
-const metalHeard = (c: Context): boolean =>
-  noiseOf(c)?.place === 'leg' && ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet')));
+const metalHeard = (c: Context): boolean => noiseOf(c)?.place === 'leg' && metalOnMagnet(c);
 
 /** Everything that could be looked at was: what caused it is found and written down, not only waited for. */
 const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, {

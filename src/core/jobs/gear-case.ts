@@ -3,7 +3,7 @@ import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { shiftFacts, throughLinkage } from '../stations/turn/shifting.ts';
-import { leakPlace } from '../stations/gear/case-state.ts';
+import { leakPlace, metalOnMagnet } from '../stations/gear/case-state.ts';
 import { washersFirst, washersTried } from '../stations/gear/water.ts';
 import { only, type JobRule } from './job.ts';
 
@@ -57,8 +57,7 @@ export const gearCase = {
     unless: (c) =>
       throughLinkage(c).linkage !== undefined ||
       (c.record.value('look.linkage') === 'stiff' && !shiftFacts(c).some((f) => f.condition === 'fault')) ||
-      (['slivers', 'pieces'].includes(String(c.record.value('gear.magnet'))) &&
-        c.record.value('gear.explained') !== 'yes'),
+      (metalOnMagnet(c) && c.record.value('gear.explained') !== 'yes'),
     how: 'Neutral in the middle of its travel, full engagement both ways; the joint of the shift rod; only then the clutch dog.',
     tools: ['spanners'],
     minutes: 40,

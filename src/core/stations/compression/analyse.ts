@@ -202,18 +202,9 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
   const heard = leakDownRows(c).some((x) => speaks(x) && x.cylinder === r.cylinder);
   // What was soaked since says how it was: it is read again before it is condemned.
   const soaked = soakedAt(c).some((at) => isAfter(at, r.at));
-  const doubt = soaked
-    ? 'soaked'
-    : excuse
-      ? leaks
-        ? 'leaks'
-        : excuse
-      : heard
-        ? 'heard'
-        : oil === 'confirms'
-          ? 'wet'
-          : 'none';
-  const told = doubt === 'none' || doubt === 'wet' || doubt === 'heard' || doubt === 'leaks';
+  const sure = heard ? 'heard' : oil === 'confirms' ? 'wet' : 'none';
+  const doubt = soaked ? 'soaked' : excuse && leaks ? 'leaks' : (excuse ?? sure);
+  const told = doubt === sure || doubt === 'leaks';
   return {
     kind: 'low',
     cylinder: r.cylinder,

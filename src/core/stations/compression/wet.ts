@@ -1,6 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { withOilInterval } from '../../physics/wet-dose.ts';
+import { isAfter } from '../../units/instant.ts';
 import { oilBurntOff } from '../plugs/oil-in-bores.ts';
 import type { Comparison } from './compare.ts';
 import type { TestFact } from './facts.ts';
@@ -52,7 +53,9 @@ export function oilOnLow(c: Context, found: Comparison, r: Row, best: Row): 'con
   const { verdict, oil } = judgeWet(c, r, wet);
   if (verdict === 'lower' || verdict === 'flooded') return undefined;
   const dry = oil && wet.mean - (oil.low - r.mean);
-  return verdict === 'valve' && dry !== undefined && dry < (1 - found.limit.value) * best.mean ? 'confirms' : 'oiled';
+  if (verdict === 'valve' && dry !== undefined && dry < (1 - found.limit.value) * best.mean) return 'confirms';
+  // Read dry after the oil, its bore was dry again.
+  return isAfter(wet.at, r.at) ? 'oiled' : undefined;
 }
 
 /** Rises that differ by no more than this share of the largest are alike (M: twice what two tests scatter). */

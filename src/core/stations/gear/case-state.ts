@@ -96,6 +96,10 @@ export const caseDangers = (c: Context): CaseDanger[] => [
   ...(caseEmpty(c) ? (['empty'] as const) : [])
 ];
 
+/** Slivers or pieces hang on the magnet: parts of gears or bearings, by the latest look. */
+export const metalOnMagnet = (c: Context): boolean =>
+  ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet')));
+
 /** The case was opened and its metal explained, and none was seen after that. */
 export function metalExplained(c: Context): boolean {
   const said = newest(c, ['gear.explained']);

@@ -170,10 +170,14 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   ];
 }
 
+/** Another ground was tried or seen to, or somebody was asked and could not tell: it is not asked for again. */
+const groundAsked = (c: Context): boolean =>
+  groundTried(c) !== undefined || c.record.asked('spark.groundWire') !== undefined;
+
 /** Sparks to a bolt only, beside others that spark through the tester, and nobody tried another ground: it is tried before it is cleaned. */
 export const groundUntried = (c: Context): boolean => {
   const list = sparkSeen(c);
-  return list.some(onlyToBolt) && throughTester(list) && groundTried(c) === undefined;
+  return list.some(onlyToBolt) && throughTester(list) && !groundAsked(c);
 };
 
 /** Whether any cylinder sparks well through the tester: the ground is good there. */
@@ -229,8 +233,7 @@ function noneHere(
   if (onlyToBolt(s) && others && ground === 'cleared')
     return { ...common, kind: 'weak', values: { pointsDone: pointsDone(c), toBolt: true } };
   if (onlyToBolt(s)) {
-    const untried = others && ground === undefined;
-    return { ...common, kind: 'ground', values: { untried } };
+    return { ...common, kind: 'ground', values: { untried: others && !groundAsked(c) } };
   }
   const seen = seenToBe(c, s);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };

@@ -1,10 +1,14 @@
 import type { changesBetween } from '$core/advice/changes.ts';
 import type { AdviceWorker } from '$lib/workers/advice.worker.ts';
+import { within } from '$lib/workers/within.ts';
 import type { Remote } from 'comlink';
 import type { Session } from './session.svelte.ts';
 
 /** A moment of quiet before a survey is weighed again, ms: nobody reads advice between two keystrokes. */
 const QUIET = 120;
+
+/** A weighing takes a second or two; a worker that has said nothing after so long, ms, is given up, and the next one is new. */
+const ANSWERS = 40_000;
 
 /** Suspects and next checks of the latest readings, weighed by a worker; an older weighing under way is thrown away. */
 export class Advising {
@@ -33,7 +37,10 @@ export class Advising {
         this.remote = wrap<AdviceWorker>(this.worker);
       }
       const from = performance.now();
-      const { advice, moves } = await this.remote.advise(session.survey, new Date().toISOString(), session.units);
+      const { advice, moves } = await within(
+        ANSWERS,
+        this.remote.advise(session.survey, new Date().toISOString(), session.units)
+      );
       // Read by `npm run bench`.
       performance.measure('advice', { start: from, end: performance.now() });
       if (turn !== this.turn) return;
@@ -45,7 +52,9 @@ export class Advising {
       session.moves = moves;
       session.weighing = 'done';
     } catch {
-      if (turn === this.turn) session.weighing = 'failed';
+      if (turn !== this.turn) return;
+      this.stop();
+      session.weighing = 'failed';
     }
   }
 

@@ -2,11 +2,15 @@ import { deltaBetween } from '$core/survey/delta.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
 import type { JudgeWorker } from '$lib/workers/judge.worker.ts';
 import type { JudgeAnswer, Suspects } from '$lib/workers/judging.ts';
+import { within } from '$lib/workers/within.ts';
 import type { Remote } from 'comlink';
 import type { Session } from './session.svelte.ts';
 
 /** What one judgement is made of. */
 const questionOf = (s: Session): readonly unknown[] => [s.survey, s.preview, s.now, s.leaks.fit, s.advice];
+
+/** A judgement takes well under a second, and its worker some seconds to load on a slow line; after so long, ms, the page does it. */
+const ANSWERS = 15_000;
 
 type Judge = (session: Session) => Promise<JudgeAnswer>;
 
@@ -26,7 +30,9 @@ class JudgingWorker {
     this.starting = import('comlink').then(({ wrap }) => wrap<JudgeWorker>(worker));
   }
 
-  readonly judge: Judge = async (session) => {
+  readonly judge: Judge = (session) => within(ANSWERS, this.ask(session));
+
+  private async ask(session: Session): Promise<JudgeAnswer> {
     const remote = await this.starting;
     const delta = deltaBetween(this.told, session.survey);
     this.told = session.survey;
@@ -34,7 +40,7 @@ class JudgingWorker {
     const weighed = suspects === this.suspects ? undefined : { suspects };
     this.suspects = suspects;
     return Promise.race([remote.judge(delta, session.asked(), weighed), this.failed]);
-  };
+  }
 
   end(): void {
     this.worker?.terminate();

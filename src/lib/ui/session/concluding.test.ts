@@ -118,6 +118,20 @@ describe('findings and holds judged beside the page', () => {
     beside.ask();
     await vi.waitFor(() => expect(found(s).some((id) => id.startsWith('fuel.'))).toBe(true));
   });
+  it('where a worker never answers, the page judges by itself', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    gate = new Promise(() => undefined);
+    const s = open();
+    const beside = new Concluding(s);
+    s.read('gear.magnet', 'pieces');
+    beside.ask();
+    await vi.waitFor(() => expect(deltas).toHaveLength(1));
+    expect(found(s)).toEqual([]);
+    await vi.advanceTimersByTimeAsync(20_000);
+    vi.useRealTimers();
+    await vi.waitFor(() => expect(found(s)).toContain('gear.metal'));
+    beside.end();
+  });
   it('what cannot be judged is said, and the next entry is tried again', async () => {
     const s = open();
     const beside = new Concluding(s);

@@ -107,6 +107,17 @@ describe('what turns it', () => {
     expect(waiting(dead, 'Compression, every cylinder')).toMatch(/starter/);
     expect(waiting(dead.read('plugs.starterDirect', 'turns'), 'Compression, every cylinder')).toBeUndefined();
   });
+  it('dead, and not slow: lever and fuse are looked at before the motor is fed, and a fuse that is gone ends it', () => {
+    const next = (circuit: 'nothing' | 'slow'): unknown =>
+      made(two).read('plugs.starterCircuit', circuit).assessed().moves[0];
+    expect(next('nothing')).toMatchObject({ items: ['plugs.voltsEnd', 'plugs.starterDirect'] });
+    expect(next('slow')).toMatchObject({ items: ['plugs.starterDirect'] });
+    const fuse = made(two).read('plugs.starterCircuit', 'nothing').read('plugs.voltsEnd', 'fuse');
+    expect(first(fuse)).toMatch(/Mend wires and connectors/);
+    expect(first(fuse)).not.toMatch(/straight from the battery/);
+    const through = made(two).read('plugs.starterCircuit', 'nothing').read('plugs.voltsEnd', 'unknown');
+    expect(through.assessed().moves[0]).toMatchObject({ items: ['plugs.starterDirect'] });
+  });
   it('with rope and starter, either will do', () => {
     const b = made({ ...two, starting: 'both' }).read('plugs.rope', 'slips');
     expect(waiting(b, 'Spark, every cylinder')).toBeUndefined();

@@ -94,6 +94,12 @@ describe('a low cylinder whose valve has no lash', () => {
     expect(asked(b)[0]).toBe('lash');
     expect(asked(b).join()).not.toMatch(/Wet test|Leak-down of/);
   });
+  it('one valve as it should be says nothing of the other', () => {
+    const b = low().read('compression.lashIn', 2.5e-4, { cylinder: 3 });
+    const [first] = b.assessed().moves.filter((m) => m.class === 5 && m.station === 'compression');
+    expect(first).toMatchObject({ title: 'Valve lash of cylinder 3', items: ['compression.lashEx'] });
+    expect(asked(b.read('compression.lashEx', 'unknown', { cylinder: 3 })).join()).not.toMatch(/Valve lash/);
+  });
   it('with lash as it should be, oil and air are next', () => {
     const b = low()
       .read('compression.lashEx', 3e-4, { cylinder: 3 })

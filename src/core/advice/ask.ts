@@ -27,7 +27,7 @@ export interface AskRule {
   /** Whether it is still to be made; a look that was asked for and could not be told counts as made, so that the next one comes. */
   readonly open: (c: Context, f: Finding) => boolean;
   /** What it reads, where that is more definite than the whole check. */
-  readonly items?: readonly ItemId[] | ((c: Context) => readonly ItemId[]);
+  readonly items?: readonly ItemId[] | ((c: Context, f: Finding) => readonly ItemId[]);
   /** Under which conditions it is read, where they are what makes it another measurement. */
   readonly conditions?: Conditions;
   /** What making it does to the engine. */
@@ -80,6 +80,22 @@ export const look = (
   ...needing(actionOf(items[0]!)),
   ...more
 });
+
+/** A look at several parts, each an answer of its own: open while one that this engine has was not asked, and asks for that one alone. */
+export const lookEach = (
+  title: Title,
+  items: readonly ItemId[],
+  minutes: number,
+  more: Partial<AskRule> = {}
+): AskRule => {
+  const missing = (c: Context, cylinder?: number): ItemId[] =>
+    items.filter((i) => (allItems[i].when?.(c.survey.engine.profile) ?? true) && !asked(c, i, cylinder));
+  return look(title, items, minutes, {
+    open: (c, f) => missing(c, f.cylinder).length > 0,
+    items: (c, f) => missing(c, f.cylinder),
+    ...more
+  });
+};
 
 /** Open for as long as the finding stands: a repeat that closes a doubt, a test that is half done. */
 const whileItStands =

@@ -14,7 +14,7 @@ import type { ItemId } from '../items/register.ts';
 import { stationOf } from '../stations/items.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
 import { isAfter, latestAt, type Instant } from '../units/instant.ts';
-import { at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+import { at, goOn, job, look, lookEach, repeat, type Asks, type AskRule } from './ask.ts';
 
 const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
@@ -56,7 +56,7 @@ const airCause: AskRule = {
   open: (c, f) => follow.open(c, f) && !lashFirst(c, f)
 };
 /** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
-const lash = look((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
+const lash = lookEach((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
 /** Air was heard, and not at a valve: no lash explains that. */
 const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
   const heard = c.record.value('compression.escape', cylinder);
@@ -64,7 +64,8 @@ const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
 };
 const lashIfValves: AskRule = {
   ...lash,
-  open: (c, f) => four(c) && !pastNoValve(c, f.cylinder) && lash.open(c, f)
+  // Where one of the two wants setting, both are set.
+  open: (c, f) => four(c) && !pastNoValve(c, f.cylinder) && !lashFirst(c, f) && lash.open(c, f)
 };
 /** One beside it is low as well: air says whether it is the gasket between the two, before lash or oil is asked of either. */
 const gasketFirst = (c: Context, cylinder: number | undefined): boolean => {

@@ -5,7 +5,7 @@ import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
 import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ranOnPortable } from '../stations/fuel/vacuum.ts';
-import { asked, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
 export const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
@@ -42,7 +42,7 @@ const whilePossible = (part: FuelPart, r: AskRule): AskRule => ({
 const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
   vent: [look('Tank vent', ['fuel.vent'], 1)],
   upstream: [look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)],
-  air: [look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)],
+  air: [lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)],
   filter: [look('Fuel filters', ['fuel.filter'], 5)],
   pump: [look('Pump the fuel pump by hand', ['fuel.pump'], 10)],
   jet: [look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)]
@@ -91,7 +91,7 @@ export const starved: readonly AskRule[] = [
     })
   ),
   // On choke only it is lean behind the tank: where air gets in, then what is gummed.
-  onChokeOnly(look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)),
+  onChokeOnly(lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)),
   onChokeOnly(look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)),
   look('Squeeze the bulb', ['fuel.bulb'], 2, { open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f) }),
   look('Squeeze the bulb while it dies', ['fuel.revived'], 5, {
@@ -223,13 +223,15 @@ export const fuelAsks: Asks = {
   ],
   'fuel.floods': [
     job('bowl', { only: ['fault'] }),
-    look('Hose and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5, { only: ['watch'] }),
+    lookEach('Hose and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5, {
+      only: ['watch']
+    }),
     look('Bowl or vapour separator off', ['fuel.bowlLook'], 15, { only: ['watch'] })
   ],
   'fuel.bulb': (
     [
       unlessSoft(look('Tank vent', ['fuel.vent'], 1)),
-      look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
+      lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
       unlessSoft(look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)),
       trial(fuelTree, { station: 'fuel' })
     ] as readonly AskRule[]
@@ -254,7 +256,7 @@ export const fuelAsks: Asks = {
   'fuel.vacuum-tank-side': [job('pick-up')],
   'fuel.vacuum-engine-side': [
     look('Fuel filters', ['fuel.filter'], 5),
-    look('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
+    lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
     job('fuel-filter'),
     job('fuel-line')
   ],

@@ -52,6 +52,10 @@ const starterTests = (c: Context): readonly ItemId[] =>
     circuit: ['plugs.starterCircuit'] as const
   })[school(c.rules, 'starterTest')];
 
+/** Dead, and not weak: what cuts it off altogether is looked at before a motor that was never fed. */
+const endUnasked = (c: Context): boolean =>
+  c.record.value('plugs.starterCircuit') === 'nothing' && !asked(c, 'plugs.voltsEnd');
+
 /** White or blistered: it ran lean, and a lean engine holes its crown first. Plugs are out already. */
 const crown: AskRule = look(
   // Mixed up, nobody knows out of which bore it came.
@@ -120,11 +124,17 @@ export const headAsks: Asks = {
   ],
   'plugs.starter-fuse': [job('wiring')],
   'plugs.starter': [
-    look('Starter straight from the battery', ['plugs.starterDirect'], 3, {
+    {
+      ...look(
+        (c) => `Starter straight from the battery${endUnasked(c) ? ', once lever and fuse are looked at' : ''}`,
+        ['plugs.starterDirect'],
+        3
+      ),
+      items: (c) => [...(endUnasked(c) ? (['plugs.voltsEnd'] as const) : []), 'plugs.starterDirect'],
       // What is cranked for by a poor starter is doubted by it.
       kind: 'repeat',
       open: (c) => starterTests(c).includes('plugs.starterDirect') && !asked(c, 'plugs.starterDirect')
-    }),
+    },
     look('Volts of the battery while it is tried', ['plugs.volts'], 3, {
       only: ['cannot-tell'],
       open: (c, f) => directFails(f) && !asked(c, 'plugs.volts')

@@ -149,7 +149,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       title,
       station: r.station,
       minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),
-      ...(r.items ? { items: typeof r.items === 'function' ? r.items(c) : r.items } : {}),
+      ...(r.items ? { items: typeof r.items === 'function' ? r.items(c, finding) : r.items } : {}),
       ...(r.conditions ? { conditions: r.conditions } : {}),
       ...(r.needs ? { needs: r.needs } : {}),
       ...(r.job ? { job: r.job } : {}),

@@ -131,7 +131,11 @@ export const words: WordsOf<PlugFacts, PlugBasis> = {
   },
   'starter-either': (_, basis, units) => ({
     found: 'The starter is poor through its circuit.',
-    advice: 'Feed it straight from the battery: that separates motor from circuit.',
+    advice: `${
+      basis.circuit === 'nothing'
+        ? 'Dead, and not slow: lever in neutral, battery switch, main fuse. Then feed'
+        : 'Feed'
+    } it straight from the battery: that separates motor from circuit.`,
     because: starterTried(basis, units)
   }),
   'starter-again': (_, basis, units) => ({

@@ -9,6 +9,7 @@ import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { rivals } from '../stations/oil/rivals.ts';
+import { milkyAgain } from '../stations/oil/was-milky.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -92,6 +93,8 @@ const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
     // A dip that was measured is repeated by measuring: only like agrees with like.
     items: (c) => (dips(c).last.at(-1)?.at === undefined ? ['oil.dip', 'oil.dipAt'] : ['oil.dipAt', 'oil.dip'])
   });
+
+const isMilky = (r: { readonly value: unknown }): boolean => r.value === 'milky';
 
 /** Places of the look-over that nobody has been asked about. */
 const unlooked = (c: Context): readonly ItemId[] =>
@@ -209,7 +212,11 @@ export const wetEndAsks: Asks = {
     goOn('Let it drain longer, tilted a little at the end', 'gear', 15, {
       items: ['gear.drained'],
       only: ['watch'],
-      open: (c) => (drainedShare(c) ?? 1) >= FAR_UNDER && !asked(c, 'gear.refill') && !asked(c, 'gear.casePressure')
+      // More than it holds has come out whole.
+      open: (c) => {
+        const share = drainedShare(c) ?? 1;
+        return share >= FAR_UNDER && share < 1 && !asked(c, 'gear.refill') && !asked(c, 'gear.casePressure');
+      }
     })
   ],
   'gear.metal': [
@@ -252,5 +259,25 @@ export const wetEndAsks: Asks = {
     job('oil-level', { only: ['fault'] })
   ],
   'oil.poured': [goOn('Wait, dip twice', 'oil', 5, { open: (c) => dips(c).position === undefined })],
-  'oil.milky': [job('sump-water')]
+  'oil.milky': [
+    look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {
+      open: (c) =>
+        milkyAgain(c) &&
+        !c.record.all('compression.leakdown').some((r) => isAfter(r.at, c.record.all('oil.look').find(isMilky)?.at))
+    }),
+    job('sump-water')
+  ],
+  'oil.milky-before': [
+    look('Look at the oil once more: is it clear?', ['oil.look'], 2, {
+      only: ['cannot-tell'],
+      open: (c) => c.record.all('oil.look').at(-1)?.value !== 'unknown'
+    }),
+    // Asked, and nobody could see it.
+    look('Look at the oil once more: is it clear?', ['oil.look'], 2, {
+      only: ['cannot-tell'],
+      late: 'release',
+      open: () => true
+    })
+  ],
+  'oil.level-milky': [job('sump-water')]
 };

@@ -42,7 +42,7 @@ export const drowned = {
   },
   'sump-water': {
     title: 'Drain the sump, change oil and filter, cheap oil first',
-    raisedBy: ['oil.milky'],
+    raisedBy: ['oil.milky', 'oil.level-milky'],
     also: (c) => (c.survey.engine.profile.strokes === 'four' ? underWater(c) : undefined),
     met: (c) => c.record.value('oil.sump') === 'drained' && c.record.value('oil.look') !== 'milky',
     how: 'Before anything spins. What stays behind is about 15 % each time: two changes leave 2 %, three leave a third of a percent.',
@@ -53,6 +53,7 @@ export const drowned = {
     wait: 20,
     hazards: ['waste'],
     proof: { station: 'oil', text: 'sump drained, oil clean, two dips between the marks' },
+    renews: ['oil.look', 'oil.smell'],
     after: ['empty-cylinders'],
     opens: ['sump'],
     dirty: true,

@@ -1,3 +1,4 @@
+import { ofThisOil } from '../stations/oil/as-it-is.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Engine oil. */
@@ -10,6 +11,8 @@ export const engineOil = {
       'oil.burnt',
       only('oil.laboratory', 'watch', 'fault')
     ],
+    // With water in it, it is changed: nothing is drawn off it, and nothing filled up on top of it.
+    unless: (c) => ofThisOil(c, 'oil.look') === 'milky',
     how: 'Level, wait, dip twice. High: draw some out and smell it. Low: fill by the tally, wait, dip twice.',
     tools: ['funnel', 'suction pump'],
     consumables: ['engine oil'],
@@ -32,6 +35,7 @@ export const engineOil = {
     wait: 15,
     hazards: ['waste', 'hot'],
     proof: { station: 'oil', text: 'residue under the house’s target' },
+    renews: ['oil.look', 'oil.smell'],
     after: ['sump-water'],
     opens: ['sump'],
     dirty: true,

@@ -8,6 +8,7 @@ import { changes, pourOf } from './changes.ts';
 import type { OilAnalysed, OilFact } from './facts.ts';
 import { laboratory } from './laboratory.ts';
 import { ofThisOil } from './as-it-is.ts';
+import { milkyBefore } from './was-milky.ts';
 import { dips, levelVolume } from './position.ts';
 import { freshOil, rivals } from './rivals.ts';
 import { sumpEmpty, takenOut } from './sump.ts';
@@ -34,6 +35,7 @@ export function analyse(c: Context): OilAnalysed {
     facts: [
       ...levelFact(c),
       ...(look === 'milky' ? [{ kind: 'milky', condition: 'fault', values: {} } as const] : []),
+      ...milkyOnce(c),
       ...(look === 'clean' && d.position === undefined && !d.last.length
         ? [{ kind: 'look', condition: 'sound', values: {} } as const]
         : []),
@@ -45,6 +47,14 @@ export function analyse(c: Context): OilAnalysed {
       ...(record.value('oil.filter') === 'stuck' ? [{ kind: 'filter', condition: 'fault', values: {} } as const] : [])
     ]
   };
+}
+
+/** Oil that was milky and was changed is seen clear, and seen clear after a run, before it counts as cured. */
+function milkyOnce(c: Context): OilFact[] {
+  const stage = milkyBefore(c);
+  return stage
+    ? [{ kind: 'milky-before', condition: stage === 'run-first' ? 'watch' : 'cannot-tell', values: { stage } }]
+    : [];
 }
 
 /** What the dips say of the level, where they say anything. */
@@ -60,8 +70,12 @@ function levelFact(c: Context): OilFact[] {
   if (last.length === 1) return [{ kind: 'dip-once', id: 'dip', condition: doubt, values: { dip: last[0]! } }];
   if (last.length === 2 && !agree) return [{ kind: 'dips-differ', id: 'dip', condition: doubt, values: {} }];
   if (position === 'between') return [{ kind: 'dips-between', id: 'dip', condition: 'sound', values: {} }];
-  if (position === 'above') return [above(c)];
   if (!position) return [];
+  const over = position === 'above' ? above(c) : undefined;
+  // With water in it, the water stands there too: no rival is asked about, and nothing is filled up on top of it.
+  if (ofThisOil(c, 'oil.look') === 'milky' && (!over || over.kind === 'above-open'))
+    return [{ kind: 'level-milky', condition: 'watch', values: { mark: position } }];
+  if (over) return [over];
   const toMiddle = levelVolume(c)?.toMiddle;
   const values = { mark: position, ...(toMiddle !== undefined && toMiddle > 0 ? { toMiddle } : {}) };
   return [{ kind: 'dips-under', id: 'dip', condition: 'fault', values }];

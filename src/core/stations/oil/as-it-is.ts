@@ -11,7 +11,11 @@ export function ofThisOil<I extends 'oil.look' | 'oil.smell'>(c: Context, what: 
   const seen = c.record.last(what);
   const value = c.record.value(what);
   if (!seen || value === undefined) return undefined;
-  const changed = c.record.all('oil.sump').flatMap((r) => (r.value === 'drained' ? [r.at] : []));
+  const changed = [
+    ...c.record.all('oil.sump').flatMap((r) => (r.value === 'drained' ? [r.at] : [])),
+    // Ticked as a job it was changed as well.
+    ...c.renewed(what)
+  ];
   if (changed.some((at) => isAfter(at, seen.at))) return undefined;
   const out = takenOut(c);
   if (out?.how !== 'emptied') return value;

@@ -4,6 +4,7 @@ import type { Changes } from './changes.ts';
 import type { Laboratory } from './laboratory.ts';
 import type { Dip, LevelVolume, Mark } from './position.ts';
 import type { Rivals } from './rivals.ts';
+import type { MilkyStage } from './was-milky.ts';
 
 /** Oil above the mark, m³ over it where that was measured; what each look weighs, and the limit that a share of fuel is judged by. */
 interface AboveMark extends Pick<Rivals, 'weights' | 'share' | 'viscosity'> {
@@ -35,6 +36,9 @@ export interface OilFacts {
   overfilled: AboveMark;
   'above-open': AboveMark;
   milky: object;
+  /** It was milky and was changed: what is still to be seen. */
+  'milky-before': { readonly stage: MilkyStage };
+  'level-milky': { readonly mark: Mark };
   look: object;
   thin: object;
   /** It was, before the work that was done on it. */

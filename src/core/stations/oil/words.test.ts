@@ -55,6 +55,16 @@ const examples: Examples<OilFacts> = {
     { kind: 'dips-under', condition: 'fault', values: { mark: 'below', toMiddle: 300e-6 } },
     { kind: 'dips-under', condition: 'fault', values: { mark: 'none' } }
   ],
+  'milky-before': (['unseen', 'run-first', 'after-run'] as const).map((stage) => ({
+    kind: 'milky-before',
+    condition: stage === 'run-first' ? watch : doubt,
+    values: { stage }
+  })),
+  'level-milky': (['below', 'above'] as const).map((mark) => ({
+    kind: 'level-milky',
+    condition: watch,
+    values: { mark }
+  })),
   diluted: above.map((values) => ({ kind: 'diluted', condition: watch, values })),
   overfilled: above.map((values) => ({ kind: 'overfilled', condition: watch, values })),
   'above-open': above.map((values) => ({ kind: 'above-open', condition: doubt, values: { ...values, weights: [] } })),

@@ -156,6 +156,20 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     advice: 'Drain it before anything spins, and find the way in.',
     because: dippedBecause(basis, units)
   }),
+  'milky-before': ({ values: { stage } }, basis, units) => ({
+    found: `The engine oil was milky, and was changed${stage === 'unseen' ? '; nobody has seen the new oil' : ''}.`,
+    advice: {
+      unseen: 'Look at it: clear, or milky once more?',
+      'run-first': 'It is clear now. What comes in while it runs shows only after a run: look at it once more then.',
+      'after-run': 'It has run since: look at the oil once more. Water that comes in while it runs shows only now.'
+    }[stage],
+    because: dippedBecause(basis, units)
+  }),
+  'level-milky': ({ values: { mark } }, basis, units) => ({
+    found: `Two dips agree: ${markWords[mark]}; but it is milky, and the water in it stands there too.`,
+    advice: 'Drained and filled anew, it is dipped twice more.',
+    because: dippedBecause(basis, units)
+  }),
   look: (_, basis, units) => ({
     found: 'The engine oil looks clean; now dip it twice.',
     because: dippedBecause(basis, units)

@@ -1,0 +1,50 @@
+import type { Context } from '../../findings/context.ts';
+import { latestAt, isAfter, type Instant } from '../../units/instant.ts';
+import { ofThisOil } from './as-it-is.ts';
+import { takenOut } from './sump.ts';
+
+const SAID: ReadonlySet<unknown> = new Set(['clean', 'dark', 'thin']);
+
+/** When the oil was changed after an instant; an empty text where it was not. */
+function changedAfter(c: Context, at: Instant): Instant {
+  const out = takenOut(c);
+  return latestAt(
+    [
+      ...c.record.all('oil.sump').flatMap((r) => (r.value === 'drained' ? [r] : [])),
+      ...c.record.all('oil.changes'),
+      ...c.renewed('oil.look').map((when) => ({ at: when })),
+      ...(out?.how === 'emptied' ? [out] : [])
+    ].filter((x) => isAfter(x.at, at))
+  );
+}
+
+const milkySeen = (c: Context): readonly { readonly at: Instant }[] =>
+  c.record.all('oil.look').filter((r) => r.value === 'milky');
+
+/**
+ * What is still to be seen of oil that was milky and was changed. "unseen": nobody has looked at the new oil. "run-first": it is clear, and
+ * what comes in while it runs has not had its chance. "after-run": it ran since, and nobody has looked at it after that.
+ */
+export type MilkyStage = 'unseen' | 'run-first' | 'after-run';
+
+export function milkyBefore(c: Context): MilkyStage | undefined {
+  const milky = milkySeen(c).at(-1);
+  if (!milky || ofThisOil(c, 'oil.look') === 'milky') return undefined;
+  const changed = changedAfter(c, milky.at);
+  // Without a change between, it is a contradiction of its own.
+  if (changed === '') return undefined;
+  const seen = c.record.all('oil.look').findLast((r) => SAID.has(r.value) && !isAfter(changed, r.at));
+  if (!seen) return 'unseen';
+  const runs = c.record
+    .all('run.outcome')
+    .filter((r) => r.value !== 'failed' && r.value !== 'unknown' && isAfter(r.at, changed));
+  if (!runs.length) return 'run-first';
+  return isAfter(seen.at, latestAt(runs.slice(0, 1))) ? undefined : 'after-run';
+}
+
+/** Milky once more, after it had been changed for that: where the water comes in is looked for, before the same once more. */
+export const milkyAgain = (c: Context): boolean =>
+  ofThisOil(c, 'oil.look') === 'milky' &&
+  milkySeen(c)
+    .slice(0, -1)
+    .some((r) => changedAfter(c, r.at) !== '');

@@ -81,3 +81,34 @@ describe('gear oil of which more came out than the case holds', () => {
     expect(moves(drained(4.2e-4)).join(' | ')).toMatch(/drain longer/);
   });
 });
+
+describe('engine oil that rises with nothing poured in', () => {
+  const dipped = (from: number | 'between', to: number | 'above'): Bench => {
+    const b = readyToRun(four, 'neglected', ['oil'])
+      .read('oil.level', 'yes')
+      .read('oil.waited', 20)
+      .read('oil.look', 'clean');
+    const dip = (v: number | 'between' | 'above'): void =>
+      void (typeof v === 'number'
+        ? b.read('oil.dipAt', v).read('oil.dipAt', v)
+        : b.read('oil.dip', v).read('oil.dip', v));
+    dip(from);
+    ran(b, 'ran').wait(0.5);
+    dip(to);
+    return b;
+  };
+  it('is fuel that came in: its own dips say where it stood, and nobody is asked', () => {
+    const b = dipped('between', 'above').read('oil.smell', 'strong');
+    expect(b.said('oil.dip')).toMatch(/fuel rather than overfilling.*nothing was poured in, and it has risen/);
+    expect(moves(b).join(' | ')).not.toMatch(/after that fill|poured in at/);
+  });
+  it('by no more than two dips differ, it has not risen; filled between, it was the filling', () => {
+    expect(dipped(0.0119, 0.0136).said('oil.dip')).not.toMatch(/it has risen/);
+    expect(dipped(0.009, 0.0136).said('oil.dip')).toMatch(/it has risen/);
+    const filled = dipped('between', 'above')
+      .read('oil.poured', 0.5e-3)
+      .read('oil.dip', 'above')
+      .read('oil.dip', 'above');
+    expect(filled.said('oil.dip')).not.toMatch(/it has risen/);
+  });
+});

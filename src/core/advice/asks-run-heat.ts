@@ -3,7 +3,7 @@ import type { Context } from '../findings/context.ts';
 import { runsOf } from '../stations/run/runs.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { heat, panIfFitted, pumpOpen } from './asks-cooling.ts';
 import { four } from './asks-fuel.ts';
 
@@ -45,6 +45,14 @@ const untilWaterWork = (r: AskRule): AskRule => ({
     return !c.worked('cooling').some((at) => isAfter(at, read)) && r.open(c, f);
   }
 });
+/** Stopped for its heat, it is not started again to be measured: what that bank has to itself is looked at as it stands. */
+const stoppedForHeat = (c: Context): boolean => {
+  const stop = c.record.last('run.reason');
+  return (
+    stop?.value === 'temperature' &&
+    !isAfter(c.record.all('run.event').findLast((r) => r.value === 'start')?.at ?? '', stop.at)
+  );
+};
 /** It showed something that is mended first: its temperature is told by the run after that. */
 const runAgainAnyway = (c: Context): boolean =>
   symptoms(c).length > 0 ||
@@ -70,7 +78,10 @@ export const runHeatAsks: Asks = {
       only: ['cannot-tell']
     }),
     ...[
-      look('Temperatures of both banks again, the same spots', ['run.second'], 3, { needs: 'start' }),
+      look('Temperatures of both banks again, the same spots', ['run.second'], 3, {
+        needs: 'start',
+        open: (c) => !stoppedForHeat(c) && !asked(c, 'run.second')
+      }),
       look('Small strainer under the cowl', ['cooling.strainer'], 2),
       { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
       pumpOpen

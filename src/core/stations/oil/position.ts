@@ -1,6 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { roundOf } from '../../record/current.ts';
+import type { Reading } from '../../record/reading.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 
 export type Mark = 'below' | 'between' | 'above' | 'none';
@@ -65,25 +66,45 @@ function changedBetween(c: Context, a: Instant, b: Instant): boolean {
   return events.some((r) => isAfter(r.at, a) && !isAfter(r.at, b));
 }
 
+/** Each dip since oil was last poured or drawn and the last work on it, in their order. */
+function taken(c: Context): readonly Reading[] {
+  const since = latestAt([...filled(c), ...c.worked('oil').map((at) => ({ at }))]);
+  return [...c.record.all('oil.dip'), ...c.record.all('oil.dipAt')]
+    .filter((r) => r.value !== 'unknown' && isAfter(r.at, since || undefined))
+    .sort((a, b) => byTime(a, b) || (a.id < b.id ? -1 : 1));
+}
+
+function dipOf({ value, at }: Reading, gap: number): Dip {
+  if (typeof value !== 'number') return { mark: value as Mark, taken: at };
+  return { mark: value < 0 ? 'below' : value > gap ? 'above' : 'between', at: value, taken: at };
+}
+
+/**
+ * Whether it was seen to rise: two dips in a row stood between the marks, and nothing was poured or drawn between them and
+ * those that agree above. Measured, by more than two dips of one level may differ.
+ */
+export function seenToRise(c: Context): boolean {
+  const { position, last, at } = dips(c);
+  if (position !== 'above') return false;
+  const earlier = taken(c)
+    .filter((r) => isAfter(last[0]!.taken, r.at) && !voided(c, r.at))
+    .map((r) => dipOf(r, markGap(c)));
+  const under = (d: Dip | undefined): boolean =>
+    d?.mark === 'between' && (d.at === undefined || at === undefined || at - d.at > DIP_AGREES);
+  return earlier.some((d, k) => under(d) && under(earlier[k - 1]));
+}
+
 /**
  * The dips that count, in words or measured, and whether the last two agree: of the latest look, since oil was last poured or
  * drawn and the last work on it, taken level and settled; two across a run are no repeat of one another.
  */
 export function dips(c: Context): Dips {
   const gap = markGap(c);
-  const read = [...c.record.all('oil.dip'), ...c.record.all('oil.dipAt')].filter((r) => r.value !== 'unknown');
+  const read = taken(c);
   const round = Math.max(1, ...read.map(roundOf));
-  const since = latestAt([...filled(c), ...c.worked('oil').map((at) => ({ at }))]);
-  const taken = read
-    .filter((r) => roundOf(r) === round && isAfter(r.at, since || undefined))
-    .sort((a, b) => byTime(a, b) || (a.id < b.id ? -1 : 1));
-  const why = taken.map((r) => voided(c, r.at));
-  const all = taken
-    .filter((_, k) => !why[k])
-    .map((r): Dip => {
-      if (typeof r.value !== 'number') return { mark: r.value as Mark, taken: r.at };
-      return { mark: r.value < 0 ? 'below' : r.value > gap ? 'above' : 'between', at: r.value, taken: r.at };
-    });
+  const latest = read.filter((r) => roundOf(r) === round);
+  const why = latest.map((r) => voided(c, r.at));
+  const all = latest.filter((_, k) => !why[k]).map((r) => dipOf(r, gap));
   const pair = all.slice(-2);
   const last = pair.length === 2 && changedBetween(c, pair[0]!.taken, pair[1]!.taken) ? pair.slice(1) : pair;
   const useless = why.findLast((w) => w !== undefined);

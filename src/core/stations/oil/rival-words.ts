@@ -9,6 +9,7 @@ export const weightWords: Readonly<Record<WeightId, string>> = {
   thin: 'it runs thin off the stick',
   body: 'it has body',
   risen: 'it stood between the marks after the last fill, so it has risen since',
+  'seen-to-rise': 'it stood between the marks by two dips, nothing was poured in, and it has risen since',
   'above-then': 'it stood above the mark already after the last fill',
   'poured-more': 'more was poured in than the sump holds',
   'poured-less': 'no more was poured in than the sump holds',

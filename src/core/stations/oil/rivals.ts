@@ -6,7 +6,7 @@ import { blendViscosity, massFraction } from '../../physics/viscosity.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { lastFill } from './fill.ts';
 import { laboratory, OIL_DENSITY, PETROL } from './laboratory.ts';
-import { levelVolume } from './position.ts';
+import { levelVolume, seenToRise } from './position.ts';
 
 export type Rival = 'overfilled' | 'diluted';
 
@@ -19,6 +19,7 @@ export type WeightId =
   | 'thin'
   | 'body'
   | 'risen'
+  | 'seen-to-rise'
   | 'above-then'
   | 'poured-more'
   | 'poured-less'
@@ -77,7 +78,9 @@ export function rivals(c: Context): Rivals {
   if (look === 'thin') add('thin', 8);
   else if (look === 'clean' || look === 'dark') add('body', 1 / 2);
   const then = c.record.value('oil.lastMark');
-  if (then === 'between') add('risen', 8);
+  // Its own dips before what anybody remembers of the last fill.
+  if (seenToRise(c)) add('seen-to-rise', 20);
+  else if (then === 'between') add('risen', 8);
   else if (then === 'above') add('above-then', 1 / 8);
   const fill = lastFill(c);
   const sump = sumpOf(c);

@@ -56,6 +56,25 @@ describe('engine oil that is milky', () => {
     expect(b.said('oil.milky-before')).toBe('');
     expect(gate(b)).toBe(true);
   });
+  it('seen milky in the pan, the new oil is looked at after a run all the same', () => {
+    const b = readyToRun({ ...four, sumpWithFilter: 4e-3 }, 'neglected', ['oil'])
+      .read('oil.drained', 3.9e-3)
+      .wait(0.1)
+      .read('oil.look', 'milky')
+      .wait(0.2)
+      .read('oil.poured', 3.8e-3)
+      .wait(0.5)
+      .read('oil.level', 'yes')
+      .read('oil.waited', 20)
+      .read('oil.dip', 'between')
+      .read('oil.dip', 'between');
+    expect(b.ids()).not.toContain('oil.milky');
+    expect(moves(b)[0]).toBe('Look at the oil once more: is it clear?');
+    b.read('oil.look', 'clean');
+    ran(b, 'ran');
+    expect(moves(b)[0]).toBe('Look at the oil once more: is it clear?');
+    expect(b.wait(0.1).read('oil.look', 'clean').said('oil.milky-before')).toBe('');
+  });
   it('milky once more after it was changed, the way in is looked for', () => {
     const b = milky()
       .done('sump-water')

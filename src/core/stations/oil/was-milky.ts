@@ -18,6 +18,17 @@ function changedAfter(c: Context, at: Instant): Instant {
   );
 }
 
+/** Seen in the pan, with the new oil not yet in: it is out already. */
+function seenInPan(c: Context, at: Instant): boolean {
+  const out = takenOut(c);
+  if (out?.how !== 'emptied' || isAfter(out.at, at)) return false;
+  return !(['oil.poured', 'oil.dip', 'oil.dipAt'] as const).some((what) =>
+    c.record
+      .all(what)
+      .some((r) => r.value !== 'unknown' && r.value !== 'none' && isAfter(r.at, out.at) && !isAfter(r.at, at))
+  );
+}
+
 const milkySeen = (c: Context): readonly { readonly at: Instant }[] =>
   c.record.all('oil.look').filter((r) => r.value === 'milky');
 
@@ -30,7 +41,7 @@ export type MilkyStage = 'unseen' | 'run-first' | 'after-run';
 export function milkyBefore(c: Context): MilkyStage | undefined {
   const milky = milkySeen(c).at(-1);
   if (!milky || ofThisOil(c, 'oil.look') === 'milky') return undefined;
-  const changed = changedAfter(c, milky.at);
+  const changed = changedAfter(c, milky.at) || (seenInPan(c, milky.at) ? milky.at : '');
   // Without a change between, it is a contradiction of its own.
   if (changed === '') return undefined;
   const seen = c.record.all('oil.look').findLast((r) => SAID.has(r.value) && !isAfter(changed, r.at));

@@ -9,7 +9,7 @@ import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { dips } from '../stations/oil/position.ts';
 import { rivals } from '../stations/oil/rivals.ts';
-import { milkyAgain } from '../stations/oil/was-milky.ts';
+import { milkyAgain, milkyBefore } from '../stations/oil/was-milky.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -268,6 +268,11 @@ export const wetEndAsks: Asks = {
     job('sump-water')
   ],
   'oil.milky-before': [
+    repeat('Look at the oil once more: is it clear?', 'oil', 2, {
+      items: ['oil.look'],
+      only: ['cannot-tell'],
+      open: (c) => milkyBefore(c) === 'after-run' && c.record.all('oil.look').at(-1)?.value !== 'unknown'
+    }),
     look('Look at the oil once more: is it clear?', ['oil.look'], 2, {
       only: ['cannot-tell'],
       open: (c) => c.record.all('oil.look').at(-1)?.value !== 'unknown'

@@ -42,6 +42,7 @@
             value={option.value}
             checked={value === option.value}
             onchange={oncommit ? () => oncommit(option.value, option.value) : undefined}
+            onclick={oncommit && value === option.value ? () => oncommit(option.value, option.value) : undefined}
           />
           <span
             >{option.label}{#if option.hint}<small class="block text-sm opacity-90">{option.hint}</small>{/if}</span

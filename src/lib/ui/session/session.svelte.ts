@@ -16,6 +16,7 @@ import type { Conditions, DecisionEntry, Instrument, Reading } from '$core/recor
 import type { Engine, SurveyFile } from '$core/record/survey-file.ts';
 import type { Wait } from '$core/record/wait.ts';
 
+import { isAfter } from '$core/units/instant.ts';
 import type { System } from '$core/units/index.ts';
 import { getContext, setContext } from 'svelte';
 import { readOnce } from './drawn.ts';
@@ -252,9 +253,17 @@ export class Session {
     return allItems[what].perBank ? list.findLast((r) => r.conditions?.bank === bank) : list.at(-1);
   }
 
+  /** The same, where it is still of the engine as it is: work done since on what it describes makes it a reading of before. */
+  standing(what: ItemId, cylinder?: number, bank?: Conditions['bank']): Reading | undefined {
+    const now = this.current(what, cylinder, bank);
+    return now && [...this.work.touched(what), ...this.work.renewed(what)].some((at) => isAfter(at, now.at))
+      ? undefined
+      : now;
+  }
+
   /** What a new value takes the place of: nothing where each entry stands by itself, or where something was read under it. */
   private replaced(what: ItemId, value: unknown, { cylinder, conditions }: ReadMore): Reading | undefined {
-    const old = this.current(what, cylinder, conditions?.bank);
+    const old = this.standing(what, cylinder, conditions?.bank);
     return old && !standsBeside(allItems[what], what, old, this.survey.readings, this.stamp().at, value)
       ? old
       : undefined;

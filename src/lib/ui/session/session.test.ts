@@ -57,6 +57,22 @@ describe('recording', () => {
     ).toEqual(['oil', 'none']);
     expect(judged(s).judgement.findings.map((f) => f.id)).toContain('run.leaks');
   });
+  it('what was seen before work on it is of before: the same answer again stands beside it', () => {
+    const s = open();
+    s.read('fuel.filter', 'clogged');
+    vi.advanceTimersByTime(60_000);
+    s.mark('fuel-filter', 'done');
+    judged(s);
+    expect(s.standing('fuel.filter')).toBeUndefined();
+    expect(s.current('fuel.filter')?.value).toBe('clogged');
+    vi.advanceTimersByTime(60_000);
+    s.read('fuel.filter', 'clogged');
+    expect(now(s)).toEqual([
+      ['fuel.filter', 'clogged'],
+      ['fuel.filter', 'clogged']
+    ]);
+    expect(s.standing('fuel.filter')?.id).toBe(s.survey.readings[1]?.id);
+  });
   it('what does not go away by itself is put right at once, and looked at again later', () => {
     const s = open();
     s.read('fuel.jar', 'layers');

@@ -15,8 +15,15 @@
   let {
     what,
     cylinder,
-    conditions
-  }: { what: ItemId; cylinder?: number | undefined; conditions?: Conditions | undefined } = $props();
+    conditions,
+    asksAnew
+  }: {
+    what: ItemId;
+    cylinder?: number | undefined;
+    conditions?: Conditions | undefined;
+    /** Of a reading that stands: whether it is asked once more all the same. */
+    asksAnew?: (id: string) => boolean;
+  } = $props();
   const session = useSession();
   const item = $derived(allItems[what]);
   const several = $derived((cylinderCount(session.survey.engine.profile) ?? 1) > 1);
@@ -26,7 +33,11 @@
       : { ...item, ask: undefined, label: `${item.label}, cylinder ${cylinder}` }
   );
   const stop = $derived(refusal(session.judgement.holds, what) ?? '');
-  const now = $derived(session.current(what, cylinder, conditions?.bank));
+  const last = $derived(session.current(what, cylinder, conditions?.bank));
+  const now = $derived.by(() => {
+    const standing = session.standing(what, cylinder, conditions?.bank);
+    return standing && asksAnew?.(standing.id) ? undefined : standing;
+  });
   const round = $derived(session.roundOf(stationOf(what)));
   const where = $derived({
     ...(cylinder === undefined ? {} : { cylinder }),
@@ -34,11 +45,11 @@
   });
   const earlier = $derived.by(() => {
     const list = session.record.all(what, cylinder === undefined ? {} : { cylinder }).filter((r) => roundOf(r) < round);
-    const last = list.at(-1);
-    return last ? `before: ${sayValue(item, last.value, session.units)}` : '';
+    const old = last ?? list.at(-1);
+    return old ? `before: ${sayValue(item, old.value, session.units)}` : '';
   });
   const taken = $derived(
-    item.repeated && now
+    item.repeated && last
       ? `taken: ${session.record
           .all(what, { round, ...(cylinder === undefined ? {} : { cylinder }) })
           .map((r) => sayValue(item, r.value, session.units))

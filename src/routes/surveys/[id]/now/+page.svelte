@@ -61,7 +61,7 @@
   );
   /** Answered as it is asked now: a repeat by a reading taken for it, anything else by what stands. */
   const answered = (q: Question): boolean => {
-    const now = session.current(q.what, q.cylinder, conditions?.bank);
+    const now = session.standing(q.what, q.cylinder, conditions?.bank);
     return now !== undefined && (move?.kind !== 'repeat' || pinned.fresh(now.id));
   };
 
@@ -85,7 +85,7 @@
   function couldNot(): void {
     const open = questions.filter(
       (q) =>
-        session.current(q.what, q.cylinder, conditions?.bank) === undefined &&
+        session.standing(q.what, q.cylinder, conditions?.bank) === undefined &&
         checkEntry(allItems[q.what], 'unknown', session.units).ok
     );
     for (const q of open)
@@ -172,7 +172,12 @@
             {#if questions.length > 1}<p class="label-caps" role="status">
                 {Math.min(at, questions.length - 1) + 1} of {questions.length}{answered(question) ? ', answered' : ''}
               </p>{/if}
-            {#key keyOf(question)}<ItemField what={question.what} cylinder={question.cylinder} {conditions} />{/key}
+            {#key keyOf(question)}<ItemField
+                what={question.what}
+                cylinder={question.cylinder}
+                {conditions}
+                asksAnew={(id) => move?.kind === 'repeat' && !pinned.fresh(id)}
+              />{/key}
           </div>
         </Swipe>
         {#if questions.length > 1}

@@ -12,6 +12,8 @@ const milky = (mark: 'above' | 'below' = 'above'): Bench =>
     .read('oil.dip', mark)
     .read('oil.dip', mark)
     .wait(0.3);
+const changedAndClear = (): Bench =>
+  milky().done('sump-water').wait(0.5).read('oil.look', 'clean').read('oil.dip', 'between').read('oil.dip', 'between');
 const gate = (b: Bench): boolean | undefined => b.assessed().gates.find((g) => g.id === 'station.oil')?.passes;
 
 describe('engine oil that is milky', () => {
@@ -41,12 +43,7 @@ describe('engine oil that is milky', () => {
     expect(b.assessed().moves.find((m) => m.title === 'Look at the oil once more: is it clear?')?.class).toBe(9);
   });
   it('clear before a run is not cured: what comes in while it runs shows after one', () => {
-    const b = milky()
-      .done('sump-water')
-      .wait(0.5)
-      .read('oil.look', 'clean')
-      .read('oil.dip', 'between')
-      .read('oil.dip', 'between');
+    const b = changedAndClear();
     expect(b.said('oil.milky-before')).toMatch(/only after a run/);
     expect(moves(b).join(' | ')).not.toMatch(/Look at the oil once more/);
     ran(b, 'ran');
@@ -76,12 +73,7 @@ describe('engine oil that is milky', () => {
     expect(b.wait(0.1).read('oil.look', 'clean').said('oil.milky-before')).toBe('');
   });
   it('milky once more after it was changed, the way in is looked for', () => {
-    const b = milky()
-      .done('sump-water')
-      .wait(0.5)
-      .read('oil.look', 'clean')
-      .read('oil.dip', 'between')
-      .read('oil.dip', 'between');
+    const b = changedAndClear();
     ran(b, 'ran').wait(0.2).read('oil.look', 'milky');
     expect(moves(b).slice(0, 2)).toContain('Leak-down, the water jacket watched');
     expect(b.holds()).toContain('milky-oil');

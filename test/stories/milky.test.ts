@@ -23,6 +23,12 @@ describe('engine oil that is milky', () => {
     expect(moves(b).join(' | ')).not.toMatch(/poured in|after that fill|Smell/);
     expect(b.said('oil.level-milky')).toMatch(/above the high mark.*water in it stands there too/);
   });
+  it('dipped once, it is not dipped again before it is drained', () => {
+    const b = readyToRun(four, 'neglected', ['oil']).read('oil.dip', 'above').read('oil.look', 'milky');
+    expect(moves(b)[0]).toMatch(/^Drain the sump/);
+    expect(b.ids()).not.toContain('oil.dip');
+    expect(b.holds()).toContain('oil');
+  });
   it('under the mark, it is drained and not filled up', () => {
     expect(jobs(milky('below'))).toContain('sump-water');
     expect(jobs(milky('below'))).not.toContain('oil-level');

@@ -64,6 +64,9 @@ function levelFact(c: Context): OilFact[] {
   // An empty sump: the dry stick is no doubt, and there is nothing else to dip.
   const why = sumpEmpty(c);
   if (why === 'drained' || (why && last.length)) return [{ kind: 'unfilled', condition: 'watch', values: { why } }];
+  // With water in it, the water stands there too: nothing is dipped again for it, no rival asked about, nothing filled up on top of it.
+  const milky = ofThisOil(c, 'oil.look') === 'milky';
+  if (milky && !position) return [];
   if (useless === 'tilted' || (!last.length && c.record.value('oil.level') === 'no'))
     return [{ kind: 'level', condition: doubt, values: {} }];
   if (useless === 'early') return [{ kind: 'early', condition: doubt, values: {} }];
@@ -72,8 +75,7 @@ function levelFact(c: Context): OilFact[] {
   if (position === 'between') return [{ kind: 'dips-between', id: 'dip', condition: 'sound', values: {} }];
   if (!position) return [];
   const over = position === 'above' ? above(c) : undefined;
-  // With water in it, the water stands there too: no rival is asked about, and nothing is filled up on top of it.
-  if (ofThisOil(c, 'oil.look') === 'milky' && (!over || over.kind === 'above-open'))
+  if (milky && (!over || over.kind === 'above-open'))
     return [{ kind: 'level-milky', condition: 'watch', values: { mark: position } }];
   if (over) return [over];
   const toMiddle = levelVolume(c)?.toMiddle;

@@ -65,12 +65,20 @@ const second = look('A second thermometer, same spot', ['run.second'], 2, {
     !asked(c, 'run.second') &&
     !c.record.all('run.second').some((r) => r.value === 'same')
 });
-export const heat: readonly AskRule[] = (
+const untilExplained = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => !heatExplained(c) && !workedOnSinceHot(c) && r.open(c, f)
+});
+/** Minutes each, with nothing taken off. */
+export const heatByHand: readonly AskRule[] = [
+  screens,
+  look('Small strainer under the cowl', ['cooling.strainer'], 2),
+  unlessStrong(outlet),
+  second
+].map(untilExplained);
+/** What has to be opened for it. */
+export const heatOpened: readonly AskRule[] = (
   [
-    screens,
-    look('Small strainer under the cowl', ['cooling.strainer'], 2),
-    unlessStrong(outlet),
-    second,
     panIfFitted,
     pumpOpen,
     {
@@ -83,7 +91,8 @@ export const heat: readonly AskRule[] = (
       }
     }
   ] as readonly AskRule[]
-).map((r) => ({ ...r, open: (c, f) => !heatExplained(c) && !workedOnSinceHot(c) && r.open(c, f) }));
+).map(untilExplained);
+export const heat: readonly AskRule[] = [...heatByHand, ...heatOpened];
 
 /** Loose muffs and a thin hose look like a pump that is gone: seated, opened, or other water, and the stream looked at there. */
 export const muffs = look(

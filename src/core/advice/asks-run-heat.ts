@@ -3,6 +3,7 @@ import type { Context } from '../findings/context.ts';
 import { runsOf } from '../stations/run/runs.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
+import { hotterBank } from '../stations/cooling/seen.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { heat, panIfFitted, pumpOpen } from './asks-cooling.ts';
 import { four } from './asks-fuel.ts';
@@ -64,6 +65,22 @@ const runAgainAnyway = (c: Context): boolean =>
     ] as const
   ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item)));
 
+/** The hotter bank's own: one of which nobody noted the bank, tried before the two were seen to differ, may have been the other one. */
+const panOfThatBank: AskRule = {
+  ...panIfFitted,
+  title: 'Thermostat of that bank in a pan',
+  open: (c) => {
+    const bank = hotterBank(c);
+    const read = latestAt(c.record.all('run.temperature'));
+    return (
+      c.survey.engine.profile.thermostat !== 'not-fitted' &&
+      !(['cooling.thermostatPan', 'cooling.thermostatOpens'] as const).some((item) =>
+        c.record.all(item).some((r) => (r.conditions?.bank ? r.conditions.bank === bank : isAfter(r.at, read)))
+      )
+    );
+  }
+};
+
 /** It climbs, and its thermostat is still to open. */
 const thermostatShut = (f: Finding): boolean =>
   (f.values as { warming?: { thermostatShut?: true } } | undefined)?.warming?.thermostatShut === true;
@@ -83,7 +100,7 @@ export const runHeatAsks: Asks = {
         open: (c) => !stoppedForHeat(c) && !asked(c, 'run.second')
       }),
       look('Small strainer under the cowl', ['cooling.strainer'], 2),
-      { ...panIfFitted, title: 'Thermostat of that bank in a pan' },
+      panOfThatBank,
       pumpOpen
     ].map((r) => ({ ...untilWaterWork(r), only: ['watch'] as const }))
   ],

@@ -14,6 +14,8 @@ import { beltLook, twist } from './asks-turn.ts';
 import { coldAndWarm } from './asks-spark.ts';
 import {
   heat,
+  heatByHand,
+  heatOpened,
   heatExplained,
   muffs,
   onThatWater,
@@ -210,7 +212,13 @@ export const runAsks: Asks = {
     look('Propeller', ['look.propeller'], 1),
     look('Mounts and clamp', ['look.mounts'], 1)
   ),
-  'run.steam': untilFound(...heat.map((r): AskRule => ({ ...r, open: (c, f) => !waterInside(c) && r.open(c, f) }))),
+  'run.steam': untilFound(
+    // Too little water steams, and water in a cylinder does: a plug tells the two apart before anything is opened.
+    ...[...heatByHand, plugAfter, ...heatOpened].map((r): AskRule => ({
+      ...r,
+      open: (c, f) => !waterInside(c) && r.open(c, f)
+    }))
+  ),
   'run.no-water': untilFound(screens, outlet, pumpOpen),
   'run.plug-wet': [jacket, job('water-in')],
   'run.failed': failedAsks,
@@ -226,7 +234,7 @@ export const runAsks: Asks = {
     howItRan,
     whereItSounds,
     ...nobodyHeard,
-    ...heat.map((r): AskRule => stoppedFor(['temperature'], r)),
+    ...heat.map((r): AskRule => stoppedFor(['temperature'], unlessItWasMuffs(r))),
     ...[muffs, onThatWater, ...[screens, outlet, pumpOpen].map(unlessItWasMuffs)].map((r): AskRule =>
       stoppedFor(['stream'], r)
     ),

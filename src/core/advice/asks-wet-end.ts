@@ -219,6 +219,14 @@ export const wetEndAsks: Asks = {
       }
     })
   ],
+  // Behind it is what the case has to say.
+  'gear.slots': [
+    job('gear-plugs', {
+      late: true,
+      open: (c, f) =>
+        c.record.value('gear.slots') === 'stuck' && !asked(c, 'gear.first') && job('gear-plugs').open(c, f)
+    })
+  ],
   'gear.metal': [
     { ...magnet, open: (c, f) => magnet.open(c, f) || shimmersSince(c) },
     job('metal', { only: ['fault'] })

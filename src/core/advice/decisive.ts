@@ -128,7 +128,9 @@ const rules: readonly Rule[] = [
     station: 'gear',
     minutes: 4,
     because: 'Free water comes first: money goes into no power head before the gear case was looked at.',
-    made: ['gear.first', 'gear.look', 'gear.drained']
+    made: ['gear.first', 'gear.look', 'gear.drained'],
+    // A plug that will not move is freed first.
+    when: (c) => c.record.value('gear.slots') !== 'stuck'
   },
   {
     check: 'tank',

@@ -18,6 +18,8 @@ const stoppedFor: ReadonlyMap<unknown, string> = new Map([
   ['lamp', 'It was stopped for the lamp or horn']
 ]);
 
+const NO_STREAM = 'There was no stream';
+
 /** Every time the lamp came on, the head was too hot, or no stream came in time: each wants its cause. */
 function troubles(c: Context): { readonly at: string; readonly says: string }[] {
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot).value;
@@ -41,21 +43,26 @@ function troubles(c: Context): { readonly at: string; readonly says: string }[] 
       .flatMap((r) =>
         typeof r.value === 'number' && r.value >= hot ? [{ at: r.at, says: 'The head was over its limit' }] : []
       ),
-    ...c.record
-      .all('cooling.stream')
-      .flatMap((r) => (r.value === 'none' ? [{ at: r.at, says: 'There was no stream' }] : [])),
+    ...c.record.all('cooling.stream').flatMap((r) => (r.value === 'none' ? [{ at: r.at, says: NO_STREAM }] : [])),
     ...runs.flatMap(({ startedAt, streams, untimed }) =>
       streams
         .filter((s) => s.value === 'none' && (untimed || s.seconds > STREAM_COMES))
-        .map((s) => ({ at: when(startedAt, s.seconds), says: 'There was no stream' }))
+        .map((s) => ({ at: when(startedAt, s.seconds), says: NO_STREAM }))
     )
   ].sort(byTime);
 }
 
+/** The outlet was found blocked and cleared after an instant: that is why no stream was seen, and it is on record. It cools nothing, so it explains no heat. */
+const outletFound = (c: Context, at: string): boolean =>
+  c.record.all('cooling.outlet').some((r) => r.value === 'blocked' && isAfter(r.at, at));
+
 /** What stopped it once and has no cause recorded since, though all was well later: it comes again. */
 export function unexplained(c: Context): string | undefined {
   const cause = causeAt(c);
-  const open = troubles(c).findLast((t) => isAfter(t.at, cause));
+  const open = troubles(c).findLast(
+    ({ at, says }) =>
+      isAfter(at, cause) && !((says === NO_STREAM || says === stoppedFor.get('stream')) && outletFound(c, at))
+  );
   return open && `${open.says} once, and its cause is not recorded.`;
 }
 

@@ -5,7 +5,7 @@ import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { banksApart, lastSeen } from '../../stations/cooling/seen.ts';
-import { HEAD_SPEAKS } from '../../stations/cooling/analyse.ts';
+import { HEAD_SPEAKS, unsettled } from '../../stations/cooling/analyse.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { rivals } from '../../stations/oil/rivals.ts';
 import { sumpEmpty } from '../../stations/oil/sump.ts';
@@ -45,7 +45,8 @@ const hot: Measure = (c, _k, found) => {
   if (run === 'sound') return seen(false, runAt(c));
   if (head !== undefined) {
     const speaks = Math.min(1, Math.max(0, (head - HEAD_SPEAKS) / 20));
-    const least = run === 'watch' ? 0 : NOT_HOT * speaks;
+    // Stopped for its heat it was still on its way: where it stood then clears nothing.
+    const least = run === 'watch' || unsettled(c)?.is === 'temperature' ? 0 : NOT_HOT * speaks;
     const o = past(head, limit.value, THERMOMETER, runAt(c), { least });
     if (o.likelihood.present === 1 && o.likelihood.absent < 0.35) return o;
     if (run !== 'watch') return o;

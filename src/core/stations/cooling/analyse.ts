@@ -107,8 +107,8 @@ function pumpAge(c: Context, values: PumpKnown, seenGood: boolean): CoolingFact[
 /** A head colder than this has not begun to say anything about its water, K (M: 40 °C). */
 export const HEAD_SPEAKS = 313.15;
 
-/** What the latest run showed that a strong stream does not outweigh; nothing where it showed nothing. */
-function unsettled(c: Context): Unsettled | undefined {
+/** What the latest run showed that neither a strong stream nor a head that read cool outweighs; nothing where it showed nothing. */
+export function unsettled(c: Context): Unsettled | undefined {
   const hotter = hotterBank(c);
   if (hotter) return { is: 'hotter', bank: hotter };
   const unread = unreadBank(c);
@@ -170,6 +170,10 @@ function missed(
   const values = { stream, stop: stream === 'none' };
   if (outlet === 'shut') return { kind: 'outlet-shut', id: 'outlet', condition: 'fault', values: { stream } };
   if (outlet === 'blocked') return { kind: 'outlet-cleared', condition: 'watch', values: {} };
+  // A head that read cool where the other bank ran hot, or until it was stopped for its heat, is no head that stays cool.
+  const but = unsettled(c);
+  if (normal && but && but.is !== 'stream')
+    return { kind: 'missed-unsettled', id: 'stream', condition: 'cannot-tell', values: { ...values, but } };
   if (normal && outlet !== 'clear') return { kind: 'outlet-likely', id: 'outlet', condition: 'cannot-tell', values };
   if (normal)
     return stream === 'none'

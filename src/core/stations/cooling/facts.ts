@@ -77,6 +77,8 @@ export interface CoolingFacts {
   'head-warming': Missed;
   'head-unread': Missed;
   'not-delivering': Missed;
+  /** The head read cool, and the run showed what that does not outweigh. */
+  'missed-unsettled': Missed & { readonly but: Unsettled };
   'strong-unsettled': { readonly but: Unsettled };
   /** `normal`: the head was read and is as it should be. */
   strong: { readonly normal: boolean };

@@ -56,6 +56,7 @@ export const streamWords: Pick<
   | 'head-warming'
   | 'head-unread'
   | 'not-delivering'
+  | 'missed-unsettled'
   | 'strong-unsettled'
   | 'strong'
   | 'no-indicator'
@@ -143,6 +144,11 @@ export const streamWords: Pick<
   }),
   'not-delivering': ({ values: { stream } }, basis, units) => ({
     found: `${missing[stream]} and it runs hot: the pump is not delivering.`,
+    because: streamBecause(basis, units)
+  }),
+  'missed-unsettled': ({ values: { stream, stop, but } }, basis, units) => ({
+    found: `${missing[stream]}, and ${butWhat(but)}: ${headOf(basis, units)} at the head clears nothing.`,
+    advice: stopFirst(stop, 'The water it draws and its way out first: intakes, strainer, outlet; then the pump.'),
     because: streamBecause(basis, units)
   }),
   'strong-unsettled': ({ values: { but } }, basis, units) => ({

@@ -126,6 +126,9 @@ const examples: Examples<CoolingFacts> = {
   'head-warming': missed.map((values) => ({ kind: 'head-warming', condition: doubt, values })),
   'head-unread': missed.map((values) => ({ kind: 'head-unread', condition: doubt, values })),
   'not-delivering': missed.map((values) => ({ kind: 'not-delivering', condition: fault, values })),
+  'missed-unsettled': but.flatMap((u) =>
+    missed.map((values) => ({ kind: 'missed-unsettled' as const, condition: doubt, values: { ...values, but: u } }))
+  ),
   'strong-unsettled': but.map((u) => ({ kind: 'strong-unsettled', condition: doubt, values: { but: u } })),
   strong: [true, false].map((normal) => ({ kind: 'strong', condition: sound, values: { normal } })),
   'no-indicator': [{ kind: 'no-indicator', condition: sound, values: {} }]

@@ -79,8 +79,12 @@ export function sayWarming(w: WarmingSaid, units: System, stopSaid = false): Sai
         ? `${shut}${w.stopped ? 'It was still' : 'Still'} climbing; where it ends cannot be told${w.stopped ? '' : ' yet'} (${range(w, t)}).`
         : w.state === 'open'
           ? `${shut}It ended too soon to tell where it settles: ${range(w, t)}, limit ${limit}.`
-          : `${shut}It heads for ${range(w, t)}: that may pass the limit of ${limit}.`;
-      return w.state === 'open' ? { found } : { found, advice: `Be ready to stop.${soon(w.left)}` };
+          : `${shut}It ${w.stopped ? 'was heading' : 'heads'} for ${range(w, t)}: that may pass the limit of ${limit}.`;
+      if (w.state === 'open') return { found };
+      return {
+        found,
+        advice: w.stopped ? 'On the next run watch it to the end, ready to stop.' : `Be ready to stop.${soon(w.left)}`
+      };
     }
     default:
       return {

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest';
+import type { Bench } from '../case.ts';
+import { moves, readyToRun } from './all-good.ts';
+import { four, two, v6 } from './engines.ts';
+
+/** The cooling water, as a first run shows it. */
+const head = { conditions: { spot: 'head' } } as const;
+const start = (b: Bench, stream: 'strong' | 'weak' | 'none'): Bench =>
+  b.read('run.event', 'start').wait(0.02).read('run.stream', stream);
+const warm = (b: Bench, temperatures: readonly number[]): Bench =>
+  temperatures.reduce((x, t) => x.wait(0.05).read('run.temperature', t, head), b);
+const stop = (b: Bench, reason?: 'temperature' | 'stream'): Bench => {
+  b.read('run.event', 'stop')
+    .read('run.outcome', reason ? 'stopped' : 'ran')
+    .read('run.minutes', 16);
+  return reason ? b.read('run.reason', reason) : b;
+};
+
+describe('stopped for its heat, with a weak stream', () => {
+  const hot = (): Bench =>
+    stop(warm(start(readyToRun(two).read('cooling.source', 'muffs'), 'weak'), [330, 350]), 'temperature');
+  it('a head on its way up is none that stays cool', () => {
+    const b = hot();
+    expect(b.said('cooling')).toMatch(/stopped because of its temperature: .* clears nothing/);
+    expect(b.said('cooling')).not.toMatch(/stays (cool|at)/);
+    expect(b.read('cooling.outlet', 'clear').said('cooling')).not.toMatch(/stays (cool|at)/);
+  });
+  it('strong and cool in the tank, it was the muffs: nothing is opened for it, and that is written down', () => {
+    const b = stop(warm(start(hot().read('cooling.source', 'tank').wait(1), 'strong'), [320, 333, 335, 335, 335]));
+    expect(moves(b)[0]).toBe('Find the cause, write it down');
+    expect(moves(b).join(' | ')).not.toMatch(/thermometer|pan|water pump/);
+  });
+});
+
+describe('no stream, and its outlet was blocked', () => {
+  const dry = (): Bench => stop(start(readyToRun(two).read('cooling.source', 'tank'), 'none'), 'stream');
+  const cleared = (): Bench => dry().read('cooling.outlet', 'blocked');
+  it('that is the cause, and on record: it is run again, and nobody is asked for it', () => {
+    expect(dry().holds()).toContain('run');
+    expect(cleared().holds()).toContain('run');
+    expect(moves(cleared())[0]).toMatch(/^Look at the stream again/);
+    const b = stop(warm(start(cleared().wait(0.2), 'strong'), [300, 320, 335, 340, 341, 341]));
+    expect(b.holds()).not.toContain('run');
+    expect(moves(b).join(' | ')).not.toMatch(/[Cc]ause/);
+  });
+  it('through an outlet nothing is cooled: heat still wants its cause', () => {
+    const b = stop(warm(start(cleared().wait(0.2), 'strong'), [300, 340, 368]), 'temperature');
+    b.read('cooling.outlet', 'blocked');
+    expect(b.holds()).toContain('run');
+  });
+});
+
+it('steam with a head that reads normal: a plug is looked at before anything is opened', () => {
+  const b = stop(warm(start(readyToRun(four), 'strong'), [300, 320, 335, 340, 341, 341]).read('run.exhaust', 'steam'));
+  expect(moves(b).slice(0, 2).join(' | ')).toMatch(/A plug out after the run/);
+});
+
+it('of a hotter bank its own thermostat is tried, whatever one of no bank did before', () => {
+  const b = start(readyToRun(v6), 'strong');
+  for (const t of [300, 320, 335, 340, 341, 341]) {
+    b.wait(0.05).read('run.temperature', t, { conditions: { spot: 'head', bank: 'port' } });
+    b.read('run.temperature', t + (t > 320 ? 18 : 0), { conditions: { spot: 'head', bank: 'starboard' } });
+  }
+  stop(b).read('run.second', 'same');
+  expect(moves(b)[0]).toBe('Thermostat of that bank in a pan');
+  expect(moves(b.read('cooling.thermostatPan', 'good', { conditions: { bank: 'starboard' } }))[0]).not.toBe(
+    'Thermostat of that bank in a pan'
+  );
+});
+
+it('what a finished run was heading for is not told as if it ran', () => {
+  const b = start(readyToRun(v6), 'strong');
+  warm(b, [300, 320, 335, 348, 355, 358.5]);
+  expect(stop(b).said('run.heat')).not.toMatch(/Be ready to stop|It gets there/);
+});
+
+it('a gear plug that will not move is freed before it is to be cracked open', () => {
+  const b = readyToRun(two, 'neglected', ['gear']).read('gear.slots', 'stuck');
+  expect(moves(b)[0]).toMatch(/^New gear plugs/);
+  b.done('gear-plugs').wait(0.2).read('gear.slots', 'good');
+  expect(moves(b)[0]).toMatch(/^Lower gear plug a crack open/);
+});

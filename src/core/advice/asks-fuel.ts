@@ -3,8 +3,8 @@ import type { Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
-import { fuelTree, type FuelPart } from '../stations/fuel/symptoms.ts';
-import { ranOnPortable } from '../stations/fuel/vacuum.ts';
+import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
+import { ofAnotherState, ranOnPortable } from '../stations/fuel/vacuum.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
@@ -132,7 +132,8 @@ export const starved: readonly AskRule[] = [
       const died = lastDied(c);
       const dies = c.record.value('fuel.dies');
       if (died === undefined && dies !== 'minutes' && dies !== 'seconds') return false;
-      if (at === undefined || (died !== undefined && sparkSeenAfter(c, died))) return false;
+      // That it is fuel was shown, and where it lies.
+      if (missedSide(c) || at === undefined || (died !== undefined && sparkSeenAfter(c, died))) return false;
       return !c.record.all('run.outcome').some((r) => isAfter(r.at, at));
     }
   },
@@ -246,11 +247,15 @@ export const fuelAsks: Asks = {
     look('Line vacuum with the fill cap open', ['fuel.vacuumOpen'], 2, {
       only: ['fault'],
       needs: 'start',
-      open: (c) => ranOnPortable(c) !== 'same' && !asked(c, 'fuel.vacuumOpen')
+      open: (c) => ranOnPortable(c) !== 'same' && (!asked(c, 'fuel.vacuumOpen') || ofAnotherState(c, 'fuel.vacuumOpen'))
     }),
     ...(seenAt.upstream ?? []).map(whereOnPortable('fine')),
     ...[...(seenAt.filter ?? []), ...(seenAt.air ?? [])].map(whereOnPortable('same')),
-    look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, { only: ['fault'], needs: 'start' })
+    look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, {
+      only: ['fault'],
+      needs: 'start',
+      open: (c) => !asked(c, 'fuel.vacuumPortable') || ofAnotherState(c, 'fuel.vacuumPortable')
+    })
   ],
   'fuel.vacuum-vent': [job('fuel-open')],
   'fuel.vacuum-tank-side': [job('pick-up')],

@@ -7,7 +7,7 @@ import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
 import { lineState } from './line.ts';
 import { mixtureFacts } from './mixture.ts';
 import { needleFacts } from './needle.ts';
-import { fuelTree } from './symptoms.ts';
+import { fuelTree, missedSide } from './symptoms.ts';
 import { railPressure } from './rail.ts';
 import { TANK_PRESSURE } from './tank-pressure.ts';
 import { lineVacuum } from './vacuum.ts';
@@ -182,5 +182,12 @@ function starving(c: Context): FuelFact[] {
     return [{ kind: 'starved', id: `starved-${id}`, condition: 'fault', values: { part: id, label } }];
   }
   const left = tree.parts.filter((p) => p.state === 'open').map((p) => p.label);
-  return [{ kind: 'dies', condition: 'cannot-tell', values: { dies: c.record.value('fuel.dies'), left } }];
+  const missed = missedSide(c);
+  return [
+    {
+      kind: 'dies',
+      condition: 'cannot-tell',
+      values: { dies: c.record.value('fuel.dies'), left, ...(missed ? { missed } : {}) }
+    }
+  ];
 }

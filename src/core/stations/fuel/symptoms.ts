@@ -1,5 +1,6 @@
 import type { Context } from '../../findings/context.ts';
-import { isAfter, latestAt } from '../../units/instant.ts';
+import type { ItemId } from '../../items/register.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { lineVacuum } from './vacuum.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 
@@ -165,6 +166,72 @@ function lacksFuel(c: Context, round: number): boolean {
   );
 }
 
+/** Answers that place what it lacks, each with the looks of that side, which an answer taken before it may have missed. */
+const placing: readonly { readonly item: ItemId; readonly answer: string; readonly again: ReadonlySet<ItemId> }[] = [
+  ...(
+    [
+      ['fuel.portable', 'fine'],
+      ['fuel.bulb', 'flat'],
+      ['fuel.vacuumSpeed', 'high']
+    ] as const
+  ).map(([item, answer]) => ({
+    item,
+    answer,
+    again: new Set<ItemId>([
+      ...(['fuel.vent', 'fuel.filter', 'fuel.portable', 'fuel.hose', 'fuel.couplings'] as const),
+      ...(['fuel.vacuumSpeed', 'fuel.pickup'] as const)
+    ])
+  })),
+  {
+    item: 'fuel.revived',
+    answer: 'yes',
+    again: new Set<ItemId>(['fuel.filter', 'fuel.hose', 'fuel.couplings', 'fuel.pump'])
+  }
+];
+
+/** The latest answer that says on which side it lies. */
+function placedBy(c: Context, answer: (item: ItemId) => string | undefined) {
+  return placing
+    .filter((p) => answer(p.item) === p.answer)
+    .flatMap((p) => {
+      const at = c.record.last(p.item)?.at;
+      return at === undefined ? [] : [{ ...p, at }];
+    })
+    .reduce<((typeof placing)[number] & { readonly at: Instant }) | undefined>(
+      (a, b) => (a && !isAfter(b.at, a.at) ? a : b),
+      undefined
+    );
+}
+
+/**
+ * The same search where everything was seen good and an answer says on which side it lies: a look of that side was wrong, and what
+ * was last looked at before it died is looked at once more. The search as it stands where nothing places it.
+ */
+function onceMore(
+  c: Context,
+  died: Instant,
+  found: Elimination<FuelPart>,
+  search: (missed: (item: ItemId) => boolean) => Elimination<FuelPart>,
+  answer: (item: ItemId) => string | undefined
+): Elimination<FuelPart> {
+  if (found.found || found.next || found.parts.some((p) => p.state === 'open')) return found;
+  const placed = placedBy(c, answer);
+  if (!placed) return found;
+  const missed = (item: ItemId): boolean => {
+    const read = c.record.last(item);
+    return item !== placed.item && placed.again.has(item) && read !== undefined && isAfter(died, read.at);
+  };
+  const again = search(missed);
+  const last = again.found;
+  if (last?.by !== 'elimination') return again;
+  // One part left is looked at once more before it counts as found.
+  const { found: _left, ...open } = again;
+  const next = again.trials.find(
+    (t) => missed(t.item) && [...Object.values(t.clears).flat(), ...Object.values(t.accuses)].some((p) => p === last.id)
+  );
+  return next ? { ...open, next } : open;
+}
+
 /** Which part starves it, where somebody said that it dies; nothing before. */
 export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   const dies = c.record.value('fuel.dies');
@@ -189,17 +256,34 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
     ...(c.record.value('fuel.revived') === 'yes' && !choke ? ['fuel.chokeOnly'] : []),
     ...(injected ? ['jet', 'needle', 'fuel.chokeOnly', 'fuel.floods', 'fuel.bowlLook', 'fuel.jets'] : [])
   ]);
-  const tree = eliminate(
-    parts.filter((p) => !gone.has(p.id)),
-    // A bulb that stays soft draws air: its joints come before what lies further on.
-    (c.record.value('fuel.bulb') === 'soft' ? airFirst : trials).filter((t) => !gone.has(t.item)),
-    (item) =>
-      item === 'fuel.vacuumSpeed'
-        ? vacuumAnswer(c, round)
-        : (answerOf(c, item, round) ?? (round > 1 ? undefined : answerOf(c, item, 1)))
+  const answer = (item: ItemId): string | undefined =>
+    item === 'fuel.vacuumSpeed'
+      ? vacuumAnswer(c, round)
+      : (answerOf(c, item, round) ?? (round > 1 ? undefined : answerOf(c, item, 1)));
+  const search = (missed: (item: ItemId) => boolean): Elimination<FuelPart> =>
+    eliminate(
+      parts.filter((p) => !gone.has(p.id)),
+      // A bulb that stays soft draws air: its joints come before what lies further on.
+      (c.record.value('fuel.bulb') === 'soft' ? airFirst : trials).filter((t) => !gone.has(t.item)),
+      (item) => (missed(item) ? undefined : answer(item))
+    );
+  const tree = onceMore(
+    c,
+    said,
+    search(() => false),
+    search,
+    answer
   );
   // The last part left over is the one only where it is known to lack fuel at all.
   if (tree.found?.by !== 'elimination' || lacksFuel(c, round)) return tree;
   const { found: _left, ...open } = tree;
   return open;
+}
+
+/** Everything was looked at and seen good, and this answer says that it lies on one side all the same: the tank's, or pump and joints. */
+export function missedSide(c: Context): 'tank' | 'pump' | undefined {
+  const tree = fuelTree(c);
+  if (!tree || tree.found || tree.parts.some((p) => p.state === 'open')) return undefined;
+  const placed = placedBy(c, (item) => tree.trials.find((t) => t.item === item)?.answer);
+  return placed && (placed.item === 'fuel.revived' ? 'pump' : 'tank');
 }

@@ -29,7 +29,30 @@ export interface LineVacuum {
 export function ranOnPortable(c: Context): 'fine' | 'same' | undefined {
   const last = c.record.last('fuel.portable');
   if (!last || c.touched('fuel.portable').some((at) => isAfter(at, last.at))) return undefined;
+  if (ofAnotherState(c, 'fuel.portable')) return undefined;
   return last.value === 'fine' || last.value === 'same' ? last.value : undefined;
+}
+
+type Beside = 'fuel.vacuumPortable' | 'fuel.vacuumOpen' | 'fuel.portable';
+
+const stateOf = (p: number, limit: number): 'high' | 'low' | 'close' =>
+  p - VACUUM_GAUGE > limit ? 'high' : p + VACUUM_GAUGE < limit ? 'low' : 'close';
+
+/**
+ * Whether a figure on another tank or with the cap open is of another state than the engine's own figure now: its own was read
+ * otherwise before it, and has changed since. It says nothing of where that which holds back now lies.
+ */
+export function ofAnotherState(c: Context, item: Beside): boolean {
+  const limit = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum).value;
+  const numbers = c.record.all('fuel.vacuumSpeed').flatMap((r) => {
+    const value = known(r.value as number);
+    return value === undefined ? [] : [{ at: r.at, state: stateOf(value, limit) }];
+  });
+  const read = c.record.all(item).findLast((r) => r.value !== 'unknown');
+  const now = numbers.at(-1);
+  // Its own figure of that time: the last before it, else the first after it.
+  const then = read && (numbers.findLast((r) => !isAfter(r.at, read.at)) ?? numbers[0]);
+  return !!now && !!then && now.state === 'high' && then.state !== now.state;
 }
 
 /**
@@ -39,19 +62,15 @@ export function ranOnPortable(c: Context): 'fine' | 'same' | undefined {
 export function lineVacuum(c: Context): LineVacuum | undefined {
   const speed = known(c.record.value('fuel.vacuumSpeed'));
   const idle = known(c.record.value('fuel.vacuumIdle'));
-  const portable = known(c.record.value('fuel.vacuumPortable'));
-  const open = known(c.record.value('fuel.vacuumOpen'));
+  const beside = (item: Exclude<Beside, 'fuel.portable'>): number | undefined =>
+    ofAnotherState(c, item) ? undefined : known(c.record.value(item));
+  const portable = beside('fuel.vacuumPortable');
+  const open = beside('fuel.vacuumOpen');
   const own = speed ?? idle;
   if (own === undefined && portable === undefined && open === undefined) return undefined;
   const limit = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum);
   const is = (p: number | undefined): 'high' | 'low' | 'close' | undefined =>
-    p === undefined
-      ? undefined
-      : p - VACUUM_GAUGE > limit.value
-        ? 'high'
-        : p + VACUUM_GAUGE < limit.value
-          ? 'low'
-          : 'close';
+    p === undefined ? undefined : stateOf(p, limit.value);
   const base = { own, atSpeed: speed !== undefined, portable, open, limit };
   const mine = is(own);
   // At speed its own tank holds nothing back: what is high at idle, with the cap open or on another tank, is not of this engine's line.

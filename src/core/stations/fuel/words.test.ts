@@ -117,7 +117,12 @@ const examples: Examples<FuelFacts> = {
   dies: [
     { kind: 'dies', condition: doubt, values: { dies: 'seconds', left: ['closed tank vent'] } },
     { kind: 'dies', condition: doubt, values: { dies: 'minutes', left: ['a', 'b', 'c', 'd'] } },
-    { kind: 'dies', condition: doubt, values: { dies: undefined, left: ['gummed jet', 'float or needle'] } }
+    { kind: 'dies', condition: doubt, values: { dies: undefined, left: ['gummed jet', 'float or needle'] } },
+    ...(['tank', 'pump'] as const).map((missed) => ({
+      kind: 'dies' as const,
+      condition: doubt,
+      values: { dies: 'minutes', left: [], missed }
+    }))
   ],
   starved: [{ kind: 'starved', condition: fault, values: { part: 'vent', label: 'closed tank vent' } }],
   'mix-none': [{ kind: 'mix-none', condition: fault, values: {} }],

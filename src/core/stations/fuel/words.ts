@@ -49,6 +49,12 @@ const suspected = (left: readonly string[], lean: boolean): string =>
       ? 'the search goes from the tank to the jet, cheapest look first'
       : listed(left);
 
+/** Where it lies, though every look there was good. */
+const missing = {
+  tank: 'it lies on the tank’s side, and every look there was good, so one of them missed it. Another tank and hose stand in for it until it is found',
+  pump: 'squeezing does the pump’s work, and pump, hose and joints were seen good, so one look missed it. A known good hose first, then the pump'
+} as const;
+
 const dying: Readonly<Record<string, string>> = {
   seconds: 'It dies at once',
   minutes: 'It dies after running a little'
@@ -173,8 +179,8 @@ export const words: WordsOf<FuelFacts, object> = {
     because: practice(['bulb: firm'], 'a bulb that holds means the needle closes.')
   }),
   ...suctionWords,
-  dies: ({ values: { dies, left } }) => ({
-    found: `${dying[dies ?? ''] ?? 'It runs on choke only'}: ${suspected(left, dying[dies ?? ''] === undefined)}.`,
+  dies: ({ values: { dies, left, missed } }) => ({
+    found: `${dying[dies ?? ''] ?? 'It runs on choke only'}: ${missed ? missing[missed] : suspected(left, dying[dies ?? ''] === undefined)}.`,
     because: practice(
       [`still possible: ${left.join(', ') || 'nothing that was asked about'}`],
       'vent, bulb, line vacuum, portable tank, in this order; each answer takes parts away.'

@@ -80,3 +80,55 @@ it('a gear plug that will not move is freed before it is to be cracked open', ()
   b.done('gear-plugs').wait(0.2).read('gear.slots', 'good');
   expect(moves(b)[0]).toMatch(/^Lower gear plug a crack open/);
 });
+
+describe('run hot without a stream, far past its limit', () => {
+  const cooked = (): Bench => stop(warm(start(readyToRun(two), 'none'), [300, 330, 360, 385, 410]), 'temperature');
+  const cured = (): Bench =>
+    cooked().read('run.cause', 'impeller torn').done('pump').wait(1).read('cooling.drill', 'pumps');
+  it('vanes and cylinders that were good before say nothing now', () => {
+    const b = cooked();
+    expect(b.ids()).not.toContain('cooling.pump:sound');
+    expect(moves(b).join(' | ')).toMatch(/Open the water pump/);
+    expect(moves(b).join(' | ')).toMatch(/Compression of every cylinder once more/);
+    expect(moves(b).join(' | ')).not.toMatch(/bucket/);
+  });
+  it('cooled again, it does not go back before its cylinders were read once more', () => {
+    const b = stop(warm(start(cured(), 'strong'), [300, 320, 335, 340, 340, 340, 340]));
+    expect(b.assessed().gates.find((g) => g.id === 'station.run')?.passes).toBe(false);
+    b.psi([
+      [1, 124],
+      [2, 126],
+      [3, 125]
+    ]);
+    expect(b.ids()).not.toContain('run.overheated:cannot-tell');
+    expect(b.assessed().gates.find((g) => g.id === 'station.run')?.passes).toBe(true);
+  });
+  it('one that fell since is low, and no contradiction of what it was before', () => {
+    const b = cured()
+      .psi([
+        [1, 124],
+        [2, 70],
+        [3, 125]
+      ])
+      .psi([[2, 71]]);
+    expect(b.said('compression.scatter')).toBe('');
+    expect(b.said('compression.low')).toMatch(/It repeats: it is low/);
+    expect(moves(b)[0]).toMatch(/^Wet test of cylinder 2/);
+  });
+  it('a little past it, or by one thermometer of two that differ, nothing is read again', () => {
+    const little = stop(warm(start(readyToRun(two), 'none'), [300, 330, 350, 368]), 'temperature');
+    expect(little.said('run.overheated')).toBe('');
+    expect(cooked().read('run.second', 'normal').said('run.overheated')).toBe('');
+  });
+});
+
+it('a lamp at once, no oil on the stick: filled, it is run again before a gauge is fitted', () => {
+  const b = readyToRun(four).read('run.event', 'start').wait(0.01).read('run.lamp', 'came').read('run.event', 'stop');
+  b.read('run.outcome', 'stopped').read('run.reason', 'lamp').read('run.minutes', 1).wait(0.1);
+  b.read('oil.dip', 'none').read('oil.dip', 'none');
+  expect(moves(b)[0]).toMatch(/^Bring the engine oil right/);
+  b.done('oil-level').wait(0.3).read('oil.dip', 'between').read('oil.dip', 'between');
+  expect(b.said('run.lamp-cool')).toMatch(/was worked on since/);
+  expect(moves(b).join(' | ')).not.toMatch(/Gauge in place/);
+  expect(b.holds()).toContain('run');
+});

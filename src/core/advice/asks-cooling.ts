@@ -1,6 +1,6 @@
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { pumpWear } from '../stations/cooling/pump.ts';
+import { pumpWear, ranDry } from '../stations/cooling/pump.ts';
 import { muffsTried } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
@@ -153,7 +153,9 @@ export const coolingAsks: Asks = {
       },
       {
         ...unlessStrong(look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5)),
-        only: ['watch', 'fault']
+        only: ['watch', 'fault'],
+        // What does not come is not measured.
+        open: (c) => lastSeen(c).stream === 'weak' && !asked(c, 'cooling.bucket')
       },
       {
         ...pumpOpen,
@@ -184,7 +186,11 @@ export const coolingAsks: Asks = {
   'cooling.thermostat-other': [
     look('The other bank’s thermostat in the pan', ['cooling.thermostatPan'], 15, { open: () => true })
   ],
-  'cooling.pump': [job('pump', { only: ['fault'] }), drillOfNew],
+  'cooling.pump': [
+    { ...pumpOpen, only: ['cannot-tell'], open: (c) => ranDry(c) !== undefined },
+    job('pump', { only: ['fault'] }),
+    drillOfNew
+  ],
   'cooling.drill': [
     job('leg-water', { only: ['fault'] }),
     goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, {

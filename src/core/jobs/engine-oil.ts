@@ -1,4 +1,5 @@
 import { ofThisOil } from '../stations/oil/as-it-is.ts';
+import { lampWorkedOn } from '../stations/run/symptoms.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Engine oil. */
@@ -57,7 +58,7 @@ export const engineOil = {
     title: 'Gauge in place of the sender: lamp or pressure?',
     raisedBy: ['run.lamp-cool'],
     // A two-stroke has no oil pressure.
-    unless: (c) => c.survey.engine.profile.strokes === 'two',
+    unless: (c) => c.survey.engine.profile.strokes === 'two' || lampWorkedOn(c),
     // The head is normal, and a lamp came: what is left to ask before a sender is blamed is what the oil does.
     also: (c) =>
       c.survey.engine.profile.strokes !== 'two' &&

@@ -1,4 +1,5 @@
 import type { Instant } from '../../units/instant.ts';
+import { overheats } from '../run/overheated.ts';
 import { soakedAt } from '../turn/soak.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
@@ -72,8 +73,15 @@ function completed(tests: readonly PressureTest[]): readonly PressureTest[] {
   );
 }
 
-/** Work that changes what a cylinder holds: what is proved at this check, and a soak. What was read before it is how it was. */
-export const boreWork = (c: Context): readonly Instant[] => [...c.worked('compression'), ...soakedAt(c)];
+/**
+ * What changes what a cylinder holds: work that is proved at this check, a soak, and heat far past the head's limit. What was read before
+ * it is how it was.
+ */
+export const boreWork = (c: Context): readonly Instant[] => [
+  ...c.worked('compression'),
+  ...soakedAt(c),
+  ...overheats(c).map(({ at }) => at)
+];
 
 /** What was measured at each cylinder, and what of it counts. */
 export const pressures = (c: Context): Map<string, Measured<PressureTest, PressureVoid>> =>

@@ -10,7 +10,7 @@ import { symptoms } from '../run/symptoms.ts';
 import { saidOf, warmingOf } from '../run/warming.ts';
 import type { CoolingAnalysed, CoolingFact, PumpKnown, Unsettled } from './facts.ts';
 import { partFacts } from './parts.ts';
-import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear } from './pump.ts';
+import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear, ranDry } from './pump.ts';
 import { hotterBank, lastSeen, thermometersDiffer, unreadBank } from './seen.ts';
 import { sources } from './source.ts';
 
@@ -66,6 +66,7 @@ function pumpFacts(c: Context): CoolingFact[] {
   };
   const lost = pieces(c);
   if (marks.length) return [{ kind: 'pump-worn', id: 'pump', condition: 'fault', values }, ...lost];
+  if (ranDry(c)) return [{ kind: 'pump-dry', id: 'pump', condition: 'cannot-tell', values }, ...lost];
   return [...pumpAge(c, values, set !== undefined && housing === 'good'), ...lost];
 }
 

@@ -38,6 +38,8 @@ export interface CoolingFacts {
   source: { readonly source: Source };
   'pump-worn': PumpKnown;
   pieces: { readonly missing: number; readonly found: string | undefined };
+  /** It ran hot without a stream after its vanes were last seen. */
+  'pump-dry': PumpKnown;
   'pump-good': PumpKnown;
   /** A new one is in it; `pumps`: a drill or the stream has shown it. */
   'pump-renewed': PumpKnown & { readonly pumps: boolean };

@@ -9,6 +9,8 @@ import { unmended } from '../../findings/unmended.ts';
 import type { Item } from '../../items/item.ts';
 import { isAfter, latestAt, YEAR, type Instant } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
+import { runsOf } from '../run/runs.ts';
+import { STREAM_COMES } from '../run/stream.ts';
 import { items } from './readings.ts';
 
 /** Years after which an impeller is due: the manual's, else by house rule and heat. */
@@ -48,6 +50,30 @@ export function impellerAge(c: Context): number | undefined {
 
 /** Whether the impeller that is in it was turned backward under load. */
 export const turnedBackward = (c: Context): boolean => ofThisPart(c, 'cooling.backward') === 'yes';
+
+const vanesShown = ['cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.housing'] as const;
+
+/**
+ * When it last ran hot without a stream, with its outlet not found blocked since and its vanes not looked at nor renewed: a dry
+ * impeller goes in seconds (C), and what was seen of it before says nothing.
+ */
+export function ranDry(c: Context): Instant | undefined {
+  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot).value;
+  const run = runsOf(c).findLast(
+    ({ hottest, streams, untimed }) =>
+      hottest !== undefined &&
+      hottest.temperature >= hot &&
+      streams.some((s) => s.value === 'none' && (untimed || s.seconds > STREAM_COMES))
+  );
+  if (!run) return undefined;
+  const at = run.startedAt.toISOString();
+  const seen = [
+    ...vanesShown.flatMap((item) => c.record.all(item).flatMap((r) => (r.value === 'unknown' ? [] : [r.at]))),
+    ...c.renewed('cooling.housing'),
+    ...c.record.all('cooling.outlet').flatMap((r) => (r.value === 'blocked' || r.value === 'shut' ? [r.at] : []))
+  ];
+  return seen.some((x) => isAfter(x, at)) ? undefined : at;
+}
 
 /** What the pump shows of wear, as it was found. A key is no part of the pump: it is put in by itself. */
 export function pumpWear(c: Context) {

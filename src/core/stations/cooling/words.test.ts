@@ -73,6 +73,7 @@ const examples: Examples<CoolingFacts> = {
     condition: fault,
     values: { missing, found: missing > 1 ? 'some' : undefined }
   })),
+  'pump-dry': [{ kind: 'pump-dry', condition: doubt, values: old }],
   'pump-good': [{ kind: 'pump-good', condition: sound, values: old }],
   'pump-renewed': [true, false].map((pumps) => ({
     kind: 'pump-renewed',

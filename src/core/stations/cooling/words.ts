@@ -116,6 +116,11 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
       'a lost vane blocks a passage later.'
     )
   }),
+  'pump-dry': ({ values }, _, units) => ({
+    found: 'It ran hot without a stream, and nobody looked at its vanes since: dry, an impeller goes in seconds.',
+    advice: 'Open the pump, whatever was seen of it before.',
+    because: pumpBecause(values, units)
+  }),
   'pump-good': ({ values }, _, units) => ({
     found: 'The pump was opened and is good.',
     because: pumpBecause(values, units)

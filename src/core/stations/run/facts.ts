@@ -45,6 +45,8 @@ export interface RunFacts {
     /** Both still climb below where a thermostat opens. */
     readonly warming: boolean;
   };
+  /** So far past its limit that its cylinders are read again, K. */
+  overheated: { readonly hottest: number; readonly limit: Judged };
   /** It never got warm: K at its hottest. */
   cold: { readonly run: Watched; readonly hottest: number };
   beside: { readonly run: Watched; readonly beside: RunsBeside; readonly labels: readonly [string, string] };
@@ -65,7 +67,8 @@ export interface RunFacts {
   /** Nobody wrote a cause down, and that of everything it showed was found. */
   /** `place`: where it comes from is known, and nothing was mended there yet. */
   'stopped-shown': { readonly place: boolean };
-  lamp: { readonly notHeat?: 'too-soon' | 'cool' };
+  /** `worked`: what it tells was worked on since. */
+  lamp: { readonly notHeat?: 'too-soon' | 'cool'; readonly worked?: true };
   /** The mixture in use smokes by itself: fuel to a part of oil, and what is asked. */
   smoke: { readonly rich?: { readonly mix: number; readonly asked: number } };
   /** `mended`: where it came from was seen, and work was done there since. */

@@ -3,6 +3,7 @@ import type { Context } from '../../findings/context.ts';
 import type { ItemId, StationId } from '../../items/register.ts';
 import { smokesOfMixture } from '../fuel/mixture.ts';
 import { charging } from './charging.ts';
+import { lampSeen } from './lamp.ts';
 import { runsOf } from './runs.ts';
 
 /** What a run can show that is no measure of its own, and stays open until it is explained. */
@@ -237,7 +238,9 @@ export function stopsUnmended(c: Context): { readonly at: Instant; readonly reas
 export function lampWorkedOn(c: Context): boolean {
   const came = c.record.all('run.lamp').findLast((r) => r.value === 'came');
   // A sender is proved by the run alone.
-  const work = [...c.renewed('run.lamp'), ...curedAt('lamp').flatMap((s) => c.worked(s))];
+  // One that told of no heat is not explained by work on the water.
+  const where: readonly StationId[] = lampSeen(c)?.notHeat ? ['oil'] : curedAt('lamp');
+  const work = [...c.renewed('run.lamp'), ...where.flatMap((s) => c.worked(s))];
   return !!came && work.some((at) => isAfter(at, came.at));
 }
 

@@ -55,6 +55,7 @@ const examples: Examples<RunFacts> = {
     { kind: 'banks', condition: watch, values: { run, hotter, by: 12, warming: false } },
     { kind: 'banks', condition: doubt, values: { run, hotter, by: 12, warming: true } }
   ]),
+  overheated: [{ kind: 'overheated', condition: doubt, values: { hottest: 400, limit: logged.limit } }],
   cold: [{ kind: 'cold', condition: watch, values: { run: logged, hottest: 310 } }],
   beside: (['same', 'cooler', 'hotter'] as const).map((verdict) => ({
     kind: 'beside',
@@ -84,11 +85,13 @@ const examples: Examples<RunFacts> = {
   })),
   'stopped-found': [{ kind: 'stopped-found', condition: watch, values: { cause: 'x'.repeat(120) } }],
   'stopped-shown': [true, false].map((place) => ({ kind: 'stopped-shown', condition: watch, values: { place } })),
-  lamp: [{}, { notHeat: 'cool' as const }, { notHeat: 'too-soon' as const }].map((values) => ({
-    kind: 'lamp',
-    condition: fault,
-    values
-  })),
+  lamp: [{}, { notHeat: 'cool' as const }, { notHeat: 'too-soon' as const }, { worked: true as const }].map(
+    (values) => ({
+      kind: 'lamp',
+      condition: fault,
+      values
+    })
+  ),
   smoke: [{}, { rich: { mix: 35, asked: 50 } }].map((values) => ({ kind: 'smoke', condition: fault, values })),
   leaks: [{}, { mended: true as const }].map((more) => ({
     kind: 'leaks',

@@ -43,6 +43,10 @@ const idleBecause = (idle: number, limit?: string): Because =>
   });
 
 const lampWords = {
+  worked: {
+    found: 'The lamp or horn came on, and what it tells of was worked on since.',
+    advice: 'The same run again, the lamp watched; where it comes on once more, a gauge in place of the sender.'
+  },
   open: { found: 'The lamp or horn came on: stop, record the cause, repeat.' },
   'too-soon': {
     found: 'The lamp or horn came on before a head can be hot: oil, its sender or a wire, and no heat.',
@@ -87,6 +91,15 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     found: sayBeside(beside, units),
     because: { ...watched(run, units), inputs: [labels.join(' and ')] }
   }),
+  overheated: ({ values: { hottest, limit } }, _, units) => ({
+    found: `The head was at ${say(hottest, 'temperature', units)}, far past ${sayLimit(limit, units)}: what was read of its cylinders before says nothing of them now.`,
+    advice: 'Compression of every cylinder once more, cold, beside what it was; then leak-down where one fell.',
+    because: practice(
+      [`hottest at the head: ${say(hottest, 'temperature', units)}`, 'no cylinder, or not every one, read since'],
+      'heat takes the gasket, the rings’ spring and the pistons, in this order.',
+      { limit: sayLimit(limit, units) }
+    )
+  }),
   'too-fast': ({ values: { most, cap, source, stopped, label } }) => ({
     found: `${stopped ? 'It was run at' : 'Throttle down now:'} ${Math.round(most)} rpm on ${source === 'muffs' ? 'muffs' : 'a tank'}, which allow ${sources[source].throttle}.`,
     advice: 'The pump may have run dry: watch stream and head on the next run, at idle.',
@@ -130,7 +143,10 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     advice: place ? 'Mended there, then the same run again.' : 'Make the same run again.',
     because: told(basis, units)
   }),
-  lamp: ({ values: { notHeat } }, basis, units) => ({ ...lampWords[notHeat ?? 'open'], because: told(basis, units) }),
+  lamp: ({ values: { notHeat, worked } }, basis, units) => ({
+    ...(worked ? lampWords.worked : lampWords[notHeat ?? 'open']),
+    because: told(basis, units)
+  }),
   smoke: ({ values: { rich } }, basis, units) => ({ ...smokeWords(rich), because: told(basis, units) }),
   leaks: ({ values: { what, mended } }, basis, units) => ({
     found: mended

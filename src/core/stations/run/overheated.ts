@@ -1,0 +1,53 @@
+import { ownLimits } from '../../engine/limits.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
+import { byTime, isAfter, type Instant } from '../../units/instant.ts';
+import { thermometersDiffer } from '../cooling/seen.ts';
+import { runsOf } from './runs.ts';
+
+/** A head this far past its limit may have cost its gasket, a piston or the rings' spring, K (M: 15 K). */
+const COOKED = 15;
+
+export interface Overheated {
+  /** K. */
+  readonly hottest: number;
+  readonly limit: Judged;
+  readonly at: Instant;
+}
+
+/** Every time the head was so far past its limit, oldest first; none where two thermometers differ and nobody knows which is right. */
+export function overheats(c: Context): Overheated[] {
+  const limit = judgedBy(c, 'cooling.hot', ownLimits.headHot);
+  const past = (hottest: number): boolean => hottest >= limit.value + COOKED;
+  const noted = c.record
+    .all('cooling.head')
+    .flatMap((r) => (typeof r.value === 'number' && past(r.value) ? [{ hottest: r.value, limit, at: r.at }] : []));
+  const inRuns = runsOf(c).flatMap(({ startedAt, hottest }) =>
+    hottest && past(hottest.temperature)
+      ? [
+          {
+            hottest: hottest.temperature,
+            limit,
+            at: new Date(startedAt.getTime() + hottest.seconds * 1000).toISOString()
+          }
+        ]
+      : []
+  );
+  const all = [...noted, ...inRuns].sort(byTime);
+  return all.length && thermometersDiffer(c) ? [] : all;
+}
+
+/**
+ * The latest time the head was so far past its limit that what was read of its cylinders before tells nothing of them now; nothing
+ * once every cylinder was read again, by pressure or by leak-down.
+ */
+export function overheated(c: Context): Overheated | undefined {
+  const last = overheats(c).at(-1);
+  const read = ['compression.pressure', 'compression.pulls', 'compression.leakdown'] as const;
+  return last &&
+    cylindersOf(c).some(
+      (cylinder) => !read.some((item) => c.record.all(item, { cylinder }).some((r) => isAfter(r.at, last.at)))
+    )
+    ? last
+    : undefined;
+}

@@ -35,6 +35,11 @@ const throttleOpen = again('', {
       ? 'Compression of every cylinder, throttle wide open'
       : 'Compression again, throttle wide open'
 });
+/** What the repeat of a low reading is made under, by what makes it doubtful. */
+const underWhat = (f: Finding): string => {
+  const doubt = (f.values as Partial<TestFacts['low']> | undefined)?.doubt;
+  return doubt === 'adapter' ? 'without the adapter' : doubt === 'cranking' ? 'cranked briskly' : 'throttle wide open';
+};
 /** What makes a wet test of it. */
 const oiled = { conditions: { bores: 'oiled' } } as const;
 const wetTaken = (c: Context, f: Finding): boolean =>
@@ -226,7 +231,7 @@ export const compressionAsks: Asks = {
   'compression.low': untilSoaked(
     again('', {
       only: ['watch', 'cannot-tell'],
-      title: (_, f) => `Compression again${at(f)}, throttle wide open`,
+      title: (_, f) => `Compression again${at(f)}, ${underWhat(f)}`,
       open: (c, f) => !cranksWeakly(c) && (f.values as Partial<TestFacts['low']> | undefined)?.doubt !== 'oiled'
     }),
     // Nothing is built on a reading that is still doubted.

@@ -1,6 +1,13 @@
-import { isAfter } from '../units/instant.ts';
+import { isAfter, latestAt } from '../units/instant.ts';
+import type { Context } from '../findings/context.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
 import { only, type JobRule } from './job.ts';
+
+/** Work was done on the cylinders, and no pressure was read since: what the needle said is how they were. */
+const needleOfBefore = (c: Context): boolean => {
+  const read = latestAt([...c.record.all('compression.pressure'), ...c.record.all('compression.pulls')]);
+  return c.worked('compression').some((at) => isAfter(at, read));
+};
 
 /** Compression, valves, gaskets and seals of the power head. */
 export const powerHead = {
@@ -42,8 +49,8 @@ export const powerHead = {
     finds: true,
     yieldsTo: ['head-gasket', 'overhaul', 'valves', 'lash'],
     raisedBy: [only('compression.low', 'fault', 'cannot-tell'), 'compression.figure', 'compression.neighbours'],
-    // Off its marks every cylinder reads low: the belt first, then the needle again.
-    unless: beltJumped,
+    // Off its marks every cylinder reads low: the belt first, then the needle again. Worked on since, the needle is read before air goes in.
+    unless: (c) => beltJumped(c) || needleOfBefore(c),
     met: (c) => c.record.all('compression.leakdown').length > 0,
     how: 'A measured dose of oil, about 1 mL per 100 mL swept, plug holes up, turned. Rises: rings or bore. Does not: valve, gasket, crown. Then air: where it comes out names the part. Flywheel locked.',
     tools: ['leak-down tester', 'syringe', 'flywheel lock'],

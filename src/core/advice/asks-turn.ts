@@ -6,7 +6,7 @@ import type { ThroughLinkage } from '../stations/turn/facts.ts';
 import { roughTree } from '../stations/turn/rough.ts';
 import { lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { asked, at, goOn, job, look, repeat, trial, type Asks } from './ask.ts';
+import { asked, at, goOn, job, look, repeat, trial, type AskRule, type Asks } from './ask.ts';
 import { pumpOpen } from './asks-cooling.ts';
 
 /** Whether it is the propeller on its hub, or a shear pin: before the gears are blamed. */
@@ -40,12 +40,17 @@ const afterSoak = repeat('Turn it by hand again, a day after the soak', 'turn', 
 /** Rust was seen in a bore that no oil was given yet: that is the likelier end of the search, and costs ten minutes. */
 const rustUnsoaked = (c: Context): boolean =>
   lastSoak(c) === '' && cylindersOf(c).some((cylinder) => c.record.value('plugs.hole', cylinder) === 'rust');
+/** Rust in a hole is seen in minutes, before a leg comes off to see whether it is the leg. */
+const beforeLeg: AskRule = {
+  ...plugsOut,
+  open: (c, f) => lockTree(c)?.next?.item === 'turn.lockLeg' && !soaking(c) && plugsOut.open(c, f)
+};
 /** While the oil has its day, what costs a minute goes on; the leg stays on. */
 const lockTrial = trial(lockTree, {
-  open: (c) => {
+  open: (c, f) => {
     const next = lockTree(c)?.next;
     if (!next || (soaking(c) && c.past(soakOver(c)!))) return false;
-    return next.item !== 'turn.lockLeg' || (!soaking(c) && !rustUnsoaked(c));
+    return next.item !== 'turn.lockLeg' || (!soaking(c) && !rustUnsoaked(c) && !beforeLeg.open(c, f));
   }
 });
 
@@ -95,6 +100,7 @@ export const turnAsks: Asks = {
     look('Plugs out: liquid locks it like rust', ['turn.plugs'], 8, {
       open: (c) => c.record.value('turn.plugs') !== 'out' && !asked(c, 'turn.plugs')
     }),
+    beforeLeg,
     lockTrial,
     afterSoak,
     job('soak', { open: (c, f) => lockTree(c)?.found?.id === 'head' && job('soak').open(c, f) })

@@ -1,5 +1,6 @@
 import type { Context } from './context.ts';
 import type { ItemId } from '../items/register.ts';
+import { isAfter, type Instant } from '../units/instant.ts';
 
 /**
  * Finding the part by taking possibilities away: each trial's answer clears some parts or accuses one. The knowledge is
@@ -78,9 +79,12 @@ export function eliminate<P extends string>(
   };
 }
 
-/** The standing answer of an item in a round, "unknown" being one: a re-check after the work asks everything anew. */
-export function answerOf(c: Context, item: ItemId, round: number): string | undefined {
-  const list = c.record.all(item, { round });
+/**
+ * The standing answer of an item in a round, "unknown" being one: a re-check after the work asks everything anew. `from`: when it went wrong
+ * again after it had been as it should be; what was answered before was no trial of what is wrong now.
+ */
+export function answerOf(c: Context, item: ItemId, round: number, from?: Instant): string | undefined {
+  const list = c.record.all(item, { round }).filter((r) => from === undefined || !isAfter(from, r.at));
   const value = (list.findLast((r) => r.value !== 'unknown') ?? list.at(-1))?.value;
   return typeof value === 'string' ? value : undefined;
 }

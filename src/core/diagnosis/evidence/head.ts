@@ -12,6 +12,7 @@ import { plugsWhenTurned } from '../../stations/turn/plugs-out.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { damagedPart, type Damaged } from '../../stations/spark/damage.ts';
 import { roughOutside, roughTree } from '../../stations/turn/rough.ts';
+import { onsetOf } from '../../stations/turn/turns.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { leaning, past, seen, wordOf, type Measure, type Observed } from './observed.ts';
 
@@ -61,7 +62,10 @@ const frees =
     const w = wordOf(c, item);
     const turns = c.record.all('turn.result').filter((r) => r.value !== 'unknown');
     const everLocked = !turns.length || turns.some((r) => r.value === 'locked');
-    return w && everLocked ? seen(w.value === 'free', w.at) : undefined;
+    // Tried before this lock began, it was tried of another one.
+    const began = onsetOf(turns, (v) => v === 'locked');
+    if (!w || !everLocked || (began !== undefined && isAfter(began, w.at))) return undefined;
+    return seen(w.value === 'free', w.at);
   };
 
 const depth: Measure = (c, cylinder) => {

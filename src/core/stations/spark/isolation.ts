@@ -1,7 +1,7 @@
 import type { Profile } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
 import { isSlow, type SparkReading } from './measure.ts';
 import type { Seen } from './facts.ts';
@@ -272,6 +272,15 @@ export function deadAt(c: Context, at: string): number[] {
   );
 }
 
+/** What tells only on an engine without spark: whether it returns, or moves with a part. */
+const needsDead: ReadonlySet<ItemId> = new Set([
+  ...(['spark.brisk', 'spark.groundWire', 'spark.stopWire', 'spark.plugSwap', 'spark.leadSwap'] as const),
+  ...(['spark.pointsClean', 'spark.coilSwap', 'spark.condenserSwap', 'spark.packSwap'] as const)
+]);
+/** Spark was seen by then, at whatever cylinder. */
+const sparked = (c: Context, at: Instant): boolean =>
+  c.record.all('spark.result').some((r) => r.value !== 'unknown' && !isAfter(r.at, at));
+
 /**
  * The answer to a trial as far as it is of what is dead now: of the cylinder it was said of, else of the one that was dead
  * when it was given. What was tried at one cylinder says nothing of another.
@@ -285,7 +294,9 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
     if (worked && !isAfter(r.at, worked)) return false;
     if (r.cylinder !== undefined) return dead.length === 1 && r.cylinder === dead[0];
     const then = deadAt(c, r.at);
-    return then.length === 0 || then.join() === dead.join();
+    if (then.length) return then.join() === dead.join();
+    // Tried while there was spark, it was no trial; before anybody looked it may have been.
+    return !needsDead.has(item) || !sparked(c, r.at);
   });
   const last = mine.findLast((r) => r.value !== 'unknown') ?? mine.at(-1);
   const value = last?.value;

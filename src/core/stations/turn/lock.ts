@@ -1,7 +1,7 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
-import { lastTurn } from './turns.ts';
+import { lastTurn, onsetOf } from './turns.ts';
 
 export type LockPart = 'liquid' | 'gears' | 'pinion' | 'leg' | 'head';
 
@@ -52,9 +52,10 @@ const fitted = (p: Profile) => (part: { id: LockPart }) =>
 export function lockTree(c: Context): Elimination<LockPart> | undefined {
   if (lastTurn(c) !== 'locked') return undefined;
   const round = c.record.round('turn.result');
+  const began = onsetOf(c.record.all('turn.result'), (v) => v === 'locked');
   return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) => {
-    const answer = answerOf(c, item, round);
-    // Plugs still in are not yet a trial.
-    return item === 'turn.plugs' && answer === 'in' ? undefined : answer;
+    // Plugs still in are not yet a trial; that they are out stays so.
+    if (item === 'turn.plugs') return answerOf(c, item, round) === 'in' ? undefined : answerOf(c, item, round);
+    return answerOf(c, item, round, began);
   });
 }

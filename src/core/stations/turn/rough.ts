@@ -1,7 +1,8 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import type { Instant } from '../../units/instant.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
-import { lastTurn } from './turns.ts';
+import { lastTurn, onsetOf } from './turns.ts';
 
 export type RoughPart = 'gears' | 'pinion' | 'leg' | 'head';
 
@@ -40,18 +41,28 @@ const trials: readonly Trial<RoughPart>[] = [
 const fitted = (p: Profile) => (part: { id: RoughPart }) =>
   !(part.id === 'pinion' && p.starting === 'rope') && !(part.id === 'gears' && p.shift === 'direct');
 
+const isNoise = (felt: string): boolean => felt === 'noise' || felt === 'play';
+
 /** Whether the latest hand turn was rough: gritty, or with noise or play. */
 export function isRough(c: Context): boolean {
   const feel = c.record.last('turn.feel')?.value;
-  const noisy = Array.isArray(feel) && feel.some((f) => f === 'noise' || f === 'play');
+  const noisy = Array.isArray(feel) && feel.some(isNoise);
   return lastTurn(c) === 'gritty' || noisy;
 }
+
+/** When it began to feel rough, where it had turned smoothly before. */
+const roughSince = (c: Context): Instant | undefined =>
+  lastTurn(c) === 'gritty'
+    ? onsetOf(c.record.all('turn.result'), (v) => v === 'gritty')
+    : onsetOf(c.record.all('turn.feel'), (v) => Array.isArray(v) && v.some(isNoise));
 
 /** Where the roughness sits, from the answers so far; nothing while it turns smoothly. */
 export function roughTree(c: Context): Elimination<RoughPart> | undefined {
   if (!isRough(c)) return undefined;
   const round = c.record.round('turn.result');
-  return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) => answerOf(c, item, round));
+  return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) =>
+    answerOf(c, item, round, roughSince(c))
+  );
 }
 
 /** Whether the roughness is known to sit outside the power head. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { caseTest } from '../case-test.ts';
 import type { Bench } from '../case.ts';
 import { jobs, moves, readyToRun } from './all-good.ts';
 import { tester, two } from './engines.ts';
@@ -43,5 +44,24 @@ describe('there was spark, and there is none', () => {
     const b = dead().read('spark.lanyard', 'yes').read('spark.brisk', 'yes').read('spark.groundWire', 'still');
     expect(moves(b)[0]).toMatch(/[Ss]top/);
     expect(jobs(b.read('spark.stopWire', 'returns')).join()).toMatch(/stop/);
+  });
+});
+
+describe('water in a gear case that held its test, and was filled since', () => {
+  const wet = (): Bench => readyToRun(two).wait(24).read('gear.first', 'milky');
+  it('it came in since: that test says nothing, and is made again', () => {
+    expect(wet().ids()).toContain('gear.water:fault');
+    expect(moves(wet()).slice(0, 2).join(' | ')).toMatch(/Case test/);
+  });
+  it('filled once more on the old test, it stays held', () => {
+    const b = wet().read('gear.look', 'milky').read('gear.washers', 'yes').read('gear.refill', 'service');
+    expect(b.holds()).toContain('gear-water');
+    expect(moves(b).join(' | ')).toMatch(/Case test/);
+    caseTest(b).read('gear.refill', 'service');
+    expect(b.holds()).not.toContain('gear-water');
+  });
+  it('oil at a hub that was dry when it was tested asks for the test again', () => {
+    const b = readyToRun(two).wait(24).read('look.hub', 'oil');
+    expect(moves(b).slice(0, 2).join(' | ')).toMatch(/Case test, low stage first/);
   });
 });

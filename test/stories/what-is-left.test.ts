@@ -94,7 +94,7 @@ describe('smoke on a rich mixture', () => {
   it('a mixture as it belongs explains nothing, nor does a rich one where a plug came out wet', () => {
     expect(smoking(50).said('run.smoke')).toContain('water or oil is getting in');
     const wet = smoking(30).read('run.plugAfter', 'wet');
-    expect(wet.said('run.smoke')).toContain('water or oil is getting in');
+    expect(wet.said('run.smoke')).toContain('water on a plug: it is steam');
     expect(moves(wet)[0]).not.toBe('Correct the mixture');
   });
 });

@@ -275,9 +275,9 @@ describe('water again, after the case held its test and was filled', () => {
       {
         entered: 'thirty millilitres of water at the next look: it came in since',
         by: (b) => b.read('gear.water', 30e-6),
-        finds: ['gear.water:watch'],
+        finds: ['gear.water:fault'],
         holds: ['gear-water'],
-        jobs: ['gear-refill']
+        jobs: ['case-test', 'gear-refill']
       }
     ]
   );

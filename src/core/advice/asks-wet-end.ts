@@ -1,4 +1,5 @@
 import type { Context } from '../findings/context.ts';
+import { onsetOf } from '../findings/onset.ts';
 import { school } from '../house-rules/rules.ts';
 import { isAfter } from '../units/instant.ts';
 import { placeIds } from '../stations/look/places.ts';
@@ -7,6 +8,7 @@ import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '
 import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
+import { wetSinceFill } from '../stations/gear/wet.ts';
 import { dips } from '../stations/oil/position.ts';
 import { rivals } from '../stations/oil/rivals.ts';
 import { milkyAgain, milkyBefore } from '../stations/oil/was-milky.ts';
@@ -19,10 +21,16 @@ const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.
   open: (c) => !caseEmpty(c) && !asked(c, 'gear.look') && !asked(c, 'gear.drained')
 });
 const wholeCase = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
+/** Water came in, or oil out at the hub, after the last test: that says how the case was then. */
+const testedBefore = (c: Context): boolean => {
+  const read = c.record.all('gear.casePressure').at(-1)?.at;
+  const since = [wetSinceFill(c), onsetOf(c.record.all('look.hub'), (v) => v === 'oil')];
+  return read !== undefined && since.some((at) => at !== undefined && isAfter(at, read));
+};
 /** Its shafts turn at every stage: of a leg that is locked it waits until that is free. */
 const caseTest: AskRule = {
   ...wholeCase,
-  open: (c, f) => lockTree(c)?.found?.id !== 'leg' && wholeCase.open(c, f)
+  open: (c, f) => lockTree(c)?.found?.id !== 'leg' && (wholeCase.open(c, f) || testedBefore(c))
 };
 
 const magnet = look('Wipe the magnet and name what is on it', ['gear.magnet'], 3);

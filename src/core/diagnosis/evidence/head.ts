@@ -12,7 +12,7 @@ import { plugsWhenTurned } from '../../stations/turn/plugs-out.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { damagedPart, type Damaged } from '../../stations/spark/damage.ts';
 import { roughOutside, roughTree } from '../../stations/turn/rough.ts';
-import { onsetOf } from '../../stations/turn/turns.ts';
+import { onsetOf } from '../../findings/onset.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { leaning, past, seen, wordOf, type Measure, type Observed } from './observed.ts';
 

@@ -6,6 +6,7 @@ import { isAfter } from '../../units/instant.ts';
 import { roundOf, type ReadingOf } from '../../record/current.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { gearCapacity } from './capacity.ts';
+import { wetSinceFill } from './wet.ts';
 import type { Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
 import { judgedBy, sayLimit } from '../../findings/limit.ts';
@@ -76,11 +77,16 @@ export function overPressure(c: Context, pressure: number, stage: CaseStage): st
 
 type PressureReading = ReadingOf<'gear.casePressure'>;
 
-/** Readings of a stage in the latest round in which it was read: a stage tested again alone leaves the others as they were. */
+/**
+ * Readings of a stage in the latest round in which it was read: a stage tested again alone leaves the others as they were. Water that came
+ * into the filled case since makes them readings of before.
+ */
 function stageReadings(c: Context, stage: CaseStage): PressureReading[] {
+  const filled = wetSinceFill(c);
   const all = c.record
     .all('gear.casePressure')
-    .filter((r) => typeof r.value === 'number' && r.conditions?.stage === stage);
+    .filter((r) => typeof r.value === 'number' && r.conditions?.stage === stage)
+    .filter((r) => filled === undefined || isAfter(r.at, filled));
   const round = Math.max(...all.map(roundOf));
   return all.filter((r) => roundOf(r) === round);
 }

@@ -1,13 +1,11 @@
 import type { ItemId } from '../items.ts';
-import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
 import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { caseResult } from './case-test.ts';
-
-const wetFirst = new Set<unknown>(['water', 'milky']);
-const wetLook = new Set<unknown>(['milky', 'creamy']);
+import { lastWater, wetFirst, wetLook } from './wet.ts';
 
 const LOOKS = ['gear.first', 'gear.look', 'gear.water'] as const;
 
@@ -90,14 +88,6 @@ export function oilLowEver(c: Context): boolean {
     );
   });
 }
-
-/** When water was last seen in it, an empty text where it never was. */
-const lastWater = (c: Context): Instant =>
-  latestAt([
-    ...c.record.all('gear.first').filter((r) => wetFirst.has(r.value)),
-    ...c.record.all('gear.look').filter((r) => wetLook.has(r.value)),
-    ...c.record.all('gear.water').filter((r) => typeof r.value === 'number' && r.value > 0)
-  ]);
 
 /** The way in is dealt with: by a held case test, or by the house's rule with fresh washers and a later clean look. */
 export function waterCured(c: Context): boolean {

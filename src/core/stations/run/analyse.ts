@@ -125,11 +125,17 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
   }
   if (smoke === 'keeps') {
     const rich = smokesOfItsOil(c);
-    found.push({ kind: 'smoke', condition: 'fault', values: rich ? { rich } : {} });
+    const wet = c.record.value('run.plugAfter') === 'wet';
+    found.push({
+      kind: 'smoke',
+      condition: 'fault',
+      values: { ...(rich ? { rich } : {}), ...(wet ? { wet: true as const } : {}) }
+    });
   }
   if (leaks && leaks !== 'none') {
     const mended = leakTraced(c) && !leakPlace(c);
-    found.push({ kind: 'leaks', condition: 'fault', values: { what: leaks, ...(mended ? { mended } : {}) } });
+    const values = { what: leaks, ...(mended ? { mended } : {}), ...(leakPlace(c) ? { placed: true as const } : {}) };
+    found.push({ kind: 'leaks', condition: 'fault', values });
   }
   return [...found, ...leakAt(c), ...noise(c), ...air(c), ...gears(c)];
 }

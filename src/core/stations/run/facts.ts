@@ -69,10 +69,10 @@ export interface RunFacts {
   'stopped-shown': { readonly place: boolean };
   /** `worked`: what it tells was worked on since. */
   lamp: { readonly notHeat?: 'too-soon' | 'cool'; readonly worked?: true };
-  /** The mixture in use smokes by itself: fuel to a part of oil, and what is asked. */
-  smoke: { readonly rich?: { readonly mix: number; readonly asked: number } };
-  /** `mended`: where it came from was seen, and work was done there since. */
-  leaks: { readonly what: string; readonly mended?: true };
+  /** `rich`: the mixture in use smokes by itself, fuel to a part of oil, and what is asked. `wet`: water was on a plug. */
+  smoke: { readonly rich?: { readonly mix: number; readonly asked: number }; readonly wet?: true };
+  /** `placed`: where it comes from is known; `mended`: work was done there since. */
+  leaks: { readonly what: string; readonly mended?: true; readonly placed?: true };
   'leak-at': LeakPlace;
   /** A place was told, and nobody said what comes out of it. */
   'leak-untold': { readonly at: string };

@@ -92,8 +92,12 @@ const examples: Examples<RunFacts> = {
       values
     })
   ),
-  smoke: [{}, { rich: { mix: 35, asked: 50 } }].map((values) => ({ kind: 'smoke', condition: fault, values })),
-  leaks: [{}, { mended: true as const }].map((more) => ({
+  smoke: [{}, { wet: true as const }, { rich: { mix: 35, asked: 50 } }].map((values) => ({
+    kind: 'smoke',
+    condition: fault,
+    values
+  })),
+  leaks: [{}, { mended: true as const }, { placed: true as const }].map((more) => ({
     kind: 'leaks',
     condition: fault,
     values: { what: 'fuel', ...more }

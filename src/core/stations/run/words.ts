@@ -147,11 +147,13 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     ...(worked ? lampWords.worked : lampWords[notHeat ?? 'open']),
     because: told(basis, units)
   }),
-  smoke: ({ values: { rich } }, basis, units) => ({ ...smokeWords(rich), because: told(basis, units) }),
-  leaks: ({ values: { what, mended } }, basis, units) => ({
+  smoke: ({ values }, basis, units) => ({ ...smokeWords(values), because: told(basis, units) }),
+  leaks: ({ values: { what, mended, placed } }, basis, units) => ({
     found: mended
       ? `It leaked ${what}, and was mended where that came from: wiped, seen dry, then the same run again.`
-      : `It leaks ${what}: find the place before it runs again.`,
+      : placed
+        ? `It leaks ${what}, and the place is known: mended there before it runs again.`
+        : `It leaks ${what}: find the place before it runs again.`,
     because: told(basis, units)
   }),
   'leak-at': ({ values: { what, at, job } }, basis, units) => ({

@@ -1,7 +1,8 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
-import { lastTurn, onsetOf } from './turns.ts';
+import { onsetOf } from '../../findings/onset.ts';
+import { lastTurn } from './turns.ts';
 
 export type LockPart = 'liquid' | 'gears' | 'pinion' | 'leg' | 'head';
 

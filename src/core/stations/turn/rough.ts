@@ -2,7 +2,8 @@ import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Instant } from '../../units/instant.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
-import { lastTurn, onsetOf } from './turns.ts';
+import { onsetOf } from '../../findings/onset.ts';
+import { lastTurn } from './turns.ts';
 
 export type RoughPart = 'gears' | 'pinion' | 'leg' | 'head';
 

@@ -1,7 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import type { ItemId } from '../../items/register.ts';
-import { isAfter, type Instant } from '../../units/instant.ts';
+import { isAfter } from '../../units/instant.ts';
 import { plugsAt } from './plugs-out.ts';
 import { lastSoak } from './soak.ts';
 
@@ -102,16 +102,3 @@ export function turning(c: Context): Turning {
 
 /** What the latest turn by hand was like, by its time: what the searches for its cause go by as well. */
 export const lastTurn = (c: Context): string | undefined => turning(c).turns.at(-1)?.result;
-
-/**
- * When a bad turn began, where it had turned well before it: what was tried of it until then was tried of nothing, or of another one.
- * @param is the answers of it that are bad in this way
- */
-export function onsetOf(
-  readings: readonly { readonly at: Instant; readonly value: unknown }[],
-  is: (value: unknown) => boolean
-): Instant | undefined {
-  const told = readings.filter((r) => r.value !== 'unknown');
-  const well = told.findLastIndex((r) => !is(r.value));
-  return well < 0 ? undefined : told[well + 1]?.at;
-}

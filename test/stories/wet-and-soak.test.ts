@@ -98,3 +98,48 @@ describe('rings that stood, and a night of oil', () => {
     ]
   );
 });
+
+describe('rings that leak half as much after a soak as before', () => {
+  const air = (share: number) => (b: Bench) =>
+    b.read('compression.leakdown', share, { cylinder: 2 }).read('compression.escape', ['crankcase'], { cylinder: 2 });
+  const after = (low: number) => (b: Bench) =>
+    twice([
+      [1, 119],
+      [2, low],
+      [3, 118]
+    ])(b.wait(30).read('turn.result', 'free'));
+  story(
+    () =>
+      air(0.4)(
+        twice([
+          [1, 120],
+          [2, 70],
+          [3, 118]
+        ])(new Bench(three, 'long-stored', { yearsIdle: 8 }).read('plugs.hole', 'clean', { cylinder: 2 }))
+      ),
+    [
+      { entered: '40 %, to the crankcase', by: (b) => b, jobs: ['soak'], notJobs: ['overhaul'] },
+      {
+        entered: '25 % a day after the soak: they are coming free, and are given another one',
+        by: (b) => air(0.25)(after(96)(b.done('soak'))),
+        finds: ['compression.leakdown-rings.2:fault'],
+        says: /Before the soak it was 40 %/,
+        jobs: ['soak'],
+        notJobs: ['overhaul'],
+        now: /^Soak the bores/
+      },
+      {
+        entered: '24 % after the second: no better, and a light goes in before anybody is asked for a price',
+        by: (b) => air(0.24)(after(96)(b.done('soak'))),
+        finds: ['compression.leakdown-bore.2:fault'],
+        notJobs: ['overhaul'],
+        now: /^Light into the bore/
+      },
+      {
+        entered: 'nothing to be seen: the price',
+        by: (b) => b.read('plugs.hole', 'clean', { cylinder: 2 }),
+        jobs: ['overhaul']
+      }
+    ]
+  );
+});

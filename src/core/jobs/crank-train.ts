@@ -8,7 +8,7 @@ export const crankTrain = {
   soak: {
     title: 'Soak the bores, wait a day, turn it again',
     renews: ['turn.soaked'],
-    byDegrees: true,
+    byDegrees: (f) => (f.values as { freed?: number } | undefined)?.freed !== undefined,
     raisedBy: [
       only('turn.locked', 'fault'),
       'turn.stiff',

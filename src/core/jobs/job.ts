@@ -4,7 +4,7 @@ import { drowned } from '../record/drowned.ts';
 import type { CareId } from './care-kinds.ts';
 import type { Context } from '../findings/context.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
-import type { Condition } from '../findings/finding.ts';
+import type { Condition, Finding } from '../findings/finding.ts';
 
 /** What the bench has one or two of. */
 export const resources = { stand: 'stand', tank: 'test tank', hose: 'hose' } as const;
@@ -104,8 +104,11 @@ export interface JobRule extends JobTraits {
   readonly spoiledBy?: readonly string[];
   /** Findings that place what is still there outside this work, and so say that it did not fail: a case that bubbles at a plug alone. */
   readonly elsewhere?: readonly string[];
-  /** It works a little further each time: what it left better than it was has not failed, and is done again. */
-  readonly byDegrees?: true;
+  /**
+   * It works a little further each time: what it left better than it was has not failed, and is done again. Whether a finding of the same
+   * gravity says that it is better than it was.
+   */
+  readonly byDegrees?: (f: Finding) => boolean;
   /** Findings that speak of the engine and not of this work, by id: the same sight again at its proof is no failed proof. */
   readonly tellsOfOthers?: readonly string[];
   /** The check that proves it, and what it should show. */

@@ -245,7 +245,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       mark?.state === 'done' &&
       ((again.length > 0 && (!rule.raisedBy || now.some((f) => f.station === proof.station))) || asBad || spoiled);
     const worst = (list: readonly Finding[]): number => Math.max(0, ...list.map(grave));
-    const eased = rule.byDegrees === true && shown && worst(now) < worst(raisers(rule, foundAt(mark!.at)));
+    const eased =
+      rule.byDegrees !== undefined &&
+      shown &&
+      (worst(now) < worst(raisers(rule, foundAt(mark!.at))) || (now.length > 0 && now.every(rule.byDegrees)));
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed =
       shown &&

@@ -113,6 +113,8 @@ interface LeakDownValues {
   readonly seen?: 'holed' | 'scored';
   /** And whether a light into the bore was asked of it. */
   readonly lit?: boolean;
+  /** What it leaked before a soak since which it leaks less, drop over supply. */
+  readonly freed?: number;
 }
 interface LashValues {
   readonly valve: 'intake' | 'exhaust';

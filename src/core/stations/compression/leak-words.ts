@@ -50,11 +50,13 @@ const leakDown: WordsOf<LeakDownFacts, object>['leakdown'] = ({ cylinder, condit
       ? ''
       : values.seen
         ? ` ${values.seen === 'holed' ? 'Its crown was seen burnt or holed' : 'Its bore was seen scored'}: no soak mends that; the price of an overhaul before anything more.`
-        : values.soaked
-          ? values.lit
-            ? ' It was soaked, its bore was looked into, and it still leaks: the price of an overhaul before anything more.'
-            : ' It was soaked, and still leaks: a light into the bore, then the price of an overhaul.'
-          : ' Rings that stood often come free: soak overnight and repeat before condemning.';
+        : values.freed !== undefined
+          ? ` Before the soak it was ${say(values.freed, 'share', units)}: the rings are coming free. Soak it once more, and repeat.`
+          : values.soaked
+            ? values.lit
+              ? ' It was soaked, its bore was looked into, and it still leaks: the price of an overhaul before anything more.'
+              : ' It was soaked, and still leaks: a light into the bore, then the price of an overhaul.'
+            : ' Rings that stood often come free: soak overnight and repeat before condemning.';
   return {
     ...(condition === 'sound'
       ? { found: `Leak-down of cylinder ${cylinder} is ${said}: tight.` }

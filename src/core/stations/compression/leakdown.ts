@@ -11,9 +11,9 @@ import { NO_LASH, TIGHT_LASH } from './readings.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
-import { inSoak, soakedBefore } from '../turn/soak.ts';
+import { inSoak, lastSoak, soakedAt, soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
-import type { Instrument } from '../../record/reading.ts';
+import type { Instrument, Reading } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
 
 export interface LeakDownRow {
@@ -26,6 +26,8 @@ export interface LeakDownRow {
   readonly tester: Tester;
   /** Its readings, where they lie further apart than one turned piston explains: none of them counts. */
   readonly disagree?: readonly number[];
+  /** What it leaked before the soak since which it was read, drop over supply. */
+  readonly beforeSoak?: number;
   /** Read once, with air at the exhaust of a two-stroke: an uncovered port leaks as a worn bore does. */
   readonly port?: true;
   /** Read once, and a leak that its compression would have shown: the piston was not at top, or a valve not shut. */
@@ -75,6 +77,16 @@ function needleSawNone(c: Context, cylinder: number, at: Instant): boolean {
   return !boreWork(c).some((w) => isAfter(w, found.at) !== isAfter(w, at));
 }
 
+/** What was read before, where a soak had its day between the two. */
+function soakBetween(c: Context, before: Reading | undefined, now: Reading): Pick<LeakDownRow, 'beforeSoak'> {
+  const soaked =
+    before && soakedAt(c).some((at) => isAfter(at, before.at) && isAfter(now.at, at)) && soakedBefore(c, now.at);
+  return soaked ? { beforeSoak: before.value as number } : {};
+}
+
+/** One piston turned and read again moves it by a third (M): less than that is rings that come free. */
+const FREED = 2 / 3;
+
 /** Leak-down of each cylinder as it stands now. */
 export function leakDownRows(c: Context): LeakDownRow[] {
   // Air that left the old rings, or the old gasket, is none of the new ones'.
@@ -93,7 +105,8 @@ export function leakDownRows(c: Context): LeakDownRow[] {
     boreWork(c)
   );
   return cylindersOf(c).flatMap((cylinder) => {
-    const all = taken.get(String(cylinder))?.groups[0]?.readings ?? [];
+    const { groups = [], before = [] } = taken.get(String(cylinder)) ?? {};
+    const all = groups[0]?.readings ?? [];
     if (!all.length || curedSince(c, cylinder, all.at(-1)!.at)) return [];
     // Where the air came out before the last work, or soak, is where it came out then.
     const since = latestAt(
@@ -138,6 +151,7 @@ export function leakDownRows(c: Context): LeakDownRow[] {
         hole: holeOfLeakDown(share, tester),
         escapes,
         tester,
+        ...soakBetween(c, before.at(-1), all[0]!),
         ...(disagree ? { disagree: values } : {}),
         ...(port ? { port } : {}),
         ...(against ? { against } : {})
@@ -163,7 +177,7 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
   const limit = judgedBy(c, 'compression.leakdown', ownLimits.leakdownWatch);
   const strokes = c.survey.engine.profile.strokes === 'two' ? 'two' : 'other';
   const facts = leakDownRows(c).map(
-    ({ cylinder, share, hole, escapes, tester, disagree, port, against }): LeakDownFact => {
+    ({ cylinder, share, hole, escapes, tester, beforeSoak, disagree, port, against }): LeakDownFact => {
       if (disagree)
         return {
           kind: 'leakdown-disagrees',
@@ -185,15 +199,17 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
       // Past the rings and nowhere else: rings that stood come free by a soak, and what leaks after one is worn.
       const rings = escapes.length > 0 && escapes.every((e) => pastRings(e, strokes)) && condition === 'fault';
       const soaked = soakedBefore(c, takenAt(c, cylinder));
-      // A light into the bore was asked of it, whatever it showed: rings tell nothing more without taking it apart.
-      const lit = soaked && c.record.all('plugs.hole', { cylinder }).length > 0;
+      // It leaks less than before the soak: the rings are coming free, and are given another one.
+      const freed = beforeSoak !== undefined && share < FREED * beforeSoak ? beforeSoak : undefined;
+      // A light into the bore was asked of it since, whatever it showed: rings tell nothing more without taking it apart.
+      const lit = soaked && c.record.all('plugs.hole', { cylinder }).some((r) => isAfter(r.at, lastSoak(c)));
       // A hole or a scored bore that was seen comes free by no soak.
       const sight = c.record.value('plugs.hole', cylinder);
       const seen = sight === 'holed' || sight === 'scored' ? sight : undefined;
       return {
         kind: through ? 'leakdown-through' : gasket && condition !== 'sound' ? 'leakdown-gasket' : 'leakdown',
         ...(jacket ? { id: 'leakdown-water' } : {}),
-        ...(rings ? { id: lit || seen ? 'leakdown-overhaul' : soaked ? 'leakdown-bore' : 'leakdown-rings' } : {}),
+        ...(rings ? { id: ringsId({ seen, freed, lit, soaked }) } : {}),
         cylinder,
         condition: through ? 'watch' : condition,
         values: {
@@ -203,7 +219,7 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
           bands,
           strokes,
           tester: tester.name,
-          ...(rings ? { soaked, lit, ...(seen ? { seen } : {}) } : {})
+          ...(rings ? { soaked, lit, ...(seen ? { seen } : {}), ...(freed === undefined ? {} : { freed }) } : {})
         },
         limit
       };
@@ -215,6 +231,21 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
   ]);
   return { basis: {}, facts: [...facts, ...unread(c), ...crankcases(c), ...faceFacts(c), ...lashFacts(c, suspect)] };
 }
+
+/** What a leak past the rings asks for: a soak, another one where it helped, a light into the bore, the price of an overhaul. */
+const ringsId = (r: {
+  readonly seen: string | undefined;
+  readonly freed: number | undefined;
+  readonly lit: boolean;
+  readonly soaked: boolean;
+}): string =>
+  r.seen
+    ? 'leakdown-overhaul'
+    : r.freed !== undefined || !r.soaked
+      ? 'leakdown-rings'
+      : r.lit
+        ? 'leakdown-overhaul'
+        : 'leakdown-bore';
 
 type LeakDownFact = FactOf<LeakDownFacts>;
 

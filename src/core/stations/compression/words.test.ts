@@ -158,6 +158,10 @@ const ofLeakDown: Examples<LeakDownFacts> = {
     ...(['holed', 'scored'] as const).map((seen) => {
       const said = leaks('fault', ['crankcase']);
       return { kind: 'leakdown' as const, ...said, values: { ...said.values, soaked: false, lit: false, seen } };
+    }),
+    ...[0.4].map((freed) => {
+      const said = leaks('fault', ['crankcase']);
+      return { kind: 'leakdown' as const, ...said, values: { ...said.values, soaked: true, lit: false, freed } };
     })
   ],
   'leakdown-gasket': [{ kind: 'leakdown-gasket', ...leaks('fault', ['neighbour', 'edge']) }],

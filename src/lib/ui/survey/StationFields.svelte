@@ -49,7 +49,8 @@
         ? []
         : shown.filter(([k, item]) => {
             const what = `${station}.${k}` as ItemId;
-            return !item.perCylinder && !item.repeated && !item.perBank && session.current(what) !== undefined;
+            // An answer of before the work since is asked anew.
+            return !item.perCylinder && !item.repeated && !item.perBank && session.standing(what) !== undefined;
           });
       return new Set(shown.length > SHORT ? answered.map(([k]) => k) : []);
     })

@@ -94,14 +94,14 @@ describe('run hot without a stream, far past its limit', () => {
   });
   it('cooled again, it does not go back before its cylinders were read once more', () => {
     const b = stop(warm(start(cured(), 'strong'), [300, 320, 335, 340, 340, 340, 340]));
-    expect(b.assessed().gates.find((g) => g.id === 'station.run')?.passes).toBe(false);
+    expect(b.assessed().gates.find((g) => g.id === 'station.compression')?.passes).toBe(false);
     b.psi([
       [1, 124],
       [2, 126],
       [3, 125]
     ]);
-    expect(b.ids()).not.toContain('run.overheated:cannot-tell');
-    expect(b.assessed().gates.find((g) => g.id === 'station.run')?.passes).toBe(true);
+    expect(b.ids()).not.toContain('compression.overheated:cannot-tell');
+    expect(b.assessed().gates.find((g) => g.id === 'station.compression')?.passes).toBe(true);
   });
   it('one that fell since is low, and no contradiction of what it was before', () => {
     const b = cured()
@@ -117,8 +117,8 @@ describe('run hot without a stream, far past its limit', () => {
   });
   it('a little past it, or by one thermometer of two that differ, nothing is read again', () => {
     const little = stop(warm(start(readyToRun(two), 'none'), [300, 330, 350, 368]), 'temperature');
-    expect(little.said('run.overheated')).toBe('');
-    expect(cooked().read('run.second', 'normal').said('run.overheated')).toBe('');
+    expect(little.said('compression.overheated')).toBe('');
+    expect(cooked().read('run.second', 'normal').said('compression.overheated')).toBe('');
   });
 });
 

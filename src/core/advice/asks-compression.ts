@@ -290,6 +290,17 @@ export const compressionAsks: Asks = {
     lashIfValves,
     airCause
   ],
+  'compression.overheated': [
+    look(
+      (c) =>
+        c.record.all('compression.pressure').length
+          ? 'Compression of every cylinder once more, beside what it was'
+          : 'Compression of every cylinder: it was far too hot',
+      ['compression.pressure'],
+      12,
+      { open: () => true }
+    )
+  ],
   'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
   'compression.leakdown-overhaul': [job('overhaul', { only: ['fault'] })],
   'compression.leakdown-bore': [

@@ -123,11 +123,6 @@ export const runHeatAsks: Asks = {
       }
     })
   ],
-  'run.overheated': [
-    look('Compression of every cylinder once more, beside what it was', ['compression.pressure'], 12, {
-      open: () => true
-    })
-  ],
   // The thermometer and its place before the thermostat; one that was seen good in its pan is not seen once more.
   'run.cold': [
     look('A second thermometer, at the head beside the thermostat', ['run.second'], 3, {

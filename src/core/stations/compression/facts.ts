@@ -130,6 +130,8 @@ export interface LeakDownFacts {
   /** Air heard, and no figure read: the places. */
   'escape-unread': { readonly escapes: readonly string[] };
   /** Closed and under pressure. */
+  /** Since they were read the head was so far past its limit that they say nothing, K. */
+  overheated: { readonly hottest: number; readonly limit: Judged };
   crankcase: { readonly at: 'held' | 'seal' | 'reed' | 'joint' | 'falls' };
   /** Feeler under the straight edge on the head's face, m. */
   flatness: { readonly gap: number; readonly verdict: Flatness };
@@ -157,7 +159,7 @@ export type LeakAnalysed = Analysed<LeakFacts, Extract<LeakTask, { ok: true }>>;
 
 /** Which single repeat would settle most, and what makes it that one; pressures, shares and cylinders as numbers. */
 export type Repeat =
-  | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' }
+  | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' | 'heated' }
   | {
       readonly kind:
         | 'range'

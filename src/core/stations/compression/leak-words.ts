@@ -115,6 +115,15 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
     found: `Leak-down of cylinder ${fact.cylinder} is ${say(fact.values.share, 'share', units)}, tight by its figure, but air comes out ${listed(fact.values.escapes.map(placeIn(units)))}, where none should.`,
     advice: 'Once more with the piston held at top, the place watched for a minute; then warm.'
   }),
+  overheated: ({ values: { hottest, limit } }, _, units) => ({
+    found: `The head was at ${say(hottest, 'temperature', units)}, far past ${sayLimit(limit, units)}: what was read of its cylinders before says nothing of them now.`,
+    advice: 'Compression of every cylinder once more, cold, beside what it was; then leak-down where one fell.',
+    because: practice(
+      [`hottest at the head: ${say(hottest, 'temperature', units)}`, 'not every cylinder was read since'],
+      'heat takes the gasket, the rings’ spring and the pistons, in this order.',
+      { limit: sayLimit(limit, units) }
+    )
+  }),
   'escape-unread': ({ cylinder, values }, _, units) => ({
     found: `Air of cylinder ${cylinder} comes out ${listed(values.escapes.map(placeIn(units)))}; how much it is was not read.`,
     advice: 'Read the leak-down beside it.',

@@ -11,6 +11,7 @@ import { NO_LASH, TIGHT_LASH } from './readings.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
+import { overheated } from '../run/overheated.ts';
 import { inSoak, lastSoak, soakedAt, soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
 import type { Instrument, Reading } from '../../record/reading.ts';
@@ -229,7 +230,10 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
     ...facts.flatMap((f) => (f.condition !== 'sound' && f.cylinder !== undefined ? [f.cylinder] : [])),
     ...(compare(c)?.rows ?? []).flatMap((r) => (r.low ? [r.cylinder] : []))
   ]);
-  return { basis: {}, facts: [...facts, ...unread(c), ...crankcases(c), ...faceFacts(c), ...lashFacts(c, suspect)] };
+  return {
+    basis: {},
+    facts: [...facts, ...cooked(c), ...unread(c), ...crankcases(c), ...faceFacts(c), ...lashFacts(c, suspect)]
+  };
 }
 
 /** What a leak past the rings asks for: a soak, another one where it helped, a light into the bore, the price of an overhaul. */
@@ -248,6 +252,14 @@ const ringsId = (r: {
         : 'leakdown-bore';
 
 type LeakDownFact = FactOf<LeakDownFacts>;
+
+/** Far past its limit the head takes gasket, rings and pistons with it: what was read of them before is of before. */
+function cooked(c: Context): LeakDownFact[] {
+  const over = overheated(c);
+  return over
+    ? [{ kind: 'overheated', condition: 'cannot-tell', values: { hottest: over.hottest, limit: over.limit } }]
+    : [];
+}
 
 /** Air was heard at a cylinder of which no leak-down was read: where it comes out says something, how much it is nobody knows. */
 function unread(c: Context): LeakDownFact[] {

@@ -63,6 +63,11 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
         `Repeat cylinder ${r.cylinder} without the adapter, the valve at the plug end.`,
         'the adapter alone may explain it, and nothing else separates the two'
       );
+    case 'heated':
+      return repeat(
+        'Repeat every cylinder.',
+        'the head was far past its limit since, and they are how they were before it'
+      );
     case 'order':
       return repeat(
         'Repeat all in the reverse order with a charged battery.',

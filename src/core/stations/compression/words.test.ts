@@ -166,6 +166,7 @@ const ofLeakDown: Examples<LeakDownFacts> = {
   ],
   'leakdown-gasket': [{ kind: 'leakdown-gasket', ...leaks('fault', ['neighbour', 'edge']) }],
   'leakdown-through': [{ kind: 'leakdown-through', ...leaks('sound', ['water', 'neighbour']), condition: 'watch' }],
+  overheated: [{ kind: 'overheated', condition: doubt, values: { hottest: 400, limit: range } }],
   'escape-unread': [
     { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['water'] } },
     { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['exhaust', 'edge'] } }
@@ -232,6 +233,7 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
   throttle: { kind: 'throttle' },
   order: { kind: 'order' },
   'leak-down-instead': { kind: 'leak-down-instead' },
+  heated: { kind: 'heated' },
   range: { kind: 'range', cylinder: 1 },
   adapter: { kind: 'adapter', cylinder: 1 },
   falls: { kind: 'falls', cylinder: 1 },

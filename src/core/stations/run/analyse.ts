@@ -15,7 +15,6 @@ import { leakPlace, leakTraced } from './leak-place.ts';
 import { movedWith } from './moved.ts';
 import { noiseOf } from './noise.ts';
 import { aloneAt } from './odd.ts';
-import { overheated } from './overheated.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
 import { causeAt, lapsed, lampWorkedOn, smokesOfItsOil, symptoms } from './symptoms.ts';
@@ -56,7 +55,6 @@ export function analyse(c: Context): RunAnalysed {
     ...charge(c),
     ...ended(c),
     ...heat(c),
-    ...cooked(c),
     ...(c.record.value('run.plugAfter') === 'wet'
       ? [{ kind: 'plug-wet', condition: 'fault', values: {} } as const]
       : [])
@@ -278,13 +276,6 @@ function banks(c: Context, run: Run, watched: Watched): RunFact[] {
   return [
     { kind: 'banks', condition: warming ? 'cannot-tell' : 'watch', values: { run: watched, hotter, by, warming } }
   ];
-}
-
-function cooked(c: Context): RunFact[] {
-  const over = overheated(c);
-  return over
-    ? [{ kind: 'overheated', condition: 'cannot-tell', values: { hottest: over.hottest, limit: over.limit } }]
-    : [];
 }
 
 function neverWarm(c: Context, run: Run, watched: Watched): RunFact[] {

@@ -45,8 +45,6 @@ export interface RunFacts {
     /** Both still climb below where a thermostat opens. */
     readonly warming: boolean;
   };
-  /** So far past its limit that its cylinders are read again, K. */
-  overheated: { readonly hottest: number; readonly limit: Judged };
   /** It never got warm: K at its hottest. */
   cold: { readonly run: Watched; readonly hottest: number };
   beside: { readonly run: Watched; readonly beside: RunsBeside; readonly labels: readonly [string, string] };

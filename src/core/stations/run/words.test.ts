@@ -55,7 +55,6 @@ const examples: Examples<RunFacts> = {
     { kind: 'banks', condition: watch, values: { run, hotter, by: 12, warming: false } },
     { kind: 'banks', condition: doubt, values: { run, hotter, by: 12, warming: true } }
   ]),
-  overheated: [{ kind: 'overheated', condition: doubt, values: { hottest: 400, limit: logged.limit } }],
   cold: [{ kind: 'cold', condition: watch, values: { run: logged, hottest: 310 } }],
   beside: (['same', 'cooler', 'hotter'] as const).map((verdict) => ({
     kind: 'beside',

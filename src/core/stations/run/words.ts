@@ -91,15 +91,6 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     found: sayBeside(beside, units),
     because: { ...watched(run, units), inputs: [labels.join(' and ')] }
   }),
-  overheated: ({ values: { hottest, limit } }, _, units) => ({
-    found: `The head was at ${say(hottest, 'temperature', units)}, far past ${sayLimit(limit, units)}: what was read of its cylinders before says nothing of them now.`,
-    advice: 'Compression of every cylinder once more, cold, beside what it was; then leak-down where one fell.',
-    because: practice(
-      [`hottest at the head: ${say(hottest, 'temperature', units)}`, 'no cylinder, or not every one, read since'],
-      'heat takes the gasket, the rings’ spring and the pistons, in this order.',
-      { limit: sayLimit(limit, units) }
-    )
-  }),
   'too-fast': ({ values: { most, cap, source, stopped, label } }) => ({
     found: `${stopped ? 'It was run at' : 'Throttle down now:'} ${Math.round(most)} rpm on ${source === 'muffs' ? 'muffs' : 'a tank'}, which allow ${sources[source].throttle}.`,
     advice: 'The pump may have run dry: watch stream and head on the next run, at idle.',

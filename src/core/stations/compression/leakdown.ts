@@ -4,6 +4,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { FactOf } from '../../findings/fact.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { bandOn, holeOfLeakDown, publishedTester, type LeakTester } from '../../physics/leak-down.ts';
+import { keep } from '../../findings/keep.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { measure } from '../../measurements/measure.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
@@ -89,7 +90,9 @@ function soakBetween(c: Context, before: Reading | undefined, now: Reading): Pic
 const FREED = 2 / 3;
 
 /** Leak-down of each cylinder as it stands now. */
-export function leakDownRows(c: Context): LeakDownRow[] {
+export const leakDownRows = (c: Context): readonly LeakDownRow[] => keep(c, rowsOf);
+
+function rowsOf(c: Context): readonly LeakDownRow[] {
   // Air that left the old rings, or the old gasket, is none of the new ones'.
   const renewed = latestAt(c.renewed('compression.leakdown').map((at) => ({ at })));
   const taken = measure(

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
+import { moves, ran, readyToRun } from './all-good.ts';
 import { good } from '../good.ts';
 import { two } from './engines.ts';
 
@@ -185,5 +186,42 @@ describe('water in the bowl', () => {
   it('gum beside it is stripped for', () => {
     const b = new Bench({ ...two, cylinders: 2 }).read('fuel.bowlLook', 'water').read('fuel.jets', 'gummed');
     expect(open(b)).toContain('carburettor');
+  });
+});
+
+describe('a two-stroke that gets its oil with its fuel', () => {
+  const premix = { ...two, lubrication: 'premix', premixRatio: 50 } as const;
+  const fresh = (): Bench => {
+    const b = readyToRun(premix, 'neglected', ['fuel']);
+    for (const [k, v] of Object.entries({ level: 'some', age: 0.2, jar: 'clear', tank: 'fresh', bulb: 'firm' }))
+      b.read(`fuel.${k}` as 'fuel.level', v as never);
+    return b;
+  };
+  it('with its mixture not said, it is asked for before it runs, and does not go back on a good run', () => {
+    const titles = moves(fresh());
+    const ask = titles.indexOf('How much oil is in its fuel, by whoever mixed it');
+    expect(ask).toBeGreaterThanOrEqual(0);
+    expect(ask).toBeLessThan(titles.indexOf('First run on water, watched'));
+    const b = ran(fresh(), 'ran');
+    expect(b.assessed().gates.find((g) => g.id === 'station.fuel')?.passes).toBe(false);
+    expect(b.read('fuel.mix', 50).said('fuel.mix')).toMatch(/50:1/);
+    expect(b.assessed().gates.find((g) => g.id === 'station.fuel')?.passes).toBe(true);
+  });
+  it('ran without oil: mixed right, it is turned by hand and its cylinders are read again', () => {
+    const b = ran(fresh(), 'ran').read('fuel.tankOil', 'plain');
+    expect(b.said('compression.ran-dry')).toMatch(/without its oil/);
+    b.done('mix').read('fuel.mix', 50);
+    expect(moves(b)[0]).toBe('Turned by hand: does it drag?');
+    expect(moves(b.read('turn.result', 'free'))[0]).toMatch(/^Compression of every cylinder once more/);
+    b.psi([
+      [1, 124],
+      [2, 126],
+      [3, 125]
+    ]);
+    expect(b.said('compression.ran-dry')).toBe('');
+  });
+  it('said to be without oil before, and mixed since: that run had its oil', () => {
+    const b = ran(fresh().read('fuel.tankOil', 'plain').done('mix').read('fuel.mix', 50), 'ran');
+    expect(b.said('compression.ran-dry')).toBe('');
   });
 });

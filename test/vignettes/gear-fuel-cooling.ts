@@ -144,6 +144,7 @@ export const restCases: readonly Vignette[] = [
         .read('fuel.jar', 'clear')
         .read('fuel.bulb', 'firm')
         .read('fuel.level', 'full')
+        .read('fuel.mix', 50)
         .read('fuel.vent', 'open')
         .read('fuel.filter', 'clean')
         .read('fuel.hose', 'supple')

@@ -8,6 +8,7 @@ import { lashWants } from '../stations/compression/leakdown.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
+import { harmedAt } from '../stations/run/overheated.ts';
 import { inSoak, lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import type { ItemId } from '../items/register.ts';
@@ -197,6 +198,17 @@ const airOrOil: readonly AskRule[] = [
   leakDown
 ];
 
+/** A run did the cylinders harm, or may have: what was read before it is how they were. */
+const readAgain: AskRule = look(
+  (c) =>
+    c.record.all('compression.pressure').length
+      ? 'Compression of every cylinder once more, beside what it was'
+      : 'Compression of every cylinder, after what that run may have done',
+  ['compression.pressure'],
+  12,
+  { open: () => true }
+);
+
 /** What the needle, oil in the bores and air ask for, in the trade's order. C: common practice. */
 export const compressionAsks: Asks = {
   'compression.unlike': [
@@ -290,16 +302,16 @@ export const compressionAsks: Asks = {
     lashIfValves,
     airCause
   ],
-  'compression.overheated': [
-    look(
-      (c) =>
-        c.record.all('compression.pressure').length
-          ? 'Compression of every cylinder once more, beside what it was'
-          : 'Compression of every cylinder: it was far too hot',
-      ['compression.pressure'],
-      12,
-      { open: () => true }
-    )
+  'compression.overheated': [readAgain],
+  'compression.ran-dry': [
+    repeat('Turned by hand: does it drag?', 'turn', 2, {
+      items: ['turn.result', 'turn.feel'],
+      open: (c) => {
+        const ran = harmedAt(c).at(-1);
+        return ran !== undefined && !c.record.all('turn.result').some((r) => isAfter(r.at, ran));
+      }
+    }),
+    readAgain
   ],
   'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
   'compression.leakdown-overhaul': [job('overhaul', { only: ['fault'] })],

@@ -285,5 +285,11 @@ export const fuelAsks: Asks = {
     })
   ],
   'fuel.injector': [job('injector')],
-  'fuel.mix': [job('mix', { only: ['fault'] })]
+  'fuel.mix': [
+    look('How much oil is in its fuel, by whoever mixed it', ['fuel.mix', 'fuel.tankOil'], 2, {
+      only: ['cannot-tell'],
+      late: true
+    }),
+    job('mix', { only: ['fault'] })
+  ]
 };

@@ -132,6 +132,8 @@ export interface LeakDownFacts {
   /** Closed and under pressure. */
   /** Since they were read the head was so far past its limit that they say nothing, K. */
   overheated: { readonly hottest: number; readonly limit: Judged };
+  /** Since they were read it ran on fuel without oil. */
+  'ran-dry': object;
   crankcase: { readonly at: 'held' | 'seal' | 'reed' | 'joint' | 'falls' };
   /** Feeler under the straight edge on the head's face, m. */
   flatness: { readonly gap: number; readonly verdict: Flatness };

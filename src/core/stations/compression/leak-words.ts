@@ -124,6 +124,14 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
       { limit: sayLimit(limit, units) }
     )
   }),
+  'ran-dry': () => ({
+    found: 'It ran on fuel without its oil: what was read of its cylinders before says nothing of them now.',
+    advice: 'Turned by hand first; then compression of every cylinder once more, a light into the bore where one fell.',
+    because: practice(
+      ['fuel without oil, told of the tank it ran on', 'not every cylinder was read since'],
+      'a two-stroke without oil scores its bores before it seizes.'
+    )
+  }),
   'escape-unread': ({ cylinder, values }, _, units) => ({
     found: `Air of cylinder ${cylinder} comes out ${listed(values.escapes.map(placeIn(units)))}; how much it is was not read.`,
     advice: 'Read the leak-down beside it.',

@@ -12,7 +12,7 @@ import { NO_LASH, TIGHT_LASH } from './readings.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
-import { overheated } from '../run/overheated.ts';
+import { overheated, seizedMaybe } from '../run/overheated.ts';
 import { inSoak, lastSoak, soakedAt, soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
 import type { Instrument, Reading } from '../../record/reading.ts';
@@ -256,12 +256,21 @@ const ringsId = (r: {
 
 type LeakDownFact = FactOf<LeakDownFacts>;
 
-/** Far past its limit the head takes gasket, rings and pistons with it: what was read of them before is of before. */
+/** Without oil a run takes bores and pistons; far past its limit the head takes gasket, rings and pistons with it: what was read of them before is of before. */
 function cooked(c: Context): LeakDownFact[] {
   const over = overheated(c);
-  return over
-    ? [{ kind: 'overheated', condition: 'cannot-tell', values: { hottest: over.hottest, limit: over.limit } }]
-    : [];
+  return [
+    ...(over
+      ? [
+          {
+            kind: 'overheated',
+            condition: 'cannot-tell',
+            values: { hottest: over.hottest, limit: over.limit }
+          } as const
+        ]
+      : []),
+    ...(seizedMaybe(c) ? [{ kind: 'ran-dry', condition: 'cannot-tell', values: {} } as const] : [])
+  ];
 }
 
 /** Air was heard at a cylinder of which no leak-down was read: where it comes out says something, how much it is nobody knows. */

@@ -1,5 +1,5 @@
 import type { Instant } from '../../units/instant.ts';
-import { overheats } from '../run/overheated.ts';
+import { harmedAt } from '../run/overheated.ts';
 import { soakedAt } from '../turn/soak.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
@@ -74,13 +74,13 @@ function completed(tests: readonly PressureTest[]): readonly PressureTest[] {
 }
 
 /**
- * What changes what a cylinder holds: work that is proved at this check, a soak, and heat far past the head's limit. What was read before
+ * What changes what a cylinder holds: work that is proved at this check, a soak, heat far past the head's limit, a run without oil. What was read before
  * it is how it was.
  */
 export const boreWork = (c: Context): readonly Instant[] => [
   ...c.worked('compression'),
   ...soakedAt(c),
-  ...overheats(c).map(({ at }) => at)
+  ...harmedAt(c)
 ];
 
 /** What was measured at each cylinder, and what of it counts. */

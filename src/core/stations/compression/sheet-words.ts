@@ -66,7 +66,7 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
     case 'heated':
       return repeat(
         'Repeat every cylinder.',
-        'the head was far past its limit since, and they are how they were before it'
+        'a run did them harm since, or may have, and they are how they were before it'
       );
     case 'order':
       return repeat(

@@ -81,6 +81,8 @@ export interface FuelFacts {
   /** No oil at all in the fuel of a premix engine. */
   'mix-none': object;
   /** This engine's ratio is not known. */
+  /** Of an engine that gets its oil with its fuel: nobody said whether, or how much, is in it. */
+  'mix-unsaid': object;
   'mix-alone': { readonly mix: number };
   'mix-rich': Mixed;
   'mix-lean': Mixed;

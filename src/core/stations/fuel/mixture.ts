@@ -1,3 +1,4 @@
+import { isShortKind } from '../../engine/case-kind.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
@@ -43,6 +44,36 @@ export function oilStarved(c: Context): string | undefined {
   return `Its fuel is mixed ${Math.round(mix)}:1 where ${Math.round(asked.wanted.value)}:1 is asked: bearings and pistons run dry.`;
 }
 
+/** From this many times the fuel that is asked to a part of oil it ran dry, whatever it looked like meanwhile (M). */
+const RAN_DRY = 3;
+
+/**
+ * When it last ran on fuel that was told to have no oil in it, or far too little, before or after that run, with nothing filled in or
+ * mixed between the two; nothing where it did not.
+ */
+export function ranWithoutOil(c: Context): Instant | undefined {
+  if (c.survey.engine.profile.lubrication !== 'premix') return undefined;
+  const wanted = askedMix(c)?.wanted.value;
+  const lean = (v: unknown): boolean => typeof v === 'number' && wanted !== undefined && v > RAN_DRY * wanted;
+  const told = [
+    ...c.record.all('fuel.tankOil').filter((r) => r.value === 'plain'),
+    ...c.record.all('fuel.mix').filter((r) => lean(r.value)),
+    ...c.record.all('fuel.tankMix').filter((r) => lean(r.value))
+  ];
+  const filled = [
+    ...c.touched('fuel.mix'),
+    ...c.record.all('fuel.tank').flatMap((r) => (r.value === 'unknown' ? [] : [r.at])),
+    ...c.record.all('fuel.oilAdded').map((r) => r.at)
+  ];
+  const runs = c.record.all('run.event').filter((r) => r.value === 'start');
+  return runs.findLast(({ at }) =>
+    told.some((t) => {
+      const [first, last] = isAfter(at, t.at) ? [t.at, at] : [at, t.at];
+      return !filled.some((f) => isAfter(f, first) && !isAfter(f, last));
+    })
+  )?.at;
+}
+
 /** From this share of the fuel that belongs to a part of oil on downward, a mixture smokes by itself (M). */
 export const SMOKES_FROM = 0.9;
 
@@ -69,7 +100,13 @@ export function mixtureFacts(c: Context): FuelFact[] {
   const mix = mixNow(c);
   const asked = askedMix(c);
   if (mix === Infinity) return [{ kind: 'mix-none', id: 'mix', condition: 'fault', values: {} }];
-  if (mix === undefined) return [];
+  // What is in its tank is known before it runs, and its oil is in there or nowhere.
+  if (mix === undefined) {
+    const short = isShortKind(c.survey.assessment.kind);
+    return c.record.touched('fuel') && !short
+      ? [{ kind: 'mix-unsaid', id: 'mix', condition: 'cannot-tell', values: {} }]
+      : [];
+  }
   if (!asked) return [{ kind: 'mix-alone', id: 'mix', condition: 'cannot-tell', values: { mix } }];
   const { ratio, wanted } = asked;
   const values = { mix, asked };

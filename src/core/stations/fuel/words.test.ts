@@ -126,6 +126,7 @@ const examples: Examples<FuelFacts> = {
   ],
   starved: [{ kind: 'starved', condition: fault, values: { part: 'vent', label: 'closed tank vent' } }],
   'mix-none': [{ kind: 'mix-none', condition: fault, values: {} }],
+  'mix-unsaid': [{ kind: 'mix-unsaid', condition: doubt, values: {} }],
   'mix-alone': [{ kind: 'mix-alone', condition: doubt, values: { mix: 50 } }],
   'mix-rich': [{ kind: 'mix-rich', condition: watch, values: { mix: 16, asked } }],
   'mix-lean': [{ kind: 'mix-lean', condition: fault, values: { mix: 80, asked: { ...asked, richer: false } } }],

@@ -198,6 +198,11 @@ export const words: WordsOf<FuelFacts, object> = {
     advice: 'Pour what the mixture sum names and shake it, before any start.',
     because: practice(['oil in the tank: none'], 'a premix engine without oil seizes within minutes.')
   }),
+  'mix-unsaid': () => ({
+    found: 'Nobody said how much oil is in its fuel, and this engine gets its oil from nowhere else.',
+    advice: 'Ask whoever mixed it; where nobody knows, empty it and mix fresh, before any start.',
+    because: practice(['mixture in use: not said'], 'without oil a two-stroke seizes within minutes.')
+  }),
   'mix-alone': ({ values: { mix } }) => ({
     found: `Mixed ${Math.round(mix)}:1; this engine’s ratio is not entered, so nobody can say whether that is right.`,
     because: practice([`mixture: ${mix}:1`], 'ratio from the manual.')

@@ -3,6 +3,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { byTime, isAfter, type Instant } from '../../units/instant.ts';
 import { thermometersDiffer } from '../cooling/seen.ts';
+import { ranWithoutOil } from '../fuel/mixture.ts';
 import { runsOf } from './runs.ts';
 
 /** A head this far past its limit may have cost its gasket, a piston or the rings' spring, K (M: 15 K). */
@@ -43,11 +44,24 @@ export function overheats(c: Context): Overheated[] {
  */
 export function overheated(c: Context): Overheated | undefined {
   const last = overheats(c).at(-1);
-  const read = ['compression.pressure', 'compression.pulls', 'compression.leakdown'] as const;
-  return last &&
-    cylindersOf(c).some(
-      (cylinder) => !read.some((item) => c.record.all(item, { cylinder }).some((r) => isAfter(r.at, last.at)))
-    )
-    ? last
-    : undefined;
+  return last && unreadSince(c, last.at) ? last : undefined;
 }
+
+const reads = ['compression.pressure', 'compression.pulls', 'compression.leakdown'] as const;
+/** A cylinder was not read since, neither by pressure nor by leak-down. */
+const unreadSince = (c: Context, at: Instant): boolean =>
+  cylindersOf(c).some(
+    (cylinder) => !reads.some((item) => c.record.all(item, { cylinder }).some((r) => isAfter(r.at, at)))
+  );
+
+/** It ran on fuel without oil, and not every cylinder was read since. */
+export const seizedMaybe = (c: Context): boolean => {
+  const at = ranWithoutOil(c);
+  return at !== undefined && unreadSince(c, at);
+};
+
+/** When a run did to the cylinders what makes readings before it readings of before. */
+export const harmedAt = (c: Context): readonly Instant[] => [
+  ...overheats(c).map(({ at }) => at),
+  ...[ranWithoutOil(c)].flatMap((at) => at ?? [])
+];

@@ -207,6 +207,14 @@ describe('a two-stroke that gets its oil with its fuel', () => {
     expect(b.read('fuel.mix', 50).said('fuel.mix')).toMatch(/50:1/);
     expect(b.assessed().gates.find((g) => g.id === 'station.fuel')?.passes).toBe(true);
   });
+  it('what was told of the old fuel says nothing of what was filled in since it was drained', () => {
+    const b = fresh().read('fuel.mix', 50);
+    expect(b.said('fuel.mix')).toMatch(/50:1/);
+    b.done('fuel-drain').read('fuel.tank', 'fresh');
+    expect(b.said('fuel.mix')).toMatch(/Nobody said how much oil/);
+    expect(moves(b)).toContain('How much oil is in its fuel, by whoever mixed it');
+    expect(b.read('fuel.mix', 50).said('fuel.mix')).toMatch(/50:1/);
+  });
   it('ran without oil: mixed right, it is turned by hand and its cylinders are read again', () => {
     const b = ran(fresh(), 'ran').read('fuel.tankOil', 'plain');
     expect(b.said('compression.ran-dry')).toMatch(/without its oil/);

@@ -54,7 +54,8 @@ export const fuel = {
     consumables: ['fresh fuel'],
     minutes: 25,
     hazards: ['vapour', 'fuel-pressure', 'waste'],
-    renews: ['fuel.filter'],
+    // Its oil went out with the old fuel.
+    renews: ['fuel.filter', 'fuel.mix', 'fuel.tankMix', 'fuel.tankOil'],
     proof: { station: 'fuel', text: 'tank, line and bowl drained or fresh' },
     // Its fresh fuel goes through no cracked hose.
     after: ['hoses'],

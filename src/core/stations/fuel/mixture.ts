@@ -2,18 +2,26 @@ import { isShortKind } from '../../engine/case-kind.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
-import { compareInstants, isAfter, latestOf, type Instant } from '../../units/instant.ts';
+import { compareInstants, isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import { askedMix } from './correct.ts';
 import type { FuelFact } from './facts.ts';
 
 /** Oil past this many times what is asked fouls before the tank is through (M). */
 const FAR_TOO_RICH = 2;
 
-/** Fuel over oil by volume, as it was last told: infinite where there is no oil in it. */
+/** When the tank was last emptied: what was told of its oil before is of fuel that is gone. */
+const emptiedAt = (c: Context): Instant =>
+  latestAt([
+    ...c.renewed('fuel.mix').map((at) => ({ at })),
+    ...c.record.all('fuel.tank').filter((r) => r.value === 'drained')
+  ]);
+
+/** Fuel over oil by volume, as it was last told of the fuel that is in it: infinite where there is no oil in it. */
 function mixNow(c: Context): number | undefined {
+  const emptied = emptiedAt(c);
   const told = latestOf(
     [c.record.last('fuel.mix'), c.record.last('fuel.tankMix'), c.record.last('fuel.tankOil')].filter(
-      (r) => r !== undefined && r.value !== 'unknown' && r.value !== 'mixed'
+      (r) => r !== undefined && r.value !== 'unknown' && r.value !== 'mixed' && isAfter(r.at, emptied)
     ) as Reading[]
   );
   if (!told) return undefined;

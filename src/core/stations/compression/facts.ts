@@ -130,10 +130,10 @@ export interface LeakDownFacts {
   /** Air heard, and no figure read: the places. */
   'escape-unread': { readonly escapes: readonly string[] };
   /** Closed and under pressure. */
-  /** Since they were read the head was so far past its limit that they say nothing, K. */
-  overheated: { readonly hottest: number; readonly limit: Judged };
-  /** Since they were read it ran on fuel without oil. */
-  'ran-dry': object;
+  /** The head was so far past its limit, K, that what was `read` of the cylinders before says nothing. */
+  overheated: { readonly hottest: number; readonly limit: Judged; readonly read: boolean };
+  /** It ran on fuel without oil, whatever was `read` before. */
+  'ran-dry': { readonly read: boolean };
   crankcase: { readonly at: 'held' | 'seal' | 'reed' | 'joint' | 'falls' };
   /** Feeler under the straight edge on the head's face, m. */
   flatness: { readonly gap: number; readonly verdict: Flatness };

@@ -99,6 +99,11 @@ const lashBecause = (
     limit ? { limit: sayLimit(limit, units) } : {}
   );
 
+const readOf = (read: boolean): string =>
+  read
+    ? 'what was read of its cylinders before says nothing of them now.'
+    : 'its cylinders are read before it goes back.';
+
 /** What is said of leak-down and lash. */
 const crankcaseWords = {
   seal: ': it bubbles at a crank seal',
@@ -115,18 +120,18 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
     found: `Leak-down of cylinder ${fact.cylinder} is ${say(fact.values.share, 'share', units)}, tight by its figure, but air comes out ${listed(fact.values.escapes.map(placeIn(units)))}, where none should.`,
     advice: 'Once more with the piston held at top, the place watched for a minute; then warm.'
   }),
-  overheated: ({ values: { hottest, limit } }, _, units) => ({
-    found: `The head was at ${say(hottest, 'temperature', units)}, far past ${sayLimit(limit, units)}: what was read of its cylinders before says nothing of them now.`,
-    advice: 'Compression of every cylinder once more, cold, beside what it was; then leak-down where one fell.',
+  overheated: ({ values: { hottest, limit, read } }, _, units) => ({
+    found: `The head was at ${say(hottest, 'temperature', units)}, far past ${sayLimit(limit, units)}: ${readOf(read)}`,
+    advice: 'Compression of every cylinder, cold; then leak-down where one is low.',
     because: practice(
       [`hottest at the head: ${say(hottest, 'temperature', units)}`, 'not every cylinder was read since'],
       'heat takes the gasket, the rings’ spring and the pistons, in this order.',
       { limit: sayLimit(limit, units) }
     )
   }),
-  'ran-dry': () => ({
-    found: 'It ran on fuel without its oil: what was read of its cylinders before says nothing of them now.',
-    advice: 'Turned by hand first; then compression of every cylinder once more, a light into the bore where one fell.',
+  'ran-dry': ({ values: { read } }) => ({
+    found: `It ran on fuel without its oil: ${readOf(read)}`,
+    advice: 'Turned by hand first; then compression of every cylinder, a light into the bore where one is low.',
     because: practice(
       ['fuel without oil, told of the tank it ran on', 'not every cylinder was read since'],
       'a two-stroke without oil scores its bores before it seizes.'

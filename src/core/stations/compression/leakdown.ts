@@ -259,17 +259,18 @@ type LeakDownFact = FactOf<LeakDownFacts>;
 /** Without oil a run takes bores and pistons; far past its limit the head takes gasket, rings and pistons with it: what was read of them before is of before. */
 function cooked(c: Context): LeakDownFact[] {
   const over = overheated(c);
+  const read = c.record.all('compression.pressure').length + c.record.all('compression.leakdown').length > 0;
   return [
     ...(over
       ? [
           {
             kind: 'overheated',
             condition: 'cannot-tell',
-            values: { hottest: over.hottest, limit: over.limit }
+            values: { hottest: over.hottest, limit: over.limit, read }
           } as const
         ]
       : []),
-    ...(seizedMaybe(c) ? [{ kind: 'ran-dry', condition: 'cannot-tell', values: {} } as const] : [])
+    ...(seizedMaybe(c) ? [{ kind: 'ran-dry', condition: 'cannot-tell', values: { read } } as const] : [])
   ];
 }
 

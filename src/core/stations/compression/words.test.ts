@@ -166,8 +166,12 @@ const ofLeakDown: Examples<LeakDownFacts> = {
   ],
   'leakdown-gasket': [{ kind: 'leakdown-gasket', ...leaks('fault', ['neighbour', 'edge']) }],
   'leakdown-through': [{ kind: 'leakdown-through', ...leaks('sound', ['water', 'neighbour']), condition: 'watch' }],
-  overheated: [{ kind: 'overheated', condition: doubt, values: { hottest: 400, limit: range } }],
-  'ran-dry': [{ kind: 'ran-dry', condition: doubt, values: {} }],
+  overheated: [true, false].map((read) => ({
+    kind: 'overheated',
+    condition: doubt,
+    values: { hottest: 400, limit: range, read }
+  })),
+  'ran-dry': [true, false].map((read) => ({ kind: 'ran-dry', condition: doubt, values: { read } })),
   'escape-unread': [
     { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['water'] } },
     { kind: 'escape-unread', cylinder: 1, condition: doubt, values: { escapes: ['exhaust', 'edge'] } }

@@ -118,7 +118,7 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
   }),
   'pump-dry': ({ values }, _, units) => ({
     found: 'It ran hot without a stream, and nobody looked at its vanes since: dry, an impeller goes in seconds.',
-    advice: 'Open the pump, whatever was seen of it before.',
+    advice: 'Open the pump before it runs again.',
     because: pumpBecause(values, units)
   }),
   'pump-good': ({ values }, _, units) => ({

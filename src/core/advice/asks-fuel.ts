@@ -3,6 +3,7 @@ import type { Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
+import { mixtureAsked } from '../stations/fuel/mixture.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ofAnotherState, ranOnPortable } from '../stations/fuel/vacuum.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
@@ -288,7 +289,8 @@ export const fuelAsks: Asks = {
   'fuel.mix': [
     look('How much oil is in its fuel, by whoever mixed it', ['fuel.mix', 'fuel.tankOil'], 2, {
       only: ['cannot-tell'],
-      late: true
+      late: true,
+      open: (c) => !mixtureAsked(c)
     }),
     job('mix', { only: ['fault'] })
   ]

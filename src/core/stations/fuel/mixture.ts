@@ -16,6 +16,12 @@ const emptiedAt = (c: Context): Instant =>
     ...c.record.all('fuel.tank').filter((r) => r.value === 'drained')
   ]);
 
+/** Somebody was asked how much oil is in the fuel that is in it, whether or not he knew. */
+export function mixtureAsked(c: Context): boolean {
+  const emptied = emptiedAt(c);
+  return (['fuel.mix', 'fuel.tankOil'] as const).some((i) => c.record.all(i).some((r) => isAfter(r.at, emptied)));
+}
+
 /** Fuel over oil by volume, as it was last told of the fuel that is in it: infinite where there is no oil in it. */
 function mixNow(c: Context): number | undefined {
   const emptied = emptiedAt(c);

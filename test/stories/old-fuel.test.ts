@@ -228,6 +228,10 @@ describe('a two-stroke that gets its oil with its fuel', () => {
     ]);
     expect(b.said('compression.ran-dry')).toBe('');
   });
+  it('of a run that only its end was told of, the same', () => {
+    const b = fresh().read('run.outcome', 'ran').read('run.minutes', 12).read('fuel.tankOil', 'plain');
+    expect(b.said('compression.ran-dry')).toMatch(/without its oil/);
+  });
   it('said to be without oil before, and mixed since: that run had its oil', () => {
     const b = ran(fresh().read('fuel.tankOil', 'plain').done('mix').read('fuel.mix', 50), 'ran');
     expect(b.said('compression.ran-dry')).toBe('');

@@ -45,6 +45,16 @@ describe('there was spark, and there is none', () => {
     expect(moves(b)[0]).toMatch(/[Ss]top/);
     expect(jobs(b.read('spark.stopWire', 'returns')).join()).toMatch(/stop/);
   });
+  it('spark seen with the stop wire off, and only then said to have returned: that counts once it is on again', () => {
+    const spark = (b: Bench, result: 'good' | 'none'): Bench =>
+      [1, 2, 3].reduce(
+        (x, cylinder) =>
+          x.read('spark.result', result, { cylinder, conditions: { ...tester.conditions, volts: 12, rpm: 500 } }),
+        b
+      );
+    const b = spark(dead(), 'good').read('spark.stopWire', 'returns');
+    expect(jobs(spark(b, 'none')).join()).toMatch(/stop/);
+  });
 });
 
 describe('water in a gear case that held its test, and was filled since', () => {

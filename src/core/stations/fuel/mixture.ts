@@ -2,7 +2,7 @@ import { isShortKind } from '../../engine/case-kind.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
-import { compareInstants, isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
+import { byTime, compareInstants, isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import { askedMix } from './correct.ts';
 import type { FuelFact } from './facts.ts';
 
@@ -79,7 +79,10 @@ export function ranWithoutOil(c: Context): Instant | undefined {
     ...c.record.all('fuel.tank').flatMap((r) => (r.value === 'unknown' ? [] : [r.at])),
     ...c.record.all('fuel.oilAdded').map((r) => r.at)
   ];
-  const runs = c.record.all('run.event').filter((r) => r.value === 'start');
+  const runs = [
+    ...c.record.all('run.event').filter((r) => r.value === 'start'),
+    ...c.record.all('run.outcome').filter((r) => r.value !== 'unknown' && r.value !== 'failed')
+  ].sort(byTime);
   return runs.findLast(({ at }) =>
     told.some((t) => {
       const [first, last] = isAfter(at, t.at) ? [t.at, at] : [at, t.at];

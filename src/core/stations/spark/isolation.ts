@@ -295,8 +295,9 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
     if (r.cylinder !== undefined) return dead.length === 1 && r.cylinder === dead[0];
     const then = deadAt(c, r.at);
     if (then.length) return then.join() === dead.join();
-    // Tried while there was spark, it was no trial; before anybody looked it may have been.
-    return !needsDead.has(item) || !sparked(c, r.at);
+    // That it returned, or moved, is only said of one that was dead; that it did not tells nothing where there was spark.
+    const found = r.value === 'returns' || r.value === 'moves';
+    return found || !needsDead.has(item) || !sparked(c, r.at);
   });
   const last = mine.findLast((r) => r.value !== 'unknown') ?? mine.at(-1);
   const value = last?.value;

@@ -4,7 +4,7 @@ import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { TestFacts } from '../stations/compression/facts.ts';
 import { compareAll } from '../stations/compression/compare.ts';
-import { lashWants } from '../stations/compression/leakdown.ts';
+import { lashWants } from '../stations/compression/lash.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';

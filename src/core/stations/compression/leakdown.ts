@@ -1,5 +1,4 @@
 import { ownLimits } from '../../engine/limits.ts';
-import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import type { FactOf } from '../../findings/fact.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
@@ -8,11 +7,11 @@ import { keep } from '../../findings/keep.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { measure } from '../../measurements/measure.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
-import { NO_LASH, TIGHT_LASH } from './readings.ts';
+import { lashFacts } from './lash.ts';
 import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
-import { overheated, seizedMaybe } from '../run/overheated.ts';
+import { overheated, ranWithoutOilUnread } from '../run/overheated.ts';
 import { inSoak, lastSoak, soakedAt, soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
 import type { Instrument, Reading } from '../../record/reading.ts';
@@ -270,7 +269,7 @@ function cooked(c: Context): LeakDownFact[] {
           } as const
         ]
       : []),
-    ...(seizedMaybe(c) ? [{ kind: 'ran-dry', condition: 'cannot-tell', values: { read } } as const] : [])
+    ...(ranWithoutOilUnread(c) ? [{ kind: 'ran-dry', condition: 'cannot-tell', values: { read } } as const] : [])
   ];
 }
 
@@ -307,57 +306,6 @@ function faceFacts(c: Context): LeakDownFact[] {
   const condition = face.verdict === 'fits' ? 'sound' : face.verdict === 'dress' ? 'watch' : 'fault';
   return [{ kind: 'flatness', condition, values: face }];
 }
-
-/** A valve with more than this, m, is past any maker's figure (C). */
-const WIDE_LASH = 0.6e-3;
-
-/** One so many times as wide as the same valves of the others has slipped or worn, above this, m: engines are set alike (C, the figures M). */
-const ODD_LASH = { times: 2, from: 0.3e-3 } as const;
-
-/** Whether a valve stands far wider than at least two others of its kind. */
-function oddlyWide(c: Context, what: 'compression.lashIn' | 'compression.lashEx', cylinder: number): boolean {
-  const of = (k: number): number | undefined => known(ofThisPart(c, what, k));
-  const mine = of(cylinder) ?? 0;
-  const others = cylindersOf(c).flatMap((k) => (k === cylinder ? [] : (of(k) ?? [])));
-  return others.length > 1 && mine > ODD_LASH.from && others.every((x) => mine > ODD_LASH.times * x);
-}
-
-/** A lash of this cylinder that wants setting before anything is blamed for its leak: under the manual's figure, or close where there is none. */
-export const lashWants = (c: Context, cylinder: number): boolean =>
-  (['compression.lashIn', 'compression.lashEx'] as const).some((what) => {
-    const lash = known(ofThisPart(c, what, cylinder));
-    return lash !== undefined && lash < (judgedBy(c, what)?.value ?? TIGHT_LASH);
-  });
-
-/** Valve lash of four-strokes against the manual; a closed one is a fault whatever the manual says. */
-const lashFacts = (c: Context, suspect: ReadonlySet<number>): LeakDownFact[] =>
-  cylindersOf(c).flatMap((cylinder) =>
-    (
-      [
-        ['lashIn', 'intake'],
-        ['lashEx', 'exhaust']
-      ] as const
-    ).flatMap(([key, valve]): LeakDownFact[] => {
-      const lash = known(ofThisPart(c, `compression.${key}`, cylinder));
-      if (lash === undefined) return [];
-      const limit = judgedBy(c, `compression.${key}`);
-      const common = { id: `lash-${valve}`, cylinder, values: { valve, lash }, ...(limit ? { limit } : {}) };
-      if (lash <= NO_LASH) return [{ ...common, kind: 'no-lash', condition: 'fault' }];
-      if (limit?.to === undefined && lash < TIGHT_LASH) {
-        const low = suspect.has(cylinder);
-        const values = { ...common.values, low };
-        return [{ ...common, kind: 'tight-lash', condition: low ? 'watch' : 'cannot-tell', values }];
-      }
-      if (limit?.to === undefined)
-        return lash > WIDE_LASH
-          ? [{ ...common, kind: 'wide-lash', condition: 'watch' }]
-          : oddlyWide(c, `compression.${key}`, cylinder)
-            ? [{ ...common, kind: 'wide-lash', condition: 'watch', values: { ...common.values, beside: true } }]
-            : [];
-      const within = lash >= limit.value && lash <= limit.to;
-      return [{ ...common, kind: 'lash', condition: within ? 'sound' : 'watch' }];
-    })
-  );
 
 /** What leak-down says of each cylinder that it speaks for: tight, or past its limit; in between it says neither. */
 export function leakDownSays(c: Context): Record<'tight' | 'leaking', ReadonlySet<number>> {

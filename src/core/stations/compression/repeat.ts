@@ -1,6 +1,6 @@
 import type { Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
-import { overheated, seizedMaybe } from '../run/overheated.ts';
+import { overheated, ranWithoutOilUnread } from '../run/overheated.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import { comparedRows, DOUBT, type Comparison } from './compare.ts';
 import { deadVolume } from './measure.ts';
@@ -26,7 +26,7 @@ function gain(found: Comparison, cylinder: number): number {
 export function singleRepeat(c: Context, found: Comparison): Repeat {
   const { instrument, conditions, order, missing, voided } = found;
   const rows = comparedRows(found);
-  if (overheated(c) || seizedMaybe(c)) return { kind: 'heated' };
+  if (overheated(c) || ranWithoutOilUnread(c)) return { kind: 'heated' };
   const [nothing] = voided;
   if (nothing)
     return nothing.why === 'throttle' ? { kind: 'throttle' } : { kind: nothing.why, cylinder: nothing.cylinder };

@@ -55,7 +55,7 @@ const unreadSince = (c: Context, at: Instant): boolean =>
   );
 
 /** It ran on fuel without oil, and not every cylinder was read since. */
-export const seizedMaybe = (c: Context): boolean => {
+export const ranWithoutOilUnread = (c: Context): boolean => {
   const at = ranWithoutOil(c);
   return at !== undefined && unreadSince(c, at);
 };

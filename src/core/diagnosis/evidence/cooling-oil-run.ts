@@ -5,6 +5,7 @@ import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { banksApart, lastSeen } from '../../stations/cooling/seen.ts';
+import { ranDry } from '../../stations/cooling/pump.ts';
 import { HEAD_SPEAKS, unsettled } from '../../stations/cooling/analyse.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { rivals } from '../../stations/oil/rivals.ts';
@@ -88,7 +89,8 @@ const tankFine: Measure = (c) => {
 };
 const vanes: Measure = (c) => {
   const at = lastOf(c, 'cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.backward', 'cooling.vanes');
-  if (!at) return undefined;
+  // What they were like before it ran dry tells nothing.
+  if (!at || ranDry(c)) return undefined;
   const set = known(c.record.value('cooling.set'));
   const broken =
     (known(c.record.value('cooling.cracked')) ?? 0) > 0 ||

@@ -198,7 +198,8 @@ export function good(station: string, hands: Hands): void {
         vacuumPortable: 3000,
         vacuumOpen: 3000,
         tankPressure: 20e3,
-        mix: 50
+        mix: 50,
+        ...(profile.lubrication === 'injection' ? { oilTank: 'full', oilMoves: 'moves' } : {})
       }))
         read(
           `fuel.${k}` as ItemId,

@@ -283,6 +283,7 @@ export const gannet: DemoEngine = {
       .read('gear.first', 'oil')
       .read('fuel.age', 2, { typed: '2 months' })
       .read('fuel.jar', 'clear')
+      .read('fuel.oilTank', 'full')
       .decided(
         'repair-under',
         'Gasket between 3 and 5; both blow into each other and the rest is alike.',

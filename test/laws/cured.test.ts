@@ -84,6 +84,20 @@ const cures: readonly (readonly [string, readonly Read[], JobId, readonly Read[]
     [['fuel.mix', 50]],
     { ...two, lubrication: 'premix', premixRatio: 50 }
   ],
+  [
+    'oil tank empty',
+    [['fuel.oilTank', 'empty']],
+    'oil-tank',
+    [['fuel.oilTank', 'full']],
+    { ...two, lubrication: 'injection' }
+  ],
+  [
+    'oil injection still',
+    [['fuel.oilMoves', 'still']],
+    'oil-feed',
+    [['fuel.oilMoves', 'moves']],
+    { ...two, lubrication: 'injection' }
+  ],
   ['screens blocked', [['cooling.screen', 'blocked']], 'screen', [['cooling.screen', 'clear']]],
   ['thermostat shut', [['cooling.thermostatPan', 'shut']], 'thermostat', [['cooling.thermostatPan', 'good']]],
   [

@@ -33,8 +33,11 @@ export interface AskRule {
   /** What making it does to the engine. */
   readonly needs?: Action;
   readonly job?: JobId;
-  /** What decides nothing waits until what decides has been looked at, or until the engine is about to go back. */
-  readonly late?: true | 'release';
+  /**
+   * What decides nothing waits until what decides has been looked at; start: what only has to be known before it is started; release:
+   * before it goes back.
+   */
+  readonly late?: true | 'start' | 'release';
   /** It doubts the measurement that the finding rests on: dear work waits for it, however likely its fault. */
   readonly doubts?: true;
   /** What others are measured by: before whatever else is asked for of its kind. */

@@ -4,6 +4,8 @@ import type { ItemId } from '../stations/items.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lineState } from '../stations/fuel/line.ts';
 import { mixtureAsked } from '../stations/fuel/mixture.ts';
+import { oilTankAsked } from '../stations/fuel/oil-tank.ts';
+import { oilWay } from '../stations/fuel/oil-way.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ofAnotherState, ranOnPortable } from '../stations/fuel/vacuum.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
@@ -286,10 +288,31 @@ export const fuelAsks: Asks = {
     })
   ],
   'fuel.injector': [job('injector')],
+  'fuel.oil-tank': [
+    look('Look into the oil tank', ['fuel.oilTank'], 1, {
+      only: ['cannot-tell'],
+      late: 'start',
+      open: (c) => !oilTankAsked(c)
+    }),
+    job('oil-tank', { only: ['fault', 'watch'] })
+  ],
+  'fuel.oil-feed': [
+    look('Oil injection: whether its oil moves', ['fuel.oilMoves'], 3, {
+      only: ['cannot-tell'],
+      needs: 'start',
+      late: 'release'
+    }),
+    job('oil-feed', { only: ['fault'] })
+  ],
   'fuel.mix': [
+    look('Whether it has an oil tank', ['fuel.oilTank'], 1, {
+      only: ['cannot-tell'],
+      late: 'start',
+      open: (c) => oilWay(c) === 'unsaid' && !oilTankAsked(c)
+    }),
     look('How much oil is in its fuel, by whoever mixed it', ['fuel.mix', 'fuel.tankOil'], 2, {
       only: ['cannot-tell'],
-      late: true,
+      late: 'start',
       open: (c) => !mixtureAsked(c)
     }),
     job('mix', { only: ['fault'] })

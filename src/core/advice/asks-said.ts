@@ -2,6 +2,7 @@ import type { Said } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import { saidId } from '../stations/said.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
+import { oilWay } from '../stations/fuel/oil-way.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
 import { asked, look, type AskRule, type Asks } from './ask.ts';
 
@@ -10,7 +11,7 @@ const where =
   (r: AskRule): AskRule => ({ ...r, open: (c, f) => fits(c) && r.open(c, f) });
 const vented = where((c) => c.survey.engine.profile.supply !== 'pressurised');
 const withBulb = where(hasBulb);
-const premixed = where((c) => c.survey.engine.profile.lubrication === 'premix');
+const premixed = where((c) => oilWay(c) === 'fuel');
 const sumped = where((c) => c.survey.engine.profile.strokes === 'four');
 const injected = where((c) => !carburetted(c));
 const electric = where((c) => c.survey.engine.profile.starting !== 'rope');

@@ -29,7 +29,7 @@ export interface Ask {
   readonly conditions?: Conditions;
   readonly needs?: Action;
   readonly job?: JobId;
-  readonly late?: true | 'release';
+  readonly late?: true | 'start' | 'release';
   readonly doubts?: true;
   readonly first?: true;
   readonly last?: true;

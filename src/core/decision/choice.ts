@@ -175,6 +175,12 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
   if (s.next?.class === 4) return { id: 'hold', because: `${s.next.because} Nothing is decided on it before.` };
   if (advice.hopeless)
     return { id: 'parts', because: `Mending costs more on average (${cr(draws.mean)}) than the engine gains by it.` };
+  // What is certain alone ends it: nothing that is still open makes it cheaper.
+  if (certainlyTooDear(s))
+    return {
+      id: 'parts',
+      because: `What is certain alone costs about ${cr(s.sums.established)}; mended it is worth ${cr(w.money.worth)}, and ${cr(w.money.salvage)} as parts.`
+    };
   if (s.before.length) {
     const worst = quantile(draws.costs, 0.95);
     const named = s.before.slice(0, 3);
@@ -189,11 +195,6 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
     return {
       id: 'hold',
       because: `${turning.title}: this comes first: it can turn the decision for ${turning.minutes} minutes.`
-    };
-  if (certainlyTooDear(s))
-    return {
-      id: 'parts',
-      because: `What is certain alone costs about ${cr(s.sums.established)}; mended it is worth ${cr(w.money.worth)}, and ${cr(w.money.salvage)} as parts.`
     };
   const dear = serious(w).find((x) => x.p >= 0.5);
   if (dear)

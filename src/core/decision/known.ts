@@ -7,11 +7,12 @@ import type { Judgement } from '../judge.ts';
 /** What is still open before anything can be decided, each by its name, those that decide first. */
 export function openBefore(j: Judgement): string[] {
   const doubts = asksOf(j.context, j.findings)
-    // What is only looked at before it goes back decides nothing.
+    // What is only looked at before it is started or goes back decides nothing.
     .filter(
       (a) =>
         a.kind !== 'job' &&
         a.late !== 'release' &&
+        a.late !== 'start' &&
         // A reading in doubt is repeated before anything is decided on it, however mild it looks.
         (a.kind === 'repeat' || a.finding.condition === 'fault' || a.finding.condition === 'cannot-tell')
     )

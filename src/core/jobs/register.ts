@@ -80,6 +80,8 @@ const order = [
   'carburettor',
   'bulb',
   'mix',
+  'oil-tank',
+  'oil-feed',
   'screen',
   'outlet',
   'pump',

@@ -111,6 +111,12 @@ function mix(eye: Eye): void {
   eye.note('fuel.mix', eye.shows('mix-lean') ? own * 2.2 : (asked ?? own));
 }
 
+/** The tank of an injection: empty or with water in it until it was filled. */
+function oilTank(eye: Eye): void {
+  const bad = eye.shows('oil-tank-empty') && !eye.done('oil-tank');
+  eye.note('fuel.oilTank', bad ? eye.truth.draws.pick('oil-tank', ['empty', 'water'] as const) : 'full');
+}
+
 function screen(eye: Eye): void {
   eye.look(['cooling.screen', 'cooling.strainer']);
   eye.note('cooling.impellerAge', eye.done('pump') ? 0 : eye.shows('impeller-old') ? 6 : 0.5);
@@ -208,6 +214,8 @@ export const wetEndActs: readonly Act[] = [
     items: ['fuel.mix', 'fuel.tankOil'],
     take: mix
   },
+  { id: 'oil-tank', station: 'fuel', items: ['fuel.oilTank'], take: oilTank },
+  plain('oil-moves', 'fuel', ['fuel.oilMoves']),
   {
     id: 'screen',
     station: 'cooling',

@@ -77,6 +77,8 @@ export const soundAnswers: ReadonlyMap<ItemId, unknown> = new Map<ItemId, unknow
   ['fuel.level', 'full'],
   ['fuel.kind', 'plain'],
   ['fuel.jar', 'clear'],
+  ['fuel.oilTank', 'full'],
+  ['fuel.oilMoves', 'moves'],
   ['fuel.bulb', 'firm'],
   ['fuel.vent', 'open'],
   ['fuel.shutoff', 'open'],

@@ -1,6 +1,7 @@
 import type { Check } from './shape.ts';
 
-const two = { strokes: ['two'] };
+const premix = { strokes: ['two'], lubrication: ['premix'] };
+const injection = { lubrication: ['injection!'] };
 const pump = { supply: ['bulb'] };
 const injected = { fuelSystem: ['electronic', 'direct'] };
 const carburettor = { fuelSystem: ['carburettor'] };
@@ -87,6 +88,16 @@ export const fuelChecks: readonly Check[] = [
     station: 'fuel',
     minutes: 3,
     made: ['fuel.mix', 'fuel.tankOil'],
-    fits: two
+    fits: premix
+  },
+  { id: 'oil-tank', title: 'Look into the oil tank', station: 'fuel', minutes: 1, fits: injection },
+  {
+    id: 'oil-moves',
+    title: 'Oil injection: whether its oil moves',
+    station: 'fuel',
+    minutes: 3,
+    needs: 'start',
+    setup: 'running',
+    fits: injection
   }
 ];

@@ -257,15 +257,28 @@ export const fuel = inSystem('fuel', [
   },
   {
     id: 'no-oil',
-    label: 'oil injection failed, or oil forgotten in the mix',
+    label: 'oil forgotten in the mix, or far too little',
     prior: { L: 0.02, D: 0.03, N: 0.04, S: 0.01 },
     shows: { usually: ['mix-lean'], sometimes: ['hot', 'plug-white', 'hole-scored'] },
-    cure: 'Premix until it is mended; disc or level mark.',
+    cure: 'Mix what is in the tank right, or empty it.',
     settled: 'mix',
     step: 'mix',
-    parts: [0, 30, 120],
-    minutes: [5, 30, 90],
+    parts: [0, 5, 20],
+    minutes: [5, 10, 30],
     stake: 'engine',
-    fits: { lubrication: ['premix', 'injection'] }
+    fits: { strokes: ['two'], lubrication: ['premix'] }
+  },
+  {
+    id: 'oil-injection',
+    label: 'oil injection gives no oil',
+    prior: { L: 0.02, D: 0.03, N: 0.04, S: 0.01 },
+    shows: { usually: ['oil-still'], sometimes: ['oil-tank-empty', 'hot', 'plug-white', 'hole-scored'] },
+    cure: 'Premix until it is mended; tank, line and air first, then the pump and its drive.',
+    settled: 'oil-moves',
+    step: 'oil-feed',
+    parts: [0, 40, 180],
+    minutes: [15, 45, 120],
+    stake: 'engine',
+    fits: { lubrication: ['injection!'] }
   }
 ]);

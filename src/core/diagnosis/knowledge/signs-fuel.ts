@@ -1,6 +1,7 @@
 import type { SignKind } from './shape.ts';
 
-const two = { strokes: ['two'] };
+const premix = { strokes: ['two'], lubrication: ['premix'] };
+const injection = { lubrication: ['injection!'] };
 const pump = { supply: ['bulb'] };
 const injected = { fuelSystem: ['electronic', 'direct'] };
 const carburettor = { fuelSystem: ['carburettor'] };
@@ -219,6 +220,24 @@ export const fuelSigns: readonly SignKind[] = [
     absent: 'oil enough in the fuel',
     leak: 0.01,
     measured: 'mix',
-    fits: two
+    fits: premix
+  },
+  {
+    id: 'oil-tank-empty',
+    check: 'oil-tank',
+    present: 'the oil tank is empty, or water is in it',
+    absent: 'oil in the oil tank',
+    leak: 0.03,
+    reads: [{ item: 'fuel.oilTank', present: ['empty', 'water'], open: ['not-fitted'] }],
+    fits: injection
+  },
+  {
+    id: 'oil-still',
+    check: 'oil-moves',
+    present: 'the oil of the injection does not move',
+    absent: 'the oil of the injection moves',
+    leak: 0.005,
+    reads: [{ item: 'fuel.oilMoves', present: ['still'] }],
+    fits: injection
   }
 ];

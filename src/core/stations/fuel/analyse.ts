@@ -7,6 +7,7 @@ import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
 import { lineState } from './line.ts';
 import { mixtureFacts } from './mixture.ts';
 import { needleFacts } from './needle.ts';
+import { oilTankFacts } from './oil-tank.ts';
 import { fuelTree, missedSide } from './symptoms.ts';
 import { railPressure } from './rail.ts';
 import { TANK_PRESSURE } from './tank-pressure.ts';
@@ -28,6 +29,7 @@ export function analyse(c: Context): FuelAnalysed {
       ...injection(c),
       ...starving(c),
       ...mixtureFacts(c),
+      ...oilTankFacts(c),
       ...needleFacts(c)
     ]
   };

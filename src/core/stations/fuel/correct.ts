@@ -4,6 +4,7 @@ import type { Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { treatedAfter } from '../../physics/flows.ts';
 import { correctTank } from '../../physics/premix.ts';
+import { oilWay } from './oil-way.ts';
 
 /** Ordinary premix steps from lean to rich; "one step more oil" goes one to the right (C). */
 const STEPS = [100, 50, 40, 32, 25, 20, 16] as const;
@@ -20,8 +21,8 @@ export interface AskedMix {
 
 /** The mixture this tank should have: the engine's, or one step more oil for the first tank after years. */
 export function askedMix(c: Context): AskedMix | undefined {
-  const { lubrication, premixRatio } = c.survey.engine.profile;
-  if (lubrication !== 'premix') return undefined;
+  const { premixRatio } = c.survey.engine.profile;
+  if (oilWay(c) !== 'fuel') return undefined;
   const wanted = judgedBy(c, 'fuel.premix', known(premixRatio), 'engine profile');
   if (!wanted) return undefined;
   const idle = known(c.survey.engine.history.yearsIdle) ?? 0;

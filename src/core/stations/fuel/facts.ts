@@ -80,13 +80,23 @@ export interface FuelFacts {
   starved: { readonly part: FuelPart; readonly label: string };
   /** No oil at all in the fuel of a premix engine. */
   'mix-none': object;
+  /** Of an engine that gets its oil with its fuel: nobody said whether, or how much, is in it. `way`: nor whether it gets it so. */
+  'mix-unsaid': { readonly way?: true };
   /** This engine's ratio is not known. */
-  /** Of an engine that gets its oil with its fuel: nobody said whether, or how much, is in it. */
-  'mix-unsaid': object;
   'mix-alone': { readonly mix: number };
   'mix-rich': Mixed;
   'mix-lean': Mixed;
   'mix-good': Mixed;
+  /** Of an engine whose oil has a tank of its own. */
+  'oil-tank-unsaid': object;
+  'oil-tank-empty': object;
+  'oil-tank-water': object;
+  'oil-tank-low': object;
+  /** `moves`: its oil is also seen to go in. */
+  'oil-tank-full': { readonly moves: boolean };
+  'oil-moves-unsaid': object;
+  'oil-still': object;
+  'oil-moves': object;
   floods: { readonly slow: boolean };
   needle: Pumped;
 }

@@ -5,6 +5,8 @@ import type { Reading } from '../../record/reading.ts';
 import { byTime, compareInstants, isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import { askedMix } from './correct.ts';
 import type { FuelFact } from './facts.ts';
+import { injectionStarved, ranOnEmptyTank } from './oil-tank.ts';
+import { oilWay } from './oil-way.ts';
 
 /** Oil past this many times what is asked fouls before the tank is through (M). */
 const FAR_TOO_RICH = 2;
@@ -50,10 +52,15 @@ const RUNS_DRY = 1.5;
 
 /** The engine would run without its oil, or on far too little; in words, nothing where it would not. */
 export function oilStarved(c: Context): string | undefined {
-  if (c.survey.engine.profile.lubrication !== 'premix') return undefined;
+  const way = oilWay(c);
+  if (way === 'tank') return injectionStarved(c, mixNow(c));
+  if (!way) return undefined;
   const mix = mixNow(c);
   const asked = askedMix(c);
-  if (mix === Infinity) return 'There is no oil in its fuel, and it gets its oil from nowhere else.';
+  if (mix === Infinity)
+    return way === 'fuel'
+      ? 'There is no oil in its fuel, and it gets its oil from nowhere else.'
+      : 'There is no oil in its fuel, and nobody looked whether it has an oil tank.';
   if (mix === undefined || !asked || mix <= RUNS_DRY * asked.wanted.value) return undefined;
   return `Its fuel is mixed ${Math.round(mix)}:1 where ${Math.round(asked.wanted.value)}:1 is asked: bearings and pistons run dry.`;
 }
@@ -66,7 +73,13 @@ const RAN_DRY = 3;
  * mixed between the two; nothing where it did not.
  */
 export function ranWithoutOil(c: Context): Instant | undefined {
-  if (c.survey.engine.profile.lubrication !== 'premix') return undefined;
+  const way = oilWay(c);
+  const runs = [
+    ...c.record.all('run.event').filter((r) => r.value === 'start'),
+    ...c.record.all('run.outcome').filter((r) => r.value !== 'unknown' && r.value !== 'failed')
+  ].sort(byTime);
+  if (way === 'tank') return ranOnEmptyTank(c, mixNow(c), runs);
+  if (way !== 'fuel') return undefined;
   const wanted = askedMix(c)?.wanted.value;
   const lean = (v: unknown): boolean => typeof v === 'number' && wanted !== undefined && v > RAN_DRY * wanted;
   const told = [
@@ -79,10 +92,6 @@ export function ranWithoutOil(c: Context): Instant | undefined {
     ...c.record.all('fuel.tank').flatMap((r) => (r.value === 'unknown' ? [] : [r.at])),
     ...c.record.all('fuel.oilAdded').map((r) => r.at)
   ];
-  const runs = [
-    ...c.record.all('run.event').filter((r) => r.value === 'start'),
-    ...c.record.all('run.outcome').filter((r) => r.value !== 'unknown' && r.value !== 'failed')
-  ].sort(byTime);
   return runs.findLast(({ at }) =>
     told.some((t) => {
       const [first, last] = isAfter(at, t.at) ? [t.at, at] : [at, t.at];
@@ -111,17 +120,18 @@ export function smokesOfMixture(
   return mix === undefined || asked === undefined || mix >= asked * SMOKES_FROM ? undefined : { mix, asked };
 }
 
-/** The mixture of a premix engine against what is asked of it. */
+/** The mixture of an engine that gets its oil with its fuel, against what is asked of it; what is said of one of which nobody knows that. */
 export function mixtureFacts(c: Context): FuelFact[] {
-  if (c.survey.engine.profile.lubrication !== 'premix') return [];
+  const way = oilWay(c);
+  if (!way || way === 'tank') return [];
   const mix = mixNow(c);
   const asked = askedMix(c);
-  if (mix === Infinity) return [{ kind: 'mix-none', id: 'mix', condition: 'fault', values: {} }];
+  if (mix === Infinity && way === 'fuel') return [{ kind: 'mix-none', id: 'mix', condition: 'fault', values: {} }];
   // What is in its tank is known before it runs, and its oil is in there or nowhere.
-  if (mix === undefined) {
+  if (mix === undefined || mix === Infinity) {
     const short = isShortKind(c.survey.assessment.kind);
     return c.record.touched('fuel') && !short
-      ? [{ kind: 'mix-unsaid', id: 'mix', condition: 'cannot-tell', values: {} }]
+      ? [{ kind: 'mix-unsaid', id: 'mix', condition: 'cannot-tell', values: way === 'unsaid' ? { way: true } : {} }]
       : [];
   }
   if (!asked) return [{ kind: 'mix-alone', id: 'mix', condition: 'cannot-tell', values: { mix } }];

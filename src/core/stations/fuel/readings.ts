@@ -1,6 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { choice, quantity, yesNo } from '../../items/item.ts';
 import type { Profile } from '../../engine/profile.ts';
+import { mayInject, mayMix } from './oil-way.ts';
 
 const drained = { drained: 'drained', fresh: 'fresh in it', old: 'old fuel in it' } as const;
 
@@ -212,14 +213,27 @@ export const items = {
   tankOil: choice({
     label: 'Oil in it',
     options: { mixed: 'mixed at', plain: 'no oil in it' },
-    when: (p) => p.lubrication === 'premix'
+    when: mayMix
   }),
   tankMix: quantity({
     label: 'Mixed at',
     dimension: 'mixture',
     min: 1,
     max: 1000,
-    when: (p) => p.lubrication === 'premix'
+    when: mayMix
+  }),
+  oilTank: choice({
+    label: 'Oil tank',
+    ask: 'Look into the oil tank: its level, and what lies on its floor',
+    options: { full: 'to its mark', low: 'low', empty: 'empty', water: 'water or dirt in it' },
+    absent: true,
+    when: mayInject
+  }),
+  oilMoves: choice({
+    label: 'Oil of the injection',
+    ask: 'Running, its line watched, or its mark after a while at speed: does oil go in?',
+    options: { moves: 'moves, or its mark went down', still: 'does not move' },
+    when: mayInject
   }),
   freshAdd: quantity({ label: 'Fresh fuel to go in', dimension: 'tank', min: 0, max: 2 }),
   cup: quantity({ label: 'The cup at hand, divisions of', dimension: 'volume', min: 0.5e-6, max: 5e-3 }),
@@ -228,7 +242,7 @@ export const items = {
     dimension: 'volume',
     min: 0,
     max: 0.1,
-    when: (p) => p.lubrication === 'premix'
+    when: mayMix
   }),
   doseOil: quantity({ label: 'Stabiliser, by its label', dimension: 'volume', min: 0, max: 5e-3 }),
   dosePer: quantity({ label: 'for this much fuel', dimension: 'tank', min: 0.1e-3, max: 2 }),

@@ -198,10 +198,17 @@ export const words: WordsOf<FuelFacts, object> = {
     advice: 'Pour what the mixture sum names and shake it, before any start.',
     because: practice(['oil in the tank: none'], 'a premix engine without oil seizes within minutes.')
   }),
-  'mix-unsaid': () => ({
-    found: 'Nobody said how much oil is in its fuel, and this engine gets its oil from nowhere else.',
-    advice: 'Ask whoever mixed it; where nobody knows, empty it and mix fresh, before any start.',
-    because: practice(['mixture in use: not said'], 'without oil a two-stroke seizes within minutes.')
+  'mix-unsaid': ({ values: { way } }) => ({
+    found: way
+      ? 'Nobody said how this two-stroke gets its oil: with its fuel, or from a tank of its own.'
+      : 'Nobody said how much oil is in its fuel, and it gets its oil with it.',
+    advice: way
+      ? 'Look under the cowl and in the boat for an oil tank; where there is none, its oil is mixed into the fuel.'
+      : 'Ask whoever mixed it; where nobody knows, empty it and mix fresh, before any start.',
+    because: practice(
+      [way ? 'oil tank or mixture: not said' : 'mixture in use: not said'],
+      'without oil a two-stroke seizes within minutes.'
+    )
   }),
   'mix-alone': ({ values: { mix } }) => ({
     found: `Mixed ${Math.round(mix)}:1; this engine’s ratio is not entered, so nobody can say whether that is right.`,
@@ -220,6 +227,52 @@ export const words: WordsOf<FuelFacts, object> = {
   'mix-good': ({ values }, _, units) => ({
     found: `Mixed ${Math.round(values.mix)}:1: enough oil${values.mix < values.asked.ratio * SMOKES_FROM ? ', more than asked; it will smoke, no harm' : ''}.`,
     because: mixBecause(values, units)
+  }),
+  'oil-tank-unsaid': () => ({
+    found: 'Nobody looked into the oil tank.',
+    advice: 'Its level, and whether water or dirt lies in it, before any start.',
+    because: practice(['oil tank: not looked at'], 'without its oil a two-stroke seizes within minutes.')
+  }),
+  'oil-tank-empty': () => ({
+    found: 'The oil tank is empty.',
+    advice: 'Fill it with the oil the manual names and bleed its line, before any start.',
+    because: practice(['oil tank: empty'], 'air in the line stops the oil for longer than the engine lasts without.')
+  }),
+  'oil-tank-water': () => ({
+    found: 'There is water or dirt in the oil tank.',
+    advice: 'Empty and rinse it with its line, fill it fresh, bleed it, before any start.',
+    because: practice(['oil tank: water or dirt in it'], 'the pump takes from the floor, where water lies.')
+  }),
+  'oil-tank-low': () => ({
+    found: 'The oil tank is low.',
+    advice: 'Fill it to its mark.',
+    because: practice(['oil tank: low'], 'air gets into the line as soon as the boat heels.')
+  }),
+  'oil-tank-full': ({ values: { moves } }) => ({
+    found: 'The oil tank is filled to its mark, and nothing else lies in it.',
+    ...(moves ? {} : { advice: 'Mix the first tank of fuel as well, until its oil is seen to move.' }),
+    because: practice(['oil tank: to its mark'], 'that it also gets to the engine shows only once it runs.')
+  }),
+  'oil-moves-unsaid': () => ({
+    found: 'It ran, and nobody saw whether its oil injection gives oil.',
+    advice:
+      'Watch its line for bubbles that move, or mark the tank; mix the first tank of fuel as well until that is seen.',
+    because: practice(
+      ['oil of the injection: not looked at'],
+      'a pump that stood may be stuck, a line that was dry holds air.'
+    )
+  }),
+  'oil-still': () => ({
+    found: 'The oil injection gives no oil.',
+    advice: 'Mix its fuel until it is mended; outlet, filter and air in the line first, then the pump and its drive.',
+    because: practice(
+      ['oil of the injection: does not move'],
+      'without it the pistons seize; mixed fuel stands in for it.'
+    )
+  }),
+  'oil-moves': () => ({
+    found: 'The oil injection gives oil.',
+    because: practice(['oil of the injection: moves'], 'its own oil gets to the engine.')
   }),
   floods: ({ values: { slow } }) => ({
     ...(slow

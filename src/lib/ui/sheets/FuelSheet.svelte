@@ -1,5 +1,6 @@
 <script lang="ts">
   import QuickFigures from '../survey/QuickFigures.svelte';
+  import { mayInject, oilWay } from '$core/stations/fuel/oil-way.ts';
   import { fuelTree } from '$core/stations/fuel/symptoms.ts';
   import Fold from '../marks/Fold.svelte';
   import EliminationPanel from '../survey/EliminationPanel.svelte';
@@ -17,13 +18,18 @@
   const tree = $derived(fuelTree(c));
   const rail = ['railPump', 'rail', 'injectors'] as const;
   const injected = $derived(['electronic', 'direct'].includes(String(session.survey.engine.profile.fuelSystem)));
-  const premix = $derived(session.survey.engine.profile.lubrication === 'premix');
+  const way = $derived(oilWay(c));
+  const premix = $derived(way === 'fuel' || way === 'unsaid');
 </script>
 
 <LineDrawing />
 <h3 class="mt-5 mb-2 text-xl">Age and jar</h3>
 {#if jar}<div class="panel mb-3 p-2"><JarDrawing layers={jar} label="Jar sample" /></div>{/if}
 <StationFields station="fuel" only={['kind', 'age', 'stabilised', 'jar', 'jarWater']} />
+{#if mayInject(session.survey.engine.profile)}
+  <h3 class="mt-5 mb-2 text-xl">Oil of its own</h3>
+  <StationFields station="fuel" only={['oilTank', 'oilMoves']} />
+{/if}
 {#if injected}
   <Fold
     large

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { askedMix, stabilising, tankFix } from '$core/stations/fuel/correct.ts';
+  import { oilWay } from '$core/stations/fuel/oil-way.ts';
   import { sayLimit } from '$core/findings/limit.ts';
   import { say } from '$core/units/index.ts';
   import { useSession } from '../../session/session.svelte.ts';
@@ -8,7 +9,8 @@
   /** What has to go into this tank: oil for the mixture with the cup at hand, and stabiliser with how long it must run. */
   const session = useSession();
   const c = $derived(session.judgement.context);
-  const premix = $derived(session.survey.engine.profile.lubrication === 'premix');
+  const way = $derived(oilWay(c));
+  const premix = $derived(way === 'fuel' || way === 'unsaid');
   const asked = $derived(askedMix(c));
   const fix = $derived(tankFix(c));
   const stab = $derived(stabilising(c));

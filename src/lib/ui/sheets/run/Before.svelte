@@ -15,7 +15,7 @@
   const faults = $derived(
     j.findings.filter((f) => f.condition === 'fault' && ['cooling', 'fuel', 'oil'].includes(f.station))
   );
-  const mix = $derived(j.findings.find((f) => f.id === 'fuel.mix'));
+  const oil = $derived(j.findings.filter((f) => f.id === 'fuel.mix' || f.id === 'fuel.oil-tank'));
 </script>
 
 <ul class="space-y-1.5" aria-label="Before it starts">
@@ -35,9 +35,9 @@
       >
     </li>
   {/if}
-  {#if mix}<li class="flex items-start gap-2">
-      <span class="pt-1"><Shape condition={mix.condition} /></span><span>{mix.sentence}</span>
-    </li>{/if}
+  {#each oil.filter((f) => f.condition !== 'fault') as f (f.id)}<li class="flex items-start gap-2">
+      <span class="pt-1"><Shape condition={f.condition} /></span><span>{f.sentence}</span>
+    </li>{/each}
   <li class="flex items-start gap-2">
     <span class="pt-1"><Shape condition="watch" /></span><span
       >Outdoors, extinguisher at hand, everyone clear of propeller and flywheel.</span

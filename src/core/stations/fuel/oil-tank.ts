@@ -1,0 +1,90 @@
+import { isShortKind } from '../../engine/case-kind.ts';
+import type { Context } from '../../findings/context.ts';
+import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import type { FuelFact } from './facts.ts';
+import { oilWay } from './oil-way.ts';
+
+/** When oil last went into its tank: what was seen in it before is gone. */
+const filledAt = (c: Context): Instant => latestAt(c.renewed('fuel.oilTank').map((at) => ({ at })));
+
+/** Somebody looked into the oil tank as it is now, whether or not he could tell. */
+export const oilTankAsked = (c: Context): boolean =>
+  c.record.all('fuel.oilTank').some((r) => isAfter(r.at, filledAt(c)));
+
+/** Fuel to a part of oil at which what is mixed in stands for the injection until it is mended (M: three times 50:1). */
+const STANDS_FOR_INJECTION = 150;
+
+/** Oil is in the fuel as well, as for a first tank: the cylinders get theirs whatever the injection does. */
+const standsIn = (mix: number | undefined): boolean => mix !== undefined && mix <= STANDS_FOR_INJECTION;
+
+/** What the oil of the injection is seen to do: its own way, or nothing that was seen since it was worked on. */
+function oilMoves(c: Context): 'moves' | 'still' | undefined {
+  const seen = c.record.last('fuel.oilMoves');
+  return seen && !c.renewed('fuel.oilMoves').some((at) => isAfter(at, seen.at))
+    ? (seen.value as 'moves' | 'still')
+    : undefined;
+}
+
+/** The injection gives the cylinders no oil, or water with it; in words, nothing where it does or where nobody looked. `mix`: fuel to a part of oil that is in the fuel besides. */
+export function injectionStarved(c: Context, mix: number | undefined): string | undefined {
+  if (oilWay(c) !== 'tank') return undefined;
+  const level = oilTankAsked(c) ? c.record.value('fuel.oilTank') : undefined;
+  if (level === 'water') return 'There is water or dirt in the oil tank: it goes to every bearing.';
+  if (standsIn(mix)) return undefined;
+  if (level === 'empty') return 'The oil tank is empty, and its cylinders get their oil from nowhere else.';
+  return oilMoves(c) === 'still' ? 'The oil injection gives no oil, and there is none in the fuel.' : undefined;
+}
+
+/** When it last ran on an oil tank that was told to be empty, or on oil that did not move, with nothing done to it between the two. */
+export function ranOnEmptyTank(
+  c: Context,
+  mix: number | undefined,
+  runs: readonly { readonly at: Instant }[]
+): Instant | undefined {
+  if (oilWay(c) !== 'tank' || standsIn(mix)) return undefined;
+  const told = [
+    ...c.record.all('fuel.oilTank').filter((r) => r.value === 'empty'),
+    ...c.record.all('fuel.oilMoves').filter((r) => r.value === 'still')
+  ];
+  const filled = [
+    ...c.touched('fuel.oilTank'),
+    ...c.touched('fuel.oilMoves'),
+    ...c.record.all('fuel.oilTank').flatMap((r) => (['full', 'low'].includes(String(r.value)) ? [r.at] : []))
+  ];
+  return [...runs].sort(byTime).findLast(({ at }) =>
+    told.some((t) => {
+      const [first, last] = isAfter(at, t.at) ? [t.at, at] : [at, t.at];
+      return !filled.some((f) => isAfter(f, first) && !isAfter(f, last));
+    })
+  )?.at;
+}
+
+/** The oil tank as it was last seen, and whether its oil is seen to move once the engine ran. */
+export function oilTankFacts(c: Context): FuelFact[] {
+  if (oilWay(c) !== 'tank') return [];
+  const level = oilTankAsked(c) ? c.record.value('fuel.oilTank') : undefined;
+  return [...levelFact(c, level), ...movesFact(c)];
+}
+
+function levelFact(c: Context, level: string | undefined): FuelFact[] {
+  const here = { id: 'oil-tank', values: {} } as const;
+  if (level === 'empty') return [{ kind: 'oil-tank-empty', condition: 'fault', ...here }];
+  if (level === 'water') return [{ kind: 'oil-tank-water', condition: 'fault', ...here }];
+  if (level === 'low') return [{ kind: 'oil-tank-low', condition: 'watch', ...here }];
+  if (level === 'full')
+    return [{ kind: 'oil-tank-full', id: 'oil-tank', condition: 'sound', values: { moves: oilMoves(c) === 'moves' } }];
+  return c.record.touched('fuel') && !isShortKind(c.survey.assessment.kind)
+    ? [{ kind: 'oil-tank-unsaid', condition: 'cannot-tell', ...here }]
+    : [];
+}
+
+function movesFact(c: Context): FuelFact[] {
+  const here = { id: 'oil-feed', values: {} } as const;
+  const moves = oilMoves(c);
+  if (moves === 'still') return [{ kind: 'oil-still', condition: 'fault', ...here }];
+  if (moves === 'moves') return [{ kind: 'oil-moves', condition: 'sound', ...here }];
+  const ran = c.record.last('run.outcome');
+  return ran && ran.value !== 'failed' && !isShortKind(c.survey.assessment.kind)
+    ? [{ kind: 'oil-moves-unsaid', condition: 'cannot-tell', ...here }]
+    : [];
+}

@@ -242,7 +242,12 @@ describe('fresh fuel, and then a jar with two layers', () => {
         by: (b) => fresh(b.done('fuel-drain')),
         holds: []
       },
-      { entered: 'the jar is clear now', by: (b) => b.read('fuel.jar', 'clear').read('fuel.oilTank', 'full'), is: { fuel: 'sound' }, holds: [] }
+      {
+        entered: 'the jar is clear now',
+        by: (b) => b.read('fuel.jar', 'clear').read('fuel.oilTank', 'full'),
+        is: { fuel: 'sound' },
+        holds: []
+      }
     ]
   );
 });

@@ -9,7 +9,8 @@ import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { wetSinceFill } from '../stations/gear/wet.ts';
-import { dips } from '../stations/oil/position.ts';
+import { dips, seenToFall } from '../stations/oil/position.ts';
+import { changedForFuel } from '../stations/oil/was-diluted.ts';
 import { rivals } from '../stations/oil/rivals.ts';
 import { milkyAgain, milkyBefore } from '../stations/oil/was-milky.ts';
 import { lockTree } from '../stations/turn/lock.ts';
@@ -21,11 +22,12 @@ const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.
   open: (c) => !caseEmpty(c) && !asked(c, 'gear.look') && !asked(c, 'gear.drained')
 });
 const wholeCase = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
-/** Water came in, or oil out at the hub, after the last test: that says how the case was then. */
+/** Water came in, or oil out at the hub, after the last test: that says how the case was then. Or it was broken off, and the case filled. */
 const testedBefore = (c: Context): boolean => {
   const read = c.record.all('gear.casePressure').at(-1)?.at;
   const since = [wetSinceFill(c), onsetOf(c.record.all('look.hub'), (v) => v === 'oil')];
-  return read !== undefined && since.some((at) => at !== undefined && isAfter(at, read));
+  const gone = caseResult(c).verdict === undefined;
+  return read !== undefined && (gone || since.some((at) => at !== undefined && isAfter(at, read)));
 };
 /** Its shafts turn at every stage: of a leg that is locked it waits until that is free. */
 const caseTest: AskRule = {
@@ -102,6 +104,13 @@ const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
     items: (c) => (dips(c).last.at(-1)?.at === undefined ? ['oil.dip', 'oil.dipAt'] : ['oil.dipAt', 'oil.dip'])
   });
 
+/** Told whether it leaks since it stood between the marks for the last time. */
+const leaksToldSinceFall = (c: Context): boolean => {
+  const stood = c.record.all('oil.dip').findLast((r) => r.value === 'between' || r.value === 'above')?.at;
+  const measured = dips(c).last[0]?.taken;
+  return c.record.all('run.leaks').some((r) => isAfter(r.at, stood ?? measured));
+};
+
 const isMilky = (r: { readonly value: unknown }): boolean => r.value === 'milky';
 
 /** Places of the look-over that nobody has been asked about. */
@@ -110,15 +119,21 @@ const unlooked = (c: Context): readonly ItemId[] =>
 
 const drainedFirst = (c: Context): boolean => school(c.rules, 'gearCheck') === 'full';
 
+/** Asked of the oil that is in it: what was good before the oil was changed for its fuel kept none out of it. */
+function askedSinceChange(c: Context, item: 'fuel.floods' | 'fuel.pump'): boolean {
+  const changed = changedForFuel(c);
+  return asked(c, item) && (changed === undefined || c.record.all(item).some((r) => isAfter(r.at, changed)));
+}
 /** What lets fuel into the sump, before the oil that shows it is changed: minutes each, and the oil would only fill again (C). */
 const letsFuelIn: readonly AskRule[] = [
   look('Fuel up to the carburettor, engine off: does it flood?', ['fuel.floods'], 3, {
     only: ['watch', 'fault'],
-    open: (c) => carburetted(c) && !asked(c, 'fuel.floods')
+    open: (c) => carburetted(c) && !askedSinceChange(c, 'fuel.floods')
   }),
   look('Fuel pump: its diaphragm tight?', ['fuel.pump'], 5, {
     only: ['watch', 'fault'],
-    open: (c) => carburetted(c) && hasBulb(c) && c.record.value('fuel.floods') !== 'yes' && !asked(c, 'fuel.pump')
+    open: (c) =>
+      carburetted(c) && hasBulb(c) && c.record.value('fuel.floods') !== 'yes' && !askedSinceChange(c, 'fuel.pump')
   })
 ];
 
@@ -252,6 +267,10 @@ export const wetEndAsks: Asks = {
   'oil.early': [dip(', when it has settled')],
   'oil.unfilled': [goOn('Fill the engine oil, then dip twice', 'oil', 15, { items: ['oil.poured', 'oil.dip'] })],
   'oil.dip': [
+    look('Round the oil filter and the drain screw, wiped dry: does it run out?', ['run.leaks', 'run.leakAt'], 3, {
+      only: ['fault'],
+      open: (c) => seenToFall(c) && !leaksToldSinceFall(c)
+    }),
     { ...dip(', until two agree'), only: ['cannot-tell'], open: (c) => dips(c).position !== 'above' },
     { ...look('Smell the stick', ['oil.smell'], 1), only: ['cannot-tell'] },
     { ...look('How it runs off the stick', ['oil.look'], 1), only: ['cannot-tell'] },
@@ -268,6 +287,9 @@ export const wetEndAsks: Asks = {
     }),
     ...letsFuelIn,
     job('oil-level', { only: ['watch'] })
+  ],
+  'oil.diluted-before': [
+    repeat('Dip twice after the run: has it risen?', 'oil', 5, { items: ['oil.dip', 'oil.dipAt'], late: 'release' })
   ],
   'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],
   'oil.laboratory': [

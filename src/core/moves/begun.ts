@@ -116,14 +116,20 @@ const RUNS = 5;
 
 /**
  * Work that was done and failed its proof. 5: before anything else that its findings ask for, where a sign of its suspect shows again;
- * 8: behind the looks for why and the other work, where only its finding does. Done twice in vain, it is a question for somebody else.
+ * 8: behind the looks for why and the other work, where only its finding does, or where that finding still asks for a look. Done twice in vain, it is a question for somebody else.
  */
-export const failed = ({ context: c, steps }: Position, by: NonNullable<Step['failed']>): Move[] =>
+export const failed = (
+  { context: c, steps }: Position,
+  by: NonNullable<Step['failed']>,
+  asks: readonly Ask[]
+): Move[] =>
   steps
     .filter((s) => s.failed === by)
     .map((s): Move => {
       const times = (c.survey.steps ?? []).filter((m) => m.step === s.id && m.state === 'done').length;
       const title = `${s.title.charAt(0).toLowerCase()}${s.title.slice(1)}`;
+      // Work that lies under it is done before it, the second time as the first.
+      const beneath = steps.find((x) => s.after.includes(x.id) && x.state === 'open' && !x.by && !x.failed);
       const what = { station: s.proof.station, minutes: s.minutes, because: s.why[0] ?? s.how };
       // Run again after whatever was mended, and as before: a third time shows the same.
       const vain = s.id === RUN_AGAIN && s.markedAt && !mendedAfter(c.survey, s.markedAt);
@@ -153,10 +159,11 @@ export const failed = ({ context: c, steps }: Position, by: NonNullable<Step['fa
         : {
             ...what,
             kind: 'job',
-            class: by === 'sign' ? 5 : 8,
+            class: by === 'sign' && !asks.some((a) => a.kind === 'look' && !a.late && raises(s.id, a.finding)) ? 5 : 8,
             id: `job:${s.id}`,
             title: `Once more: ${title}`,
-            job: s.id
+            job: s.id,
+            ...(beneath ? { waits: `First: ${beneath.title.charAt(0).toLowerCase()}${beneath.title.slice(1)}.` } : {})
           };
     });
 

@@ -169,7 +169,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
   const clock = clocks(p);
   const started = begun(p, asks);
   const proves = proving(started);
-  const again = failed(p, 'sign');
+  const again = failed(p, 'sign', asks);
   const list = work(p);
   const isAsked = asLooks(asks);
   const ranked = rankedLooks(p, asks, short);
@@ -214,7 +214,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
           : [m]
     ),
     ...(vain ? [vain] : list.running),
-    ...failed(p, 'finding').filter((m) => !(vain && m.job === RUN_AGAIN)),
+    ...failed(p, 'finding', asks).filter((m) => !(vain && m.job === RUN_AGAIN)),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
     ...ranked.cheap,
     ...before(p, short),

@@ -99,7 +99,16 @@ const workBetween = (c: Context, from: string, to: string): boolean =>
     ...c.record.all('gear.washers').flatMap((r) => (r.value === 'yes' ? [r.at] : []))
   ].some((at) => isAfter(at, from) && isAfter(to, at));
 
-/** Cut where work was done, or it was pumped up again: it had fallen, and stands where it began. A rise alone is warming. */
+/** Whether oil was filled in between two instants, for a stand run or for service: the case was let down for it. */
+const filledBetween = (c: Context, from: string, to?: string): boolean =>
+  c.record
+    .all('gear.refill')
+    .some(
+      (r) =>
+        (r.value === 'service' || r.value === 'stand') && isAfter(r.at, from) && (to === undefined || isAfter(to, r.at))
+    );
+
+/** Cut where work was done, oil was filled in, or it was pumped up again: it had fallen, and stands where it began. A rise alone is warming. */
 function attempts(c: Context, list: readonly PressureReading[]): PressureReading[][] {
   const out: PressureReading[][] = [];
   for (const r of list) {
@@ -111,7 +120,8 @@ function attempts(c: Context, list: readonly PressureReading[]): PressureReading
       before < first - step &&
       (r.value as number) > before + 2 * step &&
       (r.value as number) >= first - 2 * step;
-    if (!now || pumped || workBetween(c, now.at(-1)!.at, r.at)) out.push([r]);
+    const changed = now && (workBetween(c, now.at(-1)!.at, r.at) || filledBetween(c, now.at(-1)!.at, r.at));
+    if (!now || pumped || changed) out.push([r]);
     else now.push(r);
   }
   return out;
@@ -133,10 +143,16 @@ function testStage(c: Context, stage: CaseStage): StageTest | undefined {
   const list = stageReadings(c, stage);
   if (!list.length) return undefined;
   const tries = attempts(c, list);
-  const last = attemptTest(c, stage, tries.at(-1)!);
-  const leaked = tries
+  // One that was broken off to fill the case tells nothing, and nobody goes on with it.
+  const told = tries.filter((t, k) => {
+    const { verdict } = attemptTest(c, stage, t);
+    return (verdict !== 'begun' && verdict !== 'hold') || !filledBetween(c, t.at(-1)!.at, tries[k + 1]?.[0]?.at);
+  });
+  if (!told.length) return undefined;
+  const last = attemptTest(c, stage, told.at(-1)!);
+  const leaked = told
     .slice(0, -1)
-    .some((t) => attemptTest(c, stage, t).verdict === 'leaks' && !workBetween(c, t.at(-1)!.at, tries.at(-1)![0]!.at));
+    .some((t) => attemptTest(c, stage, t).verdict === 'leaks' && !workBetween(c, t.at(-1)!.at, told.at(-1)![0]!.at));
   return leaked && last.verdict !== 'leaks' ? { ...last, verdict: 'odd', again: true } : last;
 }
 
@@ -267,7 +283,7 @@ export function caseResult(c: Context): CaseResult {
           ? 'held'
           : word?.value === 'held'
             ? 'said'
-            : read
+            : stageIds.some((s) => stages[s] !== 'missing')
               ? 'begun'
               : undefined
   };

@@ -8,8 +8,9 @@ import { changes, pourOf } from './changes.ts';
 import type { OilAnalysed, OilFact } from './facts.ts';
 import { laboratory } from './laboratory.ts';
 import { ofThisOil } from './as-it-is.ts';
+import { undippedSinceDiluted } from './was-diluted.ts';
 import { milkyBefore } from './was-milky.ts';
-import { dips, levelVolume } from './position.ts';
+import { dips, levelVolume, seenToFall } from './position.ts';
 import { freshOil, rivals } from './rivals.ts';
 import { sumpEmpty, takenOut } from './sump.ts';
 
@@ -36,6 +37,7 @@ export function analyse(c: Context): OilAnalysed {
       ...levelFact(c),
       ...(look === 'milky' ? [{ kind: 'milky', condition: 'fault', values: {} } as const] : []),
       ...milkyOnce(c),
+      ...(undippedSinceDiluted(c) ? [{ kind: 'diluted-before', condition: 'cannot-tell', values: {} } as const] : []),
       ...(look === 'clean' && d.position === undefined && !d.last.length
         ? [{ kind: 'look', condition: 'sound', values: {} } as const]
         : []),
@@ -79,7 +81,11 @@ function levelFact(c: Context): OilFact[] {
     return [{ kind: 'level-milky', condition: 'watch', values: { mark: position } }];
   if (over) return [over];
   const toMiddle = levelVolume(c)?.toMiddle;
-  const values = { mark: position, ...(toMiddle !== undefined && toMiddle > 0 ? { toMiddle } : {}) };
+  const values = {
+    mark: position,
+    ...(toMiddle !== undefined && toMiddle > 0 ? { toMiddle } : {}),
+    ...(seenToFall(c) ? { fell: true as const } : {})
+  };
   return [{ kind: 'dips-under', id: 'dip', condition: 'fault', values }];
 }
 

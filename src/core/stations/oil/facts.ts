@@ -31,7 +31,8 @@ export interface OilFacts {
   'dip-once': { readonly dip: Dip };
   'dips-differ': object;
   'dips-between': object;
-  'dips-under': { readonly mark: Mark; readonly toMiddle?: number };
+  /** `fell`: it stood between the marks before, and nothing was drawn off. */
+  'dips-under': { readonly mark: Mark; readonly toMiddle?: number; readonly fell?: true };
   diluted: AboveMark;
   overfilled: AboveMark;
   'above-open': AboveMark;
@@ -43,6 +44,8 @@ export interface OilFacts {
   thin: object;
   /** It was, before the work that was done on it. */
   'thin-before': object;
+  /** It had fuel in it and was changed; it ran since, and was not dipped after that. */
+  'diluted-before': object;
   smell: { readonly smell: 'fuel' | 'faint' };
   burnt: object;
   /** mm²/s at 100 °C, and no figure of the fresh oil beside it. */

@@ -95,6 +95,20 @@ export function seenToRise(c: Context): boolean {
 }
 
 /**
+ * Whether it was seen to fall: two dips in a row stood between the marks or over them, nothing was drawn off, and those that agree now
+ * stand under them.
+ */
+export function seenToFall(c: Context): boolean {
+  const { position, last } = dips(c);
+  if (position !== 'below' && position !== 'none') return false;
+  const earlier = taken(c)
+    .filter((r) => isAfter(last[0]!.taken, r.at) && !voided(c, r.at))
+    .map((r) => dipOf(r, markGap(c)));
+  const over = (d: Dip | undefined): boolean => d?.mark === 'between' || d?.mark === 'above';
+  return earlier.some((d, k) => over(d) && over(earlier[k - 1]));
+}
+
+/**
  * The dips that count, in words or measured, and whether the last two agree: of the latest look, since oil was last poured or
  * drawn and the last work on it, taken level and settled; two across a run are no repeat of one another.
  */

@@ -1,22 +1,10 @@
 import type { Context } from '../../findings/context.ts';
 import { latestAt, isAfter, type Instant } from '../../units/instant.ts';
 import { ofThisOil } from './as-it-is.ts';
+import { changedAfter } from './changed.ts';
 import { takenOut } from './sump.ts';
 
 const SAID: ReadonlySet<unknown> = new Set(['clean', 'dark', 'thin']);
-
-/** When the oil was changed after an instant; an empty text where it was not. */
-function changedAfter(c: Context, at: Instant): Instant {
-  const out = takenOut(c);
-  return latestAt(
-    [
-      ...c.record.all('oil.sump').flatMap((r) => (r.value === 'drained' ? [r] : [])),
-      ...c.record.all('oil.changes'),
-      ...c.renewed('oil.look').map((when) => ({ at: when })),
-      ...(out?.how === 'emptied' ? [out] : [])
-    ].filter((x) => isAfter(x.at, at))
-  );
-}
 
 /** Seen in the pan, with the new oil not yet in: it is out already. */
 function seenInPan(c: Context, at: Instant): boolean {

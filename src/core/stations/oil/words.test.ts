@@ -53,6 +53,7 @@ const examples: Examples<OilFacts> = {
   'dips-between': [{ kind: 'dips-between', condition: sound, values: {} }],
   'dips-under': [
     { kind: 'dips-under', condition: 'fault', values: { mark: 'below', toMiddle: 300e-6 } },
+    { kind: 'dips-under', condition: 'fault', values: { mark: 'below', fell: true } },
     { kind: 'dips-under', condition: 'fault', values: { mark: 'none' } }
   ],
   'milky-before': (['unseen', 'run-first', 'after-run'] as const).map((stage) => ({
@@ -70,6 +71,7 @@ const examples: Examples<OilFacts> = {
   'above-open': above.map((values) => ({ kind: 'above-open', condition: doubt, values: { ...values, weights: [] } })),
   milky: [{ kind: 'milky', condition: 'fault', values: {} }],
   look: [{ kind: 'look', condition: sound, values: {} }],
+  'diluted-before': [{ kind: 'diluted-before', condition: doubt, values: {} }],
   'thin-before': [{ kind: 'thin-before', condition: doubt, values: {} }],
   thin: [{ kind: 'thin', condition: watch, values: {} }],
   smell: (['fuel', 'faint'] as const).map((smell) => ({ kind: 'smell', condition: doubt, values: { smell } })),

@@ -131,9 +131,9 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     found: 'Two dips agree: between the marks.',
     because: dippedBecause(basis, units)
   }),
-  'dips-under': ({ values: { mark, toMiddle } }, basis, units) => ({
-    found: `Two dips agree: ${markWords[mark]}.`,
-    advice: `${toMiddle === undefined ? 'Fill by the tally' : `Add ${volume(toMiddle, units)} to stand in the middle, by the tally`}, wait, dip twice.`,
+  'dips-under': ({ values: { mark, toMiddle, fell } }, basis, units) => ({
+    found: `Two dips agree: ${markWords[mark]}${fell ? ', where two before stood between the marks or over them, and nothing was drawn off' : ''}.`,
+    advice: `${fell ? 'A new filter takes its share once; else it runs out: look round filter and drain screw first. ' : ''}${toMiddle === undefined ? 'Fill by the tally' : `Add ${volume(toMiddle, units)} to stand in the middle, by the tally`}, wait, dip twice.`,
     because: dippedBecause(basis, units)
   }),
   diluted: ({ values }, basis, units) => ({
@@ -183,6 +183,12 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     found: 'The oil was thin or smelt strongly of fuel before it was worked on.',
     advice: 'Smell it, and see how it runs off the stick, before a long run.',
     because: smelt(basis)
+  }),
+  'diluted-before': (_, basis, units) => ({
+    found:
+      'There was fuel in the engine oil and it was changed; it has run since, and nobody has dipped it after that.',
+    advice: 'Wait, dip twice: has it risen? Fuel that still gets in shows only now.',
+    because: dippedBecause(basis, units)
   }),
   smell: ({ values }, basis) => ({
     ...(values.smell === 'fuel'

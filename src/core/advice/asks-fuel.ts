@@ -41,6 +41,13 @@ const whilePossible = (part: FuelPart, r: AskRule): AskRule => ({
   open: (c, f) => (fuelTree(c)?.parts.find((p) => p.id === part)?.state ?? 'open') === 'open' && r.open(c, f)
 });
 
+/** A bowl without gum clears no jet: only one that is seen through is clear. */
+const bowlOff = lookEach(
+  (c) => (asked(c, 'fuel.bowlLook') ? 'Jets and passages, each seen through' : 'Bowl off: gum, jets and passages'),
+  ['fuel.bowlLook', 'fuel.jets'],
+  15
+);
+
 /** What was only left over by elimination is looked at where it is, before it is mended. */
 const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
   vent: [look('Tank vent', ['fuel.vent'], 1)],
@@ -48,7 +55,7 @@ const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
   air: [lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)],
   filter: [look('Fuel filters', ['fuel.filter'], 5)],
   pump: [look('Pump the fuel pump by hand', ['fuel.pump'], 10)],
-  jet: [look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)]
+  jet: [bowlOff]
 };
 
 /** Every trial of the search answered and nothing found: when the last of them was, undefined before that. */
@@ -95,7 +102,7 @@ export const starved: readonly AskRule[] = [
   ),
   // On choke only it is lean behind the tank: where air gets in, then what is gummed.
   onChokeOnly(lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)),
-  onChokeOnly(look('Bowl off: gum, jets and passages', ['fuel.bowlLook', 'fuel.jets'], 15)),
+  onChokeOnly(bowlOff),
   look('Squeeze the bulb', ['fuel.bulb'], 2, { open: (c, f) => hasBulb(c) && look('', ['fuel.bulb'], 2).open(c, f) }),
   look('Squeeze the bulb while it dies', ['fuel.revived'], 5, {
     needs: 'start',

@@ -63,7 +63,12 @@ const ofItsFuel: AskRule = look(
     items: (c) => (carburetted(c) ? ['fuel.bowlLook', 'fuel.jets'] : ['fuel.injectors']),
     open: (c, f) =>
       cameWet(c, f) === false &&
-      !(['fuel.bowlLook', 'fuel.jets', 'fuel.injectors'] as const).some((i) => readSince(c, i, f))
+      // A bowl without gum clears no jet; one with gum is mended.
+      !(carburetted(c) ? (['fuel.jets'] as const) : (['fuel.injectors'] as const)).some((i) => readSince(c, i, f)) &&
+      !(
+        readSince(c, 'fuel.bowlLook', f) &&
+        !['clean', 'unknown'].includes(String(c.record.asked('fuel.bowlLook')?.value))
+      )
   }
 );
 /** What a cylinder that does no work asks for, by how its plug comes out of that run. C: common practice. */

@@ -43,6 +43,13 @@ function shimmersSince(c: Context): boolean {
   return oil?.value === 'metallic' && !(seen && isAfter(seen.at, oil.at));
 }
 
+/** Soap was put on since the last stage was begun, or nobody has worked on the case since it was. */
+function soapedAtLast(c: Context): boolean {
+  const soaped = c.record.all('gear.caseBubbles').at(-1)?.at;
+  const read = c.record.all('gear.casePressure').at(-1)?.at;
+  return soaped !== undefined && !(read && c.worked('gear').some((w) => isAfter(w, soaped) && isAfter(read, w)));
+}
+
 type NextStep = { readonly title: string; readonly minutes: number };
 
 /** What a stage that does not stand as held asks for; nothing once it has said what it can. */
@@ -175,7 +182,10 @@ export const wetEndAsks: Asks = {
     { ...capacity, only: ['cannot-tell'] },
     { ...stage, only: ['cannot-tell'] }
   ],
-  'gear.test': [look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'] })],
+  // Soaped before this leak was read, it says nothing of it.
+  'gear.test': [
+    look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'], open: (c) => !soapedAtLast(c) })
+  ],
   // Enough for a stand run; before it goes back the oil is seen and measured.
   'gear.crack': [
     look('Drain and measure the gear oil, look at the magnet', ['gear.drained', 'gear.look', 'gear.magnet'], 20, {

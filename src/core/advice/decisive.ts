@@ -26,6 +26,8 @@ interface Rule extends Decisive {
   /** The same by more than one reading. */
   readonly madeBy?: (c: Context) => boolean;
   readonly when?: (c: Context) => boolean;
+  /** What is left of it, where part of it was made. */
+  readonly named?: (c: Context) => string | undefined;
   /** Months after which it no more tells how the engine is, where it stood meanwhile (C: a season; the figure M). */
   readonly goesOff?: number;
 }
@@ -54,6 +56,8 @@ export const jumped = (c: Context): boolean => beltJumped(c) && c.survey.engine.
 /** Whether a reading still tells how the engine is. */
 const stillTells = (c: Context, r: Rule, read: { readonly at: Instant } | undefined): boolean =>
   read !== undefined && (r.goesOff === undefined || monthsSince(c, read.at) < r.goesOff);
+
+const SHIFTS = ['turn.forward', 'turn.reverse'] as const;
 
 /** In the trade's order (C): hands and eyes, then what cranks it, then a crack of the gear plug. */
 const rules: readonly Rule[] = [
@@ -99,7 +103,13 @@ const rules: readonly Rule[] = [
     station: 'turn',
     minutes: 2,
     because: 'Neutral, forward, reverse: a minute now, a leg off later.',
-    made: ['turn.forward', 'turn.neutral', 'turn.reverse'],
+    made: [],
+    // There is no way from one to the other but through neutral.
+    madeBy: (c) => SHIFTS.every((i) => c.record.asked(i)),
+    named: (c) => {
+      const left = SHIFTS.filter((i) => !c.record.asked(i));
+      return left.length === 1 ? `Shift by hand: ${left[0] === 'turn.forward' ? 'forward' : 'reverse'}` : undefined;
+    },
     when: (c) => c.survey.engine.profile.shift !== 'direct' && !sound(c)
   },
   {
@@ -163,6 +173,9 @@ export function decisiveChecks({ context: c }: Judgement): Decisive[] {
       .filter((r) => !r.madeBy?.(c) && !r.made.some((i) => stillTells(c, r, c.record.asked(i))))
       // A drowned engine goes by its protocol until that is through.
       .filter((r) => !(drowned(c) && r.check === 'look'))
-      .map(({ made: _made, madeBy: _madeBy, goesOff: _goesOff, when: _when, ...d }) => d)
+      .map(({ made: _made, madeBy: _madeBy, goesOff: _goesOff, when: _when, named, ...d }) => ({
+        ...d,
+        title: named?.(c) ?? d.title
+      }))
   );
 }

@@ -69,6 +69,13 @@ function uncranked(c: Position['context'], m: Move, needs: Action | undefined): 
   return m.items?.some((i) => items.includes(i)) ? undefined : first;
 }
 
+/** Looks that begin with a gear plug coming out, and the plug that will not move. */
+const PLUG_OUT: ReadonlySet<string> = new Set(['look:gear-crack', 'look:gear-drain', 'look:magnet']);
+const stuckPlug = (c: Position['context'], m: Move): string | undefined =>
+  c.record.value('gear.slots') === 'stuck' && (PLUG_OUT.has(m.id) || m.items?.includes('gear.first'))
+    ? 'First: the gear plug that will not move.'
+    : undefined;
+
 /** Looks that turn the flywheel by hand. */
 const TURNS: ReadonlySet<string> = new Set(['look:turn', 'look:bumps', 'look:shift']);
 
@@ -156,7 +163,14 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
           : undefined;
       const shows = m.class > 2 && m.kind !== 'job' && needs === 'start' ? mend : undefined;
       const waits =
-        m.waits ?? turns ?? soaks ?? shows ?? dry ?? uncranked(p.context, m, needs) ?? heldAgainst(p.holds, needs);
+        m.waits ??
+        turns ??
+        stuckPlug(p.context, m) ??
+        soaks ??
+        shows ??
+        dry ??
+        uncranked(p.context, m, needs) ??
+        heldAgainst(p.holds, needs);
       if (waits) return { ...m, waits };
       const parts = partsOf(p, m);
       return parts.length ? { ...m, parts, waits: `Waits for ${listed(parts)}.` } : m;

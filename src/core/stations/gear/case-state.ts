@@ -46,6 +46,9 @@ export function leakPlace(c: Context): LeakPlace {
   const last = c.record.last('gear.caseBubbles');
   const at = last?.value;
   if (!last || !Array.isArray(at)) return 'unknown';
+  // Soaped before the work: where it leaks now nobody has seen.
+  const again = c.record.all('gear.casePressure').at(-1);
+  if (at.length && again && c.worked('gear').some((w) => isAfter(w, last.at) && isAfter(again.at, w))) return 'unknown';
   if (!at.length) {
     const read = c.record.all('gear.casePressure').at(-1);
     // Soaped before this test, or in another round: it says nothing of this leak.

@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import type { Bench } from '../case.ts';
+import { moves, readyToRun } from './all-good.ts';
+import { two } from './engines.ts';
+
+const RUN = 'First run on water, watched';
+
+describe('half of a look leaves the other half asked for', () => {
+  const shifted = (): Bench =>
+    readyToRun(two, 'neglected', ['turn'])
+      .read('turn.plugs', 'in')
+      .read('turn.result', 'bumps')
+      .read('turn.neutral', 'spins')
+      .read('turn.forward', 'follows');
+  it('forward tried: reverse before it runs', () => {
+    const b = shifted();
+    expect(moves(b)[0]).toBe('Shift by hand: reverse');
+    expect(moves(b.read('turn.reverse', 'follows'))[0]).toBe(RUN);
+  });
+  it('a gear that is not fitted, or could not be told, is answered', () => {
+    expect(moves(shifted().read('turn.reverse', 'not-fitted'))).not.toContain('Shift by hand: reverse');
+    expect(moves(shifted().read('turn.reverse', 'unknown'))).not.toContain('Shift by hand: reverse');
+  });
+  it('only neutral: both', () => {
+    const b = readyToRun(two, 'neglected', ['turn']).read('turn.plugs', 'in').read('turn.result', 'bumps');
+    expect(moves(b.read('turn.neutral', 'spins'))[0]).toBe('Shift through by hand');
+  });
+  it('a bowl without gum clears no jet', () => {
+    const b = readyToRun(two, 'neglected', ['fuel']);
+    for (const [k, v] of Object.entries({
+      level: 'some',
+      age: 0.2,
+      jar: 'clear',
+      tank: 'fresh',
+      bulb: 'firm',
+      vent: 'open'
+    }))
+      b.read(`fuel.${k}` as 'fuel.level', v as never);
+    b.read('fuel.mix', 50).read('fuel.dies', 'minutes').read('fuel.chokeOnly', 'yes');
+    b.read('fuel.hose', 'supple').read('fuel.couplings', 'tight');
+    expect(moves(b)[0]).toBe('Bowl off: gum, jets and passages');
+    expect(moves(b.read('fuel.bowlLook', 'clean'))[0]).toBe('Jets and passages, each seen through');
+  });
+});
+
+describe('a case that leaks again after it was resealed', () => {
+  const stage = (b: Bench, from: number, to: number): Bench => {
+    const low = { conditions: { stage: 'low' } } as const;
+    b.read('gear.casePressure', from, low).wait(0.25).read('gear.caseTurned', 'yes', low);
+    return b.read('gear.casePressure', to, low);
+  };
+  const again = (): Bench => {
+    const b = readyToRun(two, 'neglected', ['gear']).read('gear.first', 'oil').read('gear.look', 'milky');
+    b.read('gear.drained', 480e-6).read('gear.magnet', 'paste').read('gear.slots', 'good');
+    stage(b, 27_600, 14_000).read('gear.caseBubbles', ['propshaft']).done('reseal').wait(2);
+    return stage(b, 27_600, 14_500);
+  };
+  it('is soaped before anything is resealed once more: where it bubbled before was mended', () => {
+    const b = again();
+    expect(b.ids()).not.toContain('gear.test-seals:fault');
+    expect(moves(b)[0]).toBe('Soapy water: where it bubbles');
+    expect(b.assessed().moves.find((m) => /^Once more: reseal/.test(m.title))?.waits).toBeTruthy();
+  });
+  it('bubbling at a seal again, it is opened again; at the housing, how deep the crack goes', () => {
+    expect(moves(again().read('gear.caseBubbles', ['propshaft'])).some((m) => /^Once more: reseal/.test(m))).toBe(true);
+    const crack = moves(again().read('gear.caseBubbles', ['housing']));
+    expect(crack).toContain('Find out how deep the crack goes');
+    expect(crack.join(' | ')).not.toMatch(/Once more: reseal/);
+  });
+});
+
+it('a gear plug that will not move waits to be cracked open', () => {
+  const b = readyToRun(two, 'neglected', ['gear']).read('gear.slots', 'stuck');
+  const crack = b.assessed().moves.find((m) => m.title === 'Lower gear plug a crack open');
+  expect(crack === undefined || crack.waits === 'First: the gear plug that will not move.').toBe(true);
+});

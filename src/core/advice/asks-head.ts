@@ -4,6 +4,7 @@ import { mixedUp, shownAlone } from '../stations/plugs/analyse.ts';
 import { crankedAt } from '../stations/plugs/cranking.ts';
 import { waterIn } from '../stations/turn/hole-water.ts';
 import { school } from '../house-rules/rules.ts';
+import { firedBadly } from '../stations/spark/seen.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter, latestOf } from '../units/instant.ts';
 import { compressionAsks, leakDown, scoredLeak } from './asks-compression.ts';
@@ -25,18 +26,25 @@ const alone = (c: Context, { cylinder }: Finding): boolean =>
     (sight) => shows(c, { cylinder } as Finding, [sight]) && shownAlone(c, cylinder, sight)
   );
 
+/** Wet where it does not fire: what came to it stayed unburnt, and nothing gives too much (C). */
+const unburnt = (c: Context, { cylinder }: Finding): boolean =>
+  (cylinder === undefined ? cylindersOf(c) : [cylinder]).every((k) => firedBadly(c, k));
+
 /** Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned, and though it is clean. */
 const tooMuchFuel: readonly AskRule[] = [
-  look((_, f) => `Spark${at(f)}`, ['spark.result'], 3, {
-    open: (c, f) => alone(c, f) && !asked(c, 'spark.result', f.cylinder)
+  look((c, f) => (cylindersOf(c).length > 1 ? `Spark${at(f)}` : 'Spark, every cylinder'), ['spark.result'], 3, {
+    open: (c, f) =>
+      (alone(c, f) || (cylindersOf(c).length === 1 && shows(c, f, ['fuel']))) && !asked(c, 'spark.result', f.cylinder)
   }),
   look('Move choke and primer by hand', ['fuel.choke'], 3, {
-    open: (c, f) => hasCarburettor(c) && !alone(c, f) && shows(c, f, ['fuel', 'black']) && !asked(c, 'fuel.choke')
+    open: (c, f) =>
+      hasCarburettor(c) && !alone(c, f) && !unburnt(c, f) && shows(c, f, ['fuel', 'black']) && !asked(c, 'fuel.choke')
   }),
   look('Bulb firm: does it flood?', ['fuel.floods'], 3, {
     open: (c, f) =>
       hasCarburettor(c) &&
       c.survey.engine.profile.supply === 'bulb' &&
+      !unburnt(c, f) &&
       shows(c, f, ['fuel']) &&
       !asked(c, 'fuel.floods')
   })

@@ -158,6 +158,8 @@ export const turnAsks: Asks = {
         return counted > expected && c.record.all('turn.bumps').filter((r) => r.value === counted).length < 2;
       }
     }),
+    // They come out for it, and are read on the way.
+    { ...plugsOut, open: (c, f) => compression.open(c, f) && plugsOut.open(c, f) },
     compression
   ],
   'turn.water': [goOn('Turn by hand, holes lowest, until no more water comes', 'turn', 5, { items: ['turn.water'] })],

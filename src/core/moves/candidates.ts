@@ -1,3 +1,4 @@
+import { cylindersOf } from '../findings/context.ts';
 import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
@@ -67,7 +68,13 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
   const trials = new Set(list.filter((m) => m.kind === 'continue').flatMap((m) => m.items ?? []));
   const same = (m: Move): boolean =>
     m.kind === 'look' && !m.conditions && m.cylinder === undefined && !!m.items?.some((i) => trials.has(i));
-  return list.filter((m) => !same(m));
+  // Of a single, the engine and its cylinder are one thing: a look at it stands once.
+  const key = (m: Move): string =>
+    `${m.kind}:${[...(m.items ?? [])].sort().join()}:${JSON.stringify(m.conditions ?? {})}`;
+  const single = cylindersOf(p.context).length === 1;
+  const twice = (m: Move, k: number): boolean =>
+    single && m.kind === 'look' && !!m.items?.length && list.findIndex((x) => key(x) === key(m)) < k;
+  return list.filter((m, k) => !same(m) && !twice(m, k));
 }
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */

@@ -1,10 +1,12 @@
-import type { Instant } from '../../units/instant.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 
 /** Engine speed from which a charging circuit is judged, 1/min: at idle it may charge nothing (C). */
 export const CHARGING_RPM = 1500;
 /** Volts at the battery of a 12 V system at that speed (C, from memory; the manual’s figures count). */
 export const CHARGING = { low: 13.0, high: 15.0 } as const;
+/** A speed this many times as high is another one (M). */
+const FASTER = 1.2;
 /** Speed and volts belong together when they were read within this, ms (M). */
 const TOGETHER = 90_000;
 /** A battery that stands over this while it cranks or rests is two of 12 V in a row, V. */
@@ -36,7 +38,7 @@ function inRow(c: Context): 1 | 2 {
 export function charging(c: Context): Charge[] {
   const batteries = inRow(c);
   const speeds = c.record.all('run.rpm').filter((r) => typeof r.value === 'number');
-  return c.record.all('run.volts').flatMap((r): Charge[] => {
+  const list = c.record.all('run.volts').flatMap((r): Charge[] => {
     if (typeof r.value !== 'number') return [];
     const each = r.value / batteries;
     const near = speeds
@@ -47,4 +49,14 @@ export function charging(c: Context): Charge[] {
     const verdict = each > CHARGING.high ? 'over' : !fast ? 'cannot-tell' : each < CHARGING.low ? 'under' : 'good';
     return [{ at: r.at, volts: r.value, each, rpm: near?.rpm, verdict }];
   });
+  const worked = c.renewed('run.volts');
+  // Good at a higher speed with nothing done between: it charges, and at the lower one it had not come in yet.
+  const comesIn = (low: Charge): boolean =>
+    list.some(
+      (x) =>
+        x.verdict === 'good' &&
+        x.rpm! > FASTER * low.rpm! &&
+        !worked.some((w) => isAfter(w, low.at) !== isAfter(w, x.at))
+    );
+  return list.map((x) => (x.verdict === 'under' && comesIn(x) ? { ...x, verdict: 'cannot-tell' } : x));
 }

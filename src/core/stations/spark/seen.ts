@@ -67,6 +67,10 @@ export function sparkSeen(c: Context): Seen[] {
     .sort((a, b) => a.cylinder - b.cylinder);
 }
 
+/** It was seen to fire badly or not at all, whether or not that is cured: fuel that came to it stayed unburnt. */
+export const firedBadly = (c: Context, cylinder: number): boolean =>
+  c.record.all('spark.result', { cylinder }).some((r) => r.value === 'none' || r.value === 'weak');
+
 /** Poor while it was cranked slowly, and no cylinder sparks well: too slow for the ignition, for all that is known. */
 export const undrivenBy = (list: readonly Seen[], s: Seen): boolean =>
   s.result !== 'good' && s.slow && !list.some((x) => x.result === 'good');

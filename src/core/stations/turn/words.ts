@@ -145,7 +145,7 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
   bumps: ({ values: { counted, expected } }) => ({
     ...(counted < expected
       ? {
-          found: `${counted} bumps in two turns where ${expected} are expected.`,
+          found: `${counted} ${counted === 1 ? 'bump' : 'bumps'} in two turns where ${expected} are expected.`,
           advice: 'The compression check will say which cylinder.'
         }
       : counted > expected

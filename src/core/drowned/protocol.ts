@@ -4,6 +4,7 @@ import { school } from '../house-rules/rules.ts';
 import { fuelCleared } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import { changes } from '../stations/oil/changes.ts';
+import { sumpEmpty } from '../stations/oil/sump.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { displaced, turnedDry } from '../stations/turn/hole-water.ts';
 
@@ -103,6 +104,17 @@ const rules: readonly Rule[] = [
     station: 'oil',
     when: four,
     done: sump
+  },
+  {
+    id: 'sump-fill',
+    title: 'Cheap oil into the sump, dipped twice',
+    how: 'To between the marks; it comes out again with the water that is still in the engine.',
+    why: 'Nothing is turned over on a sump without oil.',
+    minutes: 10,
+    items: ['oil.poured', 'oil.dip'],
+    station: 'oil',
+    when: (c) => four(c) && sump(c),
+    done: (c) => sumpEmpty(c) === undefined
   },
   {
     id: 'crankcase',

@@ -96,6 +96,12 @@ describe('bumps against the word on how it turned', () => {
     expect(b.assessed().moves[0]?.title).not.toMatch(/Compression/);
     expect(movesOf(b.read('turn.plugs', 'in'))[0]?.title).toMatch(/again, plugs in, and count/);
   });
+  it('no bump, and with the cover off there is no belt: nothing is held for one, and compression is next', () => {
+    const b = turned().read('turn.bumps', 0).read('turn.belt', 'not-fitted');
+    expect(b.holds()).not.toContain('belt');
+    expect(b.ids().filter((id) => id.startsWith('turn.belt'))).toEqual([]);
+    expect(movesOf(b).map((m) => m.title)).toContain('Compression, every cylinder');
+  });
   it('on an engine with automatic decompression no bump is no word on it', () => {
     const b = new Bench({ ...four, decompression: 'fitted' }).read('turn.plugs', 'in').read('turn.result', 'free');
     expect(b.read('turn.bumps', 0).ids()).toContain('turn.free:sound');

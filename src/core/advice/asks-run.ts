@@ -1,3 +1,4 @@
+import { muffsTried } from '../stations/cooling/supply.ts';
 import type { Context } from '../findings/context.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
@@ -247,7 +248,9 @@ export const runAsks: Asks = {
         !c.record.asked('run.cause') &&
         // Told from where it came, the noise asks for that itself.
         !(c.record.value('run.reason') === 'noise' && noiseOf(c)?.place) &&
-        (!/temperature|stream/.test(String(c.record.value('run.reason'))) || !waterWorkedOn(c))
+        // So is other water than muffs, where the same run was good on it.
+        (!/temperature|stream/.test(String(c.record.value('run.reason'))) ||
+          (!waterWorkedOn(c) && muffsTried(c) !== 'fine'))
     })
   ]
 };

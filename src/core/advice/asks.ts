@@ -141,6 +141,9 @@ function askedBy(c: Context, finding: Finding): Ask[] {
     if (out[0] && (out[0].kind !== 'look' || (r.kind !== 'look' && r.kind !== 'continue'))) continue;
     const title = typeof r.title === 'string' ? r.title : r.title(c, finding);
     if (title === undefined || !r.open(c, finding)) continue;
+    const items = typeof r.items === 'function' ? r.items(c, finding) : r.items;
+    // What this engine does not have is not looked at.
+    if (items?.length && !items.some((i) => allItems[i].when?.(c.survey.engine.profile) ?? true)) continue;
     const from = r.from?.(c);
     out.push({
       finding,
@@ -149,7 +152,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       title,
       station: r.station,
       minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),
-      ...(r.items ? { items: typeof r.items === 'function' ? r.items(c, finding) : r.items } : {}),
+      ...(items ? { items } : {}),
       ...(r.conditions ? { conditions: r.conditions } : {}),
       ...(r.needs ? { needs: r.needs } : {}),
       ...(r.job ? { job: r.job } : {}),

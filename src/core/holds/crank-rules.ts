@@ -224,7 +224,7 @@ export const crankRules: readonly HoldRule[] = [
     raised: (c) => {
       const { profile } = c.survey.engine;
       const belt = c.record.value('turn.belt');
-      return belt && belt !== 'sound' && belt !== 'renewed' && profile.interference !== 'no'
+      return belt && !['sound', 'renewed', 'not-fitted'].includes(belt) && profile.interference !== 'no'
         ? 'If it slips, pistons meet valves.'
         : undefined;
     },

@@ -2,6 +2,7 @@ import { ownLimits } from '../engine/limits.ts';
 import type { Context } from '../findings/context.ts';
 import { judgedBy, sayLimit } from '../findings/limit.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
+import { muffsWereIt } from '../stations/cooling/supply.ts';
 import { STREAM_COMES } from '../stations/run/prompts.ts';
 import { runsOf, streamEarly } from '../stations/run/runs.ts';
 import { causeAt, stopsUnmended } from '../stations/run/symptoms.ts';
@@ -19,6 +20,7 @@ const stoppedFor: ReadonlyMap<unknown, string> = new Map([
 ]);
 
 const NO_STREAM = 'There was no stream';
+const HOT = 'The head was over its limit';
 
 /** Every time the lamp came on, the head was too hot, or no stream came in time: each wants its cause. */
 function troubles(c: Context): { readonly at: string; readonly says: string }[] {
@@ -34,15 +36,11 @@ function troubles(c: Context): { readonly at: string; readonly says: string }[] 
       .all('run.lamp')
       .flatMap((r) => (r.value === 'came' ? [{ at: r.at, says: 'The lamp or horn came on' }] : [])),
     ...runs.flatMap(({ startedAt, hottest }) =>
-      hottest && hottest.temperature >= hot
-        ? [{ at: when(startedAt, hottest.seconds), says: 'The head was over its limit' }]
-        : []
+      hottest && hottest.temperature >= hot ? [{ at: when(startedAt, hottest.seconds), says: HOT }] : []
     ),
     ...c.record
       .all('cooling.head')
-      .flatMap((r) =>
-        typeof r.value === 'number' && r.value >= hot ? [{ at: r.at, says: 'The head was over its limit' }] : []
-      ),
+      .flatMap((r) => (typeof r.value === 'number' && r.value >= hot ? [{ at: r.at, says: HOT }] : [])),
     ...c.record.all('cooling.stream').flatMap((r) => (r.value === 'none' ? [{ at: r.at, says: NO_STREAM }] : [])),
     ...runs.flatMap(({ startedAt, streams, untimed }) =>
       streams
@@ -56,12 +54,21 @@ function troubles(c: Context): { readonly at: string; readonly says: string }[] 
 const outletFound = (c: Context, at: string): boolean =>
   c.record.all('cooling.outlet').some((r) => r.value === 'blocked' && isAfter(r.at, at));
 
+/** Of what the muffs can be the cause: too little water, and what that heats. */
+const ofWater: ReadonlySet<string> = new Set([
+  NO_STREAM,
+  HOT,
+  ...['stream', 'temperature'].flatMap((reason) => stoppedFor.get(reason) ?? [])
+]);
+
 /** What stopped it once and has no cause recorded since, though all was well later: it comes again. */
 export function unexplained(c: Context): string | undefined {
   const cause = causeAt(c);
   const open = troubles(c).findLast(
     ({ at, says }) =>
-      isAfter(at, cause) && !((says === NO_STREAM || says === stoppedFor.get('stream')) && outletFound(c, at))
+      isAfter(at, cause) &&
+      !((says === NO_STREAM || says === stoppedFor.get('stream')) && outletFound(c, at)) &&
+      !(ofWater.has(says) && muffsWereIt(c, at))
   );
   return open && `${open.says} once, and its cause is not recorded.`;
 }

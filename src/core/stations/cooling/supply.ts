@@ -1,5 +1,5 @@
 import type { Context } from '../../findings/context.ts';
-import { byTime, isAfter } from '../../units/instant.ts';
+import { byTime, isAfter, type Instant } from '../../units/instant.ts';
 
 /**
  * What came of the water where the stream was poor on muffs since the last work on it, which sit loose or get too little as often as a pump fails (C): nothing was
@@ -21,3 +21,9 @@ export function muffsTried(c: Context): 'not-yet' | 'not-run' | 'fine' | 'poor' 
   const since = streams.findLast((s) => isAfter(s.at, changed.at));
   return since ? (since.value === 'strong' ? 'fine' : 'poor') : 'not-run';
 }
+
+/** It was on muffs then, and in other water with nothing else done the stream was strong: it was the muffs, and that is on record. */
+export const muffsWereIt = (c: Context, at: Instant): boolean =>
+  muffsTried(c) === 'fine' &&
+  c.record.all('cooling.source').findLast((r) => !isAfter(r.at, at))?.value === 'muffs' &&
+  !c.worked('cooling').some((w) => isAfter(w, at));

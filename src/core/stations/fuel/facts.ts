@@ -76,7 +76,11 @@ export interface FuelFacts {
   'tank-pressure': { readonly pressure: number; readonly verdict: 'low' | 'high' | 'good' };
   /** The search along the line: what is still possible. */
   /** `missed`: nothing is left, and an answer says on which side it lies all the same. */
-  dies: { readonly dies: string | undefined; readonly left: readonly string[]; readonly missed?: 'tank' | 'pump' };
+  dies: {
+    readonly dies: string | undefined;
+    readonly left: readonly string[];
+    readonly missed?: 'tank' | 'pump' | 'carburettor';
+  };
   starved: { readonly part: FuelPart; readonly label: string };
   /** No oil at all in the fuel of a premix engine. */
   'mix-none': object;

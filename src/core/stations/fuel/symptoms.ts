@@ -167,7 +167,13 @@ function lacksFuel(c: Context, round: number): boolean {
 }
 
 /** Answers that place what it lacks, each with the looks of that side, which an answer taken before it may have missed. */
-const placing: readonly { readonly item: ItemId; readonly answer: string; readonly again: ReadonlySet<ItemId> }[] = [
+const placing: readonly {
+  readonly item: ItemId;
+  readonly answer: string;
+  /** Only with this answer beside it. */
+  readonly given?: readonly [item: ItemId, answer: string];
+  readonly again: ReadonlySet<ItemId>;
+}[] = [
   ...(
     [
       ['fuel.portable', 'fine'],
@@ -186,13 +192,15 @@ const placing: readonly { readonly item: ItemId; readonly answer: string; readon
     item: 'fuel.revived',
     answer: 'yes',
     again: new Set<ItemId>(['fuel.filter', 'fuel.hose', 'fuel.couplings', 'fuel.pump'])
-  }
+  },
+  // Lean behind the tank, and no air at the intake: what is left is a passage that only looked clear.
+  { item: 'fuel.chokeOnly', answer: 'yes', given: ['run.air', 'same'], again: new Set<ItemId>(['fuel.jets']) }
 ];
 
 /** The latest answer that says on which side it lies. */
 function placedBy(c: Context, answer: (item: ItemId) => string | undefined) {
   return placing
-    .filter((p) => answer(p.item) === p.answer)
+    .filter((p) => answer(p.item) === p.answer && (!p.given || c.record.value(p.given[0]) === p.given[1]))
     .flatMap((p) => {
       const at = c.record.last(p.item)?.at;
       return at === undefined ? [] : [{ ...p, at }];
@@ -280,10 +288,11 @@ export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
   return open;
 }
 
-/** Everything was looked at and seen good, and this answer says that it lies on one side all the same: the tank's, or pump and joints. */
-export function missedSide(c: Context): 'tank' | 'pump' | undefined {
+/** Everything was looked at and seen good, and this answer says that it lies on one side all the same: the tank's, pump and joints, or the carburettor’s. */
+export function missedSide(c: Context): 'tank' | 'pump' | 'carburettor' | undefined {
   const tree = fuelTree(c);
   if (!tree || tree.found || tree.parts.some((p) => p.state === 'open')) return undefined;
   const placed = placedBy(c, (item) => tree.trials.find((t) => t.item === item)?.answer);
+  if (placed?.item === 'fuel.chokeOnly') return 'carburettor';
   return placed && (placed.item === 'fuel.revived' ? 'pump' : 'tank');
 }

@@ -118,7 +118,7 @@ const examples: Examples<FuelFacts> = {
     { kind: 'dies', condition: doubt, values: { dies: 'seconds', left: ['closed tank vent'] } },
     { kind: 'dies', condition: doubt, values: { dies: 'minutes', left: ['a', 'b', 'c', 'd'] } },
     { kind: 'dies', condition: doubt, values: { dies: undefined, left: ['gummed jet', 'float or needle'] } },
-    ...(['tank', 'pump'] as const).map((missed) => ({
+    ...(['tank', 'pump', 'carburettor'] as const).map((missed) => ({
       kind: 'dies' as const,
       condition: doubt,
       values: { dies: 'minutes', left: [], missed }

@@ -52,7 +52,9 @@ const suspected = (left: readonly string[], lean: boolean): string =>
 /** Where it lies, though every look there was good. */
 const missing = {
   tank: 'it lies on the tank’s side, and every look there was good, so one of them missed it. Another tank and hose stand in for it until it is found',
-  pump: 'squeezing does the pump’s work, and pump, hose and joints were seen good, so one look missed it. A known good hose first, then the pump'
+  pump: 'squeezing does the pump’s work, and pump, hose and joints were seen good, so one look missed it. A known good hose first, then the pump',
+  carburettor:
+    'it is lean behind the tank, and hose, joints, intake and jets were seen good, so one look missed it. Passages are blown through from both ends, not only looked through'
 } as const;
 
 const dying: Readonly<Record<string, string>> = {

@@ -1,3 +1,4 @@
+import { muffsWereIt } from '../cooling/supply.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { ItemId, StationId } from '../../items/register.ts';
@@ -259,6 +260,8 @@ export function lapsed(c: Context): { readonly id: LapsedId; readonly was: strin
   return lapsing.flatMap(({ id, item, bad, better, cured }) => {
     const seen = c.record.all(item).findLast((r) => bad.includes(String(r.value)));
     if (!seen) return [];
+    // Too little water came by the muffs, and other water showed it.
+    if ((seen.value === 'stream' || seen.value === 'temperature') && muffsWereIt(c, seen.at)) return [];
     // What the latest answer says stands as its own finding; of a later round it is the later one, whatever its time.
     const now = c.record.last(item);
     const without = better

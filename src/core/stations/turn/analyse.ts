@@ -172,7 +172,8 @@ function exposed(c: Context): TurnFact[] {
 
 function belt(c: Context): TurnFact[] {
   const is = c.record.value('turn.belt');
-  if (!is) return [];
+  // A chain or gears drive the valves: there is no belt to say anything of.
+  if (!is || is === 'not-fitted') return [];
   if (is === 'sound' || is === 'renewed') return [{ kind: 'belt', condition: 'sound', values: { is } }];
   const { interference } = c.survey.engine.profile;
   return [{ kind: 'belt-suspect', id: 'belt', condition: 'fault', values: { is, interference } }];

@@ -50,7 +50,11 @@ export const items = {
       oily: 'oily',
       renewed: 'renewed, turned two turns, marks in line'
     },
-    when: (p) => p.strokes !== 'two' && p.camDrive === 'belt'
+    absent: true,
+    // Where nobody said what drives the valves, the cover off says it.
+    when: (p) =>
+      (p.strokes !== 'two' && p.camDrive === 'belt') ||
+      (p.strokes === 'four' && (p.camDrive ?? 'unknown') === 'unknown')
   }),
   lockNeutral: choice({
     label: 'In neutral, propeller off',

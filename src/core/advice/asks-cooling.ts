@@ -1,7 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear, ranDry } from '../stations/cooling/pump.ts';
-import { muffsTried } from '../stations/cooling/supply.ts';
+import { muffsTried, poorSincePump } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
@@ -79,6 +79,14 @@ export const heatByHand: readonly AskRule[] = [
 /** What has to be opened for it. */
 export const heatOpened: readonly AskRule[] = (
   [
+    {
+      ...look(
+        'Open the new pump once more: tube, key, cover, as it was put back',
+        ['cooling.tube', 'cooling.cover', 'cooling.housing', 'cooling.set'],
+        40
+      ),
+      open: (c) => poorSincePump(c) && !['not-yet', 'not-run', 'fine'].includes(String(muffsTried(c)))
+    },
     panIfFitted,
     pumpOpen,
     {

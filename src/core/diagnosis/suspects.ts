@@ -177,7 +177,7 @@ export function suspectViews(
       mended: done,
       again: again.has(s.id),
       explains: explainedBy(model, belief, i),
-      settling: settlingOf(model, belief, i),
+      settling: settlingOf(model, belief, looks, i),
       evidence,
       fits,
       ...(clears ? { clears } : {}),
@@ -201,8 +201,9 @@ const explainedBy = (model: Model, belief: Belief, i: number): string[] => [
 ];
 
 /** What came of the check that settles a suspect: a belief is no ground for work before it has been made. */
-function settlingOf(model: Model, belief: Belief, i: number): SuspectView['settling'] {
-  const { settled } = model.suspects[i]!.kind;
+function settlingOf(model: Model, belief: Belief, looks: readonly Look[], i: number): SuspectView['settling'] {
+  const { settled, rivals } = model.suspects[i]!.kind;
+  if (looks.some(({ check }) => rivals?.includes(check.id))) return 'open';
   const seen = model.signs.flatMap(({ kind }, s) =>
     kind.check === settled && belief.likelihood(s) && model.network.signs[s]!.causes.some((c) => c.cause === i)
       ? [s]

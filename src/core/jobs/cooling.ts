@@ -1,4 +1,5 @@
 import { workedOnSinceHot } from '../stations/cooling/seen.ts';
+import { poorSincePump } from '../stations/cooling/supply.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Cooling water, from the screens to the outlet. */
@@ -156,6 +157,8 @@ export const cooling = {
   },
   descale: {
     title: 'Flush and descale the cooling passages',
+    // A new pump that does not give is looked at before what lies behind it.
+    unless: poorSincePump,
     how: 'Thermostat out, flushed both ways, descaler as its label says, then covers off where it is thick.',
     tools: ['hose', 'pump for descaler'],
     consumables: ['descaler'],

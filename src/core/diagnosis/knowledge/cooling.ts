@@ -152,6 +152,7 @@ export const cooling = inSystem('cooling', [
     shows: { usually: ['hot'], often: ['banks-differ', 'lamp'], sometimes: ['stream-weak', 'ran-badly'] },
     cure: 'Flush and descale; covers off where it is thick.',
     settled: 'run',
+    rivals: ['screen', 'thermostat', 'pump'],
     step: 'descale',
     parts: [10, 30, 90],
     minutes: [60, 120, 300],

@@ -125,6 +125,8 @@ export const suspectSchema = z.strictObject({
   provenance: z.optional(z.enum(['P', 'C', 'M'])),
   /** The check that settles it. */
   settled: name,
+  /** Checks of its rivals, made before it counts as settled: nothing shows it but what they leave unexplained. */
+  rivals: z.optional(z.array(name)),
   /** The job it becomes. */
   step: z.optional(name),
   /** Greater work that puts it right on the way. */

@@ -1,5 +1,5 @@
 import type { Context } from '../../findings/context.ts';
-import { byTime, isAfter, type Instant } from '../../units/instant.ts';
+import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 
 /**
  * What came of the water where the stream was poor on muffs since the last work on it, which sit loose or get too little as often as a pump fails (C): nothing was
@@ -27,3 +27,19 @@ export const muffsWereIt = (c: Context, at: Instant): boolean =>
   muffsTried(c) === 'fine' &&
   c.record.all('cooling.source').findLast((r) => !isAfter(r.at, at))?.value === 'muffs' &&
   !c.worked('cooling').some((w) => isAfter(w, at));
+
+/**
+ * A pump was put together anew, and its stream came poor on the run after that: what was seen of it open was seen before it went back. Not
+ * once it was opened again.
+ */
+export function poorSincePump(c: Context): boolean {
+  const pump = latestAt(c.renewed('cooling.set').map((at) => ({ at })));
+  const streams = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')]
+    .filter((r) => r.value !== 'unknown' && r.value !== 'not-fitted' && isAfter(r.at, pump))
+    .sort(byTime);
+  const poor = streams.findLast((r) => r.value !== 'strong');
+  if (pump === '' || !poor || streams.at(-1) !== poor) return false;
+  return !(['cooling.set', 'cooling.tube', 'cooling.cover', 'cooling.housing'] as const).some((i) =>
+    c.record.all(i).some((r) => isAfter(r.at, poor.at))
+  );
+}

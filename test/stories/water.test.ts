@@ -9,7 +9,7 @@ const start = (b: Bench, stream: 'strong' | 'weak' | 'none'): Bench =>
   b.read('run.event', 'start').wait(0.02).read('run.stream', stream);
 const warm = (b: Bench, temperatures: readonly number[]): Bench =>
   temperatures.reduce((x, t) => x.wait(0.05).read('run.temperature', t, head), b);
-const stop = (b: Bench, reason?: 'temperature' | 'stream'): Bench => {
+const stop = (b: Bench, reason?: 'temperature' | 'stream' | 'other'): Bench => {
   b.read('run.event', 'stop')
     .read('run.outcome', reason ? 'stopped' : 'ran')
     .read('run.minutes', 16);
@@ -134,4 +134,41 @@ it('a lamp at once, no oil on the stick: filled, it is run again before a gauge 
   expect(b.said('run.lamp-cool')).toMatch(/was worked on since/);
   expect(moves(b).join(' | ')).not.toMatch(/Gauge in place/);
   expect(b.holds()).toContain('run');
+});
+
+it('stopped for another reason while it raced to its limit: it was about to boil all the same', () => {
+  const b = stop(warm(start(readyToRun(two).read('cooling.source', 'tank'), 'strong'), [316, 338, 361]), 'other');
+  expect(b.ids()).toContain('run.heat:fault');
+  const calm = stop(warm(start(readyToRun(two).read('cooling.source', 'tank'), 'strong'), [316, 324, 330]), 'other');
+  expect(calm.ids()).not.toContain('run.heat:fault');
+});
+
+describe('a new pump whose stream is poor on its first run', () => {
+  const hotRun = (): Bench => {
+    const b = readyToRun(two, 'neglected', ['cooling']).read('cooling.screen', 'clear').read('cooling.source', 'tank');
+    b.read('cooling.opened', 'yes')
+      .read('cooling.set', 40)
+      .done('pump')
+      .read('cooling.set', 3)
+      .read('cooling.housing', 'good');
+    b.read('cooling.tube', 'seated').read('cooling.assembled', 'yes').read('cooling.drill', 'pumps');
+    return stop(warm(start(b, 'weak'), [316, 338, 358, 368]), 'temperature');
+  };
+  it('is opened once more before anything behind it is flushed, whatever was seen before it went back', () => {
+    const b = hotRun().read('run.second', 'same').read('cooling.outlet', 'clear').read('cooling.strainer', 'clear');
+    expect(moves(b).slice(0, 3).join(' | ')).toMatch(/Open the new pump once more/);
+    expect(b.assessed().steps.map((s) => s.id)).not.toContain('descale');
+  });
+  it('and its passages are no work before its thermostat was in a pan', () => {
+    const b = hotRun().read('run.second', 'same').read('cooling.outlet', 'clear').read('cooling.strainer', 'clear');
+    b.read('cooling.tube', 'seated').read('cooling.cover', 'good').read('cooling.set', 3);
+    expect(moves(b).join(' | ')).not.toMatch(/Open the new pump once more/);
+    expect(
+      b
+        .assessed()
+        .steps.filter((s) => s.state === 'open')
+        .map((s) => s.id)
+    ).not.toContain('descale');
+    expect(moves(b)).toContain('Thermostat in a pan');
+  });
 });

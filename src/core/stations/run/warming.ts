@@ -5,7 +5,7 @@ import { judgedBy, type Judged } from '../../findings/limit.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil, type WarmUp } from '../../physics/warm-up.ts';
 import { withoutOutliers, jumped } from './odd.ts';
-import { heatingOf, mainTrack, runsOf, type Run, type Track } from './runs.ts';
+import { heatingOf, mainTrack, type Run, type Track } from './runs.ts';
 import type { Spot } from './spots.ts';
 
 /** No plateau is promised before this many time constants: the curve is still a straight line before (M). */
@@ -87,18 +87,6 @@ function racing(track: Track, limit: number): { readonly by: number; readonly ra
   return by >= limit || (rate > FASTEST && b.temperature > WARM) ? { by, rate } : undefined;
 }
 
-/** It was stopped because of its temperature: that it was in time takes nothing from where it went. */
-function stoppedForHeat(c: Context, run: Run): boolean {
-  const from = run.startedAt.getTime();
-  const next =
-    runsOf(c)
-      .find((r) => r.startedAt.getTime() > from)
-      ?.startedAt.getTime() ?? Infinity;
-  return c.record
-    .all('run.reason')
-    .some((r) => r.value === 'temperature' && Date.parse(r.at) >= from && Date.parse(r.at) < next);
-}
-
 /** A thermostat that works brings every head over this, K, within so many minutes (M: 45 °C in ten minutes). */
 export const NEVER_WARM = { under: 318, minutes: 10 } as const;
 
@@ -118,8 +106,8 @@ function beforeThermostat(c: Context, track: Track, opened: number | undefined):
 /** What the temperatures of one place say. */
 export function warmingOfTrack(c: Context, run: Run, track: Track): Warming {
   const told = byCurve(c, run, track);
-  // Stopped for its heat while it raced: that nobody waited for the curve to say so takes nothing from it.
-  if (!run.stoppedAt || !UNTOLD.has(told.state) || !stoppedForHeat(c, run)) return told;
+  // Stopped while it raced, whatever for: that nobody waited for the curve to say so takes nothing from it.
+  if (!run.stoppedAt || !UNTOLD.has(told.state)) return told;
   const race = racing(track, told.limit.value);
   return race ? raced(told, race) : told;
 }

@@ -103,6 +103,13 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['start', 'release'],
     because: /no oil in its fuel/
   },
+  'oil-pressure': {
+    profile: { strokes: 'four' },
+    raise: [read('oil.pressureRpm', 2000), read('oil.pressure', 40e3)],
+    meet: [[(b) => b.done('oil-pump')]],
+    blocks: ['start', 'release'],
+    because: /too little oil pressure/
+  },
   'fuel-escapes': {
     raise: [read('look.hoses', 'cracked'), read('run.leaks', 'fuel')],
     meet: [[read('look.hoses', 'supple')], [read('run.cause', 'a clamp, renewed'), read('fuel.couplings', 'tight')]],

@@ -3,6 +3,7 @@ import type { Context } from '../findings/context.ts';
 import { runsOf } from '../stations/run/runs.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
+import { lampIsFalse, oilPressure } from '../stations/oil/pressure.ts';
 import { hotterBank } from '../stations/cooling/seen.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { heat, panIfFitted, pumpOpen } from './asks-cooling.ts';
@@ -24,8 +25,11 @@ export const dipIfFour: AskRule = {
 /** A lamp that is not the head's heat: the oil's pressure, where there is any, else what rings it. */
 const twoStroke = (c: Context): boolean => c.survey.engine.profile.strokes === 'two';
 const notHeat: readonly AskRule[] = [
-  { ...job('oil-pressure'), open: (c, f) => !twoStroke(c) && job('oil-pressure').open(c, f) },
-  { ...job('heat-sender'), open: (c, f) => twoStroke(c) && job('heat-sender').open(c, f) }
+  { ...job('oil-pressure'), open: (c, f) => !twoStroke(c) && !oilPressure(c) && job('oil-pressure').open(c, f) },
+  {
+    ...job('heat-sender'),
+    open: (c, f) => (twoStroke(c) || lampIsFalse(c)) && job('heat-sender').open(c, f)
+  }
 ];
 
 /** Until somebody wrote down what made the lamp come on, or mended it: then the run is made again. */

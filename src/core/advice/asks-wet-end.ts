@@ -298,6 +298,15 @@ export const wetEndAsks: Asks = {
     ...letsFuelIn,
     job('oil-level', { only: ['watch'] })
   ],
+  'oil.pressure': [
+    repeat('Oil pressure again, warm, its speed noted', 'oil', 10, {
+      only: ['cannot-tell'],
+      items: ['oil.pressure', 'oil.pressureRpm'],
+      needs: 'start'
+    }),
+    { ...dip(': is there oil in it?'), only: ['fault'], open: (c) => dips(c).position === undefined },
+    job('oil-pump', { only: ['fault'] })
+  ],
   'oil.diluted-before': [
     repeat('Dip twice after the run: has it risen?', 'oil', 5, { items: ['oil.dip', 'oil.dipAt'], late: 'release' })
   ],

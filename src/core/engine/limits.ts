@@ -124,6 +124,12 @@ export const limits = {
     source:
       'From memory: 250 to 300 kPa is usual where fuel is injected into the ports; under 200 kPa is taken as too little. Of direct injection only its manual knows.'
   },
+  'oil.pressure': {
+    label: 'Oil pressure by a gauge, least',
+    dimension: 'pressure',
+    provenance: 'C',
+    source: 'Common practice, from memory: 10 psi for every 1000 rpm, the oil warm; the manual’s figure counts.'
+  },
   'oil.dilution': {
     label: 'Fuel in the engine oil, fault from',
     dimension: 'share',
@@ -185,6 +191,8 @@ export const ownLimits = {
   vaneSet: 20,
   lineVacuum: 4 * 3386.389,
   railLeast: 200e3,
+  /** Oil pressure, Pa for each 1/min: 10 psi for every 1000 rpm (C, from memory). */
+  oilPressure: 68.95,
   dilutionWatch: 0.02,
   dilutionFault: 0.04,
   /** How far from its stamp a thermostat may open, K (M). */

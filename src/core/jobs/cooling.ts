@@ -1,5 +1,6 @@
 import { workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { poorSincePump } from '../stations/cooling/supply.ts';
+import { lampIsFalse } from '../stations/oil/pressure.ts';
 import { only, type JobRule } from './job.ts';
 
 /** Cooling water, from the screens to the outlet. */
@@ -141,10 +142,8 @@ export const cooling = {
   'heat-sender': {
     title: 'New temperature sender or switch',
     raisedBy: ['run.lamp-cool'],
-    // Of a four-stroke the lamp may be its oil pressure, until a gauge was put in its place.
-    unless: (c) =>
-      c.survey.engine.profile.strokes !== 'two' &&
-      !(c.survey.steps ?? []).some((s) => s.step === 'oil-pressure' && s.state === 'done'),
+    // Of a four-stroke the lamp may be its oil pressure, until a gauge in its place has shown that there is some.
+    unless: (c) => c.survey.engine.profile.strokes !== 'two' && !lampIsFalse(c),
     how: 'A second thermometer beside it says that the head is normal. Its lead off: the lamp goes out where the sender is false, and stays on where the wire is chafed to ground. An oil tank that is low rings the same horn.',
     tools: ['thermometer', 'spanners'],
     parts: ['temperature sender'],

@@ -71,10 +71,34 @@ export const engineOil = {
     parts: ['sender'],
     minutes: 30,
     hazards: ['hot'],
-    proof: { station: 'run', text: 'no lamp to the end of a run' },
+    finds: true,
+    proof: {
+      station: 'oil',
+      text: 'oil pressure read on the gauge, its speed with it',
+      reads: ['oil.pressure']
+    },
     opens: ['cowl'],
     uses: ['tank'],
     noisy: true,
     phase: 'running'
+  },
+  'oil-pump': {
+    title: 'Find why the oil pressure is low',
+    raisedBy: [only('oil.pressure', 'fault')],
+    how: 'Level, the right oil and a filter that is not blocked first; then relief valve and pick-up screen. Pump and bearings are a specialist’s work.',
+    tools: ['pressure gauge'],
+    parts: ['oil filter', 'relief valve or pump as found'],
+    consumables: ['engine oil'],
+    minutes: 55,
+    hazards: ['hot', 'waste'],
+    renews: ['oil.pressure'],
+    proof: {
+      station: 'oil',
+      text: 'oil pressure right by the gauge, its speed with it',
+      reads: ['oil.pressure']
+    },
+    after: ['oil-level', 'sump-water'],
+    opens: ['cowl', 'sump'],
+    dirty: true
   }
 } as const satisfies Readonly<Record<string, JobRule>>;

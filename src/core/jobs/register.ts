@@ -116,6 +116,7 @@ const order = [
   'leg-identity',
   'splines',
   'oil-pressure',
+  'oil-pump',
   'heat-sender',
   'charging',
   'rope'

@@ -17,7 +17,8 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
   return marks.flatMap((m): DoneWork[] => {
     const stands =
       m.state === 'done' && !marks.some((o) => o.step === m.step && o.state === 'open' && isAfter(o.at, m.at));
-    if (!stands || !isJobId(m.step)) return [];
+    // A look that is written as a job changes nothing on the engine.
+    if (!stands || !isJobId(m.step) || jobOf(m.step).finds) return [];
     const { proof, alters, renews, wipes, opens, seenRunning } = jobOf(m.step);
     return [
       {

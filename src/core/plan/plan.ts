@@ -297,7 +297,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         ...(failed
           ? { failed: again.length && !otherwiseBy(again, suspects) ? ('sign' as const) : ('finding' as const) }
           : {}),
-        ...(now[0] && now.every((f) => f.station !== proof.station) ? { raisedAt: now[0].station } : {}),
+        // What finds out is proved by what it finds, wherever it was asked for.
+        ...(now[0] && !rule.finds && now.every((f) => f.station !== proof.station) ? { raisedAt: now[0].station } : {}),
         after: rule.after ?? [],
         follows: rule.after ?? [],
         ...(mark?.note ? { note: mark.note } : {}),

@@ -111,6 +111,18 @@ function mix(eye: Eye): void {
   eye.note('fuel.mix', eye.shows('mix-lean') ? own * 2.2 : (asked ?? own));
 }
 
+/** Oil pressure at a fast idle, Pa. */
+function oilGauge(eye: Eye): void {
+  const { draws } = eye.truth;
+  eye.note('oil.pressureRpm', 1500);
+  eye.note(
+    'oil.pressure',
+    eye.shows('oil-pressure-low')
+      ? draws.between('oil-pressure', 10e3, 60e3)
+      : draws.between('oil-pressure', 200e3, 350e3)
+  );
+}
+
 /** The tank of an injection: empty or with water in it until it was filled. */
 function oilTank(eye: Eye): void {
   const bad = eye.shows('oil-tank-empty') && !eye.done('oil-tank');
@@ -257,6 +269,7 @@ export const wetEndActs: readonly Act[] = [
   },
   { id: 'sump', station: 'oil', items: ['oil.sump', 'oil.drained', 'oil.poured'], take: changeOil },
   { id: 'dip-again', station: 'oil', items: [], take: dip },
+  { id: 'oil-gauge', station: 'oil', items: ['oil.pressure', 'oil.pressureRpm'], take: oilGauge },
   {
     id: 'oil-drain',
     station: 'oil',

@@ -8,6 +8,7 @@ import { banksApart, lastSeen } from '../../stations/cooling/seen.ts';
 import { ranDry } from '../../stations/cooling/pump.ts';
 import { HEAD_SPEAKS, unsettled } from '../../stations/cooling/analyse.ts';
 import type { ItemId } from '../../stations/items.ts';
+import { oilPressure } from '../../stations/oil/pressure.ts';
 import { rivals } from '../../stations/oil/rivals.ts';
 import { sumpEmpty } from '../../stations/oil/sump.ts';
 import { laboratory } from '../../stations/oil/laboratory.ts';
@@ -69,6 +70,13 @@ const cold: Measure = (c) => {
 const banks: Measure = (c) => {
   const d = banksApart(c);
   return d && past(d.by, BANKS_APART, THERMOMETER, runAt(c));
+};
+/** A gauge that is close to the least that is wanted leans neither way. */
+const gauged: Measure = (c) => {
+  const read = oilPressure(c);
+  return read && (read.verdict === 'low' || read.verdict === 'good')
+    ? seen(read.verdict === 'low', read.at)
+    : undefined;
 };
 const coolAgain: Measure = (c) => {
   const w = wordOf(c, 'run.second');
@@ -224,6 +232,7 @@ export const coolingOilAndRunMeasures: Readonly<Record<string, Measure>> = {
   'thermostat-open': thermostat('open'),
   'oil-above': dipped('above'),
   'oil-below': dipped('below'),
+  'oil-pressure': gauged,
   'dip-moves': dipMoves,
   'oil-fuel': oilFuel,
   charge,

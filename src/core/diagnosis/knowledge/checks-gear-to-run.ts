@@ -122,6 +122,17 @@ export const gearToRunChecks: readonly Check[] = [
     fits: four
   },
   {
+    id: 'oil-gauge',
+    title: 'Oil pressure by a gauge in place of its sender',
+    station: 'oil',
+    minutes: 30,
+    made: ['oil.pressure'],
+    given: ['lamp', 'lamp-cold'],
+    within: ['oil-pressure', 'oil-pump'],
+    needs: 'start',
+    fits: four
+  },
+  {
     id: 'dip-again',
     title: 'Dip again, upright and level, after a wait',
     station: 'oil',

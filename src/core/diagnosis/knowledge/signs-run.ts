@@ -25,6 +25,16 @@ export const oilAndRunSigns: readonly SignKind[] = [
     fits: four
   },
   {
+    id: 'oil-pressure-low',
+    check: 'oil-gauge',
+    present: 'the gauge shows too little oil pressure',
+    absent: 'the gauge shows oil pressure enough',
+    leak: 0.005,
+    measured: 'oil-pressure',
+    findings: ['oil.pressure'],
+    fits: four
+  },
+  {
     id: 'dip-moves',
     check: 'dip-again',
     present: 'the second dip differs from the first',

@@ -11,6 +11,7 @@ import { ofThisOil } from './as-it-is.ts';
 import { undippedSinceDiluted } from './was-diluted.ts';
 import { milkyBefore } from './was-milky.ts';
 import { dips, levelVolume, seenToFall } from './position.ts';
+import { oilPressure } from './pressure.ts';
 import { freshOil, rivals } from './rivals.ts';
 import { sumpEmpty, takenOut } from './sump.ts';
 
@@ -44,6 +45,7 @@ export function analyse(c: Context): OilAnalysed {
       ...(look !== 'milky' && d.position !== 'above' ? thinned(c) : []),
       ...(basis.smell === 'burnt' ? [{ kind: 'burnt', condition: 'watch', values: {} } as const] : []),
       ...tested(c),
+      ...gauged(c),
       ...residue(c),
       ...poured(c),
       ...(record.value('oil.filter') === 'stuck' ? [{ kind: 'filter', condition: 'fault', values: {} } as const] : [])
@@ -145,6 +147,13 @@ function tested(c: Context): OilFact[] {
   if (lab.low >= fault.value) return fact('fault', 'fault');
   if (lab.low >= ownLimits.dilutionWatch) return fact('watch', 'watch');
   return lab.high < fault.value && lab.low <= 0 ? fact('fresh', 'sound') : fact('close', 'cannot-tell');
+}
+
+const gaugedIs = { good: 'sound', low: 'fault', close: 'cannot-tell', speed: 'cannot-tell' } as const;
+/** The oil’s pressure, where a gauge was put in place of the sender. */
+function gauged(c: Context): OilFact[] {
+  const read = oilPressure(c);
+  return read ? [{ kind: 'pressure', condition: gaugedIs[read.verdict], values: read }] : [];
 }
 
 /** What is left of the water after the changes that were made. */

@@ -3,6 +3,7 @@ import type { Judged } from '../../findings/limit.ts';
 import type { Changes } from './changes.ts';
 import type { Laboratory } from './laboratory.ts';
 import type { Dip, LevelVolume, Mark } from './position.ts';
+import type { OilPressure } from './pressure.ts';
 import type { Rivals } from './rivals.ts';
 import type { MilkyStage } from './was-milky.ts';
 
@@ -55,6 +56,8 @@ export interface OilFacts {
     readonly fault: Judged;
     readonly verdict: 'thicker' | 'fault' | 'watch' | 'fresh' | 'close';
   };
+  /** By a gauge in place of the sender. */
+  pressure: OilPressure;
   residue: Changes;
   'poured-over': Poured;
   'poured-short': Poured;

@@ -42,6 +42,22 @@ export const items = {
       burnt: 'burnt'
     }
   }),
+  pressure: quantity({
+    label: 'Oil pressure by a gauge',
+    ask: 'A gauge in place of the sender, the oil warm, running: what it reads',
+    dimension: 'pressure',
+    example: '30 psi',
+    min: 0,
+    max: 1.5e6,
+    limit: 'oil.pressure'
+  }),
+  pressureRpm: quantity({
+    label: 'At what engine speed',
+    dimension: 'speed',
+    example: '3000 rpm',
+    min: 0,
+    max: 9000
+  }),
   lastFill: quantity({
     label: 'Poured in at the last change',
     ask: 'Poured in at the last change; where only a range is known, the least of it',

@@ -71,6 +71,27 @@ const examples: Examples<OilFacts> = {
   'above-open': above.map((values) => ({ kind: 'above-open', condition: doubt, values: { ...values, weights: [] } })),
   milky: [{ kind: 'milky', condition: 'fault', values: {} }],
   look: [{ kind: 'look', condition: sound, values: {} }],
+  pressure: (['good', 'low', 'close', 'speed'] as const).map((verdict) => ({
+    kind: 'pressure',
+    condition: verdict === 'low' ? ('fault' as const) : doubt,
+    values: {
+      pressure: 200e3,
+      at: '2026-05-02T08:00:00.000Z',
+      verdict,
+      ...(verdict === 'speed'
+        ? {}
+        : {
+            rpm: 3000,
+            wanted: {
+              id: 'oil.pressure' as const,
+              value: 207e3,
+              provenance: 'C' as const,
+              manual: false,
+              name: 'common practice'
+            }
+          })
+    }
+  })),
   'diluted-before': [{ kind: 'diluted-before', condition: doubt, values: {} }],
   'thin-before': [{ kind: 'thin-before', condition: doubt, values: {} }],
   thin: [{ kind: 'thin', condition: watch, values: {} }],

@@ -232,6 +232,33 @@ export const words: WordsOf<OilFacts, OilBasis> = {
       }
     };
   },
+  pressure: ({ values: { pressure, rpm, wanted, verdict } }, _, units) => {
+    const read = say(pressure, 'pressure', units);
+    const where = rpm === undefined ? '' : ` at ${Math.round(rpm)} rpm`;
+    const least = wanted ? sayLimit(wanted, units) : undefined;
+    return {
+      found: {
+        good: `The oil has its pressure: ${read}${where}, at least ${least} wanted.`,
+        low: `Oil pressure is low: ${read}${where}${least ? `, at least ${least} wanted` : ''}. Its bearings run dry.`,
+        close: `Oil pressure of ${read}${where} is too close to ${least} to call.`,
+        speed: `Oil pressure was ${read}; at what speed nobody noted, so nobody can say whether that is enough.`
+      }[verdict],
+      ...{
+        good: {},
+        low: { advice: 'Do not start it. Level and filter first; then relief valve, pick-up, pump, bearings.' },
+        close: { advice: 'Read it again, warm, at a higher speed, or by the manual’s figure.' },
+        speed: { advice: 'Read it again and note the speed, or enter the manual’s figure.' }
+      }[verdict],
+      because: {
+        inputs: [`by a gauge: ${read}`, `engine speed: ${rpm === undefined ? 'not noted' : `${Math.round(rpm)} rpm`}`],
+        ...(least ? { limit: `at least ${least}` } : {}),
+        uncertainty: 'a gauge put in for a look: 5 %, a psi at least (from memory)',
+        formula: '10 psi for every 1000 rpm where the manual says nothing',
+        provenance: wanted?.provenance ?? 'C',
+        source: 'Common practice, from memory; the manual’s figure counts'
+      }
+    };
+  },
   residue: ({ values: p }) => {
     const percent = (x: number): string => `${(100 * x).toFixed(x < 0.01 ? 2 : 1)} %`;
     const changes = p.made === 1 ? 'change' : 'changes';

@@ -44,4 +44,13 @@
   <StationFields station="oil" only={[...(wet || above ? [] : ['drained']), 'filter', 'washer']} />
   <div class="mt-3 pb-3"><PourTally station="oil" /></div>
 </Fold>
+<Fold
+  large
+  lazy
+  title="Pressure"
+  note="by a gauge in place of the sender"
+  open={session.record.all('oil.pressure').length > 0 || session.record.value('run.lamp') === 'came'}
+>
+  <div class="pb-3"><StationFields station="oil" only={['pressure', 'pressureRpm']} /></div>
+</Fold>
 <QuickFigures station="oil" example="dip 6 mm 6 mm" />

@@ -1,0 +1,53 @@
+import { ownLimits } from '../../engine/limits.ts';
+import type { Context } from '../../findings/context.ts';
+import { judgedBy, type Judged } from '../../findings/limit.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
+import { lampSeen } from '../run/lamp.ts';
+
+/** What a gauge screwed in for a look is off by, Pa and share of what it reads (M: a psi, 5 %). */
+const GAUGE = { least: 6895, share: 0.05 } as const;
+/** A speed belongs to a pressure read within this of it, ms (M). */
+const TOGETHER = 180_000;
+/** So little is too little at any speed, Pa (C: 5 psi). */
+const NONE = 34_474;
+
+export interface OilPressure {
+  /** Pa over the outside air. */
+  readonly pressure: number;
+  /** 1/min; nothing where it was not noted. */
+  readonly rpm?: number;
+  /** What it should have had at that speed; nothing where neither the manual nor the speed says it. */
+  readonly wanted?: Judged;
+  /** speed: without it, or the manual’s figure, nobody can say. close: within what the gauge is off by. */
+  readonly verdict: 'good' | 'low' | 'close' | 'speed';
+  readonly at: Instant;
+}
+
+/** The oil pressure that a gauge showed last, since whatever makes it was worked on; by the manual, else by the speed. */
+export function oilPressure(c: Context): OilPressure | undefined {
+  const last = c.record.last('oil.pressure');
+  if (typeof last?.value !== 'number' || c.touched('oil.pressure').some((at) => isAfter(at, last.at))) return undefined;
+  const pressure = last.value;
+  const [near] = [...c.record.all('oil.pressureRpm'), ...c.record.all('run.rpm')]
+    .flatMap((r) =>
+      typeof r.value === 'number' ? [{ rpm: r.value, off: Math.abs(Date.parse(r.at) - Date.parse(last.at)) }] : []
+    )
+    .filter((r) => r.off <= TOGETHER)
+    .sort((a, b) => a.off - b.off);
+  const rpm = near?.rpm;
+  const own = rpm === undefined ? undefined : Math.max(NONE, rpm * ownLimits.oilPressure);
+  const wanted = judgedBy(c, 'oil.pressure', own);
+  const off = Math.max(GAUGE.least, GAUGE.share * pressure);
+  const base = { pressure, at: last.at, ...(rpm === undefined ? {} : { rpm }), ...(wanted ? { wanted } : {}) };
+  if (pressure + off < Math.min(NONE, wanted?.value ?? NONE)) return { ...base, verdict: 'low' };
+  if (!wanted) return { ...base, verdict: 'speed' };
+  if (pressure + off < wanted.value) return { ...base, verdict: 'low' };
+  return { ...base, verdict: pressure - off >= wanted.value ? 'good' : 'close' };
+}
+
+/** A gauge showed that there is oil pressure, after the lamp came: it is its sender, or its wire. */
+export function lampIsFalse(c: Context): boolean {
+  const read = oilPressure(c);
+  const lamp = lampSeen(c);
+  return read?.verdict === 'good' && (!lamp?.came || !isAfter(lamp.at, read.at));
+}

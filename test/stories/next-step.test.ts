@@ -226,6 +226,11 @@ describe('no stream on muffs', () => {
     expect(b.holds()).not.toContain('run');
     expect(b.ids()).not.toContain('run.stopped:fault');
   });
+  it('strong in the tank for half a minute is no run', () => {
+    const b = none().read('cooling.source', 'tank').read('run.event', 'start').wait(0.01).read('run.stream', 'strong');
+    b.read('run.event', 'stop').read('run.outcome', 'stopped').read('run.reason', 'other');
+    expect(b.holds()).toContain('run');
+  });
   it('worked on before it ran in the tank: that may have been it, and its cause is asked for', () => {
     const b = none().done('pump').read('cooling.source', 'tank').read('run.event', 'start').wait(0.3);
     b.read('run.stream', 'strong').read('run.outcome', 'ran').read('run.minutes', 15).read('run.event', 'stop');

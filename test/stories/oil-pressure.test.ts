@@ -53,6 +53,10 @@ describe('a lamp that tells of no heat', () => {
     expect(jobs(b)).not.toContain('heat-sender');
     expect(jobs(b)).not.toContain('oil-pump');
   });
+  it('a speed of the run minutes before is not the speed it was read at', () => {
+    const b = gauge(lamp().read('run.rpm', 1100).wait(0.05), 30);
+    expect(b.ids()).toContain('oil.pressure:cannot-tell');
+  });
   it('hardly any is too little at any speed', () => {
     expect(gauge(lamp(), 2).ids()).toContain('oil.pressure:fault');
   });

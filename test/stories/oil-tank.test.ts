@@ -66,6 +66,10 @@ describe('a two-stroke whose oil has a tank of its own', () => {
       true
     );
   });
+  it('mixed before it ran, an empty oil tank harmed nothing', () => {
+    const b = ran(fresh().read('fuel.mix', 50), 'ran').read('fuel.oilTank', 'empty');
+    expect(b.said('compression.ran-dry')).toBe('');
+  });
   it('found empty and filled before it ran: that run had its oil', () => {
     const b = ran(fresh().read('fuel.oilTank', 'empty').done('oil-tank').read('fuel.oilTank', 'full'), 'ran');
     expect(b.said('compression.ran-dry')).toBe('');
@@ -76,6 +80,8 @@ describe('a two-stroke whose oil has a tank of its own', () => {
     expect(b.said('compression.ran-dry')).toMatch(/without its oil/);
     expect(jobs(b)).toContain('oil-feed');
     expect(b.read('fuel.mix', 50).holds()).not.toContain('premix');
+    // What is mixed now helped no run before.
+    expect(b.said('compression.ran-dry')).toMatch(/without its oil/);
     b.done('oil-feed').read('fuel.oilMoves', 'moves');
     expect(jobs(b)).not.toContain('oil-feed');
   });

@@ -22,10 +22,11 @@ export function muffsTried(c: Context): 'not-yet' | 'not-run' | 'fine' | 'poor' 
   return since ? (since.value === 'strong' ? 'fine' : 'poor') : 'not-run';
 }
 
-/** It was on muffs then, and in other water with nothing else done the stream was strong: it was the muffs, and that is on record. */
+/** It was on muffs then, and in other water, with nothing else done, the stream was strong and the run good: it was the muffs, and that is on record. */
 export const muffsWereIt = (c: Context, at: Instant): boolean =>
   muffsTried(c) === 'fine' &&
   c.record.all('cooling.source').findLast((r) => !isAfter(r.at, at))?.value === 'muffs' &&
+  c.record.all('run.outcome').some((r) => r.value === 'ran' && isAfter(r.at, at)) &&
   !c.worked('cooling').some((w) => isAfter(w, at));
 
 /**

@@ -78,7 +78,7 @@ export function ranWithoutOil(c: Context): Instant | undefined {
     ...c.record.all('run.event').filter((r) => r.value === 'start'),
     ...c.record.all('run.outcome').filter((r) => r.value !== 'unknown' && r.value !== 'failed')
   ].sort(byTime);
-  if (way === 'tank') return ranOnEmptyTank(c, mixNow(c), runs);
+  if (way === 'tank') return ranOnEmptyTank(c, runs);
   if (way !== 'fuel') return undefined;
   const wanted = askedMix(c)?.wanted.value;
   const lean = (v: unknown): boolean => typeof v === 'number' && wanted !== undefined && v > RAN_DRY * wanted;

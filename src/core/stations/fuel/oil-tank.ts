@@ -35,27 +35,37 @@ export function injectionStarved(c: Context, mix: number | undefined): string | 
   return oilMoves(c) === 'still' ? 'The oil injection gives no oil, and there is none in the fuel.' : undefined;
 }
 
+/** Oil was told to be in the fuel before an instant, and nothing was said of it since: what is mixed afterwards helped no run. */
+function mixedBefore(c: Context, at: Instant): boolean {
+  const told = [...c.record.all('fuel.mix'), ...c.record.all('fuel.tankMix')]
+    .filter((r) => typeof r.value === 'number' && !isAfter(r.at, at))
+    .sort(byTime)
+    .at(-1);
+  return (
+    standsIn(told?.value as number | undefined) &&
+    !c.renewed('fuel.mix').some((w) => isAfter(w, told?.at) && !isAfter(w, at))
+  );
+}
+
 /** When it last ran on an oil tank that was told to be empty, or on oil that did not move, with nothing done to it between the two. */
-export function ranOnEmptyTank(
-  c: Context,
-  mix: number | undefined,
-  runs: readonly { readonly at: Instant }[]
-): Instant | undefined {
-  if (oilWay(c) !== 'tank' || standsIn(mix)) return undefined;
+export function ranOnEmptyTank(c: Context, runs: readonly { readonly at: Instant }[]): Instant | undefined {
+  if (oilWay(c) !== 'tank') return undefined;
+  const seenFilled = c.record
+    .all('fuel.oilTank')
+    .flatMap((r) => (r.value === 'full' || r.value === 'low' ? [r.at] : []));
+  const empty = c.record.all('fuel.oilTank').filter((r) => r.value === 'empty');
+  const still = c.record.all('fuel.oilMoves').filter((r) => r.value === 'still');
   const told = [
-    ...c.record.all('fuel.oilTank').filter((r) => r.value === 'empty'),
-    ...c.record.all('fuel.oilMoves').filter((r) => r.value === 'still')
+    ...empty.map((r) => ({ at: r.at, undone: [...c.touched('fuel.oilTank'), ...seenFilled] })),
+    ...still.map((r) => ({ at: r.at, undone: c.touched('fuel.oilMoves') }))
   ];
-  const filled = [
-    ...c.touched('fuel.oilTank'),
-    ...c.touched('fuel.oilMoves'),
-    ...c.record.all('fuel.oilTank').flatMap((r) => (['full', 'low'].includes(String(r.value)) ? [r.at] : []))
-  ];
-  return [...runs].sort(byTime).findLast(({ at }) =>
-    told.some((t) => {
-      const [first, last] = isAfter(at, t.at) ? [t.at, at] : [at, t.at];
-      return !filled.some((f) => isAfter(f, first) && !isAfter(f, last));
-    })
+  return [...runs].sort(byTime).findLast(
+    ({ at }) =>
+      !mixedBefore(c, at) &&
+      told.some((t) => {
+        const [first, last] = isAfter(at, t.at) ? [t.at, at] : [at, t.at];
+        return !t.undone.some((f) => isAfter(f, first) && !isAfter(f, last));
+      })
   )?.at;
 }
 

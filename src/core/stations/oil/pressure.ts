@@ -6,8 +6,8 @@ import { lampSeen } from '../run/lamp.ts';
 
 /** What a gauge screwed in for a look is off by, Pa and share of what it reads (M: a psi, 5 %). */
 const GAUGE = { least: 6895, share: 0.05 } as const;
-/** A speed belongs to a pressure read within this of it, ms (M). */
-const TOGETHER = 180_000;
+/** A speed noted for it belongs to a pressure read within this of it, and one of the run only where both were read at once, ms (M). */
+const TOGETHER = { noted: 600_000, run: 60_000 } as const;
 /** So little is too little at any speed, Pa (C: 5 psi). */
 const NONE = 34_474;
 
@@ -28,13 +28,15 @@ export function oilPressure(c: Context): OilPressure | undefined {
   const last = c.record.last('oil.pressure');
   if (typeof last?.value !== 'number' || c.touched('oil.pressure').some((at) => isAfter(at, last.at))) return undefined;
   const pressure = last.value;
-  const [near] = [...c.record.all('oil.pressureRpm'), ...c.record.all('run.rpm')]
-    .flatMap((r) =>
-      typeof r.value === 'number' ? [{ rpm: r.value, off: Math.abs(Date.parse(r.at) - Date.parse(last.at)) }] : []
-    )
-    .filter((r) => r.off <= TOGETHER)
-    .sort((a, b) => a.off - b.off);
-  const rpm = near?.rpm;
+  const nearest = (what: 'oil.pressureRpm' | 'run.rpm', within: number): number | undefined =>
+    c.record
+      .all(what)
+      .flatMap((r) =>
+        typeof r.value === 'number' ? [{ rpm: r.value, off: Math.abs(Date.parse(r.at) - Date.parse(last.at)) }] : []
+      )
+      .filter((r) => r.off <= within)
+      .sort((a, b) => a.off - b.off)[0]?.rpm;
+  const rpm = nearest('oil.pressureRpm', TOGETHER.noted) ?? nearest('run.rpm', TOGETHER.run);
   const own = rpm === undefined ? undefined : Math.max(NONE, rpm * ownLimits.oilPressure);
   const wanted = judgedBy(c, 'oil.pressure', own);
   const off = Math.max(GAUGE.least, GAUGE.share * pressure);

@@ -27,8 +27,8 @@
 {#if jar}<div class="panel mb-3 p-2"><JarDrawing layers={jar} label="Jar sample" /></div>{/if}
 <StationFields station="fuel" only={['kind', 'age', 'stabilised', 'jar', 'jarWater']} />
 {#if mayInject(session.survey.engine.profile)}
-  <h3 class="mt-5 mb-2 text-xl">Oil of its own</h3>
-  <StationFields station="fuel" only={['oilTank', 'oilMoves']} />
+  <h3 class="mt-5 mb-2 text-xl">Oil tank</h3>
+  <StationFields station="fuel" only={['oilTank', 'oilMoves', ...(way === 'tank' ? (['mix'] as const) : [])]} />
 {/if}
 {#if injected}
   <Fold

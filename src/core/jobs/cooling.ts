@@ -82,7 +82,7 @@ export const cooling = {
     parts: ['thermostat gasket'],
     minutes: 30,
     hazards: ['hot'],
-    proof: { station: 'cooling', text: 'all found' },
+    proof: { station: 'cooling', text: 'all found', reads: ['cooling.found'] },
     after: ['pump'],
     opens: ['cowl'],
     daylight: true,
@@ -99,7 +99,11 @@ export const cooling = {
     parts: ['thermostat and gasket'],
     minutes: 60,
     hazards: ['hot'],
-    proof: { station: 'cooling', text: 'head under its limit to the end of a run' },
+    proof: {
+      station: 'cooling',
+      text: 'head under its limit to the end of a run',
+      reads: ['cooling.head', 'run.temperature']
+    },
     after: ['pump', 'pieces', 'screen'],
     opens: ['cowl'],
     uses: ['tank'],
@@ -166,7 +170,11 @@ export const cooling = {
     minutes: 120,
     wait: 60,
     hazards: ['chemicals', 'waste'],
-    proof: { station: 'run', text: 'head under its limit to the end of a run, banks alike' },
+    proof: {
+      station: 'run',
+      text: 'head under its limit to the end of a run, banks alike',
+      reads: ['run.temperature', 'cooling.head']
+    },
     alters: ['cooling'],
     after: ['pump', 'thermostat'],
     uses: ['hose'],

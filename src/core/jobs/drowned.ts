@@ -52,7 +52,11 @@ export const drowned = {
     minutes: 30,
     wait: 20,
     hazards: ['waste'],
-    proof: { station: 'oil', text: 'sump drained, oil clean, two dips between the marks' },
+    proof: {
+      station: 'oil',
+      text: 'sump drained, oil clean, two dips between the marks',
+      reads: ['oil.look', 'oil.dip', 'oil.dipAt']
+    },
     renews: ['oil.look', 'oil.smell'],
     after: ['empty-cylinders'],
     opens: ['sump'],

@@ -62,7 +62,7 @@ export const electrics = {
     parts: ['what the meter condemns'],
     minutes: 50,
     hazards: ['battery', 'flywheel'],
-    proof: { station: 'run', text: '13 to 15 V at the battery at 1500 rpm and over' },
+    proof: { station: 'run', text: '13 to 15 V at the battery at 1500 rpm and over', reads: ['run.volts'] },
     opens: ['cowl'],
     uses: ['tank'],
     phase: 'running'

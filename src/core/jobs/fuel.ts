@@ -34,7 +34,7 @@ export const fuel = {
     consumables: ['fresh fuel'],
     minutes: 5,
     hazards: ['vapour'],
-    proof: { station: 'fuel', text: 'tank not empty' }
+    proof: { station: 'fuel', text: 'tank not empty', reads: ['fuel.level'] }
   },
   'fuel-drain': {
     title: 'Drain tank, line, filter and bowl; fresh fuel in',
@@ -104,7 +104,7 @@ export const fuel = {
     parts: ['bulb, hose or O-rings as found'],
     minutes: 25,
     hazards: ['vapour'],
-    proof: { station: 'fuel', text: 'bulb firms up and holds' },
+    proof: { station: 'fuel', text: 'bulb firms up and holds', reads: ['fuel.bulb'] },
     dirty: true
   },
   mix: {
@@ -190,7 +190,11 @@ export const fuel = {
     seenRunning: true,
     minutes: 20,
     hazards: ['vapour', 'fuel-pressure'],
-    proof: { station: 'fuel', text: 'the joint good and dry; a bulb firms up and holds' },
+    proof: {
+      station: 'fuel',
+      text: 'the joint good and dry; a bulb firms up and holds',
+      reads: ['fuel.bulb', 'fuel.couplings', 'fuel.hose']
+    },
     after: ['fuel-drain'],
     opens: ['cowl'],
     dirty: true

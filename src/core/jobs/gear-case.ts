@@ -96,7 +96,7 @@ export const gearCase = {
     minutes: 120,
     hazards: ['eyes', 'propeller'],
     renews: ['turn.roughNeutral', 'turn.roughLeg', 'turn.lockLeg'],
-    proof: { station: 'gear', text: 'metal explained' },
+    proof: { station: 'gear', text: 'metal explained', reads: ['gear.explained', 'gear.magnet'] },
     // Opened for what turns roughly or not at all, it is the hand turn that says whether that was it.
     proofAt: { turn: { station: 'turn', text: 'turns free with the leg on', reads: ['turn.result'] } },
     alters: ['turn'],
@@ -223,7 +223,7 @@ export const gearCase = {
     tools: ['spanners'],
     minutes: 40,
     hazards: ['propeller'],
-    proof: { station: 'run', text: 'forward, neutral and reverse' },
+    proof: { station: 'run', text: 'forward, neutral and reverse', reads: ['run.gears'] },
     renews: ['run.gears', 'turn.neutral', 'turn.forward', 'turn.reverse'],
     uses: ['tank'],
     noisy: true,

@@ -145,7 +145,7 @@ export const powerHead = {
     seenRunning: true,
     minutes: 90,
     hazards: ['air'],
-    proof: { station: 'run', text: 'plug dry after running' },
+    proof: { station: 'run', text: 'plug dry after running', reads: ['run.plugAfter'] },
     opens: ['cowl', 'plugs'],
     uses: ['stand'],
     noisy: true
@@ -197,7 +197,7 @@ export const powerHead = {
     minutes: 180,
     hazards: ['air', 'flywheel'],
     renews: ['compression.crankcase'],
-    proof: { station: 'run', text: 'idles evenly, does not spit back' },
+    proof: { station: 'run', text: 'idles evenly, does not spit back', reads: ['run.idles'] },
     opens: ['flywheel'],
     uses: ['stand'],
     dirty: true,

@@ -111,6 +111,12 @@ describe('a two-stroke of which nobody said how it gets its oil', () => {
     expect(titles.indexOf('Whether it has an oil tank')).toBeLessThan(titles.indexOf(RUN));
     expect(moves(b.read('fuel.oilTank', 'unknown'))).toContain('How much oil is in its fuel, by whoever mixed it');
   });
+  it('ran well, it got its oil somehow: it goes back without anybody knowing how, but not on fuel that was told to have none', () => {
+    const b = ran(unsaid(), 'ran');
+    expect(b.said('fuel.mix')).toBe('');
+    expect(fuelGate(b)).toBe(true);
+    expect(b.read('fuel.tankOil', 'plain').said('fuel.mix')).not.toBe('');
+  });
   it('a full oil tank answers it, and so does a mixture', () => {
     expect(unsaid().read('fuel.oilTank', 'full').said('fuel.mix')).toBe('');
     expect(unsaid().read('fuel.mix', 50).said('fuel.mix')).toMatch(/Mixed 50:1/);

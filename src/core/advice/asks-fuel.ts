@@ -320,7 +320,7 @@ export const fuelAsks: Asks = {
     look('How much oil is in its fuel, by whoever mixed it', ['fuel.mix', 'fuel.tankOil'], 2, {
       only: ['cannot-tell'],
       late: 'start',
-      open: (c) => !mixtureAsked(c)
+      open: (c) => !mixtureAsked(c) && (oilWay(c) !== 'unsaid' || oilTankAsked(c))
     }),
     job('mix', { only: ['fault'] })
   ]

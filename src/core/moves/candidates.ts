@@ -17,7 +17,13 @@ const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 
 /** The class of what a finding asks for: dear work, and work that decides nothing, waits for the decisive looks. */
 const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 | 9 =>
-  a.kind === 'job' && minutes > DEAR ? 8 : a.late === 'release' ? 9 : a.late ? 7 : askClass[a.kind];
+  a.kind === 'job' && minutes > DEAR
+    ? 8
+    : a.late === 'release' || a.late === 'start'
+      ? 9
+      : a.late
+        ? 7
+        : askClass[a.kind];
 
 /** Findings whose cause is established, with the open job that cures it: nothing more is looked for on their account. */
 function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {

@@ -74,3 +74,25 @@ it('a gear plug that will not move waits to be cracked open', () => {
   const crack = b.assessed().moves.find((m) => m.title === 'Lower gear plug a crack open');
   expect(crack === undefined || crack.waits === 'First: the gear plug that will not move.').toBe(true);
 });
+
+it('stopped, and nobody can say how it ran: its figures are read before anybody else is asked', () => {
+  const injected = { ...two, fuelSystem: 'electronic', ignition: 'digital' } as const;
+  const stopped = (profile: Parameters<typeof readyToRun>[0]): Bench =>
+    readyToRun(profile, 'neglected', ['fuel'])
+      .read('fuel.level', 'some')
+      .read('fuel.age', 0.2)
+      .read('fuel.mix', 50)
+      .read('run.event', 'start')
+      .wait(0.05)
+      .read('run.stream', 'strong')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'stopped')
+      .read('run.minutes', 3)
+      .read('run.reason', 'other')
+      .read('run.idles', 'unknown');
+  expect(moves(stopped(injected))[0]).toBe('Fuel rail: pump heard with the key on, then its pressure');
+  expect(moves(stopped(two))[0]).toBe('Line vacuum at the pump, at speed');
+  expect(moves(stopped(two).read('fuel.vacuumSpeed', 3000)).join(' | ')).toMatch(/Find the cause, write it down/);
+  // Told how it ran, that has looks of its own.
+  expect(moves(stopped(two).read('run.idles', 'shakes')).join(' | ')).not.toMatch(/Line vacuum at the pump, at speed/);
+});

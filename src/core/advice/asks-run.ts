@@ -34,6 +34,16 @@ const sparkHot = sparkWhileDead(
   (c) => symptoms(c).find((s) => s.id === 'dies-warm')?.at
 );
 
+/** It was stopped and nobody can say how it ran: the figures that a run leaves no word of, before somebody else is asked (C). */
+const badlyForAll: readonly AskRule[] = [
+  look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10),
+  look('Line vacuum at the pump, at speed', ['fuel.vacuumSpeed'], 8, { needs: 'start' }),
+  look('Timing at idle by the marks', ['spark.timing'], 10, { needs: 'start' })
+].map((r): AskRule => ({
+  ...r,
+  open: (c, f) => c.record.asked('run.idles')?.value === 'unknown' && r.open(c, f)
+}));
+
 /** What a run was stopped for is looked into until a cause of it is found, or work was done on it since: then it is run again. */
 const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
   ...r,
@@ -240,6 +250,7 @@ export const runAsks: Asks = {
       stoppedFor(['stream'], r)
     ),
     ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),
+    ...badlyForAll.map((r): AskRule => stoppedFor(['other'], r)),
     look('Find the cause, write it down', ['run.cause'], 10, {
       only: ['fault'],
       last: true,

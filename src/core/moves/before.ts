@@ -19,7 +19,7 @@ export const IN_VAIN: Move = {
   kind: 'ask',
   class: 9,
   id: 'ask:run-in-vain',
-  title: 'Stop: it ends as before, and everything here was looked at. Ask the owner, or a specialist',
+  title: 'Stop: it ends as before, and nothing that was looked at says why. Ask the owner, or a specialist',
   station: 'run',
   minutes: 5,
   because: 'It was run again with nothing done in between, and ended the same way.'

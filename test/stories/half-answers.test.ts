@@ -96,3 +96,13 @@ it('stopped, and nobody can say how it ran: its figures are read before anybody 
   // Told how it ran, that has looks of its own.
   expect(moves(stopped(two).read('run.idles', 'shakes')).join(' | ')).not.toMatch(/Line vacuum at the pump, at speed/);
 });
+
+it('held back between coupling and pump, a filter that was clean before that is looked at once more', () => {
+  const b = readyToRun({ ...two, lubrication: 'premix', premixRatio: 50 });
+  b.read('fuel.vacuumSpeed', 27_000).read('fuel.vacuumPortable', 27_000).read('fuel.vacuumOpen', 27_000);
+  expect(b.ids()).toContain('fuel.vacuum-engine-side:fault');
+  const open = (x: Bench): string[] => x.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+  expect(open(b)).not.toContain('fuel-line');
+  expect(moves(b)[0]).toBe('Fuel filters');
+  expect(open(b.read('fuel.filter', 'clean'))).toContain('fuel-line');
+});

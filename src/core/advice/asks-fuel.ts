@@ -7,7 +7,7 @@ import { mixtureAsked } from '../stations/fuel/mixture.ts';
 import { oilTankAsked } from '../stations/fuel/oil-tank.ts';
 import { oilWay } from '../stations/fuel/oil-way.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
-import { ofAnotherState, ranOnPortable } from '../stations/fuel/vacuum.ts';
+import { ofAnotherState, ranOnPortable, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
@@ -270,7 +270,7 @@ export const fuelAsks: Asks = {
   'fuel.vacuum-vent': [job('fuel-open')],
   'fuel.vacuum-tank-side': [job('pick-up')],
   'fuel.vacuum-engine-side': [
-    look('Fuel filters', ['fuel.filter'], 5),
+    look('Fuel filters', ['fuel.filter'], 5, { open: (c) => !seenSinceVacuum(c, 'fuel.filter') }),
     lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
     job('fuel-filter'),
     job('fuel-line')

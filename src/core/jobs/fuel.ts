@@ -1,13 +1,15 @@
 import { cloudyJar, fuelAge, fuelCleared } from '../stations/fuel/age.ts';
 import type { Context } from '../findings/context.ts';
 import { smokesOfItsOil } from '../stations/run/symptoms.ts';
-import { lineVacuum } from '../stations/fuel/vacuum.ts';
+import { lineVacuum, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
 import { only, underWater, type JobRule } from './job.ts';
 
 /** Held back between coupling and pump, and not by the filter: what is left there is hose and coupling. */
 function heldBackBeforePump(c: Context): string | undefined {
   const filter = c.record.asked('fuel.filter')?.value;
-  return lineVacuum(c)?.where === 'engine-side' && (filter === 'clean' || filter === 'not-fitted')
+  return lineVacuum(c)?.where === 'engine-side' &&
+    seenSinceVacuum(c, 'fuel.filter') &&
+    (filter === 'clean' || filter === 'not-fitted')
     ? 'The fuel is held back between coupling and pump, and the filter is clean.'
     : undefined;
 }

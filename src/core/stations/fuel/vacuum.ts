@@ -96,3 +96,9 @@ export function lineVacuum(c: Context): LineVacuum | undefined {
   if (mine === 'low') return { ...base, verdict: 'idle-only' };
   return { ...base, verdict: mine };
 }
+
+/** Looked at since the line vacuum at speed was read: a filter that was clean before it was held back may have been the one that holds it. */
+export const seenSinceVacuum = (c: Context, item: 'fuel.filter' | 'fuel.hose' | 'fuel.couplings'): boolean => {
+  const read = c.record.last('fuel.vacuumSpeed')?.at;
+  return c.record.all(item).some((r) => r.value === 'not-fitted' || read === undefined || isAfter(r.at, read));
+};

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Bench } from '../case.ts';
+import { Bench } from '../case.ts';
 import { jobs, moves, ranWell, readyToRun } from './all-good.ts';
 import { four, two } from './engines.ts';
 
@@ -56,6 +56,20 @@ describe('a lamp that tells of no heat', () => {
   it('a speed of the run minutes before is not the speed it was read at', () => {
     const b = gauge(lamp().read('run.rpm', 1100).wait(0.05), 30);
     expect(b.ids()).toContain('oil.pressure:cannot-tell');
+  });
+  it('low, and better the next time with nothing done: held until it was good twice, and neither repaired nor cleared', () => {
+    const b = gauge(gauge(lamp(), 5, 3000), 45);
+    expect(b.ids()).toContain('oil.pressure:cannot-tell');
+    expect(b.holds()).toContain('oil-pressure');
+    expect(jobs(b)).not.toContain('heat-sender');
+    expect(jobs(b)).not.toContain('oil-pump');
+    expect(gauge(b, 46).ids()).toContain('oil.pressure:sound');
+    expect(b.holds()).not.toContain('oil-pressure');
+  });
+  it('is not started for another reading before somebody knows that there is oil in it', () => {
+    const b = gauge(new Bench(four).read('run.event', 'start').read('run.lamp', 'came').read('run.event', 'stop'), 12);
+    expect(moves(b).join(' | ')).toMatch(/Dip again: is there oil in it/);
+    expect(moves(b).join(' | ')).not.toMatch(/Oil pressure again/);
   });
   it('hardly any is too little at any speed', () => {
     expect(gauge(lamp(), 2).ids()).toContain('oil.pressure:fault');

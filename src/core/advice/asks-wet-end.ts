@@ -299,12 +299,13 @@ export const wetEndAsks: Asks = {
     job('oil-level', { only: ['watch'] })
   ],
   'oil.pressure': [
+    // It is not started for another reading before somebody knows that there is oil in it.
+    { ...dip(': is there oil in it?'), only: ['fault', 'cannot-tell'], open: (c) => dips(c).position === undefined },
     repeat('Oil pressure again, warm, its speed noted', 'oil', 10, {
       only: ['cannot-tell'],
       items: ['oil.pressure', 'oil.pressureRpm'],
       needs: 'start'
     }),
-    { ...dip(': is there oil in it?'), only: ['fault'], open: (c) => dips(c).position === undefined },
     job('oil-pump', { only: ['fault'] })
   ],
   'oil.diluted-before': [

@@ -15,7 +15,7 @@ import {
 import { accusedParts } from '../stations/spark/accused.ts';
 import { symptoms } from '../stations/run/symptoms.ts';
 import { dips } from '../stations/oil/position.ts';
-import { oilPressure } from '../stations/oil/pressure.ts';
+import { pressureLacks } from '../stations/oil/pressure.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
 import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
@@ -139,8 +139,7 @@ export const startRules: readonly HoldRule[] = [
     title: 'Oil pressure low: no start',
     blocks: ['start', 'release'],
     curedBy: ['oil-pump'],
-    raised: (c) =>
-      oilPressure(c)?.verdict === 'low' ? 'The gauge shows too little oil pressure: its bearings run dry.' : undefined,
+    raised: (c) => (pressureLacks(c) ? 'The gauge showed too little oil pressure: its bearings run dry.' : undefined),
     needs: () => [
       {
         text: 'why it is low found and mended, and the gauge in it at the next start',

@@ -149,7 +149,13 @@ function tested(c: Context): OilFact[] {
   return lab.high < fault.value && lab.low <= 0 ? fact('fresh', 'sound') : fact('close', 'cannot-tell');
 }
 
-const gaugedIs = { good: 'sound', low: 'fault', close: 'cannot-tell', speed: 'cannot-tell' } as const;
+const gaugedIs = {
+  good: 'sound',
+  low: 'fault',
+  close: 'cannot-tell',
+  speed: 'cannot-tell',
+  contradicted: 'cannot-tell'
+} as const;
 /** The oil’s pressure, where a gauge was put in place of the sender. */
 function gauged(c: Context): OilFact[] {
   const read = oilPressure(c);

@@ -18,21 +18,39 @@ export interface OilPressure {
   readonly rpm?: number;
   /** What it should have had at that speed; nothing where neither the manual nor the speed says it. */
   readonly wanted?: Judged;
-  /** speed: without it, or the manual’s figure, nobody can say. close: within what the gauge is off by. */
-  readonly verdict: 'good' | 'low' | 'close' | 'speed';
+  /**
+   * speed: without it, or the manual’s figure, nobody can say. close: within what the gauge is off by. contradicted: it was low before, with
+   * nothing done since, and not good twice running.
+   */
+  readonly verdict: 'good' | 'low' | 'close' | 'speed' | 'contradicted';
   readonly at: Instant;
 }
 
-/** The oil pressure that a gauge showed last, since whatever makes it was worked on; by the manual, else by the speed. */
+/**
+ * The oil pressure that a gauge showed, since whatever makes it was worked on; by the manual, else by the speed. The last reading speaks,
+ * but one that was low is not taken back by a single better one.
+ */
 export function oilPressure(c: Context): OilPressure | undefined {
-  const last = c.record.last('oil.pressure');
-  if (typeof last?.value !== 'number' || c.touched('oil.pressure').some((at) => isAfter(at, last.at))) return undefined;
-  const pressure = last.value;
+  const worked = c.touched('oil.pressure');
+  const list = c.record
+    .all('oil.pressure')
+    .flatMap((r) =>
+      typeof r.value === 'number' && !worked.some((at) => isAfter(at, r.at)) ? [gauged(c, r.value, r.at)] : []
+    );
+  const last = list.at(-1);
+  if (!last || last.verdict === 'low' || list.slice(-2).every((r) => r.verdict === 'good')) return last;
+  return list.some((r) => r.verdict === 'low') ? { ...last, verdict: 'contradicted' } : last;
+}
+
+/** The gauge shows too little, or did and nothing explains why it does no more. */
+export const pressureLacks = (c: Context): boolean => ['low', 'contradicted'].includes(String(oilPressure(c)?.verdict));
+
+function gauged(c: Context, pressure: number, at: Instant): OilPressure {
   const nearest = (what: 'oil.pressureRpm' | 'run.rpm', within: number): number | undefined =>
     c.record
       .all(what)
       .flatMap((r) =>
-        typeof r.value === 'number' ? [{ rpm: r.value, off: Math.abs(Date.parse(r.at) - Date.parse(last.at)) }] : []
+        typeof r.value === 'number' ? [{ rpm: r.value, off: Math.abs(Date.parse(r.at) - Date.parse(at)) }] : []
       )
       .filter((r) => r.off <= within)
       .sort((a, b) => a.off - b.off)[0]?.rpm;
@@ -40,7 +58,7 @@ export function oilPressure(c: Context): OilPressure | undefined {
   const own = rpm === undefined ? undefined : Math.max(NONE, rpm * ownLimits.oilPressure);
   const wanted = judgedBy(c, 'oil.pressure', own);
   const off = Math.max(GAUGE.least, GAUGE.share * pressure);
-  const base = { pressure, at: last.at, ...(rpm === undefined ? {} : { rpm }), ...(wanted ? { wanted } : {}) };
+  const base = { pressure, at, ...(rpm === undefined ? {} : { rpm }), ...(wanted ? { wanted } : {}) };
   if (pressure + off < Math.min(NONE, wanted?.value ?? NONE)) return { ...base, verdict: 'low' };
   if (!wanted) return { ...base, verdict: 'speed' };
   if (pressure + off < wanted.value) return { ...base, verdict: 'low' };

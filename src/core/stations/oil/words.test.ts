@@ -71,7 +71,7 @@ const examples: Examples<OilFacts> = {
   'above-open': above.map((values) => ({ kind: 'above-open', condition: doubt, values: { ...values, weights: [] } })),
   milky: [{ kind: 'milky', condition: 'fault', values: {} }],
   look: [{ kind: 'look', condition: sound, values: {} }],
-  pressure: (['good', 'low', 'close', 'speed'] as const).map((verdict) => ({
+  pressure: (['good', 'low', 'close', 'speed', 'contradicted'] as const).map((verdict) => ({
     kind: 'pressure',
     condition: verdict === 'low' ? ('fault' as const) : doubt,
     values: {

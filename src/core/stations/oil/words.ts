@@ -241,13 +241,15 @@ export const words: WordsOf<OilFacts, OilBasis> = {
         good: `The oil has its pressure: ${read}${where}, at least ${least} wanted.`,
         low: `Oil pressure is low: ${read}${where}${least ? `, at least ${least} wanted` : ''}. Its bearings run dry.`,
         close: `Oil pressure of ${read}${where} is too close to ${least} to call.`,
-        speed: `Oil pressure was ${read}; at what speed nobody noted, so nobody can say whether that is enough.`
+        speed: `Oil pressure was ${read}; at what speed nobody noted, so nobody can say whether that is enough.`,
+        contradicted: `Oil pressure is ${read}${where} now, and was too low before with nothing done since: one of the two is wrong.`
       }[verdict],
       ...{
         good: {},
         low: { advice: 'Do not start it. Level and filter first; then relief valve, pick-up, pump, bearings.' },
         close: { advice: 'Read it again, warm, at a higher speed, or by the manual’s figure.' },
-        speed: { advice: 'Read it again and note the speed, or enter the manual’s figure.' }
+        speed: { advice: 'Read it again and note the speed, or enter the manual’s figure.' },
+        contradicted: { advice: 'The gauge and its fitting first; good twice running, it counts as good.' }
       }[verdict],
       because: {
         inputs: [`by a gauge: ${read}`, `engine speed: ${rpm === undefined ? 'not noted' : `${Math.round(rpm)} rpm`}`],

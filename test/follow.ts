@@ -118,7 +118,8 @@ export class Follower {
     } else if (move.items?.includes('oil.pressure')) {
       this.read('oil.pressureRpm', 2000);
       this.read('oil.pressure', 300e3);
-    } else if (move.station) this.good(move.station);
+    } else if (move.id === 'look:start-lock') this.read('turn.startLock', 'locks');
+    else if (move.station) this.good(move.station);
     return move;
   }
 }

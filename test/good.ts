@@ -85,6 +85,7 @@ export function good(station: string, hands: Hands): void {
         'turn.forward',
         'turn.reverse',
         'turn.reverseLock',
+        'turn.shiftRod',
         'turn.assembled',
         'turn.belt',
         'turn.lockNeutral',
@@ -161,6 +162,8 @@ export function good(station: string, hands: Hands): void {
       read('gear.water', 0);
       read('gear.magnet', 'paste');
       read('gear.explained', 'yes');
+      read('gear.dyeCase', 'paint');
+      read('gear.dyeSkeg', 'paint');
       read('gear.slots', 'good');
       read('gear.caseAir', 300e-6);
       caseTest(hands);

@@ -24,6 +24,8 @@ const quiet: Readonly<Partial<Record<ItemId, readonly string[]>>> = {
   'turn.forward': ['follows'],
   'turn.reverse': ['follows'],
   'turn.reverseLock': ['rises'],
+  'turn.startLock': ['locks'],
+  'turn.shiftRod': ['follows'],
   // Asked by the drowned hold, which stands until they are told to be over.
   'turn.pass': ['water', 'drops', 'clear'],
   'turn.dried': ['yes', 'part', 'no'],
@@ -57,6 +59,9 @@ const quiet: Readonly<Partial<Record<ItemId, readonly string[]>>> = {
   // Heard beside a measured cylinder (places.test.ts); alone it says nothing.
   'compression.crankcase': ['held'],
   'gear.explained': ['no'],
+  // Of a line that was seen; alone they say nothing.
+  'gear.dyeCase': ['paint', 'metal'],
+  'gear.dyeSkeg': ['paint', 'metal'],
   'gear.caseTurned': ['yes', 'no'],
   'gear.caseOpen': ['yes', 'no'],
   'gear.levelHole': ['bubbleFree', 'bubbles', 'no'],

@@ -147,7 +147,9 @@ describe('work and its proof', () => {
     // Two minutes at the hub before a case is opened.
     expect(open(b)).not.toContain('clutch-dog');
     expect(b.assessed().moves.map((m) => m.title)).toContain('Twist the propeller against the flywheel');
-    expect(open(b.read('look.twist', 'holds'))).toContain('clutch-dog');
+    expect(open(b.read('look.twist', 'holds'))).not.toContain('clutch-dog');
+    // And the joint of the shift rod.
+    expect(open(b.read('turn.shiftRod', 'follows'))).toContain('clutch-dog');
   });
 });
 

@@ -87,7 +87,11 @@ describe('a gear that failed in the run', () => {
     const b = failed().read('turn.forward', 'follows').read('turn.reverse', 'slips');
     expect(jobs(b)).toContain('linkage');
     expect(jobs(b)).not.toContain('gears');
-    b.read('look.twist', 'holds').done('linkage').wait(1).read('turn.reverse', 'slips');
+    b.read('look.twist', 'holds')
+      .done('linkage')
+      .wait(1)
+      .read('turn.reverse', 'slips')
+      .read('turn.shiftRod', 'follows');
     expect(jobs(b)).toContain('clutch-dog');
     expect(jobs(b)).not.toContain('gears');
   });

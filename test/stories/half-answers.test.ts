@@ -14,6 +14,7 @@ describe('half of a look leaves the other half asked for', () => {
       .read('turn.forward', 'follows');
   it('forward tried: reverse before it runs', () => {
     const b = shifted();
+    b.read('turn.startLock', 'locks');
     expect(moves(b)[0]).toBe('Shift by hand: reverse');
     expect(moves(b.read('turn.reverse', 'follows'))[0]).toBe(RUN);
   });
@@ -61,10 +62,10 @@ describe('a case that leaks again after it was resealed', () => {
     expect(moves(b)[0]).toBe('Soapy water: where it bubbles');
     expect(b.assessed().moves.find((m) => /^Once more: reseal/.test(m.title))?.waits).toBeTruthy();
   });
-  it('bubbling at a seal again, it is opened again; at the housing, how deep the crack goes', () => {
+  it('bubbling at a seal again, it is opened again; at the housing, the crack is mended', () => {
     expect(moves(again().read('gear.caseBubbles', ['propshaft'])).some((m) => /^Once more: reseal/.test(m))).toBe(true);
     const crack = moves(again().read('gear.caseBubbles', ['housing']));
-    expect(crack).toContain('Find out how deep the crack goes');
+    expect(crack).toContain('Mend the cracked gear case, or fit another');
     expect(crack.join(' | ')).not.toMatch(/Once more: reseal/);
   });
 });

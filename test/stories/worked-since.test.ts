@@ -16,6 +16,7 @@ describe('a propeller that dragged warm', () => {
       .read('turn.forward', 'follows')
       .read('turn.reverse', 'follows');
     expect(b.ids()).toContain('turn.shift:fault');
+    expect(moves(b)[0]).toMatch(/Shift rod: does it follow/);
     expect(moves(b).join(' | ')).toMatch(/Once more: set the shift linkage|Stop: done/);
   });
 });

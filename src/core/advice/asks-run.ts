@@ -11,7 +11,7 @@ import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
-import { beltLook, twist } from './asks-turn.ts';
+import { beltLook, shiftRod, twist } from './asks-turn.ts';
 import { coldAndWarm } from './asks-spark.ts';
 import {
   heat,
@@ -239,7 +239,7 @@ export const runAsks: Asks = {
       open: (c) => !c.record.all('turn.forward').some((r) => isAfter(r.at, c.record.last('run.gears')?.at))
     })
   ],
-  'run.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
+  'run.dog-worn': [twist, shiftRod, job('clutch-dog', { only: ['fault'] })],
   // What it was stopped for is looked into; written down is what came of that.
   'run.stopped': [
     howItRan,

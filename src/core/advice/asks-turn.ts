@@ -2,8 +2,9 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
 import { lockTree } from '../stations/turn/lock.ts';
-import type { ThroughLinkage } from '../stations/turn/facts.ts';
+import type { AfterSetting, ThroughLinkage } from '../stations/turn/facts.ts';
 import { roughTree } from '../stations/turn/rough.ts';
+import { rodAsked } from '../stations/turn/shift-rod.ts';
 import { lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { asked, at, goOn, job, look, repeat, trial, type AskRule, type Asks } from './ask.ts';
@@ -87,9 +88,15 @@ const shiftWarm = repeat('Neutral again, warm from the run', 'turn', 2, {
   late: 'release',
   open: (c, f) => dragsCold(f) && !through(f) && c.record.value('run.outcome') === 'ran'
 });
+/** With the linkage set it is the joint of the shift rod, and only then the gear case. */
+export const shiftRod = look('Shift rod: does it follow the lever?', ['turn.shiftRod'], 10, {
+  open: (c) => !rodAsked(c)
+});
+const thoughSet = (f: Finding): boolean => (f.values as AfterSetting | undefined)?.set === true;
 const setLinkage = [
   free,
   shiftAgain,
+  { ...shiftRod, open: (c: Context, f: Finding) => thoughSet(f) && shiftRod.open(c, f) },
   shiftWarm,
   job('linkage', { open: (c, f) => !through(f) && !dragsCold(f) && job('linkage').open(c, f) })
 ];
@@ -127,6 +134,7 @@ export const turnAsks: Asks = {
   ],
   'turn.gritty': [trial(roughTree), afterSoak, job('soak')],
   'turn.feel': [trial(roughTree), afterSoak, job('feel')],
+  'turn.feel-head': [job('overhaul')],
   'turn.rough-pinion': [job('feel')],
   'turn.rough-gears': [
     look('Lower gear plug a crack open', ['gear.first'], 4),
@@ -178,6 +186,12 @@ export const turnAsks: Asks = {
   'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
   'turn.shift': setLinkage,
   'turn.gear': setLinkage,
+  'turn.shift-joint': [job('shift-joint')],
+  'turn.gear-joint': [job('shift-joint')],
+  'turn.shift-inside': [job('clutch-dog')],
+  'turn.gear-inside': [job('clutch-dog')],
+  'turn.start-lock': [job('neutral-switch')],
+  'turn.joint': [job('shift-joint')],
   'turn.dog': [
     twist,
     repeat('Shift through by hand again', 'turn', 2, {
@@ -187,7 +201,7 @@ export const turnAsks: Asks = {
     job('propeller', { only: ['cannot-tell'] }),
     ...setLinkage.map((rule) => ({ ...rule, only: ['fault'] as const }))
   ],
-  'turn.dog-worn': [twist, job('clutch-dog', { only: ['fault'] })],
+  'turn.dog-worn': [twist, shiftRod, job('clutch-dog', { only: ['fault'] })],
   'turn.reverse-lock': setLinkage,
   'turn.belt': [job('belt')]
 };

@@ -7,6 +7,7 @@ import type { ItemId } from '../stations/items.ts';
 import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
 import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
+import { bubblesAtHousing, crackDepth, crackedThrough, dyeAsked, type CrackPlace } from '../stations/gear/crack.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { wetSinceFill } from '../stations/gear/wet.ts';
 import { dips, seenToFall } from '../stations/oil/position.ts';
@@ -144,6 +145,20 @@ const letsFuelIn: readonly AskRule[] = [
   })
 ];
 
+/** How deep a crack goes, before anybody pays for it: dye, then the whole test where that does not say (C). */
+const howDeep = (place: CrackPlace, dye: 'gear.dyeCase' | 'gear.dyeSkeg', title: string): readonly AskRule[] => [
+  look(title, [dye], 10, {
+    only: ['fault'],
+    open: (c) => crackDepth(c, place) === 'untold' && !dyeAsked(c, place)
+  }),
+  ...[drain, capacity, begunStage, caseTest].map((r): AskRule => ({
+    ...r,
+    only: ['fault'],
+    open: (c, f) => crackDepth(c, place) === 'untold' && !bubblesAtHousing(c) && r.open(c, f)
+  })),
+  job('crack', { only: ['fault'], open: (c, f) => crackedThrough(c) && job('crack').open(c, f) })
+];
+
 /** What the look at the leg, the gear case and the engine oil ask for, in the trade's order. C: common practice. */
 export const wetEndAsks: Asks = {
   'look.left': [
@@ -155,7 +170,11 @@ export const wetEndAsks: Asks = {
   ],
   // Drained, it is tested before it is filled: what is at the hub came out at a seal.
   'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain, capacity, begunStage, caseTest],
-  'look.case': [look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] })],
+  'look.case': [
+    look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] }),
+    ...howDeep('case', 'gear.dyeCase', 'Dye on the line along the case, on bare metal')
+  ],
+  'look.skeg': howDeep('skeg', 'gear.dyeSkeg', 'Dye on the crack of the skeg, both its ends'),
   'gear.forecast': [look('Enter the coldest night of the forecast', ['safe.forecast'], 1)],
   'gear.water': [
     look('Lower gear plug a crack open, after use', ['gear.first'], 4, { late: 'release', open: washersTried }),

@@ -1,3 +1,4 @@
+import { crackDepth, crackedThrough, crackPlaces } from '../stations/gear/crack.ts';
 import { only, type JobRule } from './job.ts';
 
 /** What the walk around the engine finds. */
@@ -72,14 +73,35 @@ export const body = {
     torque: ['torque.propeller'],
     oneTime: ['split pin']
   },
-  crack: {
+  'crack-depth': {
     title: 'Find out how deep the crack goes',
-    raisedBy: ['gear.test-housing', only('look.case', 'fault'), only('look.skeg', 'fault')],
-    how: 'Dye on clean metal, then a case test at low pressure. Why it cracked is answered before it is mended.',
+    finds: true,
+    raisedBy: [only('look.case', 'fault'), only('look.skeg', 'fault')],
+    unless: (c) => !crackPlaces.some((p) => crackDepth(c, p) === 'untold'),
+    how: 'Paint off along the line, dye on clean bare metal; then a case test from the low stage on.',
     tools: ['dye', 'case tester'],
     minutes: 40,
     hazards: ['air', 'chemicals'],
-    proof: { station: 'look', text: 'no crack, or mended and tested', reads: ['look.case', 'look.skeg'] },
+    proof: {
+      station: 'gear',
+      text: 'depth told by dye, or every stage held',
+      reads: ['gear.dyeCase', 'gear.dyeSkeg', 'gear.casePressure']
+    },
+    dirty: true,
+    daylight: true,
+    special: ['case tester']
+  },
+  crack: {
+    title: 'Mend the cracked gear case, or fit another',
+    raisedBy: ['gear.test-housing', only('look.case', 'fault'), only('look.skeg', 'fault')],
+    // How deep it goes is looked at first: dye on bare metal, then the case test.
+    unless: (c) => !crackedThrough(c),
+    how: 'Why it cracked first: frost, a blow, corrosion; the way the water came in is part of it. Then filled, welded by a specialist with seals and oil out, or another case. Nothing is spent on it before the power head has shown that it is worth it.',
+    tools: ['dye', 'case tester'],
+    minutes: 240,
+    hazards: ['air', 'chemicals', 'eyes'],
+    renews: ['look.case', 'look.skeg', 'gear.dyeCase', 'gear.dyeSkeg'],
+    proof: { station: 'gear', text: 'the case holds every stage', reads: ['gear.casePressure'] },
     alters: ['gear'],
     dirty: true,
     daylight: true,

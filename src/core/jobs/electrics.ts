@@ -41,6 +41,19 @@ export const electrics = {
     },
     opens: ['cowl']
   },
+  'neutral-switch': {
+    title: 'Set or renew the neutral switch or start lock',
+    raisedBy: ['turn.start-lock'],
+    how: 'Shift linkage right first: the switch follows it. Set so that it closes in neutral alone; bypassed for a meter only, never for use. A rope’s lock: its wire or pawl set the same.',
+    tools: ['meter'],
+    parts: ['neutral switch or lock'],
+    minutes: 25,
+    hazards: ['propeller', 'battery'],
+    renews: ['turn.startLock'],
+    proof: { station: 'turn', text: 'in gear the starter does nothing', reads: ['turn.startLock'] },
+    after: ['linkage', 'shift-joint'],
+    opens: ['cowl']
+  },
   pinion: {
     title: 'Free the starter’s pinion, clean and grease it',
     raisedBy: ['turn.locked-pinion', 'turn.pinion'],

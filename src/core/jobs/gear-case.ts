@@ -69,17 +69,37 @@ export const gearCase = {
     },
     renews: ['turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears']
   },
+  'shift-joint': {
+    title: 'Set or renew the joint of the shift rod',
+    raisedBy: ['turn.joint'],
+    how: 'Marked before it is parted; a stripped joint is renewed with its pin. Then the linkage is set anew: neutral in the middle of its travel.',
+    tools: ['spanners'],
+    parts: ['shift-rod joint and pin'],
+    minutes: 50,
+    hazards: ['propeller', 'leg'],
+    proof: {
+      station: 'turn',
+      text: 'neutral free, forward and reverse follow',
+      reads: ['turn.neutral', 'turn.forward', 'turn.reverse', 'turn.shiftRod']
+    },
+    renews: ['turn.shiftRod', 'turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears']
+  },
   'clutch-dog': {
     title: 'Gear case open: clutch dog and its gear',
-    raisedBy: [only('turn.dog-worn', 'fault'), only('run.dog-worn', 'fault')],
+    raisedBy: [
+      only('turn.dog-worn', 'fault'),
+      only('turn.gear-inside', 'fault'),
+      only('turn.shift-inside', 'fault'),
+      only('run.dog-worn', 'fault')
+    ],
     how: 'Carrier out; dog and gear lugs looked at for round edges, renewed together; shift rod and cradle while it is open.',
     tools: ['carrier puller', 'circlip pliers'],
     parts: ['clutch dog', 'gear', 'carrier O-rings', 'seals that are exposed'],
     minutes: 280,
     hazards: ['eyes', 'propeller'],
     proof: { station: 'turn', text: 'both gears hold when turned by hand', reads: ['turn.forward', 'turn.reverse'] },
-    after: ['linkage'],
-    renews: ['turn.neutral', 'turn.forward', 'turn.reverse'],
+    after: ['linkage', 'shift-joint'],
+    renews: ['turn.shiftRod', 'turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears'],
     opens: ['case', 'propeller', 'carrier']
   },
   metal: {

@@ -152,7 +152,7 @@ export const powerHead = {
   },
   overhaul: {
     title: 'Overhaul of the power head: ask a specialist for a price',
-    raisedBy: [only('compression.leakdown-overhaul', 'fault')],
+    raisedBy: [only('compression.leakdown-overhaul', 'fault'), only('turn.feel-head', 'fault')],
     renews: ['run.plugAfter', 'plugs.hole', 'compression.leakdown', 'compression.escape'],
     how: 'Measured before anything is bought: bore, piston, crank. The owner is asked first; parts may be worth more.',
     seenRunning: true,
@@ -164,6 +164,7 @@ export const powerHead = {
       text: 'cylinders alike after the overhaul',
       reads: ['compression.pressure', 'compression.pulls', 'compression.leakdown']
     },
+    proofAt: { turn: { station: 'turn', text: 'turns free, nothing felt', reads: ['turn.result', 'turn.feel'] } },
     alters: ['turn'],
     phase: 'away'
   },

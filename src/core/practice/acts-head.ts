@@ -174,6 +174,8 @@ export const headActs: readonly Act[] = [
   { id: 'rough', station: 'turn', items: roughItems, take: (eye) => outOfIt(eye, 'rough') },
   { id: 'depth', station: 'turn', items: ['turn.depth'], take: depths },
   plain('shift', 'turn', ['turn.neutral', 'turn.forward', 'turn.reverse', 'turn.reverseLock'], routine),
+  plain('start-lock', 'turn', ['turn.startLock']),
+  plain('shift-rod', 'turn', ['turn.shiftRod']),
   plain('belt', 'turn', ['turn.belt']),
   { id: 'plugs', station: 'plugs', items: ['plugs.order', 'plugs.read'], take: plugs, ...routine },
   { id: 'plug-wet', station: 'plugs', items: [], take: plugs },

@@ -181,6 +181,7 @@ function changeOil(eye: Eye): void {
 }
 
 export const wetEndActs: readonly Act[] = [
+  plain('crack-dye', 'gear', ['gear.dyeCase', 'gear.dyeSkeg']),
   plain('gear-crack', 'gear', ['gear.first'], routine),
   { id: 'gear-drain', station: 'gear', items: ['gear.look', 'gear.drained', 'gear.water'], take: gearDrain },
   { id: 'magnet', station: 'gear', items: ['gear.magnet'], take: takeMagnet },

@@ -6,7 +6,7 @@ export const caseCrack: Procedure = {
   id: 'case-crack',
   title: 'Cracked gear case: cause first, then what to do about it',
   means: 'Frost, blow or corrosion; mend, weld or another case, after the power head has shown that it is worth it.',
-  minutes: 60,
+  minutes: 240,
   jobs: ['crack'],
   hazards: ['eyes', 'chemicals', 'waste', 'leg'],
   tools: ['dye or chalk and thin oil', 'magnifier', 'drill for the crack’s end'],
@@ -33,7 +33,7 @@ export const caseCrack: Procedure = {
     {
       id: 'ends',
       text: 'Both ends found with dye and magnifier; through the wall or not: case test at the low stage.',
-      items: ['gear.casePressure', 'gear.caseBubbles']
+      items: ['gear.dyeCase', 'gear.dyeSkeg', 'gear.casePressure', 'gear.caseBubbles']
     },
     {
       id: 'head',

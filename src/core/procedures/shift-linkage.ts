@@ -47,6 +47,14 @@ export const shiftLinkage: Procedure = {
         'Clockwise from behind is ahead for a right-hand propeller; a counter-turning leg of a pair is the other way.',
       items: ['turn.forward']
     },
+    {
+      id: 'rod',
+      text: 'Lever from stop to stop: the shift rod in the leg follows all the way, its joint tight.',
+      items: ['turn.shiftRod'],
+      branch: [
+        { seen: 'The joint slips', then: 'Mark, set, or renew it before anything is set again.', job: 'shift-joint' }
+      ]
+    },
     { id: 'reverse', text: 'Reverse the same; the reverse lock rises.', items: ['turn.reverse', 'turn.reverseLock'] },
     {
       id: 'load',
@@ -59,7 +67,7 @@ export const shiftLinkage: Procedure = {
           {
             id: 'start-switch',
             text: 'Neutral switch: in gear the starter must do nothing.',
-            items: ['turn.neutral'] as const
+            items: ['turn.startLock'] as const
           }
         ]
       : [])

@@ -21,6 +21,16 @@ export const gearToRunChecks: readonly Check[] = [
     made: ['gear.look']
   },
   {
+    id: 'crack-dye',
+    title: 'Dye on the line of case or skeg, on bare metal',
+    station: 'gear',
+    minutes: 10,
+    made: ['gear.dyeCase', 'gear.dyeSkeg'],
+    given: ['case-line'],
+    within: ['crack-depth'],
+    after: ['look']
+  },
+  {
     id: 'magnet',
     title: 'Wipe the magnet and name what is on it',
     station: 'gear',

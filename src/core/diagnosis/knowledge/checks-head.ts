@@ -51,6 +51,26 @@ export const headChecks: readonly Check[] = [
     fits: { cylinders: ['many'] }
   },
   { id: 'shift', title: 'Shift through by hand', station: 'turn', minutes: 5, fits: shifts },
+  {
+    id: 'start-lock',
+    title: 'Start lock: in gear, does the starter do nothing?',
+    station: 'turn',
+    minutes: 1,
+    made: ['turn.startLock'],
+    needs: 'crank',
+    after: ['shift'],
+    fits: shifts
+  },
+  {
+    id: 'shift-rod',
+    title: 'Shift rod: does it follow the lever?',
+    station: 'turn',
+    minutes: 10,
+    made: ['turn.shiftRod'],
+    given: ['gear-missing', 'neutral-drags', 'gear-slips'],
+    after: ['shift'],
+    fits: shifts
+  },
   { id: 'plugs', title: 'Plugs out and read', station: 'plugs', minutes: 8 },
   {
     id: 'plug-wet',

@@ -15,6 +15,7 @@ import { coolingSigns } from './signs-cooling.ts';
 import { fuelSigns } from './signs-fuel.ts';
 import { lookAndGearSigns } from './signs-look-gear.ts';
 import { oilAndRunSigns } from './signs-run.ts';
+import { shiftSigns } from './signs-shift.ts';
 import { sparkSigns } from './signs-spark.ts';
 import { turnSigns } from './signs-turn.ts';
 
@@ -35,6 +36,7 @@ export const signKinds: readonly SignKind[] = [
   ...sparkSigns,
   ...compressionSigns,
   ...lookAndGearSigns,
+  ...shiftSigns,
   ...fuelSigns,
   ...coolingSigns,
   ...oilAndRunSigns

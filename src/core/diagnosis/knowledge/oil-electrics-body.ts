@@ -143,6 +143,19 @@ export const electric = inSystem('electric', [
     fits: starter
   },
   {
+    id: 'start-lock',
+    label: 'neutral switch or start lock that does not hold',
+    prior: { L: 0.03, D: 0.06, N: 0.04, S: 0.008 },
+    shows: { always: ['starts-in-gear'] },
+    cure: 'Set it to the linkage, or renew it.',
+    settled: 'start-lock',
+    step: 'neutral-switch',
+    parts: [0, 15, 40],
+    minutes: [15, 25, 50],
+    stake: 'danger',
+    fits: { shift: ['shift'] }
+  },
+  {
     id: 'battery',
     label: 'battery',
     prior: { L: 0.35, D: 0.3, N: 0.15, S: 0.08 },

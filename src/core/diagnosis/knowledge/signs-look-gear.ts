@@ -1,9 +1,8 @@
 import type { SignKind } from './shape.ts';
 
-const shifts = { shift: ['shift'] };
 const pump = { supply: ['bulb'] };
 
-/** What the walk around, the shift and the gear case show. Leaks are estimates, from memory (M). */
+/** What the walk around and the gear case show. Leaks are estimates, from memory (M). */
 export const lookAndGearSigns: readonly SignKind[] = [
   {
     id: 'nest',
@@ -128,6 +127,17 @@ export const lookAndGearSigns: readonly SignKind[] = [
     ]
   },
   {
+    id: 'crack-deep',
+    check: 'crack-dye',
+    present: 'dye goes into the metal of case or skeg',
+    absent: 'dye stays in the paint',
+    leak: 0.002,
+    reads: [
+      { item: 'gear.dyeCase', present: ['metal', 'through'] },
+      { item: 'gear.dyeSkeg', present: ['through'], open: ['metal'] }
+    ]
+  },
+  {
     id: 'linkage-bad',
     check: 'look',
     present: 'the linkage is stiff or worn',
@@ -150,40 +160,6 @@ export const lookAndGearSigns: readonly SignKind[] = [
     absent: 'the propeller hub holds',
     leak: 0.005,
     reads: [{ item: 'look.twist', present: ['slips'] }]
-  },
-  {
-    id: 'gear-missing',
-    check: 'shift',
-    present: 'a gear does not engage',
-    absent: 'both gears follow',
-    leak: 0.005,
-    reads: [
-      { item: 'turn.forward', present: ['no'] },
-      { item: 'turn.reverse', present: ['no'] }
-    ],
-    fits: shifts
-  },
-  {
-    id: 'gear-slips',
-    check: 'shift',
-    present: 'a gear jumps or slips',
-    absent: 'no gear slips',
-    leak: 0.005,
-    reads: [
-      { item: 'turn.forward', present: ['slips'] },
-      { item: 'turn.reverse', present: ['slips'] },
-      { item: 'run.gears', present: ['fails'] }
-    ],
-    fits: shifts
-  },
-  {
-    id: 'neutral-drags',
-    check: 'shift',
-    present: 'neutral drags or drives',
-    absent: 'neutral spins freely',
-    leak: 0.02,
-    reads: [{ item: 'turn.neutral', present: ['drags', 'drives'] }],
-    fits: shifts
   },
   {
     id: 'gear-water',

@@ -1,10 +1,9 @@
 import { isAfter, latestOf } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
-import { unmended } from '../../findings/unmended.ts';
-import { items as lookItems } from '../look/readings.ts';
 import { pourOf } from '../oil/changes.ts';
 import { caseResult } from './case-test.ts';
+import { cracked } from './crack.ts';
 import { FAR_UNDER } from './water.ts';
 
 /** Why nothing may turn in this gear case: what is missing in it, wrong with it, or still put on it. */
@@ -79,18 +78,6 @@ function underPressure(c: Context): boolean {
     ].filter((r) => r !== undefined)
   );
   return opened === undefined || !isAfter(opened.at, test.at);
-}
-
-/** A crack was seen, or it bubbled at the housing, and the case has not held its test. */
-function cracked(c: Context): boolean {
-  const bubbles = c.record.value('gear.caseBubbles');
-  const seen =
-    c.record.value('look.case') === 'stain' ||
-    c.record.value('look.skeg') === 'cracked' ||
-    unmended(c, 'look.case', lookItems.case) !== undefined ||
-    unmended(c, 'look.skeg', lookItems.skeg) !== undefined ||
-    (Array.isArray(bubbles) && bubbles.includes('housing'));
-  return seen && caseResult(c).verdict !== 'held';
 }
 
 export const caseDangers = (c: Context): CaseDanger[] => [

@@ -115,6 +115,20 @@ export const items = {
     options: { good: 'good', chewed: 'chewed', stuck: 'will not move' }
   }),
   washers: choice({ label: 'One fresh washer for each plug there is', options: { yes: 'yes', no: 'no' } }),
+  dyeCase: choice({
+    inWork: true,
+    label: 'Dye on the line along the case',
+    ask: 'Paint off along the line, dye on clean bare metal, wiped: how deep does it go?',
+    stays: { answers: ['through'] },
+    options: { paint: 'in the paint only', metal: 'into the metal', through: 'through the wall' }
+  }),
+  dyeSkeg: choice({
+    inWork: true,
+    label: 'Dye on the crack of the skeg',
+    ask: 'Paint off along the crack, dye on clean bare metal, both its ends found: where does it end?',
+    stays: { answers: ['through'] },
+    options: { paint: 'in the paint only', metal: 'ends in the skeg', through: 'runs into the case' }
+  }),
   pumpStroke: quantity({
     label: 'One stroke of the pump gives',
     ask: 'Ten strokes of the pump into a jug, divided by ten',

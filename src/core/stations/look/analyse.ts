@@ -1,6 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter } from '../../units/instant.ts';
 import { caseResult } from '../gear/case-test.ts';
+import { crackDepth } from '../gear/crack.ts';
 import type { LookAnalysed, LookFact } from './facts.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
@@ -34,15 +35,19 @@ export function analyse(c: Context): LookAnalysed {
     ...seen.flatMap((place): LookFact[] => {
       const sight = sightAt(c, place);
       if (!sight?.says || resealed(c, place)) return [];
+      const crack = place === 'case' || place === 'skeg' ? crackDepth(c, place) : undefined;
+      // Mended since: the case test says what came of it.
+      if (sight.is === 'fault' && (place === 'case' || place === 'skeg') && !crack) return [];
       const note = c.record.value(`look.${place}Note`);
       return [
         {
           kind: 'sight',
           id: place,
-          condition: sight.is,
+          condition: crack && crack !== 'through' && crack !== 'untold' ? 'watch' : sight.is,
           values: {
             place,
             seen: String(c.record.value(`look.${place}`)),
+            ...(crack && crack !== 'untold' ? { crack } : {}),
             ...(note ? { note } : {}),
             photographs: c.record.all(`look.${place}Photo`).length
           }

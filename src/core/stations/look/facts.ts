@@ -1,9 +1,17 @@
 import type { Analysed, FactOf } from '../../findings/fact.ts';
+import type { CrackDepth } from '../gear/crack.ts';
 import type { PlaceId } from './places.ts';
 
 export interface LookFacts {
   /** What was seen at a place and means something: one of its sights, with the note and how many photographs were taken. */
-  sight: { readonly place: PlaceId; readonly seen: string; readonly note?: string; readonly photographs: number };
+  /** `crack`: how deep it goes, of a crack in the case. */
+  sight: {
+    readonly place: PlaceId;
+    readonly seen: string;
+    readonly note?: string;
+    readonly photographs: number;
+    readonly crack?: CrackDepth;
+  };
   /** What earlier hands left, and what was missing on arrival: as the profile has it. */
   traces: { readonly traces: readonly string[] };
   absent: { readonly absent: readonly string[] };

@@ -6,14 +6,22 @@ import { placeIds, places } from './places.ts';
 import { words } from './words.ts';
 
 const examples: Examples<LookFacts> = {
-  sight: placeIds.flatMap((place) =>
-    Object.keys(places[place].sights).map((seen, k) => ({
+  sight: [
+    ...placeIds.flatMap((place) =>
+      Object.keys(places[place].sights).map((seen, k) => ({
+        kind: 'sight' as const,
+        id: place,
+        condition: 'watch' as const,
+        values: { place, seen, photographs: k, ...(k ? { note: 'near the hinge' } : {}) }
+      }))
+    ),
+    ...(['through', 'untold', 'shallow', 'held', 'paint'] as const).map((crack) => ({
       kind: 'sight' as const,
-      id: place,
+      id: 'case',
       condition: 'watch' as const,
-      values: { place, seen, photographs: k, ...(k ? { note: 'near the hinge' } : {}) }
+      values: { place: 'case' as const, seen: 'stain', photographs: 0, crack }
     }))
-  ),
+  ],
   traces: [{ kind: 'traces', condition: 'watch', values: { traces: ['sealant'] } }],
   absent: [{ kind: 'absent', condition: 'watch', values: { absent: ['cowl', 'controls'] } }],
   left: [

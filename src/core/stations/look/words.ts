@@ -3,16 +3,29 @@ import { firstOf, practice } from '../../findings/collect.ts';
 import { listed } from '../../findings/context.ts';
 import type { WordsOf } from '../../findings/fact.ts';
 import { sayValue } from '../../items/check-entry.ts';
+import type { CrackDepth } from '../gear/crack.ts';
 import type { LookBasis, LookFacts } from './facts.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
 const names = (list: readonly PlaceId[]): string => listed(list.map((p) => places[p].label.toLowerCase()));
 
+/** What is said of a crack once its depth is known. C: common practice. */
+const crackSays: Readonly<Record<Exclude<CrackDepth, 'untold'>, (place: string) => string>> = {
+  through: (place) =>
+    `${place}: the crack goes through the wall. Why it cracked first; then mend it, have it welded, or fit another case.`,
+  shallow: (place) =>
+    `${place}: a crack in the metal that does not go through. Drill its end, paint it, and look at it again at every oil change.`,
+  held: (place) =>
+    `${place}: a line as a frost crack makes one, and the case holds every stage of its test: nothing goes through it today. Look at it again at every oil change, and before frost.`,
+  paint: (place) =>
+    `${place}: by dye on bare metal the line is in the paint only. Paint it, and look again at the next oil change.`
+};
+
 export const words: WordsOf<LookFacts, LookBasis> = {
-  sight: ({ values: { place, seen, note, photographs } }) => {
+  sight: ({ values: { place, seen, note, photographs, crack } }) => {
     const { label, ask, sights } = places[place];
     const sight = (sights as Readonly<Record<string, Sight>>)[seen]!;
-    const says = sight.says ?? `${label}: ${sight.label}.`;
+    const says = crack && crack !== 'untold' ? crackSays[crack](label) : (sight.says ?? `${label}: ${sight.label}.`);
     const found = firstOf(says);
     return {
       found,

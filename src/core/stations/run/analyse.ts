@@ -8,6 +8,7 @@ import { lastSeen, thermometersDiffer } from '../cooling/seen.ts';
 import { speedCap } from '../cooling/source.ts';
 import { charging } from './charging.ts';
 import { compareRuns } from './compare.ts';
+import { rodSeen } from '../turn/shift-rod.ts';
 import type { RunAnalysed, RunBasis, RunFact, Watched } from './facts.ts';
 import { mendedForStart } from './failed-start.ts';
 import { lampSeen } from './lamp.ts';
@@ -178,7 +179,7 @@ function gears(c: Context): RunFact[] {
   const failed = c.record.last('run.gears')!;
   if (!c.renewed('run.gears').some((at) => isAfter(failed.at, at)))
     return [{ kind: 'gears', condition: 'fault', values: {} }];
-  const condition = c.record.asked('look.twist') ? 'fault' : 'cannot-tell';
+  const condition = c.record.asked('look.twist') && rodSeen(c) === 'follows' ? 'fault' : 'cannot-tell';
   return [{ kind: 'gears-again', id: 'dog-worn', condition, values: {} }];
 }
 

@@ -74,10 +74,11 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
     const values = { ...(plugs ? { plugs } : {}), ...(counted === undefined ? {} : { counted }), valves };
     return [{ kind: 'nobumps', condition: 'cannot-tell', values }];
   }
+  // What is still heard is no engine that turns free now.
+  if (felt.some((f) => f !== 'tight')) return [rough(c, felt)];
   // Soaked for its rings by the job, it never turned badly: the gauge proves that.
   if ((everBad || c.record.value('turn.soaked') === 'yes') && !provedNextDay)
     return [{ kind: 'again', condition: 'watch', values: { everBad, hours: ruleNumber(c.rules, 'nextDay') } }];
-  if (felt.some((f) => f !== 'tight')) return [rough(c, felt)];
   if (felt.length) return [{ kind: 'tight', id: 'feel', condition: 'watch', values: { felt } }];
   // Out of its way it turns; what had stuck sticks again.
   const stuck = c.record.all('turn.lockPinion').findLast((r) => r.value === 'free');
@@ -110,6 +111,8 @@ function locked(c: Context): TurnFact {
 function rough(c: Context, felt: readonly string[]): TurnFact {
   const found = roughTree(c)?.found;
   const values = { felt, ...(found ? { part: found } : {}) };
+  // Noise or play with all else out of it: oil hides it, and mends no bearing.
+  if (found?.id === 'head' && felt.length) return { kind: 'rough', id: 'feel-head', condition: 'fault', values };
   if (found && found.id !== 'head') return { kind: 'rough', id: `rough-${found.id}`, condition: 'fault', values };
   return felt.length
     ? { kind: 'rough', id: 'feel', condition: 'watch', values }

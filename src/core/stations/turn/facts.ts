@@ -2,6 +2,7 @@ import type { Profile } from '../../engine/profile.ts';
 import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { Exposure } from './exposure.ts';
+import type { Rod } from './shift-rod.ts';
 
 /** A part that a search has found, by an answer or because the others are cleared. */
 interface PartFound {
@@ -46,10 +47,14 @@ export interface TurnFacts {
   'belt-suspect': { readonly is: 'cracked' | 'slack' | 'oily'; readonly interference: Profile['interference'] };
   belt: { readonly is: 'sound' | 'renewed' };
   /** In neutral; dragging cold, as thick oil does, while both gears follow. */
-  shift: { readonly neutral: 'drives' | 'drags'; readonly cold?: true } & ThroughLinkage;
-  gear: { readonly missing: readonly ('forward' | 'reverse')[] } & ThroughLinkage;
+  shift: { readonly neutral: 'drives' | 'drags'; readonly cold?: true } & AfterSetting & ThroughLinkage;
+  gear: { readonly missing: readonly ('forward' | 'reverse')[] } & AfterSetting & ThroughLinkage;
   /** Jumps out of gear: the hub may look like it, the linkage was set already, or neither. */
-  slips: { readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage' } & ThroughLinkage;
+  slips: { readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage'; readonly rod?: Rod } & ThroughLinkage;
+  /** The starter turned it in gear. */
+  'start-lock': object;
+  /** The joint of the shift rod slips or is stripped. */
+  joint: object;
   'reverse-lock': ThroughLinkage;
   depth: PistonLow & { readonly once: boolean };
   /** Shares: what a gauge would have lost by it, and what passes between cylinders. */
@@ -66,6 +71,12 @@ export interface TurnFacts {
 /** Shifted through a linkage that is stiff; or that was, and has been freed since. */
 export interface ThroughLinkage {
   readonly linkage?: 'stiff' | 'freed';
+}
+
+/** Still so with the linkage set; and what the shift rod was seen to do since. */
+export interface AfterSetting {
+  readonly set?: true;
+  readonly rod?: Rod;
 }
 
 export interface TurnBasis {

@@ -121,6 +121,20 @@ export const items = {
     absent: true,
     when: (p) => p.tilt !== 'hydraulic'
   }),
+  startLock: choice({
+    label: 'Start lock',
+    ask: 'Lanyard out, propeller clear, lever in gear: key or rope. Does it refuse to turn the engine?',
+    options: { locks: 'refuses, as it should', turns: 'turns it in gear' },
+    absent: true,
+    when: shifts
+  }),
+  shiftRod: choice({
+    inWork: true,
+    label: 'Shift rod and its joint',
+    ask: 'Lever moved from stop to stop: does the rod in the leg follow it all the way, its joint tight?',
+    options: { follows: 'follows, joint tight', slips: 'joint slips or is stripped' },
+    when: shifts
+  }),
   depth: quantity({
     sent: 'depth',
     quick: 'depth',

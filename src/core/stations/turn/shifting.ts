@@ -2,14 +2,8 @@ import type { Context } from '../../findings/context.ts';
 import { isAfter, latestOf } from '../../units/instant.ts';
 import { unmended } from '../../findings/unmended.ts';
 import { items as lookItems } from '../look/readings.ts';
-import type { ThroughLinkage, TurnBasis, TurnFact } from './facts.ts';
-
-/** It jumped out of gear after somebody had set the linkage. */
-const slipsAfterSetting = (c: Context): boolean =>
-  (['turn.forward', 'turn.reverse'] as const).some((item) => {
-    const last = c.record.last(item);
-    return last?.value === 'slips' && c.renewed(item).some((at) => isAfter(last.at, at));
-  });
+import type { AfterSetting, ThroughLinkage, TurnBasis, TurnFact } from './facts.ts';
+import { badThoughSet, gearsThoughSet, rodSeen, type ShiftItem } from './shift-rod.ts';
 
 /** What was said of each position. */
 export const shiftsOf = ({ record }: Context): TurnBasis['shifts'] => ({
@@ -50,12 +44,28 @@ function slipping(c: Context, through: ThroughLinkage): TurnFact {
   if (c.record.value('look.twist') === 'slips')
     return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub' } };
   if (slippedOnItsHub(c)) return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub-mended' } };
-  if (!slipsAfterSetting(c))
+  if (!gearsThoughSet(c))
     return { kind: 'slips', id: 'dog', condition: 'fault', values: { why: 'linkage', ...through } };
-  // A hub or a shear pin that slips looks like this: two minutes before a case is opened.
-  const condition = c.record.asked('look.twist') ? 'fault' : 'cannot-tell';
-  return { kind: 'slips', id: 'dog-worn', condition, values: { why: 'set' } };
+  const rod = rodSeen(c);
+  // A hub or a shear pin that slips looks like this, and so does the joint of the shift rod: minutes before a case is opened.
+  const condition = c.record.asked('look.twist') && rod === 'follows' ? 'fault' : 'cannot-tell';
+  return { kind: 'slips', id: 'dog-worn', condition, values: { why: 'set', ...(rod ? { rod } : {}) } };
 }
+
+/** Wrong though the linkage was set, and what the shift rod was seen to do; its id says what comes next. */
+function afterSetting(c: Context, items: readonly ShiftItem[], kind: 'shift' | 'gear'): AfterSetting & { id?: string } {
+  if (!items.some((item) => badThoughSet(c, item))) return {};
+  const rod = rodSeen(c);
+  return {
+    set: true,
+    ...(rod ? { rod } : {}),
+    ...(rod ? { id: `${kind}-${rod === 'follows' ? 'inside' : 'joint'}` } : {})
+  };
+}
+
+/** The joint of the shift rod was seen to slip: while a gear is bad it is that, and where none is it still wants its work. */
+const joint = (c: Context): TurnFact[] =>
+  rodSeen(c) === 'slips' ? [{ kind: 'joint', condition: 'fault', values: {} }] : [];
 
 /** It drags in neutral and does all else: cold oil does that, and says so by going away once the engine has run. */
 function dragsCold(c: Context): boolean {
@@ -77,18 +87,35 @@ export function shiftFacts(c: Context): TurnFact[] {
     ...(forward === 'no' ? (['forward'] as const) : []),
     ...(reverse === 'no' ? (['reverse'] as const) : [])
   ];
+  const { id: neutralId, ...neutralSet } = dragsCold(c) ? {} : afterSetting(c, ['turn.neutral'], 'shift');
+  const { id: gearId, ...gearSet } = afterSetting(c, ['turn.forward', 'turn.reverse'], 'gear');
   return [
     ...(neutral === 'drives' || neutral === 'drags'
       ? [
           {
             kind: 'shift',
+            ...(neutralId ? { id: neutralId } : {}),
             condition: dragsCold(c) ? 'watch' : 'fault',
-            values: { neutral, ...(dragsCold(c) ? { cold: true as const } : {}), ...through }
+            values: { neutral, ...(dragsCold(c) ? { cold: true as const } : {}), ...neutralSet, ...through }
           } as const
         ]
       : []),
-    ...(missing.length ? [{ kind: 'gear', condition: 'fault', values: { missing, ...through } } as const] : []),
+    ...(missing.length
+      ? [
+          {
+            kind: 'gear',
+            ...(gearId ? { id: gearId } : {}),
+            condition: 'fault',
+            values: { missing, ...gearSet, ...through }
+          } as const
+        ]
+      : []),
     ...(forward === 'slips' || reverse === 'slips' ? [slipping(c, through)] : []),
+    ...joint(c),
+    ...(c.record.value('turn.startLock') === 'turns' &&
+    !c.renewed('turn.startLock').some((at) => isAfter(at, c.record.last('turn.startLock')?.at))
+      ? [{ kind: 'start-lock', condition: 'fault', values: {} } as const]
+      : []),
     ...(lock === 'no' ? [{ kind: 'reverse-lock', condition: 'fault', values: through } as const] : [])
   ];
 }

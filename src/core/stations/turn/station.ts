@@ -16,6 +16,7 @@ export const station = {
   hazards: { before: ['chemicals'], during: ['flywheel', 'propeller', 'backfire'] },
   tools: ['spanner for the flywheel nut', 'depth gauge'],
   anchor: 'flywheel',
+  acts: { startLock: 'crank' },
   looksAt: 'engine',
   firstPass: ['plugs', 'result', 'bumps', 'water', 'feel'],
   beforeRelease: true,

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { expectSpoken, type Examples } from '../../../../test/words.ts';
 import { spoken } from '../../findings/fact.ts';
-import type { ThroughLinkage, TurnBasis, TurnFacts } from './facts.ts';
+import type { AfterSetting, ThroughLinkage, TurnBasis, TurnFacts } from './facts.ts';
 import { words } from './words.ts';
 
 const basis: TurnBasis = {
@@ -27,6 +27,7 @@ const part = (id: string, by: 'answer' | 'elimination') => ({ id, label: `the ${
 const [fault, watch, doubt, sound] = ['fault', 'watch', 'cannot-tell', 'sound'] as const;
 
 const through: readonly ThroughLinkage[] = [{}, { linkage: 'stiff' }, { linkage: 'freed' }];
+const set: readonly AfterSetting[] = [{ set: true }, { set: true, rod: 'follows' }, { set: true, rod: 'slips' }];
 const examples: Examples<TurnFacts> = {
   locked: [
     { kind: 'locked', condition: doubt, values: { left: ['liquid', 'the leg'], plugsFirst: true, reach: 40 } },
@@ -78,17 +79,22 @@ const examples: Examples<TurnFacts> = {
   belt: (['sound', 'renewed'] as const).map((is) => ({ kind: 'belt', condition: sound, values: { is } })),
   shift: [
     { neutral: 'drags' as const, cold: true as const },
-    ...(['drives', 'drags'] as const).flatMap((neutral) => through.map((linkage) => ({ neutral, ...linkage })))
+    ...(['drives', 'drags'] as const).flatMap((neutral) =>
+      [...through, ...set].map((linkage) => ({ neutral, ...linkage }))
+    )
   ].map((values) => ({ kind: 'shift', condition: watch, values })),
-  gear: through.map((linkage) => ({
+  gear: [...through, ...set].map((linkage) => ({
     kind: 'gear',
     condition: fault,
     values: { missing: ['forward', 'reverse'], ...linkage }
   })),
   slips: [
     ...(['hub', 'hub-mended', 'set', 'linkage'] as const).map((why) => ({ why })),
+    ...(['follows', 'slips'] as const).map((rod) => ({ why: 'set' as const, rod })),
     ...through.map((linkage) => ({ why: 'linkage' as const, ...linkage }))
   ].map((values) => ({ kind: 'slips', condition: fault, values })),
+  joint: [{ kind: 'joint', condition: fault, values: {} }],
+  'start-lock': [{ kind: 'start-lock', condition: fault, values: {} }],
   'reverse-lock': through.map((values) => ({ kind: 'reverse-lock', condition: fault, values })),
   depth: [true, false].map((once) => ({
     kind: 'depth',

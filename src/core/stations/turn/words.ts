@@ -5,6 +5,7 @@ import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { say, type System } from '../../units/index.ts';
 import type { ThroughLinkage, TurnBasis, TurnFacts } from './facts.ts';
+import type { Rod } from './shift-rod.ts';
 
 const turned = ({ turns, plugs }: TurnBasis): string[] => [
   `turns recorded: ${turns.join(', ') || 'none'}`,
@@ -49,7 +50,9 @@ function roughWords({ felt, part }: TurnFacts['rough']): Omit<Words, 'because'> 
   if (part)
     return {
       found: `${is}, and with the leg off all the same: ${part.label}.`,
-      advice: 'Oil it, and turn it again the next day before believing it.'
+      advice: felt.length
+        ? 'Nothing spins it before a specialist has measured it: oil hides noise and play, and mends no bearing.'
+        : 'Oil it, and turn it again the next day before believing it.'
     };
   if (felt.length)
     return { found: `${is}.`, advice: 'Find out where before it is cranked: neutral first, then the leg.' };
@@ -70,11 +73,19 @@ const slipWords = {
   },
   set: {
     found:
-      'It still jumps out of gear with the linkage set: the clutch dog is worn, if the propeller holds on its hub.',
+      'It still jumps out of gear with the linkage set: the clutch dog is worn, if the shift rod follows and the propeller holds on its hub.',
     advice: 'It comes out with the gear it runs on.'
   },
   linkage: { found: 'It jumps out of gear when turned by hand: linkage first, then a worn clutch dog.' }
 } as const satisfies Record<TurnFacts['slips']['why'], Omit<Words, 'because'>>;
+
+/** What comes next where the linkage is set and it was not that. C: common practice. */
+const rodSaid = (rod: Rod | undefined): string =>
+  rod === 'follows'
+    ? 'The shift rod follows its whole travel: it is in the gear case, the dog or what moves it.'
+    : rod === 'slips'
+      ? 'The joint of the shift rod slips: that first, then the linkage once more.'
+      : 'Now the joint of the shift rod: does the rod in the leg follow the lever?';
 
 const throughSaid = {
   stiff: 'The linkage is stiff: free it first, then shift again.',
@@ -200,37 +211,57 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
         : 'The timing belt is sound, its marks in line.',
     because: practice([`timing belt: ${is}`], 'teeth, back, edges and marks.')
   }),
-  shift: ({ values: { neutral, cold, linkage } }, basis) => {
+  shift: ({ values: { neutral, cold, linkage, set, rod } }, basis) => {
     const advice = [
       ...(neutral === 'drives' ? ['Nobody starts it like this.'] : []),
+      ...(set ? [rodSaid(rod)] : []),
       ...(linkage ? [throughSaid[linkage]] : cold ? ['Shift it again warm from the run.'] : [])
     ];
     const why = linkage
       ? ''
-      : neutral === 'drives'
-        ? ': linkage or shift rod'
-        : cold
-          ? ': thick oil in the cold does that, or a linkage out of adjustment'
-          : ': linkage out of adjustment';
+      : set
+        ? ', the linkage set'
+        : neutral === 'drives'
+          ? ': linkage or shift rod'
+          : cold
+            ? ': thick oil in the cold does that, or a linkage out of adjustment'
+            : ': linkage out of adjustment';
     return {
       found: `${neutral === 'drives' ? 'It stays in gear in neutral' : 'The propeller drags in neutral'}${why}.`,
       ...(advice.length ? { advice: advice.join(' ') } : {}),
       because: shifted(basis)
     };
   },
-  gear: ({ values: { missing, linkage } }, basis) => ({
+  gear: ({ values: { missing, linkage, set, rod } }, basis) => ({
     ...(linkage
       ? { found: `No ${missing.join(' and no ')}.`, advice: throughSaid[linkage] }
-      : {
-          found: `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`
-        }),
+      : set
+        ? { found: `Still no ${missing.join(' and no ')}, the linkage set.`, advice: rodSaid(rod) }
+        : {
+            found: `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`
+          }),
     because: shifted(basis)
   }),
-  slips: ({ values: { why, linkage } }, basis) => ({
+  slips: ({ values: { why, linkage, rod } }, basis) => ({
     ...(linkage
       ? { found: 'It jumps out of gear when turned by hand.', advice: throughSaid[linkage] }
-      : slipWords[why]),
+      : why === 'set' && rod === 'slips'
+        ? { found: 'It still jumps out of gear with the linkage set.', advice: rodSaid(rod) }
+        : slipWords[why]),
     because: shifted(basis)
+  }),
+  'start-lock': () => ({
+    found: 'It can be started in gear: neutral switch or start lock does not hold it.',
+    advice: 'It leaps off as it fires: set or renew it before it goes back.',
+    because: practice(['in gear: the starter turns it'], 'in gear key and rope must do nothing.')
+  }),
+  joint: () => ({
+    found: 'The joint of the shift rod slips: what the lever does does not reach the gears.',
+    advice: 'Mark it, set it, or renew it; then set the linkage anew and shift through.',
+    because: practice(
+      ['shift rod: slips in its joint'],
+      'linkage first, then the joint of the shift rod, then the dog.'
+    )
   }),
   'reverse-lock': ({ values: { linkage } }, basis) => ({
     found: 'The reverse lock does not rise: the leg kicks up in reverse.',

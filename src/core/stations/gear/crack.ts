@@ -1,0 +1,83 @@
+import { onsetOf } from '../../findings/onset.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
+import { unmended } from '../../findings/unmended.ts';
+import type { Context } from '../../findings/context.ts';
+import { isAfter } from '../../units/instant.ts';
+import { items as lookItems } from '../look/readings.ts';
+import { caseResult } from './case-test.ts';
+
+/** Where a gear case is seen to be cracked from outside. */
+export type CrackPlace = 'case' | 'skeg';
+export const crackPlaces = ['case', 'skeg'] as const satisfies readonly CrackPlace[];
+
+/**
+ * How deep it goes, by the worse of what was seen: through the wall; not told yet; into the metal and no further, of a case only where it
+ * holds its test; not to be found through by a whole test; in the paint only.
+ */
+export type CrackDepth = 'through' | 'untold' | 'shallow' | 'held' | 'paint';
+
+const sights = {
+  case: { item: 'look.case', seen: 'stain', place: lookItems.case, dye: 'gear.dyeCase' },
+  skeg: { item: 'look.skeg', seen: 'cracked', place: lookItems.skeg, dye: 'gear.dyeSkeg' }
+} as const;
+
+/** Dye on bare metal at that place, put on after the line was first seen; nothing where nobody could tell. */
+function dyed(c: Context, place: CrackPlace): 'paint' | 'metal' | 'through' | undefined {
+  const { item, seen, dye } = sights[place];
+  const said = ofThisPart(c, dye);
+  const onset = onsetOf(c.record.all(item), (v) => v === seen);
+  return said && !(onset && isAfter(onset, c.record.last(dye)!.at)) ? said : undefined;
+}
+
+/** Somebody was asked what dye shows there, since the line was first seen and since it was mended, whatever the answer. */
+export function dyeAsked(c: Context, place: CrackPlace): boolean {
+  const { item, seen, dye } = sights[place];
+  const since = [onsetOf(c.record.all(item), (v) => v === seen) ?? [], ...c.renewed(dye)].flat();
+  return c.record.all(dye).some((r) => !since.some((at) => isAfter(at, r.at)));
+}
+
+/** It was whole when the case was tested, and the line was seen after that. */
+function sinceTest(c: Context, place: CrackPlace): boolean {
+  const { item, seen } = sights[place];
+  const onset = onsetOf(c.record.all(item), (v) => v === seen);
+  const tested = c.record.all('gear.casePressure').at(-1)?.at;
+  return onset !== undefined && (tested === undefined || isAfter(onset, tested));
+}
+
+/** How deep the crack at a place goes; nothing where none was seen, or what was seen was mended. */
+export function crackDepth(c: Context, place: CrackPlace): CrackDepth | undefined {
+  const { item, seen, place: look } = sights[place];
+  const depth = dyed(c, place);
+  if (ofThisPart(c, item) !== seen && unmended(c, item, look) === undefined && depth !== 'through') return undefined;
+  if (depth === 'through' || depth === 'paint') return depth;
+  const held = caseResult(c).verdict === 'held' && !sinceTest(c, place);
+  if (depth === 'metal' && (held || place === 'skeg')) return 'shallow';
+  return held ? 'held' : 'untold';
+}
+
+/** Seen to go through the wall, by dye or by soap on a case that leaks. */
+export const crackedThrough = (c: Context): boolean =>
+  crackPlaces.some((p) => crackDepth(c, p) === 'through') || bubblesAtHousing(c);
+
+/** It bubbled at the housing, and the case has not held its test since. */
+export function bubblesAtHousing(c: Context): boolean {
+  const bubbles = c.record.value('gear.caseBubbles');
+  return Array.isArray(bubbles) && bubbles.includes('housing') && caseResult(c).verdict !== 'held';
+}
+
+/** Cracked through, or nobody knows yet that it is not. */
+export const cracked = (c: Context): boolean =>
+  bubblesAtHousing(c) ||
+  crackPlaces.some((p) => ['through', 'untold'].includes(String(crackDepth(c, p)))) ||
+  mendedUntested(c);
+
+/** A crack that went through was mended, and the case has not held its test since. */
+function mendedUntested(c: Context): boolean {
+  const was = crackPlaces.some(
+    (p) => c.record.last(sights[p].dye)?.value === 'through' && ofThisPart(c, sights[p].dye) === undefined
+  );
+  if (!was) return false;
+  const tested = c.record.all('gear.casePressure').at(-1)?.at;
+  const mendedSince = c.renewed('gear.dyeCase').some((at) => isAfter(at, tested));
+  return !tested || mendedSince || caseResult(c).verdict !== 'held';
+}

@@ -31,7 +31,14 @@ const coilLook = look(
 );
 /** All the cylinders of one bank: what feeds the bank comes before any single coil. */
 const wholeBank = (f: Finding): boolean => (f.values as { shared?: string } | undefined)?.shared === 'bank';
-const isolate = trial(isolation, { station: 'spark', needs: 'crank' });
+/** The search is of what is dead: one that is weak beside it has trials of its own. */
+const isolate = trial(isolation, {
+  station: 'spark',
+  needs: 'crank',
+  open: (c, f) =>
+    (f.cylinder === undefined || sparkSeen(c).some((s) => s.cylinder === f.cylinder && s.result === 'none')) &&
+    isolation(c)?.next !== undefined
+});
 const swaps: readonly AskRule[] = (
   [
     coilLook,

@@ -33,9 +33,10 @@ const caseLeaks: Measure = (c, _k, found) => {
   const stages = stageIds.map((s) => found.get(`gear.case-${s}`)).filter((x) => x !== undefined);
   const at = lastOf(c, 'gear.casePressure', 'gear.pressureTest');
   if (verdict === 'leaked' || stages.includes('fault')) return seen(true, at);
+  // Bubbles that were seen before it held are of before.
+  if (verdict === 'held') return seen(false, at);
   const bubbles = c.record.last('gear.caseBubbles');
   if (Array.isArray(bubbles?.value) && bubbles.value.length) return seen(true, bubbles.at);
-  if (verdict === 'held') return seen(false, at);
   // A stage that cannot tell yet is still under way: nothing is said until it is over.
   if (stages.includes('cannot-tell')) return undefined;
   // One stage that held leans: a lip can leak low and hold high.

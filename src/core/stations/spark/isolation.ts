@@ -263,13 +263,13 @@ export function sparkPattern(c: Context): SparkPattern | undefined {
   return shared.part === 'coil' ? 'pair' : 'bank';
 }
 
-/** Cylinders without spark at an instant, by the last look at each until then. */
+/** Cylinders without spark at an instant, by the last look at each until then; one to a bolt does not bring it back through the tester. */
 export function deadAt(c: Context, at: string): number[] {
-  return cylindersOf(c).filter(
-    (cylinder) =>
-      c.record.all('spark.result', { cylinder }).findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at))?.value ===
-      'none'
-  );
+  return cylindersOf(c).filter((cylinder) => {
+    const looks = c.record.all('spark.result', { cylinder }).filter((r) => r.value !== 'unknown' && !isAfter(r.at, at));
+    const better = looks.filter((r) => r.conditions?.path !== 'bolt');
+    return (better.length ? better : looks).at(-1)?.value === 'none';
+  });
 }
 
 /** What tells only on an engine without spark: whether it returns, or moves with a part. */

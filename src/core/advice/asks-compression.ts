@@ -1,3 +1,4 @@
+import { askedAfter } from '../findings/asked-after.ts';
 import { cylindersOf, type Context } from '../findings/context.ts';
 import { neighbours } from '../engine/banks.ts';
 import { known } from '../engine/profile.ts';
@@ -171,7 +172,7 @@ const afterSoak: readonly AskRule[] = [
     items: ['turn.result'],
     open: (c, f) => {
       const soaked = soakUnread(c, f.cylinder);
-      return soaked !== undefined && !c.record.all('turn.result').some((r) => isAfter(r.at, soaked));
+      return soaked !== undefined && !askedAfter(c, 'turn.result', soaked);
     },
     from: soakOver
   }),
@@ -308,7 +309,7 @@ export const compressionAsks: Asks = {
       items: ['turn.result', 'turn.feel'],
       open: (c) => {
         const ran = harmedAt(c).at(-1);
-        return ran !== undefined && !c.record.all('turn.result').some((r) => isAfter(r.at, ran));
+        return ran !== undefined && !askedAfter(c, 'turn.result', ran);
       }
     }),
     readAgain

@@ -1,3 +1,4 @@
+import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear, ranDry } from '../stations/cooling/pump.ts';
@@ -53,9 +54,7 @@ const unlessStrong = (r: AskRule): AskRule => ({
 });
 /** Its line was blown through after the stream was last missed. */
 const blownThrough = (c: Context): boolean =>
-  c.record
-    .all('cooling.outlet')
-    .some((r) => isAfter(r.at, latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')])));
+  askedAfter(c, 'cooling.outlet', latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')]));
 /** One thermometer is doubted before a leg comes off for it. */
 const second = look('A second thermometer, same spot', ['run.second'], 2, {
   doubts: true,
@@ -135,9 +134,7 @@ const drillOfNew = look('Drill test of the pump', ['cooling.drill'], 5, {
   open: (c) => {
     const mark = lastMarks(c.survey).get('pump');
     if (mark?.state !== 'done') return false;
-    return !(['cooling.drill', 'run.stream', 'cooling.stream'] as const).some((item) =>
-      c.record.all(item).some((r) => isAfter(r.at, mark.at))
-    );
+    return !askedAfter(c, ['cooling.drill', 'run.stream', 'cooling.stream'], mark.at);
   }
 });
 

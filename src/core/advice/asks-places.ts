@@ -1,9 +1,10 @@
+import { askedAfter } from '../findings/asked-after.ts';
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { metalOnMagnet } from '../stations/gear/case-state.ts';
 import { leakTraced } from '../stations/run/leak-place.ts';
 import { noiseOf, type NoisePlace } from '../stations/run/noise.ts';
-import { isAfter, type Timed } from '../units/instant.ts';
+import type { Timed } from '../units/instant.ts';
 import { carburetted, four, hasBulb } from './asks-fuel.ts';
 import { job, look, type Asks, type AskRule } from './ask.ts';
 import { untilFound } from './until-found.ts';
@@ -21,7 +22,7 @@ const after = (
   look(title, items, minutes, {
     open: (c) => {
       const seen = symptom(c);
-      return !!seen && fits(c) && !items.some((i) => c.record.all(i).some((r) => isAfter(r.at, seen.at)));
+      return !!seen && fits(c) && !askedAfter(c, items, seen.at);
     }
   });
 /** A leak of which nobody knows yet where it comes from. */

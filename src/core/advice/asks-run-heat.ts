@@ -1,3 +1,4 @@
+import { askedAfter } from '../findings/asked-after.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { Context } from '../findings/context.ts';
 import { runsOf } from '../stations/run/runs.ts';
@@ -14,12 +15,7 @@ export const dipIfFour: AskRule = {
   ...look('Dip the engine oil', ['oil.dip', 'oil.dipAt'], 3),
   open: (c) => {
     const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
-    return (
-      four(c) &&
-      !(['oil.dip', 'oil.dipAt'] as const).some((what) =>
-        c.record.all(what).some((r) => began === undefined || isAfter(r.at, began))
-      )
-    );
+    return four(c) && !askedAfter(c, ['oil.dip', 'oil.dipAt'], began);
   }
 };
 /** A lamp that is not the head's heat: the oil's pressure, where there is any, else what rings it. */

@@ -1,3 +1,4 @@
+import { askedAfter } from '../findings/asked-after.ts';
 import { muffsTried } from '../stations/cooling/supply.ts';
 import type { Context } from '../findings/context.ts';
 import { cylindersOf } from '../findings/context.ts';
@@ -111,7 +112,7 @@ const nobodyHeard: readonly AskRule[] = [
     const noise = noiseOf(c);
     if (!noise || noise.place || noise.explained || !c.record.all('run.noise').some((x) => !isAfter(noise.at, x.at)))
       return false;
-    return !(r.items as readonly ItemId[]).some((i) => c.record.all(i).some((x) => isAfter(x.at, noise.at)));
+    return !askedAfter(c, r.items as readonly ItemId[], noise.at);
   }
 }));
 /** Answers of a run that name no trouble. */
@@ -125,7 +126,7 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
     const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
     // What it showed was seen while it ran, or after it.
     if (symptoms(c).some((s) => isAfter(s.at, began))) return false;
-    if (c.record.all('run.idles').some((r) => isAfter(r.at, began))) return false;
+    if (askedAfter(c, 'run.idles', began)) return false;
     return !(['run.plugAfter', 'run.leaks', 'run.noise', 'run.lamp'] as const).some((what) =>
       c.record.all(what).some((r) => isAfter(r.at, began) && !SHOWS_NOTHING.has(r.value))
     );
@@ -184,7 +185,7 @@ export const runAsks: Asks = {
   'run.kicks': untilFound(
     // The kick itself may have sheared it: what was seen of it before says nothing.
     look('Flywheel mark against the crank', ['spark.keyLook'], 5, {
-      open: (c) => !c.record.all('spark.keyLook').some((r) => isAfter(r.at, kickedAt(c)))
+      open: (c) => !askedAfter(c, 'spark.keyLook', kickedAt(c))
     }),
     look('Timing at idle by the marks', ['spark.timing'], 5),
     beltLook
@@ -236,7 +237,7 @@ export const runAsks: Asks = {
   'run.gears': [
     twist,
     look('Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, {
-      open: (c) => !c.record.all('turn.forward').some((r) => isAfter(r.at, c.record.last('run.gears')?.at))
+      open: (c) => !askedAfter(c, 'turn.forward', c.record.last('run.gears')?.at)
     })
   ],
   'run.dog-worn': [twist, shiftRod, job('clutch-dog', { only: ['fault'] })],

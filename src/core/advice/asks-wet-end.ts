@@ -10,12 +10,7 @@ import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { bubblesAtHousing, crackDepth, crackedThrough, dyeAsked, type CrackPlace } from '../stations/gear/crack.ts';
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { wetSinceFill } from '../stations/gear/wet.ts';
-import { dips, seenToFall } from '../stations/oil/position.ts';
-import { changedForFuel } from '../stations/oil/was-diluted.ts';
-import { rivals } from '../stations/oil/rivals.ts';
-import { milkyAgain, milkyBefore } from '../stations/oil/was-milky.ts';
 import { lockTree } from '../stations/turn/lock.ts';
-import { carburetted, hasBulb } from './asks-fuel.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 /** Drained and not filled since: what was seen stands, whatever was done to the case meanwhile. */
@@ -106,44 +101,11 @@ const capacity = goOn('Enter the gear case’s oil capacity, from the manual', '
     caseAir(c) === undefined && stageIds.some((s) => ['hold', 'held'].includes(String(stageTest(c, s)?.verdict)))
 });
 
-const dip = (how: string, kind: 'repeat' | 'continue' = 'repeat'): AskRule =>
-  (kind === 'repeat' ? repeat : goOn)(`Dip again${how}`, 'oil', 3, {
-    // A dip that was measured is repeated by measuring: only like agrees with like.
-    items: (c) => (dips(c).last.at(-1)?.at === undefined ? ['oil.dip', 'oil.dipAt'] : ['oil.dipAt', 'oil.dip'])
-  });
-
-/** Told whether it leaks since it stood between the marks for the last time. */
-const leaksToldSinceFall = (c: Context): boolean => {
-  const stood = c.record.all('oil.dip').findLast((r) => r.value === 'between' || r.value === 'above')?.at;
-  const measured = dips(c).last[0]?.taken;
-  return c.record.all('run.leaks').some((r) => isAfter(r.at, stood ?? measured));
-};
-
-const isMilky = (r: { readonly value: unknown }): boolean => r.value === 'milky';
-
 /** Places of the look-over that nobody has been asked about. */
 const unlooked = (c: Context): readonly ItemId[] =>
   placeIds.map((p) => `look.${p}` as const).filter((item) => c.record.asked(item) === undefined);
 
 const drainedFirst = (c: Context): boolean => school(c.rules, 'gearCheck') === 'full';
-
-/** Asked of the oil that is in it: what was good before the oil was changed for its fuel kept none out of it. */
-function askedSinceChange(c: Context, item: 'fuel.floods' | 'fuel.pump'): boolean {
-  const changed = changedForFuel(c);
-  return asked(c, item) && (changed === undefined || c.record.all(item).some((r) => isAfter(r.at, changed)));
-}
-/** What lets fuel into the sump, before the oil that shows it is changed: minutes each, and the oil would only fill again (C). */
-const letsFuelIn: readonly AskRule[] = [
-  look('Fuel up to the carburettor, engine off: does it flood?', ['fuel.floods'], 3, {
-    only: ['watch', 'fault'],
-    open: (c) => carburetted(c) && !askedSinceChange(c, 'fuel.floods')
-  }),
-  look('Fuel pump: its diaphragm tight?', ['fuel.pump'], 5, {
-    only: ['watch', 'fault'],
-    open: (c) =>
-      carburetted(c) && hasBulb(c) && c.record.value('fuel.floods') !== 'yes' && !askedSinceChange(c, 'fuel.pump')
-  })
-];
 
 /** How deep a crack goes, before anybody pays for it: dye, then the whole test where that does not say (C). */
 const howDeep = (place: CrackPlace, dye: 'gear.dyeCase' | 'gear.dyeSkeg', title: string): readonly AskRule[] => [
@@ -159,7 +121,7 @@ const howDeep = (place: CrackPlace, dye: 'gear.dyeCase' | 'gear.dyeSkeg', title:
   job('crack', { only: ['fault'], open: (c, f) => crackedThrough(c) && job('crack').open(c, f) })
 ];
 
-/** What the look at the leg, the gear case and the engine oil ask for, in the trade's order. C: common practice. */
+/** What the look at the leg and the gear case ask for, in the trade's order. C: common practice. */
 export const wetEndAsks: Asks = {
   'look.left': [
     goOn('Look at what is left of the look-over', 'look', 2, {
@@ -291,75 +253,5 @@ export const wetEndAsks: Asks = {
       only: ['cannot-tell'],
       items: ['gear.poured', 'gear.levelHole']
     })
-  ],
-  'oil.level': [dip(': upright, level, waited')],
-  'oil.early': [dip(', when it has settled')],
-  'oil.unfilled': [goOn('Fill the engine oil, then dip twice', 'oil', 15, { items: ['oil.poured', 'oil.dip'] })],
-  'oil.dip': [
-    look('Round the oil filter and the drain screw, wiped dry: does it run out?', ['run.leaks', 'run.leakAt'], 3, {
-      only: ['fault'],
-      open: (c) => seenToFall(c) && !leaksToldSinceFall(c)
-    }),
-    { ...dip(', until two agree'), only: ['cannot-tell'], open: (c) => dips(c).position !== 'above' },
-    { ...look('Smell the stick', ['oil.smell'], 1), only: ['cannot-tell'] },
-    { ...look('How it runs off the stick', ['oil.look'], 1), only: ['cannot-tell'] },
-    { ...look('What was poured in at the last change', ['oil.lastFill'], 2), only: ['cannot-tell'] },
-    { ...look('Where it stood after that fill', ['oil.lastMark'], 1), only: ['cannot-tell'] },
-    { ...look('Draw it off and measure it', ['oil.drained', 'oil.viscosity'], 15), only: ['cannot-tell'] },
-    ...letsFuelIn.map((r): AskRule => ({ ...r, open: (c, f) => rivals(c).verdict === 'diluted' && r.open(c, f) })),
-    job('oil-level', { only: ['watch', 'fault'] })
-  ],
-  'oil.thin': [
-    repeat('Smell the oil, see how it runs off the stick', 'oil', 2, {
-      only: ['cannot-tell'],
-      items: ['oil.smell', 'oil.look']
-    }),
-    ...letsFuelIn,
-    job('oil-level', { only: ['watch'] })
-  ],
-  'oil.pressure': [
-    // It is not started for another reading before somebody knows that there is oil in it.
-    { ...dip(': is there oil in it?'), only: ['fault', 'cannot-tell'], open: (c) => dips(c).position === undefined },
-    repeat('Oil pressure again, warm, its speed noted', 'oil', 10, {
-      only: ['cannot-tell'],
-      items: ['oil.pressure', 'oil.pressureRpm'],
-      needs: 'start'
-    }),
-    job('oil-pump', { only: ['fault'] })
-  ],
-  'oil.diluted-before': [
-    repeat('Dip twice after the run: has it risen?', 'oil', 5, { items: ['oil.dip', 'oil.dipAt'], late: 'release' })
-  ],
-  'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],
-  'oil.laboratory': [
-    look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] }),
-    job('oil-level', { only: ['fault'] })
-  ],
-  'oil.poured': [goOn('Wait, dip twice', 'oil', 5, { open: (c) => dips(c).position === undefined })],
-  'oil.milky': [
-    look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {
-      open: (c) =>
-        milkyAgain(c) &&
-        !c.record.all('compression.leakdown').some((r) => isAfter(r.at, c.record.all('oil.look').find(isMilky)?.at))
-    }),
-    job('sump-water')
-  ],
-  'oil.milky-before': [
-    repeat('Look at the oil once more: is it clear?', 'oil', 2, {
-      items: ['oil.look'],
-      only: ['cannot-tell'],
-      open: (c) => milkyBefore(c) === 'after-run' && c.record.all('oil.look').at(-1)?.value !== 'unknown'
-    }),
-    look('Look at the oil once more: is it clear?', ['oil.look'], 2, {
-      only: ['cannot-tell'],
-      open: (c) => c.record.all('oil.look').at(-1)?.value !== 'unknown'
-    }),
-    // Asked, and nobody could see it.
-    look('Look at the oil once more: is it clear?', ['oil.look'], 2, {
-      only: ['cannot-tell'],
-      late: 'release',
-      open: () => true
-    })
-  ],
-  'oil.level-milky': [job('sump-water')]
+  ]
 };

@@ -15,6 +15,7 @@ import { fuelAsks } from './asks-fuel.ts';
 import { placeAsks } from './asks-places.ts';
 import { runAsks } from './asks-run.ts';
 import { saidAsks } from './asks-said.ts';
+import { engineOilAsks } from './asks-engine-oil.ts';
 import { wetEndAsks } from './asks-wet-end.ts';
 
 export interface Ask {
@@ -54,6 +55,7 @@ const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
     ...turnAsks,
     ...headAsks,
     ...wetEndAsks,
+    ...engineOilAsks,
     ...coolingAsks,
     ...fuelAsks,
     ...runAsks,

@@ -1,3 +1,4 @@
+import { askedAfter } from '../../findings/asked-after.ts';
 import type { Context } from '../../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 
@@ -40,7 +41,5 @@ export function poorSincePump(c: Context): boolean {
     .sort(byTime);
   const poor = streams.findLast((r) => r.value !== 'strong');
   if (pump === '' || !poor || streams.at(-1) !== poor) return false;
-  return !(['cooling.set', 'cooling.tube', 'cooling.cover', 'cooling.housing'] as const).some((i) =>
-    c.record.all(i).some((r) => isAfter(r.at, poor.at))
-  );
+  return !askedAfter(c, ['cooling.set', 'cooling.tube', 'cooling.cover', 'cooling.housing'], poor.at);
 }

@@ -1,8 +1,9 @@
+import { askedAfter } from '../../findings/asked-after.ts';
 import { onsetOf } from '../../findings/onset.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import type { Context } from '../../findings/context.ts';
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { items as lookItems } from '../look/readings.ts';
 import { caseResult } from './case-test.ts';
 
@@ -33,7 +34,7 @@ function dyed(c: Context, place: CrackPlace): 'paint' | 'metal' | 'through' | un
 export function dyeAsked(c: Context, place: CrackPlace): boolean {
   const { item, seen, dye } = sights[place];
   const since = [onsetOf(c.record.all(item), (v) => v === seen) ?? [], ...c.renewed(dye)].flat();
-  return c.record.all(dye).some((r) => !since.some((at) => isAfter(at, r.at)));
+  return askedAfter(c, dye, latestAt(since.map((at) => ({ at }))));
 }
 
 /** It was whole when the case was tested, and the line was seen after that. */

@@ -1,6 +1,7 @@
+import { askedAfter } from '../../findings/asked-after.ts';
 import type { Context } from '../../findings/context.ts';
 import { onsetOf } from '../../findings/onset.ts';
-import { isAfter, type Instant } from '../../units/instant.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 
 /** What the look at the shift rod's joint showed. */
 export type Rod = 'follows' | 'slips';
@@ -26,20 +27,20 @@ export function badThoughSet(c: Context, item: ShiftItem): boolean {
   return last !== undefined && bad[item](last.value) && setFor(c, item).some((at) => isAfter(last.at, at));
 }
 
-/** Whether an answer was given since the shift went wrong, and since anybody worked in the leg. */
-function ofThisFault(c: Context, at: Instant): boolean {
+/** Since the shift went wrong, and since anybody worked in the leg. */
+function beganAt(c: Context): Instant | undefined {
   const onsets = (Object.keys(bad) as ShiftItem[]).flatMap((item) => onsetOf(c.record.all(item), bad[item]) ?? []);
-  return ![...onsets, ...c.renewed('turn.shiftRod')].some((x) => isAfter(x, at));
+  return latestAt([...onsets, ...c.renewed('turn.shiftRod')].map((at) => ({ at })));
 }
 
 /** What the shift rod was seen to do; nothing where nobody could tell. */
 export function rodSeen(c: Context): Rod | undefined {
   const said = c.record.last('turn.shiftRod');
-  return said && ofThisFault(c, said.at) ? (said.value as Rod) : undefined;
+  return said && isAfter(said.at, beganAt(c)) ? (said.value as Rod) : undefined;
 }
 
 /** Somebody was asked what the shift rod does, whatever the answer. */
-export const rodAsked = (c: Context): boolean => c.record.all('turn.shiftRod').some((r) => ofThisFault(c, r.at));
+export const rodAsked = (c: Context): boolean => askedAfter(c, 'turn.shiftRod', beganAt(c));
 
 /** Whether either gear is bad though the linkage was set. */
 export const gearsThoughSet = (c: Context): boolean => gears.some((item) => badThoughSet(c, item));

@@ -60,6 +60,7 @@ const quiet: Readonly<Partial<Record<ItemId, readonly string[]>>> = {
   'compression.crankcase': ['held'],
   'gear.explained': ['no'],
   // Of a line that was seen; alone they say nothing.
+  'cooling.passages': ['free'],
   'gear.dyeCase': ['paint', 'metal'],
   'gear.dyeSkeg': ['paint', 'metal'],
   'gear.caseTurned': ['yes', 'no'],

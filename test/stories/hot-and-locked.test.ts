@@ -47,9 +47,15 @@ describe('it ran hot with everything good', () => {
     }
   ]);
   it('descaled, and hot once more: air in the water is looked for before the same work', () => {
-    const b = hotRun(hotRun(water()).read('run.second', 'same').done('descale').wait(1));
+    const b = hotRun(
+      hotRun(water()).read('run.second', 'same').read('cooling.passages', 'slow').done('descale').wait(1)
+    );
     b.read('cooling.screen', 'clear').read('cooling.strainer', 'clear').read('cooling.thermostatPan', 'good');
-    b.read('cooling.opened', 'yes').read('cooling.vanes', 6).read('cooling.set', 0).read('cooling.housing', 'good');
+    b.read('cooling.passages', 'free')
+      .read('cooling.opened', 'yes')
+      .read('cooling.vanes', 6)
+      .read('cooling.set', 0)
+      .read('cooling.housing', 'good');
     expect(titles(b)[0]).toMatch(/Leak-down, every cylinder, the water watched/);
     expect(b.assessed().steps.find((s) => s.id === 'descale')).toMatchObject({ state: 'open', failed: 'finding' });
     expect(
@@ -183,5 +189,31 @@ describe('a piston that stands low at top', () => {
     const b = again(sunk(), 60e-3);
     expect(titles(b).join('\n')).not.toMatch(/Send the power head/);
     expect(b.holds()).toContain('drowned-running');
+  });
+});
+
+describe('stopped for its heat, and nobody could say why', () => {
+  const asked = (): Bench =>
+    hotRun(
+      new Bench(two)
+        .read('cooling.screen', 'clear')
+        .read('cooling.strainer', 'clear')
+        .read('cooling.opened', 'yes')
+        .read('cooling.set', 0)
+        .read('cooling.housing', 'good')
+        .read('cooling.thermostatPan', 'good')
+        .read('cooling.passages', 'free')
+    )
+      .read('run.second', 'same')
+      .read('run.cause', 'unknown');
+  it('is not run hot once more to see it again', () => {
+    expect(titles(asked())).toContain(
+      'Stop: nobody here knows what heats it. Ask a specialist before it is started again'
+    );
+    expect(titles(asked()).filter((t) => /same run again|repeat the first run/.test(t))).toEqual([]);
+  });
+  it('mended since, it is', () => {
+    const b = asked().wait(1).done('thermostat').read('cooling.thermostatPan', 'good');
+    expect(titles(b).filter((t) => /nobody here knows what heats it/.test(t))).toEqual([]);
   });
 });

@@ -325,7 +325,19 @@ describe('hot, and every look at its water was good', () => {
       {
         entered: 'the second one agrees',
         by: (b) => b.read('run.second', 'same'),
-        now: /^Find why it ran hot/
+        now: /^Water through the passages/
+      },
+      {
+        entered: 'water runs through freely: gas in it, and nothing is flushed',
+        by: (b) => b.read('cooling.passages', 'free'),
+        now: /^Leak-down, every cylinder, the water watched/,
+        notNow: /Flush and descale|Find why/
+      },
+      {
+        entered: 'slowly: that is the work',
+        by: (b) => b.read('cooling.passages', 'slow'),
+        finds: ['cooling.passages:fault'],
+        jobs: ['descale']
       }
     ]
   );

@@ -2,9 +2,10 @@ import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { pumpWear, ranDry } from '../stations/cooling/pump.ts';
+import { passages } from '../stations/cooling/passages.ts';
 import { muffsTried, poorSincePump } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
-import { lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
+import { hotterBank, lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import { thermostats } from '../stations/cooling/thermostat.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -40,6 +41,7 @@ export const heatExplained = (c: Context): boolean =>
   c.record.value('cooling.outlet') === 'blocked' ||
   c.record.value('cooling.tube') === 'leaking' ||
   pumpWear(c).marks.length > 0 ||
+  passages(c).some((p) => p.is === 'slow') ||
   thermostats(c).some((t) => t.is === 'shut' || t.is === 'late');
 
 export const pumpOpen = look(
@@ -75,6 +77,10 @@ export const heatByHand: readonly AskRule[] = [
   unlessStrong(outlet),
   second
 ].map(untilExplained);
+/** Its thermostat is out for the pan: a hose says in minutes what two hours of descaling would be spent on. */
+export const passagesLook = look('Water through the passages, the thermostat out', ['cooling.passages'], 10, {
+  open: (c) => !askedAfter(c, 'cooling.passages', latestAt(c.renewed('cooling.passages').map((at) => ({ at }))))
+});
 /** What has to be opened for it. */
 export const heatOpened: readonly AskRule[] = (
   [
@@ -87,14 +93,16 @@ export const heatOpened: readonly AskRule[] = (
       open: (c) => poorSincePump(c) && !['not-yet', 'not-run', 'fine'].includes(String(muffsTried(c)))
     },
     panIfFitted,
+    { ...passagesLook, open: (c, f) => !hotterBank(c) && passagesLook.open(c, f) },
     pumpOpen,
     {
-      // Hot once more with its passages clean: gas in the water heats it from inside.
+      // Hot with its passages clean: gas in the water heats it from inside.
       ...look('Leak-down, every cylinder, the water watched for bubbles', ['compression.leakdown'], 20),
       open: (c) => {
         const cleaned = lastMarks(c.survey).get('descale');
-        const read = c.record.all('compression.leakdown');
-        return cleaned?.state === 'done' && !read.some((r) => isAfter(r.at, cleaned.at));
+        if (cleaned?.state === 'done') return !askedAfter(c, 'compression.leakdown', cleaned.at);
+        const free = passages(c).length > 0 && passages(c).every((p) => p.is === 'free');
+        return free && !asked(c, 'compression.leakdown');
       }
     }
   ] as readonly AskRule[]
@@ -203,6 +211,7 @@ export const coolingAsks: Asks = {
       items: ['cooling.assembled']
     })
   ],
+  'cooling.passages': [job('descale', { only: ['fault'] })],
   'cooling.tube': [job('leg-water', { only: ['fault'] })],
   'cooling.key': [job('leg-water')],
   'cooling.turned-back': [

@@ -7,7 +7,8 @@ import { isAfter, latestAt } from '../units/instant.ts';
 import { lampIsFalse, oilPressure } from '../stations/oil/pressure.ts';
 import { hotterBank } from '../stations/cooling/seen.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
-import { heat, panIfFitted, pumpOpen } from './asks-cooling.ts';
+import type { ItemId } from '../stations/items.ts';
+import { heat, panIfFitted, passagesLook, pumpOpen } from './asks-cooling.ts';
 import { four } from './asks-fuel.ts';
 
 /** The oil as it is after that run: what was dipped before it started says nothing of what it did with it. */
@@ -65,20 +66,25 @@ const runAgainAnyway = (c: Context): boolean =>
     ] as const
   ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item)));
 
-/** The hotter bank's own: one of which nobody noted the bank, tried before the two were seen to differ, may have been the other one. */
+/** Told of the hotter bank: what nobody noted the bank of, tried before the two were seen to differ, may have been of the other one. */
+function toldOfThatBank(c: Context, items: readonly ItemId[]): boolean {
+  const bank = hotterBank(c);
+  const read = latestAt(c.record.all('run.temperature'));
+  return items.some((item) =>
+    c.record.all(item).some((r) => (r.conditions?.bank ? r.conditions.bank === bank : isAfter(r.at, read)))
+  );
+}
 const panOfThatBank: AskRule = {
   ...panIfFitted,
   title: 'Thermostat of that bank in a pan',
-  open: (c) => {
-    const bank = hotterBank(c);
-    const read = latestAt(c.record.all('run.temperature'));
-    return (
-      c.survey.engine.profile.thermostat !== 'not-fitted' &&
-      !(['cooling.thermostatPan', 'cooling.thermostatOpens'] as const).some((item) =>
-        c.record.all(item).some((r) => (r.conditions?.bank ? r.conditions.bank === bank : isAfter(r.at, read)))
-      )
-    );
-  }
+  open: (c) =>
+    c.survey.engine.profile.thermostat !== 'not-fitted' &&
+    !toldOfThatBank(c, ['cooling.thermostatPan', 'cooling.thermostatOpens'])
+};
+const passagesOfThatBank: AskRule = {
+  ...passagesLook,
+  title: 'Water through the passages of that bank, its thermostat out',
+  open: (c) => !toldOfThatBank(c, ['cooling.passages'])
 };
 
 /** It climbs, and its thermostat is still to open. */
@@ -101,6 +107,7 @@ export const runHeatAsks: Asks = {
       }),
       look('Small strainer under the cowl', ['cooling.strainer'], 2),
       panOfThatBank,
+      passagesOfThatBank,
       pumpOpen
     ].map((r) => ({ ...untilWaterWork(r), only: ['watch'] as const }))
   ],

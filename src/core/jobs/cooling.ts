@@ -1,4 +1,5 @@
 import { workedOnSinceHot } from '../stations/cooling/seen.ts';
+import { passages } from '../stations/cooling/passages.ts';
 import { poorSincePump } from '../stations/cooling/supply.ts';
 import { lampIsFalse } from '../stations/oil/pressure.ts';
 import { only, type JobRule } from './job.ts';
@@ -93,7 +94,8 @@ export const cooling = {
     yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
     raisedBy: [only('cooling.hot', 'fault'), 'cooling.rising', only('run.heat', 'fault'), only('run.banks', 'watch')],
     // It ran hot before the last work on its water: it is run again before anything more is looked for.
-    unless: workedOnSinceHot,
+    // Everything that heats was looked at: there is nothing left to look for, and what is left is somebody else's question.
+    unless: (c) => workedOnSinceHot(c) || passages(c).length > 0,
     how: 'Screens, pump, thermostat in a pan, passages; in this order.',
     tools: ['thermometer', 'pan'],
     parts: ['thermostat and gasket'],
@@ -160,6 +162,9 @@ export const cooling = {
   },
   descale: {
     title: 'Flush and descale the cooling passages',
+    raisedBy: ['cooling.passages'],
+    spoiledBy: ['run.heat', 'run.stopped', 'run.lamp'],
+    renews: ['cooling.passages'],
     // A new pump that does not give is looked at before what lies behind it.
     unless: poorSincePump,
     how: 'Thermostat out, flushed both ways, descaler as its label says, then covers off where it is thick.',

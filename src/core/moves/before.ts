@@ -44,6 +44,18 @@ export function inVain({ context: c }: Position): Move | undefined {
   const same = (n: number): string | undefined =>
     ends.length >= n && ends.slice(-n).every((r) => r.value === last.value) ? ends.at(-n)!.at : undefined;
   const worked = (since: string): boolean => mendedAfter(c.survey, since, [RUN_AGAIN]);
+  // The same run once more would only heat it once more.
+  const heat = c.record.last('run.reason');
+  if (last.value === 'stopped' && heat?.value === 'temperature' && causeUntold(c, heat.at) && !worked(heat.at))
+    return {
+      kind: 'ask',
+      class: 9,
+      id: 'ask:heat',
+      title: 'Stop: nobody here knows what heats it. Ask a specialist before it is started again',
+      station: 'run',
+      minutes: 5,
+      because: 'Asked for its cause, nobody could tell it; another hot run costs pistons and tells no more.'
+    };
   const looked = (since: string): boolean =>
     c.survey.readings.some(
       (r) =>

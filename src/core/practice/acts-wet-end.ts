@@ -260,6 +260,7 @@ export const wetEndActs: readonly Act[] = [
     items: ['cooling.thermostatPan', 'cooling.thermostatOpens', 'cooling.thermostatStamp'],
     take: thermostat
   },
+  plain('passages', 'cooling', ['cooling.passages']),
   plain('outlet', 'cooling', ['cooling.outlet']),
   {
     id: 'dip',

@@ -72,6 +72,7 @@ export const soundAnswers: ReadonlyMap<ItemId, unknown> = new Map<ItemId, unknow
   ['gear.look', 'clear'],
   ['gear.water', 0],
   ['gear.magnet', 'paste'],
+  ['cooling.passages', 'free'],
   ['gear.dyeCase', 'paint'],
   ['gear.dyeSkeg', 'metal'],
   ['gear.slots', 'good'],

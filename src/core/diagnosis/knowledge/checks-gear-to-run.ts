@@ -124,6 +124,14 @@ export const gearToRunChecks: readonly Check[] = [
     after: ['turn', 'spark', 'compression', 'gear-crack']
   },
   {
+    id: 'passages',
+    title: 'Water through the passages, the thermostat out',
+    station: 'cooling',
+    minutes: 10,
+    made: ['cooling.passages'],
+    given: ['hot', 'banks-differ']
+  },
+  {
     id: 'dip',
     title: 'Dip the engine oil twice, look and smell',
     station: 'oil',

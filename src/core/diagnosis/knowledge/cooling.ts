@@ -149,10 +149,14 @@ export const cooling = inSystem('cooling', [
     label: 'passages silted or salted',
     prior: { L: 0.04, D: 0.08, N: 0.1, S: 0.01 },
     salt: 2,
-    shows: { usually: ['hot'], often: ['banks-differ', 'lamp'], sometimes: ['stream-weak', 'ran-badly'] },
+    shows: {
+      always: ['passages-slow'],
+      usually: ['hot'],
+      often: ['banks-differ', 'lamp'],
+      sometimes: ['stream-weak', 'ran-badly']
+    },
     cure: 'Flush and descale; covers off where it is thick.',
-    settled: 'run',
-    rivals: ['screen', 'thermostat', 'pump'],
+    settled: 'passages',
     step: 'descale',
     parts: [10, 30, 90],
     minutes: [60, 120, 300],

@@ -176,5 +176,14 @@ export const coolingSigns: readonly SignKind[] = [
     leak: 0.003,
     measured: 'thermostat-open',
     fits: thermostat
+  },
+  {
+    id: 'passages-slow',
+    check: 'passages',
+    present: 'water runs slowly through the passages',
+    absent: 'water runs freely through the passages',
+    leak: 0.01,
+    reads: [{ item: 'cooling.passages', present: ['slow'] }],
+    findings: ['cooling.passages']
   }
 ];

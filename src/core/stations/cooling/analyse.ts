@@ -10,6 +10,7 @@ import { symptoms } from '../run/symptoms.ts';
 import { saidOf, warmingOf } from '../run/warming.ts';
 import type { CoolingAnalysed, CoolingFact, PumpKnown, Unsettled } from './facts.ts';
 import { partFacts } from './parts.ts';
+import { passages } from './passages.ts';
 import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear, ranDry } from './pump.ts';
 import { hotterBank, lastSeen, thermometersDiffer, unreadBank } from './seen.ts';
 import { sources } from './source.ts';
@@ -25,9 +26,13 @@ export function analyse(c: Context): CoolingAnalysed {
       hot: judgedBy(c, 'cooling.hot', ownLimits.headHot),
       drill: c.record.value('cooling.drill')
     },
-    facts: [...waterFacts(c), ...pumpFacts(c), ...partFacts(c), ...streamFacts(c)]
+    facts: [...waterFacts(c), ...pumpFacts(c), ...partFacts(c), ...passageFacts(c), ...streamFacts(c)]
   };
 }
+
+/** What a hose through the passages showed, bank by bank. */
+const passageFacts = (c: Context): CoolingFact[] =>
+  passages(c).map((values) => ({ kind: 'passages', condition: values.is === 'slow' ? 'fault' : 'sound', values }));
 
 /** What it draws through, and what it runs on. */
 function waterFacts(c: Context): CoolingFact[] {

@@ -1,3 +1,4 @@
+import type { Passages } from './passages.ts';
 import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { ChosenSchool } from '../../house-rules/rules.ts';
@@ -59,6 +60,8 @@ export interface CoolingFacts {
   'thermostat-alone': Thermostat;
   /** One bank's was tested, the other's was not. */
   'thermostat-other': { readonly told: Bank };
+  /** Water runs slowly through the passages of a bank, or brings sand and salt. */
+  passages: Passages;
   'drill-backward': Assembly;
   'drill-nothing': Assembly;
   'drill-pumps': Assembly;

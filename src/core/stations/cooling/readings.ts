@@ -120,6 +120,14 @@ export const items = {
     absent: true,
     when: (p) => p.thermostat !== 'not-fitted'
   }),
+  passages: choice({
+    inWork: true,
+    perBank: true,
+    label: 'Water through the passages',
+    stays: { answers: ['slow'] },
+    ask: 'Thermostat out, a hose in from below, then backward: does water run through freely, and clear?',
+    options: { free: 'freely, clear', slow: 'slowly, or sand and salt come' }
+  }),
   bucket: quantity({
     sent: 'bucket',
     quick: 'bucket',

@@ -102,6 +102,11 @@ const examples: Examples<CoolingFacts> = {
     condition: doubt,
     values: { told }
   })),
+  passages: (['free', 'slow'] as const).flatMap((is) =>
+    ([undefined, 'port'] as const).map(
+      (bank) => ({ kind: 'passages', condition: is === 'slow' ? fault : sound, values: { bank, is } }) as const
+    )
+  ),
   'drill-backward': [{ kind: 'drill-backward', condition: fault, values: { built: undefined } }],
   'drill-nothing': [{ kind: 'drill-nothing', condition: fault, values: { built: 'no' } }],
   'drill-pumps': ['yes', undefined].map((built) => ({ kind: 'drill-pumps', condition: sound, values: { built } })),

@@ -219,6 +219,17 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
     found: `The ${told === 'port' ? 'starboard' : 'port'} bank’s thermostat is not tested: one says nothing of the other.`,
     because: practice([`tested: ${told} bank`], 'each bank has its own, and they fail one by one.')
   }),
+  passages: ({ values: { bank, is } }) => ({
+    found:
+      is === 'slow'
+        ? `Water runs slowly through the passages${bank ? ` of the ${bank} bank` : ''}, or brings sand and salt: silted.`
+        : `Water runs freely through the passages${bank ? ` of the ${bank} bank` : ''}.`,
+    ...(is === 'slow' ? { advice: 'Flush and descale them; covers off where it is thick.' } : {}),
+    because: practice(
+      [`through the passages: ${is === 'slow' ? 'slow, or sand and salt' : 'free and clear'}`],
+      'with the thermostat out a hose shows in minutes what two hours of descaling would otherwise be spent on.'
+    )
+  }),
   'drill-backward': ({ values }, basis) => ({
     found: 'It was turned backward: the vanes are bent the wrong way.',
     advice: 'Open it and look; renew them if they ran so under load.',

@@ -217,3 +217,43 @@ describe('stopped for its heat, and nobody could say why', () => {
     expect(titles(b).filter((t) => /nobody here knows what heats it/.test(t))).toEqual([]);
   });
 });
+
+describe('hot, and every look at its water was good', () => {
+  story(
+    () => new Bench(two),
+    [
+      {
+        entered: '95 °C: why is looked for before anything runs again',
+        by: (b) =>
+          b
+            .read('cooling.screen', 'clear')
+            .read('cooling.strainer', 'clear')
+            .read('cooling.outlet', 'clear')
+            .read('cooling.thermostatPan', 'good')
+            .read('cooling.opened', 'yes')
+            .read('cooling.set', 0)
+            .read('cooling.housing', 'good')
+            .read('cooling.head', 368),
+        finds: ['cooling.hot:fault'],
+        now: /^A second thermometer, same spot/
+      },
+      {
+        entered: 'the second one agrees',
+        by: (b) => b.read('run.second', 'same'),
+        now: /^Water through the passages/
+      },
+      {
+        entered: 'water runs through freely: gas in it, and nothing is flushed',
+        by: (b) => b.read('cooling.passages', 'free'),
+        now: /^Leak-down, every cylinder, the water watched/,
+        notNow: /Flush and descale|Find why/
+      },
+      {
+        entered: 'slowly: that is the work',
+        by: (b) => b.read('cooling.passages', 'slow'),
+        finds: ['cooling.passages:fault'],
+        jobs: ['descale']
+      }
+    ]
+  );
+});

@@ -257,3 +257,19 @@ describe('hot, and every look at its water was good', () => {
     ]
   );
 });
+
+describe('hot again once a cause of before was put right', () => {
+  const hot = (b: Bench): Bench => hotRun(b).read('run.second', 'same');
+  it('an outlet that was cleared explains no heat after it', () => {
+    const b = hot(
+      hot(new Bench(two).read('cooling.screen', 'clear').read('cooling.strainer', 'clear'))
+        .read('cooling.outlet', 'blocked')
+        .wait(1)
+    );
+    expect(titles(b)).toContain('Thermostat in a pan');
+  });
+  it('one that was found and not cleared yet is all that is looked for', () => {
+    const b = hot(new Bench(two).read('cooling.screen', 'blocked').read('cooling.strainer', 'clear'));
+    expect(titles(b)).not.toContain('Thermostat in a pan');
+  });
+});

@@ -98,3 +98,11 @@ describe('the start lock', () => {
     expect(b.assessed().steps.find((s) => s.id === 'neutral-switch')?.state).toBe('proved');
   });
 });
+
+it('a case that was opened for it and drives in neutral all the same, the linkage set anew, is no work that is proved', () => {
+  const b = inGear(inGear(begun()).done('linkage')).read('turn.shiftRod', 'follows').done('clutch-dog').wait(5);
+  inGear(inGear(b).done('linkage'));
+  const dog = b.assessed().steps.find((s) => s.id === 'clutch-dog');
+  expect(dog?.state).toBe('open');
+  expect(moves(b).filter((m) => /^Prove it: neutral free, both gears/.test(m))).toEqual([]);
+});

@@ -1,12 +1,13 @@
 import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { pumpWear, ranDry } from '../stations/cooling/pump.ts';
+import { ranDry } from '../stations/cooling/pump.ts';
 import { passages } from '../stations/cooling/passages.ts';
+import { heatExplained } from '../stations/cooling/explained.ts';
 import { muffsTried, poorSincePump } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { hotterBank, lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
-import { thermostats } from '../stations/cooling/thermostat.ts';
+import type { ItemId } from '../stations/items.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 export const screens = look('Intake screens', ['cooling.screen'], 2);
@@ -33,17 +34,6 @@ export const panIfFitted: AskRule = {
   ...pan,
   open: (c, f) => c.survey.engine.profile.thermostat !== 'not-fitted' && pan.open(c, f)
 };
-/** A cause of the heat that is found already: it is mended before anything else is looked for. */
-export const heatExplained = (c: Context): boolean =>
-  c.record.value('cooling.screen') === 'blocked' ||
-  c.record.value('cooling.strainer') === 'blocked' ||
-  c.record.value('cooling.outlet') === 'shut' ||
-  c.record.value('cooling.outlet') === 'blocked' ||
-  c.record.value('cooling.tube') === 'leaking' ||
-  pumpWear(c).marks.length > 0 ||
-  passages(c).some((p) => p.is === 'slow') ||
-  thermostats(c).some((t) => t.is === 'shut' || t.is === 'late');
-
 export const pumpOpen = look(
   'Open the water pump',
   ['cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.housing'],
@@ -77,6 +67,14 @@ export const heatByHand: readonly AskRule[] = [
   unlessStrong(outlet),
   second
 ].map(untilExplained);
+/** Told of the hotter bank: what nobody noted the bank of, tried before the two were seen to differ, may have been of the other one. */
+export function toldOfThatBank(c: Context, items: readonly ItemId[]): boolean {
+  const bank = hotterBank(c);
+  const read = latestAt(c.record.all('run.temperature'));
+  return items.some((item) =>
+    c.record.all(item).some((r) => (r.conditions?.bank ? r.conditions.bank === bank : isAfter(r.at, read)))
+  );
+}
 /** Its thermostat is out for the pan: a hose says in minutes what two hours of descaling would be spent on. */
 export const passagesLook = look('Water through the passages, the thermostat out', ['cooling.passages'], 10, {
   open: (c) => !askedAfter(c, 'cooling.passages', latestAt(c.renewed('cooling.passages').map((at) => ({ at }))))
@@ -93,7 +91,13 @@ export const heatOpened: readonly AskRule[] = (
       open: (c) => poorSincePump(c) && !['not-yet', 'not-run', 'fine'].includes(String(muffsTried(c)))
     },
     panIfFitted,
-    { ...passagesLook, open: (c, f) => !hotterBank(c) && passagesLook.open(c, f) },
+    {
+      ...passagesLook,
+      // Where one bank is the hotter one, its own thermostat comes before.
+      open: (c, f) =>
+        (!hotterBank(c) || toldOfThatBank(c, ['cooling.thermostatPan', 'cooling.thermostatOpens'])) &&
+        passagesLook.open(c, f)
+    },
     pumpOpen,
     {
       // Hot with its passages clean: gas in the water heats it from inside.

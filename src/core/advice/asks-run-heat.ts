@@ -5,10 +5,8 @@ import { runsOf } from '../stations/run/runs.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lampIsFalse, oilPressure } from '../stations/oil/pressure.ts';
-import { hotterBank } from '../stations/cooling/seen.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
-import type { ItemId } from '../stations/items.ts';
-import { heat, panIfFitted, passagesLook, pumpOpen } from './asks-cooling.ts';
+import { heat, panIfFitted, passagesLook, pumpOpen, toldOfThatBank } from './asks-cooling.ts';
 import { four } from './asks-fuel.ts';
 
 /** The oil as it is after that run: what was dipped before it started says nothing of what it did with it. */
@@ -66,14 +64,6 @@ const runAgainAnyway = (c: Context): boolean =>
     ] as const
   ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item)));
 
-/** Told of the hotter bank: what nobody noted the bank of, tried before the two were seen to differ, may have been of the other one. */
-function toldOfThatBank(c: Context, items: readonly ItemId[]): boolean {
-  const bank = hotterBank(c);
-  const read = latestAt(c.record.all('run.temperature'));
-  return items.some((item) =>
-    c.record.all(item).some((r) => (r.conditions?.bank ? r.conditions.bank === bank : isAfter(r.at, read)))
-  );
-}
 const panOfThatBank: AskRule = {
   ...panIfFitted,
   title: 'Thermostat of that bank in a pan',

@@ -1,3 +1,4 @@
+import { heatExplained } from '../stations/cooling/explained.ts';
 import { askedAfter } from '../findings/asked-after.ts';
 import { muffsTried } from '../stations/cooling/supply.ts';
 import type { Context } from '../findings/context.ts';
@@ -18,7 +19,6 @@ import {
   heat,
   heatByHand,
   heatOpened,
-  heatExplained,
   muffs,
   onThatWater,
   outlet,

@@ -97,7 +97,12 @@ export const gearCase = {
     parts: ['clutch dog', 'gear', 'carrier O-rings', 'seals that are exposed'],
     minutes: 280,
     hazards: ['eyes', 'propeller'],
-    proof: { station: 'turn', text: 'both gears hold when turned by hand', reads: ['turn.forward', 'turn.reverse'] },
+    proof: {
+      station: 'turn',
+      text: 'neutral free, both gears hold when turned by hand',
+      reads: ['turn.neutral', 'turn.forward', 'turn.reverse']
+    },
+    spoiledBy: ['turn.shift', 'turn.gear', 'turn.dog'],
     after: ['linkage', 'shift-joint'],
     renews: ['turn.shiftRod', 'turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears'],
     opens: ['case', 'propeller', 'carrier']

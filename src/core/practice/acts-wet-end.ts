@@ -12,7 +12,8 @@ const STEP = 0.25 * PSI;
 function gearDrain(eye: Eye): void {
   const { draws } = eye.truth;
   const { gearCapacity, magnet } = eye.survey.engine.profile;
-  const low = eye.shows('gear-low');
+  // Filled since, what was missing is in it.
+  const low = eye.shows('gear-low') && eye.last('gear.refill') === undefined;
   const look = eye.shows('gear-milky')
     ? draws.pick('milk', ['milky', 'creamy'] as const)
     : eye.shows('gear-burnt')

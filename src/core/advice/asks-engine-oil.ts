@@ -1,6 +1,6 @@
 import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
-import { dips, seenToFall } from '../stations/oil/position.ts';
+import { dips, overAgain, seenToFall } from '../stations/oil/position.ts';
 import { rivals } from '../stations/oil/rivals.ts';
 import { changedForFuel } from '../stations/oil/was-diluted.ts';
 import { milkyAgain, milkyBefore } from '../stations/oil/was-milky.ts';
@@ -24,7 +24,7 @@ const isMilky = (r: { readonly value: unknown }): boolean => r.value === 'milky'
 
 /** Asked of the oil that is in it: what was good before the oil was changed for its fuel kept none out of it. */
 function askedSinceChange(c: Context, item: 'fuel.floods' | 'fuel.pump'): boolean {
-  const changed = changedForFuel(c);
+  const changed = changedForFuel(c) ?? (overAgain(c) ? c.worked('oil').at(-1) : undefined);
   return asked(c, item) && askedAfter(c, item, changed);
 }
 /** What lets fuel into the sump, before the oil that shows it is changed: minutes each, and the oil would only fill again (C). */
@@ -56,7 +56,10 @@ export const engineOilAsks: Asks = {
     { ...look('What was poured in at the last change', ['oil.lastFill'], 2), only: ['cannot-tell'] },
     { ...look('Where it stood after that fill', ['oil.lastMark'], 1), only: ['cannot-tell'] },
     { ...look('Draw it off and measure it', ['oil.drained', 'oil.viscosity'], 15), only: ['cannot-tell'] },
-    ...letsFuelIn.map((r): AskRule => ({ ...r, open: (c, f) => rivals(c).verdict === 'diluted' && r.open(c, f) })),
+    ...letsFuelIn.map((r): AskRule => ({
+      ...r,
+      open: (c, f) => (rivals(c).verdict === 'diluted' || overAgain(c)) && r.open(c, f)
+    })),
     job('oil-level', { only: ['watch', 'fault'] })
   ],
   'oil.thin': [

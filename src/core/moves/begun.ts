@@ -84,6 +84,8 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
       // What raised it still stands by its old reading, and says itself which look would close it.
       if (since && !more && asks.some((a) => a.kind !== 'job' && a.station === station && raises(s.id, a.finding)))
         return [];
+      // A search that was begun at this check, and what was read since says that it is not over, is finished first.
+      if (since && !more && asks.some((a) => a.kind === 'continue' && a.station === station)) return [];
       // A doubt about what proves it says itself which reading comes first: turned by hand, before it is cranked.
       if (asks.some((a) => a.kind === 'repeat' && a.finding.station === station && a.station !== station)) return [];
       const lone = station === s.proof.station && s.proof.reads?.length === 1 ? s.proof.reads[0]! : undefined;

@@ -94,6 +94,17 @@ export function seenToRise(c: Context): boolean {
   return earlier.some((d, k) => under(d) && under(earlier[k - 1]));
 }
 
+/** Brought right by work, and over its mark again at the dips after that: something fills it. */
+export function overAgain(c: Context): boolean {
+  const { position, last } = dips(c);
+  if (position !== 'above') return false;
+  const first = last[0]!.taken;
+  const before = [...c.record.all('oil.dip'), ...c.record.all('oil.dipAt')].filter((r) => r.value !== 'unknown');
+  return c
+    .worked('oil')
+    .some((w) => isAfter(first, w) && before.some((r) => isAfter(w, r.at) && dipOf(r, markGap(c)).mark === 'above'));
+}
+
 /**
  * Whether it was seen to fall: two dips in a row stood between the marks or over them, nothing was drawn off, and those that agree now
  * stand under them.

@@ -66,16 +66,17 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
   if (last.result === 'locked') return [locked(c)];
   if (last.result === 'gritty') return [rough(c, [])];
   if (last.result === 'stiff') return [{ kind: 'stiff', condition: 'watch', values: {} }];
+  const heard = felt.some((f) => f !== 'tight') ? [rough(c, felt)] : [];
   const plugs = plugsWhenTurned(c, last.at);
   const counted = countedSince(c, last.at);
   // A count is finer than the word "no bumps" before it.
   if (last.result === 'free' && plugs !== 'out' && !counted && !(plugs === 'in' && relieved(c))) {
     const valves = c.survey.engine.profile.strokes === 'four';
     const values = { ...(plugs ? { plugs } : {}), ...(counted === undefined ? {} : { counted }), valves };
-    return [{ kind: 'nobumps', condition: 'cannot-tell', values }];
+    return [...heard, { kind: 'nobumps', condition: 'cannot-tell', values }];
   }
   // What is still heard is no engine that turns free now.
-  if (felt.some((f) => f !== 'tight')) return [rough(c, felt)];
+  if (heard.length) return heard;
   // Soaked for its rings by the job, it never turned badly: the gauge proves that.
   if ((everBad || c.record.value('turn.soaked') === 'yes') && !provedNextDay)
     return [{ kind: 'again', condition: 'watch', values: { everBad, hours: ruleNumber(c.rules, 'nextDay') } }];

@@ -1,6 +1,7 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
-import type { Instant } from '../../units/instant.ts';
+import type { ItemId } from '../items.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 import { onsetOf } from '../../findings/onset.ts';
 import { lastTurn } from './turns.ts';
@@ -61,8 +62,12 @@ const roughSince = (c: Context): Instant | undefined =>
 export function roughTree(c: Context): Elimination<RoughPart> | undefined {
   if (!isRough(c)) return undefined;
   const round = c.record.round('turn.result');
+  const turned = latestAt([...c.record.all('turn.result'), ...c.record.all('turn.feel')]);
+  // Turned since a part was opened for it, and rough all the same: what was tried before is of that part as it was.
+  const from = (item: ItemId): Instant =>
+    latestAt([roughSince(c) ?? [], c.renewed(item).filter((at) => isAfter(turned, at))].flat().map((at) => ({ at })));
   return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) =>
-    answerOf(c, item, round, roughSince(c))
+    answerOf(c, item, round, from(item))
   );
 }
 

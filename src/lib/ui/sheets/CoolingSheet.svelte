@@ -120,6 +120,22 @@
     </div>
   </Fold>
 {/if}
+<Fold
+  large
+  lazy
+  title="Water through the passages"
+  note="the thermostat out, a hose from below, then backward"
+  open={touched('passages')}
+>
+  <div class="grid gap-x-6 pb-3 {banks[0] ? 'sm:grid-cols-2' : ''}">
+    {#each banks as bank (bank ?? '')}
+      <section aria-label={bank ? `Passages, ${bank} bank` : 'Passages'}>
+        {#if bank}<h4 class="mb-1 font-semibold capitalize">{bank} bank</h4>{/if}
+        <StationFields station="cooling" only={['passages']} {...bank ? { conditions: { bank } } : {}} />
+      </section>
+    {/each}
+  </div>
+</Fold>
 {#if indicator}
   <Fold large lazy title="Timed bucket" note="the stream is a bleed, not the flow" open={touched('bucket')}>
     <div class="pb-3"><Bucket earlier={earlier.flows} /></div>

@@ -7,6 +7,7 @@
   import { gearJar } from '../survey/jars.ts';
   import { useSession } from '../session/session.svelte.ts';
   import StationFields from '../survey/StationFields.svelte';
+  import { crackDepth } from '$core/stations/gear/crack.ts';
   import CaseTest from './CaseTest.svelte';
   import JarScale from './gear/JarScale.svelte';
   import Refill from './gear/Refill.svelte';
@@ -15,6 +16,11 @@
   /** Gear oil first, with the magnet; then the case test, which asks for its own readings; then the fill. */
   let { earlier }: SheetProps = $props();
   const session = useSession();
+  /** Where a line was seen on the walk, or dye was put on one. */
+  const lines = $derived([
+    ...(crackDepth(session.judgement.context, 'case') || session.record.all('gear.dyeCase').length ? ['dyeCase'] : []),
+    ...(crackDepth(session.judgement.context, 'skeg') || session.record.all('gear.dyeSkeg').length ? ['dyeSkeg'] : [])
+  ]);
   const jar = $derived(gearJar(session.judgement.context));
 </script>
 
@@ -37,6 +43,10 @@
     </figure>
   {/each}
 </div>
+{#if lines.length}
+  <h3 class="mt-5 mb-2 text-xl">How deep the crack goes</h3>
+  <StationFields station="gear" only={lines} />
+{/if}
 <CaseTest />
 <div class="mt-3"><StationFields station="gear" only={['pressureTest']} /></div>
 <Fold

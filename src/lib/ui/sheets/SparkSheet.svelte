@@ -119,6 +119,7 @@
       conditions={windingConditions}
     />
     <StationFields station="spark" only={['charge', 'trigger']} conditions={windingConditions} />
+    <StationFields station="spark" only={['chargeTest', 'triggerTest']} />
     <LimitLine id="spark.primary" /><LimitLine id="spark.secondary" />
   </div>
 </Fold>
@@ -132,6 +133,6 @@
       caption="Points of each cylinder"
     />
     {#if allItems['spark.pointsGap'].when?.(profile)}<LimitLine id="spark.pointsGap" />{/if}
-    <StationFields station="spark" only={['rubBlock', 'timing']} />
+    <StationFields station="spark" only={['rubBlock', 'timing', 'keyLook']} />
   </div>
 </Fold>

@@ -6,6 +6,8 @@
   import { expectedBumps } from '$core/stations/turn/analyse.ts';
   import { pistonDepths } from '$core/stations/turn/depths.ts';
   import { lockTree } from '$core/stations/turn/lock.ts';
+  import { shiftFacts } from '$core/stations/turn/shifting.ts';
+  import { allItems } from '$core/stations/items.ts';
   import { roughTree } from '$core/stations/turn/rough.ts';
   import RotateCw from '@lucide/svelte/icons/rotate-cw';
   import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
@@ -23,6 +25,11 @@
   const depths = $derived(pistonDepths(session.judgement.context));
   const wet = $derived(drowned(session));
   const worked = $derived((session.survey.steps ?? []).length > 0 || session.record.all('turn.assembled').length > 0);
+  /** The joint of the shift rod is asked for once a gear, or neutral, is not as it should be. */
+  const wrong = $derived(
+    shiftFacts(session.judgement.context).length > 0 || session.record.all('turn.shiftRod').length > 0
+  );
+  const belted = $derived(allItems['turn.belt'].when!(profile) || session.record.all('turn.belt').length > 0);
   const other = $derived(profile.turning === 'anticlockwise');
   const told = $derived(profile.turning === 'clockwise' || other);
 </script>
@@ -46,7 +53,12 @@
 <h3 class="mt-5 mb-2 text-xl">Shift</h3>
 {#if profile.shift === 'direct'}
   <p>Direct drive: nothing to shift, and the propeller turns with every pull.</p>
-{:else}<StationFields station="turn" only={['neutral', 'forward', 'reverse', 'reverseLock']} />{/if}
+{:else}<StationFields
+    station="turn"
+    only={['neutral', 'forward', 'reverse', 'reverseLock', 'startLock', ...(wrong ? ['shiftRod'] : [])]}
+  />{/if}
+{#if belted}<h3 class="mt-5 mb-2 text-xl">Timing belt</h3>
+  <StationFields station="turn" only={['belt']} />{/if}
 <Fold
   large
   title="Piston depth at top"

@@ -17,6 +17,7 @@ import SparkSheet from './SparkSheet.svelte';
 import StationFields from '../survey/StationFields.svelte';
 import LookSheet from './LookSheet.svelte';
 import PlugsSheet from './PlugsSheet.svelte';
+import GearSheet from './GearSheet.svelte';
 import TurnSheet from './TurnSheet.svelte';
 
 /** The sheets as the server draws them: what is asked of which engine, and what a reading changes on the page. */
@@ -182,5 +183,23 @@ describe('the fields of any check', () => {
       if (item.inWork) expect(text).not.toContain(item.ask ?? item.label);
       else if (item.kind !== 'photo' && item.kind !== 'log' && !item.when && !item.perCylinder)
         expect(text).toContain(item.ask ?? item.label);
+  });
+});
+
+describe('what nobody asked for has a field on its sheet all the same', () => {
+  const belted = { strokes: 'four', cylinders: 4, camDrive: 'belt', shift: 'shift' } as const;
+  it('the timing belt, the start lock; the shift rod once a gear is wrong', () => {
+    const text = drawn(TurnSheet, bench(belted));
+    expect(text).toMatch(/marks of the timing belt|timing belt; marks in line/);
+    expect(text).toMatch(/lever in gear: key or rope/);
+    expect(text).not.toMatch(/does the rod in the leg follow/);
+    expect(drawn(TurnSheet, bench(belted).read('turn.forward', 'no'))).toMatch(/does the rod in the leg follow/);
+  });
+  it('dye, once a line was seen', () => {
+    const sheet = { station: 'gear', instruments: [], references: [], earlier: { magnets: [] } };
+    expect(drawn<object>(GearSheet as Component<object>, bench({}), sheet)).not.toMatch(/dye on clean bare metal/);
+    expect(drawn<object>(GearSheet as Component<object>, bench({}).read('look.case', 'stain'), sheet)).toMatch(
+      /dye on clean bare metal/
+    );
   });
 });

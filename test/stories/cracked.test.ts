@@ -94,3 +94,17 @@ describe('a skeg that is cracked', () => {
     expect(moves(b)[0]).toMatch(/Dye on the crack of the skeg/);
   });
 });
+
+describe('looks that do not fit one another', () => {
+  it('through the wall, then in the paint only, with nothing done: the hold stays until it is looked at again', () => {
+    const b = stained().read('gear.dyeCase', 'through').read('gear.dyeCase', 'paint');
+    expect(b.holds()).toContain('gear-case');
+    expect(b.ids()).not.toContain('look.case:watch');
+  });
+  it('dye through a wall on which the walk saw nothing is a crack all the same', () => {
+    const b = readyToRun(two).read('gear.dyeCase', 'through');
+    expect(b.holds()).toContain('gear-case');
+    expect(b.ids()).toContain('look.case:fault');
+    expect(jobs(b)).toContain('crack');
+  });
+});

@@ -106,3 +106,22 @@ it('a case that was opened for it and drives in neutral all the same, the linkag
   expect(dog?.state).toBe('open');
   expect(moves(b).filter((m) => /^Prove it: neutral free, both gears/.test(m))).toEqual([]);
 });
+
+describe('entered in an unkind order', () => {
+  it('a joint that was seen to slip first leaves no linkage to set', () => {
+    const b = noForward(begun()).read('turn.shiftRod', 'slips');
+    expect(jobs(b)).toContain('shift-joint');
+    expect(jobs(b)).not.toContain('linkage');
+  });
+  it('slipping, then following, with nothing done between, opens no case', () => {
+    const b = noForward(noForward(begun()).done('linkage'))
+      .read('turn.shiftRod', 'slips')
+      .read('turn.shiftRod', 'follows');
+    expect(jobs(b)).not.toContain('clutch-dog');
+  });
+  it('a start lock that let it turn is not taken back by one better try', () => {
+    const b = good(begun()).read('turn.startLock', 'turns').read('turn.startLock', 'locks');
+    expect(moves(b)).not.toContain('Sign it ready for service');
+    expect(b.ids().filter((id) => /startLock|start-lock/.test(id)).length).toBeGreaterThan(0);
+  });
+});

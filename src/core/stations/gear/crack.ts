@@ -5,6 +5,7 @@ import { unmended } from '../../findings/unmended.ts';
 import type { Context } from '../../findings/context.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { items as lookItems } from '../look/readings.ts';
+import { items as gearItems } from './readings.ts';
 import { caseResult } from './case-test.ts';
 
 /** Where a gear case is seen to be cracked from outside. */
@@ -49,10 +50,14 @@ function sinceTest(c: Context, place: CrackPlace): boolean {
 export function crackDepth(c: Context, place: CrackPlace): CrackDepth | undefined {
   const { item, seen, place: look } = sights[place];
   const depth = dyed(c, place);
-  if (ofThisPart(c, item) !== seen && unmended(c, item, look) === undefined && depth !== 'through') return undefined;
-  if (depth === 'through' || depth === 'paint') return depth;
+  const doubt = unmended(c, sights[place].dye, gearItems[place === 'case' ? 'dyeCase' : 'dyeSkeg']);
+  const doubted = doubt !== undefined;
+  const wasThrough = depth === 'through' || doubt?.was.value === 'through';
+  if (ofThisPart(c, item) !== seen && unmended(c, item, look) === undefined && !wasThrough) return undefined;
+  // Deeper at the look before, and nobody mended it: one of the two is wrong.
+  if (!doubted && (depth === 'through' || depth === 'paint')) return depth;
   const held = caseResult(c).verdict === 'held' && !sinceTest(c, place);
-  if (depth === 'metal' && (held || place === 'skeg')) return 'shallow';
+  if (!doubted && depth === 'metal' && (held || place === 'skeg')) return 'shallow';
   return held ? 'held' : 'untold';
 }
 

@@ -119,7 +119,7 @@ export const items = {
     inWork: true,
     label: 'Dye on the line along the case',
     ask: 'Paint off along the line, dye on clean bare metal, wiped: how deep does it go?',
-    stays: { answers: ['through'] },
+    stays: { answers: ['metal', 'through'] },
     options: { paint: 'in the paint only', metal: 'into the metal', through: 'through the wall' }
   }),
   dyeSkeg: choice({

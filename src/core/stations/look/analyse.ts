@@ -1,7 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter } from '../../units/instant.ts';
 import { caseResult } from '../gear/case-test.ts';
-import { crackDepth } from '../gear/crack.ts';
+import { crackDepth, crackPlaces } from '../gear/crack.ts';
 import type { LookAnalysed, LookFact } from './facts.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
@@ -30,7 +30,16 @@ export function analyse(c: Context): LookAnalysed {
   const asked = placeIds.filter((p) => c.record.asked(`look.${p}`) !== undefined);
   const left = unseen(c);
   const seen = placeIds.filter((p) => !left.includes(p));
-  if (!asked.length) return { basis: { seen }, facts: [] };
+  // Seen by dye where the walk saw nothing, or before anybody walked round it.
+  const dyed = crackPlaces
+    .filter((place) => crackDepth(c, place) === 'through' && sightAt(c, place)?.is !== 'fault')
+    .map((place): LookFact => ({
+      kind: 'sight',
+      id: place,
+      condition: 'fault',
+      values: { place, seen: place === 'case' ? 'stain' : 'cracked', photographs: 0, crack: 'through' }
+    }));
+  if (!asked.length) return { basis: { seen }, facts: dyed };
   const told: LookFact[] = [
     ...seen.flatMap((place): LookFact[] => {
       const sight = sightAt(c, place);
@@ -54,6 +63,7 @@ export function analyse(c: Context): LookAnalysed {
         }
       ];
     }),
+    ...dyed,
     ...(traces.length ? [{ kind: 'traces', condition: 'watch', values: { traces } } as const] : []),
     ...(absent.length ? [{ kind: 'absent', condition: 'watch', values: { absent } } as const] : [])
   ];

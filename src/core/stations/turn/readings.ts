@@ -125,6 +125,7 @@ export const items = {
     label: 'Start lock',
     ask: 'Lanyard out, propeller clear, lever in gear: key or rope. Does it refuse to turn the engine?',
     options: { locks: 'refuses, as it should', turns: 'turns it in gear' },
+    stays: { answers: ['turns'] },
     absent: true,
     when: shifts
   }),
@@ -133,6 +134,7 @@ export const items = {
     label: 'Shift rod and its joint',
     ask: 'Lever moved from stop to stop: does the rod in the leg follow it all the way, its joint tight?',
     options: { follows: 'follows, joint tight', slips: 'joint slips or is stripped' },
+    stays: { answers: ['slips'] },
     when: shifts
   }),
   depth: quantity({

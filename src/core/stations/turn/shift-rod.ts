@@ -1,6 +1,8 @@
 import { askedAfter } from '../../findings/asked-after.ts';
 import type { Context } from '../../findings/context.ts';
 import { onsetOf } from '../../findings/onset.ts';
+import { unmended } from '../../findings/unmended.ts';
+import { items } from './readings.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 
 /** What the look at the shift rod's joint showed. */
@@ -33,8 +35,9 @@ function beganAt(c: Context): Instant | undefined {
   return latestAt([...onsets, ...c.renewed('turn.shiftRod')].map((at) => ({ at })));
 }
 
-/** What the shift rod was seen to do; nothing where nobody could tell. */
+/** What the shift rod was seen to do; nothing where nobody could tell, or where it slipped at the look before and nobody mended it. */
 export function rodSeen(c: Context): Rod | undefined {
+  if (unmended(c, 'turn.shiftRod', items.shiftRod)) return undefined;
   const said = c.record.last('turn.shiftRod');
   return said && isAfter(said.at, beganAt(c)) ? (said.value as Rod) : undefined;
 }

@@ -54,12 +54,14 @@ function slipping(c: Context, through: ThroughLinkage): TurnFact {
 
 /** Wrong though the linkage was set, and what the shift rod was seen to do; its id says what comes next. */
 function afterSetting(c: Context, items: readonly ShiftItem[], kind: 'shift' | 'gear'): AfterSetting & { id?: string } {
-  if (!items.some((item) => badThoughSet(c, item))) return {};
   const rod = rodSeen(c);
+  // Setting the linkage mends no joint that slips.
+  if (rod === 'slips') return { id: `${kind}-joint`, rod };
+  if (!items.some((item) => badThoughSet(c, item))) return {};
   return {
     set: true,
     ...(rod ? { rod } : {}),
-    ...(rod ? { id: `${kind}-${rod === 'follows' ? 'inside' : 'joint'}` } : {})
+    ...(rod ? { id: `${kind}-inside` } : {})
   };
 }
 

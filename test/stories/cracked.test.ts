@@ -95,6 +95,16 @@ describe('a skeg that is cracked', () => {
   });
 });
 
+describe('marked as mended', () => {
+  it('a line that nobody put dye on is held until the case was tested, whatever is seen of it', () => {
+    const b = readyToRun(two, 'neglected', ['gear']).read('look.case', 'stain').done('crack').wait(2);
+    expect(b.holds()).toContain('gear-case');
+    expect(b.read('look.case', 'sound').holds()).toContain('gear-case');
+    holds(drained(b)).read('gear.refill', 'service').read('gear.levelHole', 'bubbleFree');
+    expect(b.holds()).not.toContain('gear-case');
+  });
+});
+
 describe('looks that do not fit one another', () => {
   it('through the wall, then in the paint only, with nothing done: the hold stays until it is looked at again', () => {
     const b = stained().read('gear.dyeCase', 'through').read('gear.dyeCase', 'paint');

@@ -76,9 +76,13 @@ export function toldOfThatBank(c: Context, items: readonly ItemId[]): boolean {
   );
 }
 /** Its thermostat is out for the pan: a hose says in minutes what two hours of descaling would be spent on. */
-export const passagesLook = look('Water through the passages, the thermostat out', ['cooling.passages'], 10, {
-  open: (c) => !askedAfter(c, 'cooling.passages', latestAt(c.renewed('cooling.passages').map((at) => ({ at }))))
-});
+export const passagesLook = look(
+  (c) =>
+    `Water through the passages${c.survey.engine.profile.thermostat === 'not-fitted' ? '' : ', the thermostat out'}`,
+  ['cooling.passages'],
+  10,
+  { open: (c) => !askedAfter(c, 'cooling.passages', latestAt(c.renewed('cooling.passages').map((at) => ({ at })))) }
+);
 /** What has to be opened for it. */
 export const heatOpened: readonly AskRule[] = (
   [

@@ -42,6 +42,8 @@ interface Common {
   readonly drowned?: true;
   /** Measured while work is done, where a procedure asks for it: the form of its check leaves it out until it was read. */
   readonly inWork?: true;
+  /** What goes wrong by itself, and is asked about by when it did: answered otherwise at a later look, both looks stand. */
+  readonly changes?: true;
   /**
    * What does not go away by itself: these answers, a figure over or at most one, or any figure, which repeats within `alike`. Another one
    * after it, with nothing done between, contradicts it: `undoneBy` are the items whose readings are that work, beside the jobs.

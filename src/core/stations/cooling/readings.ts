@@ -125,7 +125,7 @@ export const items = {
     perBank: true,
     label: 'Water through the passages',
     stays: { answers: ['slow'] },
-    ask: 'Thermostat out, a hose in from below, then backward: does water run through freely, and clear?',
+    ask: 'Thermostat out where there is one; a hose in from below, then backward: does water run through freely, and clear?',
     options: { free: 'freely, clear', slow: 'slowly, or sand and salt come' }
   }),
   bucket: quantity({

@@ -3,6 +3,7 @@ import { onsetOf } from '../../findings/onset.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import type { Context } from '../../findings/context.ts';
+import type { ItemId } from '../items.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { items as lookItems } from '../look/readings.ts';
 import { items as gearItems } from './readings.ts';
@@ -77,13 +78,12 @@ export const cracked = (c: Context): boolean =>
   crackPlaces.some((p) => ['through', 'untold'].includes(String(crackDepth(c, p)))) ||
   mendedUntested(c);
 
-/** A crack that went through was mended, and the case has not held its test since. */
+/** A line that was seen, or a crack that went through, was mended, and the case has not held its test since. */
 function mendedUntested(c: Context): boolean {
-  const was = crackPlaces.some(
-    (p) => c.record.last(sights[p].dye)?.value === 'through' && ofThisPart(c, sights[p].dye) === undefined
-  );
-  if (!was) return false;
-  const tested = c.record.all('gear.casePressure').at(-1)?.at;
-  const mendedSince = c.renewed('gear.dyeCase').some((at) => isAfter(at, tested));
-  return !tested || mendedSince || caseResult(c).verdict !== 'held';
+  const mended = latestAt(c.renewed('gear.dyeCase').map((at) => ({ at })));
+  if (!mended) return false;
+  const before = (item: ItemId, value: string): boolean =>
+    c.record.all(item).some((r) => r.value === value && !isAfter(r.at, mended));
+  const was = crackPlaces.some((p) => before(sights[p].item, sights[p].seen) || before(sights[p].dye, 'through'));
+  return was && !(askedAfter(c, 'gear.casePressure', mended) && caseResult(c).verdict === 'held');
 }

@@ -6,6 +6,9 @@ type LookItems = { readonly [P in PlaceId]: Item<Sights<P> | 'unknown' | 'not-fi
   readonly [P in PlaceId as `${P}Note`]: Item<string>;
 } & { readonly [P in PlaceId as `${P}Photo`]: Item<string> } & { readonly platePhoto: Item<string> };
 
+/** Places whose case test is of before or after they were seen to be amiss. */
+const dated: ReadonlySet<PlaceId> = new Set(['hub', 'skeg', 'case']);
+
 /** Three items a place, what is seen, a note, photographs; and the identity plate's own photograph. */
 export const items = Object.fromEntries([
   ['platePhoto', photo({ label: 'Identity plate' })],
@@ -15,6 +18,7 @@ export const items = Object.fromEntries([
     const faults = Object.entries(sights).flatMap(([value, s]) => (s.is === 'fault' ? [value] : []));
     const common = {
       label,
+      ...(dated.has(id) ? { changes: true as const } : {}),
       stays: { answers: faults },
       ask: `${label}: ${ask.charAt(0).toLowerCase()}${ask.slice(1)}`,
       options

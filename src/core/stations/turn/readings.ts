@@ -28,7 +28,11 @@ export const items = {
     min: 0,
     max: 24
   }),
-  feel: several({ label: 'Felt or heard', options: { noise: 'noise', play: 'play', tight: 'a tight spot' } }),
+  feel: several({
+    changes: true,
+    label: 'Felt or heard',
+    options: { noise: 'noise', play: 'play', tight: 'a tight spot' }
+  }),
   water: choice({
     drowned: true,
     label: 'Out of the plug holes',
@@ -107,13 +111,21 @@ export const items = {
     absent: true
   }),
   neutral: choice({
+    changes: true,
     label: 'Neutral',
     ask: 'Neutral: spin the propeller',
     options: { spins: 'spins freely', drags: 'drags', drives: 'still in gear' },
     when: shifts
   }),
-  forward: choice({ label: 'Forward', ask: 'Forward: turn it by hand', options: gear, when: shifts }),
-  reverse: choice({ label: 'Reverse', ask: 'Reverse: turn it by hand', options: gear, absent: true, when: shifts }),
+  forward: choice({ changes: true, label: 'Forward', ask: 'Forward: turn it by hand', options: gear, when: shifts }),
+  reverse: choice({
+    changes: true,
+    label: 'Reverse',
+    ask: 'Reverse: turn it by hand',
+    options: gear,
+    absent: true,
+    when: shifts
+  }),
   reverseLock: choice({
     label: 'Reverse lock',
     ask: 'In reverse the tilt lock must rise',

@@ -73,6 +73,18 @@ describe('recording', () => {
     ]);
     expect(s.standing('fuel.filter')?.id).toBe(s.survey.readings[1]?.id);
   });
+  it('a gear that followed, and does not at a later look: both looks stand, and when it went wrong is known', () => {
+    const s = open();
+    s.read('turn.forward', 'follows');
+    vi.advanceTimersByTime(60 * 60_000);
+    s.read('turn.forward', 'no');
+    expect(now(s)).toEqual([
+      ['turn.forward', 'follows'],
+      ['turn.forward', 'no']
+    ]);
+    s.read('turn.forward', 'slips');
+    expect(now(s).map(([, v]) => v)).toEqual(['follows', 'slips']);
+  });
   it('what does not go away by itself is put right at once, and looked at again later', () => {
     const s = open();
     s.read('fuel.jar', 'layers');

@@ -31,6 +31,8 @@
   let at = $state(0);
   let big = $state(false);
   const question = $derived(questions[Math.min(at, questions.length - 1)]);
+  /** What a finding asks for is asked of the engine as it is: an answer that stands already was given of before. */
+  const asksAnew = $derived(move?.kind === 'repeat' || (move?.kind === 'look' && move.id.startsWith('ask:')));
   const conditions = $derived(move?.conditions);
   const step = $derived(move?.kind === 'job' ? session.concluded.steps.find((s) => s.id === move.job) : undefined);
   // A job's card comes with the page that opens on a job; else it is fetched when the first one comes up.
@@ -176,7 +178,7 @@
                 what={question.what}
                 cylinder={question.cylinder}
                 {conditions}
-                asksAnew={(id) => move?.kind === 'repeat' && !pinned.fresh(id)}
+                asksAnew={(id) => asksAnew && !pinned.fresh(id)}
               />{/key}
           </div>
         </Swipe>

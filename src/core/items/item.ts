@@ -44,6 +44,8 @@ interface Common {
   readonly inWork?: true;
   /** What goes wrong by itself, and is asked about by when it did: answered otherwise at a later look, both looks stand. */
   readonly changes?: true;
+  /** How often it was seen tells something: at a later look the same answer stands beside the one before. */
+  readonly counts?: true;
   /**
    * What does not go away by itself: these answers, a figure over or at most one, or any figure, which repeats within `alike`. Another one
    * after it, with nothing done between, contradicts it: `undoneBy` are the items whose readings are that work, beside the jobs.

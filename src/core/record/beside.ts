@@ -8,7 +8,7 @@ const SLIP = 2 * 60_000;
 
 /**
  * Whether a new answer stands beside the old one instead of taking its place: each entry of a repeated item, a state that something was read
- * under, an answer of a run that another one followed, and what changes or does not go away by itself, answered otherwise at a later look.
+ * under, an answer of a run that another one followed, what counts each time, and what changes or does not go away by itself, answered otherwise at a later look.
  */
 export function standsBeside(
   item: Item,
@@ -24,6 +24,6 @@ export function standsBeside(
   if (item.state) return since.some((r) => r.what !== what && r.what.startsWith(station));
   if (station === 'run.' && since.some((r) => r.what === 'run.event' && r.value === 'start')) return true;
   const later = Date.parse(at) - Date.parse(old.at) > SLIP;
-  if (item.changes && String(value) !== String(old.value)) return later;
+  if (item.counts || (item.changes && String(value) !== String(old.value))) return later;
   return staysTold(item, old.value, value) && later;
 }

@@ -16,6 +16,7 @@ export const items = {
     absent: true
   }),
   source: choice({
+    changes: true,
     label: 'Water for running',
     options: {
       muffs: ['muffs', 'idle only, seated on every intake'],

@@ -76,6 +76,7 @@ export const items = {
     options: { yes: 'yes', no: 'not yet' }
   }),
   caseBubbles: several({
+    counts: true,
     label: 'Bubbles at',
     stays: {
       answers: ['propshaft', 'carrier', 'driveshaft', 'cover', 'shift', 'plugs', 'housing'],

@@ -33,6 +33,7 @@ export const items = {
     max: 423.15
   }),
   smell: choice({
+    changes: true,
     label: 'Smell on the stick',
     options: {
       oil: 'of oil only',
@@ -94,6 +95,7 @@ export const items = {
     options: { between: 'between the marks', above: 'above the high mark', 'not-dipped': 'nobody dipped' }
   }),
   look: choice({
+    changes: true,
     label: 'Engine oil',
     stays: { answers: ['milky'], undoneBy: ['oil.sump', 'oil.drained', 'oil.poured', 'oil.changes'] },
     options: { clean: 'clean', dark: 'dark', milky: 'milky', thin: 'thin, smells of fuel' }

@@ -46,6 +46,7 @@ export const items = {
   remark: text({ label: 'Remark', repeated: true }),
   log: log({ label: 'Logger’s record' }),
   outcome: choice({
+    counts: true,
     label: 'First run',
     options: { ran: 'ran and settled', stopped: 'stopped early', died: 'died by itself', failed: 'would not start' }
   }),

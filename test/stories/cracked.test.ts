@@ -118,3 +118,9 @@ describe('looks that do not fit one another', () => {
     expect(jobs(b)).toContain('crack');
   });
 });
+
+it('dye that goes into the metal is a crack, before anybody walked round the engine', () => {
+  const b = readyToRun(two, 'neglected', ['look', 'gear']).read('gear.dyeCase', 'metal');
+  expect(b.holds()).toContain('gear-case');
+  expect(b.ids()).toContain('look.case:fault');
+});

@@ -269,3 +269,9 @@ describe('hot again once a cause of before was put right', () => {
     expect(titles(b)).toContain('Thermostat in a pan');
   });
 });
+
+it('passages that were slow, and free at the next look with nothing done, are not called sound', () => {
+  const b = new Bench(two).read('cooling.passages', 'slow').wait(1).read('cooling.passages', 'free');
+  expect(b.ids()).toContain('cooling.again-passages:cannot-tell');
+  expect(b.ids()).not.toContain('cooling.passages:sound');
+});

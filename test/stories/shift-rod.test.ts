@@ -125,3 +125,8 @@ describe('entered in an unkind order', () => {
     expect(b.ids().filter((id) => /startLock|start-lock/.test(id)).length).toBeGreaterThan(0);
   });
 });
+
+it('a joint that slips is said, and no linkage before it', () => {
+  const b = noForward(begun()).read('turn.shiftRod', 'slips');
+  expect(b.said('turn.gear')).toMatch(/^No forward. The joint of the shift rod slips: that first/);
+});

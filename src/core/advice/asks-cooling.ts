@@ -1,6 +1,6 @@
 import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
-import { isAfter, latestAt } from '../units/instant.ts';
+import { isAfter, latestAt, latestInstant } from '../units/instant.ts';
 import { ranDry } from '../stations/cooling/pump.ts';
 import { passages } from '../stations/cooling/passages.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
@@ -81,7 +81,7 @@ export const passagesLook = look(
     `Water through the passages${c.survey.engine.profile.thermostat === 'not-fitted' ? '' : ', the thermostat out'}`,
   ['cooling.passages'],
   10,
-  { open: (c) => !askedAfter(c, 'cooling.passages', latestAt(c.renewed('cooling.passages').map((at) => ({ at })))) }
+  { open: (c) => !askedAfter(c, 'cooling.passages', latestInstant(c.renewed('cooling.passages'))) }
 );
 /** What has to be opened for it. */
 export const heatOpened: readonly AskRule[] = (

@@ -64,3 +64,5 @@ export function latestBy<T extends Timed>(list: readonly T[], kind: (x: T) => st
 
 /** When the latest of a list was, an empty text for an empty list. */
 export const latestAt = (list: readonly Timed[]): Instant => latestOf(list)?.at ?? '';
+/** The same of instants by themselves. */
+export const latestInstant = (list: readonly Instant[]): Instant => latestAt(list.map((at) => ({ at })));

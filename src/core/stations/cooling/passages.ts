@@ -1,5 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter, latestBy } from '../../units/instant.ts';
+import { unmended } from '../../findings/unmended.ts';
+import { items } from './readings.ts';
 import type { Bank } from './thermostat.ts';
 
 /** What a hose through the passages showed of one bank, or of an engine that has one. */
@@ -14,8 +16,10 @@ export function passages(c: Context): Passages[] {
   const told = c.record
     .all('cooling.passages')
     .filter((r) => r.value !== 'unknown' && !flushed.some((at) => isAfter(at, r.at)));
-  return [...latestBy(told, (r) => r.conditions?.bank ?? '').values()].map((r) => ({
-    bank: r.conditions?.bank as Bank | undefined,
-    is: r.value as Passages['is']
-  }));
+  return [...latestBy(told, (r) => r.conditions?.bank ?? '').values()].flatMap((r): Passages[] => {
+    const bank = r.conditions?.bank as Bank | undefined;
+    // Slow at the look before, and nobody flushed them: one of the two is wrong.
+    const doubted = unmended(c, 'cooling.passages', items.passages, bank ? { bank } : {}) !== undefined;
+    return doubted ? [] : [{ bank, is: r.value as Passages['is'] }];
+  });
 }

@@ -1,6 +1,6 @@
 import { askedAfter } from '../../findings/asked-after.ts';
 import type { Context } from '../../findings/context.ts';
-import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { byTime, isAfter, latestInstant, type Instant } from '../../units/instant.ts';
 
 /**
  * What came of the water where the stream was poor on muffs since the last work on it, which sit loose or get too little as often as a pump fails (C): nothing was
@@ -35,7 +35,7 @@ export const muffsWereIt = (c: Context, at: Instant): boolean =>
  * once it was opened again.
  */
 export function poorSincePump(c: Context): boolean {
-  const pump = latestAt(c.renewed('cooling.set').map((at) => ({ at })));
+  const pump = latestInstant(c.renewed('cooling.set'));
   const streams = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')]
     .filter((r) => r.value !== 'unknown' && r.value !== 'not-fitted' && isAfter(r.at, pump))
     .sort(byTime);

@@ -4,7 +4,7 @@ import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import type { Context } from '../../findings/context.ts';
 import type { ItemId } from '../items.ts';
-import { isAfter, latestAt } from '../../units/instant.ts';
+import { isAfter, latestInstant } from '../../units/instant.ts';
 import { items as lookItems } from '../look/readings.ts';
 import { items as gearItems } from './readings.ts';
 import { caseResult } from './case-test.ts';
@@ -36,7 +36,7 @@ function dyed(c: Context, place: CrackPlace): 'paint' | 'metal' | 'through' | un
 export function dyeAsked(c: Context, place: CrackPlace): boolean {
   const { item, seen, dye } = sights[place];
   const since = [onsetOf(c.record.all(item), (v) => v === seen) ?? [], ...c.renewed(dye)].flat();
-  return askedAfter(c, dye, latestAt(since.map((at) => ({ at }))));
+  return askedAfter(c, dye, latestInstant(since));
 }
 
 /** It was whole when the case was tested, and the line was seen after that. */
@@ -47,14 +47,20 @@ function sinceTest(c: Context, place: CrackPlace): boolean {
   return onset !== undefined && (tested === undefined || isAfter(onset, tested));
 }
 
+/** Dye went into the metal there, at the latest look or at one that nobody mended since, whatever was seen on the walk. */
+export function cutByDye(c: Context, place: CrackPlace): boolean {
+  const { dye } = sights[place];
+  const doubt = unmended(c, dye, gearItems[place === 'case' ? 'dyeCase' : 'dyeSkeg']);
+  return dyed(c, place) === 'through' || dyed(c, place) === 'metal' || doubt?.was.value === 'through';
+}
+
 /** How deep the crack at a place goes; nothing where none was seen, or what was seen was mended. */
 export function crackDepth(c: Context, place: CrackPlace): CrackDepth | undefined {
   const { item, seen, place: look } = sights[place];
   const depth = dyed(c, place);
   const doubt = unmended(c, sights[place].dye, gearItems[place === 'case' ? 'dyeCase' : 'dyeSkeg']);
   const doubted = doubt !== undefined;
-  const wasThrough = depth === 'through' || doubt?.was.value === 'through';
-  if (ofThisPart(c, item) !== seen && unmended(c, item, look) === undefined && !wasThrough) return undefined;
+  if (ofThisPart(c, item) !== seen && unmended(c, item, look) === undefined && !cutByDye(c, place)) return undefined;
   // Deeper at the look before, and nobody mended it: one of the two is wrong.
   if (!doubted && (depth === 'through' || depth === 'paint')) return depth;
   const held = caseResult(c).verdict === 'held' && !sinceTest(c, place);
@@ -80,7 +86,7 @@ export const cracked = (c: Context): boolean =>
 
 /** A line that was seen, or a crack that went through, was mended, and the case has not held its test since. */
 function mendedUntested(c: Context): boolean {
-  const mended = latestAt(c.renewed('gear.dyeCase').map((at) => ({ at })));
+  const mended = latestInstant(c.renewed('gear.dyeCase'));
   if (!mended) return false;
   const before = (item: ItemId, value: string): boolean =>
     c.record.all(item).some((r) => r.value === value && !isAfter(r.at, mended));

@@ -1,7 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter } from '../../units/instant.ts';
 import { caseResult } from '../gear/case-test.ts';
-import { crackDepth, crackPlaces } from '../gear/crack.ts';
+import { crackDepth, crackPlaces, cutByDye } from '../gear/crack.ts';
 import type { LookAnalysed, LookFact } from './facts.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
@@ -32,12 +32,18 @@ export function analyse(c: Context): LookAnalysed {
   const seen = placeIds.filter((p) => !left.includes(p));
   // Seen by dye where the walk saw nothing, or before anybody walked round it.
   const dyed = crackPlaces
-    .filter((place) => crackDepth(c, place) === 'through' && sightAt(c, place)?.is !== 'fault')
+    .filter((place) => cutByDye(c, place) && sightAt(c, place)?.is !== 'fault')
+    .filter((place) => ['through', 'untold'].includes(String(crackDepth(c, place))))
     .map((place): LookFact => ({
       kind: 'sight',
       id: place,
       condition: 'fault',
-      values: { place, seen: place === 'case' ? 'stain' : 'cracked', photographs: 0, crack: 'through' }
+      values: {
+        place,
+        seen: place === 'case' ? 'stain' : 'cracked',
+        photographs: 0,
+        ...(crackDepth(c, place) === 'through' ? { crack: 'through' } : {})
+      }
     }));
   if (!asked.length) return { basis: { seen }, facts: dyed };
   const told: LookFact[] = [

@@ -1,7 +1,7 @@
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { ItemId } from '../items.ts';
-import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { isAfter, latestAt, latestInstant, type Instant } from '../../units/instant.ts';
 import { answerOf, eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
 import { onsetOf } from '../../findings/onset.ts';
 import { lastTurn } from './turns.ts';
@@ -65,7 +65,7 @@ export function roughTree(c: Context): Elimination<RoughPart> | undefined {
   const turned = latestAt([...c.record.all('turn.result'), ...c.record.all('turn.feel')]);
   // Turned since a part was opened for it, and rough all the same: what was tried before is of that part as it was.
   const from = (item: ItemId): Instant =>
-    latestAt([roughSince(c) ?? [], c.renewed(item).filter((at) => isAfter(turned, at))].flat().map((at) => ({ at })));
+    latestInstant([roughSince(c) ?? [], c.renewed(item).filter((at) => isAfter(turned, at))].flat());
   return eliminate(parts.filter(fitted(c.survey.engine.profile)), trials, (item) =>
     answerOf(c, item, round, from(item))
   );

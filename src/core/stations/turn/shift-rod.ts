@@ -3,7 +3,7 @@ import type { Context } from '../../findings/context.ts';
 import { onsetOf } from '../../findings/onset.ts';
 import { unmended } from '../../findings/unmended.ts';
 import { items } from './readings.ts';
-import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { isAfter, latestInstant, type Instant } from '../../units/instant.ts';
 
 /** What the look at the shift rod's joint showed. */
 export type Rod = 'follows' | 'slips';
@@ -32,7 +32,7 @@ export function badThoughSet(c: Context, item: ShiftItem): boolean {
 /** Since the shift went wrong, and since anybody worked in the leg. */
 function beganAt(c: Context): Instant | undefined {
   const onsets = (Object.keys(bad) as ShiftItem[]).flatMap((item) => onsetOf(c.record.all(item), bad[item]) ?? []);
-  return latestAt([...onsets, ...c.renewed('turn.shiftRod')].map((at) => ({ at })));
+  return latestInstant([...onsets, ...c.renewed('turn.shiftRod')]);
 }
 
 /** What the shift rod was seen to do; nothing where nobody could tell, or where it slipped at the look before and nobody mended it. */

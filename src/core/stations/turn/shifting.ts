@@ -1,5 +1,6 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter, latestOf } from '../../units/instant.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import { items as lookItems } from '../look/readings.ts';
 import type { AfterSetting, ThroughLinkage, TurnBasis, TurnFact } from './facts.ts';
@@ -58,11 +59,7 @@ function afterSetting(c: Context, items: readonly ShiftItem[], kind: 'shift' | '
   // Setting the linkage mends no joint that slips.
   if (rod === 'slips') return { id: `${kind}-joint`, rod };
   if (!items.some((item) => badThoughSet(c, item))) return {};
-  return {
-    set: true,
-    ...(rod ? { rod } : {}),
-    ...(rod ? { id: `${kind}-inside` } : {})
-  };
+  return { set: true, ...(rod ? { rod, id: `${kind}-inside` } : {}) };
 }
 
 /** The joint of the shift rod was seen to slip: while a gear is bad it is that, and where none is it still wants its work. */
@@ -114,8 +111,7 @@ export function shiftFacts(c: Context): TurnFact[] {
       : []),
     ...(forward === 'slips' || reverse === 'slips' ? [slipping(c, through)] : []),
     ...joint(c),
-    ...(c.record.value('turn.startLock') === 'turns' &&
-    !c.renewed('turn.startLock').some((at) => isAfter(at, c.record.last('turn.startLock')?.at))
+    ...(ofThisPart(c, 'turn.startLock') === 'turns'
       ? [{ kind: 'start-lock', condition: 'fault', values: {} } as const]
       : []),
     ...(lock === 'no' ? [{ kind: 'reverse-lock', condition: 'fault', values: through } as const] : [])

@@ -84,7 +84,7 @@ const rodSaid = (rod: Rod | undefined): string =>
   rod === 'follows'
     ? 'The shift rod follows its whole travel: it is in the gear case, the dog or what moves it.'
     : rod === 'slips'
-      ? 'The joint of the shift rod slips: that first, then the linkage once more.'
+      ? 'The joint of the shift rod slips: that first, then the linkage anew.'
       : 'Now the joint of the shift rod: does the rod in the leg follow the lever?';
 
 const throughSaid = {
@@ -214,18 +214,19 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
   shift: ({ values: { neutral, cold, linkage, set, rod } }, basis) => {
     const advice = [
       ...(neutral === 'drives' ? ['Nobody starts it like this.'] : []),
-      ...(set ? [rodSaid(rod)] : []),
+      ...(set || rod === 'slips' ? [rodSaid(rod)] : []),
       ...(linkage ? [throughSaid[linkage]] : cold ? ['Shift it again warm from the run.'] : [])
     ];
-    const why = linkage
-      ? ''
-      : set
-        ? ', the linkage set'
-        : neutral === 'drives'
-          ? ': linkage or shift rod'
-          : cold
-            ? ': thick oil in the cold does that, or a linkage out of adjustment'
-            : ': linkage out of adjustment';
+    const why =
+      linkage || rod === 'slips'
+        ? ''
+        : set
+          ? ', the linkage set'
+          : neutral === 'drives'
+            ? ': linkage or shift rod'
+            : cold
+              ? ': thick oil in the cold does that, or a linkage out of adjustment'
+              : ': linkage out of adjustment';
     return {
       found: `${neutral === 'drives' ? 'It stays in gear in neutral' : 'The propeller drags in neutral'}${why}.`,
       ...(advice.length ? { advice: advice.join(' ') } : {}),
@@ -235,11 +236,13 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
   gear: ({ values: { missing, linkage, set, rod } }, basis) => ({
     ...(linkage
       ? { found: `No ${missing.join(' and no ')}.`, advice: throughSaid[linkage] }
-      : set
-        ? { found: `Still no ${missing.join(' and no ')}, the linkage set.`, advice: rodSaid(rod) }
-        : {
-            found: `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`
-          }),
+      : rod === 'slips' && !set
+        ? { found: `No ${missing.join(' and no ')}.`, advice: rodSaid(rod) }
+        : set
+          ? { found: `Still no ${missing.join(' and no ')}, the linkage set.`, advice: rodSaid(rod) }
+          : {
+              found: `No ${missing.join(' and no ')}: shift linkage first, then the joint of the shift rod, then the clutch dog.`
+            }),
     because: shifted(basis)
   }),
   slips: ({ values: { why, linkage, rod } }, basis) => ({

@@ -91,9 +91,17 @@ it('stopped, and nobody can say how it ran: its figures are read before anybody 
       .read('run.minutes', 3)
       .read('run.reason', 'other')
       .read('run.idles', 'unknown');
-  expect(moves(stopped(injected))[0]).toBe('Fuel rail: pump heard with the key on, then its pressure');
-  expect(moves(stopped(two))[0]).toBe('Line vacuum at the pump, at speed');
-  expect(moves(stopped(two).read('fuel.vacuumSpeed', 3000)).join(' | ')).toMatch(/Find the cause, write it down/);
+  const read = (b: Bench): Bench =>
+    [1, 2, 3].reduce(
+      (x, cylinder) => x.read('plugs.read', ['normal'], { cylinder }).read('run.drop', 'falls', { cylinder }),
+      b
+    );
+  expect(moves(stopped(two))[0]).toBe('Plugs out of that run, and read');
+  expect(moves(read(stopped(injected)))[0]).toBe('Fuel rail: pump heard with the key on, then its pressure');
+  expect(moves(read(stopped(two)))[0]).toBe('Idle jet and passages');
+  const opened = read(stopped(two)).read('fuel.jets', 'clear').read('fuel.bowlLook', 'clean');
+  expect(moves(opened)[0]).toBe('Line vacuum at the pump, at speed');
+  expect(moves(opened.read('fuel.vacuumSpeed', 3000)).join(' | ')).toMatch(/Find the cause, write it down/);
   // Told how it ran, that has looks of its own.
   expect(moves(stopped(two).read('run.idles', 'shakes')).join(' | ')).not.toMatch(/Line vacuum at the pump, at speed/);
 });

@@ -61,8 +61,12 @@ describe('the next step is about what was just found', () => {
     const b = new Bench({ ...twin, fuelSystem: 'electronic' });
     b.psi([[1, 120], [2, 121]]).psi([[1, 120], [2, 121]]).read('spark.timing', 5); // prettier-ignore
     b.read('run.outcome', 'ran').read('run.idles', 'spits').read('run.air', 'same');
-    for (const cylinder of [1, 2]) b.read('compression.crankcase', 'held', { cylinder });
+    for (const cylinder of [1, 2])
+      b.read('compression.crankcase', 'held', { cylinder }).read('run.drop', 'falls', { cylinder });
     const titles = (): string[] => b.assessed().moves.map((m) => m.title);
+    expect(titles()).toContain('Fuel rail: pump heard with the key on, then its pressure');
+    b.read('fuel.railPump', 'runs').read('fuel.rail', 250e3);
+    for (const cylinder of [1, 2]) b.read('fuel.injectors', 'clicks', { cylinder });
     expect(titles()).toContain('Find the cause, write it down');
     b.read('run.cause', 'an intake gasket, renewed');
     expect(titles()).not.toContain('Find the cause, write it down');

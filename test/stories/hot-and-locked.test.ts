@@ -275,3 +275,35 @@ it('passages that were slow, and free at the next look with nothing done, are no
   expect(b.ids()).toContain('cooling.again-passages:cannot-tell');
   expect(b.ids()).not.toContain('cooling.passages:sound');
 });
+
+describe('hot on muffs, though its stream is strong', () => {
+  const looked = (source: 'muffs' | 'tank'): Bench =>
+    hotRun(
+      new Bench(two).read('cooling.screen', 'clear').read('cooling.strainer', 'clear').read('cooling.source', source)
+    )
+      .read('run.second', 'same')
+      .read('cooling.thermostatPan', 'good')
+      .read('cooling.passages', 'free');
+  const OTHER = /^Another water than these muffs/;
+
+  it('other water before the pump comes off; not where it ran in a tank', () => {
+    expect(titles(looked('muffs')).find((t) => OTHER.test(t) || /pump/.test(t))).toMatch(OTHER);
+    expect(titles(looked('tank')).filter((t) => OTHER.test(t))).toEqual([]);
+  });
+  it('good in the tank it was the muffs: nothing is opened, and nothing else is written down', () => {
+    const b = looked('muffs').read('cooling.source', 'tank');
+    expect(titles(b).join(' | ')).toMatch(/The head again, on that water/);
+    b.read('run.event', 'start').read('run.stream', 'strong');
+    for (let k = 0; k < 14; k++)
+      b.wait(0.02).read('run.temperature', 298.15 + Math.min(40, 6 * k), { conditions: { spot: 'head' } });
+    b.read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 16);
+    expect(b.holds()).not.toContain('run');
+    const first = b.assessed().moves.filter((m) => m.class <= 5);
+    expect(first.map((m) => m.title).join(' | ')).not.toMatch(/water pump|Find the cause/);
+  });
+  it('hot there as well, it is not the water', () => {
+    const b = hotRun(looked('muffs').read('cooling.source', 'tank'));
+    expect(titles(b).filter((t) => OTHER.test(t))).toEqual([]);
+    expect(titles(b).join(' | ')).toMatch(/Open the water pump/);
+  });
+});

@@ -53,3 +53,58 @@ describe('noise that is still there once the leg was opened for it', () => {
     expect(b.ids()).toEqual(expect.arrayContaining(['turn.feel:watch', 'turn.nobumps:cannot-tell']));
   });
 });
+
+describe('noise that an overhaul left', () => {
+  const noisy = (b: Bench): Bench => b.read('turn.result', 'bumps').read('turn.feel', ['noise']);
+  const found = (b: Bench): Bench => b.read('turn.roughNeutral', 'still').read('turn.roughLeg', 'still');
+  const overhauled = (): Bench =>
+    noisy(
+      found(noisy(new Bench({ ...four, cylinders: 1, starting: 'rope' }).read('turn.plugs', 'in'))).done('overhaul')
+    );
+  it('is placed anew, and not turned over and over', () => {
+    expect(moves(overhauled())[0]).toBe('Rough, in neutral');
+    expect(jobs(overhauled())).not.toContain('overhaul');
+  });
+  it('of the head once more, it is done once more, and after that somebody is asked', () => {
+    const b = found(overhauled());
+    expect(moves(b)[0]).toMatch(/^Once more: overhaul/);
+    expect(moves(found(noisy(b.done('overhaul')))).join(' | ')).toMatch(/Stop: done 2 times and not cured: overhaul/);
+  });
+});
+
+describe('a case that leaks after it was resealed, and nobody sees where', () => {
+  const test = (b: Bench): Bench => {
+    for (const stage of ['low', 'high'] as const) {
+      const at = { conditions: { stage } };
+      const psi = stage === 'low' ? 27_600 : 68_900;
+      b.read('gear.casePressure', psi, at).read('gear.caseTurned', 'yes', at).wait(0.4);
+      b.read('gear.casePressure', stage === 'low' ? psi : 41_000, at);
+    }
+    return b;
+  };
+  const soaped = (b: Bench): Bench => test(b).read('gear.caseBubbles', []).wait(0.1);
+  const resealed = (): Bench =>
+    test(new Bench(two).read('gear.first', 'water').read('gear.look', 'milky').read('gear.drained', 480e-6))
+      .read('gear.caseBubbles', ['propshaft'])
+      .done('reseal')
+      .wait(1)
+      .read('gear.washers', 'yes');
+
+  it('is not resealed once more: shafts, bore and the bare case', () => {
+    const b = soaped(soaped(resealed()));
+    expect(b.ids()).toContain('gear.test-not-seals:fault');
+    expect(jobs(b)).not.toContain('reseal');
+    expect(moves(b).join(' | ')).toMatch(/A fingernail over both shafts/);
+    expect(moves(b).join(' | ')).not.toMatch(/reseal/i);
+  });
+  it('never resealed, the seals are what is left', () => {
+    const b = test(new Bench(two).read('gear.first', 'water').read('gear.drained', 480e-6)).read('gear.washers', 'yes');
+    expect(jobs(soaped(soaped(b)))).toContain('reseal');
+  });
+  it('a skeg that dye went into is no shallow scratch while the case leaks nowhere else', () => {
+    const b = soaped(soaped(resealed().read('look.skeg', 'cracked').read('gear.dyeSkeg', 'metal')));
+    expect(jobs(b)).toContain('crack-depth');
+    const tight = new Bench(two).read('look.skeg', 'cracked').read('gear.dyeSkeg', 'metal');
+    expect(jobs(tight)).not.toContain('crack-depth');
+  });
+});

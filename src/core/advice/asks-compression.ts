@@ -226,7 +226,10 @@ export const compressionAsks: Asks = {
   'compression.cranking': [
     again('', {
       only: ['watch'],
-      title: (_, f) => `Compression again${briskly((f.values as { volts?: number } | undefined)?.volts !== undefined)}`
+      title: (_, f) => {
+        const how = f.values as Partial<TestFacts['cranking']> | undefined;
+        return `Compression again${briskly(how?.volts !== undefined || (how?.tires !== undefined && how.starter === true))}`;
+      }
     })
   ],
   'compression.adapter': [again(', without the adapter'), leakDown],

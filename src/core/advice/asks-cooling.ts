@@ -4,7 +4,7 @@ import { isAfter, latestAt, latestInstant } from '../units/instant.ts';
 import { ranDry } from '../stations/cooling/pump.ts';
 import { passages } from '../stations/cooling/passages.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
-import { muffsTried, poorSincePump } from '../stations/cooling/supply.ts';
+import { hotOnMuffs, muffsTried, poorSincePump } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { hotterBank, lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import type { ItemId } from '../stations/items.ts';
@@ -83,6 +83,16 @@ export const passagesLook = look(
   10,
   { open: (c) => !askedAfter(c, 'cooling.passages', latestInstant(c.renewed('cooling.passages'))) }
 );
+/** A stream tells that water comes, not that enough does: nothing more is taken off for what other water may cool. */
+const otherWater: readonly AskRule[] = [
+  look('Another water than these muffs: a tank, or a second hose; say which', ['cooling.source'], 3, {
+    open: (c) => hotOnMuffs(c) === 'not-yet' && muffsTried(c) === undefined
+  }),
+  look('The head again, on that water, stopped before its limit', ['run.temperature'], 10, {
+    needs: 'start',
+    open: (c) => hotOnMuffs(c) === 'not-run' && muffsTried(c) === undefined
+  })
+];
 /** What has to be opened for it. */
 export const heatOpened: readonly AskRule[] = (
   [
@@ -102,6 +112,7 @@ export const heatOpened: readonly AskRule[] = (
         (!hotterBank(c) || toldOfThatBank(c, ['cooling.thermostatPan', 'cooling.thermostatOpens'])) &&
         passagesLook.open(c, f)
     },
+    ...otherWater,
     pumpOpen,
     {
       // Hot with its passages clean: gas in the water heats it from inside.
@@ -131,7 +142,7 @@ export const onThatWater = look('The stream again, on that water', ['run.stream'
 /** Where better water brought the stream back, nothing is taken apart for it. */
 export const unlessItWasMuffs = (r: AskRule): AskRule => ({
   ...r,
-  open: (c, f) => muffsTried(c) !== 'fine' && r.open(c, f)
+  open: (c, f) => muffsTried(c) !== 'fine' && hotOnMuffs(c) !== 'fine' && r.open(c, f)
 });
 
 /** A stream that was seen before the last work on the water is looked at again on the next run, not looked into. */

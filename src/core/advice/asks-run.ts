@@ -35,9 +35,33 @@ const sparkHot = sparkWhileDead(
   (c) => symptoms(c).find((s) => s.id === 'dies-warm')?.at
 );
 
-/** It was stopped and nobody can say how it ran: the figures that a run leaves no word of, before somebody else is asked (C). */
-const badlyForAll: readonly AskRule[] = [
+/** What an injected engine has instead of jets. */
+const injection: readonly AskRule[] = [
   look('Fuel rail: pump heard with the key on, then its pressure', ['fuel.railPump', 'fuel.rail'], 10),
+  look('Injectors heard, one by one', ['fuel.injectors'], 5, { needs: 'start' })
+];
+/** While it idles, or at the next run: what draws air answers in seconds. */
+const mist = look('Mist at the intake joints while it idles', ['run.air'], 3, { needs: 'start' });
+const idleJet = look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20);
+const jetsIfAny: AskRule = { ...idleJet, open: (c, f) => carburetted(c) && idleJet.open(c, f) };
+const lashOfAll = look('Valve lash, cold, every cylinder', ['compression.lashIn', 'compression.lashEx'], 20);
+const lashIfFour: AskRule = { ...lashOfAll, open: (c, f) => four(c) && lashOfAll.open(c, f) };
+const drop = look('Short the cylinders out one by one', ['run.drop'], 5, { needs: 'start' });
+/** An engine that starves does so on every cylinder. */
+const oneByOne: AskRule = {
+  ...drop,
+  open: (c, f) => cylindersOf(c).length > 1 && !starves(c) && drop.open(c, f)
+};
+
+/** It was stopped and nobody can say how it ran: what its plugs, its cylinders and the figures say without words, before somebody else is asked (C). */
+const badlyForAll: readonly AskRule[] = [
+  {
+    ...look('Plugs out of that run, and read', ['plugs.read'], 8),
+    open: (c: Context) => !askedAfter(c, 'plugs.read', c.record.last('run.reason')?.at)
+  },
+  ...injection,
+  jetsIfAny,
+  oneByOne,
   look('Line vacuum at the pump, at speed', ['fuel.vacuumSpeed'], 8, { needs: 'start' }),
   look('Timing at idle by the marks', ['spark.timing'], 10, { needs: 'start' })
 ].map((r): AskRule => ({
@@ -57,9 +81,6 @@ const stoppedFor = (reasons: readonly string[], r: AskRule): AskRule => ({
   }
 });
 
-/** While it idles, or at the next run: what draws air answers in seconds. */
-const mist = look('Mist at the intake joints while it idles', ['run.air'], 3, { needs: 'start' });
-const idleJet = look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20);
 const kickedAt = (c: Context): string | undefined => symptoms(c).find((s) => s.id === 'kicks')?.at;
 
 /** It dies or runs on its choke only, whether or not it is known what starves it. */
@@ -205,22 +226,18 @@ export const runAsks: Asks = {
   ),
   'run.spits': untilFound(
     mist,
-    {
-      ...idleJet,
-      open: (c, f) => carburetted(c) && idleJet.open(c, f)
-    },
+    jetsIfAny,
+    ...injection,
+    oneByOne,
     look('Compression, every cylinder', ['compression.pressure'], 10),
     look('Timing at idle by the marks', ['spark.timing'], 5),
+    lashIfFour,
     crankcase
   ),
   'run.air': [job('intake-joint')],
   'run.shakes': untilFound(
     look('Spark, every cylinder', ['spark.result'], 6),
-    look('Short the cylinders out one by one', ['run.drop'], 5, {
-      needs: 'start',
-      // An engine that starves shakes for that reason, on every cylinder.
-      open: (c, f) => cylindersOf(c).length > 1 && !starves(c) && look('', ['run.drop'], 5).open(c, f)
-    }),
+    oneByOne,
     look('Propeller', ['look.propeller'], 1),
     look('Mounts and clamp', ['look.mounts'], 1)
   ),

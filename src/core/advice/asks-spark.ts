@@ -2,7 +2,7 @@ import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import { groundUntried, pointsDone } from '../stations/spark/analyse.ts';
+import { groundAsked, groundUntried, pointsDone } from '../stations/spark/analyse.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';
 import { timingFacts } from '../stations/spark/measured.ts';
 import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
@@ -85,7 +85,23 @@ const badPoints: AskRule = job('points', {
 const brightMetal: AskRule = look('Tester on bright metal: does it get stronger?', ['spark.groundWire'], 3, {
   needs: 'crank'
 });
-const weak: readonly AskRule[] = [badPoints, swaps[0]!, pointsLook, ...swaps.slice(1)];
+/** A lone cylinder has no neighbour that sparks: what cylinders share is as suspect as what is its own. */
+const alone = (r: AskRule): AskRule => ({ ...r, open: (c, f) => !several(c) && r.open(c, f) });
+const condenser: AskRule = look('A known good condenser: does it get stronger?', ['spark.condenserSwap'], 20, {
+  needs: 'crank',
+  open: (c) => c.survey.engine.profile.ignition === 'points' && !asked(c, 'spark.condenserSwap') && !pointsDone(c)
+});
+const chargeCoil: AskRule = look('Charge coil: resistance and peak volts', ['spark.charge', 'spark.chargeTest'], 20, {
+  open: (c) => c.survey.engine.profile.ignition === 'cdi' && !asked(c, 'spark.charge') && !asked(c, 'spark.chargeTest')
+});
+const weak: readonly AskRule[] = [
+  badPoints,
+  swaps[0]!,
+  pointsLook,
+  alone({ ...brightMetal, open: (c, f) => !groundAsked(c) && brightMetal.open(c, f) }),
+  ...[condenser, chargeCoil].map(alone),
+  ...swaps.slice(1)
+];
 
 /** Work was done since a cylinder was looked at: what was seen there is how it was, and the same look comes before any other. */
 const workedAt = (c: Context, f: Finding, work: readonly string[]): boolean => {
@@ -232,10 +248,7 @@ export const sparkAsks: Asks = {
     },
     { ...pointsLook, title: 'Look at the points: clean, pitted, oily' },
     brightMetal,
-    look('Charge coil: resistance and peak volts', ['spark.charge', 'spark.chargeTest'], 20, {
-      open: (c) =>
-        c.survey.engine.profile.ignition === 'cdi' && !asked(c, 'spark.charge') && !asked(c, 'spark.chargeTest')
-    })
+    chargeCoil
   ],
   'spark.explained': (['plug', 'lead', 'coil'] as const).map((part) => {
     const id = part === 'plug' ? 'plugs' : part;

@@ -1,9 +1,10 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { ruleNumber } from '../house-rules/rules.ts';
+import { pistonDepths } from '../stations/turn/depths.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import type { AfterSetting, ThroughLinkage } from '../stations/turn/facts.ts';
-import { roughTree } from '../stations/turn/rough.ts';
+import { isTight, roughTree } from '../stations/turn/rough.ts';
 import { rodAsked } from '../stations/turn/shift-rod.ts';
 import { lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
@@ -64,6 +65,20 @@ function beltDriven(c: Context): boolean {
 /** Where a belt drives its valves: jumped a tooth, it has spark, fuel and air, and fires at the wrong moment. */
 export const beltLook = look('Timing belt and its marks', ['turn.belt'], 10, {
   open: (c, f) => c.survey.engine.profile.camDrive === 'belt' && look('', ['turn.belt'], 10).open(c, f)
+});
+const depths = look('Every piston’s depth at top', ['turn.depth'], 10);
+/** A tight spot may be a bent rod: what is measured through the plug holes comes before a leg is off. */
+const depthsBeforeLeg: AskRule = {
+  ...depths,
+  open: (c, f) => {
+    if (!isTight(c) || cylindersOf(c).length < 2) return false;
+    const next = roughTree(c)?.next?.item;
+    return (next === undefined || next === 'turn.roughLeg') && depths.open(c, f);
+  }
+};
+/** A piston that stands low is what binds: the leg stays on while that is measured again. */
+const whereRough = trial(roughTree, {
+  open: (c) => roughTree(c)?.next !== undefined && !(isTight(c) && pistonDepths(c).low.length > 0)
 });
 const compression = look('Compression, every cylinder', ['compression.pressure'], 10);
 
@@ -133,7 +148,7 @@ export const turnAsks: Asks = {
     job('metal')
   ],
   'turn.gritty': [trial(roughTree), afterSoak, job('soak')],
-  'turn.feel': [trial(roughTree), afterSoak, job('feel')],
+  'turn.feel': [depthsBeforeLeg, whereRough, afterSoak, job('feel')],
   'turn.feel-head': [job('overhaul')],
   'turn.rough-pinion': [job('feel')],
   'turn.rough-gears': [

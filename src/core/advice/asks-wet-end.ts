@@ -193,6 +193,10 @@ export const wetEndAsks: Asks = {
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
   'gear.test-inwards': [job('reseal', { only: ['fault'] })],
   'gear.test-hidden': [job('reseal', { only: ['fault'] })],
+  'gear.test-not-seals': [
+    look('A fingernail over both shafts, where the lips run', ['gear.shaftGroove'], 10, { only: ['fault'] }),
+    look('Dye over the bare metal of the case', ['gear.dyeCase'], 15, { only: ['fault'] })
+  ],
   'gear.test-nowhere': [
     goOn('The tester’s fitting, a fresh washer for each plug, then the same stage again', 'gear', 15, {
       open: (c) => !asked(c, 'gear.washers'),

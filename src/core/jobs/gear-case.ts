@@ -186,7 +186,7 @@ export const gearCase = {
       'gear.test-hidden',
       ...['low', 'high', 'vacuum'].map((stage) => `gear.case-${stage}`)
     ],
-    elsewhere: ['gear.test-plugs', 'gear.test-housing'],
+    elsewhere: ['gear.test-plugs', 'gear.test-housing', 'gear.test-not-seals'],
     after: ['case-test', 'metal'],
     opens: ['case', 'propeller', 'carrier', 'leg'],
     uses: ['stand'],

@@ -153,7 +153,15 @@ export const powerHead = {
   overhaul: {
     title: 'Overhaul of the power head: ask a specialist for a price',
     raisedBy: [only('compression.leakdown-overhaul', 'fault'), only('turn.feel-head', 'fault')],
-    renews: ['run.plugAfter', 'plugs.hole', 'compression.leakdown', 'compression.escape'],
+    renews: [
+      'run.plugAfter',
+      'plugs.hole',
+      'compression.leakdown',
+      'compression.escape',
+      'turn.roughNeutral',
+      'turn.roughPinion',
+      'turn.roughLeg'
+    ],
     how: 'Measured before anything is bought: bore, piston, crank. The owner is asked first; parts may be worth more.',
     seenRunning: true,
     minutes: 30,

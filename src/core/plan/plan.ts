@@ -240,7 +240,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const atProof = mark?.state === 'done' && rule.spoiledBy ? rereadAt(mark.at, proof.station) : [];
     const spoiled =
       atProof.some((f) => rule.spoiledBy!.includes(f.id) && f.condition === 'fault') &&
-      !atProof.some((f) => rule.elsewhere?.includes(f.id));
+      ![...atProof, ...found].some((f) => rule.elsewhere?.includes(f.id));
     const shown =
       mark?.state === 'done' &&
       ((again.length > 0 && (!rule.raisedBy || now.some((f) => f.station === proof.station))) || asBad || spoiled);

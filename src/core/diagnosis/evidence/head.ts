@@ -11,7 +11,7 @@ import { pistonDepths } from '../../stations/turn/depths.ts';
 import { plugsWhenTurned } from '../../stations/turn/plugs-out.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { damagedPart, type Damaged } from '../../stations/spark/damage.ts';
-import { roughOutside, roughTree } from '../../stations/turn/rough.ts';
+import { isTight, roughOutside, roughTree } from '../../stations/turn/rough.ts';
 import { onsetOf } from '../../findings/onset.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { leaning, past, seen, wordOf, type Measure, type Observed } from './observed.ts';
@@ -197,7 +197,7 @@ const windings = ['spark.primary', 'spark.secondary', 'spark.charge', 'spark.tri
 
 /** Rough with the gears, smooth without them: it sits in the leg. */
 const roughLeg: Measure = (c) => {
-  const tree = roughTree(c);
+  const tree = isTight(c) ? undefined : roughTree(c);
   const at = latestAt([...c.record.all('turn.roughNeutral'), ...c.record.all('turn.roughLeg')]);
   if (!tree || !at) return undefined;
   if (tree.found) return seen(tree.found.id === 'leg' || tree.found.id === 'gears', at);
@@ -207,7 +207,7 @@ const roughLeg: Measure = (c) => {
 
 /** What is left once gears, pinion and leg were taken out of it: found by elimination, or cleared by one of them. */
 const roughHead: Measure = (c) => {
-  const found = roughTree(c)?.found;
+  const found = isTight(c) ? undefined : roughTree(c)?.found;
   const at = latestAt(
     (['turn.roughNeutral', 'turn.roughPinion', 'turn.roughLeg'] as const).flatMap((i) => c.record.all(i))
   );
@@ -254,7 +254,7 @@ export const headMeasures: Readonly<Record<string, Measure>> = {
   'coil-damaged': damaged('coil'),
   'turn-bumps': felt,
   'felt-noise': (c, k, found) => (roughOutside(c) ? undefined : feel('noise', 'play')(c, k, found)),
-  'felt-tight': feel('tight'),
+  'felt-tight': (c, k, found) => (roughOutside(c) ? undefined : feel('tight')(c, k, found)),
   bumps,
   depth,
   'no-fuel': noFuel,

@@ -210,7 +210,7 @@ export const lookAndGearSigns: readonly SignKind[] = [
     absent: 'the case holds its test',
     leak: 0.01,
     measured: 'case',
-    findings: ['gear.test', 'gear.test-nowhere', 'gear.test-inwards', 'gear.test-hidden']
+    findings: ['gear.test', 'gear.test-nowhere', 'gear.test-inwards', 'gear.test-hidden', 'gear.test-not-seals']
   },
   {
     id: 'bubbles-propshaft',

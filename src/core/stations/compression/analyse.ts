@@ -120,13 +120,18 @@ function artefacts(c: Context, found: Comparison, reached: boolean): TestFact[] 
     ...(oil !== undefined && conditions.bores === 'dry'
       ? [{ kind: 'bores', condition, values: { oil } } as const]
       : []),
-    ...(found.weak
+    ...(found.weak || found.tires !== undefined
       ? [
           {
             kind: 'cranking',
             ...(reached ? {} : { repeat: true as const }),
             condition: reached ? 'sound' : 'watch',
-            values: { ...found.weak, reached }
+            values: {
+              ...found.weak,
+              reached,
+              ...(found.tires === undefined ? {} : { tires: found.tires }),
+              ...(c.survey.engine.profile.starting === 'electric' ? { starter: true as const } : {})
+            }
           } as const
         ]
       : [])

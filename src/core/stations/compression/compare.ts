@@ -7,7 +7,7 @@ import { keep } from '../../findings/keep.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { judgeSpread, pooledDeviation, type Spread } from '../../physics/spread.ts';
 import type { Conditions, Instrument } from '../../record/reading.ts';
-import { explainedByReverse, orderEffect, type OrderEffect, type Test } from './order.ts';
+import { explainedByReverse, fellBothWays, orderEffect, type OrderEffect, type Test } from './order.ts';
 import { isWeak, pressures, type PressureVoid } from './measure.ts';
 import { overCeiling } from './ceiling.ts';
 import { differences, weakOf, type Weak } from './differences.ts';
@@ -57,6 +57,8 @@ export interface Comparison {
   readonly order?: OrderEffect;
   /** What was noted of the cranking where it was too weak: the least volts and 1/min of the readings that speak. */
   readonly weak?: Weak;
+  /** Pa from one place to the next, where two tests in opposite orders both fell through them: battery or arm tires. */
+  readonly tires?: number;
   /** When the latest reading that speaks was taken; an empty text where none does. */
   readonly at: Instant;
 }
@@ -146,14 +148,16 @@ function compareOnce(c: Context): Comparison | undefined {
     Math.abs(a.value - b.value) <= Math.max(limit.value * Math.max(a.value, b.value), 3 * stepOf(instrument));
   // Fell one after the other, and alike in the reverse order: the first test tells of battery or arm.
   const told = chosen.readings.slice(explainedByReverse(chosen.readings.map(testOf), limit.value));
-  const repeats = ids.map((k) =>
-    repeatsOf(
-      told.filter((r) => r.cylinder === k),
-      within
-    )
-  );
+  const fell = fellBothWays(told.map(testOf), limit.value);
+  const both = fell && told.slice(-2 * ids.length);
+  const repeats = ids.map((k) => {
+    const of = (list: readonly Pressure[]): Pressure[] => list.filter((r) => r.cylinder === k);
+    return both ? { speaking: of(both), scattered: false } : repeatsOf(of(told), within);
+  });
   const groups = repeats.map((r) => r.speaking);
-  const values = groups.map((g) => g.map((r) => r.value));
+  // What it lost through the order is taken off before they are compared.
+  const levelled = (r: Pressure): number => (both ? fell.levelled[both.indexOf(r)]! : r.value);
+  const values = groups.map((g) => g.map(levelled));
   // What scatters says how far off it is itself, not how far the others are.
   const steady = values.filter((_, k) => !repeats[k]!.scattered);
   const repeat = pooledDeviation(steady.length ? steady : values, Math.max(REPEATABILITY * meanOf(chosen.readings), 1));
@@ -162,7 +166,7 @@ function compareOnce(c: Context): Comparison | undefined {
     cylinder,
     mean: meanOf(groups[k]!),
     u: one / Math.sqrt(groups[k]!.length),
-    readings: values[k]!,
+    readings: groups[k]!.map((r) => r.value),
     series: groups[k]!.flatMap((r) => (r.needle ? [r.needle] : [])),
     at: groups[k]!.at(-1)!.at,
     ...(repeats[k]!.scattered ? { scattered: true as const } : {})
@@ -207,6 +211,7 @@ function compareOnce(c: Context): Comparison | undefined {
     conditions: first.conditions ?? {},
     instrument,
     ...weakOf(chosen.readings),
+    ...(fell ? { tires: fell.step } : {}),
     at: latestAt(chosen.readings),
     ...(compared.length > 1 && best > 0
       ? {

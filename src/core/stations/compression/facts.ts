@@ -56,7 +56,14 @@ export interface TestFacts {
   'adapter-size': { readonly adapter: number; readonly chamber: number };
   bores: { readonly oil: number };
   /** Cranked too weakly, V and 1/min where they were noted; `reached`: even so it gave what such an engine gives. */
-  cranking: { readonly volts?: number; readonly rpm?: number; readonly reached: boolean };
+  cranking: {
+    readonly volts?: number;
+    readonly rpm?: number;
+    readonly reached: boolean;
+    /** Pa from one place in the order to the next: it fell in both orders. */
+    readonly tires?: number;
+    readonly starter?: true;
+  };
   /** Pa: what was read, and the most that such an engine gives at sea level. */
   high: { readonly mean: number; readonly most: number; readonly again: boolean };
   /** Pa: what the odd one reads, the highest of the others, and the most that such engines usually show at sea level. */

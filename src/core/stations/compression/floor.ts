@@ -63,8 +63,8 @@ export function floorOf(c: Context, found: Comparison): Floor | undefined {
 }
 
 /** What lowers every reading of a test: a throttle that may have been shut, weak cranking. */
-export const excuseOf = ({ conditions, weak }: Comparison): AgainstFloor['excuse'] =>
-  conditions.throttle !== 'open' ? 'throttle' : weak ? 'cranking' : undefined;
+export const excuseOf = ({ conditions, weak, tires }: Comparison): AgainstFloor['excuse'] =>
+  conditions.throttle !== 'open' ? 'throttle' : weak || tires !== undefined ? 'cranking' : undefined;
 
 /** What lowers readings is no doubt about those that are alike and read what such an engine usually gives all the same. */
 export const reachesAnyway = ({ overLimit, rows }: Comparison, floor: Floor | undefined): boolean =>

@@ -37,7 +37,7 @@ export function orderEffect(tests: readonly Test[], low: readonly number[]): Ord
   const slowed = r0 !== undefined && r1 !== undefined && r1 < 0.9 * r0;
   const noted = volts.length > 1 || rpm.length > 1;
   const late = low.length > 0 && low.every((c) => (centre.find((x) => x.cylinder === c)?.at ?? 0) >= (n - 1) / 2);
-  const falling = n > 2 && tests.every((t, k) => k === 0 || t.pressure < (tests[k - 1]?.pressure ?? Infinity));
+  const falling = n > 2 && fellThrough(tests);
   return {
     confounded: !balanced && late && (fell || slowed || (!noted && falling)),
     tiring: fell || slowed,
@@ -49,21 +49,70 @@ export function orderEffect(tests: readonly Test[], low: readonly number[]): Ord
   };
 }
 
+/** Each read no more than the one before it, and the last less than the first: a gauge that is read in steps shows equals. */
+const fellThrough = (tests: readonly Test[]): boolean =>
+  tests.every((t, k) => k === 0 || t.pressure <= tests[k - 1]!.pressure) && tests.at(-1)!.pressure < tests[0]!.pressure;
+
+/** The readings as whole tests, each of every cylinder once, oldest first; nothing where they are no such tests. */
+function wholeTests(tests: readonly Test[]): Test[][] | undefined {
+  const n = new Set(tests.map((t) => t.cylinder)).size;
+  if (n < 2 || tests.length % n) return undefined;
+  const list = Array.from({ length: tests.length / n }, (_, k) => tests.slice(k * n, (k + 1) * n));
+  return list.every((test) => new Set(test.map((t) => t.cylinder)).size === n) ? list : undefined;
+}
+
+/** Whether two tests of the same cylinders were made in opposite orders: every cylinder had the same place on average. */
+const opposite = (a: readonly Test[], b: readonly Test[]): boolean =>
+  a.every((t, k) => b[b.length - 1 - k]!.cylinder === t.cylinder);
+
+/** What the cranking lost through two tests in opposite orders, whichever cylinder was read. */
+export interface FellBothWays {
+  /** Pa from one place in the order to the next, as a positive number. */
+  readonly step: number;
+  /** Pa: what the reading would have been in the middle of its test. Same order as the readings given. */
+  readonly levelled: readonly number[];
+}
+
 /**
- * How many readings at the start are a test that fell through its order, explained by the same test made in reverse after it: there what
- * was low came early, and all are alike. Zero where it is not so.
+ * Two tests in opposite orders that both fell through their order: what falls is the cranking, not a cylinder. The places of a
+ * cylinder in the two average out, so cylinders are compared by their means. Nothing where it is not so. C: common practice.
+ * @param tests every reading in the order it was made; the last two whole tests speak
+ * @param limit share of its best by which a test must have fallen
+ */
+export function fellBothWays(tests: readonly Test[], limit: number): FellBothWays | undefined {
+  const whole = wholeTests(tests);
+  const [first, second] = whole?.slice(-2) ?? [];
+  const fell = (test: readonly Test[]): boolean =>
+    fellThrough(test) && test.at(-1)!.pressure < (1 - limit) * test[0]!.pressure;
+  if (!first || !second || !opposite(first, second) || !fell(first) || !fell(second)) return undefined;
+  const n = first.length;
+  const step = mean([first, second].map((t) => (t[0]!.pressure - t[n - 1]!.pressure) / (n - 1)));
+  return {
+    step,
+    levelled: [first, second].flatMap((test) => test.map((t, k) => t.pressure + step * (k - (n - 1) / 2)))
+  };
+}
+
+/**
+ * How many readings at the start are tests that fell through their order, explained by a test after them in which all are alike: there what
+ * was low came early, or the fall had shown itself in both orders before. Zero where it is not so.
  * @param tests every reading in the order it was made
  * @param limit share of the best by which a cylinder is low
  */
 export function explainedByReverse(tests: readonly Test[], limit: number): number {
-  const cylinders = new Set(tests.map((t) => t.cylinder));
-  const n = cylinders.size;
-  const [first, second] = [tests.slice(0, n), tests.slice(n)];
-  const whole = (list: readonly Test[]): boolean => new Set(list.map((t) => t.cylinder)).size === n;
-  if (n < 3 || !whole(first) || !whole(second)) return 0;
-  const least = (list: readonly Test[]): number => (1 - limit) * Math.max(...list.map((t) => t.pressure));
-  const low = first.filter((t) => t.pressure < least(first)).map((t) => t.cylinder);
-  if (!orderEffect(first, low).confounded || second.some((t) => t.pressure < least(second))) return 0;
-  const early = (cylinder: number): boolean => second.findIndex((t) => t.cylinder === cylinder) <= (n - 1) / 2;
+  const whole = wholeTests(tests);
+  const last = whole?.at(-1);
+  const n = last?.length ?? 0;
+  if (!whole || !last || whole.length < 2) return 0;
+  const lowIn = (list: readonly Test[]): number[] => {
+    const least = (1 - limit) * Math.max(...list.map((t) => t.pressure));
+    return list.filter((t) => t.pressure < least).map((t) => t.cylinder);
+  };
+  if (lowIn(last).length) return 0;
+  if (whole.length > 2 && fellBothWays(whole.slice(0, -1).flat(), limit)) return tests.length - n;
+  const before = whole.at(-2)!;
+  const low = lowIn(before);
+  if (n < 3 || whole.length > 2 || !orderEffect(before, low).confounded) return 0;
+  const early = (cylinder: number): boolean => last.findIndex((t) => t.cylinder === cylinder) <= (n - 1) / 2;
   return low.every(early) ? n : 0;
 }

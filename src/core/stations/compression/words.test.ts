@@ -75,7 +75,9 @@ const ofTest: Examples<TestFacts> = {
     { kind: 'cranking', condition: 'watch', values: { volts: 8.9, reached: false } },
     { kind: 'cranking', condition: 'watch', values: { rpm: 140, volts: 9.1, reached: false } },
     { kind: 'cranking', condition: 'sound', values: { rpm: 140, reached: true } },
-    { kind: 'cranking', condition: 'watch', values: { reached: false } }
+    { kind: 'cranking', condition: 'watch', values: { reached: false } },
+    { kind: 'cranking', condition: 'watch', values: { reached: false, tires: 34e3, starter: true } },
+    { kind: 'cranking', condition: 'sound', values: { reached: true, tires: 34e3 } }
   ],
   high: [true, false].map((again) => ({
     kind: 'high' as const,

@@ -1,4 +1,3 @@
-import { ownLimits } from '../../engine/limits.ts';
 import { CylindersSaid, listed } from '../../findings/context.ts';
 import { practice } from '../../findings/collect.ts';
 import type { WordsOf } from '../../findings/fact.ts';
@@ -7,6 +6,7 @@ import { sayLimit } from '../../findings/limit.ts';
 import { saySchool } from '../../house-rules/rules.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
 import { say, type System } from '../../units/index.ts';
+import { crankingWords, inputsOf } from './cranking-words.ts';
 import { sayDifferences, sayModel } from './differences-words.ts';
 import { pressureSaid } from './pressure-said.ts';
 import { comparedRows, type Comparison } from './compare.ts';
@@ -15,17 +15,6 @@ import { lowAdvice } from './low-words.ts';
 import { wetWords } from './wet-words.ts';
 
 const percent = (x: number): string => `${Math.round(100 * x)} %`;
-
-/** The readings of a test, its gauge and its conditions: what every judgement on it rests on. */
-function inputsOf(found: Comparison, units: System): string[] {
-  const p = pressureSaid(found, units);
-  const { instrument, conditions } = found;
-  return [
-    ...found.rows.map((r) => `cylinder ${r.cylinder}: ${r.readings.map(p).join(', ')}`),
-    `gauge: ${instrument.name}${instrument.adapterVolume ? `, adapter ${say(instrument.adapterVolume, 'volume', units)}` : ''}`,
-    `throttle ${conditions.throttle ?? 'unknown'}, bores ${conditions.bores ?? 'unknown'}`
-  ];
-}
 
 /** Why the cylinders count as alike or not. */
 function spreadBecause(found: Comparison, units: System): Because {
@@ -180,25 +169,7 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       )
     };
   },
-  cranking: ({ values: { volts, rpm, reached } }, found, units) => {
-    const noted = [
-      ...(rpm === undefined ? [] : [`${Math.round(rpm)} rpm`]),
-      ...(volts === undefined ? [] : [`${volts.toFixed(1)} V`])
-    ].join(' and ');
-    const how = noted
-      ? `It was cranked at ${noted} only`
-      : 'It was cranked by a starter or battery that was found weak';
-    return {
-      found: reached
-        ? `${how}, which reads low, and reaches what is asked of it all the same.`
-        : `${how}: slow cranking reads low everywhere.`,
-      ...(reached ? {} : { advice: 'Repeat it, cranked briskly: a charged battery, or another arm.' }),
-      because: practice(
-        [...inputsOf(found, units), `while cranking: ${noted || 'not noted'}`],
-        `under about ${ownLimits.weakVolts} V with the plugs out the starter is too slow, and under ${ownLimits.slowCranking} rpm (from memory) so is arm or starter.`
-      )
-    };
-  },
+  cranking: crankingWords,
   high: ({ cylinder, values }, found, units) => ({
     found: `Cylinder ${cylinder} reads ${pressureSaid(found, units)(values.mean)}, more than such an engine gives (${say(values.most, 'pressure', units)} at most).`,
     advice: values.again

@@ -1,4 +1,4 @@
-import { isAfter, latestOf } from '../../units/instant.ts';
+import { isAfter, latestInstant, latestOf, type Instant } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
 import { pourOf } from '../oil/changes.ts';
@@ -38,9 +38,14 @@ export function caseEmpty(c: Context): boolean {
 /**
  * Where the bubbles of a case that leaked in its test stood: shafts and their carriers, a plug, the case itself; nowhere, though soap
  * was used; or nobody looked. With fresh washers and pressure that holds, a leak under vacuum is a lip that lets in and not out
- * (inwards). Air that goes out under pressure bubbles: where two looks with fresh washers show nothing, its way is hidden.
+ * (inwards). Air that goes out under pressure bubbles: where two looks with fresh washers show nothing, its way is hidden; where the seals
+ * were renewed for that already, it is not by them (not-seals).
  */
-export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'nowhere' | 'inwards' | 'hidden' | 'unknown';
+export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'nowhere' | 'inwards' | 'hidden' | 'not-seals' | 'unknown';
+
+/** When its seals were last renewed: what weeps at the hub is renewed with them. */
+const resealedAt = (c: Context): Instant => latestInstant(c.renewed('look.hub'));
+
 export function leakPlace(c: Context): LeakPlace {
   const last = c.record.last('gear.caseBubbles');
   const at = last?.value;
@@ -59,7 +64,8 @@ export function leakPlace(c: Context): LeakPlace {
     const soaped = c.record
       .all('gear.caseBubbles')
       .filter((r) => isAfter(r.at, washers.at) && !c.worked('gear').some((w) => isAfter(w, r.at)));
-    return soaped.length > 1 ? 'hidden' : 'nowhere';
+    if (soaped.length < 2) return 'nowhere';
+    return resealedAt(c) ? 'not-seals' : 'hidden';
   }
   if (at.some((p) => p !== 'plugs' && p !== 'housing')) return 'seals';
   return at.includes('housing') ? 'housing' : 'plugs';

@@ -66,6 +66,8 @@ const leakedAt: Readonly<Record<LeakPlace, string>> = {
     'It leaks with fresh washers, and nothing bubbles: a lip that lets in and not out. Reseal it, all that the opened section exposes, and test again.',
   hidden:
     'It leaks with fresh washers, and neither soap nor a second look shows where: reseal it, all that the opened section exposes, and test again.',
+  'not-seals':
+    'It leaks though it was resealed, with fresh washers, and neither soap nor a second look shows where. Not the seals once more: a fingernail over both shafts and the carrier’s bore, dye over the bare case, then somebody who mends cases.',
   housing: 'It leaked through the housing: a crack. No seal mends that: how deep it goes, then a weld or another case.'
 };
 

@@ -54,6 +54,12 @@ export function cutByDye(c: Context, place: CrackPlace): boolean {
   return dyed(c, place) === 'through' || dyed(c, place) === 'metal' || doubt?.was.value === 'through';
 }
 
+/** It leaked in its test, and soap showed no place. */
+function leaksNowhere(c: Context): boolean {
+  const bubbles = c.record.value('gear.caseBubbles');
+  return caseResult(c).verdict === 'leaked' && Array.isArray(bubbles) && bubbles.length === 0;
+}
+
 /** How deep the crack at a place goes; nothing where none was seen, or what was seen was mended. */
 export function crackDepth(c: Context, place: CrackPlace): CrackDepth | undefined {
   const { item, seen, place: look } = sights[place];
@@ -64,7 +70,8 @@ export function crackDepth(c: Context, place: CrackPlace): CrackDepth | undefine
   // Deeper at the look before, and nobody mended it: one of the two is wrong.
   if (!doubted && (depth === 'through' || depth === 'paint')) return depth;
   const held = caseResult(c).verdict === 'held' && !sinceTest(c, place);
-  if (!doubted && depth === 'metal' && (held || place === 'skeg')) return 'shallow';
+  // A skeg carries no oil where the case is tight; a case that leaks, and shows nowhere else, may leak by its crack.
+  if (!doubted && depth === 'metal' && (held || (place === 'skeg' && !leaksNowhere(c)))) return 'shallow';
   return held ? 'held' : 'untold';
 }
 

@@ -141,7 +141,7 @@ const examples: Examples<GearFacts> = {
   bubbles: [{ kind: 'bubbles', condition: fault, values: { at: ['carrier', 'plugs'] } }],
   'case-over': [{ kind: 'case-over', condition: fault, values: { pressure: 20 * PSI } }],
   'test-held': [{ kind: 'test-held', condition: sound, values: { result: result('held') } }],
-  leaked: (['unknown', 'seals', 'plugs', 'nowhere', 'inwards', 'hidden', 'housing'] as const).map((place) => ({
+  leaked: (['unknown', 'seals', 'plugs', 'nowhere', 'inwards', 'hidden', 'not-seals', 'housing'] as const).map((place) => ({
     kind: 'leaked',
     condition: fault,
     values: { result: result('leaked'), place }

@@ -171,7 +171,7 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
 }
 
 /** Another ground was tried or seen to, or somebody was asked and could not tell: it is not asked for again. */
-const groundAsked = (c: Context): boolean =>
+export const groundAsked = (c: Context): boolean =>
   groundTried(c) !== undefined || c.record.asked('spark.groundWire') !== undefined;
 
 /** Sparks to a bolt only, beside others that spark through the tester, and nobody tried another ground: it is tried before it is cleaned. */

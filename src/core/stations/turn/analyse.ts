@@ -80,7 +80,7 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
   // Soaked for its rings by the job, it never turned badly: the gauge proves that.
   if ((everBad || c.record.value('turn.soaked') === 'yes') && !provedNextDay)
     return [{ kind: 'again', condition: 'watch', values: { everBad, hours: ruleNumber(c.rules, 'nextDay') } }];
-  if (felt.length) return [{ kind: 'tight', id: 'feel', condition: 'watch', values: { felt } }];
+  if (felt.length) return [tight(c, felt)];
   // Out of its way it turns; what had stuck sticks again.
   const stuck = c.record.all('turn.lockPinion').findLast((r) => r.value === 'free');
   const held = stuck && turns.some((t) => t.result === 'locked' && !isAfter(t.at, stuck.at));
@@ -118,6 +118,15 @@ function rough(c: Context, felt: readonly string[]): TurnFact {
   return felt.length
     ? { kind: 'rough', id: 'feel', condition: 'watch', values }
     : { kind: 'rough', id: 'gritty', condition: 'fault', values };
+}
+
+/** A tight spot: what goes away with gears, pinion or leg was theirs; what stays is a crank or a rod until its pistons were measured. */
+function tight(c: Context, felt: readonly string[]): TurnFact {
+  const found = roughTree(c)?.found;
+  const values = { felt, ...(found ? { part: found } : {}) };
+  return found && found.id !== 'head'
+    ? { kind: 'rough', id: `rough-${found.id}`, condition: 'fault', values }
+    : { kind: 'tight', id: 'feel', condition: 'watch', values };
 }
 
 /** Its decompression lets the pressure out at the speed of a hand: no bump says nothing. */

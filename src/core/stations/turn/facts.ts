@@ -33,7 +33,7 @@ export interface TurnFacts {
   pinion: object;
   again: { readonly everBad: boolean; readonly hours: number };
   /** A tight spot, and nothing else. */
-  tight: { readonly felt: readonly string[] };
+  tight: { readonly felt: readonly string[]; readonly part?: PartFound };
   free: { readonly running: number };
   /** Felt, and how it turns was not said. */
   'felt-only': { readonly felt: readonly string[] };

@@ -52,15 +52,21 @@ export function isRough(c: Context): boolean {
   return lastTurn(c) === 'gritty' || noisy;
 }
 
+/** Whether all that the latest hand turn shows is a tight spot. */
+export function isTight(c: Context): boolean {
+  const feel = c.record.last('turn.feel')?.value;
+  return !isRough(c) && Array.isArray(feel) && feel.includes('tight');
+}
+
 /** When it began to feel rough, where it had turned smoothly before. */
 const roughSince = (c: Context): Instant | undefined =>
   lastTurn(c) === 'gritty'
     ? onsetOf(c.record.all('turn.result'), (v) => v === 'gritty')
-    : onsetOf(c.record.all('turn.feel'), (v) => Array.isArray(v) && v.some(isNoise));
+    : onsetOf(c.record.all('turn.feel'), (v) => Array.isArray(v) && v.length > 0);
 
-/** Where the roughness sits, from the answers so far; nothing while it turns smoothly. */
+/** Where the roughness or the tight spot sits, from the answers so far; nothing while it turns smoothly. */
 export function roughTree(c: Context): Elimination<RoughPart> | undefined {
-  if (!isRough(c)) return undefined;
+  if (!isRough(c) && !isTight(c)) return undefined;
   const round = c.record.round('turn.result');
   const turned = latestAt([...c.record.all('turn.result'), ...c.record.all('turn.feel')]);
   // Turned since a part was opened for it, and rough all the same: what was tried before is of that part as it was.

@@ -57,7 +57,14 @@ const examples: Examples<TurnFacts> = {
   ],
   pinion: [{ kind: 'pinion', condition: watch, values: {} }],
   again: [true, false].map((everBad) => ({ kind: 'again', condition: watch, values: { everBad, hours: 16 } })),
-  tight: [{ kind: 'tight', condition: watch, values: { felt: ['tight'] } }],
+  tight: [
+    { kind: 'tight', condition: watch, values: { felt: ['tight'] } },
+    {
+      kind: 'tight',
+      condition: watch,
+      values: { felt: ['tight'], part: { id: 'head', label: 'bores', by: 'elimination' } }
+    }
+  ],
   free: [1, 2].map((running) => ({ kind: 'free', condition: sound, values: { running } })),
   'felt-only': [{ kind: 'felt-only', condition: watch, values: { felt: ['noise', 'tight'] } }],
   bumps: [3, 6, 12].map((counted) => ({ kind: 'bumps', condition: doubt, values: { counted, expected: 6 } })),

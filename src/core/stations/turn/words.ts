@@ -141,7 +141,9 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
   }),
   tight: ({ values }, basis) => ({
     found: `It turns, with ${values.felt.map(feltWord).join(' and ')}.`,
-    advice: 'Find out why before it is cranked.',
+    advice: values.part
+      ? 'It stays with everything else out of it: every piston’s depth at top, and a specialist before it is cranked.'
+      : 'Find out where before it is cranked: neutral first, then the pinion, then the leg.',
     because: inOrder(basis)
   }),
   free: ({ values: { running } }, basis) => ({

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { Bench } from '../case.ts';
+import { jobs, moves } from './all-good.ts';
+import { two } from './engines.ts';
+import { story } from './story.ts';
+
+const tight = (b: Bench): Bench => b.read('turn.plugs', 'in').read('turn.result', 'bumps').read('turn.feel', ['tight']);
+const depths = (b: Bench, third = 0.06): Bench =>
+  b
+    .read('turn.depth', 0.06, { cylinder: 1 })
+    .read('turn.depth', 0.06, { cylinder: 2 })
+    .read('turn.depth', third, { cylinder: 3 });
+
+describe('a tight spot in every turn', () => {
+  story(
+    () => new Bench(two).read('safe.secured', 'yes'),
+    [
+      {
+        entered: 'felt',
+        by: tight,
+        finds: ['turn.feel:watch'],
+        now: /^Rough, in neutral/,
+        notJobs: ['overhaul', 'soak']
+      },
+      {
+        entered: 'still there in neutral',
+        by: (b) => b.read('turn.roughNeutral', 'still'),
+        now: /^Rough, starter pinion back/
+      },
+      {
+        entered: 'and with the pinion back: a rod is measured before a leg is off',
+        by: (b) => b.read('turn.roughPinion', 'still'),
+        now: /^Every piston’s depth at top \| Rough, leg off/
+      },
+      { entered: 'the depths agree', by: depths, now: /^Rough, leg off/ },
+      {
+        entered: 'gone with the leg off: the leg’s, and no bearing of the power head',
+        by: (b) => b.read('turn.roughLeg', 'smooth'),
+        finds: ['turn.rough-leg:fault'],
+        notFinds: ['turn.feel'],
+        now: /^Lower gear plug a crack open/,
+        notJobs: ['overhaul', 'feel']
+      }
+    ]
+  );
+
+  it('a piston that stands low is measured again, and the leg stays on', () => {
+    const b = tight(new Bench(two)).read('turn.roughNeutral', 'still').read('turn.roughPinion', 'still');
+    depths(b, 0.0615);
+    expect(moves(b).join(' | ')).toMatch(/Piston depth of cylinder 3 again/);
+    expect(moves(b).join(' | ')).not.toMatch(/leg off/);
+  });
+  it('still there with everything else off is a crank or a rod: no overhaul on a feeling alone', () => {
+    const b = depths(tight(new Bench(two)).read('turn.roughNeutral', 'still').read('turn.roughPinion', 'still'));
+    b.read('turn.roughLeg', 'still');
+    expect(b.ids()).toContain('turn.feel:watch');
+    expect(b.said('turn.feel')).toMatch(/a specialist before it is cranked/);
+    expect(jobs(b)).not.toContain('overhaul');
+  });
+});

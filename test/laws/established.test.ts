@@ -16,7 +16,7 @@ const allowed: ReadonlyMap<string, string> = new Map([
 /** Long work on something that is only to be watched, by house rule or by sight (C). */
 const long: ReadonlyMap<string, string> = new Map([
   ['fuel.carburettor carburettor', 'the school cleans it first'],
-  ['fuel.part-bowl carburettor', 'dirt was seen in its bowl'],
+  ['fuel.part-bowl-dirt carburettor', 'dirt was seen in its bowl'],
   ['fuel.part-separator bowl', 'dirt was seen in its separator'],
   ['compression.flatness head-gasket', 'the head is off, and goes back on a gasket']
 ]);

@@ -125,7 +125,7 @@ describe('water in the filter', () => {
   });
   it('dirt is not gone with the fuel', () => {
     const b = fresh().read('fuel.bowlLook', 'dirt').wait(1).read('fuel.bowl', 'drained');
-    expect(b.ids()).toContain('fuel.part-bowl:watch');
+    expect(b.ids()).toContain('fuel.part-bowl-dirt:watch');
   });
 });
 

@@ -8,6 +8,7 @@ import { oilTankAsked } from '../stations/fuel/oil-tank.ts';
 import { oilWay } from '../stations/fuel/oil-way.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ofAnotherState, ranOnPortable, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
+import { airPlace, renewLine, whereAsks } from './asks-fuel-where.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
 export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
@@ -211,10 +212,11 @@ const drained: readonly AskRule[] = [
 
 /** What the fuel check asks for, in the trade's order. C: common practice. */
 export const fuelAsks: Asks = {
+  ...whereAsks,
   ...Object.fromEntries(
     Object.entries(starvedJobs).map(([part, id]): [string, readonly AskRule[]] => [
       `fuel.starved-${part}`,
-      [...(seenAt[part as FuelPart] ?? []), job(id)]
+      part === 'air' ? [...seenAt.air!, airPlace, renewLine] : [...(seenAt[part as FuelPart] ?? []), job(id)]
     ])
   ),
   'fuel.age': [

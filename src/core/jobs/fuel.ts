@@ -24,7 +24,7 @@ export const fuel = {
     minutes: 30,
     hazards: ['vapour', 'fuel-pressure'],
     proof: { station: 'look', text: 'hoses supple, bulb springs back', reads: ['look.hoses', 'look.bulb'] },
-    renews: ['look.hoses', 'look.bulb', 'fuel.hose', 'fuel.bulb'],
+    renews: ['look.hoses', 'look.bulb', 'fuel.hose', 'fuel.bulb', 'fuel.airAt'],
     opens: ['cowl']
   },
   'fuel-fill': {
@@ -78,7 +78,7 @@ export const fuel = {
   },
   carburettor: {
     title: 'Strip and clean the carburettor',
-    raisedBy: ['fuel.carburettor', 'fuel.part-bowl', 'fuel.starved-jet'],
+    raisedBy: ['fuel.carburettor', 'fuel.part-bowl', 'fuel.part-bowl-dirt', 'fuel.starved-jet'],
     how: 'Bowl off, jets out, every passage seen through; kit where gaskets are hard.',
     tools: ['jet drivers', 'float gauge'],
     parts: ['carburettor kit'],
@@ -91,7 +91,7 @@ export const fuel = {
       reads: ['fuel.bowl', 'fuel.bulb', 'fuel.bowlLook', 'fuel.jets', 'fuel.floods', 'fuel.chokeOnly', 'fuel.dies']
     },
     renews: ['fuel.bowlLook', 'fuel.jets'],
-    after: ['fuel-drain'],
+    after: ['fuel-drain', 'tank-clean'],
     opens: ['cowl', 'carburettor'],
     dirty: true,
     daylight: true,
@@ -127,33 +127,6 @@ export const fuel = {
     after: ['fuel-drain'],
     dirty: true
   },
-  'oil-tank': {
-    title: 'Fill the oil tank, bleed its line',
-    raisedBy: [only('fuel.oil-tank', 'watch', 'fault')],
-    how: 'Where water or dirt is in it, tank and line are emptied and rinsed first. The oil the manual names to the mark; bled at the pump until no bubble comes.',
-    tools: ['funnel'],
-    consumables: ['two-stroke oil'],
-    minutes: 15,
-    hazards: ['waste'],
-    proof: { station: 'fuel', text: 'oil tank to its mark, nothing else in it', reads: ['fuel.oilTank'] },
-    renews: ['fuel.oilTank'],
-    dirty: true
-  },
-  'oil-feed': {
-    title: 'Mend the oil injection',
-    raisedBy: [only('fuel.oil-feed', 'fault')],
-    how: 'Fuel mixed meanwhile. Tank outlet and filter, air in the line, check valves; then the pump, its drive and its link to the throttle, by the manual.',
-    tools: ['measuring cup'],
-    consumables: ['two-stroke oil'],
-    parts: ['oil pump or check valve as found'],
-    minutes: 45,
-    hazards: ['waste', 'hot', 'flywheel'],
-    proof: { station: 'fuel', text: 'oil seen to move while it runs on mixed fuel', reads: ['fuel.oilMoves'] },
-    renews: ['fuel.oilMoves'],
-    after: ['oil-tank'],
-    opens: ['cowl'],
-    dirty: true
-  },
   'fuel-open': {
     title: 'Open what is shut: tank vent, fuel tap',
     raisedBy: ['fuel.part-vent', 'fuel.part-tap', 'fuel.vacuum-vent', 'fuel.starved-vent'],
@@ -165,7 +138,7 @@ export const fuel = {
   },
   'pick-up': {
     title: 'Clear the tank’s side: pick-up screen, anti-siphon valve, hose',
-    raisedBy: ['fuel.part-pickup', 'fuel.vacuum-tank-side', 'fuel.starved-upstream'],
+    raisedBy: ['fuel.part-pickup', 'fuel.air-pickup', 'fuel.vacuum-tank-side', 'fuel.starved-upstream'],
     how: 'Screen and valve off and cleaned, the valve’s spring and ball tried; the hose blown through towards the tank. Then vacuum at speed again.',
     tools: ['spanners', 'vacuum gauge'],
     parts: ['anti-siphon valve or screen as found'],
@@ -184,8 +157,19 @@ export const fuel = {
     title: 'Renew what draws air: O-rings, couplings, hose',
     // A hard hose is renewed with all of its age.
     yieldsTo: ['hoses'],
-    raisedBy: ['fuel.part-hose', 'fuel.part-couplings', 'fuel.tank-pressure', 'fuel.starved-air', 'run.leak-hose'],
+    raisedBy: [
+      'fuel.part-hose',
+      'fuel.part-couplings',
+      'fuel.air-coupling',
+      'fuel.air-hose',
+      'fuel.tank-pressure',
+      'fuel.starved-air',
+      'run.leak-hose'
+    ],
     also: heldBackBeforePump,
+    renews: ['fuel.airAt'],
+    spoiledBy: ['fuel.part-hose', 'fuel.part-hose-bubbles'],
+    elsewhere: ['fuel.air-pickup', 'fuel.air-filter', 'fuel.air-pump'],
     how: 'Joint by joint from the tank: O-rings, clamps, the piece of hose that draws air. Then the bulb again, and vacuum at speed.',
     tools: ['vacuum gauge', 'hose cutter'],
     parts: ['O-rings, coupling or hose as found'],
@@ -205,29 +189,29 @@ export const fuel = {
     title: 'Clean or renew the fuel filters',
     // Drained, the filter is renewed with it.
     yieldsTo: ['fuel-drain'],
-    raisedBy: ['fuel.part-filter', 'fuel.starved-filter', 'run.leak-filter'],
+    raisedBy: ['fuel.part-filter', 'fuel.air-filter', 'fuel.starved-filter', 'run.leak-filter'],
     how: 'Engine’s and boat’s. What is in it tells what is in the tank: dirt or water is followed there. Arrow with the flow.',
     tools: ['pliers', 'clear jar'],
     parts: ['fuel filter'],
     minutes: 10,
     hazards: ['vapour', 'fuel-pressure', 'waste'],
-    renews: ['fuel.filter'],
+    renews: ['fuel.filter', 'fuel.airAt'],
     proof: { station: 'fuel', text: 'filter clean', reads: ['fuel.filter', 'fuel.vacuumSpeed'] },
-    after: ['fuel-drain'],
+    after: ['fuel-drain', 'tank-clean'],
     opens: ['cowl'],
     dirty: true,
     counts: ['fuel-filter']
   },
   'fuel-pump': {
     title: 'Fuel pump: new diaphragm and valves',
-    raisedBy: ['fuel.part-pump', 'fuel.starved-pump', 'run.leak-pump'],
+    raisedBy: ['fuel.part-pump', 'fuel.air-pump', 'fuel.starved-pump', 'run.leak-pump'],
     how: 'Its hoses marked, body and covers marked across their joints; gasket and diaphragm in the order in which they came off.',
     tools: ['screwdriver', 'clear hose'],
     parts: ['fuel-pump kit'],
     seenRunning: true,
     minutes: 40,
     hazards: ['vapour'],
-    renews: ['fuel.pump'],
+    renews: ['fuel.pump', 'fuel.airAt'],
     proof: {
       station: 'fuel',
       text: 'pulses and holds; squeezing the bulb no longer needed',

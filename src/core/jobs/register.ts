@@ -10,6 +10,7 @@ import { ignition } from './ignition.ts';
 import { powerHead } from './power-head.ts';
 import { running } from './running.ts';
 import { safety } from './safety.ts';
+import { tanks } from './tanks.ts';
 import type { JobRule, JobTraits } from './job.ts';
 
 const bySystem = {
@@ -22,6 +23,7 @@ const bySystem = {
   ...body,
   ...gearCase,
   ...fuel,
+  ...tanks,
   ...cooling,
   ...engineOil,
   ...running
@@ -77,6 +79,7 @@ const order = [
   'fuel-fill',
   'fuel-open',
   'fuel-drain',
+  'tank-clean',
   'fuel-doubt',
   'carburettor',
   'bulb',

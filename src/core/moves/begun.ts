@@ -4,6 +4,7 @@ import { raisers, type Step } from '../plan/plan.ts';
 import { suspectKinds } from '../diagnosis/knowledge/index.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
+import { doneAt } from '../jobs/done.ts';
 import { readSince } from '../jobs/proof-read.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
@@ -50,6 +51,9 @@ export function clocks({ context: c, steps }: Position): Move[] {
 /** One reading that proves work, minutes: the tool is at hand (C). */
 const ONE_READING = 3;
 const raises = (job: string, f: Finding): boolean => isJobId(job) && raisers(jobOf(job), [f]).length > 0;
+/** The same, or what says that it failed. */
+const concerns = (job: string, f: Finding): boolean =>
+  raises(job, f) || (isJobId(job) && (jobOf(job).spoiledBy?.includes(f.id) ?? false));
 
 /** 3: waits that are over, work that is done and not proved. */
 export function begun({ context: c, steps, findings, holds }: Position, asks: readonly Ask[]): Move[] {
@@ -111,6 +115,9 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
 const mayGoWrong = (job: string): boolean =>
   suspectKinds.some((s) => s.step === job && s.afterWork !== undefined && Object.hasOwn(s.afterWork, job));
 
+/** Work that mends, and does not only look for what to mend. */
+const isMend = (job: string): boolean => isJobId(job) && !jobOf(job).finds && jobOf(job).phase !== 'repeat';
+
 /** From so many times done and failed, the same work is no answer any more; dear work is none after the first. */
 const OFTEN = 2;
 /** A run shows one thing after the other, each mended before the next: so many of them are a question for somebody else (M). */
@@ -124,12 +131,31 @@ export const failed = (
   { context: c, steps }: Position,
   by: NonNullable<Step['failed']>,
   asks: readonly Ask[]
-): Move[] =>
-  steps
+): Move[] => {
+  const done = doneAt(c);
+  return steps
     .filter((s) => s.failed === by)
     .map((s): Move => {
       const times = (c.survey.steps ?? []).filter((m) => m.step === s.id && m.state === 'done').length;
       const title = `${s.title.charAt(0).toLowerCase()}${s.title.slice(1)}`;
+      // What lies under it was mended after it: what came back came from there, and the same work is right this time.
+      // Seen again since, it has failed.
+      const cause = s.follows.find((id) => {
+        const at = isMend(id) ? done.get(id) : undefined;
+        if (at === undefined || !isAfter(at, s.markedAt)) return false;
+        return !readSince(c, s.raisedAt ? { station: s.raisedAt } : s.proof, at, s.cylinders);
+      });
+      if (cause && isJobId(cause))
+        return {
+          kind: 'job',
+          class: 8,
+          id: `job:${s.id}`,
+          title: `Once more: ${title}`,
+          station: s.proof.station,
+          minutes: s.minutes,
+          because: `It came back from what was mended since: “${jobOf(cause).title}” is done.`,
+          job: s.id
+        };
       // Work that lies under it is done before it, the second time as the first.
       const beneath = steps.find((x) => s.after.includes(x.id) && x.state === 'open' && !x.by && !x.failed);
       const what = { station: s.proof.station, minutes: s.minutes, because: s.why[0] ?? s.how };
@@ -161,13 +187,15 @@ export const failed = (
         : {
             ...what,
             kind: 'job',
-            class: by === 'sign' && !asks.some((a) => a.kind === 'look' && !a.late && raises(s.id, a.finding)) ? 5 : 8,
+            class:
+              by === 'sign' && !asks.some((a) => a.kind === 'look' && !a.late && concerns(s.id, a.finding)) ? 5 : 8,
             id: `job:${s.id}`,
             title: `Once more: ${title}`,
             job: s.id,
             ...(beneath ? { waits: `First: ${beneath.title.charAt(0).toLowerCase()}${beneath.title.slice(1)}.` } : {})
           };
     });
+};
 
 /** What runs by itself and is not over: said where nothing else can be done meanwhile. */
 export const waiting = ({ context: c, steps }: Position): Move[] => [

@@ -207,6 +207,8 @@ export const wetEndActs: readonly Act[] = [
   plain('bulb', 'fuel', ['fuel.bulb']),
   { id: 'vent', station: 'fuel', items: ['fuel.vent', 'fuel.shutoff'], take: vent, ...routine },
   plain('fuel-line', 'fuel', ['fuel.hose', 'fuel.couplings', 'fuel.filter']),
+  plain('air-at', 'fuel', ['fuel.airAt']),
+  plain('tank-look', 'fuel', ['fuel.tankLook']),
   plain('floods', 'fuel', ['fuel.floods']),
   plain('choke', 'fuel', ['fuel.choke']),
   plain('revived', 'fuel', ['fuel.revived']),

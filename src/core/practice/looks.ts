@@ -13,6 +13,8 @@ const own: ReadonlyMap<string, readonly [title: string, minutes: number]> = new 
   ['explained', ['Say where the pieces came from', 2]],
   ['pressure-off', ['Let the pressure off the case', 1]],
   ['gear-refill', ['Fill the gear case from the lowest plug', 15]],
+  ['air-at', ['Find where the fuel line draws air', 5]],
+  ['tank-look', ['Look into the fuel tank with a light', 3]],
   ['system', ['What is in tank, line and bowl', 3]],
   ['pump-assembled', ['Note how the pump went together', 3]],
   ['sump', ['Note what came out of the sump', 5]],

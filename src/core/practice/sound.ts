@@ -89,6 +89,8 @@ export const soundAnswers: ReadonlyMap<ItemId, unknown> = new Map<ItemId, unknow
   ['fuel.shutoff', 'open'],
   ['fuel.pickup', 'clear'],
   ['fuel.hose', 'supple'],
+  ['fuel.airAt', 'none'],
+  ['fuel.tankLook', 'clean'],
   ['fuel.couplings', 'tight'],
   ['fuel.filter', 'clean'],
   ['fuel.pump', 'good'],

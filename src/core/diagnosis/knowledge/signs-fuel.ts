@@ -91,7 +91,10 @@ export const fuelSigns: readonly SignKind[] = [
     present: 'a coupling weeps or draws air',
     absent: 'the couplings are tight',
     leak: 0.01,
-    reads: [{ item: 'fuel.couplings', present: ['leak'] }]
+    reads: [
+      { item: 'fuel.couplings', present: ['leak'] },
+      { item: 'fuel.airAt', present: ['coupling'] }
+    ]
   },
   {
     id: 'filter-clogged',

@@ -2,9 +2,10 @@ import { known } from '../../engine/profile.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { latestOf } from '../../units/instant.ts';
+import { airAt, airElsewhere, bubblesUnseen } from './air.ts';
 import { clearedSince, cloudyJar, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
 import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
-import { lineState } from './line.ts';
+import { conditionOf, lineState, type LineFault } from './line.ts';
 import { mixtureFacts } from './mixture.ts';
 import { needleFacts } from './needle.ts';
 import { oilTankFacts } from './oil-tank.ts';
@@ -21,6 +22,7 @@ export function analyse(c: Context): FuelAnalysed {
       ...ageFacts(c),
       ...jarFacts(c),
       ...alongTheLine(c),
+      ...airFacts(c),
       ...(c.record.value('fuel.bulb') === 'firm'
         ? [{ kind: 'bulb-firm', id: 'bulb', condition: 'sound', values: {} } as const]
         : []),
@@ -110,16 +112,40 @@ const kindOf = { tank: 'level', bulb: 'bulb' } as const;
 const separator = (c: Context, part: string): boolean =>
   part === 'bowl' && ['electronic', 'direct'].includes(String(c.survey.engine.profile.fuelSystem));
 
+/** Faults of a part that are a matter of their own: what made them is looked for, or cleaned, somewhere else. */
+const apart = (c: Context, fault: LineFault): string | undefined =>
+  fault === 'tank-dirt'
+    ? 'part-tank-dirt'
+    : fault === 'bowlLook-dirt' && !separator(c, 'bowl')
+      ? 'part-bowl-dirt'
+      : fault === 'hose-bubbles' && airAt(c) === 'untold'
+        ? 'part-hose-bubbles'
+        : undefined;
+
 /** What was found along the line, part by part; old fuel left in it is the age's own matter. */
 const alongTheLine = (c: Context): FuelFact[] =>
   lineState(c).flatMap(({ part, condition, faults }): FuelFact[] => {
-    const own = faults.filter((f) => f !== 'old-fuel');
-    if (!own.length) return [];
+    const own = faults.filter((f) => f !== 'old-fuel' && !apart(c, f));
+    const single = faults.flatMap((fault): FuelFact[] => {
+      const id = apart(c, fault);
+      return id ? [{ kind: 'part', id, condition: conditionOf(fault), values: { part, faults: [fault] } }] : [];
+    });
+    if (!own.length) return single;
     const named = kindOf[part.id as keyof typeof kindOf] ?? `part-${separator(c, part.id) ? 'separator' : part.id}`;
-    // Water is drained with the fuel that brought it; gum and dirt are stripped for.
+    // Water is drained with the fuel that brought it; gum is stripped for.
     const id = own.every((f) => f === 'bowlLook-water' || f === 'filter-water') ? `${named}-water` : named;
-    return [{ kind: 'part', id, condition, values: { part, faults: own } }];
+    const worst = single.length ? own.map(conditionOf).reduce((a, b) => (b === 'fault' ? b : a)) : condition;
+    return [...single, { kind: 'part', id, condition: worst, values: { part, faults: own } }];
   });
+
+/** Where the line draws air, told joint by joint. */
+function airFacts(c: Context): FuelFact[] {
+  const at = airAt(c);
+  if (bubblesUnseen(c)) return [{ kind: 'bubbles-before', condition: 'cannot-tell', values: {} }];
+  return at === undefined || at === 'untold' || at === 'nowhere'
+    ? []
+    : [{ kind: 'air', id: `air-${at}`, condition: 'fault', values: { at } }];
+}
 
 /** Suction at the pump: what lifts the fuel, and what holds it back. */
 function vacuumFacts(c: Context): FuelFact[] {
@@ -181,6 +207,8 @@ function starving(c: Context): FuelFact[] {
   if (!tree) return [];
   if (tree.found) {
     const { id, label } = tree.found;
+    // It comes in at a part with work of its own, and that says so.
+    if (id === 'air' && airElsewhere(c)) return [];
     return [{ kind: 'starved', id: `starved-${id}`, condition: 'fault', values: { part: id, label } }];
   }
   const left = tree.parts.filter((p) => p.state === 'open').map((p) => p.label);

@@ -4,6 +4,7 @@ import type { Judged } from '../../findings/limit.ts';
 import type { ChosenSchool } from '../../house-rules/rules.ts';
 import type { FuelAge } from './age.ts';
 import type { AskedMix } from './correct.ts';
+import type { AirPlace } from './air.ts';
 import type { LineFault, LinePart } from './line.ts';
 import type { FuelPart } from './symptoms.ts';
 import type { LineVacuum } from './vacuum.ts';
@@ -58,6 +59,10 @@ export interface FuelFacts {
   'jar-cloudy': Jar & { readonly stood: boolean };
   'jar-dark': Jar;
   'jar-clear': Jar;
+  /** Where air comes in. */
+  air: { readonly at: AirPlace };
+  /** Bubbles were seen, the line was worked on, and nobody looked again. */
+  'bubbles-before': object;
   /** What is wrong at a part of the line. */
   part: { readonly part: LinePart; readonly faults: readonly LineFault[] };
   /** Key on, and the pump of rail or separator does not run. */

@@ -3,6 +3,7 @@ import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Condition } from '../../findings/finding.ts';
 import type { ItemId } from '../items.ts';
+import { airAt } from './air.ts';
 
 export type LinePartId =
   'tank' | 'vent' | 'pickup' | 'hose' | 'bulb' | 'couplings' | 'tap' | 'filter' | 'pump' | 'bowl' | 'choke';
@@ -15,10 +16,10 @@ export interface LinePart {
 }
 
 const parts: Readonly<Record<LinePartId, LinePart>> = {
-  tank: { id: 'tank', label: 'Tank', items: ['fuel.level', 'fuel.tank', 'fuel.tankPressure'] },
+  tank: { id: 'tank', label: 'Tank', items: ['fuel.level', 'fuel.tankLook', 'fuel.tank', 'fuel.tankPressure'] },
   vent: { id: 'vent', label: 'Vent', items: ['fuel.vent'] },
   pickup: { id: 'pickup', label: 'Pick-up, anti-siphon valve', items: ['fuel.pickup'] },
-  hose: { id: 'hose', label: 'Hose', items: ['fuel.hose', 'fuel.line'] },
+  hose: { id: 'hose', label: 'Hose', items: ['fuel.hose', 'fuel.airAt', 'fuel.line'] },
   bulb: { id: 'bulb', label: 'Bulb', items: ['fuel.bulb'] },
   couplings: { id: 'couplings', label: 'Couplings', items: ['fuel.couplings'] },
   tap: { id: 'tap', label: 'Tap', items: ['fuel.shutoff'] },
@@ -51,6 +52,7 @@ export function fuelLine(p: Profile): LinePart[] {
 /** What an answer along the line says is wrong there; `line-words.ts` words each. */
 export type LineFault =
   | 'level-empty'
+  | 'tank-dirt'
   | 'old-fuel'
   | 'vent-closed'
   | 'vent-blocked'
@@ -74,6 +76,7 @@ export type LineFault =
 /** What each answer along the line means; what is not named is as it should be. */
 const wrong: Readonly<Partial<Record<ItemId, Readonly<Record<string, readonly [Condition, LineFault]>>>>> = {
   'fuel.level': { empty: ['watch', 'level-empty'] },
+  'fuel.tankLook': { dirt: ['fault', 'tank-dirt'] },
   'fuel.tank': { old: ['watch', 'old-fuel'] },
   'fuel.vent': { closed: ['watch', 'vent-closed'], blocked: ['fault', 'vent-blocked'] },
   'fuel.pickup': { blocked: ['fault', 'pickup-blocked'] },
@@ -93,6 +96,14 @@ const wrong: Readonly<Partial<Record<ItemId, Readonly<Record<string, readonly [C
   'fuel.bowl': { old: ['watch', 'old-fuel'] },
   'fuel.choke': { stuck: ['fault', 'choke-stuck'] }
 };
+
+const conditions: ReadonlyMap<LineFault, Condition> = new Map(
+  Object.values(wrong).flatMap((of) =>
+    Object.values(of).map(([condition, fault]): [LineFault, Condition] => [fault, condition])
+  )
+);
+/** How grave a fault of the line is by itself. */
+export const conditionOf = (fault: LineFault): Condition => conditions.get(fault)!;
 
 export interface LineState {
   readonly part: LinePart;
@@ -115,12 +126,20 @@ export function lineState(c: Context): LineState[] {
       const read = c.record.asked(item);
       // What was seen of a part before it was renewed is of the old one.
       if (read && c.renewed(item).some((at) => isAfter(at, read.at))) return [];
+      // So are bubbles, whichever joint of the line was seen to for them.
+      if (read?.value === 'bubbles' && c.renewed('fuel.airAt').some((at) => isAfter(at, read.at))) return [];
       const value = read?.value;
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];
     });
     if (!answers.length) return { part, condition: 'not-looked-at', faults: [] };
+    // Bubbles whose place is told are that place's matter, and no fault of the hose they were seen in.
+    const placed = !['untold', 'nowhere', undefined].includes(airAt(c));
     const found = answers.map(({ item, value }): readonly [Condition, LineFault?] =>
-      value === 'unknown' ? ['cannot-tell'] : (wrong[item]?.[value] ?? ['sound'])
+      value === 'unknown'
+        ? ['cannot-tell']
+        : placed && value === 'bubbles'
+          ? ['sound']
+          : (wrong[item]?.[value] ?? ['sound'])
     );
     const condition = found.reduce<Condition>((w, [k]) => (graver[k]! > graver[w]! ? k : w), 'sound');
     return { part, condition, faults: found.flatMap(([, fault]) => fault ?? []) };

@@ -1,6 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { choice, quantity, yesNo } from '../../items/item.ts';
 import type { Profile } from '../../engine/profile.ts';
+import { needleItems } from './needle-readings.ts';
 import { mayInject, mayMix } from './oil-way.ts';
 
 const drained = { drained: 'drained', fresh: 'fresh in it', old: 'old fuel in it' } as const;
@@ -42,6 +43,12 @@ export const items = {
   tank: choice({ label: 'Tank now', options: drained, absent: true }),
   line: choice({ label: 'Line and filter now', options: drained, absent: true }),
   bowl: choice({ label: 'Bowl or vapour separator now', options: drained, absent: true }),
+  tankLook: choice({
+    label: 'Inside of the tank',
+    ask: 'A light that cannot spark into the empty or clear tank: is it clean?',
+    changes: true,
+    options: { clean: 'clean', dirt: 'dirt, rust or slime' }
+  }),
   vent: choice({
     label: 'Tank vent',
     options: { open: 'open', closed: 'was closed', blocked: 'blocked' },
@@ -56,6 +63,20 @@ export const items = {
     label: 'Fuel hose',
     ask: 'Squeeze and bend the hose; look for bubbles in it',
     options: { supple: 'supple, no bubbles', hard: 'hard or cracked', bubbles: 'bubbles in it' }
+  }),
+  airAt: choice({
+    label: 'Where air comes in',
+    ask: 'The line held under vacuum, soapy water over joint after joint: at which one do the bubbles stop?',
+    changes: true,
+    options: {
+      none: 'nowhere found',
+      pickup: 'pick-up or tank fitting',
+      coupling: 'a coupling',
+      hose: 'hose or bulb',
+      filter: 'filter housing',
+      pump: 'the pump or its gasket'
+    },
+    when: (p) => p.supply !== 'gravity'
   }),
   couplings: choice({
     label: 'Couplings',
@@ -254,55 +275,7 @@ export const items = {
   }),
   idleFlow: quantity({ label: 'Fuel flow at idle', dimension: 'consumption', min: 0.01 / 3.6e6, max: 0.1 / 3600 }),
   mix: quantity({ label: 'Mixture in use', dimension: 'mixture', min: 1, max: 1000, limit: 'fuel.premix' }),
-  needlePump: quantity({
-    label: 'Hand pump and its hose hold',
-    dimension: 'volume',
-    example: '40 mL',
-    inWork: true,
-    min: 1e-6,
-    max: 2e-3
-  }),
-  needleFrom: quantity({
-    label: 'Needle shut, pumped up to',
-    dimension: 'pressure',
-    example: '0.5 bar',
-    inWork: true,
-    min: 5e3,
-    max: 300e3
-  }),
-  needleTo: quantity({
-    label: 'It fell to',
-    dimension: 'pressure',
-    example: '0.45 bar',
-    inWork: true,
-    min: 0,
-    max: 300e3
-  }),
-  needleTime: quantity({
-    label: 'in',
-    ask: 'It fell in this time',
-    dimension: 'minutes',
-    example: '60 s',
-    inWork: true,
-    min: 0.05,
-    max: 120
-  }),
-  floatHeight: quantity({
-    label: 'Float height, body upside down',
-    dimension: 'length',
-    example: '14 mm',
-    inWork: true,
-    min: 1e-3,
-    max: 0.06
-  }),
-  floatWanted: quantity({
-    label: 'Float height the manual wants',
-    dimension: 'length',
-    example: '14 mm',
-    inWork: true,
-    min: 1e-3,
-    max: 0.06
-  })
+  ...needleItems
 } as const;
 
 declare module '../../items/register.ts' {

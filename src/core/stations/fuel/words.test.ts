@@ -73,7 +73,15 @@ const examples: Examples<FuelFacts> = {
   ],
   'jar-dark': [{ kind: 'jar-dark', condition: fault, values: { look: 'dark' } }],
   'jar-clear': [{ kind: 'jar-clear', condition: sound, values: { look: 'clear' } }],
+  air: (['pickup', 'coupling', 'hose', 'filter', 'pump'] as const).map((at) => ({
+    kind: 'air',
+    condition: fault,
+    values: { at }
+  })),
+  'bubbles-before': [{ kind: 'bubbles-before', condition: 'cannot-tell', values: {} }],
   part: [
+    { kind: 'part', condition: fault, values: { part: part('tank'), faults: ['tank-dirt'] } },
+    { kind: 'part', condition: fault, values: { part: part('hose'), faults: ['hose-bubbles'] } },
     { kind: 'part', condition: watch, values: { part: part('tank'), faults: ['level-empty'] } },
     { kind: 'part', condition: fault, values: { part: part('bulb'), faults: ['bulb-flat'] } },
     { kind: 'part', condition: watch, values: { part: part('bulb'), faults: ['bulb-soft'] } },

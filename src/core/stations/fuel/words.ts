@@ -7,7 +7,7 @@ import { saySchool } from '../../house-rules/rules.ts';
 import { say, type System } from '../../units/index.ts';
 import { E10_HOLDS } from './age.ts';
 import type { Aged, FuelFacts } from './facts.ts';
-import { lineWords } from './line-words.ts';
+import { airSaid, bubblesBefore, lineWords } from './line-words.ts';
 import { SMOKES_FROM } from './mixture.ts';
 import { NEEDLE } from './needle.ts';
 import { suctionWords } from './suction-words.ts';
@@ -158,9 +158,11 @@ export const words: WordsOf<FuelFacts, object> = {
     found: 'The jar sample is clear, one layer.',
     because: jarBecause(values, units)
   }),
+  air: airSaid,
+  'bubbles-before': bubblesBefore,
   part: ({ condition, values }) => {
     const because = partBecause(values);
-    if (values.part.id === 'tank')
+    if (values.part.id === 'tank' && values.faults.includes('level-empty'))
       return {
         found: 'The tank is nearly empty: the cheapest fault there is.',
         advice: 'Fill it before looking further.',

@@ -1,0 +1,30 @@
+import type { Context } from '../../findings/context.ts';
+import { isAfter, latestInstant } from '../../units/instant.ts';
+
+/** Where air comes into the fuel line, told joint by joint. */
+export type AirPlace = 'pickup' | 'coupling' | 'hose' | 'filter' | 'pump';
+
+const places: ReadonlySet<unknown> = new Set<AirPlace>(['pickup', 'coupling', 'hose', 'filter', 'pump']);
+
+/**
+ * Where the line draws air: the place, as it was found; nowhere, where every joint was tried or nobody could tell; not told yet, though
+ * bubbles stand in the hose. Nothing where there are none. What was told before the line was worked on is of the line as it was.
+ */
+export function airAt(c: Context): AirPlace | 'nowhere' | 'untold' | undefined {
+  const mended = latestInstant(c.renewed('fuel.airAt'));
+  const said = c.record.asked('fuel.airAt');
+  const told = said && isAfter(said.at, mended) ? said.value : undefined;
+  if (places.has(told)) return told as AirPlace;
+  const hose = c.record.last('fuel.hose');
+  if (hose?.value !== 'bubbles' || !isAfter(hose.at, mended)) return undefined;
+  return told === undefined ? 'untold' : 'nowhere';
+}
+
+/** Bubbles stood in the hose, the line was worked on for them, and nobody looked whether they are gone. */
+export function bubblesUnseen(c: Context): boolean {
+  const hose = c.record.asked('fuel.hose');
+  return hose?.value === 'bubbles' && c.renewed('fuel.airAt').some((at) => isAfter(at, hose.at));
+}
+
+/** The air comes in at a part that has work of its own, and not by hose or couplings. */
+export const airElsewhere = (c: Context): boolean => ['pickup', 'filter', 'pump'].includes(String(airAt(c)));

@@ -1,6 +1,7 @@
-import { describe } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { Conditions } from '../../src/core/record/reading.ts';
 import { Bench } from '../case.ts';
+import { four } from './engines.ts';
 import { psi, twice } from './pressures.ts';
 import { story } from './story.ts';
 
@@ -142,4 +143,26 @@ describe('rings that leak half as much after a soak as before', () => {
       }
     ]
   );
+});
+
+describe('oil of no known dose in every bore of a four-stroke', () => {
+  const all = (b: Bench, list: readonly number[], bores: 'dry' | 'oiled'): Bench =>
+    b.psi(
+      list.map((p, k) => [k + 1, p] as const),
+      { conditions: { throttle: 'open', bores } }
+    );
+  const ask = (b: Bench): string[] =>
+    b
+      .assessed()
+      .moves.filter((m) => m.class === 5)
+      .map((m) => m.title);
+  it('asks for air, and for no valve where none is low beside the others', () => {
+    const b = all(all(new Bench(four), [100, 98, 99, 101], 'dry'), [160, 158, 161, 160], 'oiled');
+    expect(ask(b).filter((t) => /Valve lash/.test(t))).toEqual([]);
+    expect(ask(b)[0]).toMatch(/^Leak-down/);
+  });
+  it('asks for the lash of the one that is low', () => {
+    const b = all(all(new Bench(four), [170, 90, 172, 171], 'dry'), [172, 95, 174, 173], 'oiled');
+    expect(ask(all(b, [170, 91, 172, 171], 'dry')).join(' | ')).toMatch(/Valve lash of cylinder 2/);
+  });
 });

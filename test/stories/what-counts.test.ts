@@ -270,39 +270,6 @@ describe('one cylinder high over all the others', () => {
   });
 });
 
-describe('to a bolt only, beside one that sparks through the tester', () => {
-  const bolt = (): Bench =>
-    readyToRun(two, 'neglected', ['spark'])
-      .read('spark.lanyard', 'yes')
-      .read('spark.result', 'good', { cylinder: 1, ...tester })
-      .read('spark.result', 'none', { cylinder: 2, ...tester })
-      .read('spark.result', 'good', { cylinder: 3, ...tester })
-      .read('spark.result', 'good', { cylinder: 2, conditions: { path: 'bolt' } });
-  it('the ground is tried before it is cleaned', () => {
-    expect(moves(bolt())[0]).toMatch(/^Tester on bright metal/);
-    expect(jobs(bolt())).not.toContain('ground');
-    expect(jobs(bolt().read('spark.groundWire', 'returns'))).toContain('ground');
-  });
-  it('where nobody could tell, it is not asked for again, and the work is there', () => {
-    const b = bolt().read('spark.groundWire', 'unknown');
-    expect(moves(b).join()).not.toMatch(/Tester on bright metal/);
-    expect(jobs(b)).toContain('ground');
-  });
-  it('tried in vain it is weak of its own', () => {
-    const b = bolt().read('spark.groundWire', 'still');
-    expect(b.ids()).toContain('spark.weak.2:fault');
-    expect(jobs(b)).not.toContain('ground');
-    expect(moves(b)[0]).toMatch(/^Look at lead, cap and coil of cylinder 2/);
-  });
-  it('of a single it is the ground', () => {
-    const b = readyToRun(magneto, 'neglected', ['spark'])
-      .read('spark.lanyard', 'yes')
-      .read('spark.result', 'none', { cylinder: 1, ...tester })
-      .read('spark.result', 'good', { cylinder: 1, conditions: { path: 'bolt' } });
-    expect(jobs(b)).toContain('ground');
-  });
-});
-
 describe('a primary of an ohm, cold and warm', () => {
   const coil = (cold: number, warm: number): Bench =>
     readyToRun(two, 'neglected', ['spark'])

@@ -74,6 +74,14 @@ const lashIfValves: AskRule = {
   // Where one of the two wants setting, both are set.
   open: (c, f) => four(c) && !pastNoValve(c, f.cylinder) && !lashFirst(c, f) && lash.open(c, f)
 };
+/** Oil that seals says rings; and where no cylinder is low beside the others, one valve is not the question. */
+const lashUnlessRings: AskRule = {
+  ...lashIfValves,
+  open: (c, f) =>
+    (f.values as Partial<TestFacts['wet']> | undefined)?.verdict !== 'rings' &&
+    (compareAll(c)?.rows ?? []).some((r) => r.low && r.cylinder === f.cylinder) &&
+    lashIfValves.open(c, f)
+};
 /** One beside it is low as well: air says whether it is the gasket between the two, before lash or oil is asked of either. */
 const gasketFirst = (c: Context, cylinder: number | undefined): boolean => {
   const low = new Set((compareAll(c)?.rows ?? []).flatMap((r) => (r.low ? [r.cylinder] : [])));
@@ -284,7 +292,7 @@ export const compressionAsks: Asks = {
   'compression.scatter-wet': [again('', { title: (_, f) => `Wet test${at(f)} again, the same dose`, ...oiled })],
   'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
   'compression.neighbours': [leakDown],
-  'compression.wet': untilSoaked(lashIfValves, leakDown, soakForWet),
+  'compression.wet': untilSoaked(lashUnlessRings, leakDown, soakForWet),
   'compression.figure': [
     // Valves that open at the wrong time read low everywhere: no air is put in before the belt is on its marks.
     job('belt', { open: (c, f) => beltJumped(c) && job('belt').open(c, f) }),

@@ -132,7 +132,9 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
   // A coil is blamed where the others spark as they should; a bank has a feed of its own.
   const shared = common?.part === 'coil' && weak.length ? undefined : common;
   const plain = weak.filter((s) => !s.sun && !s.slow && !seenToBe(c, s));
-  if (plain.length === list.length && whole && list.length > 1) {
+  // Another ground made none of them better: what jumps a bolt's short gap and no tester's is weak, on all of them.
+  const thin = everywhere && none.every(onlyToBolt) && groundTried(c) === 'cleared';
+  if ((thin || plain.length === list.length) && whole && list.length > 1) {
     // Points that were seen to be bad explain it: nothing else is cleaned for it before they are.
     const explained = timingFacts(c).some((f) => f.kind === 'points');
     if (!explained && groundTried(c) === 'helps') return [severalWeak(c, plain)!];
@@ -140,8 +142,13 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
       {
         kind: 'weak-everywhere',
         id: explained ? 'weak-points' : 'weak-all',
-        condition: 'watch',
-        values: { cylinders: list.length, shade: list.every((s) => s.light === 'shade'), explained }
+        condition: thin ? 'fault' : 'watch',
+        values: {
+          cylinders: list.length,
+          shade: list.every((s) => s.light === 'shade'),
+          explained,
+          ...(thin ? { thin } : {})
+        }
       }
     ];
   }
@@ -174,11 +181,8 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
 export const groundAsked = (c: Context): boolean =>
   groundTried(c) !== undefined || c.record.asked('spark.groundWire') !== undefined;
 
-/** Sparks to a bolt only, beside others that spark through the tester, and nobody tried another ground: it is tried before it is cleaned. */
-export const groundUntried = (c: Context): boolean => {
-  const list = sparkSeen(c);
-  return list.some(onlyToBolt) && throughTester(list) && !groundAsked(c);
-};
+/** Sparks to a bolt only, and nobody tried another ground: it is tried before it is cleaned. */
+export const groundUntried = (c: Context): boolean => sparkSeen(c).some(onlyToBolt) && !groundAsked(c);
 
 /** Whether any cylinder sparks well through the tester: the ground is good there. */
 const throughTester = (list: readonly Seen[]): boolean => list.some((s) => s.result === 'good' && s.path === 'tester');
@@ -230,11 +234,9 @@ function noneHere(
   // What sparks through the tester beside it may have the same ground: it is tried before it is cleaned. A bolt is a short gap, and a weak spark
   // jumps it: with the ground tried in vain that is what is left.
   const ground = groundTried(c);
-  if (onlyToBolt(s) && others && ground === 'cleared')
+  if (onlyToBolt(s) && ground === 'cleared')
     return { ...common, kind: 'weak', values: { pointsDone: pointsDone(c), toBolt: true } };
-  if (onlyToBolt(s)) {
-    return { ...common, kind: 'ground', values: { untried: others && !groundAsked(c) } };
-  }
+  if (onlyToBolt(s)) return { ...common, kind: 'ground', values: { untried: !groundAsked(c), others } };
   const seen = seenToBe(c, s);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };
   // A thin spark is not seen there at all.

@@ -56,7 +56,7 @@ export interface SparkFacts {
   /** `cleared`: all that they share was tried, and none of it is to blame. */
   pair: { readonly dead: readonly number[]; readonly shared: 'bank' | 'coil'; readonly cleared?: true };
   /** `untried`: others spark through the tester, and nobody tried another ground yet. */
-  ground: { readonly untried: boolean };
+  ground: { readonly untried: boolean; readonly others: boolean };
   own: { readonly part: PartFound };
   /** A trial found this part guilty, and nothing says that it was mended since. */
   accused: { readonly part: SparkPart };
@@ -71,7 +71,8 @@ export interface SparkFacts {
   'sun-everywhere': Everywhere;
   /** Weak on every cylinder of several: what they share. `shade`: every one was judged there. */
   /** `explained`: by points that were seen to be bad. */
-  'weak-everywhere': Everywhere & { readonly shade: boolean; readonly explained: boolean };
+  /** `thin`: they jump to a bolt, and no tester’s gap, whatever its ground. */
+  'weak-everywhere': Everywhere & { readonly shade: boolean; readonly explained: boolean; readonly thin?: true };
   /** Weak on some of them at once. `ground`: another ground helped. */
   'weak-several': { readonly weak: readonly number[]; readonly ground: boolean };
   /** Good cold, and not warm: of one cylinder, of all of several. */

@@ -88,11 +88,15 @@ const examples: Examples<SparkFacts> = {
     { kind: 'pair', condition: fault, values: { dead: [1, 4], shared: 'coil', cleared: true } },
     { kind: 'pair', condition: fault, values: { dead: [1, 4], shared: 'coil' } }
   ],
-  ground: [true, false].map((untried) => ({
+  ground: [
+    [true, true],
+    [true, false],
+    [false, false]
+  ].map(([untried, others]) => ({
     kind: 'ground',
     condition: fault,
     ...one,
-    values: { untried }
+    values: { untried: untried!, others: others! }
   })),
   own: [{ kind: 'own', condition: fault, cylinder: 1, values: { part } }],
   accused: [
@@ -124,11 +128,15 @@ const examples: Examples<SparkFacts> = {
     { kind: 'weak-several', condition: watch, values: { weak: [1, 3], ground: false } },
     { kind: 'weak-several', id: 'weak-ground', condition: fault, values: { weak: [1, 2, 3], ground: true } }
   ],
-  'weak-everywhere': [true, false].map((shade) => ({
+  'weak-everywhere': [
+    { shade: true, explained: false },
+    { shade: false, explained: true },
+    { shade: true, explained: false, thin: true as const }
+  ].map((how) => ({
     kind: 'weak-everywhere',
     id: 'weak-all',
     condition: 'watch',
-    values: { cylinders: 3, shade, explained: !shade }
+    values: { cylinders: 3, ...how }
   })),
   'fails-warm': (['weak', 'none'] as const).map((result) => ({
     kind: 'fails-warm',

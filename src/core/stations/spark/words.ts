@@ -93,9 +93,13 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     return { found, ...(advice ? { advice } : {}), because };
   },
   ground: ({ cylinder, values }, basis) => ({
-    found: `Cylinder ${cylinder} sparks to a bolt but not through the tester: poor engine ground or resistive points.`,
+    found: `Cylinder ${cylinder} sparks to a bolt but not through the tester: poor engine ground${basis.ignition === 'points' ? ' or resistive points' : ', or a spark too thin for its gap'}.`,
     ...(values.untried
-      ? { advice: 'Others spark through it: its clamp on bright metal first. No better there, it is weak of its own.' }
+      ? {
+          advice: values.others
+            ? 'Others spark through it: its clamp on bright metal first. No better there, it is weak of its own.'
+            : 'Its clamp on bright metal first. No better there, the spark is weak and the ground is good.'
+        }
       : {}),
     because: pattern(basis, 'good to a bolt and none through the tester points to ground or points.')
   }),
@@ -169,10 +173,10 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'spark is judged in shade: sunlight hides a thin one.')
   }),
   'weak-everywhere': ({ values }, basis) => ({
-    found: `Spark is weak on every cylinder: ${values.explained ? 'its points explain it' : 'what they share, before the plug or coil of any one'}.`,
+    found: `Spark is weak on every cylinder${values.thin ? ', it jumps to a bolt only, and another ground makes it no better' : ''}: ${values.explained ? 'its points explain it' : 'what they share, before the plug or coil of any one'}.`,
     advice: values.explained
       ? 'Points first, then the spark again; only then the ground and the rest.'
-      : `${values.shade ? '' : 'In shade and cranked briskly first. '}Then ${basis.ignition === 'points' ? 'points and condenser, then the engine ground' : `the engine ground, then ${basis.ignition === 'cdi' ? 'the charge coil' : 'battery, supply and control unit'}`}.`,
+      : `${values.shade ? '' : 'In shade and cranked briskly first. '}Then ${basis.ignition === 'points' ? `points and condenser${values.thin ? '' : ', then the engine ground'}` : `${values.thin ? '' : 'the engine ground, then '}${basis.ignition === 'cdi' ? 'the charge coil' : 'battery, supply and control unit'}`}.`,
     because: pattern(basis, 'weak on one is that cylinder’s own parts; weak on all is a common part.')
   }),
   'weak-several': ({ values: { weak, ground } }, basis) => ({

@@ -4,7 +4,15 @@ import { school } from '../house-rules/rules.ts';
 import { isAfter } from '../units/instant.ts';
 import { placeIds } from '../stations/look/places.ts';
 import type { ItemId } from '../stations/items.ts';
-import { caseAir, caseResult, caseStages, stageIds, stageTest, turnedAt } from '../stations/gear/case-test.ts';
+import {
+  caseAir,
+  caseResult,
+  caseStages,
+  stageIds,
+  stageTest,
+  turnedAt,
+  openedAt
+} from '../stations/gear/case-test.ts';
 import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { bubblesAtHousing, crackDepth, crackedThrough, dyeAsked, type CrackPlace } from '../stations/gear/crack.ts';
@@ -18,10 +26,10 @@ const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.
   open: (c) => !caseEmpty(c) && !asked(c, 'gear.look') && !asked(c, 'gear.drained')
 });
 const wholeCase = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
-/** Water came in, or oil out at the hub, after the last test: that says how the case was then. Or it was broken off, and the case filled. */
+/** Water came in, oil out at the hub, or it was opened, after the last test: that says how the case was then. Or it was broken off, and the case filled. */
 const testedBefore = (c: Context): boolean => {
   const read = c.record.all('gear.casePressure').at(-1)?.at;
-  const since = [wetSinceFill(c), onsetOf(c.record.all('look.hub'), (v) => v === 'oil')];
+  const since = [wetSinceFill(c), onsetOf(c.record.all('look.hub'), (v) => v === 'oil'), openedAt(c)];
   const gone = caseResult(c).verdict === undefined;
   return read !== undefined && (gone || since.some((at) => at !== undefined && isAfter(at, read)));
 };
@@ -190,6 +198,8 @@ export const wetEndAsks: Asks = {
       }
     })
   ],
+  // What was opened is tested by the work's own proof, where that is the test.
+  'gear.test-opened': [{ ...caseTest, late: 'start' }],
   'gear.test-seals': [job('reseal', { only: ['fault'] })],
   'gear.test-inwards': [job('reseal', { only: ['fault'] })],
   'gear.test-hidden': [job('reseal', { only: ['fault'] })],

@@ -100,7 +100,7 @@ export const body = {
     tools: ['dye', 'case tester'],
     minutes: 240,
     hazards: ['air', 'chemicals', 'eyes'],
-    renews: ['look.case', 'look.skeg', 'gear.dyeCase', 'gear.dyeSkeg'],
+    renews: ['look.case', 'look.skeg', 'gear.dyeCase', 'gear.dyeSkeg', 'gear.casePressure'],
     proof: { station: 'gear', text: 'the case holds every stage', reads: ['gear.casePressure'] },
     alters: ['gear'],
     dirty: true,

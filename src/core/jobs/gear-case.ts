@@ -104,7 +104,7 @@ export const gearCase = {
     },
     spoiledBy: ['turn.shift', 'turn.gear', 'turn.dog'],
     after: ['linkage', 'shift-joint'],
-    renews: ['turn.shiftRod', 'turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears'],
+    renews: ['turn.shiftRod', 'turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears', 'gear.casePressure'],
     opens: ['case', 'propeller', 'carrier']
   },
   metal: {
@@ -120,7 +120,7 @@ export const gearCase = {
     parts: ['carrier O-rings', 'seals that are exposed'],
     minutes: 120,
     hazards: ['eyes', 'propeller'],
-    renews: ['turn.roughNeutral', 'turn.roughLeg', 'turn.lockLeg'],
+    renews: ['turn.roughNeutral', 'turn.roughLeg', 'turn.lockLeg', 'gear.casePressure'],
     proof: { station: 'gear', text: 'metal explained', reads: ['gear.explained', 'gear.magnet'] },
     // Opened for what turns roughly or not at all, it is the hand turn that says whether that was it.
     proofAt: { turn: { station: 'turn', text: 'turns free with the leg on', reads: ['turn.result'] } },
@@ -177,7 +177,7 @@ export const gearCase = {
     consumables: ['seal grease'],
     minutes: 90,
     hazards: ['eyes', 'propeller'],
-    renews: ['look.hub'],
+    renews: ['look.hub', 'gear.casePressure'],
     proof: { station: 'gear', text: 'the case holds its test', reads: ['gear.casePressure', 'gear.pressureTest'] },
     spoiledBy: [
       'gear.test',

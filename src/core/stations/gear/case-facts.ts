@@ -33,7 +33,10 @@ export function stageFacts(c: Context): GearFact[] {
 /** What the case test comes to: what is done about a leak depends on where it bubbled. */
 export function testFacts(c: Context): GearFact[] {
   const result = caseResult(c);
-  if (!result.verdict) return [];
+  if (!result.verdict)
+    return result.opened
+      ? [{ kind: 'test-open', id: 'test-opened', condition: 'cannot-tell', values: { result } }]
+      : [];
   if (result.verdict === 'held') return [{ kind: 'test-held', id: 'test', condition: 'sound', values: { result } }];
   // That it bubbles is said by itself, with the stage that is read again for it.
   if (result.bubbles && result.verdict !== 'leaked') return [];

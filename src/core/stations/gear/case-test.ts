@@ -2,7 +2,7 @@ import { SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import { PSI } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, latestInstant, type Instant } from '../../units/instant.ts';
 import { roundOf, type ReadingOf } from '../../record/current.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { gearCapacity } from './capacity.ts';
@@ -77,16 +77,30 @@ export function overPressure(c: Context, pressure: number, stage: CaseStage): st
 
 type PressureReading = ReadingOf<'gear.casePressure'>;
 
+/** When the case was last opened at its seals, gears or wall: what it held before, it held as it was before. */
+export const openedAt = (c: Context): Instant => latestInstant(c.renewed('gear.casePressure'));
+/** Opened, and no pressure read since. */
+const untestedSince = (c: Context): boolean => {
+  const opened = openedAt(c);
+  return opened !== '' && !c.record.all('gear.casePressure').some((r) => isAfter(r.at, opened));
+};
+/** Whether a reading is of the case as it is: once any stage was read after it was opened, those before are not. */
+const ofThisCase = (c: Context): ((r: { readonly at: Instant }) => boolean) => {
+  const opened = untestedSince(c) ? '' : openedAt(c);
+  return (r) => isAfter(r.at, opened);
+};
+
 /**
  * Readings of a stage in the latest round in which it was read: a stage tested again alone leaves the others as they were. Water that came
- * into the filled case since makes them readings of before.
+ * into the filled case since makes them readings of before; so does a case that was opened, once any stage was read after it.
  */
 function stageReadings(c: Context, stage: CaseStage): PressureReading[] {
   const filled = wetSinceFill(c);
   const all = c.record
     .all('gear.casePressure')
     .filter((r) => typeof r.value === 'number' && r.conditions?.stage === stage)
-    .filter((r) => filled === undefined || isAfter(r.at, filled));
+    .filter((r) => filled === undefined || isAfter(r.at, filled))
+    .filter(ofThisCase(c));
   const round = Math.max(...all.map(roundOf));
   return all.filter((r) => roundOf(r) === round);
 }
@@ -207,8 +221,9 @@ export function turnedAt(c: Context, stage: CaseStage): boolean {
   if (!first) return false;
   const round = roundOf(first);
   const pressures = c.record.all('gear.casePressure', { round });
+  const now = ofThisCase(c);
   return c.record.all('gear.caseTurned', { round }).some((r) => {
-    if (r.value !== 'yes') return false;
+    if (r.value !== 'yes' || !now(r)) return false;
     const at = r.conditions?.stage ?? pressures.findLast((p) => !isAfter(p.at, r.at))?.conditions?.stage;
     return at === stage;
   });
@@ -221,6 +236,8 @@ export interface CaseResult {
   readonly open: readonly CaseStage[];
   /** It was seen to bubble, and that stage was not read again. */
   readonly bubbles: boolean;
+  /** It was opened at its seals, gears or wall, and no stage was read since. */
+  readonly opened: boolean;
   /**
    * Every stage held, shafts turned at each: the only proof there is. "leaked" where a stage leaks, or it was said after the
    * last stage was read; "said" where somebody tapped "held" and the stages do not show it. Bubbles leave it begun until the
@@ -255,11 +272,12 @@ export function bubblesNow(c: Context): readonly string[] {
 }
 
 export function caseResult(c: Context): CaseResult {
+  const opened = untestedSince(c);
   const verdict = (stage: CaseStage): CaseResult['stages'][CaseStage] => {
     const t = stageTest(c, stage);
     if (!t) return 'missing';
     if (t.verdict === 'leaks') return 'leaks';
-    return t.verdict === 'held' && turnedAt(c, stage) ? 'held' : 'open';
+    return t.verdict === 'held' && turnedAt(c, stage) && !opened ? 'held' : 'open';
   };
   const stages = { low: verdict('low'), high: verdict('high'), vacuum: verdict('vacuum') };
   const all = Object.values(stages);
@@ -275,15 +293,16 @@ export function caseResult(c: Context): CaseResult {
     stages,
     open,
     bubbles,
+    opened,
     verdict: leaked
       ? 'leaked'
       : bubbles
         ? 'begun'
         : !open.length
           ? 'held'
-          : word?.value === 'held'
+          : word?.value === 'held' && isAfter(word.at, opened ? openedAt(c) : '')
             ? 'said'
-            : stageIds.some((s) => stages[s] !== 'missing')
+            : !opened && stageIds.some((s) => stages[s] !== 'missing')
               ? 'begun'
               : undefined
   };

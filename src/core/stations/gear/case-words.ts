@@ -140,8 +140,12 @@ export const caseWords: Pick<WordsOf<GearFacts, GearBasis>, CaseKind> = {
   }),
   leaked: ({ values }, basis) => ({ ...parted(leakedAt[values.place]), because: testBecause(values.result, basis) }),
   'test-open': ({ values: { result } }, basis) => ({
-    found: `${result.verdict === 'said' ? '“Held” was said, but the stages do not show it' : 'The case test is not finished'}: ${sayOpenStages(result)}.`,
-    advice: 'Every stage is read at least twice, with both shafts turned.',
+    found: result.opened
+      ? 'The gear case was opened, and not tested since.'
+      : `${result.verdict === 'said' ? '“Held” was said, but the stages do not show it' : 'The case test is not finished'}: ${sayOpenStages(result)}.`,
+    advice: result.opened
+      ? 'Every stage from the low one on, with both shafts turned, before oil goes in.'
+      : 'Every stage is read at least twice, with both shafts turned.',
     because: testBecause(result, basis)
   })
 };

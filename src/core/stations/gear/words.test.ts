@@ -56,6 +56,7 @@ const result = (verdict: CaseResult['verdict']): CaseResult => ({
   stages: { low: 'leaks', high: 'missing', vacuum: 'open' },
   open: ['low', 'high', 'vacuum'],
   bubbles: false,
+  opened: false,
   verdict
 });
 const [doubt, watch, fault, sound] = ['cannot-tell', 'watch', 'fault', 'sound'] as const;
@@ -141,15 +142,17 @@ const examples: Examples<GearFacts> = {
   bubbles: [{ kind: 'bubbles', condition: fault, values: { at: ['carrier', 'plugs'] } }],
   'case-over': [{ kind: 'case-over', condition: fault, values: { pressure: 20 * PSI } }],
   'test-held': [{ kind: 'test-held', condition: sound, values: { result: result('held') } }],
-  leaked: (['unknown', 'seals', 'plugs', 'nowhere', 'inwards', 'hidden', 'not-seals', 'housing'] as const).map((place) => ({
-    kind: 'leaked',
-    condition: fault,
-    values: { result: result('leaked'), place }
-  })),
-  'test-open': (['said', 'begun'] as const).map((v) => ({
+  leaked: (['unknown', 'seals', 'plugs', 'nowhere', 'inwards', 'hidden', 'not-seals', 'housing'] as const).map(
+    (place) => ({
+      kind: 'leaked',
+      condition: fault,
+      values: { result: result('leaked'), place }
+    })
+  ),
+  'test-open': [result('said'), result('begun'), { ...result('begun'), opened: true }].map((r) => ({
     kind: 'test-open',
     condition: doubt,
-    values: { result: result(v) }
+    values: { result: r }
   })),
   groove: [watch, fault].map((condition) => ({ kind: 'groove', condition, values: { depth: 0.0003 } })),
   slots: (['chewed', 'stuck'] as const).map((said) => ({ kind: 'slots', condition: watch, values: { said } })),

@@ -16,6 +16,8 @@ export interface Work {
   readonly touched: (item: ItemId) => readonly Instant[];
   /** When the thing that an item describes was renewed: what was seen of it before is of the old one. */
   readonly renewed: (item: ItemId) => readonly Instant[];
+  /** When what an item tells was taken apart and put together again: what was good before proves nothing since, what was bad stands. */
+  readonly disturbed: (item: ItemId) => readonly Instant[];
   /** When what an item tells of the engine was wiped off by work: read after that, it tells again once the engine has fired or been tried. */
   readonly wiped: (item: ItemId) => readonly { readonly at: Instant; readonly clean: readonly string[] }[];
   /** When something was opened or renewed that only a run shows to be right: a run before it is of the engine before it. */
@@ -40,6 +42,7 @@ const none: Work = {
   worked: () => [],
   touched: () => [],
   renewed: () => [],
+  disturbed: () => [],
   wiped: () => [],
   reopened: () => []
 };
@@ -82,6 +85,17 @@ export function contextOf(
     ...(fitLeaks ? { fitLeaks: noting(fitLeaks) } : {})
   }) as typeof context & Pick<Context, 'now' | 'fitLeaks'>;
 }
+
+/** The work that counts from those of its moments that `keeps` keeps: what was done before an instant, say. */
+export const workWhere = (w: Work, basis: string, keeps: (at: Instant) => boolean): Work => ({
+  basis,
+  worked: (station) => w.worked(station).filter(keeps),
+  touched: (item) => w.touched(item).filter(keeps),
+  renewed: (item) => w.renewed(item).filter(keeps),
+  disturbed: (item) => w.disturbed(item).filter(keeps),
+  wiped: (item) => w.wiped(item).filter(({ at }) => keeps(at)),
+  reopened: () => w.reopened().filter(keeps)
+});
 
 /** The list of cylinders, when their number is known. */
 export function cylindersOf(c: Context): number[] {

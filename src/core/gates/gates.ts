@@ -3,6 +3,7 @@ import { against } from '../holds/against.ts';
 import type { Hold } from '../holds/hold.ts';
 import { listed, type Context } from '../findings/context.ts';
 import { doBy, sayDoBy, type DoBy } from '../jobs/do-by.ts';
+import { workedSince } from '../jobs/work.ts';
 import type { Step } from '../plan/plan.ts';
 import { saySecondLook, secondLooks } from '../plan/second-look.ts';
 import { stations, stationsFor } from '../stations/register.ts';
@@ -58,12 +59,17 @@ function gate(
 
 /** The last look round: tight, counters, hours. */
 function handover(c: Context): Gate {
-  const tight = c.record.value('run.tight');
+  const seen = c.record.last('run.tight');
+  const tight = seen?.value;
+  // What was opened since was tight before.
+  const opened = seen !== undefined && workedSince(c.survey, seen.at);
   const counters = c.record.value('run.counters');
   const { hours } = c.survey.engine.history;
   const left = [
     tight === 'yes'
-      ? ''
+      ? opened
+        ? 'It was worked on since it was looked over: tight, caps on, no tools left, once more.'
+        : ''
       : tight === 'no'
         ? 'Not everything is tight and shut.'
         : 'Tight, caps on, dipstick in, no tools left: not looked at.',

@@ -10,6 +10,7 @@ export interface DoneWork {
   readonly proof: { readonly station: StationId; readonly reads?: readonly ItemId[] };
   readonly alters?: readonly StationId[];
   readonly renews?: readonly ItemId[];
+  readonly disturbs?: readonly ItemId[];
   readonly wipes?: readonly { readonly item: ItemId; readonly clean: readonly string[] }[];
   /** Only a run shows it to be right. */
   readonly seenRunning?: true;
@@ -32,6 +33,7 @@ export const workFrom = (done: readonly DoneWork[]): Work => ({
       .map(({ at }) => at);
   },
   renewed: (item) => done.filter((d) => d.renews?.includes(item)).map(({ at }) => at),
+  disturbed: (item) => done.filter((d) => d.disturbs?.includes(item)).map(({ at }) => at),
   wiped: (item) =>
     done.flatMap(({ at, wipes }) => (wipes ?? []).flatMap((w) => (w.item === item ? [{ at, clean: w.clean }] : []))),
   reopened: () => done.filter((d) => d.seenRunning).map(({ at }) => at)

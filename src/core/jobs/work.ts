@@ -2,14 +2,21 @@ import { contextOf, type Context, type Work } from '../findings/context.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import type { LeakFitter } from '../physics/cranking-fit.ts';
 import type { System } from '../units/index.ts';
+import type { ItemId } from '../items/register.ts';
 import { isAfter, type Instant } from '../units/instant.ts';
 import { doneByHand } from './by-hand.ts';
 import { isWork } from './done.ts';
 import { workFrom, type DoneWork } from './done-work.ts';
+import type { Opening } from './job.ts';
 import { isJobId, jobOf, type JobId } from './register.ts';
 
 /** What it runs through: opened, it may run otherwise than before (C). */
 const THROUGH: ReadonlySet<string> = new Set(['head', 'carburettor', 'flywheel', 'leg']);
+
+/** What is taken apart with a part, and put together again: the joint of the shift rod comes apart with the leg (C). */
+const APART: Readonly<Partial<Record<Opening, readonly ItemId[]>>> = {
+  leg: ['turn.neutral', 'turn.forward', 'turn.reverse']
+};
 
 /** The jobs that were marked done, by their marks; a mark that was taken back to open later is none. */
 export function doneWork(survey: SurveyFile): DoneWork[] {
@@ -20,12 +27,14 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
     // A look that is written as a job changes nothing on the engine.
     if (!stands || !isJobId(m.step) || jobOf(m.step).finds) return [];
     const { proof, alters, renews, wipes, opens, seenRunning } = jobOf(m.step);
+    const disturbs = opens?.flatMap((part) => APART[part] ?? []) ?? [];
     return [
       {
         at: m.at,
         proof: { station: proof.station, ...(proof.reads ? { reads: proof.reads } : {}) },
         ...(alters ? { alters } : {}),
         ...(renews ? { renews } : {}),
+        ...(disturbs.length ? { disturbs } : {}),
         ...(wipes ? { wipes } : {}),
         ...((seenRunning ?? opens?.some((part) => THROUGH.has(part))) ? { seenRunning: true as const } : {})
       }
@@ -40,6 +49,12 @@ export const RUN_AGAIN = 'run-again' satisfies JobId;
 export const mendedAfter = (survey: SurveyFile, at: Instant, but: readonly string[] = []): boolean =>
   (survey.steps ?? []).some((s) => isWork(s) && !but.includes(s.step) && isAfter(s.at, at)) ||
   doneByHand(survey).some((d) => isAfter(d.at, at));
+
+/** Whether a job that changes the engine was done after an instant, or something put right by hand; to run it again is none. */
+export const workedSince = (survey: SurveyFile, at: Instant): boolean =>
+  (survey.steps ?? []).some(
+    (s) => s.state === 'done' && isAfter(s.at, at) && s.step !== RUN_AGAIN && isJobId(s.step) && !jobOf(s.step).finds
+  ) || doneByHand(survey).some((d) => isAfter(d.at, at));
 
 /** When work was done, by what it changes. */
 export const workOf = (survey: SurveyFile): Work => workFrom([...doneWork(survey), ...doneByHand(survey)]);

@@ -3,7 +3,7 @@ import { school } from '../house-rules/rules.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import { findingsFor } from '../judge.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
-import { contextOf, type Context } from '../findings/context.ts';
+import { contextOf, type Context, workWhere } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
@@ -80,14 +80,7 @@ export const asOf = (c: Context, at: string): Context =>
     c.now,
     c.units,
     c.fitLeaks,
-    {
-      basis: `${c.basis} before ${at}`,
-      worked: (s) => c.worked(s).filter((w) => isAfter(at, w)),
-      touched: (i) => c.touched(i).filter((w) => isAfter(at, w)),
-      renewed: (i) => c.renewed(i).filter((w) => isAfter(at, w)),
-      wiped: (i) => c.wiped(i).filter((w) => isAfter(at, w.at)),
-      reopened: () => c.reopened().filter((w) => isAfter(at, w))
-    },
+    workWhere(c, `${c.basis} before ${at}`, (w) => isAfter(at, w)),
     true
   );
 
@@ -98,14 +91,7 @@ const since = (c: Context, at: string): Context =>
     c.now,
     c.units,
     c.fitLeaks,
-    {
-      basis: `after ${at}`,
-      worked: () => [],
-      touched: () => [],
-      renewed: () => [],
-      wiped: () => [],
-      reopened: () => []
-    },
+    workWhere(c, `after ${at}`, () => false),
     true
   );
 

@@ -1,6 +1,6 @@
 import { isAfter } from '../units/instant.ts';
 import type { Assessment } from '../assess.ts';
-import { contextOf } from '../findings/context.ts';
+import { contextOf, workWhere } from '../findings/context.ts';
 import { compare } from '../stations/compression/compare.ts';
 import { allItems } from '../stations/items.ts';
 import { roundOf } from '../record/current.ts';
@@ -30,8 +30,7 @@ function comparedBy(a: Assessment, round: number): ReadonlyMap<number, number> {
   const { context: c } = a;
   const { survey } = c;
   const readings = survey.readings.filter((r) => !r.what.startsWith('compression.') || roundOf(r) === round);
-  const { basis, worked, touched, renewed, wiped, reopened } = c;
-  const work = { basis, worked, touched, renewed, wiped, reopened };
+  const work = workWhere(c, c.basis, () => true);
   const rows = compare(contextOf({ ...survey, readings }, c.now, c.units, undefined, work, true))?.rows ?? [];
   return new Map(rows.map((r) => [r.cylinder, shownNumber(r.mean, 'pressure', c.units)]));
 }

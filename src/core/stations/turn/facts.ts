@@ -51,6 +51,8 @@ export interface TurnFacts {
   gear: { readonly missing: readonly ('forward' | 'reverse')[] } & AfterSetting & ThroughLinkage;
   /** Jumps out of gear: the hub may look like it, the linkage was set already, or neither. */
   slips: { readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage'; readonly rod?: Rod } & ThroughLinkage;
+  /** The leg was off since it was shifted. */
+  'leg-was-off': object;
   /** The starter turned it in gear. */
   'start-lock': object;
   /** The joint of the shift rod slips or is stripped. */

@@ -1,5 +1,6 @@
 import type { Context } from '../../findings/context.ts';
-import { isAfter, latestOf } from '../../units/instant.ts';
+import { isAfter, latestInstant, latestOf } from '../../units/instant.ts';
+import { askedAfter } from '../../findings/asked-after.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import { items as lookItems } from '../look/readings.ts';
@@ -78,6 +79,14 @@ function dragsCold(c: Context): boolean {
   return neutral === 'drags' && !bad && !warm;
 }
 
+/** Shifted well, the leg was off since, and neither a hand nor a run has tried the gears again. */
+function untriedSinceLegOff(c: Context): boolean {
+  const off = latestInstant(c.disturbed('turn.forward'));
+  const tried = shiftItems.filter((item) => item !== 'turn.reverseLock' && c.record.last(item) !== undefined);
+  if (off === '' || tried.every((item) => askedAfter(c, item, off))) return false;
+  return !c.record.all('run.gears').some((r) => r.value === 'both' && isAfter(r.at, off));
+}
+
 /** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */
 export function shiftFacts(c: Context): TurnFact[] {
   const { neutral, forward, reverse, lock } = shiftsOf(c);
@@ -88,7 +97,9 @@ export function shiftFacts(c: Context): TurnFact[] {
   ];
   const { id: neutralId, ...neutralSet } = dragsCold(c) ? {} : afterSetting(c, ['turn.neutral'], 'shift');
   const { id: gearId, ...gearSet } = afterSetting(c, ['turn.forward', 'turn.reverse'], 'gear');
+  const bad = missing.length > 0 || [neutral, forward, reverse].some((x) => x === 'drives' || x === 'slips');
   return [
+    ...(!bad && untriedSinceLegOff(c) ? [{ kind: 'leg-was-off', condition: 'cannot-tell', values: {} } as const] : []),
     ...(neutral === 'drives' || neutral === 'drags'
       ? [
           {

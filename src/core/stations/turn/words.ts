@@ -255,6 +255,14 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
         : slipWords[why]),
     because: shifted(basis)
   }),
+  'leg-was-off': () => ({
+    found: 'The leg was off since it was shifted.',
+    advice: 'Shift it through by hand before it runs: a rod that was joined a turn off loses a gear.',
+    because: practice(
+      ['work with the leg off, after the last shift'],
+      'the joint of the shift rod comes apart with the leg; the shift is checked after.'
+    )
+  }),
   'start-lock': () => ({
     found: 'It can be started in gear: neutral switch or start lock does not hold it.',
     advice: 'It leaps off as it fires: set or renew it before it goes back.',

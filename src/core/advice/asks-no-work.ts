@@ -4,7 +4,7 @@ import { allItems, type ItemId } from '../stations/items.ts';
 import { movedWith, swapItems, type SwappedPart } from '../stations/run/moved.ts';
 import { isAfter } from '../units/instant.ts';
 import { carburetted, four } from './asks-fuel.ts';
-import { onPlug } from './asks-spark.ts';
+import { onPlug } from '../stations/spark/own-parts.ts';
 import { job, look, type Asks, type AskRule } from './ask.ts';
 import { untilFound } from './until-found.ts';
 

@@ -5,6 +5,8 @@ import { isAfter, latestAt } from '../units/instant.ts';
 import { groundAsked, groundUntried, pointsDone } from '../stations/spark/analyse.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';
 import { timingFacts } from '../stations/spark/measured.ts';
+import { accusedParts } from '../stations/spark/accused.ts';
+import { onPlug, ownPartsTried } from '../stations/spark/own-parts.ts';
 import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
@@ -22,8 +24,6 @@ const slowTwice = (c: Context): boolean => {
       c.record.all('spark.result', { cylinder }).filter((r) => isSlow(r) && isAfter(r.at, mended)).length > 1
   );
 };
-/** Its coils sit on the plugs: there is neither lead nor cap. */
-export const onPlug = (c: Context): boolean => c.survey.engine.profile.ignition === 'coil-on-plug';
 const coilLook = look(
   (c, f) => `Look at ${onPlug(c) ? 'coil and connector' : 'lead, cap and coil'}${at(f)}; arcs in the dark`,
   ['spark.leadLook', 'spark.coilLook', 'spark.stray'],
@@ -65,6 +65,44 @@ const swaps: readonly AskRule[] = (
   ] as readonly AskRule[]
 ).map((r) => ({ ...r, open: (c, f) => (several(c) || r === isolate || r === coilLook) && r.open(c, f) }));
 
+/** Weak, with nothing dead beside it, and nothing found guilty yet. */
+const poorOfSeveral = (c: Context): boolean =>
+  several(c) && !sparkSeen(c).some((s) => s.result === 'none') && !accusedParts(c).length;
+/** One by one, the cheap one first: what the fault moves with is the part, and nothing else is bought. */
+const oneByOne: readonly AskRule[] = [
+  {
+    ...look((_, f) => `Swap its lead with a good one${at(f)}`, ['spark.leadSwap'], 5, { needs: 'crank' }),
+    open: (c, f) => poorOfSeveral(c) && !onPlug(c) && !asked(c, 'spark.leadSwap') && !ownPartsTried(c, f.cylinder)
+  },
+  {
+    ...look((_, f) => `Swap its coil with a good one${at(f)}`, ['spark.coilSwap'], 10, { needs: 'crank' }),
+    open: (c, f) => poorOfSeveral(c) && !asked(c, 'spark.coilSwap') && !ownPartsTried(c, f.cylinder)
+  },
+  {
+    ...look(
+      (_, f) => `Trigger or sensor${at(f)}, against the manual and a good one`,
+      ['spark.trigger', 'spark.triggerTest'],
+      20
+    ),
+    open: (c, f) =>
+      poorOfSeveral(c) &&
+      ownPartsTried(c, f.cylinder) &&
+      c.survey.engine.profile.ignition !== 'points' &&
+      !asked(c, 'spark.triggerTest') &&
+      !asked(c, 'spark.trigger')
+  },
+  {
+    ...look('A known good power pack or control unit on it: does it get stronger?', ['spark.packSwap'], 30, {
+      needs: 'crank'
+    }),
+    open: (c, f) =>
+      poorOfSeveral(c) &&
+      ownPartsTried(c, f.cylinder) &&
+      c.survey.engine.profile.ignition !== 'points' &&
+      !asked(c, 'spark.packSwap')
+  }
+];
+
 /** Weak at one cylinder: what the eye finds, the points where it has them, then a swap. */
 const pointsLook: AskRule = {
   ...look((_, f) => `Look at the points${at(f)}: clean, pitted, oily`, ['spark.pointsLook', 'spark.pointsOhms'], 10),
@@ -100,7 +138,8 @@ const weak: readonly AskRule[] = [
   pointsLook,
   alone({ ...brightMetal, open: (c, f) => !groundAsked(c) && brightMetal.open(c, f) }),
   ...[condenser, chargeCoil].map(alone),
-  ...swaps.slice(1)
+  ...swaps.slice(1),
+  ...oneByOne
 ];
 
 /** Work was done since a cylinder was looked at: what was seen there is how it was, and the same look comes before any other. */

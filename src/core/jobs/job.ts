@@ -98,6 +98,8 @@ export interface JobRule extends JobTraits {
   readonly wipes?: readonly { readonly item: ItemId; readonly clean: readonly string[] }[];
   /** A look that is written as a job: it finds out, and is through once it was made, whatever it showed. */
   readonly finds?: true;
+  /** A good part in the place of each: done once and not cured, once more shows the same. */
+  readonly once?: true;
   /** Checks whose earlier readings it makes old beside the one that proves it. */
   readonly alters?: readonly StationId[];
   /** Findings that, still there at its proof, say that it was not this: the work failed though nothing else asks for it. */

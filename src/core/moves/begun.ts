@@ -175,7 +175,8 @@ export const failed = (
           job: s.id
         };
       const often = s.id === RUN_AGAIN ? RUNS : OFTEN;
-      return times >= (s.minutes > DEAR && !mayGoWrong(s.id) ? 1 : often)
+      const once = (s.minutes > DEAR && !mayGoWrong(s.id)) || (isJobId(s.id) && jobOf(s.id).once);
+      return times >= (once ? 1 : often)
         ? {
             ...what,
             kind: 'ask',

@@ -74,7 +74,7 @@ export const soundAnswers: ReadonlyMap<ItemId, unknown> = new Map<ItemId, unknow
   ['gear.magnet', 'paste'],
   ['cooling.passages', 'free'],
   ['gear.dyeCase', 'paint'],
-  ['gear.dyeSkeg', 'metal'],
+  ['gear.dyeSkeg', 'paint'],
   ['gear.slots', 'good'],
   ['gear.caseOpen', 'yes'],
   ['gear.washers', 'yes'],

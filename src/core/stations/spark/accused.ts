@@ -2,7 +2,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
 import type { Reading } from '../../record/reading.ts';
 import { isAfter } from '../../units/instant.ts';
-import { deadAt, sparkTrials, type SparkPart } from './isolation.ts';
+import { deadAt, showedAt, sparkTrials, type SparkPart } from './isolation.ts';
 import { sparks } from './measure.ts';
 
 /** A part that a trial found guilty, and of which nothing says that it was mended since. */
@@ -39,7 +39,9 @@ function goodEverywhere(c: Context, since?: string): boolean {
 function whose(c: Context, r: Reading): number | undefined {
   if (r.cylinder !== undefined || r.value !== 'moves') return r.cylinder;
   const dead = deadAt(c, r.at);
-  return dead.length === 1 ? dead[0] : undefined;
+  // None was dead: it was tried for the one that was weak.
+  const poor = dead.length ? dead : showedAt(c, r.at, 'weak');
+  return poor.length === 1 ? poor[0] : undefined;
 }
 
 /** The latest telling answer to a trial in this round, of each cylinder it was said of: a new round asks everything anew. */

@@ -7,6 +7,7 @@ import { ofThisPart } from '../../findings/renewed.ts';
 import { accusedParts, type Accused } from './accused.ts';
 import { explainedBy as seenToBe, type Damaged } from './damage.ts';
 import { isolation, pastPlug } from './isolation.ts';
+import { ownPartsTried } from './own-parts.ts';
 import { sparks, sparkWork } from './measure.ts';
 import { sparkSeen, undrivenBy } from './seen.ts';
 import { deadTogether } from './shared-part.ts';
@@ -172,10 +173,18 @@ function pattern(c: Context, list: readonly Seen[], electronic: boolean): SparkF
       const seen = seenToBe(c, s);
       return seen
         ? { kind: 'explained', cylinder, condition: 'fault', values: { part: seen } }
-        : { kind: 'weak', cylinder, condition: 'watch', values: { pointsDone: pointsDone(c), toBolt: false } };
+        : {
+            kind: 'weak',
+            cylinder,
+            condition: 'watch',
+            values: { pointsDone: pointsDone(c), toBolt: false, ...tried(c, cylinder) }
+          };
     })
   ];
 }
+
+const tried = (c: Context, cylinder: number): { readonly tried?: true } =>
+  cylindersOf(c).length > 1 && ownPartsTried(c, cylinder) ? { tried: true } : {};
 
 /** Another ground was tried or seen to, or somebody was asked and could not tell: it is not asked for again. */
 export const groundAsked = (c: Context): boolean =>
@@ -235,7 +244,7 @@ function noneHere(
   // jumps it: with the ground tried in vain that is what is left.
   const ground = groundTried(c);
   if (onlyToBolt(s) && ground === 'cleared')
-    return { ...common, kind: 'weak', values: { pointsDone: pointsDone(c), toBolt: true } };
+    return { ...common, kind: 'weak', values: { pointsDone: pointsDone(c), toBolt: true, ...tried(c, s.cylinder) } };
   if (onlyToBolt(s)) return { ...common, kind: 'ground', values: { untried: !groundAsked(c), others } };
   const seen = seenToBe(c, s);
   if (seen) return { ...common, kind: 'explained', values: { part: seen } };

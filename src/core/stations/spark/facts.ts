@@ -80,7 +80,8 @@ export interface SparkFacts {
   'fails-warm-everywhere': Everywhere;
   slow: { readonly result: 'weak' | 'none' };
   /** Its points were cleaned or renewed before it was looked at; it sparks over the short gap to a bolt, and not through the tester. */
-  weak: { readonly pointsDone: boolean; readonly toBolt: boolean };
+  /** `tried`: a good plug, lead and coil in the place of its own left it as it was. */
+  weak: { readonly pointsDone: boolean; readonly toBolt: boolean; readonly tried?: true };
   unsteady: object;
   colour: { readonly colour: 'orange' | 'red' };
   misses: object;

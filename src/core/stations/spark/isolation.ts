@@ -264,11 +264,14 @@ export function sparkPattern(c: Context): SparkPattern | undefined {
 }
 
 /** Cylinders without spark at an instant, by the last look at each until then; one to a bolt does not bring it back through the tester. */
-export function deadAt(c: Context, at: string): number[] {
+export const deadAt = (c: Context, at: string): number[] => showedAt(c, at, 'none');
+
+/** Cylinders of which the best look by an instant showed no spark, or a weak one. */
+export function showedAt(c: Context, at: string, result: 'none' | 'weak'): number[] {
   return cylindersOf(c).filter((cylinder) => {
     const looks = c.record.all('spark.result', { cylinder }).filter((r) => r.value !== 'unknown' && !isAfter(r.at, at));
     const better = looks.filter((r) => r.conditions?.path !== 'bolt');
-    return (better.length ? better : looks).at(-1)?.value === 'none';
+    return (better.length ? better : looks).at(-1)?.value === result;
   });
 }
 

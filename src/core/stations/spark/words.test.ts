@@ -148,7 +148,12 @@ const examples: Examples<SparkFacts> = {
     { kind: 'fails-warm-everywhere', id: 'fails-warm-all', condition: 'fault', values: { cylinders: 3 } }
   ],
   slow: (['weak', 'none'] as const).map((result) => ({ kind: 'slow', condition: doubt, ...one, values: { result } })),
-  weak: [true, false].map((x) => ({ kind: 'weak', condition: watch, ...one, values: { pointsDone: x, toBolt: !x } })),
+  weak: [true, false].map((x) => ({
+    kind: 'weak',
+    condition: watch,
+    ...one,
+    values: { pointsDone: x, toBolt: !x, ...(x ? { tried: true as const } : {}) }
+  })),
   unsteady: [{ kind: 'unsteady', condition: watch, ...one }],
   colour: (['orange', 'red'] as const).map((colour) => ({
     kind: 'colour',

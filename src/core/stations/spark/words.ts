@@ -205,7 +205,7 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     because: pattern(basis, 'some ignitions give little below a minimum speed.')
   }),
   weak: ({ cylinder, values }, basis) => ({
-    found: `${values.toBolt ? `Cylinder ${cylinder} sparks over the short gap to a bolt and not through the tester, where another does: it is weak, and of its own` : `Spark on cylinder ${cylinder} is weak`}: plug and cap first, then ${basis.ignition === 'points' && !values.pointsDone ? 'points and condenser' : 'its coil'}.`,
+    found: `${values.toBolt ? `Cylinder ${cylinder} sparks over the short gap to a bolt and not through the tester, where another does: it is weak, and of its own` : `Spark on cylinder ${cylinder} is weak`}: ${values.tried ? 'good parts in the place of its own left it so. What drives it is left: ' + (basis.ignition === 'points' ? 'its points, their gap and the condenser' : 'its trigger, then the pack') : `plug and cap first, then ${basis.ignition === 'points' && !values.pointsDone ? 'points and condenser' : 'its coil'}`}.`,
     because: pattern(basis, 'weak on one is that cylinder’s own parts.')
   }),
   unsteady: ({ cylinder }, basis) => ({

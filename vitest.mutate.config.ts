@@ -8,7 +8,7 @@ export default defineConfig({
       'src/core/stations/stations.test.ts',
       'src/core/stations/{gear,oil,fuel,run}/*.test.ts',
       'test/laws/courses.test.ts',
-      'test/stories/{causes,where,leg-and-run,told}.test.ts'
+      'test/stories/{causes,where,leg-and-run,told,hot-and-locked,gone-again}.test.ts'
     ],
     environment: 'node',
     isolate: false,

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { compareAll } from '../../src/core/stations/compression/compare.ts';
 import { fellBothWays } from '../../src/core/stations/compression/order.ts';
+import { singleRepeat } from '../../src/core/stations/compression/repeat.ts';
+import { sayRepeat } from '../../src/core/stations/compression/sheet-words.ts';
 import { Bench } from '../case.ts';
 import { jobs, moves, readyToRun } from './all-good.ts';
 import { two, v6 } from './engines.ts';
@@ -67,6 +70,23 @@ describe('six cylinders read from first to last, then from last to first', () =>
     expect(b.said('compression.cranking')).toBe('');
   });
 
+  it('a third test that is only begun changes nothing yet; whole and alike, with one of them read once more, it speaks', () => {
+    const b = readyToRun(v6, 'neglected', ['compression'])
+      .psi(forward)
+      .psi(reverse)
+      .psi([[1, 118]]);
+    expect(b.ids()).toContain('compression.cranking:watch');
+    expect(b.ids().filter((id) => /compression\.(scatter|low|spread)/.test(id))).toEqual([]);
+    b.psi([2, 3, 4, 5, 6].map((k) => [k, 117]));
+    b.psi([[6, 116]]);
+    expect(b.ids().filter((id) => /compression\.(cranking|scatter|low|spread)/.test(id))).toEqual([]);
+  });
+  it('a first test that fell is explained by one after it in which all are alike, whatever was read again since', () => {
+    const b = readyToRun(v6, 'neglected', ['compression']).psi(forward);
+    b.psi([6, 5, 4, 3, 2, 1].map((k) => [k, 117])).psi([[3, 116]]);
+    expect(b.ids().filter((id) => /compression\.(order|scatter|low|spread)/.test(id))).toEqual([]);
+  });
+
   it('by rope it is the arm, and a twin shows it too', () => {
     const b = new Bench({ ...two, cylinders: 2, starting: 'rope' }).psi([
       [1, 118],
@@ -100,12 +120,32 @@ describe('what two opposite orders tell', () => {
       ),
       0.1
     );
-    expect(fell).toEqual({ step: 20, levelled: [110, 110, 110, 110] });
+    expect(fell).toEqual({ step: 20, from: 0, levelled: [110, 110, 110, 110] });
   });
   it('is nothing in the same order twice, where one did not fall, or by less than the limit', () => {
     expect(fellBothWays(tests(forward, forward), 0.1)).toBeUndefined();
     expect(fellBothWays(tests(forward, reverse.toReversed()), 0.1)).toBeUndefined();
     expect(fellBothWays(tests(forward, reverse), 0.25)).toBeUndefined();
     expect(fellBothWays(tests(forward, reverse.slice(1)), 0.1)).toBeUndefined();
+  });
+});
+
+describe('the sheet says what the next step says', () => {
+  const says = (b: Bench): string => {
+    const { context } = b.judged();
+    return sayRepeat(singleRepeat(context, compareAll(context)!), 'us').sentence;
+  };
+  it('tired both ways, or cranked weakly by what was noted: all of them once more', () => {
+    const b = readyToRun(v6, 'neglected', ['compression']).psi(forward).psi(reverse);
+    expect(says(b)).toBe('Repeat all on a charged battery.');
+    const rope = new Bench({ ...two, cylinders: 2, starting: 'rope' });
+    const weak = { throttle: 'open', bores: 'dry', rpm: 120 } as const;
+    const twice: Pressures = [
+      [1, 80],
+      [2, 79]
+    ];
+    expect(says(rope.psi(twice, { conditions: weak }).psi(twice, { conditions: weak }))).toBe(
+      'Repeat all, cranked briskly.'
+    );
   });
 });

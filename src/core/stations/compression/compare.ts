@@ -149,7 +149,9 @@ function compareOnce(c: Context): Comparison | undefined {
   // Fell one after the other, and alike in the reverse order: the first test tells of battery or arm.
   const told = chosen.readings.slice(explainedByReverse(chosen.readings.map(testOf), limit.value));
   const fell = fellBothWays(told.map(testOf), limit.value);
-  const both = fell && told.slice(-2 * ids.length);
+  const both = fell && told.slice(fell.from, fell.from + 2 * ids.length);
+  // A third test that is not whole yet is compared with neither.
+  const begun = both ? told.slice(fell.from + both.length) : [];
   const repeats = ids.map((k) => {
     const of = (list: readonly Pressure[]): Pressure[] => list.filter((r) => r.cylinder === k);
     return both ? { speaking: of(both), scattered: false } : repeatsOf(of(told), within);
@@ -166,7 +168,7 @@ function compareOnce(c: Context): Comparison | undefined {
     cylinder,
     mean: meanOf(groups[k]!),
     u: one / Math.sqrt(groups[k]!.length),
-    readings: groups[k]!.map((r) => r.value),
+    readings: [...groups[k]!, ...begun.filter((r) => r.cylinder === cylinder)].map((r) => r.value),
     series: groups[k]!.flatMap((r) => (r.needle ? [r.needle] : [])),
     at: groups[k]!.at(-1)!.at,
     ...(repeats[k]!.scattered ? { scattered: true as const } : {})
@@ -207,7 +209,7 @@ function compareOnce(c: Context): Comparison | undefined {
     wet,
     wetScattered,
     unlike,
-    outdone: chosen.readings.filter((r) => !groups.some((g) => g.includes(r))),
+    outdone: chosen.readings.filter((r) => !groups.some((g) => g.includes(r)) && !begun.includes(r)),
     conditions: first.conditions ?? {},
     instrument,
     ...weakOf(chosen.readings),

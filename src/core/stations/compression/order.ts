@@ -53,12 +53,13 @@ export function orderEffect(tests: readonly Test[], low: readonly number[]): Ord
 const fellThrough = (tests: readonly Test[]): boolean =>
   tests.every((t, k) => k === 0 || t.pressure <= tests[k - 1]!.pressure) && tests.at(-1)!.pressure < tests[0]!.pressure;
 
-/** The readings as whole tests, each of every cylinder once, oldest first; nothing where they are no such tests. */
-function wholeTests(tests: readonly Test[]): Test[][] | undefined {
+/** The readings as whole tests, each of every cylinder once, oldest first; what was read after the last whole one is left out. */
+function wholeTests(tests: readonly Test[]): Test[][] {
   const n = new Set(tests.map((t) => t.cylinder)).size;
-  if (n < 2 || tests.length % n) return undefined;
-  const list = Array.from({ length: tests.length / n }, (_, k) => tests.slice(k * n, (k + 1) * n));
-  return list.every((test) => new Set(test.map((t) => t.cylinder)).size === n) ? list : undefined;
+  if (n < 2) return [];
+  const list = Array.from({ length: Math.floor(tests.length / n) }, (_, k) => tests.slice(k * n, (k + 1) * n));
+  const broken = list.findIndex((test) => new Set(test.map((t) => t.cylinder)).size < n);
+  return broken < 0 ? list : list.slice(0, broken);
 }
 
 /** Whether two tests of the same cylinders were made in opposite orders: every cylinder had the same place on average. */
@@ -69,19 +70,21 @@ const opposite = (a: readonly Test[], b: readonly Test[]): boolean =>
 export interface FellBothWays {
   /** Pa from one place in the order to the next, as a positive number. */
   readonly step: number;
-  /** Pa: what the reading would have been in the middle of its test. Same order as the readings given. */
+  /** At which reading the two begin. */
+  readonly from: number;
+  /** Pa: what each reading of the two would have been in the middle of its test, in their order. */
   readonly levelled: readonly number[];
 }
 
 /**
  * Two tests in opposite orders that both fell through their order: what falls is the cranking, not a cylinder. The places of a
  * cylinder in the two average out, so cylinders are compared by their means. Nothing where it is not so. C: common practice.
- * @param tests every reading in the order it was made; the last two whole tests speak
+ * @param tests every reading in the order it was made; the last two whole tests speak, whatever was begun after them
  * @param limit share of its best by which a test must have fallen
  */
 export function fellBothWays(tests: readonly Test[], limit: number): FellBothWays | undefined {
   const whole = wholeTests(tests);
-  const [first, second] = whole?.slice(-2) ?? [];
+  const [first, second] = whole.slice(-2);
   const fell = (test: readonly Test[]): boolean =>
     fellThrough(test) && test.at(-1)!.pressure < (1 - limit) * test[0]!.pressure;
   if (!first || !second || !opposite(first, second) || !fell(first) || !fell(second)) return undefined;
@@ -89,6 +92,7 @@ export function fellBothWays(tests: readonly Test[], limit: number): FellBothWay
   const step = mean([first, second].map((t) => (t[0]!.pressure - t[n - 1]!.pressure) / (n - 1)));
   return {
     step,
+    from: (whole.length - 2) * n,
     levelled: [first, second].flatMap((test) => test.map((t, k) => t.pressure + step * (k - (n - 1) / 2)))
   };
 }
@@ -100,19 +104,15 @@ export function fellBothWays(tests: readonly Test[], limit: number): FellBothWay
  * @param limit share of the best by which a cylinder is low
  */
 export function explainedByReverse(tests: readonly Test[], limit: number): number {
-  const whole = wholeTests(tests);
-  const last = whole?.at(-1);
-  const n = last?.length ?? 0;
-  if (!whole || !last || whole.length < 2) return 0;
-  const lowIn = (list: readonly Test[]): number[] => {
-    const least = (1 - limit) * Math.max(...list.map((t) => t.pressure));
-    return list.filter((t) => t.pressure < least).map((t) => t.cylinder);
-  };
-  if (lowIn(last).length) return 0;
-  if (whole.length > 2 && fellBothWays(whole.slice(0, -1).flat(), limit)) return tests.length - n;
-  const before = whole.at(-2)!;
-  const low = lowIn(before);
-  if (n < 3 || whole.length > 2 || !orderEffect(before, low).confounded) return 0;
-  const early = (cylinder: number): boolean => last.findIndex((t) => t.cylinder === cylinder) <= (n - 1) / 2;
+  const n = new Set(tests.map((t) => t.cylinder)).size;
+  const whole = (list: readonly Test[]): boolean => new Set(list.map((t) => t.cylinder)).size === n;
+  const least = (list: readonly Test[]): number => (1 - limit) * Math.max(...list.map((t) => t.pressure));
+  const alike = (list: readonly Test[]): boolean => whole(list) && list.every((t) => t.pressure >= least(list));
+  if (n > 1 && fellBothWays(tests.slice(0, 2 * n), limit) && alike(tests.slice(2 * n))) return 2 * n;
+  const [first, second] = [tests.slice(0, n), tests.slice(n)];
+  if (n < 3 || !whole(first) || !alike(second)) return 0;
+  const low = first.filter((t) => t.pressure < least(first)).map((t) => t.cylinder);
+  if (!orderEffect(first, low).confounded) return 0;
+  const early = (cylinder: number): boolean => second.findIndex((t) => t.cylinder === cylinder) <= (n - 1) / 2;
   return low.every(early) ? n : 0;
 }

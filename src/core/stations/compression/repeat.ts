@@ -3,6 +3,7 @@ import { judgeSpread } from '../../physics/spread.ts';
 import { overheated, ranWithoutOilUnread } from '../run/overheated.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import { comparedRows, DOUBT, type Comparison } from './compare.ts';
+import { floorOf, reachesAnyway } from './floor.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
@@ -41,6 +42,8 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   if (adapter && (rows.length === 1 || found.overLimit === undefined || found.overLimit > DOUBT))
     return { kind: 'adapter', cylinder: lowest.cylinder };
   if (order?.confounded) return { kind: 'order' };
+  if ((found.weak || found.tires !== undefined) && !reachesAnyway(found, floorOf(c, found)))
+    return { kind: 'cranking', starter: c.survey.engine.profile.starting === 'electric' };
   if (found.unlike.length) return { kind: 'unlike', ...found.unlike[0]! };
   if (missing.length) return { kind: 'missing', cylinder: missing[0]!, missing };
   if (rows.length === 1)

@@ -68,6 +68,11 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
         'Repeat every cylinder.',
         'a run did them harm since, or may have, and they are how they were before it'
       );
+    case 'cranking':
+      return repeat(
+        r.starter ? 'Repeat all on a charged battery.' : 'Repeat all, cranked briskly.',
+        'it was cranked weakly, or tired from one cylinder to the next, and reads low for that'
+      );
     case 'order':
       return repeat(
         'Repeat all in the reverse order with a charged battery.',

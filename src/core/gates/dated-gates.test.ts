@@ -1,33 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../../../test/case.ts';
 import { collectFor, practice } from '../../../test/findings.ts';
+import { lookedOver } from '../../../test/looked-over.ts';
 import { secondLookMark } from '../plan/second-look.ts';
 import { gatesOf, type Gate } from './gates.ts';
 
 const four = { strokes: 'four', cylinders: 2 } as const;
 const look = (b: Bench): Gate => b.assessed().gates.find((g) => g.id === 'station.look')!;
 const of = (b: Bench, id: string): Gate | undefined => b.assessed().gates.find((g) => g.id === id);
-/** Every place of the look-over good but what the test is about. */
-const walked = (): Bench => {
-  const b = new Bench(four);
-  for (const [place, value] of Object.entries({
-    cowl: 'clean',
-    wiring: 'good',
-    hoses: 'supple',
-    bulb: 'good',
-    strainer: 'clear',
-    mounts: 'sound',
-    swivel: 'free',
-    linkage: 'free',
-    propeller: 'good',
-    hub: 'dry',
-    twist: 'holds',
-    skeg: 'sound',
-    case: 'sound'
-  }))
-    b.read(`look.${place}` as 'look.cowl', value as 'clean');
-  return b;
-};
+/** Every place of the look-over good; what the test is about is read after it. */
+const walked = (): Bench => lookedOver(new Bench(four));
 
 describe('what has a date of its own', () => {
   it('opens its gate with that date on it, where nothing else is watched there', () => {

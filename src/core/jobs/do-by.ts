@@ -5,6 +5,7 @@ import type { Context } from '../findings/context.ts';
 import { metalExplained } from '../stations/gear/case-state.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { waterCured, waterEver } from '../stations/gear/water.ts';
+import { pumpOfUnknownAge } from '../stations/cooling/analyse.ts';
 import { isAfter, type Instant } from '../units/instant.ts';
 import { lastMarks } from './done.ts';
 import type { JobId } from './register.ts';
@@ -81,6 +82,22 @@ function cutKey(c: Context): DoBy | undefined {
     : undefined;
 }
 
+/** An impeller of unknown age is renewed before another season (C, from memory). */
+const UNKNOWN_IMPELLER = 6;
+
+function impeller(c: Context): DoBy | undefined {
+  const from = pumpOfUnknownAge(c);
+  return from
+    ? {
+        id: 'by-impeller',
+        title: 'Water pump kit: an impeller of unknown age',
+        from,
+        months: UNKNOWN_IMPELLER,
+        because: 'It pumps, and nobody knows how old it is.'
+      }
+    : undefined;
+}
+
 function gearOil(c: Context): DoBy | undefined {
   const filled = c.record.last('gear.refill');
   if (!filled || !waterEver(c) || !waterCured(c) || caseResult(c).verdict !== 'held') return undefined;
@@ -108,7 +125,7 @@ function magnet(c: Context): DoBy | undefined {
 
 /** What of this engine may wait with a date. Order of the trade's urgency. */
 export const doBy = (c: Context): DoBy[] =>
-  [anodes(c), lash(c), gearOil(c), magnet(c), cutKey(c)].filter((d) => d !== undefined);
+  [anodes(c), impeller(c), lash(c), gearOil(c), magnet(c), cutKey(c)].filter((d) => d !== undefined);
 
 /** Engine hours when it was found or done; those of the engine where nobody noted them then. */
 export const hoursThen = (c: Context, d: DoBy): number | undefined =>

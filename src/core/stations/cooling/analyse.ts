@@ -1,4 +1,4 @@
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { chosenSchool } from '../../house-rules/rules.ts';
@@ -107,8 +107,25 @@ function pumpAge(c: Context, values: PumpKnown, seenGood: boolean): CoolingFact[
   const standing = idle !== undefined && opened !== 'yes' ? Math.max(idle, 0) : undefined;
   if (standing !== undefined && standing > limit.value)
     return [{ kind: 'pump-standing', id: 'pump', condition: 'watch', values: { ...values, standing } }];
-  return c.record.touched('cooling') ? [{ kind: 'pump-unknown', id: 'pump', condition: 'cannot-tell', values }] : [];
+  if (!c.record.touched('cooling')) return [];
+  // What only the stream and the head can say, they have said.
+  return [
+    pumpingSince(c)
+      ? { kind: 'pump-pumps', id: 'pump', condition: 'sound', values }
+      : { kind: 'pump-unknown', id: 'pump', condition: 'cannot-tell', values }
+  ];
 }
+
+/** Since when a pump of which nobody knows the age was seen to pump: a strong stream, or none fitted, beside a head that is warm and not hot. */
+function pumpingSince(c: Context): Instant | undefined {
+  const shown = streamFacts(c).some((f) => f.kind === 'no-indicator' || (f.kind === 'strong' && f.values.normal));
+  if (!shown) return undefined;
+  return latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);
+}
+
+/** The same, of an engine whose pump has nothing else to be judged by. */
+export const pumpOfUnknownAge = (c: Context): Instant | undefined =>
+  pumpFacts(c).some((f) => f.kind === 'pump-pumps') ? pumpingSince(c) : undefined;
 
 /** A head colder than this has not begun to say anything about its water, K (M: 40 °C). */
 export const HEAD_SPEAKS = 313.15;

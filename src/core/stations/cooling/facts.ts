@@ -48,6 +48,7 @@ export interface CoolingFacts {
   /** Years it stood, where nobody knows the impeller's age. */
   'pump-standing': PumpKnown & { readonly standing: number };
   'pump-young': PumpKnown;
+  'pump-pumps': PumpKnown;
   'pump-unknown': PumpKnown;
   strainer: object;
   bush: object;

@@ -83,6 +83,7 @@ const examples: Examples<CoolingFacts> = {
   'pump-old': [{ kind: 'pump-old', condition: watch, values: old }],
   'pump-standing': [{ kind: 'pump-standing', condition: watch, values: { ...pump, standing: 6 } }],
   'pump-young': [{ kind: 'pump-young', condition: sound, values: { ...old, age: 1 } }],
+  'pump-pumps': [{ kind: 'pump-pumps', condition: sound, values: pump }],
   'pump-unknown': [{ kind: 'pump-unknown', condition: doubt, values: pump }],
   strainer: [{ kind: 'strainer', condition: watch, values: {} }],
   bush: [{ kind: 'bush', condition: watch, values: {} }],

@@ -146,6 +146,11 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
     found: `The impeller is ${sayAge(values.age!, units)} old, within ${sayLimit(values.limit, units)}.`,
     because: pumpBecause(values, units)
   }),
+  'pump-pumps': ({ values }, _, units) => ({
+    found: 'The age of the impeller is unknown, and it pumps: the stream and the head have said so.',
+    advice: 'It has a date in the care of the engine.',
+    because: pumpBecause(values, units)
+  }),
   'pump-unknown': ({ values }, _, units) => ({
     found: 'The age of the impeller is unknown: the stream and the temperature will say, or open the pump.',
     because: pumpBecause(values, units)

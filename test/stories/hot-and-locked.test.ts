@@ -301,6 +301,16 @@ describe('hot on muffs, though its stream is strong', () => {
     const first = b.assessed().moves.filter((m) => m.class <= 5);
     expect(first.map((m) => m.title).join(' | ')).not.toMatch(/water pump|Find the cause/);
   });
+  it('on the same muffs once more, or with no head read, nothing says that it was the muffs', () => {
+    const again = (source: 'muffs' | 'tank', read: boolean): Bench => {
+      const b = looked('muffs').read('cooling.source', source).read('run.event', 'start').read('run.stream', 'strong');
+      if (read) b.wait(0.25).read('run.temperature', 335, { conditions: { spot: 'head' } });
+      return b.read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 16);
+    };
+    expect(again('muffs', true).holds()).toContain('run');
+    expect(again('tank', false).holds()).toContain('run');
+    expect(again('tank', true).holds()).not.toContain('run');
+  });
   it('hot there as well, it is not the water', () => {
     const b = hotRun(looked('muffs').read('cooling.source', 'tank'));
     expect(titles(b).filter((t) => OTHER.test(t))).toEqual([]);

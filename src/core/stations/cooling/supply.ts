@@ -31,7 +31,10 @@ export function muffsTried(c: Context): Tried | undefined {
   return since ? (since.value === 'strong' ? 'fine' : 'poor') : 'not-run';
 }
 
-/** The same of a run that was stopped for its heat on muffs, though its stream came: one intake fed is enough for a stream. */
+/**
+ * The same of a run that was stopped for its heat on muffs, though its stream came: one intake fed is enough for a stream. Only other water, and a
+ * head that was read on it, say that it was the muffs; the same ones seated anew are a cause to write down.
+ */
 export function hotOnMuffs(c: Context): Tried | undefined {
   const stop = c.record
     .all('run.reason')
@@ -40,7 +43,10 @@ export function hotOnMuffs(c: Context): Tried | undefined {
   const changed = changedAfter(c, stop.at);
   if (!changed) return 'not-yet';
   const since = c.record.all('run.outcome').findLast((r) => r.value !== 'unknown' && isAfter(r.at, changed));
-  return since ? (since.value === 'ran' ? 'fine' : 'poor') : 'not-run';
+  if (!since) return 'not-run';
+  if (since.value !== 'ran') return 'poor';
+  if (waterAt(c, since.at) === 'muffs') return undefined;
+  return c.record.all('run.temperature').some((r) => isAfter(r.at, changed)) ? 'fine' : 'not-run';
 }
 
 /** It was on muffs then, and in other water, with nothing else done, the stream was strong and the run good: it was the muffs, and that is on record. */

@@ -50,6 +50,12 @@ describe('bubbles in the fuel hose', () => {
     b.read('fuel.airAt', 'pump');
     expect(open(b)).toEqual(['fuel-pump']);
   });
+  it('work at another place mends none of it', () => {
+    for (const job of ['fuel-filter', 'fuel-line', 'hoses'] as const)
+      expect(bubbles().read('fuel.airAt', 'pump').done(job).ids()).toContain('fuel.air-pump:fault');
+    expect(bubbles().read('fuel.airAt', 'pump').done('fuel-pump').ids()).not.toContain('fuel.air-pump:fault');
+    expect(bubbles().read('fuel.airAt', 'pickup').done('pick-up').ids()).not.toContain('fuel.air-pickup:fault');
+  });
   it('a hard hose and a weeping coupling need no place', () => {
     expect(open(line().read('fuel.hose', 'hard'))).toContain('fuel-line');
     expect(open(line().read('fuel.hose', 'bubbles').read('fuel.couplings', 'leak'))).toContain('fuel-line');

@@ -195,7 +195,7 @@ export const fuel = {
     parts: ['fuel filter'],
     minutes: 10,
     hazards: ['vapour', 'fuel-pressure', 'waste'],
-    renews: ['fuel.filter', 'fuel.airAt'],
+    renews: ['fuel.filter'],
     proof: { station: 'fuel', text: 'filter clean', reads: ['fuel.filter', 'fuel.vacuumSpeed'] },
     after: ['fuel-drain', 'tank-clean'],
     opens: ['cowl'],
@@ -211,7 +211,7 @@ export const fuel = {
     seenRunning: true,
     minutes: 40,
     hazards: ['vapour'],
-    renews: ['fuel.pump', 'fuel.airAt'],
+    renews: ['fuel.pump'],
     proof: {
       station: 'fuel',
       text: 'pulses and holds; squeezing the bulb no longer needed',

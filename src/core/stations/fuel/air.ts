@@ -1,17 +1,30 @@
 import type { Context } from '../../findings/context.ts';
-import { isAfter, latestInstant } from '../../units/instant.ts';
+import { isAfter, latestInstant, type Instant } from '../../units/instant.ts';
 
 /** Where air comes into the fuel line, told joint by joint. */
 export type AirPlace = 'pickup' | 'coupling' | 'hose' | 'filter' | 'pump';
 
 const places: ReadonlySet<unknown> = new Set<AirPlace>(['pickup', 'coupling', 'hose', 'filter', 'pump']);
 
+/** Work at a place that is right for the air that comes in there; work at another one mends none of it. */
+const workAt = (c: Context, place: unknown): readonly Instant[] =>
+  place === 'pump'
+    ? c.renewed('fuel.pump')
+    : place === 'filter'
+      ? c.renewed('fuel.filter')
+      : place === 'pickup'
+        ? c.touched('fuel.pickup')
+        : c.renewed('fuel.airAt');
+
+/** When the line was last worked on for its air, where that was found; for couplings and hose where it was not. */
+export const airWork = (c: Context): Instant => latestInstant(workAt(c, c.record.last('fuel.airAt')?.value));
+
 /**
  * Where the line draws air: the place, as it was found; nowhere, where every joint was tried or nobody could tell; not told yet, though
  * bubbles stand in the hose. Nothing where there are none. What was told before the line was worked on is of the line as it was.
  */
 export function airAt(c: Context): AirPlace | 'nowhere' | 'untold' | undefined {
-  const mended = latestInstant(c.renewed('fuel.airAt'));
+  const mended = airWork(c);
   const said = c.record.asked('fuel.airAt');
   const told = said && isAfter(said.at, mended) ? said.value : undefined;
   if (places.has(told)) return told as AirPlace;
@@ -23,7 +36,7 @@ export function airAt(c: Context): AirPlace | 'nowhere' | 'untold' | undefined {
 /** Bubbles stood in the hose, the line was worked on for them, and nobody looked whether they are gone. */
 export function bubblesUnseen(c: Context): boolean {
   const hose = c.record.asked('fuel.hose');
-  return hose?.value === 'bubbles' && c.renewed('fuel.airAt').some((at) => isAfter(at, hose.at));
+  return hose?.value === 'bubbles' && isAfter(airWork(c), hose.at);
 }
 
 /** The air comes in at a part that has work of its own, and not by hose or couplings. */

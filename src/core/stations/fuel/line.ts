@@ -3,7 +3,7 @@ import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Condition } from '../../findings/finding.ts';
 import type { ItemId } from '../items.ts';
-import { airAt } from './air.ts';
+import { airAt, airWork } from './air.ts';
 
 export type LinePartId =
   'tank' | 'vent' | 'pickup' | 'hose' | 'bulb' | 'couplings' | 'tap' | 'filter' | 'pump' | 'bowl' | 'choke';
@@ -127,7 +127,7 @@ export function lineState(c: Context): LineState[] {
       // What was seen of a part before it was renewed is of the old one.
       if (read && c.renewed(item).some((at) => isAfter(at, read.at))) return [];
       // So are bubbles, whichever joint of the line was seen to for them.
-      if (read?.value === 'bubbles' && c.renewed('fuel.airAt').some((at) => isAfter(at, read.at))) return [];
+      if (read?.value === 'bubbles' && isAfter(airWork(c), read.at)) return [];
       const value = read?.value;
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];
     });

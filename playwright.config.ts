@@ -27,7 +27,7 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 20_000 },
   // Every spec has a server and a database of its own (e2e/test.ts), so files run side by side.
-  workers: Number(process.env.E2E_WORKERS ?? 2),
+  workers: Number(process.env.E2E_WORKERS ?? 3),
   fullyParallel: false,
   retries: 0,
   reporter: [['list']],

@@ -29,13 +29,11 @@ export interface Judgement {
   readonly holds: readonly Hold[];
 }
 
-/** Every finding of every station that this engine has. */
-export const findingsFor = (c: Context): Finding[] =>
-  stationsFor(c.survey.engine.profile).flatMap((s) => [
-    ...keep(c, judgings[s].analyse),
-    ...unmendedFindings(c, s),
-    ...saidFindings(c, s)
-  ]);
+/** Every finding of the stations that this engine has, or of those among them that are asked for. */
+export const findingsFor = (c: Context, of: (station: StationId) => boolean = () => true): Finding[] =>
+  stationsFor(c.survey.engine.profile)
+    .filter(of)
+    .flatMap((s) => [...keep(c, judgings[s].analyse), ...unmendedFindings(c, s), ...saidFindings(c, s)]);
 
 /**
  * The first stage: judges what was read. Pure; the clock, the units and what fits a compression test are passed in.

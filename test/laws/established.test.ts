@@ -1,7 +1,7 @@
 import { randomLcg } from 'd3-random';
 import { expect, it } from 'vitest';
 import { jobs } from '../../src/core/jobs/register.ts';
-import { raisers } from '../../src/core/plan/plan.ts';
+import { raisers } from '../../src/core/plan/around-work.ts';
 import { kindOf, type Finding } from '../../src/core/findings/finding.ts';
 import { allItems, type ItemId } from '../../src/core/stations/items.ts';
 import { Bench } from '../case.ts';

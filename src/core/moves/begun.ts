@@ -1,6 +1,7 @@
 import type { Ask } from '../advice/asks.ts';
 import type { Finding } from '../findings/finding.ts';
-import { raisers, type Step } from '../plan/plan.ts';
+import { raisers } from '../plan/around-work.ts';
+import type { Step } from '../plan/plan.ts';
 import { suspectKinds } from '../diagnosis/knowledge/index.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';

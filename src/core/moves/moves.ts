@@ -11,7 +11,7 @@ import { stations } from '../stations/register.ts';
 import { listed } from '../findings/context.ts';
 import { partsAwaited } from '../record/part-lines.ts';
 import { establishedCost } from '../plan/bill.ts';
-import { raisers } from '../plan/plan.ts';
+import { raisers } from '../plan/around-work.ts';
 import { spentOn } from '../plan/costs.ts';
 import { authorityOf } from './authority.ts';
 import { waiting } from './begun.ts';

@@ -1,11 +1,10 @@
-import { isAfter } from '../units/instant.ts';
 import { school } from '../house-rules/rules.ts';
 import type { HazardId } from '../hazards/hazards.ts';
-import { findingsFor } from '../judge.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
-import { contextOf, type Context, workWhere } from '../findings/context.ts';
+import type { Context } from '../findings/context.ts';
 import type { StationId } from '../stations/items.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
+import { aroundWork, raisers } from './around-work.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { doBy, sayDoBy } from '../jobs/do-by.ts';
@@ -52,51 +51,6 @@ export interface Step {
   /** Mended for now: looked at again by this day. */
   readonly temporary?: { readonly until: string; readonly why: string };
 }
-
-/** Findings that can raise a step, by their kind: every rule asks for a few kinds, and there are many rules. */
-const kinds = new WeakMap<readonly Finding[], Map<string, Finding[]>>();
-function byKind(found: readonly Finding[]): Map<string, Finding[]> {
-  const kept = kinds.get(found);
-  if (kept) return kept;
-  const map = new Map<string, Finding[]>();
-  for (const f of found) if (f.condition !== 'sound') map.set(kindOf(f.id), [...(map.get(kindOf(f.id)) ?? []), f]);
-  kinds.set(found, map);
-  return map;
-}
-
-/** The findings that raise a step, in the order they were found. */
-export function raisers(rule: JobRule, found: readonly Finding[]): Finding[] {
-  const map = byKind(found);
-  const mine = (rule.raisedBy ?? []).flatMap((r) =>
-    typeof r === 'string' ? (map.get(r) ?? []) : (map.get(r.id) ?? []).filter((f) => r.only.includes(f.condition))
-  );
-  return mine.length > 1 ? found.filter((f) => mine.includes(f)) : mine;
-}
-
-/** The survey as it stood at a moment, for what was found before a piece of work. */
-export const asOf = (c: Context, at: string): Context =>
-  contextOf(
-    { ...c.survey, readings: c.survey.readings.filter((r) => !isAfter(r.at, at)) },
-    c.now,
-    c.units,
-    c.fitLeaks,
-    workWhere(c, `${c.basis} before ${at}`, (w) => isAfter(at, w)),
-    true
-  );
-
-/** What the readings taken after a moment show by themselves. */
-const since = (c: Context, at: string): Context =>
-  contextOf(
-    { ...c.survey, readings: c.survey.readings.filter((r) => isAfter(r.at, at)) },
-    c.now,
-    c.units,
-    c.fitLeaks,
-    workWhere(c, `after ${at}`, () => false),
-    true
-  );
-
-/** What follows from how long it stood, and not from a reading, is as it was before the work. */
-const fromHistory = ({ values }: Finding): boolean => (values as { assumed?: boolean } | undefined)?.assumed === true;
 
 /** A look that is written as a job: it finds out, and has nothing to fail. */
 const looksOnly = (rule: JobRule): boolean => rule.phase === 'repeat' || rule.finds === true;
@@ -177,20 +131,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   const likely = new Map<string, SuspectView[]>();
   for (const s of suspects) if (s.step && established(s)) likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
   const marks = lastMarks(c.survey);
-  const earlier = new Map<string, Finding[]>();
-  const foundAt = (at: string): Finding[] => {
-    const list = earlier.get(at) ?? findingsFor(asOf(c, at));
-    earlier.set(at, list);
-    return list;
-  };
-  const afterwards = new Map<string, Finding[]>();
-  /** Findings of a check that was read after a moment, from what was read then alone. */
-  const rereadAt = (at: string, station: string | undefined): Finding[] => {
-    if (!station || !c.survey.readings.some((r) => isAfter(r.at, at) && r.what.startsWith(`${station}.`))) return [];
-    const list = afterwards.get(at) ?? findingsFor(since(c, at));
-    afterwards.set(at, list);
-    return list.filter((f) => f.station === station && !fromHistory(f));
-  };
+  const { raisedAt, rereadAt } = aroundWork(c);
   const edits = editsOf(c.survey);
   const later = new Map(doBy(c).flatMap((d) => (d.job ? [[d.job as string, d] as const] : [])));
   const ruled = jobs.flatMap((rule): Step[] => {
@@ -204,7 +145,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const met = rule.met?.(c) ?? false;
     if (!now.length && !also && !mark) return [];
     if (mark?.state === 'open' && !now.length && !also) return [];
-    const raised = now.length ? now : mark && mark.state !== 'open' ? raisers(rule, foundAt(mark.at)) : [];
+    const raised = now.length ? now : mark && mark.state !== 'open' ? raisedAt(rule, mark.at) : [];
     const again = suspects.filter((s) => s.again && s.step === rule.id);
     const otherwise =
       raised.length || behind.length || again.length
@@ -217,7 +158,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         ? rereadAt(mark.at, raised[0]?.station)
         : [];
     const worse = raisers(rule, reread).filter((f) => now.some((n) => n.id === f.id && n.condition === f.condition));
-    const before = worse.length ? raisers(rule, foundAt(mark!.at)) : [];
+    const before = worse.length ? raisedAt(rule, mark!.at) : [];
     const asBad = before.some((was) =>
       worse.some((f) => f.cylinder === was.cylinder && grave(f) >= Math.max(3, grave(was)))
     );
@@ -234,18 +175,16 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const eased =
       rule.byDegrees !== undefined &&
       shown &&
-      (worst(now) < worst(raisers(rule, foundAt(mark!.at))) || (now.length > 0 && now.every(rule.byDegrees)));
+      (worst(now) < worst(raisedAt(rule, mark!.at)) || (now.length > 0 && now.every(rule.byDegrees)));
     // At another cylinder it is the same kind of work at a new place, and nothing failed.
     const failed =
       shown &&
       !eased &&
-      (spoiled ||
-        !rule.raisedBy ||
-        raisers(rule, foundAt(mark.at)).some((x) => now.some((f) => f.cylinder === x.cylinder)));
+      (spoiled || !rule.raisedBy || raisedAt(rule, mark.at).some((x) => now.some((f) => f.cylinder === x.cylinder)));
     const done = !shown && (mark?.state === 'done' || (!mark && met));
     const cylinders = [...new Set(raised.flatMap((f) => f.cylinder ?? []))];
     // Better than it was, or a sight that speaks of something else: it is watched, and the work is through.
-    const was = mark?.state === 'done' && now.length > 0 ? raisers(rule, foundAt(mark.at)) : [];
+    const was = mark?.state === 'done' && now.length > 0 ? raisedAt(rule, mark.at) : [];
     const watched =
       rule.finds === true ||
       ofOthers ||

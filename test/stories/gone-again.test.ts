@@ -5,6 +5,7 @@ import { unmendedKinds } from '../../src/core/stations/unmended.ts';
 import { askingKinds } from '../../src/core/advice/asks.ts';
 import { Bench } from '../case.ts';
 import { caseStages } from '../case-test.ts';
+import { readyToRun } from './all-good.ts';
 import { four, two } from './engines.ts';
 
 const again = (b: Bench): string[] => b.ids().filter((f) => f.includes('.again-'));
@@ -15,6 +16,7 @@ const pairs = [
   ['oil.look', 'milky', 'clean', four, 'oil'],
   ['cooling.housing', 'melted', 'good', two, undefined],
   ['spark.keyLook', 'sheared', 'sound', two, undefined],
+  ['turn.belt', 'slack', 'sound', { ...four, camDrive: 'belt' }, 'belt'],
   // Figures as well as words.
   ['cooling.cracked', 2, 0, two, undefined],
   ['cooling.missing', 1, 0, two, undefined],
@@ -89,5 +91,43 @@ describe('what does not go away by itself, and is gone at the next look', () => 
         );
       expect(askingKinds).toContain(kind);
     }
+  });
+});
+
+describe('metal that hung on the magnet, and is wiped off', () => {
+  const seen = (metal: 'slivers' | 'pieces', rules: Bench['survey']['houseRules'] = {}): Bench => {
+    const b = readyToRun(two).read('gear.magnet', metal);
+    b.survey = { ...b.survey, houseRules: rules };
+    return b.wait(24);
+  };
+  it.each(['slivers', 'pieces'] as const)('%s, then none: the case is opened for them all the same', (metal) => {
+    const b = seen(metal).read('gear.magnet', 'unknown').read('gear.magnet', 'paste').read('gear.magnet', 'clean');
+    expect(b.holds()).toContain('gear-chips');
+    expect(b.ids()).toContain('gear.metal:fault');
+    expect(b.said('gear.metal')).toMatch(/wiped off, they are not explained/);
+  });
+  it('a clean magnet after fresh oil explains nothing either', () => {
+    const b = seen('pieces').read('gear.refill', 'stand').wait(2).read('gear.magnet', 'clean');
+    expect(b.holds()).toContain('gear-chips');
+  });
+  it('opened for them, or explained, they are through; and what hangs there after that is new', () => {
+    const opened = seen('pieces').done('metal').wait(1).read('gear.magnet', 'clean');
+    expect(opened.holds()).not.toContain('gear-chips');
+    const told = seen('pieces').read('gear.explained', 'yes').read('gear.magnet', 'clean');
+    expect(told.holds()).not.toContain('gear-chips');
+    expect(told.ids()).toContain('gear.metal:sound');
+    expect(told.wait(48).read('gear.magnet', 'slivers').holds()).toContain('gear-chips');
+  });
+  it('a house that keeps changing oil over slivers is done when fresh oil leaves none; over pieces it is not', () => {
+    const keep = { schools: { magnetMetal: 'keep' } } as const;
+    const changed = (b: Bench): Bench => b.read('gear.refill', 'service').wait(2).read('gear.magnet', 'clean');
+    expect(changed(seen('slivers', keep)).ids()).toContain('gear.metal:sound');
+    expect(seen('slivers', keep).read('gear.magnet', 'clean').ids()).not.toContain('gear.metal:sound');
+    expect(changed(seen('pieces', keep)).holds()).toContain('gear-chips');
+  });
+  it('a belt renewed is work, and contradicts nothing', () => {
+    const b = new Bench({ ...four, camDrive: 'belt' }).read('turn.belt', 'slack').read('turn.belt', 'renewed');
+    expect(again(b)).toEqual([]);
+    expect(b.holds()).not.toContain('belt');
   });
 });

@@ -161,13 +161,6 @@ export const turnAsks: Asks = {
   ],
   'turn.stiff': [plugsOut, job('soak'), nextDay],
   'turn.again': [nextDay],
-  'turn.leg-was-off': [
-    look('Shift through by hand, the leg back on', ['turn.neutral', 'turn.forward', 'turn.reverse'], 2, {
-      only: ['cannot-tell'],
-      late: 'start',
-      open: () => true
-    })
-  ],
   'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
   'turn.nobumps': [
     look('Say whether the plugs were in', ['turn.plugs'], 1),

@@ -9,6 +9,7 @@ import { causeStations } from '../stations/run/symptoms.ts';
 import { unmendedKinds } from '../stations/unmended.ts';
 import { repeat, type AskKind, type AskRule } from './ask.ts';
 import { headAsks } from './asks-head.ts';
+import { putBackAsks } from './asks-put-back.ts';
 import { turnAsks } from './asks-turn.ts';
 import { coolingAsks } from './asks-cooling.ts';
 import { fuelAsks } from './asks-fuel.ts';
@@ -53,6 +54,7 @@ const table: ReadonlyMap<string, readonly AskRule[]> = new Map(
   Object.entries({
     ...onceMore,
     ...turnAsks,
+    ...putBackAsks,
     ...headAsks,
     ...wetEndAsks,
     ...engineOilAsks,

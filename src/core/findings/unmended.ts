@@ -34,6 +34,7 @@ export function unmended(
   const was = told.findLast((r) => staysTold(item, r.value, told.at(-1)?.value));
   const later = told.filter((r) => was && isAfter(r.at, was.at));
   const [now] = later;
+  if (later.some((r) => item.stays?.work?.includes(String(r.value)))) return undefined;
   if (!was || !now || later.length >= SETTLES || roundOf(now) > roundOf(was)) return undefined;
   const station = what.slice(0, what.indexOf('.')) as StationId;
   const work = [

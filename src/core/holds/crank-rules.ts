@@ -1,7 +1,10 @@
 import { drowned } from '../record/drowned.ts';
+import { unmended } from '../findings/unmended.ts';
+import { allItems } from '../stations/items.ts';
 import type { Context } from '../findings/context.ts';
 import { cylindersOf, cylindersSaid } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
+import { beltWasOff } from '../stations/turn/belt.ts';
 import { pistonDepths } from '../stations/turn/depths.ts';
 import { displaced, turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
 import { oilShutIn, plugsAt } from '../stations/turn/plugs-out.ts';
@@ -17,6 +20,14 @@ const turnedOpen = (c: Context): boolean =>
 
 /** Cylinders in which something was seen to lie, and nobody saw it gone. */
 const debrisIn = (c: Context): number[] => cylindersOf(c).filter((n) => c.record.value('plugs.hole', n) === 'debris');
+
+/** Its timing belt was seen in a state that may let it slip. */
+function suspectBelt(c: Context): boolean {
+  const belt = c.record.value('turn.belt');
+  if (belt !== undefined && !['sound', 'renewed', 'not-fitted'].includes(belt)) return true;
+  // Seen cracked or off its marks, and sound at the next look with nothing done: one of the two is wrong.
+  return unmended(c, 'turn.belt', allItems['turn.belt']) !== undefined;
+}
 
 /** What forbids turning it by starter or rope, most dangerous first. */
 export const crankRules: readonly HoldRule[] = [
@@ -222,15 +233,15 @@ export const crankRules: readonly HoldRule[] = [
     blocks: ['crank', 'start', 'release'],
     curedBy: ['belt'],
     raised: (c) => {
-      const { profile } = c.survey.engine;
-      const belt = c.record.value('turn.belt');
-      return belt && !['sound', 'renewed', 'not-fitted'].includes(belt) && profile.interference !== 'no'
-        ? 'If it slips, pistons meet valves.'
+      if (c.survey.engine.profile.interference === 'no') return undefined;
+      if (suspectBelt(c)) return 'If it slips, pistons meet valves.';
+      return beltWasOff(c)
+        ? 'It came off with the head, and nobody has seen its marks since: a tooth out, and pistons may meet valves.'
         : undefined;
     },
-    needs: () => [
+    needs: (c) => [
       {
-        text: 'belt renewed, turned two turns by hand, marks in line',
+        text: `${suspectBelt(c) ? 'belt renewed' : 'belt on'}, turned two turns by hand, marks in line`,
         done: false,
         station: 'turn',
         items: ['turn.belt']

@@ -2,7 +2,7 @@ import type { Context } from '../findings/context.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { pumpBroken } from '../stations/cooling/pump.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
-import { caseDangers, metalExplained } from '../stations/gear/case-state.ts';
+import { caseDangers, metalOnMagnet, metalSeen } from '../stations/gear/case-state.ts';
 import {
   drainedShare,
   FAR_UNDER,
@@ -209,10 +209,10 @@ export const startRules: readonly HoldRule[] = [
     blocks: ['gear', 'release'],
     curedBy: ['metal'],
     raised: (c) => {
-      const m = c.record.value('gear.magnet');
-      return (m === 'slivers' || m === 'pieces') && !metalExplained(c)
-        ? `${m === 'pieces' ? 'Pieces' : 'Slivers'} on the magnet.`
-        : undefined;
+      const seen = metalOnMagnet(c) ? metalSeen(c) : undefined;
+      return (
+        seen && `${seen.what === 'pieces' ? 'Pieces' : 'Slivers'} ${seen.gone ? 'were seen on' : 'on'} the magnet.`
+      );
     },
     needs: () => [
       { text: 'case opened and the metal explained', done: false, station: 'gear', items: ['gear.explained'] }

@@ -48,14 +48,15 @@ interface Common {
   readonly counts?: true;
   /**
    * What does not go away by itself: these answers, a figure over or at most one, or any figure, which repeats within `alike`. Another one
-   * after it, with nothing done between, contradicts it: `undoneBy` are the items whose readings are that work, beside the jobs.
+   * after it, with nothing done between, contradicts it: `undoneBy` are the items whose readings are that work, beside the jobs, and `work`
+   * answers of its own that say it was done.
    */
   readonly stays?: (
     | { readonly answers: readonly string[] }
     | { readonly over: number }
     | { readonly atMost: number }
     | { readonly alike: number }
-  ) & { readonly undoneBy?: readonly string[] };
+  ) & { readonly undoneBy?: readonly string[]; readonly work?: readonly string[] };
   /** Asked of these engines only; of all where it is left out. What was read is never hidden. */
   readonly when?: (p: AskedEngine) => boolean;
 }

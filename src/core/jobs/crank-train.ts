@@ -78,6 +78,7 @@ export const crankTrain = {
     wait: 20160,
     hazards: ['lift'],
     proof: { station: 'turn', text: 'depths agree after the repair', reads: ['turn.depth'] },
+    apart: ['head'],
     phase: 'away'
   }
 } as const satisfies Readonly<Record<string, JobRule>>;

@@ -57,7 +57,7 @@ export const gearCase = {
     unless: (c) =>
       throughLinkage(c).linkage !== undefined ||
       (c.record.value('look.linkage') === 'stiff' && !shiftFacts(c).some((f) => f.condition === 'fault')) ||
-      (metalOnMagnet(c) && c.record.value('gear.explained') !== 'yes'),
+      metalOnMagnet(c),
     how: 'Neutral in the middle of its travel, full engagement both ways; the joint of the shift rod; only then the clutch dog.',
     tools: ['spanners'],
     minutes: 40,

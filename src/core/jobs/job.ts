@@ -29,6 +29,8 @@ export type Opening = keyof typeof openings;
 export interface JobTraits {
   readonly opens?: readonly Opening[];
   readonly uses?: readonly ResourceId[];
+  /** What somebody else takes apart in it, out of the house. */
+  readonly apart?: readonly Opening[];
   /** Hands that must not touch paper or another engine's clean parts after it. */
   readonly dirty?: true;
   readonly noisy?: true;

@@ -174,10 +174,13 @@ export const powerHead = {
     },
     proofAt: { turn: { station: 'turn', text: 'turns free, nothing felt', reads: ['turn.result', 'turn.feel'] } },
     alters: ['turn'],
+    apart: ['head'],
     phase: 'away'
   },
   valves: {
     title: 'Free or grind the valve',
+    // Air that was heard before it is of the valve as it was.
+    renews: ['compression.leakdown', 'compression.escape'],
     how: 'Oil and patience first; it often frees by turning. If it still leaks, head off and ground in.',
     tools: ['valve spring tool', 'grinding paste'],
     parts: ['head gasket', 'valve stem seals'],

@@ -7,14 +7,29 @@ import { isAfter, type Instant } from '../units/instant.ts';
 import { doneByHand } from './by-hand.ts';
 import { isWork } from './done.ts';
 import { workFrom, type DoneWork } from './done-work.ts';
-import type { Opening } from './job.ts';
+import type { JobRule, Opening } from './job.ts';
 import { isJobId, jobOf, type JobId } from './register.ts';
 
 /** What it runs through: opened, it may run otherwise than before (C). */
 const THROUGH: ReadonlySet<string> = new Set(['head', 'carburettor', 'flywheel', 'leg']);
 
-/** What is taken apart with a part, and put together again: the joint of the shift rod comes apart with the leg (C). */
+/** Whether only a run shows that a job was done right. */
+export const seenRunning = ({ seenRunning: runs, opens }: JobRule): boolean =>
+  runs ?? opens?.some((part) => THROUGH.has(part)) ?? false;
+
+/**
+ * What is taken apart with a part, and put together again (C): the joint of the shift rod comes apart with the leg; with the head the
+ * gasket over every cylinder, the lash of its valves, and the belt that drives them.
+ */
 const APART: Readonly<Partial<Record<Opening, readonly ItemId[]>>> = {
+  head: [
+    'compression.pressure',
+    'compression.pulls',
+    'compression.leakdown',
+    'compression.lashIn',
+    'compression.lashEx',
+    'turn.belt'
+  ],
   leg: ['turn.neutral', 'turn.forward', 'turn.reverse']
 };
 
@@ -26,8 +41,9 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
       m.state === 'done' && !marks.some((o) => o.step === m.step && o.state === 'open' && isAfter(o.at, m.at));
     // A look that is written as a job changes nothing on the engine.
     if (!stands || !isJobId(m.step) || jobOf(m.step).finds) return [];
-    const { proof, alters, renews, wipes, opens, seenRunning } = jobOf(m.step);
-    const disturbs = opens?.flatMap((part) => APART[part] ?? []) ?? [];
+    const rule = jobOf(m.step);
+    const { proof, alters, renews, wipes, opens = [], apart = [] } = rule;
+    const disturbs = [...opens, ...apart].flatMap((part) => APART[part] ?? []);
     return [
       {
         at: m.at,
@@ -36,7 +52,7 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
         ...(renews ? { renews } : {}),
         ...(disturbs.length ? { disturbs } : {}),
         ...(wipes ? { wipes } : {}),
-        ...((seenRunning ?? opens?.some((part) => THROUGH.has(part))) ? { seenRunning: true as const } : {})
+        ...(seenRunning(rule) ? { seenRunning: true as const } : {})
       }
     ];
   });

@@ -21,6 +21,7 @@ import type { Move } from './move.ts';
 import { DEAR, type Position } from './position.ts';
 import { isShortJob, ownJobs } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
+import { underWork } from './under-work.ts';
 import { madeRunning, watching } from './while-running.ts';
 
 /** The owner is asked where what was spent and what is established come to more than the authority given. */
@@ -169,6 +170,7 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
         soaks ??
         shows ??
         dry ??
+        (m.class > 2 ? underWork(p, m, needs) : undefined) ??
         uncranked(p.context, m, needs) ??
         heldAgainst(p.holds, needs);
       if (waits) return { ...m, waits };

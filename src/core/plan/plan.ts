@@ -233,7 +233,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     ];
   });
   const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits, marks)].map((s) =>
-    withWaitRunning(s, c.now)
+    withWaitRunning(c, s)
   );
   const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
   // What may wait stands last.
@@ -241,11 +241,16 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   return [...inOrder(now), ...waits].map((s) => ({ ...s, after: s.after.filter((a) => open.has(a)) }));
 }
 
-/** Done, and what it set going is not over yet; once it is proved there is nothing to wait for. */
-function withWaitRunning(s: Step, now: Date): Step {
-  if (!s.wait || !s.markedAt || s.state !== 'done') return s;
-  const until = new Date(Date.parse(s.markedAt) + s.wait * 60_000);
-  return until > now ? { ...s, busyUntil: until.toISOString() } : s;
+/**
+ * Done, and what it set going is not over yet. Once it is proved there is nothing to wait for, and what was sent away is back
+ * when anything of it is read.
+ */
+function withWaitRunning(c: Context, s: Step): Step {
+  const { wait, markedAt, state, proof } = s;
+  if (!wait || !markedAt || state !== 'done') return s;
+  const back = traitsOf(s.id).phase === 'away' && readSince(c, { station: proof.station }, markedAt);
+  const until = new Date(Date.parse(markedAt) + wait * 60_000);
+  return !back && until > c.now ? { ...s, busyUntil: until.toISOString() } : s;
 }
 
 /**

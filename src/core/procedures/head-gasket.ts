@@ -30,8 +30,21 @@ export const headGasket: Procedure = {
   steps: (c) => {
     const gap = about(c).number('compression.flatness');
     const verdict = gap === undefined ? undefined : flatnessVerdict(gap);
+    const { strokes, camDrive = 'unknown' } = c.survey.engine.profile;
+    const belt = strokes === 'four' && (camDrive === 'belt' || camDrive === 'unknown');
     const off: ProcedureStep[] = [
       { id: 'clear', text: 'Leads, covers, hoses off; photographed.', takesOff: ['leads and covers'] },
+      ...(belt
+        ? [
+            {
+              id: 'belt-off',
+              text: 'Crank turned to its mark, in its direction; marks of crank and cam in line and photographed. Then the belt off, and nothing turned.',
+              because: 'Turned with the belt off, valves may meet pistons.',
+              takesOff: ['timing belt'],
+              branch: [{ seen: 'Chain or gears instead', then: 'Marks all the same, as the manual says.' }]
+            }
+          ]
+        : []),
       {
         id: 'bolts',
         text: 'Cold. Bolts loosened by quarter turns in the reverse of the tightening order, each into its hole of the card.',
@@ -98,9 +111,29 @@ export const headGasket: Procedure = {
         text: 'From the middle outward, crosswise, in three stages to the manual’s torque.',
         torque: ['torque.head']
       },
+      ...(belt
+        ? [
+            {
+              id: 'belt-on',
+              text: 'Belt on, marks in line, tensioned; two whole turns by hand, and the marks again.',
+              items: ['turn.belt'] as const,
+              because: 'A tooth out it fires at the wrong moment, and a starter finds that out the dear way.',
+              branch: [{ seen: 'It stops on the way', then: 'No force: the belt off again, marks from the beginning.' }]
+            }
+          ]
+        : []),
+      ...(strokes === 'four'
+        ? [
+            {
+              id: 'lash',
+              text: 'Valve lash, cold, every valve, before it is cranked.',
+              items: ['compression.lashIn', 'compression.lashEx'] as const
+            }
+          ]
+        : []),
       {
         id: 'test',
-        text: 'Compression and leak-down before the covers go on; then the rest.',
+        text: 'Compression of every cylinder and leak-down before the covers go on; then the rest.',
         items: ['compression.pressure', 'compression.leakdown'],
         fits: ['leads and covers']
       },

@@ -3,7 +3,7 @@ import { known } from '../../engine/profile.ts';
 import { gearCapacity } from '../../stations/gear/capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { fuelAge } from '../../stations/fuel/age.ts';
-import { metalExplained } from '../../stations/gear/case-state.ts';
+import { metalExplained, metalSeen } from '../../stations/gear/case-state.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import { waterCured } from '../../stations/gear/water.ts';
 import type { ItemId } from '../../stations/items.ts';
@@ -119,8 +119,9 @@ const dies: Measure = (c) => {
 const gearMetal: Measure = (c) => {
   const w = wordOf(c, 'gear.magnet');
   if (!w) return undefined;
-  const metal = w.value === 'slivers' || w.value === 'pieces';
-  return metal && metalExplained(c) ? undefined : seen(metal, w.at);
+  const metal = metalSeen(c);
+  const explained = metalExplained(c);
+  return metal && explained && !metal.gone ? undefined : seen(metal !== undefined && !explained, w.at);
 };
 
 /** Burnt, or full of metal that nobody has explained yet. */

@@ -10,6 +10,7 @@ import { isAfter } from '../../units/instant.ts';
 import type { Row } from './row.ts';
 import type { TestAnalysed, TestFact } from './facts.ts';
 import { excuseOf, floorOf, reaches, reachesAnyway, type Floor } from './floor.ts';
+import { headOff } from './head-off.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
 import { oddHigh } from './odd-high.ts';
 import { cylinderOf } from './shape.ts';
@@ -33,6 +34,7 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
       ...between(c, found),
       ...wetFacts(c, found, inQuestion(found, floor)),
       ...against(c, found, floor),
+      ...headOff(c),
       ...when(unread.length > 0, {
         kind: 'missing',
         condition: 'cannot-tell',

@@ -95,6 +95,10 @@ export interface TestFacts {
   adapter: AgainstFloor & { readonly without: WithoutAdapter & { readonly dead: number } };
   /** `throttleDoubted`: the whole test is made again anyway, these with it. */
   missing: { readonly cylinders: readonly number[]; readonly throttleDoubted: boolean };
+  /** Read before their head came off; others under it were read since. */
+  'head-was-off': { readonly cylinders: readonly number[] };
+  /** Valve lash was read, and the head was off since. */
+  'lash-before': object;
 }
 export type TestAnalysed = Analysed<TestFacts, Comparison>;
 export type TestFact = FactOf<TestFacts>;
@@ -189,6 +193,8 @@ export type Repeat =
     }
   | { readonly kind: 'unlike'; readonly cylinder: number; readonly differs: readonly Difference[] }
   | { readonly kind: 'missing'; readonly cylinder: number; readonly missing: readonly number[] }
+  /** Read before their head came off. */
+  | { readonly kind: 'head-off'; readonly cylinders: readonly number[] }
   | { readonly kind: 'none'; readonly limit: Judged; readonly doubt: number }
   | { readonly kind: 'heard'; readonly low: readonly number[] }
   | { readonly kind: 'most-doubt'; readonly cylinder: number; readonly overLimit: number };

@@ -4,6 +4,7 @@ import { overheated, ranWithoutOilUnread } from '../run/overheated.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import { comparedRows, DOUBT, type Comparison } from './compare.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
+import { unreadSinceHeadOff } from './head-off.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
@@ -46,6 +47,8 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
     return { kind: 'cranking', starter: c.survey.engine.profile.starting === 'electric' };
   if (found.unlike.length) return { kind: 'unlike', ...found.unlike[0]! };
   if (missing.length) return { kind: 'missing', cylinder: missing[0]!, missing };
+  const before = unreadSinceHeadOff(c);
+  if (before.length) return { kind: 'head-off', cylinders: before };
   if (rows.length === 1)
     return rows[0]!.readings.length < 2
       ? { kind: 'single', cylinder: rows[0]!.cylinder }

@@ -88,6 +88,11 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
         `Read cylinder ${r.cylinder}.`,
         `cylinders are compared with each other, and ${listed(r.missing)} ${r.missing.length > 1 ? 'have' : 'has'} no reading`
       );
+    case 'head-off':
+      return repeat(
+        'Read every cylinder again, in one test.',
+        `the head was off since ${cylindersSaid(r.cylinders)} ${r.cylinders.length > 1 ? 'were' : 'was'} read`
+      );
     case 'falls':
       return repeat(
         `Repeat cylinder ${r.cylinder} with another gauge.`,

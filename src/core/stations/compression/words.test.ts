@@ -138,6 +138,12 @@ const ofTest: Examples<TestFacts> = {
     { kind: 'adapter', condition: doubt, values: { ...byKind, without: { ...oil, dead: 6e-6 } } },
     { kind: 'adapter', condition: doubt, values: { ...floor, dryFromStanding: true, without: { ...oil, dead: 6e-6 } } }
   ],
+  'head-was-off': [[3], [3, 4]].map((cylinders) => ({
+    kind: 'head-was-off',
+    condition: doubt,
+    values: { cylinders }
+  })),
+  'lash-before': [{ kind: 'lash-before', condition: doubt, values: {} }],
   missing: [
     { kind: 'missing', condition: doubt, values: { cylinders: [3], throttleDoubted: false } },
     { kind: 'missing', condition: doubt, values: { cylinders: [3, 4], throttleDoubted: true } }
@@ -256,6 +262,7 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
   'wet-test': { kind: 'wet-test', cylinder: 1 },
   unlike: { kind: 'unlike', cylinder: 1, differs: [{ of: 'engine', was: 'warm' }] },
   missing: { kind: 'missing', cylinder: 3, missing: [3, 4] },
+  'head-off': { kind: 'head-off', cylinders: [3, 4] },
   none: { kind: 'none', limit, doubt: 0.05 },
   heard: { kind: 'heard', low: [2] },
   'most-doubt': { kind: 'most-doubt', cylinder: 2, overLimit: 0.4 }

@@ -1,4 +1,4 @@
-import { CylindersSaid, listed } from '../../findings/context.ts';
+import { CylindersSaid, cylindersSaid, listed } from '../../findings/context.ts';
 import { practice } from '../../findings/collect.ts';
 import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
@@ -294,5 +294,15 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
   missing: ({ values }, found, units) => ({
     found: `${CylindersSaid(values.cylinders)} ${values.cylinders.length > 1 ? 'have' : 'has'} no reading yet.`,
     because: practice(inputsOf(found, units), 'cylinders are compared with each other first.')
+  }),
+  'head-was-off': ({ values: { cylinders } }) => ({
+    found: `The head was off since ${cylindersSaid(cylinders)} ${cylinders.length > 1 ? 'were' : 'was'} read.`,
+    advice: 'The gasket lies over all of them: read every cylinder again, in one test.',
+    because: practice(['work with the head off, after the last reading'], 'cylinders alike is what proves a head.')
+  }),
+  'lash-before': () => ({
+    found: 'The valve lash was read before the head came off.',
+    advice: 'It is set anew with the head on, cold, before it is cranked.',
+    because: practice(['work with the head off, after the last feeler'], 'a lash is of the head as it was put on.')
   })
 };

@@ -6,7 +6,7 @@ import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { pourOf } from '../oil/changes.ts';
 import { amountFacts, DRAIN_TOLERANCE } from './amount.ts';
 import { stageFacts, testFacts } from './case-facts.ts';
-import { caseEmpty, metalExplained } from './case-state.ts';
+import { caseEmpty, metalExplained, metalSeen } from './case-state.ts';
 import { caseResult, mostPressure } from './case-test.ts';
 import type { GearAnalysed, GearFact } from './facts.ts';
 import { frost } from './frost.ts';
@@ -93,11 +93,13 @@ function metal(c: Context): GearFact[] {
   const rule = school(c.rules, 'magnetMetal');
   const values = { school: chosenSchool(c.rules, 'magnetMetal') };
   const explained = metalExplained(c);
-  if (magnet === 'slivers' || magnet === 'pieces') {
-    const pieces = magnet === 'pieces';
+  const seen = metalSeen(c);
+  if (seen && !(explained && seen.gone)) {
+    const pieces = seen.what === 'pieces';
     if (explained) return [{ kind: 'metal-again', condition: 'watch', values: { ...values, pieces } }];
     const condition = !pieces && rule === 'keep' ? 'watch' : 'fault';
-    return [{ kind: 'metal', condition, values: { ...values, pieces } }];
+    const gone = seen.gone ? { gone: true as const } : {};
+    return [{ kind: 'metal', condition, values: { ...values, pieces, ...gone } }];
   }
   if (explained) return [{ kind: 'metal-explained', id: 'metal', condition: 'sound', values }];
   if (c.record.value('gear.look') === 'metallic')

@@ -1,4 +1,5 @@
 import { isAfter, latestInstant, latestOf, type Instant } from '../../units/instant.ts';
+import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
 import { pourOf } from '../oil/changes.ts';
@@ -92,9 +93,30 @@ export const caseDangers = (c: Context): CaseDanger[] => [
   ...(caseEmpty(c) ? (['empty'] as const) : [])
 ];
 
-/** Slivers or pieces hang on the magnet: parts of gears or bearings, by the latest look. */
-export const metalOnMagnet = (c: Context): boolean =>
-  ['slivers', 'pieces'].includes(String(c.record.value('gear.magnet')));
+/** Oil was changed after an instant. */
+const oilChanged = (c: Context, at: Instant): boolean =>
+  c.record.all('gear.poured').some((r) => isAfter(r.at, at)) ||
+  c.record.all('gear.refill').some((r) => r.value !== 'no' && r.value !== 'unknown' && isAfter(r.at, at));
+
+/**
+ * Slivers or pieces that hung on the magnet: parts of gears or bearings. Wiped off they are not explained, so they stand until the case
+ * was opened for them, or somebody said what they were. A house that keeps changing the oil over slivers is done with them when
+ * the next oil leaves none.
+ */
+export function metalSeen(c: Context): { readonly what: 'slivers' | 'pieces'; readonly gone: boolean } | undefined {
+  const all = c.record.all('gear.magnet').filter((r) => r.value !== 'unknown' && r.value !== 'not-fitted');
+  const opened = latestInstant(c.touched('gear.explained'));
+  const metal = all.filter((r) => (r.value === 'slivers' || r.value === 'pieces') && isAfter(r.at, opened));
+  const worst = metal.findLast((r) => r.value === 'pieces') ?? metal.at(-1);
+  const last = metal.at(-1);
+  if (!worst || !last) return undefined;
+  const gone = all.at(-1) !== last;
+  const changed = worst.value === 'slivers' && school(c.rules, 'magnetMetal') === 'keep' && oilChanged(c, last.at);
+  return gone && changed ? undefined : { what: worst.value as 'slivers' | 'pieces', gone };
+}
+
+/** Metal was seen on the magnet, and nobody has explained it. */
+export const metalOnMagnet = (c: Context): boolean => metalSeen(c) !== undefined && !metalExplained(c);
 
 /** The case was opened and its metal explained, and none was seen after that. */
 export function metalExplained(c: Context): boolean {

@@ -45,7 +45,8 @@ export interface GearFacts {
   /** Little or no oil was seen, before anybody measured it. */
   'amount-none': object;
   nothing: object;
-  metal: MetalPieces;
+  /** `gone`: wiped off, and not there at the latest look. */
+  metal: MetalPieces & { readonly gone?: true };
   'metal-again': MetalPieces;
   'metal-explained': Metal;
   /** `held`: the magnet was looked at after it, and holds none of it. */

@@ -105,11 +105,10 @@ const examples: Examples<GearFacts> = {
   'amount-whole': [{ kind: 'amount-whole', condition: sound, values: drained }],
   'amount-none': [{ kind: 'amount-none', condition: fault, values: {} }],
   nothing: [{ kind: 'nothing', condition: doubt, values: {} }],
-  metal: [true, false].map((pieces) => ({
-    kind: 'metal',
-    condition: fault,
-    values: { pieces, school: magnetMetal }
-  })),
+  metal: [true, false].flatMap((pieces) => [
+    { kind: 'metal', condition: fault, values: { pieces, school: magnetMetal } },
+    { kind: 'metal', condition: fault, values: { pieces, school: magnetMetal, gone: true } }
+  ]),
   'metal-again': [true, false].map((pieces) => ({
     kind: 'metal-again',
     condition: watch,

@@ -152,8 +152,10 @@ export const words: WordsOf<GearFacts, GearBasis> = {
     advice: 'Both plugs out, drain it, measure it, look at the magnet.',
     because: missingBecause(basis)
   }),
-  metal: ({ values: { pieces, school } }, basis) => ({
-    found: `${pieces ? 'Pieces' : 'Slivers'} on the magnet: open the case and explain the metal before it runs in gear.`,
+  metal: ({ values: { pieces, school, gone } }, basis) => ({
+    found: gone
+      ? `${pieces ? 'Pieces' : 'Slivers'} hung on the magnet, and none do now: wiped off, they are not explained. Open the case before it runs in gear.`
+      : `${pieces ? 'Pieces' : 'Slivers'} on the magnet: open the case and explain the metal before it runs in gear.`,
     because: metalBecause(basis, school)
   }),
   'metal-again': ({ values: { pieces, school } }, basis) => ({

@@ -1,6 +1,7 @@
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
+import { beltWasOff } from './belt.ts';
 import { depthFacts } from './depth-facts.ts';
 import { pistonDepths } from './depths.ts';
 import { holeWater } from './hole-water.ts';
@@ -186,8 +187,10 @@ function exposed(c: Context): TurnFact[] {
 function belt(c: Context): TurnFact[] {
   const is = c.record.value('turn.belt');
   // A chain or gears drive the valves: there is no belt to say anything of.
+  const { interference } = c.survey.engine.profile;
+  const stands = is !== undefined && is !== 'sound' && is !== 'renewed';
+  if (!stands && beltWasOff(c)) return [{ kind: 'belt-was-off', condition: 'cannot-tell', values: { interference } }];
   if (!is || is === 'not-fitted') return [];
   if (is === 'sound' || is === 'renewed') return [{ kind: 'belt', condition: 'sound', values: { is } }];
-  const { interference } = c.survey.engine.profile;
   return [{ kind: 'belt-suspect', id: 'belt', condition: 'fault', values: { is, interference } }];
 }

@@ -55,6 +55,7 @@ export const items = {
       renewed: 'renewed, turned two turns, marks in line'
     },
     absent: true,
+    stays: { answers: ['cracked', 'slack', 'oily'], work: ['renewed'] },
     // Where nobody said what drives the valves, the cover off says it.
     when: (p) =>
       (p.strokes !== 'two' && p.camDrive === 'belt') ||

@@ -1,6 +1,6 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter, latestInstant, latestOf } from '../../units/instant.ts';
-import { askedAfter } from '../../findings/asked-after.ts';
+import { apartSince } from '../../findings/apart-since.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
 import { items as lookItems } from '../look/readings.ts';
@@ -83,7 +83,7 @@ function dragsCold(c: Context): boolean {
 function untriedSinceLegOff(c: Context): boolean {
   const off = latestInstant(c.disturbed('turn.forward'));
   const tried = shiftItems.filter((item) => item !== 'turn.reverseLock' && c.record.last(item) !== undefined);
-  if (off === '' || tried.every((item) => askedAfter(c, item, off))) return false;
+  if (!tried.some((item) => apartSince(c, [item]))) return false;
   return !c.record.all('run.gears').some((r) => r.value === 'both' && isAfter(r.at, off));
 }
 

@@ -57,6 +57,11 @@ const examples: Examples<TurnFacts> = {
   ],
   pinion: [{ kind: 'pinion', condition: watch, values: {} }],
   again: [true, false].map((everBad) => ({ kind: 'again', condition: watch, values: { everBad, hours: 16 } })),
+  'belt-was-off': (['yes', 'no', undefined] as const).map((interference) => ({
+    kind: 'belt-was-off',
+    condition: 'cannot-tell',
+    values: { interference }
+  })),
   'leg-was-off': [{ kind: 'leg-was-off', condition: 'cannot-tell', values: {} }],
   tight: [
     { kind: 'tight', condition: watch, values: { felt: ['tight'] } },

@@ -5,6 +5,7 @@ import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { say, type System } from '../../units/index.ts';
 import type { ThroughLinkage, TurnBasis, TurnFacts } from './facts.ts';
+import { beltWords } from './belt-words.ts';
 import type { Rod } from './shift-rod.ts';
 
 const turned = ({ turns, plugs }: TurnBasis): string[] => [
@@ -37,7 +38,6 @@ function depthsBecause({ depths }: TurnBasis, units: System): Because & { readon
 
 const feltWord = (f: string): string => (f === 'tight' ? 'a tight spot' : f);
 const percent = (x: number): string => `${Math.round(100 * x)} %`;
-const beltWords = { cracked: 'cracked, frayed or swollen', slack: 'slack, or it has jumped', oily: 'oily' } as const;
 
 /** Grit, noise or play: where it sits, from what was taken out of it; the bores are not blamed before. */
 function roughWords({ felt, part }: TurnFacts['rough']): Omit<Words, 'because'> {
@@ -199,20 +199,7 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
       { limit: `${hours} h (house rule)` }
     )
   }),
-  'belt-suspect': ({ values: { is, interference } }) => ({
-    found: `The timing belt is ${beltWords[is]}: renew it${interference === 'no' ? '' : ' before the engine is cranked; a slip bends valves'}.`,
-    because: practice(
-      [`timing belt: ${is}`, `valves meet pistons: ${interference ?? 'unknown'}`],
-      'a belt that is suspect is renewed before anything turns it.'
-    )
-  }),
-  belt: ({ values: { is } }) => ({
-    found:
-      is === 'renewed'
-        ? 'The timing belt is new and its marks are in line.'
-        : 'The timing belt is sound, its marks in line.',
-    because: practice([`timing belt: ${is}`], 'teeth, back, edges and marks.')
-  }),
+  ...beltWords,
   shift: ({ values: { neutral, cold, linkage, set, rod } }, basis) => {
     const advice = [
       ...(neutral === 'drives' ? ['Nobody starts it like this.'] : []),

@@ -14,8 +14,11 @@ export interface Work {
   readonly worked: (station: StationId) => readonly Instant[];
   /** When work was marked done that may have changed what an item tells, by what proves it or by what it renews. */
   readonly touched: (item: ItemId) => readonly Instant[];
-  /** When the thing that an item describes was renewed: what was seen of it before is of the old one. */
-  readonly renewed: (item: ItemId) => readonly Instant[];
+  /**
+   * When the thing that an item describes was renewed: what was seen of it before is of the old one. Of an item that describes several
+   * things, the one that an answer is of; any of them where no answer is given.
+   */
+  readonly renewed: (item: ItemId, answer?: unknown) => readonly Instant[];
   /** When what an item tells was taken apart and put together again: what was good before proves nothing since, what was bad stands. */
   readonly disturbed: (item: ItemId) => readonly Instant[];
   /** When what an item tells of the engine was wiped off by work: read after that, it tells again once the engine has fired or been tried. */
@@ -91,7 +94,7 @@ export const workWhere = (w: Work, basis: string, keeps: (at: Instant) => boolea
   basis,
   worked: (station) => w.worked(station).filter(keeps),
   touched: (item) => w.touched(item).filter(keeps),
-  renewed: (item) => w.renewed(item).filter(keeps),
+  renewed: (item, answer) => w.renewed(item, answer).filter(keeps),
   disturbed: (item) => w.disturbed(item).filter(keeps),
   wiped: (item) => w.wiped(item).filter(({ at }) => keeps(at)),
   reopened: () => w.reopened().filter(keeps)

@@ -33,6 +33,6 @@ export function ofThisPart<I extends ItemId>(
   cylinder?: number
 ): Exclude<ReadingValue<I>, 'unknown'> | undefined {
   const r = c.record.last(item, cylinder);
-  if (!r || c.renewed(item).some((at) => isAfter(at, r.at))) return undefined;
+  if (!r || c.renewed(item, r.value).some((at) => isAfter(at, r.at))) return undefined;
   return r.value as Exclude<ReadingValue<I>, 'unknown'>;
 }

@@ -36,6 +36,7 @@ export const body = {
     how: 'The engine hung from a hoist, never over a hand; mounts in pairs, their bolts by the manual’s figure.',
     tools: ['hoist', 'sockets'],
     parts: ['mounts'],
+    renews: [{ item: 'run.noise', answers: ['flywheel'] }],
     minutes: 55,
     hazards: ['lift', 'leg'],
     proof: { station: 'look', text: 'mounts whole, nothing knocks', reads: ['look.mounts'] }

@@ -43,6 +43,7 @@ export const cooling = {
     minutes: 60,
     hazards: ['leg', 'eyes'],
     renews: [
+      { item: 'run.noise', answers: ['leg'] },
       'cooling.missing',
       'cooling.cracked',
       'cooling.set',
@@ -135,6 +136,10 @@ export const cooling = {
     how: 'Leg down. Tube into its grommet, cover and key as found; turned in the engine’s direction; drill test before it goes up, shift checked after.',
     tools: ['spanners', 'soft mallet', 'eye guard'],
     parts: ['grommet, seal cover, key or impeller as found'],
+    renews: [
+      { item: 'run.noise', answers: ['leg'] },
+      { item: 'cooling.bush', answers: ['key'] }
+    ],
     minutes: 60,
     hazards: ['leg', 'eyes'],
     proof: { station: 'cooling', text: 'it pumps in the drill test', reads: ['cooling.drill', 'cooling.stream'] },

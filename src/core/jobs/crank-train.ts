@@ -59,6 +59,7 @@ export const crankTrain = {
     yieldsTo: ['overhaul'],
     raisedBy: ['turn.feel', 'turn.rough-pinion', 'turn.assembled'],
     how: 'Propeller off, pinion out, belt off one after the other; then the bearings.',
+    renews: ['run.noise'],
     minutes: 30,
     hazards: ['flywheel'],
     proof: { station: 'turn', text: 'turns free, nothing felt', reads: ['turn.result', 'turn.feel'] },
@@ -74,6 +75,7 @@ export const crankTrain = {
       return once.length === low.length;
     },
     how: 'A piston that stands low is a rod bent by water. Do not spin it; ask for a price, or keep it for parts.',
+    renews: [{ item: 'run.noise', answers: ['head'] }],
     minutes: 15,
     wait: 20160,
     hazards: ['lift'],

@@ -33,7 +33,12 @@ export const electrics = {
     tools: ['meter', 'known good battery'],
     minutes: 40,
     hazards: ['battery', 'flywheel'],
-    renews: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.voltsEnd'],
+    renews: [
+      { item: 'run.noise', answers: ['flywheel'] },
+      'plugs.starterCircuit',
+      'plugs.starterDirect',
+      'plugs.voltsEnd'
+    ],
     proof: {
       station: 'plugs',
       text: 'turns well through its own circuit',
@@ -57,7 +62,7 @@ export const electrics = {
   pinion: {
     title: 'Free the starter’s pinion, clean and grease it',
     raisedBy: ['turn.locked-pinion', 'turn.pinion'],
-    renews: ['turn.lockPinion'],
+    renews: [{ item: 'run.noise', answers: ['flywheel'] }, 'turn.lockPinion'],
     how: 'Pulled back out of the ring by hand, battery off; shaft and helix cleaned, a little grease; its spring looked at. Ring teeth too.',
     tools: ['brush'],
     parts: ['pinion spring or drive as found'],

@@ -24,7 +24,8 @@ export const fuel = {
     minutes: 30,
     hazards: ['vapour', 'fuel-pressure'],
     proof: { station: 'look', text: 'hoses supple, bulb springs back', reads: ['look.hoses', 'look.bulb'] },
-    renews: ['look.hoses', 'look.bulb', 'fuel.hose', 'fuel.bulb', 'fuel.airAt'],
+    // Sucked flat, it is something upstream of the bulb.
+    renews: ['look.hoses', 'look.bulb', 'fuel.hose', { item: 'fuel.bulb', answers: ['soft'] }, 'fuel.airAt'],
     opens: ['cowl']
   },
   'fuel-fill': {

@@ -104,7 +104,15 @@ export const gearCase = {
     },
     spoiledBy: ['turn.shift', 'turn.gear', 'turn.dog'],
     after: ['linkage', 'shift-joint'],
-    renews: ['turn.shiftRod', 'turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears', 'gear.casePressure'],
+    renews: [
+      { item: 'run.noise', answers: ['leg'] },
+      'turn.shiftRod',
+      'turn.neutral',
+      'turn.forward',
+      'turn.reverse',
+      'run.gears',
+      'gear.casePressure'
+    ],
     opens: ['case', 'propeller', 'carrier']
   },
   metal: {
@@ -120,7 +128,14 @@ export const gearCase = {
     parts: ['carrier O-rings', 'seals that are exposed'],
     minutes: 120,
     hazards: ['eyes', 'propeller'],
-    renews: ['turn.roughNeutral', 'turn.roughLeg', 'turn.lockLeg', 'gear.casePressure'],
+    renews: [
+      { item: 'run.noise', answers: ['leg'] },
+      'turn.roughNeutral',
+      'turn.roughLeg',
+      'turn.lockLeg',
+      'gear.casePressure',
+      'gear.explained'
+    ],
     proof: { station: 'gear', text: 'metal explained', reads: ['gear.explained', 'gear.magnet'] },
     // Opened for what turns roughly or not at all, it is the hand turn that says whether that was it.
     proofAt: { turn: { station: 'turn', text: 'turns free with the leg on', reads: ['turn.result'] } },
@@ -265,6 +280,7 @@ export const gearCase = {
     title: 'Free the drive-shaft splines',
     how: 'Soak, warm, wedge evenly; no lever against the case. Greased when it goes back.',
     consumables: ['penetrating oil', 'spline grease'],
+    renews: [{ item: 'run.noise', answers: ['leg'] }],
     minutes: 120,
     wait: 720,
     hazards: ['leg', 'chemicals'],

@@ -66,7 +66,7 @@ export const ignition = {
       'run.moved-lead',
       'spark.part-lead'
     ],
-    renews: ['spark.leadLook', 'spark.stray', 'spark.leadSwap'],
+    renews: ['spark.leadLook', { item: 'spark.stray', answers: ['lead', 'cap'] }, 'spark.leadSwap'],
     how: 'Lead and cap together, pushed home at both ends, clear of hot and moving parts.',
     tools: ['spark tester'],
     parts: ['plug lead and cap'],
@@ -116,7 +116,13 @@ export const ignition = {
       ]),
       'spark.stray-coil'
     ],
-    renews: ['spark.coilLook', 'spark.stray', 'spark.coilSwap', 'spark.chargeTest', 'spark.triggerTest'],
+    renews: [
+      'spark.coilLook',
+      { item: 'spark.stray', answers: ['coil'] },
+      'spark.coilSwap',
+      'spark.chargeTest',
+      'spark.triggerTest'
+    ],
     how: 'Measured cold and warm first, at a temperature noted. Puller bolts not too deep; coils under a flywheel crack.',
     tools: ['meter', 'flywheel puller'],
     parts: ['coil'],
@@ -209,7 +215,7 @@ export const ignition = {
   'flywheel-key': {
     title: 'Renew the flywheel key',
     raisedBy: ['spark.part-key'],
-    renews: ['spark.keyLook'],
+    renews: [{ item: 'run.noise', answers: ['flywheel'] }, 'spark.keyLook'],
     how: 'Flywheel off with its puller, taper and key way clean and dry, the right key, nut to its torque.',
     tools: ['flywheel puller', 'torque wrench'],
     parts: ['flywheel key'],

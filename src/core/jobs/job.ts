@@ -71,6 +71,12 @@ export interface Proof {
   readonly reads?: readonly ItemId[];
 }
 
+/** An item that describes a part; or those of its answers that do, where it describes several. */
+export type Renewed = ItemId | { readonly item: ItemId; readonly answers: readonly string[] };
+
+/** The item of it. */
+export const renewedItem = (r: Renewed): ItemId => (typeof r === 'string' ? r : r.item);
+
 /** One kind of work, and what raises it. */
 export interface JobRule extends JobTraits {
   readonly title: string;
@@ -95,7 +101,7 @@ export interface JobRule extends JobTraits {
   readonly wait?: number;
   readonly hazards?: readonly HazardId[];
   /** Items that describe what it renews: what was seen of them before is of the old part. */
-  readonly renews?: readonly ItemId[];
+  readonly renews?: readonly Renewed[];
   /** Items that tell of the engine and not of the part, as what burnt on a plug: what reads as clean after it tells nothing until the next run. */
   readonly wipes?: readonly { readonly item: ItemId; readonly clean: readonly string[] }[];
   /** A look that is written as a job: it finds out, and is through once it was made, whatever it showed. */

@@ -71,7 +71,7 @@ export const powerHead = {
   lash: {
     title: 'Set the valve lash, run, repeat the compression',
     raisedBy: [only('compression.lash-intake', 'fault', 'watch'), only('compression.lash-exhaust', 'fault', 'watch')],
-    renews: ['compression.lashIn', 'compression.lashEx'],
+    renews: [{ item: 'run.noise', answers: ['head', 'valves'] }, 'compression.lashIn', 'compression.lashEx'],
     how: 'Cold, at the manual’s mark. A closed valve leaks like a burnt one: set it before anything is opened.',
     tools: ['feeler gauge'],
     seenRunning: true,
@@ -154,6 +154,7 @@ export const powerHead = {
     title: 'Overhaul of the power head: ask a specialist for a price',
     raisedBy: [only('compression.leakdown-overhaul', 'fault'), only('turn.feel-head', 'fault')],
     renews: [
+      { item: 'run.noise', answers: ['head', 'valves'] },
       'run.plugAfter',
       'plugs.hole',
       'compression.leakdown',
@@ -180,7 +181,7 @@ export const powerHead = {
   valves: {
     title: 'Free or grind the valve',
     // Air that was heard before it is of the valve as it was.
-    renews: ['compression.leakdown', 'compression.escape'],
+    renews: [{ item: 'run.noise', answers: ['head', 'valves'] }, 'compression.leakdown', 'compression.escape'],
     how: 'Oil and patience first; it often frees by turning. If it still leaks, head off and ground in.',
     tools: ['valve spring tool', 'grinding paste'],
     parts: ['head gasket', 'valve stem seals'],
@@ -221,6 +222,7 @@ export const powerHead = {
     how: 'No cranking before the marks are checked: valves may meet pistons. Belt and tensioner together.',
     tools: ['flywheel puller', 'torque wrench'],
     parts: ['timing belt', 'tensioner'],
+    renews: [{ item: 'run.noise', answers: ['head', 'valves', 'flywheel'] }],
     minutes: 120,
     hazards: ['flywheel'],
     proof: { station: 'turn', text: 'belt renewed, two turns by hand, marks in line', reads: ['turn.belt'] },

@@ -1,5 +1,7 @@
+import { renewedItem } from '../jobs/job.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { seenRunning } from '../jobs/work.ts';
+import { stationOf } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';
 import type { Action } from '../holds/hold.ts';
 import type { Move } from './move.ts';
@@ -14,7 +16,7 @@ export function underWork({ steps }: Position, m: Move, needs: Action | undefine
     if (!busyUntil || !isJobId(id)) continue;
     const rule = jobOf(id);
     const does = needs ?? (m.station && stations[m.station].act);
-    const read = [rule.proof.station, ...(rule.renews ?? []).map((item) => item.slice(0, item.indexOf('.')))];
+    const read = [rule.proof.station, ...(rule.renews ?? []).map((r) => stationOf(renewedItem(r)))];
     const away =
       traitsOf(id).phase === 'away' && (does === 'crank' || does === 'start' || read.some((x) => x === m.station));
     if (away) return 'First: the power head is back.';

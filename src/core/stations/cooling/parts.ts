@@ -19,12 +19,12 @@ export function partFacts(c: Context): CoolingFact[] {
   return [...seen, ...key(c), ...turnedBack(c), ...thermostatFacts(c), ...assembly(c), ...bucket(c)];
 }
 
-/** Missing or sheared, until it was worked on, put together with its key in, or pumped in the drill test. */
+/** Missing or sheared, until it was renewed, put together with its key in, or pumped in the drill test. */
 function key(c: Context): CoolingFact[] {
   const seen = c.record.last('cooling.bush');
   if (seen?.value !== 'key') return [];
   const mended = [
-    ...c.worked('cooling'),
+    ...c.renewed('cooling.bush', 'key'),
     ...c.record.all('cooling.assembled').flatMap((r) => (r.value === 'yes' ? [r.at] : [])),
     ...c.record.all('cooling.drill').flatMap((r) => (r.value === 'pumps' ? [r.at] : []))
   ];

@@ -120,7 +120,7 @@ const broken: readonly { readonly item: ItemId; readonly is: (value: unknown) =>
 export function pumpBroken(c: Context): string[] {
   const proved = [
     ...c.record.all('cooling.drill').filter((r) => r.value === 'pumps'),
-    ...c.renewed('cooling.bush').map((at) => ({ at }))
+    ...c.renewed('cooling.bush', 'spins').map((at) => ({ at }))
   ];
   const assembled = c.record.all('cooling.assembled').filter((r) => r.value === 'yes');
   return broken.flatMap(({ item, is, says }) => {

@@ -125,7 +125,7 @@ export function lineState(c: Context): LineState[] {
     const answers = part.items.flatMap((item) => {
       const read = c.record.asked(item);
       // What was seen of a part before it was renewed is of the old one.
-      if (read && c.renewed(item).some((at) => isAfter(at, read.at))) return [];
+      if (read && c.renewed(item, read.value).some((at) => isAfter(at, read.at))) return [];
       // So are bubbles, whichever joint of the line was seen to for them.
       if (read?.value === 'bubbles' && isAfter(airWork(c), read.at)) return [];
       const value = read?.value;

@@ -61,6 +61,9 @@ export function oilStarved(c: Context): string | undefined {
     return way === 'fuel'
       ? 'There is no oil in its fuel, and it gets its oil from nowhere else.'
       : 'There is no oil in its fuel, and nobody looked whether it has an oil tank.';
+  // Drained and filled anew it is as nobody has told yet, and whoever filled it last time left the oil out.
+  if (mix === undefined && way === 'fuel' && c.record.all('fuel.tankOil').some((r) => r.value === 'plain'))
+    return 'It came with no oil in its fuel, and how its fresh fuel is mixed is not recorded.';
   if (mix === undefined || !asked || mix <= RUNS_DRY * asked.wanted.value) return undefined;
   return `Its fuel is mixed ${Math.round(mix)}:1 where ${Math.round(asked.wanted.value)}:1 is asked: bearings and pistons run dry.`;
 }

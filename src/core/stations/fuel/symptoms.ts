@@ -240,18 +240,31 @@ function onceMore(
   return next ? { ...open, next } : open;
 }
 
-/** Which part starves it, where somebody said that it dies; nothing before. */
-export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
-  const dies = c.record.value('fuel.dies');
-  const { profile } = c.survey.engine;
-  const choke = c.record.value('fuel.chokeOnly') === 'yes';
-  if (dies !== 'minutes' && dies !== 'seconds' && !choke) return undefined;
-  // Something was mended since it died: the same run comes next, and what is left is no cause by elimination.
-  const said = latestAt([
+/** Somebody said that it dies for want of fuel, and nobody has taken that back. */
+const starves = (c: Context): boolean =>
+  ['minutes', 'seconds'].includes(String(c.record.value('fuel.dies'))) || c.record.value('fuel.chokeOnly') === 'yes';
+
+/** When that was last said. */
+const saidToStarve = (c: Context): Instant =>
+  latestAt([
     ...c.record.all('fuel.dies').filter((r) => r.value === 'minutes' || r.value === 'seconds'),
     ...c.record.all('fuel.chokeOnly').filter((r) => r.value === 'yes')
   ]);
-  if ([...c.worked('fuel'), ...c.renewed('run.air')].some((at) => isAfter(at, said))) return undefined;
+
+/** When what feeds it was worked on after it was last said to die; a run after that shows whether it still does. */
+export function mendedSinceStarving(c: Context): readonly Instant[] {
+  if (!starves(c)) return [];
+  const said = saidToStarve(c);
+  return [...c.worked('fuel'), ...c.renewed('run.air')].filter((at) => isAfter(at, said));
+}
+
+/** Which part starves it, where somebody said that it dies; nothing before. */
+export function fuelTree(c: Context): Elimination<FuelPart> | undefined {
+  const { profile } = c.survey.engine;
+  const choke = c.record.value('fuel.chokeOnly') === 'yes';
+  // Something was mended since it died: the same run comes next, and what is left is no cause by elimination.
+  if (!starves(c) || mendedSinceStarving(c).length) return undefined;
+  const said = saidToStarve(c);
   const round = c.record.round('fuel.dies');
   const noBulb = profile.supply === 'gravity' || profile.supply === 'pressurised';
   const injected = profile.fuelSystem === 'electronic' || profile.fuelSystem === 'direct';

@@ -105,7 +105,7 @@ const oilChanged = (c: Context, at: Instant): boolean =>
  */
 export function metalSeen(c: Context): { readonly what: 'slivers' | 'pieces'; readonly gone: boolean } | undefined {
   const all = c.record.all('gear.magnet').filter((r) => r.value !== 'unknown' && r.value !== 'not-fitted');
-  const opened = latestInstant(c.touched('gear.explained'));
+  const opened = latestInstant(c.renewed('gear.explained'));
   const metal = all.filter((r) => (r.value === 'slivers' || r.value === 'pieces') && isAfter(r.at, opened));
   const worst = metal.findLast((r) => r.value === 'pieces') ?? metal.at(-1);
   const last = metal.at(-1);

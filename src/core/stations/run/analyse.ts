@@ -3,7 +3,7 @@ import { monthsSince, SEASON } from '../../findings/elapsed.ts';
 import type { Condition } from '../../findings/finding.ts';
 import { known } from '../../engine/profile.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
-import { fuelTree } from '../fuel/symptoms.ts';
+import { fuelTree, mendedSinceStarving } from '../fuel/symptoms.ts';
 import { lastSeen, thermometersDiffer } from '../cooling/seen.ts';
 import { speedCap } from '../cooling/source.ts';
 import { charging } from './charging.ts';
@@ -332,7 +332,8 @@ function settled(c: Context, { outcome, minutes, smoke }: RunBasis, facts: reado
   if (facts.some((f) => f.condition !== 'sound')) return [];
   const ranAt = c.record.last('run.outcome')!.at;
   // Laid up, it is worked on after its run, and runs in spring.
-  if (c.survey.assessment.kind !== 'lay-up' && c.reopened().some((at) => isAfter(at, ranAt)))
+  const mended = [...c.reopened(), ...mendedSinceStarving(c)];
+  if (c.survey.assessment.kind !== 'lay-up' && mended.some((at) => isAfter(at, ranAt)))
     return [{ kind: 'reopened', condition: 'cannot-tell', values: {} }];
   const months = monthsSince(c, ranAt);
   if (months >= SEASON) return [{ kind: 'stood', condition: 'cannot-tell', values: { months } }];

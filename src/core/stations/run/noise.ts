@@ -1,5 +1,4 @@
 import type { Context } from '../../findings/context.ts';
-import type { StationId } from '../../items/register.ts';
 import { isAfter, type Instant } from '../../units/instant.ts';
 import { causeAt } from './symptoms.ts';
 
@@ -14,15 +13,6 @@ export interface Noise {
   /** Its cause was written down, or work was done where it may lie, after it was heard. */
   readonly explained: boolean;
 }
-
-/** Where the cause of each may lie (C). */
-const causesAt: Readonly<Record<NoisePlace, readonly StationId[]>> = {
-  head: ['turn', 'compression'],
-  valves: ['compression'],
-  flywheel: ['spark', 'turn', 'plugs', 'look'],
-  leg: ['gear', 'turn', 'cooling']
-};
-const anywhere = [...new Set(Object.values(causesAt).flat())];
 
 /** The latest noise, heard or what a run was stopped for; `gone` where a later run was said to be without it. */
 export function lastNoise(c: Context): (Noise & { readonly gone: boolean }) | undefined {
@@ -39,7 +29,8 @@ export function lastNoise(c: Context): (Noise & { readonly gone: boolean }) | un
     told.some((r) => r.value === 'none' && isAfter(r.at, shown.at)) ||
     (!heard && c.record.all('run.outcome').some((r) => r.value === 'ran' && isAfter(r.at, shown.at)));
   const place = heard ? (heard.value as NoisePlace) : undefined;
-  const worked = (place ? causesAt[place] : anywhere).flatMap((s) => c.worked(s));
+  // Work at another place quietens nothing; of a noise that nobody placed, any that may.
+  const worked = c.renewed('run.noise', place);
   // Heard and told of one run; what was written down after either explains it.
   const explained = [causeAt(c), ...worked].some((x) => x !== '' && !isAfter(shown.at, x));
   return { at: shown.at, ...(place ? { place } : {}), explained, gone };

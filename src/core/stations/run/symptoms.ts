@@ -156,7 +156,7 @@ const lapsing: readonly Lapsing[] = [
     better: { item: 'run.outcome', value: 'ran' },
     cured: ['cooling', 'oil', 'fuel', 'spark', 'compression', 'gear', 'turn', 'look']
   },
-  { id: 'lamp', item: 'run.lamp', bad: ['came'], cured: ['cooling', 'oil', 'spark'] },
+  { id: 'lamp', item: 'run.lamp', bad: ['came'], cured: ['cooling', 'oil'] },
   {
     id: 'smoke',
     item: 'run.smoke',

@@ -2,7 +2,8 @@ import { assess, type Assessment } from '../src/core/assess.ts';
 import type { Move } from '../src/core/moves/move.ts';
 import type { Conditions, Reading } from '../src/core/record/reading.ts';
 import type { SurveyFile } from '../src/core/record/survey-file.ts';
-import type { ItemId } from '../src/core/stations/items.ts';
+import { soundAnswers } from '../src/core/practice/sound.ts';
+import { allItems, type ItemId } from '../src/core/stations/items.ts';
 import { good } from './good.ts';
 
 /**
@@ -72,6 +73,17 @@ export class Follower {
     });
   }
 
+  /** What a move asks for that no ordinary sheet of a good engine holds: the answer of a sound one, at its cylinder or at each. */
+  private rest({ items = [], cylinder }: Move, read: ReadonlySet<string>): void {
+    const { cylinders } = this.survey.engine.profile;
+    const all = typeof cylinders === 'number' ? Array.from({ length: cylinders }, (_, k) => k + 1) : [1];
+    for (const item of items.filter((i) => !read.has(i))) {
+      const value = soundAnswers.get(item) ?? (allItems[item].kind === 'choice' ? 'unknown' : undefined);
+      const at = allItems[item].perCylinder ? (cylinder === undefined ? all : [cylinder]) : [undefined];
+      if (value !== undefined) for (const k of at) this.read(item, value, k === undefined ? {} : { cylinder: k });
+    }
+  }
+
   /** Does the first move. Gives it back, or nothing where it was the end. */
   step(a: Assessment): Move | undefined {
     const move = a.moves[0];
@@ -119,7 +131,11 @@ export class Follower {
       this.read('oil.pressureRpm', 2000);
       this.read('oil.pressure', 300e3);
     } else if (move.id === 'look:start-lock') this.read('turn.startLock', 'locks');
-    else if (move.station) this.good(move.station);
+    else if (move.station) {
+      const before = this.survey.readings.length;
+      this.good(move.station);
+      this.rest(move, new Set(this.survey.readings.slice(before).map((r) => r.what)));
+    }
     return move;
   }
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
+import { moves } from './all-good.ts';
 import { good } from '../good.ts';
 import { four, tester, two, v6 } from './engines.ts';
 import { story } from './story.ts';
@@ -153,6 +154,26 @@ describe('spark that is there cold and not warm', () => {
   it('died warm: spark at once, while it is hot; an hour later the coil is measured instead', () => {
     expect(first(ran())).toMatch(/^Spark at once, while it is hot/);
     expect(first(ran().wait(1))).not.toMatch(/^Spark at once/);
+  });
+  it('with spark while it is dead and hot it is fuel or valves, and no coil is measured', () => {
+    const held = (b = looked([])): Bench => b;
+    expect(held().said('run.dies-warm')).toMatch(/It sparks while it is hot and dead/);
+    expect(ran().said('run.dies-warm')).not.toMatch(/It sparks while/);
+    // Vent and bulb were good before it died: it died since.
+    expect(first(held())).toBe('Tank vent');
+    expect(first(held().read('fuel.vent', 'open'))).toMatch(/^Squeeze the bulb while it dies/);
+    const revived = held().read('fuel.vent', 'open').read('fuel.revived', 'yes');
+    expect(first(revived)).toMatch(/^Hose and couplings/);
+    revived.read('fuel.hose', 'supple').read('fuel.couplings', 'tight');
+    expect(first(revived)).toMatch(/^Pump the fuel pump/);
+    expect(first(held().read('fuel.vent', 'open').read('fuel.revived', 'no'))).toMatch(/portable tank/);
+    expect(moves(held()).join(' | ')).not.toMatch(/Coil resistance, cold and warm/);
+  });
+  it('tried when it had cooled down, spark says nothing of it, and the coil is measured', () => {
+    const b = ran().wait(1);
+    for (const k of [1, 2, 3]) b.read('spark.result', 'good', { cylinder: k, ...tester });
+    expect(b.said('run.dies-warm')).not.toMatch(/It sparks while/);
+    expect(moves(b).join(' | ')).toMatch(/Coil resistance, cold and warm/);
   });
   it('spark at the hot engine is asked for though others were never read cold', () => {
     const b = new Bench(two)

@@ -8,6 +8,7 @@ import { oilTankAsked } from '../stations/fuel/oil-tank.ts';
 import { oilWay } from '../stations/fuel/oil-way.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ofAnotherState, ranOnPortable, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
+import { hotUntil, sparkWhileHot } from '../stations/run/dies-warm.ts';
 import { airPlace, renewLine, whereAsks } from './asks-fuel-where.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
@@ -65,13 +66,6 @@ function nothingFoundSince(c: Context): string | undefined {
   return tree && !tree.next && !tree.found ? latestAt(tree.trials.flatMap((t) => c.record.all(t.item))) : undefined;
 }
 
-/** Minutes in which an engine that died warm is still warm (M). */
-const HOT_FOR = 30;
-const hotUntil = (died: string): string => new Date(Date.parse(died) + HOT_FOR * 60_000).toISOString();
-/** Spark was looked at after it died, and before it was cold. */
-const sparkSeenAfter = (c: Context, died: string): boolean =>
-  c.record.all('spark.result').some((r) => !isAfter(died, r.at) && !isAfter(r.at, hotUntil(died)));
-
 /** While it will not run and is still hot: cold it sparks again, and the look tells nothing. */
 export const sparkWhileDead = (title: string, diedAt: (c: Context) => string | undefined): AskRule =>
   look(title, ['spark.result'], 3, {
@@ -79,7 +73,7 @@ export const sparkWhileDead = (title: string, diedAt: (c: Context) => string | u
     conditions: { engine: 'warm' },
     open: (c) => {
       const died = diedAt(c);
-      return died !== undefined && !c.past(Date.parse(hotUntil(died))) && !sparkSeenAfter(c, died);
+      return died !== undefined && !c.past(Date.parse(hotUntil(died))) && !sparkWhileHot(c, died).length;
     }
   });
 const lastDied = (c: Context): string | undefined =>
@@ -144,7 +138,7 @@ export const starved: readonly AskRule[] = [
       const dies = c.record.value('fuel.dies');
       if (died === undefined && dies !== 'minutes' && dies !== 'seconds') return false;
       // That it is fuel was shown, and where it lies.
-      if (missedSide(c) || at === undefined || (died !== undefined && sparkSeenAfter(c, died))) return false;
+      if (missedSide(c) || at === undefined || (died !== undefined && sparkWhileHot(c, died).length > 0)) return false;
       return !c.record.all('run.outcome').some((r) => isAfter(r.at, at));
     }
   },

@@ -11,10 +11,8 @@ import { untilFound } from './until-found.ts';
 import { stopsUnmended, smokesOfItsOil, symptoms, waterInside } from '../stations/run/symptoms.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
-import { sparkSeen } from '../stations/spark/seen.ts';
 import { goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { beltLook, shiftRod, twist } from './asks-turn.ts';
-import { coldAndWarm } from './asks-spark.ts';
 import {
   heat,
   heatByHand,
@@ -26,14 +24,10 @@ import {
   screens,
   unlessItWasMuffs
 } from './asks-cooling.ts';
+import { diesWarm } from './asks-dies-warm.ts';
 import { failedAsks } from './asks-failed.ts';
 import { dipIfFour, runHeatAsks } from './asks-run-heat.ts';
-import { carburetted, four, sparkWhileDead, starved } from './asks-fuel.ts';
-
-const sparkHot = sparkWhileDead(
-  'Spark at once, while it is hot and will not run',
-  (c) => symptoms(c).find((s) => s.id === 'dies-warm')?.at
-);
+import { carburetted, four, starved } from './asks-fuel.ts';
 
 /** What an injected engine has instead of jets. */
 const injection: readonly AskRule[] = [
@@ -198,11 +192,7 @@ export const runAsks: Asks = {
     thinned,
     unlessRich(jacket)
   ),
-  'run.dies-warm': untilFound(
-    sparkHot,
-    { ...coldAndWarm, open: (c, f) => !sparkSeen(c).some((s) => s.failsWarm) && coldAndWarm.open(c, f) },
-    look('Tank vent', ['fuel.vent'], 1)
-  ),
+  'run.dies-warm': diesWarm,
   'run.kicks': untilFound(
     // The kick itself may have sheared it: what was seen of it before says nothing.
     look('Flywheel mark against the crank', ['spark.keyLook'], 5, {

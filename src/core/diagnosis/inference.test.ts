@@ -54,14 +54,15 @@ const withEvidence = network.chain((n) =>
 );
 
 describe('exact inference', () => {
-  it('equals counting every case, to 1e-9, on random networks', () => {
+  // Signs that are all there and hardly ever come are a small sum of large terms of either sign: some nine figures are left of sixteen.
+  it('equals counting every case, to 1e-8, on random networks', () => {
     fc.assert(
       fc.property(withEvidence, ([n, e]) => {
         const b = new Belief(n, e);
         const all = byCounting(n, e);
         expect(b.possible).toBe(true);
-        expect(Math.abs(b.logZ - Math.log(all.z))).toBeLessThan(1e-9);
-        all.posterior.forEach((p, i) => expect(Math.abs(b.posterior[i]! - p)).toBeLessThan(1e-9));
+        expect(Math.abs(b.logZ - Math.log(all.z))).toBeLessThan(1e-8);
+        all.posterior.forEach((p, i) => expect(Math.abs(b.posterior[i]! - p)).toBeLessThan(1e-8));
       }),
       { numRuns: 400 }
     );

@@ -18,6 +18,7 @@ import { noiseOf } from './noise.ts';
 import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
+import { sparkHeldHot } from './dies-warm.ts';
 import { causeAt, lapsed, lampWorkedOn, smokesOfItsOil, symptoms } from './symptoms.ts';
 import { bankDifference, BANKS_APART } from './banks.ts';
 import { NEVER_WARM, saidOf, warmingOf, type Warming, type WarmState } from './warming.ts';
@@ -44,7 +45,13 @@ export function analyse(c: Context): RunAnalysed {
       kind: 'symptom',
       id,
       condition: 'fault',
-      values: { symptom: id, at, explained, repeated }
+      values: {
+        symptom: id,
+        at,
+        explained,
+        repeated,
+        ...(id === 'dies-warm' && sparkHeldHot(c) ? { sparks: true } : {})
+      }
     })),
     ...lapsed(c)
       .filter((x) => !now.has(x.id))

@@ -85,6 +85,8 @@ export interface RunFacts {
     readonly at: string;
     readonly explained: boolean;
     readonly repeated: boolean;
+    /** Dead and hot it was tried, and it sparks. */
+    readonly sparks?: true;
   };
   /** Shown once, not since, and no cause was found. */
   lapsed: { readonly lapsed: LapsedId; readonly was: string };

@@ -1,6 +1,10 @@
 import type { RunFacts } from './facts.ts';
 import type { LapsedId, SymptomId } from './symptoms.ts';
 
+/** It dies warm, and not for want of spark (C). */
+export const SPARKS_HOT =
+  'It sparks while it is hot and dead, so no coil fails warm: fuel that does not come, or valves that close up with the heat.';
+
 /** What each is, and where a good technician looks first (C). */
 export const symptomWords: Readonly<Record<SymptomId, { readonly is: string; readonly first: string }>> = {
   'dies-warm': {

@@ -74,7 +74,7 @@ export const causeAt = (c: Context): Instant =>
 
 /** Where the causes of each lie: work that is proved at another check explains nothing (C). */
 const causesAt: Readonly<Record<SymptomId, readonly StationId[]>> = {
-  'dies-warm': ['spark', 'fuel'],
+  'dies-warm': ['spark', 'fuel', 'compression'],
   kicks: ['spark'],
   spits: ['fuel', 'spark', 'compression'],
   shakes: ['spark', 'fuel', 'compression'],

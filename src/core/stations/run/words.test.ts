@@ -132,7 +132,8 @@ const examples: Examples<RunFacts> = {
   symptom: (Object.keys(symptomWords) as SymptomId[]).flatMap((symptom) =>
     [
       { explained: false, repeated: true },
-      { explained: true, repeated: false }
+      { explained: true, repeated: false },
+      { explained: false, repeated: false, sparks: true as const }
     ].map((x) => ({
       kind: 'symptom' as const,
       condition: fault,

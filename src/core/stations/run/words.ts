@@ -12,7 +12,7 @@ import type { RunBasis, RunFacts } from './facts.ts';
 import type { NoisePlace } from './noise.ts';
 import { items } from './readings.ts';
 import { PULLS, TACHOMETER } from './start-and-idle.ts';
-import { lapsedWords, smokeWords, symptomWords } from './symptom-words.ts';
+import { lapsedWords, smokeWords, SPARKS_HOT, symptomWords } from './symptom-words.ts';
 import { temperatureWords, watched } from './temperature-words.ts';
 import { clock, NEVER_WARM } from './warming.ts';
 
@@ -181,11 +181,15 @@ export const words: WordsOf<RunFacts, RunBasis> = {
       'A gear is still missing or jumps out with the linkage set: hub or shear pin, the shift rod’s joint, then the clutch dog.',
     because: told(basis, units)
   }),
-  symptom: ({ values: { symptom, at, explained, repeated } }) => {
+  symptom: ({ values: { symptom, at, explained, repeated, sparks } }) => {
     const { is, first } = symptomWords[symptom];
     return {
       found: `${is}${repeated ? '; not since, but no cause was found: it comes again' : ''}.`,
-      advice: explained ? 'A cause was found: make the same run again to see that it is gone.' : first,
+      advice: explained
+        ? 'A cause was found: make the same run again to see that it is gone.'
+        : sparks
+          ? SPARKS_HOT
+          : first,
       because: practice(
         [`last seen: ${at.slice(0, 16).replace('T', ' ')}`, `cause: ${explained ? 'recorded since' : 'not recorded'}`],
         'what a run showed stays open until its cause is found and the same run is made again without it.'

@@ -65,6 +65,12 @@ describe('work at one thing leaves what was found at another', () => {
     expect(after(ranWell(two).read('fuel.bulb', 'flat'), 'hoses').ids().join(' ')).toMatch(/fuel\.bulb\S*:fault/);
     expect(after(ranWell(two).read('fuel.bulb', 'soft'), 'hoses').ids().join(' ')).not.toMatch(/fuel\.bulb\S*:watch/);
   });
+  it('a groove under a seal is there until it is sealed anew', () => {
+    const worn = (): Bench => ranWell(two).read('gear.shaftGroove', 3e-4);
+    for (const job of ['gear-refill', 'gear-plugs', 'frost', 'leg-water'])
+      expect(after(worn(), job).ids().join(' ')).toMatch(/gear\.groove:(fault|watch)/);
+    expect(after(worn(), 'reseal').ids().join(' ')).not.toMatch(/gear\.groove/);
+  });
   it('a noise is explained by work at its own place', () => {
     const heard = (at: 'head' | 'flywheel' | 'leg'): Bench => ranWell(two).read('run.noise', at);
     const silent: readonly (readonly ['head' | 'flywheel' | 'leg', string, string])[] = [

@@ -192,7 +192,7 @@ export const gearCase = {
     consumables: ['seal grease'],
     minutes: 90,
     hazards: ['eyes', 'propeller'],
-    renews: ['look.hub', 'gear.casePressure'],
+    renews: ['look.hub', 'gear.casePressure', 'gear.shaftGroove'],
     proof: { station: 'gear', text: 'the case holds its test', reads: ['gear.casePressure', 'gear.pressureTest'] },
     spoiledBy: [
       'gear.test',

@@ -1,3 +1,4 @@
+import { ofThisPart } from '../../findings/renewed.ts';
 import { known } from '../../engine/profile.ts';
 import { isAfter } from '../../units/instant.ts';
 import { gearCapacity } from './capacity.ts';
@@ -114,11 +115,11 @@ function metal(c: Context): GearFact[] {
 
 /** Under the lip of a seal that is out; once it is resealed, the case test speaks. */
 function groove(c: Context): GearFact[] {
-  const read = c.record.last('gear.shaftGroove');
-  if (typeof read?.value !== 'number' || c.worked('gear').some((at) => isAfter(at, read.at))) return [];
-  const verdict = grooveVerdict(read.value);
+  const depth = ofThisPart(c, 'gear.shaftGroove');
+  if (depth === undefined) return [];
+  const verdict = grooveVerdict(depth);
   if (verdict === 'polish') return [];
-  return [{ kind: 'groove', condition: verdict === 'shaft' ? 'fault' : 'watch', values: { depth: read.value } }];
+  return [{ kind: 'groove', condition: verdict === 'shaft' ? 'fault' : 'watch', values: { depth } }];
 }
 
 function slots(c: Context): GearFact[] {

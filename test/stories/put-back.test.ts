@@ -71,6 +71,12 @@ describe('the head was off', () => {
     expect(read(b, [3]).said('compression.head-was-off')).toContain('cylinder 4 was read');
     expect(read(b, [4]).ids()).not.toContain('compression.head-was-off:cannot-tell');
   });
+  it('a cylinder that was never read is missing, and was not read before', () => {
+    const b = readyToRun({ ...four, camDrive: 'chain' }, 'neglected', ['compression']);
+    read(read(b, [1, 2, 3]).done('head-gasket').wait(1), [1]);
+    expect(b.said('compression.head-was-off')).toContain('cylinders 2 and 3');
+    expect(b.said('compression.missing')).toContain('Cylinder 4');
+  });
   it('of a V, the bank whose head it was', () => {
     const b = readyToRun(v6).done('head-gasket').wait(1);
     expect(read(b, [1, 3], 125).said('compression.head-was-off')).toContain('cylinder 5 was read');
@@ -144,7 +150,10 @@ describe('while work goes on by itself', () => {
     expect(now(b).join(' | ')).not.toMatch(/Run it|Start lock|Hand-over|Prove it/);
     expect(now(b).join(' | ')).toMatch(/Wait: overhaul/);
   });
-  it('and it is back when anything of it is read', () => {
+  it('and it is back when what proves it is read; the leg alone is shifted meanwhile', () => {
+    expect(now(ranWell(two).done('bent-rod').wait(5).read('turn.forward', 'follows')).join(' | ')).toMatch(
+      /Wait: send/
+    );
     const b = ranWell(two)
       .done('overhaul')
       .wait(48)

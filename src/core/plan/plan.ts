@@ -243,12 +243,12 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
 
 /**
  * Done, and what it set going is not over yet. Once it is proved there is nothing to wait for, and what was sent away is back
- * when anything of it is read.
+ * when what proves it is read.
  */
 function withWaitRunning(c: Context, s: Step): Step {
   const { wait, markedAt, state, proof } = s;
   if (!wait || !markedAt || state !== 'done') return s;
-  const back = traitsOf(s.id).phase === 'away' && readSince(c, { station: proof.station }, markedAt);
+  const back = traitsOf(s.id).phase === 'away' && readSince(c, proof, markedAt);
   const until = new Date(Date.parse(markedAt) + wait * 60_000);
   return !back && until > c.now ? { ...s, busyUntil: until.toISOString() } : s;
 }

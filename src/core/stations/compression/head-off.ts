@@ -14,8 +14,11 @@ const LASH = ['compression.lashIn', 'compression.lashEx'] as const;
 export function unreadSinceHeadOff(c: Context): number[] {
   const all = cylindersOf(c);
   const banks = bankCount(c.survey.engine.profile, all.length);
-  const unread = all.filter((cylinder) => apartSince(c, READ, { cylinder }));
-  const read = all.filter((k) => !unread.includes(k)).map((k) => k % banks);
+  const told = (cylinder: number): boolean =>
+    READ.some((item) => c.record.all(item, { cylinder }).some((r) => r.value !== 'unknown'));
+  // What was never read is missing, and said as that.
+  const unread = all.filter((cylinder) => told(cylinder) && apartSince(c, READ, { cylinder }));
+  const read = all.filter((k) => told(k) && !unread.includes(k)).map((k) => k % banks);
   return unread.filter((k) => read.includes(k % banks));
 }
 

@@ -67,6 +67,7 @@ describe('the head was off', () => {
     const b = read(lifted(job), [1, 2]);
     expect(b.ids()).toContain('compression.head-was-off:cannot-tell');
     expect(b.said('compression.head-was-off')).toContain('cylinders 3 and 4');
+    expect(b.ids()).not.toContain('compression.alike:sound');
     expect(moves(b)[0]).toBe('Compression of every cylinder, the head back on');
     expect(read(b, [3]).said('compression.head-was-off')).toContain('cylinder 4 was read');
     expect(read(b, [4]).ids()).not.toContain('compression.head-was-off:cannot-tell');

@@ -25,16 +25,18 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
   const floor = floorOf(c, found);
   // Read under other conditions is read: it is asked for again, not for the first time.
   const reached = reachesAnyway(found, floor);
+  const off = headOff(c);
   const unread = found.missing.filter((k) => ![...found.unlike, ...found.voided].some((x) => x.cylinder === k));
   return {
     basis: found,
     facts: [
       ...artefacts(c, found, reached),
       ...highFacts(c, found),
-      ...between(c, found),
+      // With and without the head off between them they are not of one engine, and not alike.
+      ...between(c, found).filter((f) => f.kind !== 'alike' || !off.some((x) => x.kind === 'head-was-off')),
       ...wetFacts(c, found, inQuestion(found, floor)),
       ...against(c, found, floor),
-      ...headOff(c),
+      ...off,
       ...when(unread.length > 0, {
         kind: 'missing',
         condition: 'cannot-tell',

@@ -5,7 +5,8 @@ import { unmendedKinds } from '../../src/core/stations/unmended.ts';
 import { askingKinds } from '../../src/core/advice/asks.ts';
 import { Bench } from '../case.ts';
 import { caseStages } from '../case-test.ts';
-import { readyToRun } from './all-good.ts';
+import { doBy } from '../../src/core/jobs/do-by.ts';
+import { jobs, moves, readyToRun } from './all-good.ts';
 import { four, two } from './engines.ts';
 
 const again = (b: Bench): string[] => b.ids().filter((f) => f.includes('.again-'));
@@ -124,6 +125,34 @@ describe('metal that hung on the magnet, and is wiped off', () => {
     expect(changed(seen('slivers', keep)).ids()).toContain('gear.metal:sound');
     expect(seen('slivers', keep).read('gear.magnet', 'clean').ids()).not.toContain('gear.metal:sound');
     expect(changed(seen('pieces', keep)).holds()).toContain('gear-chips');
+  });
+  it('burnt oil is changed and looked at again; burnt in fresh oil, the case is opened and not filled a third time', () => {
+    const drained = (): Bench =>
+      readyToRun(two, 'neglected', ['gear'])
+        .read('gear.first', 'oil')
+        .read('gear.drained', 500e-6)
+        .read('gear.look', 'burnt');
+    const filled = (b: Bench): Bench =>
+      b
+        .done('gear-refill')
+        .read('gear.slots', 'good')
+        .read('gear.washers', 'yes')
+        .read('gear.refill', 'service')
+        .wait(6);
+    const once = drained().read('gear.magnet', 'paste');
+    expect(jobs(once)).toContain('gear-refill');
+    filled(once);
+    expect(once.ids()).toContain('gear.burnt-before:watch');
+    expect(jobs(once)).not.toContain('gear-refill');
+    expect(doBy(once.judged().context).map((d) => d.id)).toContain('by-burnt');
+    once.read('gear.look', 'burnt');
+    expect(once.ids()).toContain('gear.burnt-again:fault');
+    expect(jobs(once)).toContain('metal');
+    expect(moves(once).join(' | ')).not.toMatch(/Once more: refill/);
+    // A third filling hides nothing; the case opened does end it.
+    expect(filled(once).ids()).toContain('gear.burnt-again:fault');
+    expect(once.done('metal').wait(1).ids()).not.toContain('gear.burnt-again:fault');
+    expect(filled(drained()).read('gear.look', 'clear').ids().join(' ')).not.toMatch(/gear\.burnt/);
   });
   it('a belt renewed is work, and contradicts nothing', () => {
     const b = new Bench({ ...four, camDrive: 'belt' }).read('turn.belt', 'slack').read('turn.belt', 'renewed');

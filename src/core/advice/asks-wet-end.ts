@@ -261,6 +261,7 @@ export const wetEndAsks: Asks = {
   ],
   // It ran hot or low: what was torn off meanwhile hangs on the magnet.
   'gear.burnt': [magnet],
+  'gear.burnt-again': [magnet, job('metal')],
   'gear.stand-fill': [job('gear-refill')],
   'gear.poured': [
     goOn('Go on filling from the lowest plug, bubble-free', 'gear', 5, {

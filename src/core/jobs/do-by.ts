@@ -2,11 +2,11 @@ import { school, schoolSaid } from '../house-rules/rules.ts';
 import { addMonths, format, parseISO } from 'date-fns';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
-import { metalExplained } from '../stations/gear/case-state.ts';
+import { burntOil, metalExplained } from '../stations/gear/case-state.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { waterCured, waterEver } from '../stations/gear/water.ts';
 import { pumpOfUnknownAge } from '../stations/cooling/analyse.ts';
-import { isAfter, type Instant } from '../units/instant.ts';
+import { isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { lastMarks } from './done.ts';
 import type { JobId } from './register.ts';
 
@@ -123,9 +123,23 @@ function magnet(c: Context): DoBy | undefined {
   };
 }
 
+function burnt(c: Context): DoBy | undefined {
+  const filled = latestAt(c.record.all('gear.refill').filter((r) => r.value === 'service'));
+  return burntOil(c)?.is === 'before' && filled !== ''
+    ? {
+        id: 'by-burnt',
+        title: 'Gear oil again: burnt?',
+        from: filled,
+        hours: SETTLING,
+        because: 'What came out was burnt: a bearing was hot, or the oil was low.',
+        finding: 'gear.burnt-before'
+      }
+    : undefined;
+}
+
 /** What of this engine may wait with a date. Order of the trade's urgency. */
 export const doBy = (c: Context): DoBy[] =>
-  [anodes(c), impeller(c), lash(c), gearOil(c), magnet(c), cutKey(c)].filter((d) => d !== undefined);
+  [anodes(c), impeller(c), lash(c), gearOil(c), magnet(c), burnt(c), cutKey(c)].filter((d) => d !== undefined);
 
 /** Engine hours when it was found or done; those of the engine where nobody noted them then. */
 export const hoursThen = (c: Context, d: DoBy): number | undefined =>

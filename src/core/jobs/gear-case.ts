@@ -119,6 +119,7 @@ export const gearCase = {
     title: 'Open the gear case and explain the metal',
     raisedBy: [
       only('gear.metal', 'fault'),
+      'gear.burnt-again',
       only('turn.rough-gears', 'fault'),
       only('turn.rough-leg', 'fault'),
       only('turn.locked-leg', 'fault')

@@ -7,7 +7,7 @@ import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { pourOf } from '../oil/changes.ts';
 import { amountFacts, DRAIN_TOLERANCE } from './amount.ts';
 import { stageFacts, testFacts } from './case-facts.ts';
-import { caseEmpty, metalExplained, metalSeen } from './case-state.ts';
+import { burntOil, caseEmpty, metalExplained, metalSeen } from './case-state.ts';
 import { caseResult, mostPressure } from './case-test.ts';
 import type { GearAnalysed, GearFact } from './facts.ts';
 import { frost } from './frost.ts';
@@ -34,7 +34,7 @@ export function analyse(c: Context): GearAnalysed {
       ...water(c),
       ...amountFacts(c),
       ...metal(c),
-      ...(look === 'burnt' ? [{ kind: 'burnt', condition: 'watch', values: {} } as const] : []),
+      ...burnt(c),
       ...stageFacts(c),
       ...testFacts(c),
       ...slots(c),
@@ -86,6 +86,14 @@ function frosty(c: Context): GearFact[] {
 function magnetHolds(c: Context): 'nothing' | 'not looked at' {
   const [oil, magnet] = [c.record.last('gear.look'), c.record.last('gear.magnet')];
   return magnet?.value === 'clean' && oil && !isAfter(oil.at, magnet.at) ? 'nothing' : 'not looked at';
+}
+
+/** A bearing that was hot burns its oil; fresh oil that burns again is no oil that was low once. */
+function burnt(c: Context): GearFact[] {
+  const oil = burntOil(c);
+  if (!oil) return [];
+  const kind = ({ now: 'burnt', before: 'burnt-before', again: 'burnt-again' } as const)[oil.is];
+  return [{ kind, condition: kind === 'burnt-again' ? 'fault' : 'watch', values: {} }];
 }
 
 /** What is on the magnet and in the oil, by the house's school. */

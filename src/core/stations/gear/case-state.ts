@@ -93,10 +93,25 @@ export const caseDangers = (c: Context): CaseDanger[] => [
   ...(caseEmpty(c) ? (['empty'] as const) : [])
 ];
 
-/** Oil was changed after an instant. */
-const oilChanged = (c: Context, at: Instant): boolean =>
-  c.record.all('gear.poured').some((r) => isAfter(r.at, at)) ||
-  c.record.all('gear.refill').some((r) => r.value !== 'no' && r.value !== 'unknown' && isAfter(r.at, at));
+/** Oil was changed after an instant, and before another where one is given. */
+const oilChanged = (c: Context, at: Instant, until?: Instant): boolean =>
+  [
+    ...c.record.all('gear.poured'),
+    ...c.record.all('gear.refill').filter((r) => r.value !== 'no' && r.value !== 'unknown')
+  ].some((r) => isAfter(r.at, at) && (until === undefined || isAfter(until, r.at)));
+
+/**
+ * Burnt oil: in it now; drained since, with fresh oil in; or burnt once more in fresh oil, until the case was opened for it.
+ * Nothing where the latest look at it was another.
+ */
+export function burntOil(c: Context): { readonly is: 'now' | 'before' | 'again'; readonly at: Instant } | undefined {
+  const looks = c.record.all('gear.look').filter((r) => r.value !== 'unknown');
+  const last = looks.at(-1);
+  if (last?.value !== 'burnt') return undefined;
+  const opened = latestInstant(c.renewed('gear.explained'));
+  const again = looks.some((r) => r.value === 'burnt' && isAfter(r.at, opened) && oilChanged(c, r.at, last.at));
+  return { is: again ? 'again' : oilChanged(c, last.at) ? 'before' : 'now', at: last.at };
+}
 
 /**
  * Slivers or pieces that hung on the magnet: parts of gears or bearings. Wiped off they are not explained, so they stand until the case

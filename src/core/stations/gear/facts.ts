@@ -54,6 +54,10 @@ export interface GearFacts {
   'metal-paste': Metal & { readonly examined: boolean };
   'metal-clean': Metal;
   burnt: object;
+  /** It was drained burnt, and fresh oil is in. */
+  'burnt-before': object;
+  /** Burnt once more in fresh oil. */
+  'burnt-again': object;
   /** A stage of the case test; where it bubbles, if that was seen. */
   stage: { readonly test: StageTest; readonly turned: boolean; readonly bubbles: readonly string[] };
   bubbles: { readonly at: readonly string[] };

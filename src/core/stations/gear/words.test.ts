@@ -127,6 +127,8 @@ const examples: Examples<GearFacts> = {
   })),
   'metal-clean': [{ kind: 'metal-clean', condition: sound, values: { school: magnetMetal } }],
   burnt: [{ kind: 'burnt', condition: watch, values: {} }],
+  'burnt-before': [{ kind: 'burnt-before', condition: watch, values: {} }],
+  'burnt-again': [{ kind: 'burnt-again', condition: fault, values: {} }],
   stage: stages.flatMap((test) =>
     [true, false].map(
       (turned) =>

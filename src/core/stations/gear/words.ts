@@ -187,8 +187,18 @@ export const words: WordsOf<GearFacts, GearBasis> = {
   }),
   burnt: (_, basis) => ({
     found: 'The oil is burnt: it ran hot or low.',
-    advice: 'Look at gears and bearings before it runs in gear.',
+    advice: 'The magnet says how far it went; fresh oil before it turns in gear.',
     because: practice(seen(basis), 'burnt oil is a bearing that was hot.')
+  }),
+  'burnt-before': (_, basis) => ({
+    found: 'The oil that came out was burnt, and fresh oil is in.',
+    advice: 'It is looked at again after the first hours: burnt once more, it was not the oil.',
+    because: practice(seen(basis), 'oil that was low or old burns once; a bearing that goes burns the next as well.')
+  }),
+  'burnt-again': (_, basis) => ({
+    found: 'The oil is burnt again, and it was fresh.',
+    advice: 'No third filling: the case is opened, gears and bearings looked at.',
+    because: practice(seen(basis), 'fresh oil that burns names a bearing or gears that run hot.')
   }),
   ...caseWords,
   groove: ({ condition, values: { depth } }, _, units) => ({

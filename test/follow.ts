@@ -14,6 +14,7 @@ export class Follower {
   survey: SurveyFile;
   private at: number;
   private n = 0;
+  private oiled = false;
 
   constructor(survey: SurveyFile) {
     this.survey = survey;
@@ -43,7 +44,11 @@ export class Follower {
       ...(round > 1 ? { round } : {}),
       // With the gauge that was used before.
       ...(what === 'compression.pressure' && gauge ? { instrument: gauge } : {}),
-      ...more
+      ...more,
+      // Noted as what it is, where he has put oil in.
+      ...(what === 'compression.pressure' && this.oiled
+        ? { conditions: { ...more.conditions, bores: 'oiled' as const } }
+        : {})
     } as Reading;
     this.survey = { ...this.survey, readings: [...this.survey.readings, reading] };
   }
@@ -130,6 +135,9 @@ export class Follower {
     } else if (move.items?.includes('oil.pressure')) {
       this.read('oil.pressureRpm', 2000);
       this.read('oil.pressure', 300e3);
+    } else if (move.items?.includes('plugs.oil')) {
+      this.read('plugs.oil', 15e-6);
+      this.oiled = true;
     } else if (move.id === 'look:start-lock') this.read('turn.startLock', 'locks');
     else if (move.station) {
       const before = this.survey.readings.length;

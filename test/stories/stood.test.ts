@@ -101,3 +101,35 @@ describe('an assessment that is closed', () => {
     expect(row.holds.map((h) => h.title)).not.toContain('Old or watered fuel aboard');
   });
 });
+
+describe('oil into bores that stood for years', () => {
+  const stood = (): Bench => {
+    const b = new Bench(two, 'long-stored', { yearsIdle: 6 });
+    for (const cylinder of [1, 2, 3])
+      b.read('plugs.read', ['dry'], { cylinder }).read('plugs.hole', 'clean', { cylinder });
+    return b.read('plugs.order', 'yes').read('turn.plugs', 'out').read('turn.result', 'free');
+  };
+  const now = (b: Bench): string[] => b.assessed().moves.flatMap((m) => (m.waits ? [] : [m.title]));
+  const OIL = 'Oil the bores, note how much';
+
+  it('is the next step before anything cranks it, and “none” is no answer to it', () => {
+    expect(now(stood())).toContain(OIL);
+    const none = stood().read('plugs.oil', 0);
+    expect(now(none)).toContain(OIL);
+    expect(none.assessed().moves.find((m) => m.title === 'Compression, every cylinder')?.waits).toBe(
+      'First: oil into the bores.'
+    );
+    expect(now(none.read('plugs.oil', 10e-6))).not.toContain(OIL);
+  });
+  it('readings marked dry over it are noted as oiled, and the doubt is closed', () => {
+    const all = [1, 2, 3].map((k) => [k, 118] as const);
+    const b = stood().read('plugs.oil', 10e-6).psi(all);
+    expect(b.ids()).toContain('compression.bores:cannot-tell');
+    expect(now(b)).toContain('Compression again, noted as oiled');
+    b.psi(all, { conditions: { throttle: 'open', bores: 'oiled' } });
+    expect(b.ids()).not.toContain('compression.bores:cannot-tell');
+    expect(now(b).join(' | ')).not.toMatch(/noted as oiled/);
+    // A day later the oil has run off, and dry readings are dry.
+    expect(stood().read('plugs.oil', 10e-6).wait(30).psi(all).ids()).not.toContain('compression.bores:cannot-tell');
+  });
+});

@@ -244,7 +244,7 @@ export const compressionAsks: Asks = {
   'compression.adapter-size': [again(', without the adapter')],
   'compression.falls': [again(', valve and seal of the gauge looked at')],
   'compression.order': [again(', in the reverse order')],
-  'compression.bores': [again(', when the oil has run off')],
+  'compression.bores': [again(', noted as oiled', { conditions: { bores: 'oiled' } })],
   'compression.missing': [
     goOn('Compression of the other cylinders', 'compression', 3, {
       items: ['compression.pressure'],

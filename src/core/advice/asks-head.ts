@@ -99,7 +99,12 @@ export const headAsks: Asks = {
   'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), scoredLeak],
   'plugs.hole-holed': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
   'plugs.hole-rust': [job('soak')],
-  'plugs.dry-bores': [look('Oil the bores, note how much', ['plugs.oil'], 3)],
+  // None put in is no answer to it: what is cranked waits for it.
+  'plugs.dry-bores': [
+    look('Oil the bores, note how much', ['plugs.oil'], 3, {
+      open: (c) => c.record.asked('plugs.oil')?.value !== 'unknown'
+    })
+  ],
   'plugs.volts': [
     repeat('Crank again on a charged battery', 'plugs', 3, { items: ['plugs.volts'], first: true }),
     job('battery')

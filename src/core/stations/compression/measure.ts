@@ -1,4 +1,5 @@
-import type { Instant } from '../../units/instant.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
+import { boreOil } from '../plugs/oil-in-bores.ts';
 import { harmedAt } from '../run/overheated.ts';
 import { soakedAt } from '../turn/soak.ts';
 import { ownLimits } from '../../engine/limits.ts';
@@ -83,6 +84,19 @@ export const boreWork = (c: Context): readonly Instant[] => [
   ...harmedAt(c)
 ];
 
+/** Marked dry while oil was in the bores, and read again as what it was: the second one is the reading. */
+function withoutMismarked(c: Context, tests: readonly PressureTest[]): readonly PressureTest[] {
+  const oiled = tests.filter(wet);
+  return oiled.length
+    ? tests.filter(
+        (r) =>
+          r.conditions?.bores !== 'dry' ||
+          boreOil(c, r.at) === undefined ||
+          !oiled.some((o) => o.cylinder === r.cylinder && isAfter(o.at, r.at) && boreOil(c, o.at) !== undefined)
+      )
+    : tests;
+}
+
 /** What was measured at each cylinder, and what of it counts. */
 export const pressures = (c: Context): Map<string, Measured<PressureTest, PressureVoid>> =>
-  measure(completed(pressureTests(c)), rule, boreWork(c));
+  measure(completed(withoutMismarked(c, pressureTests(c))), rule, boreWork(c));

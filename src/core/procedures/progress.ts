@@ -16,8 +16,6 @@ export interface StepState {
   readonly by?: 'hand' | 'reading';
   /** Who ticked it, and when, where it was by hand. */
   readonly mark?: StepMark;
-  /** When it was done. */
-  readonly at?: Instant;
 }
 
 export interface Progress {
@@ -85,7 +83,7 @@ export function progressOf(c: Context, p: Procedure, from?: Instant): Progress {
     const mark = of(step.id);
     if (mark?.state === 'done') {
       claim(step, mark.at);
-      return { step, done: true, by: 'hand', mark, at: mark.at };
+      return { step, done: true, by: 'hand', mark };
     }
     const since = mark?.at ?? began ?? from;
     const read =
@@ -96,9 +94,7 @@ export function progressOf(c: Context, p: Procedure, from?: Instant): Progress {
             return !isAfter(since, at) && (floor === undefined || isAfter(at, floor));
           });
     if (read !== undefined) claim(step, read);
-    return read !== undefined
-      ? { step, done: true, by: 'reading', at: read }
-      : { step, done: false, ...(mark ? { mark } : {}) };
+    return read !== undefined ? { step, done: true, by: 'reading' } : { step, done: false, ...(mark ? { mark } : {}) };
   });
   const done = steps.filter((s) => s.done).length;
   const whole = of();
@@ -110,27 +106,4 @@ export function progressOf(c: Context, p: Procedure, from?: Instant): Progress {
     finished: whole?.state === 'done' ? whole : undefined,
     untouched: done === 0
   };
-}
-
-/**
- * When the work itself was over: its last step that takes something off or puts it back, where steps after that were read. What those
- * read is read of the engine as it was put together, and proves the work; marked done only when the last line is ticked, it would be of
- * the engine before. Nothing where no step proves it, or where the job was marked since.
- * @param reads the items that prove the job
- * @param marked when the job was last marked
- */
-export function putTogetherAt(
-  { steps }: Pick<Progress, 'steps'>,
-  reads: readonly ItemId[],
-  marked?: Instant
-): Instant | undefined {
-  const proving = ({ step }: StepState): boolean => !!step.items?.some((i) => reads.includes(i));
-  const last = steps.findLastIndex(
-    (s) => s.done && !proving(s) && !!(s.step.fits ?? s.step.takesOff ?? s.step.renew)?.length
-  );
-  const at = steps[last]?.at;
-  const read = steps
-    .slice(last + 1)
-    .some((s) => proving(s) && s.done && s.at !== undefined && at !== undefined && isAfter(s.at, at));
-  return at !== undefined && read && (marked === undefined || isAfter(at, marked)) ? at : undefined;
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { partNumbers } from '$core/engine/card.ts';
   import { benchList, waitingOf, type Procedure } from '$core/procedures/procedure.ts';
-  import { BEGIN, procedureMark, progressOf, type Progress } from '$core/procedures/progress.ts';
+  import { BEGIN, procedureMark, progressOf } from '$core/procedures/progress.ts';
   import { refusedAct } from '$core/holds/against.ts';
   import type { Hold } from '$core/holds/hold.ts';
   import { stations } from '$core/stations/register.ts';
@@ -31,7 +31,7 @@
     /** Said where it is finished. */
     after?: Snippet;
     /** What else is marked when it is finished. */
-    onfinish?: (note: string | undefined, progress: Progress) => void;
+    onfinish?: (note: string | undefined) => void;
   }
   let { procedure, held = [], fasteners, head, closes, after, onfinish }: Props = $props();
   const session = useSession();
@@ -81,9 +81,8 @@
       return;
     }
     complaint = '';
-    const made = progress;
     session.mark(procedureMark(procedure), 'done', note.trim() || undefined);
-    onfinish?.(note.trim() || undefined, made);
+    onfinish?.(note.trim() || undefined);
     note = '';
   }
 </script>

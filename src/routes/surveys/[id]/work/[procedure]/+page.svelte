@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { putTogetherAt, type Progress } from '$core/procedures/progress.ts';
   import { procedureNamed } from '$core/procedures/register.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import FastenerList from '$lib/ui/tray/FastenerList.svelte';
@@ -18,13 +17,6 @@
   );
   let said = $state<Readonly<Record<string, boolean>>>({});
   const picked = (id: string): boolean => said[id] ?? id === procedure.jobs[0];
-  /** What was read in it after it was put together proves it. */
-  function finished(note: string | undefined, progress: Progress): void {
-    for (const j of jobs.filter((x) => picked(x.id))) {
-      const marked = session.survey.steps?.filter((m) => m.step === j.id).at(-1)?.at;
-      session.mark(j.id, 'done', note, false, putTogetherAt(progress, j.proof.reads ?? [], marked));
-    }
-  }
   const proves = $derived(
     procedure.jobs.find((id) => session.survey.steps?.some((m) => m.step === id && m.state === 'done'))
   );
@@ -33,7 +25,10 @@
 <svelte:head><title>{procedure.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
 
 {#key procedure.id}
-  <ProcedureWork {procedure} onfinish={finished}>
+  <ProcedureWork
+    {procedure}
+    onfinish={(note) => jobs.filter((j) => picked(j.id)).forEach((j) => session.mark(j.id, 'done', note))}
+  >
     {#snippet fasteners()}<FastenerList list={known} />{/snippet}
     {#snippet head()}
       {#if !fitting}<p class="mt-2 border-l-2 border-warning pl-2 text-sm font-medium text-warning">

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Bench } from '../case.ts';
+import type { Bench } from '../case.ts';
 import type { Profile } from '../../src/core/engine/profile.ts';
 import { jobs, moves, ranWell, readyToRun } from './all-good.ts';
 import { four, two, v6 } from './engines.ts';
@@ -104,12 +104,6 @@ describe('the head was off', () => {
     const b = lifted('valves', { ...belted, interference: 'no' });
     expect(b.holds()).not.toContain('belt');
     expect(moves(b)).toContain(BELT);
-  });
-  it('a belt on its marks, of an engine that nobody turned, makes nothing sound', () => {
-    const b = new Bench(belted).read('turn.belt', 'sound');
-    const gate = (): boolean => b.assessed().gates.find((g) => g.id === 'station.turn')!.passes;
-    expect([b.ids().filter((f) => f.startsWith('turn.')), gate()]).toEqual([['turn.belt:not-looked-at'], false]);
-    expect(b.read('turn.result', 'free').ids()).toContain('turn.belt:sound');
   });
   it('chains, and work that leaves the head on, ask for no belt', () => {
     expect(lifted('head-gasket').ids()).not.toContain('turn.belt-was-off:cannot-tell');

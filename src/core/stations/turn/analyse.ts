@@ -191,8 +191,6 @@ function belt(c: Context): TurnFact[] {
   const stands = is !== undefined && is !== 'sound' && is !== 'renewed';
   if (!stands && beltWasOff(c)) return [{ kind: 'belt-was-off', condition: 'cannot-tell', values: { interference } }];
   if (!is || is === 'not-fitted') return [];
-  if (is === 'sound' || is === 'renewed')
-    // A belt that is on its marks has turned nothing yet: by itself it makes no engine one that turns.
-    return [{ kind: 'belt', condition: turning(c).turns.length ? 'sound' : 'not-looked-at', values: { is } }];
+  if (is === 'sound' || is === 'renewed') return [{ kind: 'belt', condition: 'sound', values: { is } }];
   return [{ kind: 'belt-suspect', id: 'belt', condition: 'fault', values: { is, interference } }];
 }

@@ -58,6 +58,7 @@ const goodLeg = (b: Bench): Bench =>
   b
     .read('gear.first', 'oil')
     .read('gear.look', 'clear')
+    .read('gear.magnet', 'clean')
     .read('gear.drained', 2.9e-4)
     .read('gear.washers', 'yes')
     .read('gear.refill', 'service')

@@ -259,6 +259,17 @@ export const wetEndAsks: Asks = {
     { ...magnet, open: (c, f) => magnet.open(c, f) || shimmersSince(c) },
     job('metal', { only: ['fault'] })
   ],
+  'gear.unseen-oil': [
+    look('Lower gear plug a crack open', ['gear.first'], 4, {
+      late: 'release',
+      open: (c) => !caseEmpty(c) && !asked(c, 'gear.first')
+    }),
+    look('Look at the gear oil that came out', ['gear.look'], 1, {
+      late: 'release',
+      open: (c) => caseEmpty(c) && !asked(c, 'gear.look')
+    })
+  ],
+  'gear.unseen-magnet': [{ ...magnet, late: 'release' }],
   // It ran hot or low: what was torn off meanwhile hangs on the magnet.
   'gear.burnt': [magnet],
   'gear.burnt-again': [magnet, job('metal')],

@@ -1,4 +1,5 @@
 import { ofThisPart } from '../../findings/renewed.ts';
+import type { ItemId } from '../items.ts';
 import { known } from '../../engine/profile.ts';
 import { isAfter } from '../../units/instant.ts';
 import { gearCapacity } from './capacity.ts';
@@ -30,7 +31,7 @@ export function analyse(c: Context): GearAnalysed {
       allowed: ruleNumber(c.rules, 'caseLeak'),
       most: mostPressure(c)
     },
-    facts: [
+    facts: withUnseen(c, [
       ...water(c),
       ...amountFacts(c),
       ...metal(c),
@@ -42,8 +43,22 @@ export function analyse(c: Context): GearAnalysed {
       ...refilling(c),
       ...washers(c),
       ...oilSeen(c)
-    ]
+    ])
   };
+}
+
+/** A gear case is its oil and its magnet: clear oil says nothing of the bearings, and a clean magnet nothing of the seals. */
+function withUnseen(c: Context, facts: readonly GearFact[]): GearFact[] {
+  if (!facts.some((f) => f.condition === 'sound')) return [...facts];
+  const unseen = (what: 'oil' | 'magnet', fact: 'clean' | 'metal', by: readonly ItemId[]): GearFact[] =>
+    by.some((item) => (c.record.value(item) ?? 'unknown') !== 'unknown') || facts.some((f) => (f.id ?? f.kind) === fact)
+      ? []
+      : [{ kind: 'unseen', id: `unseen-${what}`, condition: 'cannot-tell', values: { what } }];
+  return [
+    ...facts,
+    ...unseen('oil', 'clean', ['gear.first', 'gear.look']),
+    ...unseen('magnet', 'metal', ['gear.magnet'])
+  ];
 }
 
 /** Water in the oil, now or before, and frost that may crack a case with water in it. */

@@ -53,6 +53,8 @@ export interface GearFacts {
   'metal-shimmer': Metal & { readonly held: 'nothing' | 'not looked at' };
   'metal-paste': Metal & { readonly examined: boolean };
   'metal-clean': Metal;
+  /** Some of the check is sound, and this of it nobody has looked at. */
+  unseen: { readonly what: 'oil' | 'magnet' };
   burnt: object;
   /** It was drained burnt, and fresh oil is in. */
   'burnt-before': object;

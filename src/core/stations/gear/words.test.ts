@@ -156,6 +156,7 @@ const examples: Examples<GearFacts> = {
     values: { result: r }
   })),
   groove: [watch, fault].map((condition) => ({ kind: 'groove', condition, values: { depth: 0.0003 } })),
+  unseen: (['oil', 'magnet'] as const).map((what) => ({ kind: 'unseen', condition: doubt, values: { what } })),
   slots: (['chewed', 'stuck'] as const).map((said) => ({ kind: 'slots', condition: watch, values: { said } })),
   'stand-fill': [{ kind: 'stand-fill', condition: fault, values: {} }],
   'level-hole': (['bubbles', 'no', 'not looked at'] as const).map((said) => ({

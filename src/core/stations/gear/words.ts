@@ -262,6 +262,15 @@ export const words: WordsOf<GearFacts, GearBasis> = {
       : 'Enough for a stand run; drain it and look before it goes back.',
     because: withSchool(practice(seen(basis), 'no free water does not clear milky oil.'), school)
   }),
+  unseen: ({ values: { what } }, basis) => ({
+    found: what === 'oil' ? 'Nobody has looked at the gear oil yet.' : 'The magnet was not looked at.',
+    advice:
+      what === 'oil' ? 'Open the lower plug a crack and see what comes first.' : 'Wipe it, and name what is on it.',
+    because: practice(
+      seen(basis),
+      'oil tells of the seals, the magnet of gears and bearings: neither speaks for the other.'
+    )
+  }),
   clean: ({ values: { dark } }, basis) => ({
     found: dark ? 'The oil is dark but clean of water.' : 'The oil is clear.',
     because: practice(seen(basis), 'clear or dark oil without water first.')

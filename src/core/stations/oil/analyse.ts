@@ -34,7 +34,7 @@ export function analyse(c: Context): OilAnalysed {
   if (c.survey.engine.profile.strokes === 'two') return { basis, facts: [] };
   return {
     basis,
-    facts: [
+    facts: withUndipped(c, [
       ...levelFact(c),
       ...(look === 'milky' ? [{ kind: 'milky', condition: 'fault', values: {} } as const] : []),
       ...milkyOnce(c),
@@ -49,8 +49,17 @@ export function analyse(c: Context): OilAnalysed {
       ...residue(c),
       ...poured(c),
       ...(record.value('oil.filter') === 'stuck' ? [{ kind: 'filter', condition: 'fault', values: {} } as const] : [])
-    ]
+    ])
   };
+}
+
+/** Clean oil is oil that somebody saw; how much of it there is the stick says. */
+function withUndipped(c: Context, facts: readonly OilFact[]): OilFact[] {
+  const { last, useless, position } = dips(c);
+  const told = last.length > 0 || useless !== undefined || position !== undefined;
+  return !told && facts.some((f) => f.condition === 'sound')
+    ? [...facts, { kind: 'level-unread', condition: 'cannot-tell', values: {} }]
+    : [...facts];
 }
 
 /** Oil that was milky and was changed is seen clear, and seen clear after a run, before it counts as cured. */

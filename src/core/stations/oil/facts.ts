@@ -42,6 +42,8 @@ export interface OilFacts {
   'milky-before': { readonly stage: MilkyStage };
   'level-milky': { readonly mark: Mark };
   look: object;
+  /** Some of the check is sound, and no dip says how much oil there is. */
+  'level-unread': object;
   thin: object;
   /** It was, before the work that was done on it. */
   'thin-before': object;

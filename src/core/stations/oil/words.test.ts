@@ -46,6 +46,7 @@ const examples: Examples<OilFacts> = {
     { kind: 'undipped', condition: doubt, values: { poured: 0.3e-3, drawn: false } },
     { kind: 'undipped', condition: doubt, values: { poured: 0, drawn: true } }
   ],
+  'level-unread': [{ kind: 'level-unread', condition: doubt, values: {} }],
   level: [{ kind: 'level', condition: doubt, values: {} }],
   early: [{ kind: 'early', condition: doubt, values: {} }],
   'dip-once': [{ kind: 'dip-once', condition: doubt, values: { dip } }],

@@ -171,7 +171,12 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     because: dippedBecause(basis, units)
   }),
   look: (_, basis, units) => ({
-    found: 'The engine oil looks clean; now dip it twice.',
+    found: 'The engine oil looks clean.',
+    because: dippedBecause(basis, units)
+  }),
+  'level-unread': (_, basis, units) => ({
+    found: 'The engine oil was not dipped yet.',
+    advice: 'Level it, wait, dip it twice.',
     because: dippedBecause(basis, units)
   }),
   thin: (_, basis) => ({

@@ -35,6 +35,22 @@ export function analyse(c: Context): TurnAnalysed {
   const { turns } = turning(c);
   const { rows, limit, deviation } = pistonDepths(c);
   const felt = feltIn(c);
+  const facts: TurnFact[] = [
+    ...turnFacts(c, felt),
+    // Felt, and how it turns not said: what was felt counts all the same.
+    ...(!turns.length && felt.length
+      ? [{ kind: 'felt-only', id: 'feel', condition: 'watch', values: { felt } } as const]
+      : []),
+    ...bumpFacts(c),
+    ...assembled(c),
+    ...water(c),
+    ...exposed(c),
+    ...belt(c),
+    ...shiftFacts(c),
+    ...depthFacts(c)
+  ];
+  // A belt on its marks and a shift that works turned nothing over: by themselves they make no engine one that turns.
+  const unturned = !turns.length && facts.some((f) => f.condition === 'sound');
   return {
     basis: {
       turns: turns.map((t) => t.result),
@@ -42,20 +58,7 @@ export function analyse(c: Context): TurnAnalysed {
       shifts: shiftsOf(c),
       depths: { rows, limit, deviation }
     },
-    facts: [
-      ...turnFacts(c, felt),
-      // Felt, and how it turns not said: what was felt counts all the same.
-      ...(!turns.length && felt.length
-        ? [{ kind: 'felt-only', id: 'feel', condition: 'watch', values: { felt } } as const]
-        : []),
-      ...bumpFacts(c),
-      ...assembled(c),
-      ...water(c),
-      ...exposed(c),
-      ...belt(c),
-      ...shiftFacts(c),
-      ...depthFacts(c)
-    ]
+    facts: unturned ? [...facts, { kind: 'unturned', condition: 'cannot-tell', values: {} }] : facts
   };
 }
 

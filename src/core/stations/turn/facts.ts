@@ -37,6 +37,8 @@ export interface TurnFacts {
   free: { readonly running: number };
   /** Felt, and how it turns was not said. */
   'felt-only': { readonly felt: readonly string[] };
+  /** Something else of this check is sound, and nobody has turned it by hand. */
+  unturned: object;
   bumps: { readonly counted: number; readonly expected: number };
   assembled: { readonly said: 'stiffer' | 'binds' };
   water: { readonly said: string };

@@ -113,6 +113,11 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
     advice: 'Oil the bores, soak, and turn it again tomorrow; no force.',
     because: inOrder(basis)
   }),
+  unturned: (_, basis) => ({
+    found: 'It was not turned by hand yet.',
+    advice: 'Turn it two full turns by hand.',
+    because: practice(turned(basis), 'marks in line and a shift that works say nothing of what the pistons do.')
+  }),
   nobumps: ({ values: { plugs, counted, valves } }, basis) => ({
     ...(plugs
       ? {

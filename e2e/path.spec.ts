@@ -60,6 +60,7 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await go(page, /7 Gear oil/);
   await tap(page, 'Upright a while', 'oil');
   await button(page, 'The oil looks like', 'clear');
+  await tap(page, 'Wipe the magnet', 'clean');
   await go(page, /8 Fuel/);
   await page.getByRole('textbox', { name: 'Age of the fuel' }).fill('2 weeks');
   await page.getByRole('textbox', { name: 'Age of the fuel' }).blur();
@@ -166,6 +167,7 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   await choose('Upright a while', 'oil');
   await page.getByRole('group', { name: 'The oil looks like' }).getByRole('button', { name: 'clear' }).focus();
   await press('Enter');
+  await choose('Wipe the magnet', 'clean');
   await press('8');
   await page.getByRole('textbox', { name: 'Age of the fuel' }).focus();
   await page.keyboard.type('1 month');

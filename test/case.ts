@@ -35,13 +35,14 @@ export class Bench {
     return this;
   }
 
-  done(step: string): this {
+  /** Marked done now, or at a moment before. */
+  done(step: string, { at }: { at?: string } = {}): this {
     this.at += 60_000;
     this.survey = {
       ...this.survey,
       steps: [
         ...(this.survey.steps ?? []),
-        { id: `s${this.survey.steps?.length ?? 0}`, at: new Date(this.at).toISOString(), step, state: 'done' }
+        { id: `s${this.survey.steps?.length ?? 0}`, at: at ?? new Date(this.at).toISOString(), step, state: 'done' }
       ]
     };
     return this;

@@ -34,6 +34,7 @@ export const batteryCharging: Procedure = {
     },
     {
       id: 'crank',
+      proves: true,
       act: 'crank',
       text: 'Cranking ten seconds, spark off: at the posts not under 9.6, plugs in.',
       careful: ['vapour', 'propeller'],

@@ -136,6 +136,7 @@ export const carburettorStrip: Procedure = {
       },
       {
         id: 'prime',
+        proves: true,
         text: 'Bulb firm, bowls and joints dry for two minutes; only then the start.',
         careful: ['vapour'],
         items: ['fuel.bulb', 'fuel.floods']

@@ -121,6 +121,7 @@ export const engineOil: Procedure = {
       },
       {
         id: 'run',
+        proves: true,
         text: 'A minute at idle on water: lamp out, filter and plug dry; off.',
         careful: ['carbon-monoxide', 'propeller'],
         act: 'start',

@@ -70,6 +70,7 @@ export const flushPassages: Procedure = {
       ? [
           {
             id: 'both',
+            proves: true as const,
             text: 'A run to warm: both banks measured at the same spot.',
             careful: ['hot', 'carbon-monoxide'] as const,
             act: 'start' as const,
@@ -79,6 +80,7 @@ export const flushPassages: Procedure = {
       : [
           {
             id: 'run',
+            proves: true as const,
             text: 'A run to warm: head measured until it holds.',
             careful: ['hot', 'carbon-monoxide'] as const,
             act: 'start' as const,

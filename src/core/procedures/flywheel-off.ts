@@ -50,7 +50,7 @@ export const flywheelOff: Procedure = {
       items: ['spark.trigger'],
       branch: [{ seen: 'Oil', then: 'Upper crank seal.', job: 'crank-seal' }]
     },
-    wheelOn,
+    { ...wheelOn, proves: true },
     {
       id: 'turn',
       text: 'Turned by hand, its way: nothing rubs.',

@@ -61,7 +61,7 @@ export const fuelPump: Procedure = {
       fits: ['base gasket', 'boost diaphragm', 'valve body', 'diaphragm', 'gasket', 'cover', 'pump screws'],
       renew: ['fuel-pump kit']
     },
-    { id: 'prime', text: 'Bulb firm, joints dry.', careful: ['vapour'], items: ['fuel.bulb'] },
+    { id: 'prime', proves: true, text: 'Bulb firm, joints dry.', careful: ['vapour'], items: ['fuel.bulb'] },
     {
       id: 'prove',
       text: 'On water at speed for five minutes, bulb untouched; vacuum again.',

@@ -229,6 +229,7 @@ export function sealSteps(c: Context, where: string, facing: string): ProcedureS
 
 export const testAfter: ProcedureStep = {
   id: 'test',
+  proves: true,
   text: 'Case test before any oil goes in: low stage, high stage, vacuum, shafts turned and shift moved at each.',
   careful: ['air'],
   because: 'Oil hides a leak and costs a second draining.',

@@ -115,6 +115,7 @@ export const headGasket: Procedure = {
         ? [
             {
               id: 'belt-on',
+              proves: true as const,
               text: 'Belt on, marks in line, tensioned; two whole turns by hand, and the marks again.',
               items: ['turn.belt'] as const,
               because: 'A tooth out it fires at the wrong moment, and a starter finds that out the dear way.',
@@ -126,6 +127,7 @@ export const headGasket: Procedure = {
         ? [
             {
               id: 'lash',
+              proves: true as const,
               text: 'Valve lash, cold, every valve, before it is cranked.',
               items: ['compression.lashIn', 'compression.lashEx'] as const
             }
@@ -133,6 +135,7 @@ export const headGasket: Procedure = {
         : []),
       {
         id: 'test',
+        proves: true,
         text: 'Compression of every cylinder and leak-down before the covers go on; then the rest.',
         items: ['compression.pressure', 'compression.leakdown'],
         fits: ['leads and covers']

@@ -57,6 +57,7 @@ export const intakeIndicator: Procedure = {
     },
     {
       id: 'run',
+      proves: true,
       text: 'On water: stream within half a minute; then a bucket timed for half a minute.',
       careful: ['carbon-monoxide', 'propeller'],
       act: 'start',

@@ -48,6 +48,7 @@ export const lash: Procedure = {
     },
     {
       id: 'twice',
+      proves: true,
       text: 'Turned twice by hand, measured once more: all.',
       turns: { way: about(c).way, from: 'above' },
       items: ['compression.lashIn', 'compression.lashEx']

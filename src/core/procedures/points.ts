@@ -75,6 +75,7 @@ export const points: Procedure = {
       wheelOn,
       {
         id: 'spark',
+        proves: true,
         act: 'crank',
         text: 'Spark by the tester, each cylinder, turned by the rope.',
         careful: ['high-voltage', 'vapour'],

@@ -45,6 +45,8 @@ export interface ProcedureStep {
   readonly wait?: number;
   /** What is written down with it: read after the work began, wherever it was, the step ticks itself. */
   readonly items?: readonly ItemId[];
+  /** The work is done before it: what is read here and after it is read of the mended engine, and proves the job. */
+  readonly proves?: true;
   /** Which readings tick this step, where the check itself says what is enough: a stage of a case test that was judged. */
   readonly accepts?: (r: Reading) => boolean;
   readonly torque?: readonly LimitId[];

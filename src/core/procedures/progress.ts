@@ -1,8 +1,10 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import { lastMarks } from '../jobs/done.ts';
+import type { JobId } from '../jobs/register.ts';
 import type { StepMark } from '../record/reading.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
 import { allItems, type ItemId } from '../stations/items.ts';
-import { isAfter, type Instant } from '../units/instant.ts';
+import { isAfter, latestInstant, type Instant } from '../units/instant.ts';
 import type { Procedure, ProcedureStep } from './procedure.ts';
 
 /** The name under which a procedure, or one of its steps, is marked in the record. */
@@ -16,6 +18,8 @@ export interface StepState {
   readonly by?: 'hand' | 'reading';
   /** Who ticked it, and when, where it was by hand. */
   readonly mark?: StepMark;
+  /** When it was done. */
+  readonly at?: Instant;
 }
 
 export interface Progress {
@@ -83,7 +87,7 @@ export function progressOf(c: Context, p: Procedure, from?: Instant): Progress {
     const mark = of(step.id);
     if (mark?.state === 'done') {
       claim(step, mark.at);
-      return { step, done: true, by: 'hand', mark };
+      return { step, done: true, by: 'hand', mark, at: mark.at };
     }
     const since = mark?.at ?? began ?? from;
     const read =
@@ -94,7 +98,9 @@ export function progressOf(c: Context, p: Procedure, from?: Instant): Progress {
             return !isAfter(since, at) && (floor === undefined || isAfter(at, floor));
           });
     if (read !== undefined) claim(step, read);
-    return read !== undefined ? { step, done: true, by: 'reading' } : { step, done: false, ...(mark ? { mark } : {}) };
+    return read !== undefined
+      ? { step, done: true, by: 'reading', at: read }
+      : { step, done: false, ...(mark ? { mark } : {}) };
   });
   const done = steps.filter((s) => s.done).length;
   const whole = of();
@@ -106,4 +112,29 @@ export function progressOf(c: Context, p: Procedure, from?: Instant): Progress {
     finished: whole?.state === 'done' ? whole : undefined,
     untouched: done === 0
   };
+}
+
+/**
+ * When the engine stood as it was put together, before the first step that only proves the work; `whole` where no step before that is open.
+ * What is read after it is read of the mended engine. A job that is marked when the last line is ticked would call it one of the engine
+ * before. Nothing where no step only proves, or nothing before it was done.
+ */
+export function putTogether({ steps }: Pick<Progress, 'steps'>): { at: Instant; whole: boolean } | undefined {
+  const proof = steps.findIndex((s) => s.step.proves);
+  const work = steps.slice(0, Math.max(0, proof));
+  const done = work.flatMap((s) => s.at ?? []);
+  return done.length ? { at: latestInstant(done), whole: work.every((s) => s.done) } : undefined;
+}
+
+/** Jobs of a procedure that were marked done since it was begun, each with its moment. */
+export function jobsMarked(
+  survey: SurveyFile,
+  p: Pick<Procedure, 'jobs'>,
+  { began }: Pick<Progress, 'began'>
+): { readonly job: JobId; readonly at: Instant }[] {
+  const last = lastMarks(survey);
+  return p.jobs.flatMap((job) => {
+    const mark = last.get(job);
+    return mark?.state === 'done' && began !== undefined && !isAfter(began, mark.at) ? [{ job, at: mark.at }] : [];
+  });
 }

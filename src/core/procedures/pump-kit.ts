@@ -134,6 +134,7 @@ export const pumpKit: Procedure = {
       },
       {
         id: 'drill',
+        proves: true,
         text: 'In neutral, clamped, sleeves clear: intake in a bucket, low-speed drill on the shaft, its own way: water from the tube within seconds?',
         careful: ['eyes'],
         because: 'A minute now, or the leg comes down again.',

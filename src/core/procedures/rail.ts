@@ -104,6 +104,7 @@ export const rail: Procedure = {
       },
       {
         id: 'prove',
+        proves: true,
         text: 'Joints dry with the pump running, then pressure again, and once more five minutes after the key is off.',
         careful: ['fuel-pressure'],
         renew: ['rail seals'],

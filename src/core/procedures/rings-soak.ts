@@ -65,6 +65,7 @@ export const ringsSoak: Procedure = {
       },
       {
         id: 'after',
+        proves: true,
         text: 'Measured again, bores dry, same gauge, same throttle.',
         items: ['compression.pressure', 'compression.leakdown'],
         branch: [

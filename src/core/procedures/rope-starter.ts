@@ -58,6 +58,7 @@ export const ropeStarter: Procedure = {
     { id: 'try', text: 'Pulled to its end: does the spring still have half a turn? Let go: home at once?' },
     {
       id: 'on',
+      proves: true,
       text: 'On, screws by length, lock cable hooked: in gear it must not pull.',
       fits: ['dogs and spring', 'friction plate', 'centre screw', 'starter', 'lock cable', 'starter screws'],
       items: ['plugs.rope']

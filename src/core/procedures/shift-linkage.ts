@@ -41,6 +41,7 @@ export const shiftLinkage: Procedure = {
     },
     {
       id: 'forward',
+      proves: true,
       text: 'Forward, the propeller turned while shifting: full travel, the lever over its detent, no spring in the linkage.',
       turns: { way: 'clockwise', from: 'behind' },
       because:

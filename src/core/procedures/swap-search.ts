@@ -61,6 +61,7 @@ export const swapSearch: Procedure = {
     },
     {
       id: 'back',
+      proves: true,
       text: 'All back where it belonged but the bad one; tags off when it sparks.',
       fits: ['coil'],
       items: ['spark.result']

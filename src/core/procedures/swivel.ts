@@ -49,6 +49,7 @@ export const swivel: Procedure = {
     { id: 'nipples', text: 'Blocked nipples out, passage picked, new ones in.', renew: ['grease nipples'] },
     {
       id: 'grease',
+      proves: true,
       text: 'Pumped until clean grease comes at the far end, moved all the while.',
       items: ['look.swivel'],
       because: 'The old comes out before the new: rust and salt with it.'

@@ -76,6 +76,7 @@ export const thermostatPan: Procedure = {
       },
       {
         id: 'run',
+        proves: true,
         text: 'In the run: the head climbs, then holds near the stamp; no weeping at the cover.',
         careful: ['hot', 'carbon-monoxide'],
         act: 'start',

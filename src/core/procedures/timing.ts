@@ -42,6 +42,7 @@ export const timing: Procedure = {
       },
       {
         id: 'light',
+        proves: true,
         text: 'Running on water, in gear, warm: idle timing by the light.',
         careful: ['carbon-monoxide', 'flywheel', 'propeller'],
         act: 'start',

@@ -60,6 +60,7 @@ export const upstream: Procedure = {
     { id: 'pickup', text: 'Pick-up drawn: screen brown, tube cracked above the fuel?', items: ['fuel.pickup'] },
     {
       id: 'back',
+      proves: true,
       text: 'Hose back, new clamps; bulb firm; vacuum again at speed.',
       fits: ['fuel hose', 'hose clamps'],
       items: ['fuel.vacuumSpeed'],

@@ -47,6 +47,7 @@ export const valveLeaks: Procedure = {
     },
     {
       id: 'again',
+      proves: true,
       text: 'Leak-down again, same tester, same place.',
       items: ['compression.leakdown'],
       branch: [{ seen: 'Still beyond its band', then: 'Head off, ground in. The price before the spanner.' }]

@@ -50,6 +50,7 @@ export const vapourSeparator: Procedure = {
     },
     {
       id: 'prime',
+      proves: true,
       text: 'Fresh fuel, bulb firm, key on for three seconds and off, ten times; joints dry?',
       because:
         'The pump fills an empty separator only while the key says so. The first start takes longer: that is no fault.',

@@ -348,11 +348,15 @@ export class Session {
     );
   }
 
-  mark(step: string, state: 'done' | 'open' | 'not-needed', note?: string, late = false): void {
+  /** Marks a step of the work; `when` where it was done before now. */
+  mark(step: string, state: 'done' | 'open' | 'not-needed', note?: string, late = false, when?: string): void {
     const before = (this.survey.steps ?? []).filter((s) => s.step === step).at(-1);
     const hours = this.survey.engine.history.hours;
     const at = { ...(state === 'done' && typeof hours === 'number' ? { hours } : {}), ...(late ? { late } : {}) };
-    this.add({ type: 'step', body: { ...this.stamp(), step, state, ...(note ? { note } : {}), ...at } });
+    this.add({
+      type: 'step',
+      body: { ...this.stamp(), ...(when ? { at: when } : {}), step, state, ...(note ? { note } : {}), ...at }
+    });
     this.remember('job', () =>
       this.add({
         type: 'step',

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { partNumbers } from '$core/engine/card.ts';
   import { benchList, waitingOf, type Procedure } from '$core/procedures/procedure.ts';
-  import { BEGIN, procedureMark, progressOf } from '$core/procedures/progress.ts';
+  import { BEGIN, jobsMarked, procedureMark, progressOf, putTogether } from '$core/procedures/progress.ts';
   import { refusedAct } from '$core/holds/against.ts';
   import type { Hold } from '$core/holds/hold.ts';
+  import { jobOf } from '$core/jobs/register.ts';
   import { stations } from '$core/stations/register.ts';
+  import type { Instant } from '$core/units/instant.ts';
   import { sayDate } from '../marks/day.ts';
   import HazardLines from '../marks/HazardLines.svelte';
   import Shape from '../marks/Shape.svelte';
@@ -31,9 +33,11 @@
     /** Said where it is finished. */
     after?: Snippet;
     /** What else is marked when it is finished. */
-    onfinish?: (note: string | undefined) => void;
+    onfinish?: (note: string | undefined, put: Instant | undefined) => void;
+    /** The work is done, and only what proves it is left: since when. */
+    onput?: (at: Instant) => void;
   }
-  let { procedure, held = [], fasteners, head, closes, after, onfinish }: Props = $props();
+  let { procedure, held = [], fasteners, head, closes, after, onfinish, onput }: Props = $props();
   const session = useSession();
   const c = $derived(session.judgement.context);
   const progress = $derived(progressOf(c, procedure));
@@ -59,6 +63,9 @@
   const refused = $derived(
     here?.step.act && !here.done ? refusedAct(session.judgement.holds, here.step.act) : undefined
   );
+  /** Jobs that were marked done while it was worked, and whether this step is one that comes after that. */
+  const marked = $derived(jobsMarked(session.survey, procedure, progress));
+  const proving = $derived(steps.slice(0, at + 1).some((s) => s.step.proves));
   let note = $state('');
   let complaint = $state('');
 
@@ -70,6 +77,8 @@
   function onward(): void {
     if (!here) return;
     if (!here.done) session.mark(procedureMark(procedure, here.step.id), 'done');
+    const put = putTogether(progress);
+    if (put?.whole) onput?.(put.at);
     const open = progress.steps.map((s, k) => ({ ...s, k })).filter((s) => !s.done);
     const next = open.find((s) => s.k > at) ?? open[0];
     if (next) void goto(`?step=${next.step.id}`, { noScroll: true, keepFocus: true });
@@ -81,8 +90,9 @@
       return;
     }
     complaint = '';
+    const put = putTogether(progress);
     session.mark(procedureMark(procedure), 'done', note.trim() || undefined);
-    onfinish?.(note.trim() || undefined);
+    onfinish?.(note.trim() || undefined, put?.at);
     note = '';
   }
 </script>
@@ -149,6 +159,9 @@
               steps={steps.map((s) => s.step)}
               began={progress.began}
             />{/key}
+          {#if proving && marked.length}<p class="mt-2 border-l-2 border-primary pl-2 text-sm" role="status">
+              Marked done: {marked.map((m) => jobOf(m.job).title).join('; ')}. What is read from here on proves it.
+            </p>{/if}
           <div
             class="-mx-4 mt-4 flex flex-wrap gap-2 border-t border-line bg-base-200 px-4 pt-2 max-lg:sticky max-lg:bottom-[3.9rem] max-lg:z-10 max-lg:pb-2 lg:border-0"
           >

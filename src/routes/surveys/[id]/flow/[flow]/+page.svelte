@@ -15,12 +15,12 @@
   const holds = $derived(j.holds.filter((h) => flow.holds.includes(h.id) && !h.standing));
   const base = $derived(`/surveys/${session.surveyId}`);
   /** It counts as care, and as the work on the list that it was the inside of. */
-  function finished(): void {
+  function finished(put: string | undefined): void {
     for (const id of flow.counts) session.mark(`care.${id}`, 'done');
     const open = new Set(session.concluded.steps.flatMap((s) => (s.state === 'open' ? [s.id as string] : [])));
     // What else it may be the inside of is ticked on the list, by whoever did it.
     const [job] = flow.jobs;
-    if (job && open.has(job)) session.mark(job, 'done');
+    if (job && open.has(job)) session.mark(job, 'done', undefined, false, put);
   }
   const stage = $derived(flow.id === 'break-in' ? stageAt(j.context) : undefined);
 </script>
@@ -28,7 +28,7 @@
 <svelte:head><title>{flow.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
 
 {#key flow.id}
-  <ProcedureWork procedure={flow} held={at.held} onfinish={finished}>
+  <ProcedureWork procedure={flow} held={at.held} onfinish={(_, put) => finished(put)}>
     {#snippet head()}
       {#if holds.length}<div class="mt-2">
           <HoldBanner {holds} {base} onoverride={(hold, reason) => session.override(hold, reason)} />

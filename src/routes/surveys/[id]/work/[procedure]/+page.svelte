@@ -1,7 +1,9 @@
 <script lang="ts">
+  import { jobsMarked, progressOf } from '$core/procedures/progress.ts';
   import { procedureNamed } from '$core/procedures/register.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import FastenerList from '$lib/ui/tray/FastenerList.svelte';
+  import { isAfter } from '$core/units/instant.ts';
   import { fastenersOf } from '$core/tray/fasteners.ts';
   import ProcedureWork from '$lib/ui/survey/ProcedureWork.svelte';
 
@@ -17,6 +19,12 @@
   );
   let said = $state<Readonly<Record<string, boolean>>>({});
   const picked = (id: string): boolean => said[id] ?? id === procedure.jobs[0];
+  /** Marked when the engine was put together, so that what was read after that proves it; once more where it was worked at again since. */
+  function marked(at: string | undefined, note?: string): void {
+    const again = jobsMarked(session.survey, procedure, progressOf(session.judgement.context, procedure));
+    const redone = again.filter((m) => at !== undefined && isAfter(at, m.at)).map((m) => m.job);
+    for (const id of [...jobs.map((j) => j.id).filter(picked), ...redone]) session.mark(id, 'done', note, false, at);
+  }
   const proves = $derived(
     procedure.jobs.find((id) => session.survey.steps?.some((m) => m.step === id && m.state === 'done'))
   );
@@ -25,10 +33,7 @@
 <svelte:head><title>{procedure.title} · {session.survey.engine.identity.tag ?? 'engine'} · Indaga</title></svelte:head>
 
 {#key procedure.id}
-  <ProcedureWork
-    {procedure}
-    onfinish={(note) => jobs.filter((j) => picked(j.id)).forEach((j) => session.mark(j.id, 'done', note))}
-  >
+  <ProcedureWork {procedure} onput={marked} onfinish={(note, put) => marked(put, note)}>
     {#snippet fasteners()}<FastenerList list={known} />{/snippet}
     {#snippet head()}
       {#if !fitting}<p class="mt-2 border-l-2 border-warning pl-2 text-sm font-medium text-warning">

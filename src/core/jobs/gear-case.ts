@@ -1,15 +1,25 @@
-import { isAfter } from '../units/instant.ts';
+import { isAfter, latestOf, type Instant } from '../units/instant.ts';
+import type { SurveyFile } from '../record/survey-file.ts';
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { shiftFacts, throughLinkage } from '../stations/turn/shifting.ts';
-import { leakPlace, metalOnMagnet } from '../stations/gear/case-state.ts';
+import { leakPlace, metalOnMagnet, resealedUntested } from '../stations/gear/case-state.ts';
 import { washersFirst, washersTried } from '../stations/gear/water.ts';
 import { only, type JobRule } from './job.ts';
 
 /** The case leaked in its test, and bubbles showed where. */
 function placed(c: Context): boolean {
   return caseResult(c).verdict === 'leaked' && ['seals', 'housing', 'inwards', 'hidden'].includes(leakPlace(c));
+}
+
+/** It bubbled at the propeller shaft and its carrier alone, when that was last looked at before a moment: the leg stays on for those. */
+function leaksAtPropeller(survey: SurveyFile, at: Instant): boolean {
+  const soaped = latestOf(
+    survey.readings.filter((r) => r.what === 'gear.caseBubbles' && Array.isArray(r.value) && isAfter(at, r.at))
+  );
+  const places = (soaped?.value ?? []) as readonly string[];
+  return places.length > 0 && places.every((place) => place === 'propshaft' || place === 'carrier');
 }
 
 /** Gear case and shift. */
@@ -162,8 +172,12 @@ export const gearCase = {
       'gear.case-over',
       ...['low', 'high', 'vacuum'].map((stage) => only(`gear.case-${stage}`, 'fault'))
     ],
-    // Once it has leaked and the place is named, resealing is what is left; that is proved by the next test.
-    unless: (c) => washersFirst(c) || placed(c) || (caseResult(c).verdict === 'held' && leakPlace(c) === 'unknown'),
+    // Once it has leaked and the place is named, resealing is what is left; that is proved by the next test, which it stands for.
+    unless: (c) =>
+      washersFirst(c) ||
+      placed(c) ||
+      resealedUntested(c) ||
+      (caseResult(c).verdict === 'held' && leakPlace(c) === 'unknown'),
     how: 'Drained. 3 to 5 psi first, then about 10, turning both shafts and moving the shift at each; soapy water; then vacuum. Never above the manual’s figure.',
     tools: ['regulator and gauge', 'adapter for the plug thread', 'soapy water'],
     minutes: 20,
@@ -205,6 +219,8 @@ export const gearCase = {
     elsewhere: ['gear.test-plugs', 'gear.test-housing', 'gear.test-not-seals'],
     after: ['case-test', 'metal'],
     opens: ['case', 'propeller', 'carrier', 'leg'],
+    opened: (survey, at) =>
+      leaksAtPropeller(survey, at) ? ['case', 'propeller', 'carrier'] : ['case', 'propeller', 'carrier', 'leg'],
     uses: ['stand'],
     dirty: true,
     torque: ['torque.carrier', 'torque.leg', 'torque.propeller'],
@@ -216,7 +232,9 @@ export const gearCase = {
     // No oil for service into a case that leaks: what it leaks at comes first.
     // Nor once more while the house waits for what fresh washers came to.
     unless: (c) =>
-      washersTried(c) || (caseResult(c).verdict === 'leaked' && !washersFirst(c) && leakPlace(c) !== 'plugs'),
+      washersTried(c) ||
+      resealedUntested(c) ||
+      (caseResult(c).verdict === 'leaked' && !washersFirst(c) && leakPlace(c) !== 'plugs'),
     met: washersTried,
     raisedBy: [
       'gear.water',

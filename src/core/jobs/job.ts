@@ -1,3 +1,5 @@
+import type { SurveyFile } from '../record/survey-file.ts';
+import type { Instant } from '../units/instant.ts';
 import type { LimitId } from '../engine/limits.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import { drowned } from '../record/drowned.ts';
@@ -29,6 +31,8 @@ export type Opening = keyof typeof openings;
 export interface JobTraits {
   readonly opens?: readonly Opening[];
   readonly uses?: readonly ResourceId[];
+  /** What of that came off indeed when it was done, where what was found decides it. */
+  readonly opened?: (survey: SurveyFile, at: Instant) => readonly Opening[];
   /** What somebody else takes apart in it, out of the house. */
   readonly apart?: readonly Opening[];
   /** Hands that must not touch paper or another engine's clean parts after it. */

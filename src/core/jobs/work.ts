@@ -43,7 +43,7 @@ export function doneWork(survey: SurveyFile): DoneWork[] {
     if (!stands || !isJobId(m.step) || jobOf(m.step).finds) return [];
     const rule = jobOf(m.step);
     const { proof, alters, renews, wipes, opens = [], apart = [] } = rule;
-    const disturbs = [...opens, ...apart].flatMap((part) => APART[part] ?? []);
+    const disturbs = [...(rule.opened?.(survey, m.at) ?? opens), ...apart].flatMap((part) => APART[part] ?? []);
     return [
       {
         at: m.at,

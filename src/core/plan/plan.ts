@@ -2,7 +2,8 @@ import { school } from '../house-rules/rules.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import type { SuspectView } from '../diagnosis/suspects.ts';
 import type { Context } from '../findings/context.ts';
-import type { StationId } from '../stations/items.ts';
+import { asksOf, type Ask } from '../advice/asks.ts';
+import { allItems, type StationId } from '../stations/items.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
 import { aroundWork, raisers } from './around-work.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
@@ -76,15 +77,31 @@ export function established(s: SuspectView): boolean {
   return s.probability > SURE && (s.settling === 'shows' || (s.settling === 'made' && !dear));
 }
 
-/** Whether the check that proves a job cannot tell yet of the very cylinder it was for, or of any where nothing found had asked for it. */
-const untold = (proof: Proof, was: readonly Finding[], found: readonly Finding[]): boolean =>
-  found.some(
-    (f) =>
-      f.station === proof.station &&
-      (f.condition === 'cannot-tell' || f.condition === 'fault') &&
-      f.cylinder !== undefined &&
-      (!was.length || was.some((w) => w.cylinder === f.cylinder))
+/**
+ * Whether the check that proves a job cannot tell yet of the very cylinder it was for, or of any where nothing found had asked for it; or
+ * asks for more of what the proof reads: it doubts it, or a test of it is half done.
+ */
+function untold(c: Context, proof: Proof, was: readonly Finding[], found: readonly Finding[]): boolean {
+  const of = was.some((f) => f.cylinder !== undefined);
+  const open = found.filter(
+    (f) => f.station === proof.station && (f.condition === 'cannot-tell' || f.condition === 'fault')
   );
+  const mine = (k: number): boolean => !was.length || was.some((w) => w.cylinder === k);
+  if (open.some((f) => f.cylinder !== undefined && mine(f.cylinder))) return true;
+  // The cylinders that it was not for prove nothing of it.
+  const another = (a: Ask): boolean =>
+    of && a.kind === 'continue' && !!a.items?.every((item) => allItems[item].perCylinder);
+  return asksOf(
+    c,
+    open.filter((f) => f.cylinder === undefined)
+  ).some(
+    (a) =>
+      a.kind !== 'job' &&
+      !a.late &&
+      !another(a) &&
+      !!a.items?.some((item) => !proof.reads || proof.reads.includes(item))
+  );
+}
 
 /** Oils as the house buys them. */
 const fluids = (c: Context, list: readonly string[]): readonly string[] =>
@@ -192,7 +209,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const after =
       mark?.state === 'done' &&
       watched &&
-      (rule.finds || ofOthers || !untold(proof, raised, found)) &&
+      (rule.finds || ofOthers || !untold(c, proof, raised, found)) &&
       readSince(c, proof, mark.at, cylinders);
     const own = rule.bySchool?.(c) ?? {};
     const state =

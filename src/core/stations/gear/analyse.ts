@@ -8,7 +8,7 @@ import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { pourOf } from '../oil/changes.ts';
 import { amountFacts, DRAIN_TOLERANCE } from './amount.ts';
 import { stageFacts, testFacts } from './case-facts.ts';
-import { burntOil, caseEmpty, metalExplained, metalSeen } from './case-state.ts';
+import { burntOil, caseEmpty, metalExplained, metalSeen, resealedUntested } from './case-state.ts';
 import { caseResult, mostPressure } from './case-test.ts';
 import type { GearAnalysed, GearFact } from './facts.ts';
 import { frost } from './frost.ts';
@@ -80,6 +80,7 @@ function water(c: Context): GearFact[] {
   const capacity = gearCapacity(c)?.value;
   const values = {
     ...rule,
+    ...(resealedUntested(c) ? { resealed: true as const } : {}),
     ...(caught ? { caught } : {}),
     ...(caught !== undefined && capacity ? { share: caught / capacity } : {})
   };

@@ -6,6 +6,7 @@ import { pourOf } from '../oil/changes.ts';
 import { caseResult } from './case-test.ts';
 import { cracked } from './crack.ts';
 import { FAR_UNDER } from './water.ts';
+import { lastWater } from './wet.ts';
 
 /** Why nothing may turn in this gear case: what is missing in it, wrong with it, or still put on it. */
 export type CaseDanger = 'empty' | 'pressure' | 'cracked';
@@ -46,6 +47,15 @@ export type LeakPlace = 'seals' | 'plugs' | 'housing' | 'nowhere' | 'inwards' | 
 
 /** When its seals were last renewed: what weeps at the hub is renewed with them. */
 const resealedAt = (c: Context): Instant => latestInstant(c.renewed('look.hub'));
+
+/** Its seals were renewed since water was seen, and no test that is through says whether they hold. */
+export function resealedUntested(c: Context): boolean {
+  const at = latestInstant(c.renewed('look.hub'));
+  if (at === '' || !isAfter(at, lastWater(c))) return false;
+  const { verdict } = caseResult(c);
+  const tested = c.record.all('gear.casePressure').some((r) => isAfter(r.at, at));
+  return !tested || (verdict !== 'held' && verdict !== 'leaked');
+}
 
 export function leakPlace(c: Context): LeakPlace {
   const last = c.record.last('gear.caseBubbles');

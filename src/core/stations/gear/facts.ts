@@ -31,6 +31,8 @@ export interface GearFacts {
   water: {
     readonly caught?: number;
     readonly share?: number;
+    /** What leaked was resealed since, and its test is not through. */
+    readonly resealed?: true;
     readonly washers: boolean;
     readonly school: ChosenSchool;
   };

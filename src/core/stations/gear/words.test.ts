@@ -82,7 +82,8 @@ const examples: Examples<GearFacts> = {
   water: [
     { kind: 'water', condition: fault, values: { washers: true, school: gearWater } },
     { kind: 'water', condition: fault, values: { washers: false, school: gearWater, caught: 20e-6 } },
-    { kind: 'water', condition: fault, values: { washers: false, school: gearWater, caught: 20e-6, share: 0.04 } }
+    { kind: 'water', condition: fault, values: { washers: false, school: gearWater, caught: 20e-6, share: 0.04 } },
+    { kind: 'water', condition: fault, values: { washers: false, school: gearWater, resealed: true } }
   ],
   forecast: [{ kind: 'forecast', condition: doubt, values: {} }],
   frost: [

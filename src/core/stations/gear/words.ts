@@ -76,13 +76,15 @@ export const words: WordsOf<GearFacts, GearBasis> = {
       'a case that holds low, high and vacuum has no way in that can be resealed.'
     )
   }),
-  water: ({ values: { caught, share, washers, school } }, basis, units) => {
+  water: ({ values: { caught, share, resealed, washers, school } }, basis, units) => {
     const ofCapacity = share === undefined ? '' : `, ${Math.round(100 * share)} % of its capacity`;
     return {
       found: `Water in the gear oil${caught ? `: ${volume(caught, units)} caught${ofCapacity}` : ''}.`,
-      advice: washers
-        ? 'Fresh plug washers first, by your house rule; then look again.'
-        : 'Find the way in: propeller shaft, drive shaft, shift shaft, plug washers, carrier O-ring, a crack.',
+      advice: resealed
+        ? 'Its seals were renewed since: the case test, stage by stage, says whether it is tight before it is filled.'
+        : washers
+          ? 'Fresh plug washers first, by your house rule; then look again.'
+          : 'Find the way in: propeller shaft, drive shaft, shift shaft, plug washers, carrier O-ring, a crack.',
       because: withSchool(
         practice(
           [...seen(basis), ...(caught ? [`free water: ${volume(caught, units)}`] : [])],

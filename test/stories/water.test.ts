@@ -62,9 +62,9 @@ it('of a hotter bank its own thermostat is tried, whatever one of no bank did be
     b.read('run.temperature', t + (t > 320 ? 18 : 0), { conditions: { spot: 'head', bank: 'starboard' } });
   }
   stop(b).read('run.second', 'same');
-  expect(moves(b)[0]).toBe('Thermostat of that bank in a pan');
+  expect(moves(b)[0]).toBe('Thermostat of the starboard bank in a pan');
   expect(moves(b.read('cooling.thermostatPan', 'good', { conditions: { bank: 'starboard' } }))[0]).not.toBe(
-    'Thermostat of that bank in a pan'
+    'Thermostat of the starboard bank in a pan'
   );
 });
 

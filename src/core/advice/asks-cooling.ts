@@ -30,19 +30,23 @@ const otherBank: AskRule = {
   }
 };
 const pan = look('Thermostat in a pan', ['cooling.thermostatPan', 'cooling.thermostatOpens'], 25);
+/** Where one bank is the hotter one, its own. */
 export const panIfFitted: AskRule = {
   ...pan,
-  open: (c, f) => c.survey.engine.profile.thermostat !== 'not-fitted' && pan.open(c, f)
+  title: (c) => (hotterBank(c) ? `Thermostat of the ${hotterBank(c)} bank in a pan` : 'Thermostat in a pan'),
+  open: (c, f) =>
+    c.survey.engine.profile.thermostat !== 'not-fitted' &&
+    (hotterBank(c) ? !toldOfThatBank(c, ['cooling.thermostatPan', 'cooling.thermostatOpens']) : pan.open(c, f))
 };
 export const pumpOpen = look(
   'Open the water pump',
   ['cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.housing'],
   40
 );
-/** Only where there is something amiss with the stream: a strong one comes through its outlet. */
-const unlessStrong = (r: AskRule): AskRule => ({
+/** Only where the stream was seen to be poor, and both banks suffer: a strong one comes through its outlet, and the outlet cools no head. */
+const ofPoorStream = (r: AskRule): AskRule => ({
   ...r,
-  open: (c, f) => lastSeen(c).stream !== 'strong' && r.open(c, f)
+  open: (c, f) => ['weak', 'none'].includes(String(lastSeen(c).stream)) && !hotterBank(c) && r.open(c, f)
 });
 /** Its line was blown through after the stream was last missed. */
 const blownThrough = (c: Context): boolean =>
@@ -64,13 +68,13 @@ const untilExplained = (r: AskRule): AskRule => ({
 export const heatByHand: readonly AskRule[] = [
   screens,
   look('Small strainer under the cowl', ['cooling.strainer'], 2),
-  unlessStrong(outlet),
+  ofPoorStream(outlet),
   second
 ].map(untilExplained);
 /** Told of the hotter bank: what nobody noted the bank of, tried before the two were seen to differ, may have been of the other one. */
 export function toldOfThatBank(c: Context, items: readonly ItemId[]): boolean {
   const bank = hotterBank(c);
-  const read = latestAt(c.record.all('run.temperature'));
+  const read = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);
   return items.some((item) =>
     c.record.all(item).some((r) => (r.conditions?.bank ? r.conditions.bank === bank : isAfter(r.at, read)))
   );
@@ -174,7 +178,7 @@ export const coolingAsks: Asks = {
       muffs,
       onThatWater,
       unlessItWasMuffs(screens),
-      unlessStrong(outlet),
+      { ...outlet, open: (c, f) => lastSeen(c).stream !== 'strong' && outlet.open(c, f) },
       head,
       {
         ...repeat('Blow the stream’s line through, from the head to its outlet', 'cooling', 5, {
@@ -184,7 +188,7 @@ export const coolingAsks: Asks = {
         open: (c) => lastSeen(c).stream === 'none' && !blownThrough(c)
       },
       {
-        ...unlessStrong(look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5)),
+        ...look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
         only: ['watch', 'fault'],
         // What does not come is not measured.
         open: (c) => lastSeen(c).stream === 'weak' && !asked(c, 'cooling.bucket')
@@ -211,6 +215,14 @@ export const coolingAsks: Asks = {
     job('hot', { only: ['fault'] })
   ],
   'cooling.rising': [...heat, job('hot')],
+  'cooling.banks': [
+    repeat('Temperatures of both banks again, the same spots', 'cooling', 3, {
+      items: ['cooling.head'],
+      needs: 'start',
+      open: (_, f) => (f.values as { worked?: boolean }).worked === true
+    }),
+    ...heat
+  ],
   'cooling.thermostat': [
     look('The stamp on the thermostat', ['cooling.thermostatStamp'], 1, { only: ['cannot-tell'] }),
     job('thermostat', { only: ['fault', 'watch'] })

@@ -64,13 +64,6 @@ const runAgainAnyway = (c: Context): boolean =>
     ] as const
   ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item)));
 
-const panOfThatBank: AskRule = {
-  ...panIfFitted,
-  title: 'Thermostat of that bank in a pan',
-  open: (c) =>
-    c.survey.engine.profile.thermostat !== 'not-fitted' &&
-    !toldOfThatBank(c, ['cooling.thermostatPan', 'cooling.thermostatOpens'])
-};
 const passagesOfThatBank: AskRule = {
   ...passagesLook,
   title: 'Water through the passages of that bank, its thermostat out',
@@ -96,7 +89,7 @@ export const runHeatAsks: Asks = {
         open: (c) => !stoppedForHeat(c) && !asked(c, 'run.second')
       }),
       look('Small strainer under the cowl', ['cooling.strainer'], 2),
-      panOfThatBank,
+      panIfFitted,
       passagesOfThatBank,
       pumpOpen
     ].map((r) => ({ ...untilWaterWork(r), only: ['watch'] as const }))

@@ -39,6 +39,7 @@ const isolate = trial(isolation, {
     (f.cylinder === undefined || sparkSeen(c).some((s) => s.cylinder === f.cylinder && s.result === 'none')) &&
     isolation(c)?.next !== undefined
 });
+const guilty = (c: Context, f: Finding): boolean => accusedParts(c).some((a) => a.cylinder === f.cylinder && !a.doubt);
 const swaps: readonly AskRule[] = (
   [
     coilLook,
@@ -63,7 +64,11 @@ const swaps: readonly AskRule[] = (
       only: ['fault', 'watch']
     }
   ] as readonly AskRule[]
-).map((r) => ({ ...r, open: (c, f) => (several(c) || r === isolate || r === coilLook) && r.open(c, f) }));
+).map((r) => ({
+  ...r,
+  // Found guilty by a trial: it is renewed, and nothing more is tried for it.
+  open: (c, f) => !guilty(c, f) && (several(c) || r === isolate || r === coilLook) && r.open(c, f)
+}));
 
 /** Weak, with nothing dead beside it, and nothing found guilty yet. */
 const poorOfSeveral = (c: Context): boolean =>

@@ -170,6 +170,10 @@ export const turnAsks: Asks = {
       // Said after it was turned, too: that turn is made once more.
       open: (c, f) => c.record.value('turn.plugs') === 'in' && valuesOf(f).counted === undefined
     }),
+    repeat('Turn it by hand once more, the plugs out', 'turn', 2, {
+      items: ['turn.result'],
+      open: (c) => c.record.value('turn.plugs') === 'out'
+    }),
     { ...beltLook, open: (c, f) => valuesOf(f).counted === 0 && beltDriven(c) && !asked(c, 'turn.belt') },
     // Nobody knows where the plugs were: that says nothing of compression.
     { ...compression, open: (c, f) => valuesOf(f).plugs === 'in' && compression.open(c, f) }

@@ -93,7 +93,13 @@ export const cooling = {
   hot: {
     title: 'Find why it ran hot',
     yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
-    raisedBy: [only('cooling.hot', 'fault'), 'cooling.rising', only('run.heat', 'fault'), only('run.banks', 'watch')],
+    raisedBy: [
+      only('cooling.hot', 'fault'),
+      'cooling.rising',
+      only('run.heat', 'fault'),
+      only('run.banks', 'watch'),
+      only('cooling.banks', 'watch')
+    ],
     // It ran hot before the last work on its water: it is run again before anything more is looked for.
     // Everything that heats was looked at: there is nothing left to look for, and what is left is somebody else's question.
     unless: (c) => workedOnSinceHot(c) || passages(c).length > 0,

@@ -58,7 +58,7 @@ export const coolingSigns: readonly SignKind[] = [
     absent: 'the banks run alike',
     leak: 0.02,
     measured: 'banks',
-    findings: ['run.banks'],
+    findings: ['run.banks', 'cooling.banks'],
     fits: { banks: ['two'] }
   },
   {

@@ -5,6 +5,7 @@ import { chosenSchool } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
+import { BANKS_APART } from '../run/banks.ts';
 import { streamEarly } from '../run/runs.ts';
 import { symptoms } from '../run/symptoms.ts';
 import { saidOf, warmingOf } from '../run/warming.ts';
@@ -12,7 +13,7 @@ import type { CoolingAnalysed, CoolingFact, PumpKnown, Unsettled } from './facts
 import { partFacts } from './parts.ts';
 import { passages } from './passages.ts';
 import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear, ranDry } from './pump.ts';
-import { hotterBank, lastSeen, thermometersDiffer, unreadBank } from './seen.ts';
+import { banksApart, hotterBank, lastSeen, thermometersDiffer, unreadBank, workedOnSinceHot } from './seen.ts';
 import { sources } from './source.ts';
 
 /** Cooling, from the screens to the stream. */
@@ -26,7 +27,7 @@ export function analyse(c: Context): CoolingAnalysed {
       hot: judgedBy(c, 'cooling.hot', ownLimits.headHot),
       drill: c.record.value('cooling.drill')
     },
-    facts: [...waterFacts(c), ...pumpFacts(c), ...partFacts(c), ...passageFacts(c), ...streamFacts(c)]
+    facts: [...waterFacts(c), ...pumpFacts(c), ...partFacts(c), ...passageFacts(c), ...bankFacts(c), ...streamFacts(c)]
   };
 }
 
@@ -159,15 +160,23 @@ function outletNow(c: Context): 'clear' | 'blocked' | 'shut' | 'not-fitted' | un
   return streams.some((r) => r.value !== 'unknown' && isAfter(r.at, cleared.at)) ? 'clear' : 'blocked';
 }
 
+/** One bank noted hotter than the other: what they share cools both, so it is something of its own. What a run showed is told of the run. */
+function bankFacts(c: Context): CoolingFact[] {
+  const apart = banksApart(c);
+  if (!apart?.noted || apart.by <= BANKS_APART) return [];
+  const { hotter, by } = apart;
+  return [{ kind: 'banks', condition: 'watch', values: { hotter, by, worked: workedOnSinceHot(c) } }];
+}
+
 /** The stream beside the temperature of the head: a bleed, and no measure of the flow. */
 function streamFacts(c: Context): CoolingFact[] {
-  const { stream, head, run } = lastSeen(c);
+  const { stream, head, bank, run } = lastSeen(c);
   const warming = run && warmingOf(c, run);
   const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot);
   const doubted = thermometersDiffer(c);
   const over: CoolingFact[] =
     head !== undefined && head >= hot.value
-      ? [{ kind: 'hot', condition: doubted ? 'cannot-tell' : 'fault', values: { doubted } }]
+      ? [{ kind: 'hot', condition: doubted ? 'cannot-tell' : 'fault', values: { doubted, ...(bank ? { bank } : {}) } }]
       : [];
   // The stream takes up to half a minute to come; before that its absence says nothing, after it that it must be stopped.
   if (stream === 'none' && streamEarly(run)) return [...over, { kind: 'early', condition: 'cannot-tell', values: {} }];

@@ -69,7 +69,9 @@ export interface CoolingFacts {
   'bucket-alone': Flow;
   bucket: Flow & { readonly verdict: 'less' | 'more' | 'alike' };
   /** `doubted`: a second thermometer read normal. */
-  hot: { readonly doubted: boolean };
+  hot: { readonly doubted: boolean; readonly bank?: Bank };
+  /** By so many K, noted by hand; `worked`: before the last work on the water. */
+  banks: { readonly hotter: Bank; readonly by: number; readonly worked: boolean };
   early: object;
   rising: { readonly stream: 'weak' | 'none'; readonly warming: WarmingSaid };
   'outlet-shut': { readonly stream?: 'weak' | 'none' };

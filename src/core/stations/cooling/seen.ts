@@ -9,6 +9,8 @@ export interface Seen {
   readonly stream: 'strong' | 'weak' | 'none' | undefined;
   /** K at the head, the hottest of the latest look. */
   readonly head: number | undefined;
+  /** Of which bank, where one was noted. */
+  readonly bank: 'port' | 'starboard' | undefined;
   /** The run they come from, where it is later than what was noted at this check. */
   readonly run: Run | undefined;
 }
@@ -29,11 +31,21 @@ function heads(c: Context): Head[] {
   return [...latest.values()];
 }
 
+const bankOf = (spot: Spot | undefined): 'port' | 'starboard' | undefined =>
+  spot === 'head-port' ? 'port' : spot === 'head-starboard' ? 'starboard' : undefined;
+
 /** Readings of the two banks within this belong together, ms (M). */
 const TOGETHER = 10 * 60_000;
 
-/** By how much the banks differ, K, and which is the hotter: in the latest run, or as noted at this check; nothing where only one was read. */
-export function banksApart(c: Context): { readonly hotter: 'port' | 'starboard'; readonly by: number } | undefined {
+export interface BanksApart {
+  readonly hotter: 'port' | 'starboard';
+  /** K. */
+  readonly by: number;
+  /** As noted at this check; else in the latest run. */
+  readonly noted: boolean;
+}
+/** By how much the banks differ, and which is the hotter: in the latest run, or as noted at this check; nothing where only one was read. */
+export function banksApart(c: Context): BanksApart | undefined {
   const run = runsOf(c).at(-1);
   const list = heads(c);
   const [port, starboard] = (['head-port', 'head-starboard'] as const).map((k) => list.find((h) => h.spot === k));
@@ -47,7 +59,8 @@ export function banksApart(c: Context): { readonly hotter: 'port' | 'starboard';
   return (
     apart && {
       hotter: apart.port > apart.starboard ? 'port' : 'starboard',
-      by: Math.abs(apart.port - apart.starboard)
+      by: Math.abs(apart.port - apart.starboard),
+      noted: !inRun
     }
   );
 }
@@ -80,10 +93,12 @@ export function lastSeen(c: Context): Seen {
     value !== undefined && (!own || !isAfter(own.at, since));
   const inRun = run?.streams.at(-1)?.value;
   const hottest = run?.hottest?.temperature;
+  const inHand = later(head, hottest);
   const own = noted?.value === 'unknown' || noted?.value === 'not-fitted' ? undefined : noted?.value;
   return {
     stream: later(noted, inRun) && inRun !== 'not-fitted' ? (inRun as Seen['stream']) : (own as Seen['stream']),
-    head: later(head, hottest) ? hottest : head?.value,
+    head: inHand ? hottest : head?.value,
+    bank: bankOf(inHand ? run?.hottest?.spot : head?.spot),
     run
   };
 }

@@ -1,3 +1,4 @@
+import { BANKS_APART } from '../run/banks.ts';
 import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
@@ -52,6 +53,7 @@ export const streamWords: Pick<
   | 'outlet-likely'
   | 'none-outlet-clear'
   | 'weak-outlet-clear'
+  | 'banks'
   | 'head-cold'
   | 'head-warming'
   | 'head-unread'
@@ -61,7 +63,7 @@ export const streamWords: Pick<
   | 'strong'
   | 'no-indicator'
 > = {
-  hot: ({ values: { doubted } }, basis, units) => {
+  hot: ({ values: { doubted, bank } }, basis, units) => {
     const [head, limit] = [headOf(basis, units), sayLimit(basis.hot, units)];
     return {
       ...(doubted
@@ -70,12 +72,24 @@ export const streamWords: Pick<
             advice: 'Both into boiling water: the one that is right there is believed; no running before.'
           }
         : {
-            found: `The head reached ${head}, limit ${limit}.`,
+            found: `The head${bank ? ` of the ${bank} bank` : ''} reached ${head}, limit ${limit}.`,
             advice: 'Stop; no more running until the cause is found: pump, thermostat, passages.'
           }),
       because: streamBecause(basis, units)
     };
   },
+  banks: ({ values: { hotter, by, worked } }, basis, units) => ({
+    found: `The head of the ${hotter} bank was read ${by.toFixed(0)} K hotter than the other: strainer, thermostat or passages of that bank.`,
+    advice: worked
+      ? 'Read both again, the same spots: there was work on its water since.'
+      : 'One cured fault does not clear the other.',
+    because: {
+      ...streamBecause(basis, units),
+      limit: `${BANKS_APART} K between banks (from memory)`,
+      provenance: 'M',
+      source: 'From memory'
+    }
+  }),
   early: (_, basis, units) => ({
     found: 'No stream yet, within its first half minute: look again at thirty seconds; if there is none then, stop.',
     because: streamBecause(basis, units)

@@ -117,7 +117,15 @@ const examples: Examples<CoolingFacts> = {
     condition: watch,
     values: { means: [3e-5, 2e-5], verdict }
   })),
-  hot: [true, false].map((doubted) => ({ kind: 'hot', condition: fault, values: { doubted } })),
+  hot: [
+    ...[true, false].map((doubted) => ({ kind: 'hot', condition: fault, values: { doubted } }) as const),
+    { kind: 'hot', condition: fault, values: { doubted: false, bank: 'port' } }
+  ],
+  banks: [true, false].map((worked) => ({
+    kind: 'banks',
+    condition: 'watch',
+    values: { hotter: 'starboard', by: 28, worked }
+  })),
   early: [{ kind: 'early', condition: doubt, values: {} }],
   rising: (['weak', 'none'] as const).map((stream) => ({
     kind: 'rising',

@@ -73,10 +73,18 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
   const heard = felt.some((f) => f !== 'tight') ? [rough(c, felt)] : [];
   const plugs = plugsWhenTurned(c, last.at);
   const counted = countedSince(c, last.at);
-  // A count is finer than the word "no bumps" before it.
-  if (last.result === 'free' && plugs !== 'out' && !counted && !(plugs === 'in' && relieved(c))) {
+  // An engine that ran since has compression enough; a count is finer than the word "no bumps" before it.
+  const ran = c.record.all('run.outcome').some((r) => r.value === 'ran' && isAfter(r.at, last.at));
+  if (last.result === 'free' && plugs !== 'out' && !ran && !counted && !(plugs === 'in' && relieved(c))) {
     const valves = c.survey.engine.profile.strokes === 'four';
-    const values = { ...(plugs ? { plugs } : {}), ...(counted === undefined ? {} : { counted }), valves };
+    const word = c.record.value('turn.plugs');
+    const later = plugs ? undefined : word;
+    const values = {
+      ...(plugs ? { plugs } : {}),
+      ...(later === 'in' || later === 'out' ? { later } : {}),
+      ...(counted === undefined ? {} : { counted }),
+      valves
+    };
     return [...heard, { kind: 'nobumps', condition: 'cannot-tell', values }];
   }
   // What is still heard is no engine that turns free now.

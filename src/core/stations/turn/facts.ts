@@ -27,7 +27,13 @@ export interface TurnFacts {
   rough: { readonly felt: readonly string[]; readonly part?: PartFound };
   stiff: object;
   /** Free without bumps: where the plugs were, and what was counted since. */
-  nobumps: { readonly plugs?: 'in'; readonly counted?: number; readonly valves: boolean };
+  /** `later`: where the plugs are was said after it was turned. */
+  nobumps: {
+    readonly plugs?: 'in';
+    readonly later?: 'in' | 'out';
+    readonly counted?: number;
+    readonly valves: boolean;
+  };
   /** Free, after it was not or was soaked: hours between two smooth turns that count. */
   /** It had locked by its starter’s pinion, and that was not seen to. */
   pinion: object;

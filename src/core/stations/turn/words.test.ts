@@ -45,6 +45,9 @@ const examples: Examples<TurnFacts> = {
   stiff: [{ kind: 'stiff', condition: watch, values: {} }],
   nobumps: [
     { kind: 'nobumps', condition: doubt, values: { valves: true } },
+    ...(['in', 'out'] as const).map(
+      (later) => ({ kind: 'nobumps', condition: doubt, values: { later, valves: true } }) as const
+    ),
     ...[true, false].flatMap((valves) =>
       [undefined, 0].map(
         (counted) =>

@@ -118,7 +118,7 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
     advice: 'Turn it two full turns by hand.',
     because: practice(turned(basis), 'marks in line and a shift that works say nothing of what the pistons do.')
   }),
-  nobumps: ({ values: { plugs, counted, valves } }, basis) => ({
+  nobumps: ({ values: { plugs, later, counted, valves } }, basis) => ({
     ...(plugs
       ? {
           found: 'It turns free without bumps, its plugs in.',
@@ -129,8 +129,9 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
         }
       : {
           found: 'It turns free without bumps.',
-          advice:
-            'With the plugs in that is no compression; with them out it means nothing. Record where the plugs were.'
+          advice: later
+            ? `Where the plugs were just then nobody said: turn it again${later === 'in' ? ', and count' : ''}.`
+            : 'With the plugs in that is no compression; with them out it means nothing. Record where the plugs were.'
         }),
     because: inOrder(basis)
   }),

@@ -187,3 +187,13 @@ describe('rail pressure read on a weak battery', () => {
     expect(b.ids()).toContain('fuel.rail:fault');
   });
 });
+
+describe('a start that failed, and its pump found silent', () => {
+  it('has its cause: no plug is pulled and no tap turned for it before that is mended', () => {
+    const b = fresh().read('run.outcome', 'failed');
+    expect(titles(b).slice(0, 2).join(' | ')).toMatch(/Plugs out: wet or dry/);
+    b.read('fuel.railPump', 'silent');
+    expect(titles(b)[0]).toMatch(/^Fuel pressure: volts at the pump/);
+    expect(titles(b).slice(0, 4).join(' | ')).not.toMatch(/wet or dry|Tap or shut-off/);
+  });
+});

@@ -213,6 +213,7 @@ export const fuelAsks: Asks = {
       part === 'air' ? [...seenAt.air!, airPlace, renewLine] : [...(seenAt[part as FuelPart] ?? []), job(id)]
     ])
   ),
+  'fuel.age-unasked': [look('How old the fuel is, by whoever filled it', ['fuel.age'], 1), jar],
   'fuel.age': [
     look('How old the fuel is, by whoever filled it', ['fuel.age'], 1, { only: ['cannot-tell'] }),
     { ...jar, only: ['cannot-tell', 'watch'] },

@@ -119,12 +119,13 @@ function causeFound(
 ): boolean {
   const shown = kindOf(finding.id);
   const looks = kind === 'look' && (shown === 'run.no-work' || shown === 'run.shakes');
-  if (!looks && !items?.includes('run.cause')) return false;
+  const start = kind === 'look' && shown === 'run.failed';
+  if (!looks && !start && !items?.includes('run.cause')) return false;
   const stations = causeStations(c, shown);
   // A start that failed has its cause where fuel or spark was found at fault, whether or not that asks for its work by itself.
   const atFault = (f: Finding): boolean =>
     f.condition === 'fault' && stations.includes(f.station) && raising.has(kindOf(f.id));
-  if (shown === 'run.failed' && found.some(atFault)) return true;
+  if (shown === 'run.failed') return found.some(atFault);
   return asked
     .flat()
     .some(

@@ -77,7 +77,9 @@ describe('spark', () => {
   });
   it('what has to be drained is not filled first: one job brings the fresh fuel', () => {
     const jobs = (b: Bench): string[] => b.assessed().steps.map((s) => s.id);
-    const unknown = new Bench(triple).read('fuel.level', 'empty');
+    const unasked = new Bench(triple).read('fuel.level', 'empty');
+    expect(jobs(unasked)).toEqual([]);
+    const unknown = unasked.read('fuel.age', 'unknown');
     expect(jobs(unknown)).toContain('fuel-drain');
     expect(jobs(unknown)).not.toContain('fuel-fill');
     expect(jobs(new Bench(triple).read('fuel.age', 1).read('fuel.level', 'empty'))).toContain('fuel-fill');

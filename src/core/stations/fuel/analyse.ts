@@ -60,7 +60,9 @@ function ageFacts(c: Context): FuelFact[] {
 function ageFact(c: Context, verdict: ReturnType<typeof fuelAge>['verdict'], aged: Aged): FuelFact {
   if (verdict === 'unknown') {
     const values = { ...aged, jar: c.record.value('fuel.jar') !== undefined };
-    return { kind: 'age-unknown', id: 'age', condition: 'cannot-tell', values };
+    // Emptied for its unknown age is what somebody was asked for and could not tell; before that it is asked.
+    const id = c.record.asked('fuel.age') ? 'age' : 'age-unasked';
+    return { kind: 'age-unknown', id, condition: 'cannot-tell', values };
   }
   if (verdict === 'drain') return { kind: 'age-old', id: 'age', condition: 'fault', values: aged };
   if (verdict === 'doubtful') return { kind: 'age-doubtful', id: 'age', condition: 'watch', values: aged };

@@ -70,6 +70,7 @@ export const body = {
     minutes: 20,
     hazards: ['propeller'],
     proof: { station: 'look', text: 'propeller true, hub holds', reads: ['look.propeller', 'look.hub', 'look.twist'] },
+    renews: ['look.propeller', 'look.twist'],
     opens: ['propeller'],
     torque: ['torque.propeller'],
     oneTime: ['split pin']

@@ -2,6 +2,7 @@ import { isAfter, latestOf, type Instant } from '../units/instant.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
+import { hubSlip } from '../stations/run/hub-slip.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { shiftFacts, throughLinkage } from '../stations/turn/shifting.ts';
 import { leakPlace, metalOnMagnet, resealedUntested } from '../stations/gear/case-state.ts';
@@ -265,16 +266,18 @@ export const gearCase = {
     // Shifted by hand since, it is known what it is: that has its own work, and the gears are tried in the run after it.
     unless: (c) => {
       const failed = c.record.last('run.gears');
+      if (hubSlip(c).hub === 'slips') return true;
       return (['turn.forward', 'turn.reverse'] as const).some((item) => {
         const seen = c.record.last(item);
         return !!failed && !!seen && ['slips', 'no'].includes(String(seen.value)) && isAfter(seen.at, failed.at);
       });
     },
     bySchool: (c) =>
+      hubSlip(c).hub === 'mended' ||
       c.renewed('run.gears').some((at) => !isAfter(c.record.last('run.gears')?.at ?? '', at))
         ? {
             title: 'Run it and try each gear again',
-            how: 'The linkage is set: forward, neutral and reverse under load, on water that bears it.',
+            how: 'It is set or mended: forward, neutral and reverse under load, on water that bears it.',
             minutes: 10
           }
         : {},

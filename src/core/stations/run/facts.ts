@@ -77,7 +77,8 @@ export interface RunFacts {
   noise: { readonly place: NoisePlace; readonly explained: boolean };
   /** It idles otherwise where its intake joints are wetted. */
   air: object;
-  gears: object;
+  /** `hub`: the propeller’s hub was found to slip, or was mended for it since. */
+  gears: { readonly hub?: 'slips' | 'mended' };
   /** Still so with the linkage set. */
   'gears-again': object;
   symptom: {

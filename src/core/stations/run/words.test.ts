@@ -127,7 +127,10 @@ const examples: Examples<RunFacts> = {
     }))
   ),
   air: [{ kind: 'air', condition: 'fault', values: {} }],
-  gears: [{ kind: 'gears', condition: fault, values: {} }],
+  gears: [
+    { kind: 'gears', condition: fault, values: {} },
+    ...(['slips', 'mended'] as const).map((hub) => ({ kind: 'gears', condition: fault, values: { hub } }) as const)
+  ],
   'gears-again': [{ kind: 'gears-again', condition: fault, values: {} }],
   symptom: (Object.keys(symptomWords) as SymptomId[]).flatMap((symptom) =>
     [

@@ -172,8 +172,16 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     advice: 'Joint by joint, dry between: the one that answers gets its gasket and an even tightening.',
     because: practice(['mist at the intake joints: the idle changes'], 'what draws air draws the mist in its place.')
   }),
-  gears: (_, basis, units) => ({
-    found: 'A gear is missing or jumps out: linkage or a worn clutch dog.',
+  gears: ({ values: { hub } }, basis, units) => ({
+    ...(hub === undefined
+      ? { found: 'A gear is missing or jumps out: linkage or a worn clutch dog.' }
+      : {
+          found: `A gear was missing or slipped, and the propeller’s hub ${hub === 'slips' ? 'slips' : 'slipped then'}.`,
+          advice:
+            hub === 'slips'
+              ? 'That is mended first; then each gear is tried again before anything is set.'
+              : 'It was mended since: run it and try each gear again.'
+        }),
     because: told(basis, units)
   }),
   'gears-again': (_, basis, units) => ({

@@ -295,3 +295,25 @@ describe('a run that is over', () => {
     expect(titles()).not.toMatch(/thermometer on the head/);
   });
 });
+
+describe('one cylinder low, read twice', () => {
+  const low = (profile: Profile): Bench =>
+    new Bench(profile).psi([
+      [1, 160],
+      [2, 158],
+      [3, 95],
+      [3, 96]
+    ]);
+  it('with valves, its finding names the lash first, as the next step does', () => {
+    const b = low({ ...four, cylinders: 3 });
+    expect(b.said('compression.low.3')).toMatch(/it is low\. Valve lash first/);
+    expect(moves(b).join(' | ')).toMatch(/Valve lash of cylinder 3/);
+    const measured = b
+      .read('compression.lashIn', 0.0002, { cylinder: 3 })
+      .read('compression.lashEx', 0.00025, { cylinder: 3 });
+    expect(measured.said('compression.low.3')).toMatch(/it is low\. Wet test or leak-down next/);
+  });
+  it('without, it does not', () => {
+    expect(low({ ...two, cylinders: 3 }).said('compression.low.3')).toMatch(/it is low\. Wet test/);
+  });
+});

@@ -190,6 +190,13 @@ function between(c: Context, found: Comparison): TestFact[] {
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
 export const tightOnes = (c: Context): ReadonlySet<number> => leakDownSays(c).tight;
 
+/** Valves whose lash nobody measured since it was last worked at: too little of it reads low. */
+const lashUnread = (c: Context, cylinder: number): boolean =>
+  c.survey.engine.profile.strokes === 'four' &&
+  (['compression.lashIn', 'compression.lashEx'] as const).some(
+    (what) => !c.record.all(what, { cylinder }).some((r) => !c.touched(what).some((at) => isAfter(at, r.at)))
+  );
+
 /** A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it. */
 function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact {
   if (tightOnes(c).has(r.cylinder))
@@ -211,7 +218,7 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
   const heard = leakDownRows(c).some((x) => speaks(x) && x.cylinder === r.cylinder);
   // What was soaked since says how it was: it is read again before it is condemned.
   const soaked = soakedAt(c).some((at) => isAfter(at, r.at));
-  const sure = heard ? 'heard' : oil === 'confirms' ? 'wet' : 'none';
+  const sure = heard ? 'heard' : oil === 'confirms' ? 'wet' : lashUnread(c, r.cylinder) ? 'lash' : 'none';
   const doubt = soaked ? 'soaked' : excuse && leaks ? 'leaks' : (excuse ?? sure);
   const told = doubt === sure || doubt === 'leaks';
   return {

@@ -9,6 +9,7 @@ export const lowAdvice: Readonly<Record<LowDoubt, string>> = {
   once: 'Repeat it before believing it.',
   oiled: 'There is oil in its bore now, and dry it cannot be read again: air says whether it is so.',
   wet: 'Wet, less what the oil’s own volume lifts, it reads the same: it is low. Leak-down next.',
+  lash: 'It repeats: it is low. Valve lash first, then a wet test or leak-down.',
   none: 'It repeats: it is low. Wet test or leak-down next.',
   heard: 'It repeats, and leak-down was heard: what it points to is opened next.',
   leaks: 'Leak-down says the same: what it points to is opened next.'

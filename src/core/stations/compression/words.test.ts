@@ -97,15 +97,15 @@ const ofTest: Examples<TestFacts> = {
   ],
   order: [{ kind: 'order', condition: doubt, values: gap, limit }],
   spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
-  low: (['soaked', 'throttle', 'cranking', 'adapter', 'once', 'oiled', 'none', 'wet', 'heard', 'leaks'] as const).map(
-    (reason) => ({
-      kind: 'low',
-      cylinder: 2,
-      condition: reason === 'none' ? 'fault' : 'watch',
-      values: { ...gap, doubt: reason },
-      limit
-    })
-  ),
+  low: (
+    ['soaked', 'throttle', 'cranking', 'adapter', 'once', 'oiled', 'lash', 'none', 'wet', 'heard', 'leaks'] as const
+  ).map((reason) => ({
+    kind: 'low',
+    cylinder: 2,
+    condition: reason === 'none' ? 'fault' : 'watch',
+    values: { ...gap, doubt: reason },
+    limit
+  })),
   'low-but-tight': [{ kind: 'low-but-tight', id: 'low', cylinder: 2, condition: doubt, values: gap, limit }],
   tight: [{ kind: 'tight', id: 'figure', condition: 'sound', values: byModel }],
   neighbours: [{ kind: 'neighbours', condition: 'fault', values: { pair: [1, 2] }, limit }],

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Bench } from '../case.ts';
+import { Bench } from '../case.ts';
 import { jobs, moves, readyToRun } from './all-good.ts';
 import { two } from './engines.ts';
 
@@ -129,4 +129,13 @@ describe('entered in an unkind order', () => {
 it('a joint that slips is said, and no linkage before it', () => {
   const b = noForward(begun()).read('turn.shiftRod', 'slips');
   expect(b.said('turn.gear')).toMatch(/^No forward. The joint of the shift rod slips: that first/);
+});
+
+it('shifted well it says so, and makes no engine one that turns', () => {
+  const b = new Bench(two).read('turn.neutral', 'spins').read('turn.forward', 'follows');
+  expect(b.ids().join(' ')).not.toMatch(/turn\.shifts/);
+  b.read('turn.reverse', 'follows');
+  expect(b.ids()).toEqual(['turn.shifts:sound', 'turn.unturned:cannot-tell']);
+  expect(b.read('turn.result', 'bumps').ids()).toEqual(['turn.free:sound', 'turn.shifts:sound']);
+  expect(b.read('turn.forward', 'slips').ids().join(' ')).not.toMatch(/turn\.shifts/);
 });

@@ -56,6 +56,8 @@ export interface TurnFacts {
   belt: { readonly is: 'sound' | 'renewed' };
   /** It came off with the head, and its marks were not seen since. */
   'belt-was-off': { readonly interference: Profile['interference'] };
+  /** Neutral and its gears, each tried. */
+  shifts: object;
   /** In neutral; dragging cold, as thick oil does, while both gears follow. */
   shift: { readonly neutral: 'drives' | 'drags'; readonly cold?: true } & AfterSetting & ThroughLinkage;
   gear: { readonly missing: readonly ('forward' | 'reverse')[] } & AfterSetting & ThroughLinkage;

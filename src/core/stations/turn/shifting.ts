@@ -87,8 +87,15 @@ function untriedSinceLegOff(c: Context): boolean {
   return !c.record.all('run.gears').some((r) => r.value === 'both' && isAfter(r.at, off));
 }
 
-/** Neutral, forward, reverse and the reverse lock, as the propeller shows them. */
+/** Neutral, forward, reverse and the reverse lock, as the propeller shows them; sound where all of it was tried and nothing is amiss. */
 export function shiftFacts(c: Context): TurnFact[] {
+  const { neutral, forward, reverse } = shiftsOf(c);
+  const amiss = shiftsAmiss(c);
+  const whole = neutral === 'spins' && forward === 'follows' && (reverse === 'follows' || reverse === 'not-fitted');
+  return whole && !amiss.length ? [{ kind: 'shifts', condition: 'sound', values: {} }] : amiss;
+}
+
+function shiftsAmiss(c: Context): TurnFact[] {
   const { neutral, forward, reverse, lock } = shiftsOf(c);
   const through = throughLinkage(c);
   const missing = [

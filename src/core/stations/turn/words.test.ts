@@ -35,6 +35,7 @@ const examples: Examples<TurnFacts> = {
     { kind: 'locked', condition: fault, values: { left: [], plugsFirst: false, part: part('leg', 'elimination') } },
     { kind: 'locked', condition: fault, values: { left: [], plugsFirst: false, part: part('liquid', 'answer') } }
   ],
+  shifts: [{ kind: 'shifts', condition: 'sound', values: {} }],
   unturned: [{ kind: 'unturned', condition: doubt, values: {} }],
   rough: [[], ['noise', 'tight']].flatMap((felt) => [
     { kind: 'rough', condition: watch, values: { felt } } as const,

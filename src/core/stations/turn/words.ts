@@ -113,6 +113,10 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
     advice: 'Oil the bores, soak, and turn it again tomorrow; no force.',
     because: inOrder(basis)
   }),
+  shifts: (_, basis) => ({
+    found: 'It shifts: free in neutral, and the propeller follows in gear.',
+    because: shifted(basis)
+  }),
   unturned: (_, basis) => ({
     found: 'It was not turned by hand yet.',
     advice: 'Turn it two full turns by hand.',

@@ -27,6 +27,7 @@
   const fitted = $derived(here !== undefined);
   const Sheet = $derived(data.sheet);
   const findings = $derived([...(here?.findings ?? [])].sort(byGravity));
+  const recorded = $derived(session.survey.readings.some((r) => r.what.startsWith(`${id}.`)));
   const stops = $derived(heldAgainst(j.holds, id));
   const round = $derived(session.roundOf(id));
   const pane = $derived(paneOf(page.url));
@@ -85,7 +86,9 @@
       <h2>What it points to</h2>
       <div aria-live="polite" class="mt-1 min-h-24">
         {#each findings as f (f.id)}<FindingCard finding={f} />{:else}<p class="text-sm">
-            Nothing recorded here yet. Unknown is an answer; leave what you cannot see.
+            {recorded
+              ? 'What is recorded here says nothing by itself yet.'
+              : 'Nothing recorded here yet. Unknown is an answer; leave what you cannot see.'}
           </p>{/each}
       </div>
     </div>

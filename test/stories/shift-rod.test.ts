@@ -136,6 +136,9 @@ it('shifted well it says so, and makes no engine one that turns', () => {
   expect(b.ids().join(' ')).not.toMatch(/turn\.shifts/);
   b.read('turn.reverse', 'follows');
   expect(b.ids()).toEqual(['turn.shifts:sound', 'turn.unturned:cannot-tell']);
+  const ran = { ...b.survey };
+  expect(b.read('run.outcome', 'ran').ids().join(' ')).not.toMatch(/turn\.unturned/);
+  b.survey = ran;
   expect(b.read('turn.result', 'bumps').ids()).toEqual(['turn.free:sound', 'turn.shifts:sound']);
   expect(b.read('turn.forward', 'slips').ids().join(' ')).not.toMatch(/turn\.shifts/);
 });

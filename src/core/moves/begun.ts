@@ -91,7 +91,7 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
         return [];
       // Read, and what was read still asks for another of its looks: that look is the proof.
       const asksProof = (a: Ask): boolean =>
-        a.kind !== 'job' && a.station === station && !!a.items?.some((i) => s.proof.reads?.includes(i));
+        a.kind !== 'job' && !a.late && a.station === station && !!a.items?.some((i) => s.proof.reads?.includes(i));
       if (since && !more && asks.some(asksProof)) return [];
       // A search that was begun at this check, and what was read since says that it is not over, is finished first.
       if (since && !more && asks.some((a) => a.kind === 'continue' && a.station === station)) return [];

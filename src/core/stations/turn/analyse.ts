@@ -49,8 +49,9 @@ export function analyse(c: Context): TurnAnalysed {
     ...shiftFacts(c),
     ...depthFacts(c)
   ];
-  // A belt on its marks and a shift that works turned nothing over: by themselves they make no engine one that turns.
-  const unturned = !turns.length && facts.some((f) => f.condition === 'sound');
+  // A belt on its marks and a shift that works turned nothing over: by themselves they make no engine one that turns. One that ran does.
+  const ran = c.record.all('run.outcome').some((r) => r.value === 'ran');
+  const unturned = !turns.length && !ran && facts.some((f) => f.condition === 'sound');
   return {
     basis: {
       turns: turns.map((t) => t.result),

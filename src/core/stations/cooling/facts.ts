@@ -78,8 +78,7 @@ export interface CoolingFacts {
   'outlet-cleared': object;
   /** The head stays where it should: the outlet before the pump. */
   'outlet-likely': Missed;
-  /** `blown`: its line was blown through after the stream was last missed. */
-  'none-outlet-clear': Missed & { readonly blown: boolean };
+  'none-outlet-clear': Missed;
   'weak-outlet-clear': Missed;
   'head-cold': Missed;
   /** It still climbed, or climbs, and its thermostat had not opened. */

@@ -62,3 +62,15 @@ describe('turned free without bumps', () => {
     expect(turned().read('run.outcome', 'failed').ids().join(' ')).toMatch(/nobumps/);
   });
 });
+
+it('no stream, its outlet probed free after that: the finding names the pump, as the next step does', () => {
+  const b = new Bench(four)
+    .read('cooling.source', 'tank')
+    .read('cooling.screen', 'clear')
+    .read('cooling.outlet', 'clear');
+  b.read('cooling.stream', 'none').read('cooling.head', 350);
+  expect(b.said('cooling.stream')).toMatch(/Blow its line through/);
+  b.read('cooling.outlet', 'clear');
+  expect(b.said('cooling.stream')).toMatch(/the pump is opened next/);
+  expect(moves(b)[0]).toBe('Open the water pump');
+});

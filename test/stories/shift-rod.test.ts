@@ -142,3 +142,12 @@ it('shifted well it says so, and makes no engine one that turns', () => {
   expect(b.read('turn.result', 'bumps').ids()).toEqual(['turn.free:sound', 'turn.shifts:sound']);
   expect(b.read('turn.forward', 'slips').ids().join(' ')).not.toMatch(/turn\.shifts/);
 });
+
+it('a sound belt and shift ask for no hand on the flywheel before it was made safe', () => {
+  const b = new Bench(two).read('gear.magnet', 'clean').read('turn.belt', 'sound');
+  for (const k of ['neutral', 'forward', 'reverse'] as const)
+    b.read(`turn.${k}`, k === 'neutral' ? 'spins' : 'follows');
+  const asked = moves(b);
+  expect(asked).toContain('Turn it by hand');
+  expect(asked.indexOf('Make it safe')).toBeLessThan(asked.indexOf('Turn it by hand'));
+});

@@ -6,7 +6,7 @@ import { passages } from '../stations/cooling/passages.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
 import { hotOnMuffs, muffsTried, poorSincePump } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
-import { hotterBank, lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
+import { blownThrough, hotterBank, lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import type { ItemId } from '../stations/items.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -48,9 +48,6 @@ const ofPoorStream = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => ['weak', 'none'].includes(String(lastSeen(c).stream)) && !hotterBank(c) && r.open(c, f)
 });
-/** Its line was blown through after the stream was last missed. */
-const blownThrough = (c: Context): boolean =>
-  askedAfter(c, 'cooling.outlet', latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')]));
 /** One thermometer is doubted before a leg comes off for it. */
 const second = look('A second thermometer, same spot', ['run.second'], 2, {
   doubts: true,

@@ -83,7 +83,7 @@ export const engineOilAsks: Asks = {
   'oil.diluted-before': [
     repeat('Dip twice after the run: has it risen?', 'oil', 5, { items: ['oil.dip', 'oil.dipAt'], late: 'release' })
   ],
-  'oil.level-unread': [look('Dip the engine oil twice', ['oil.dip', 'oil.dipAt'], 3)],
+  'oil.level-unread': [look('Dip the engine oil twice', ['oil.dip', 'oil.dipAt'], 3, { late: 'start' })],
   'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],
   'oil.laboratory': [
     look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] }),

@@ -5,7 +5,7 @@ import type { Context } from '../findings/context.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
-import { hubSlip } from '../stations/run/hub-slip.ts';
+import { hubSlip } from '../stations/look/hub-slip.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { crankcase, noWorkAsks } from './asks-no-work.ts';
 import { untilFound } from './until-found.ts';
@@ -245,7 +245,8 @@ export const runAsks: Asks = {
   'run.gears': [
     twist,
     look('Shift through by hand', ['turn.forward', 'turn.reverse', 'turn.neutral'], 2, {
-      open: (c) => !hubSlip(c).hub && !askedAfter(c, 'turn.forward', c.record.last('run.gears')?.at)
+      open: (c) =>
+        !hubSlip(c, c.record.last('run.gears')?.at) && !askedAfter(c, 'turn.forward', c.record.last('run.gears')?.at)
     })
   ],
   'run.dog-worn': [twist, shiftRod, job('clutch-dog', { only: ['fault'] })],

@@ -162,7 +162,8 @@ export const turnAsks: Asks = {
   'turn.stiff': [plugsOut, job('soak'), nextDay],
   'turn.again': [nextDay],
   'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
-  'turn.unturned': [look('Turn it by hand', ['turn.result'], 2)],
+  // It stands among the decisive checks, behind what makes it safe to put a hand there.
+  'turn.unturned': [look('Turn it by hand', ['turn.result'], 2, { late: 'release' })],
   'turn.nobumps': [
     look('Say whether the plugs were in', ['turn.plugs'], 1),
     repeat('Turn it by hand again, plugs in, and count the bumps', 'turn', 2, {

@@ -2,7 +2,7 @@ import { isAfter, latestOf, type Instant } from '../units/instant.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
-import { hubSlip } from '../stations/run/hub-slip.ts';
+import { hubSlip } from '../stations/look/hub-slip.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
 import { shiftFacts, throughLinkage } from '../stations/turn/shifting.ts';
 import { leakPlace, metalOnMagnet, resealedUntested } from '../stations/gear/case-state.ts';
@@ -266,14 +266,14 @@ export const gearCase = {
     // Shifted by hand since, it is known what it is: that has its own work, and the gears are tried in the run after it.
     unless: (c) => {
       const failed = c.record.last('run.gears');
-      if (hubSlip(c).hub === 'slips') return true;
+      if (hubSlip(c, failed?.at) === 'slips') return true;
       return (['turn.forward', 'turn.reverse'] as const).some((item) => {
         const seen = c.record.last(item);
         return !!failed && !!seen && ['slips', 'no'].includes(String(seen.value)) && isAfter(seen.at, failed.at);
       });
     },
     bySchool: (c) =>
-      hubSlip(c).hub === 'mended' ||
+      hubSlip(c, c.record.last('run.gears')?.at) === 'mended' ||
       c.renewed('run.gears').some((at) => !isAfter(c.record.last('run.gears')?.at ?? '', at))
         ? {
             title: 'Run it and try each gear again',

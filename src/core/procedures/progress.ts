@@ -138,3 +138,15 @@ export function jobsMarked(
     return mark?.state === 'done' && began !== undefined && !isAfter(began, mark.at) ? [{ job, at: mark.at }] : [];
   });
 }
+
+/** The jobs to mark done when the work was over: those still open that it stands for, and once more what was worked at again since its mark. */
+export const jobsToMark = (
+  survey: SurveyFile,
+  p: Pick<Procedure, 'jobs'>,
+  progress: Pick<Progress, 'began'>,
+  open: readonly string[],
+  at: Instant | undefined
+): readonly string[] => [
+  ...open,
+  ...jobsMarked(survey, p, progress).flatMap((m) => (at !== undefined && isAfter(at, m.at) ? [m.job] : []))
+];

@@ -14,6 +14,7 @@ import { floorOf, reachesAnyway } from './floor.ts';
 import { overheated, ranWithoutOilUnread } from '../run/overheated.ts';
 import { inSoak, lastSoak, soakedAt, soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
+import { worseSinceRun } from './since-run.ts';
 import type { Instrument, Reading } from '../../record/reading.ts';
 import type { LeakBands, LeakDownAnalysed, LeakDownFacts } from './facts.ts';
 
@@ -88,19 +89,6 @@ function soakBetween(c: Context, before: Reading | undefined, now: Reading): Pic
 /** One piston turned and read again moves it by a third (M): less than that is rings that come free. */
 const FREED = 2 / 3;
 
-/** What was read since it last ran, where all of it is worse than what was read before that by more than two readings may differ. */
-function worseSinceRun(c: Context, readings: readonly Reading[]): readonly Reading[] | undefined {
-  const last = readings.at(-1)!.at;
-  const ran = (['run.event', 'run.outcome'] as const)
-    .flatMap((what) => c.record.all(what))
-    .filter((r) => ['start', 'ran', 'died', 'stopped'].includes(String(r.value)) && isAfter(last, r.at));
-  const at = latestAt(ran);
-  const since = readings.filter((r) => isAfter(r.at, at));
-  const before = readings.filter((r) => !isAfter(r.at, at));
-  const share = (r: Reading): number => r.value as number;
-  return before.length && Math.min(...since.map(share)) > Math.max(...before.map(share)) + DISAGREE ? since : undefined;
-}
-
 /** Leak-down of each cylinder as it stands now. */
 export const leakDownRows = (c: Context): readonly LeakDownRow[] => keep(c, rowsOf);
 
@@ -149,7 +137,7 @@ function rowsOf(c: Context): readonly LeakDownRow[] {
       : -1;
     const telling = after.length ? after : all.slice(Math.max(0, closing));
     // Tight, then run, and no more tight: it went in that run, and is no slip of the tester.
-    const readings = worseSinceRun(c, telling) ?? telling;
+    const readings = worseSinceRun(c, telling, DISAGREE) ?? telling;
     const values = readings.map((r) => r.value as number);
     const apart = (list: readonly number[]): boolean => Math.max(...list) - Math.min(...list) > DISAGREE;
     // Three in a row that agree have closed the doubt: what was read before them was not at top, or a valve that had not shut.

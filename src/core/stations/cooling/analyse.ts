@@ -13,7 +13,15 @@ import type { CoolingAnalysed, CoolingFact, PumpKnown, Unsettled } from './facts
 import { partFacts } from './parts.ts';
 import { passages } from './passages.ts';
 import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear, ranDry } from './pump.ts';
-import { banksApart, hotterBank, lastSeen, thermometersDiffer, unreadBank, workedOnSinceHot } from './seen.ts';
+import {
+  banksApart,
+  blownThrough,
+  hotterBank,
+  lastSeen,
+  thermometersDiffer,
+  unreadBank,
+  workedOnSinceHot
+} from './seen.ts';
 import { sources } from './source.ts';
 
 /** Cooling, from the screens to the stream. */
@@ -209,7 +217,12 @@ function missed(
   if (normal && outlet !== 'clear') return { kind: 'outlet-likely', id: 'outlet', condition: 'cannot-tell', values };
   if (normal)
     return stream === 'none'
-      ? { kind: 'none-outlet-clear', id: 'stream', condition: 'cannot-tell', values }
+      ? {
+          kind: 'none-outlet-clear',
+          id: 'stream',
+          condition: 'cannot-tell',
+          values: { ...values, blown: blownThrough(c) }
+        }
       : { kind: 'weak-outlet-clear', id: 'stream', condition: 'watch', values };
   if (head === undefined) return { kind: 'head-unread', id: 'outlet', condition: 'cannot-tell', values };
   if (opening) return { kind: 'head-warming', id: 'outlet', condition: 'cannot-tell', values };

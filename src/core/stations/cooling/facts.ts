@@ -78,7 +78,8 @@ export interface CoolingFacts {
   'outlet-cleared': object;
   /** The head stays where it should: the outlet before the pump. */
   'outlet-likely': Missed;
-  'none-outlet-clear': Missed;
+  /** `blown`: its line was blown through after the stream was last missed. */
+  'none-outlet-clear': Missed & { readonly blown: boolean };
   'weak-outlet-clear': Missed;
   'head-cold': Missed;
   /** It still climbed, or climbs, and its thermostat had not opened. */

@@ -1,4 +1,5 @@
 import { isAfter, latestAt } from '../../units/instant.ts';
+import { askedAfter } from '../../findings/asked-after.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { bankDifference, BANKS_APART } from '../run/banks.ts';
@@ -115,3 +116,7 @@ export function workedOnSinceHot(c: Context): boolean {
   const read = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);
   return c.worked('cooling').some((at) => isAfter(at, read));
 }
+
+/** Its line was blown through after the stream was last missed. */
+export const blownThrough = (c: Context): boolean =>
+  askedAfter(c, 'cooling.outlet', latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')]));

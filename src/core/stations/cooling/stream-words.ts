@@ -125,9 +125,14 @@ export const streamWords: Pick<
     advice: stopFirst(stop, 'Probe the outlet first; it does not clear the pump: watch the temperature to the end.'),
     because: streamBecause(basis, units)
   }),
-  'none-outlet-clear': ({ values: { stop } }, basis, units) => ({
+  'none-outlet-clear': ({ values: { stop, blown } }, basis, units) => ({
     found: `No stream, though its outlet is clear and the head is at ${headOf(basis, units)} so far.`,
-    advice: stopFirst(stop, 'Blow its line through from the head to the outlet; if that is free, it is the pump.'),
+    advice: stopFirst(
+      stop,
+      blown
+        ? 'The outlet was probed after it, and is free: the pump is opened next.'
+        : 'Blow its line through from the head to the outlet; if that is free, it is the pump.'
+    ),
     because: streamBecause(basis, units)
   }),
   'weak-outlet-clear': ({ values: { stream } }, basis, units) => ({

@@ -135,7 +135,11 @@ const examples: Examples<CoolingFacts> = {
   'outlet-shut': [{ stream: 'weak' as const }, {}].map((values) => ({ kind: 'outlet-shut', condition: fault, values })),
   'outlet-cleared': [{ kind: 'outlet-cleared', condition: watch, values: {} }],
   'outlet-likely': missed.map((values) => ({ kind: 'outlet-likely', condition: doubt, values })),
-  'none-outlet-clear': missed.map((values) => ({ kind: 'none-outlet-clear', condition: doubt, values })),
+  'none-outlet-clear': missed.flatMap((values) =>
+    [true, false].map(
+      (blown) => ({ kind: 'none-outlet-clear', condition: doubt, values: { ...values, blown } }) as const
+    )
+  ),
   'weak-outlet-clear': missed.map((values) => ({ kind: 'weak-outlet-clear', condition: watch, values })),
   'head-cold': missed.map((values) => ({ kind: 'head-cold', condition: doubt, values })),
   'head-warming': missed.map((values) => ({ kind: 'head-warming', condition: doubt, values })),

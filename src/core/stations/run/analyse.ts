@@ -20,7 +20,7 @@ import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
 import { sparkHeldHot } from './dies-warm.ts';
 import { causeAt, lapsed, lampWorkedOn, smokesOfItsOil, symptoms } from './symptoms.ts';
-import { hubSlip } from './hub-slip.ts';
+import { hubSlip } from '../look/hub-slip.ts';
 import { bankDifference, BANKS_APART } from './banks.ts';
 import { NEVER_WARM, saidOf, warmingOf, type Warming, type WarmState } from './warming.ts';
 
@@ -185,8 +185,9 @@ const air = (c: Context): RunFact[] =>
 function gears(c: Context): RunFact[] {
   if (c.record.value('run.gears') !== 'fails') return [];
   const failed = c.record.last('run.gears')!;
+  const hub = hubSlip(c, failed.at);
   if (!c.renewed('run.gears').some((at) => isAfter(failed.at, at)))
-    return [{ kind: 'gears', condition: 'fault', values: hubSlip(c) }];
+    return [{ kind: 'gears', condition: 'fault', values: { ...(hub ? { hub } : {}) } }];
   const condition = c.record.asked('look.twist') && rodSeen(c) === 'follows' ? 'fault' : 'cannot-tell';
   return [{ kind: 'gears-again', id: 'dog-worn', condition, values: {} }];
 }

@@ -3,6 +3,7 @@ import { isAfter, latestInstant, latestOf } from '../../units/instant.ts';
 import { apartSince } from '../../findings/apart-since.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { unmended } from '../../findings/unmended.ts';
+import { hubSlip } from '../look/hub-slip.ts';
 import { items as lookItems } from '../look/readings.ts';
 import type { AfterSetting, ThroughLinkage, TurnBasis, TurnFact } from './facts.ts';
 import { badThoughSet, gearsThoughSet, rodSeen, type ShiftItem } from './shift-rod.ts';
@@ -16,14 +17,11 @@ export const shiftsOf = ({ record }: Context): TurnBasis['shifts'] => ({
 });
 
 /** It slipped in gear while the propeller was said to slip on its hub, and was not tried since that was mended. */
-function slippedOnItsHub(c: Context): boolean {
-  const hub = c.record.all('look.twist').findLast((r) => r.value === 'slips');
-  if (!hub) return false;
-  return (['turn.forward', 'turn.reverse'] as const).every((item) => {
+const slippedOnItsHub = (c: Context): boolean =>
+  (['turn.forward', 'turn.reverse'] as const).every((item) => {
     const last = c.record.last(item);
-    return last?.value !== 'slips' || c.worked('look').some((w) => isAfter(w, last.at) && isAfter(w, hub.at));
+    return last?.value !== 'slips' || hubSlip(c, last.at) === 'mended';
   });
-}
 
 const shiftItems = ['turn.neutral', 'turn.forward', 'turn.reverse', 'turn.reverseLock'] as const;
 

@@ -1,9 +1,8 @@
 <script lang="ts">
-  import { jobsMarked, progressOf } from '$core/procedures/progress.ts';
+  import { jobsToMark, progressOf } from '$core/procedures/progress.ts';
   import { procedureNamed } from '$core/procedures/register.ts';
   import { useSession } from '$lib/ui/session/session.svelte.ts';
   import FastenerList from '$lib/ui/tray/FastenerList.svelte';
-  import { isAfter } from '$core/units/instant.ts';
   import { fastenersOf } from '$core/tray/fasteners.ts';
   import ProcedureWork from '$lib/ui/survey/ProcedureWork.svelte';
 
@@ -21,9 +20,10 @@
   const picked = (id: string): boolean => said[id] ?? id === procedure.jobs[0];
   /** Marked when the engine was put together, so that what was read after that proves it; once more where it was worked at again since. */
   function marked(at: string | undefined, note?: string): void {
-    const again = jobsMarked(session.survey, procedure, progressOf(session.judgement.context, procedure));
-    const redone = again.filter((m) => at !== undefined && isAfter(at, m.at)).map((m) => m.job);
-    for (const id of [...jobs.map((j) => j.id).filter(picked), ...redone]) session.mark(id, 'done', note, false, at);
+    const open = jobs.map((j) => j.id).filter(picked);
+    const progress = progressOf(session.judgement.context, procedure);
+    for (const id of jobsToMark(session.survey, procedure, progress, open, at))
+      session.mark(id, 'done', note, false, at);
   }
   const proves = $derived(
     procedure.jobs.find((id) => session.survey.steps?.some((m) => m.step === id && m.state === 'done'))

@@ -197,3 +197,22 @@ describe('a start that failed, and its pump found silent', () => {
     expect(titles(b).slice(0, 4).join(' | ')).not.toMatch(/wet or dry|Tap or shut-off/);
   });
 });
+
+describe('too little pressure in the rail, and dirt in the vapour separator', () => {
+  const dirty = (look: 'dirt' | 'gummed'): Bench =>
+    failed(fresh()).read('fuel.railPump', 'runs').read('fuel.rail', 120e3).read('fuel.bowlLook', look);
+  it('the filter that let it through is looked at; what lies under the pressure is cleaned before it', () => {
+    const b = dirty('dirt');
+    expect(titles(b)[0]).toBe('Fuel filters');
+    const work = b.assessed().moves.filter((m) => m.kind === 'job');
+    expect(work.find((m) => m.job === 'rail')?.waits).toMatch(/First: strip and clean bowl or vapour separator/);
+    expect(work[0]!.job).toBe('bowl');
+  });
+  it('gum came through no filter', () => {
+    expect(
+      dirty('gummed')
+        .assessed()
+        .moves.filter((m) => m.class < 6 && m.title === 'Fuel filters')
+    ).toEqual([]);
+  });
+});

@@ -187,3 +187,24 @@ it('no spark at a cylinder whose points were seen oily: they are cleaned before 
   b.read('spark.pointsLook', 'oily', { cylinder: 1 });
   expect(moves(b)[0]).toMatch(/^Points and condenser/);
 });
+
+describe('some plugs wet and some not', () => {
+  const wet = (...k: number[]): Bench => {
+    const b = new Bench(v6).read('turn.result', 'bumps');
+    for (const cylinder of [1, 2, 3, 4, 5, 6])
+      b.read('plugs.read', [k.includes(cylinder) ? 'fuel' : 'normal'], { cylinder });
+    return b;
+  };
+  it('their spark first, in one look: a choke floods them all', () => {
+    const b = wet(2, 4, 6);
+    expect(b.said('plugs.read.4')).toMatch(/fuel-wet, and not all of them/);
+    expect(moves(b)).toContain('Spark of cylinders 2, 4 and 6');
+    expect(moves(b).filter((t) => /^Spark of/.test(t))).toHaveLength(1);
+    expect(b.assessed().moves.filter((m) => m.class < 6 && m.items?.includes('fuel.choke'))).toEqual([]);
+  });
+  it('all of them wet: choke and primer', () => {
+    const b = wet(1, 2, 3, 4, 5, 6);
+    expect(b.said('plugs.read.4')).toMatch(/flooded by choke or needle/);
+    expect(moves(b)).toContain('Move choke and primer by hand');
+  });
+});

@@ -237,3 +237,17 @@ describe('a two-stroke that gets its oil with its fuel', () => {
     expect(b.said('compression.ran-dry')).toBe('');
   });
 });
+
+describe('nobody told the age of the fuel, and it stood', () => {
+  it('fresh fuel in tank, line and bowl cleans no jets: the carburettor is still cleaned first', () => {
+    const b = new Bench(two, 'long-stored', { yearsIdle: 4, fuelLeft: 'ethanol' }).read('fuel.level', 'some');
+    expect(open(b)).toContain('carburettor');
+    filled(b);
+    expect(b.ids()).toContain('fuel.fresh:sound');
+    expect(open(b)).toContain('carburettor');
+  });
+  it('one that was laid up dry has nothing in its jets', () => {
+    const b = filled(new Bench(two, 'long-stored', { yearsIdle: 4, fuelLeft: 'none' }));
+    expect(open(b)).not.toContain('carburettor');
+  });
+});

@@ -13,7 +13,7 @@ describe('heads noted by hand, one bank hotter', () => {
   it('is said, and what that bank has to itself is looked at', () => {
     const b = heads(readyToRun(v6), 60, 84);
     expect(b.ids()).toContain('cooling.banks:watch');
-    expect(b.said('cooling.banks')).toMatch(/starboard bank was read 24 K hotter/);
+    expect(b.said('cooling.banks')).toMatch(/starboard bank was read 43 °F hotter/);
     const asked: string[] = [];
     for (const [what, value] of [
       ['run.second', 'same'],

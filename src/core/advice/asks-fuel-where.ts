@@ -1,5 +1,6 @@
 import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
 import { airAt, airElsewhere } from '../stations/fuel/air.ts';
 import { latestInstant } from '../units/instant.ts';
 import { asked, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -40,6 +41,9 @@ const filterBefore: AskRule = look('Fuel filters', ['fuel.filter'], 5, {
   open: (c) => !askedAfter(c, 'fuel.filter', latestInstant(c.renewed('fuel.bowlLook')))
 });
 
+const dirtBefore: readonly AskRule[] = [filterBefore, ...intoTank('fuel.bowlLook')];
+const dirty = (c: Context): boolean => c.record.value('fuel.bowlLook') === 'dirt';
+
 /** Where the air or the dirt comes from, before what it came to is mended. */
 export const whereAsks: Asks = {
   'fuel.part-hose-bubbles': [level, couplings, airPlace],
@@ -53,5 +57,10 @@ export const whereAsks: Asks = {
   'fuel.air-pump': [job('fuel-pump')],
   'fuel.part-tank-dirt': [job('tank-clean')],
   'fuel.part-filter': [...intoTank('fuel.filter'), job('fuel-filter')],
-  'fuel.part-bowl-dirt': [filterBefore, ...intoTank('fuel.bowlLook'), job('carburettor')]
+  'fuel.part-bowl-dirt': [...dirtBefore, job('carburettor')],
+  // A separator has one line for whatever lies in it: gum came through no filter.
+  'fuel.part-separator': [
+    ...dirtBefore.map((r) => ({ ...r, open: (c: Context, f: Finding) => dirty(c) && r.open(c, f) })),
+    job('bowl')
+  ]
 };

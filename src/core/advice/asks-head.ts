@@ -1,6 +1,6 @@
-import { cylindersOf, type Context } from '../findings/context.ts';
+import { cylindersOf, cylindersSaid, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
-import { mixedUp, shownAlone } from '../stations/plugs/analyse.ts';
+import { mixedUp, reachOf } from '../stations/plugs/analyse.ts';
 import { crankedAt } from '../stations/plugs/cranking.ts';
 import { waterIn } from '../stations/turn/hole-water.ts';
 import { school } from '../house-rules/rules.ts';
@@ -19,12 +19,14 @@ const shows = (c: Context, { cylinder }: Finding, sights: readonly string[]): bo
     .all('plugs.read', cylinder === undefined ? {} : { cylinder })
     .some((r) => Array.isArray(r.value) && r.value.some((s) => sights.includes(String(s))));
 
-/** Wet or sooty at this cylinder alone: what feeds them all is not it. */
-const alone = (c: Context, { cylinder }: Finding): boolean =>
-  cylinder !== undefined &&
-  (['fuel', 'black'] as const).some(
-    (sight) => shows(c, { cylinder } as Finding, [sight]) && shownAlone(c, cylinder, sight)
-  );
+/** Cylinders whose plugs are wet or sooty while another's is not, this one among them: what feeds them all is not it. */
+function someWet(c: Context, { cylinder }: Finding): readonly number[] {
+  const own = (k: number): boolean =>
+    (['fuel', 'black'] as const).some(
+      (sight) => shows(c, { cylinder: k } as Finding, [sight]) && reachOf(c, k, sight) !== 'all'
+    );
+  return cylinder !== undefined && own(cylinder) ? cylindersOf(c).filter(own) : [];
+}
 
 /** Wet where it does not fire: what came to it stayed unburnt, and nothing gives too much (C). */
 const unburnt = (c: Context, { cylinder }: Finding): boolean =>
@@ -32,13 +34,23 @@ const unburnt = (c: Context, { cylinder }: Finding): boolean =>
 
 /** Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned, and though it is clean. */
 const tooMuchFuel: readonly AskRule[] = [
-  look((c, f) => (cylindersOf(c).length > 1 ? `Spark${at(f)}` : 'Spark, every cylinder'), ['spark.result'], 3, {
-    open: (c, f) =>
-      (alone(c, f) || (cylindersOf(c).length === 1 && shows(c, f, ['fuel']))) && !asked(c, 'spark.result', f.cylinder)
-  }),
+  look(
+    (c, f) => (someWet(c, f).length ? `Spark of ${cylindersSaid(someWet(c, f))}` : 'Spark, every cylinder'),
+    ['spark.result'],
+    3,
+    {
+      open: (c, f) =>
+        (someWet(c, f).length > 0 || (cylindersOf(c).length === 1 && shows(c, f, ['fuel']))) &&
+        !asked(c, 'spark.result', f.cylinder)
+    }
+  ),
   look('Move choke and primer by hand', ['fuel.choke'], 3, {
     open: (c, f) =>
-      hasCarburettor(c) && !alone(c, f) && !unburnt(c, f) && shows(c, f, ['fuel', 'black']) && !asked(c, 'fuel.choke')
+      hasCarburettor(c) &&
+      !someWet(c, f).length &&
+      !unburnt(c, f) &&
+      shows(c, f, ['fuel', 'black']) &&
+      !asked(c, 'fuel.choke')
   }),
   look('Bulb firm: does it flood?', ['fuel.floods'], 3, {
     open: (c, f) =>

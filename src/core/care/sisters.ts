@@ -8,7 +8,7 @@ import { allItems, type ItemId } from '../stations/items.ts';
 import { charging } from '../stations/run/charging.ts';
 import { runsOf } from '../stations/run/runs.ts';
 import { warmingOf } from '../stations/run/warming.ts';
-import type { DimensionName } from '../units/index.ts';
+import { sayApart, type DimensionName, type System } from '../units/index.ts';
 import { makingOil } from './making-oil.ts';
 
 /** Two engines of one boat, or of one model: this one, and its sister. */
@@ -114,9 +114,9 @@ const figures: readonly Figure[] = [
   item('run.pulls', 'high')
 ];
 
-/** A share by which two figures differ, in words; of a temperature its kelvins. */
-function gap(dimension: DimensionName, a: number, b: number): string {
-  if (dimension === 'temperature') return `${Math.abs(a - b).toFixed(0)} K`;
+/** A share by which two figures differ, in words; of a temperature how far they lie apart. */
+function gap(dimension: DimensionName, a: number, b: number, units: System): string {
+  if (dimension === 'temperature') return sayApart(Math.abs(a - b), units);
   if (dimension === 'level') return `${(1000 * Math.abs(a - b)).toFixed(1)} mm`;
   const most = Math.max(Math.abs(a), Math.abs(b));
   return most > 0 ? `${Math.round((100 * Math.abs(a - b)) / most)} %` : '0 %';
@@ -137,7 +137,7 @@ function rowOf(f: Figure, mine: Context, hers: Context): SisterRow[] {
       values: { this: a.mean, sister: b.mean },
       ...(apart ? { weaker } : {}),
       sentence: apart
-        ? `${gap(f.dimension, a.mean, b.mean)} apart, more than the readings leave open.`
+        ? `${gap(f.dimension, a.mean, b.mean, mine.units)} apart, more than the readings leave open.`
         : 'The same, as far as it was read.'
     }
   ];
@@ -165,7 +165,7 @@ function compressionRow(mine: Context, hers: Context): SisterRow[] {
       sentence: unlike.length
         ? `Read otherwise on the two (${unlike.join(', ')}): once more with the same gauge, alike, before anything is concluded.`
         : apart
-          ? `${gap('pressure', x.mean, y.mean)} apart, more than the readings leave open.`
+          ? `${gap('pressure', x.mean, y.mean, mine.units)} apart, more than the readings leave open.`
           : 'The same, as far as it was read.'
     }
   ];

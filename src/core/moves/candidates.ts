@@ -2,13 +2,14 @@ import { cylindersOf } from '../findings/context.ts';
 import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
-import { established, type Step } from '../plan/plan.ts';
+import { established } from '../plan/established.ts';
+import type { Step } from '../plan/plan.ts';
 import { RUN_AGAIN } from '../jobs/work.ts';
 import { before, inVain } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
-import { DEAR, fromHolds, jobMove, type Position } from './position.ts';
+import { isDear, fromHolds, jobMove, type Position } from './position.ts';
 import { rankedLooks } from './ranked-looks.ts';
 import { ownJobs, shortJobMoves } from './short-job.ts';
 import { causeUntold, shownSince } from '../stations/run/symptoms.ts';
@@ -17,7 +18,7 @@ const askClass = { repeat: 4, continue: 3, look: 5, job: 5 } as const;
 
 /** The class of what a finding asks for: dear work, and work that decides nothing, waits for the decisive looks. */
 const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 | 9 =>
-  a.kind === 'job' && minutes > DEAR
+  a.kind === 'job' && a.job && isDear(a.job, minutes)
     ? 8
     : a.late === 'release' || a.late === 'start'
       ? 9
@@ -26,11 +27,11 @@ const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 | 9 =>
         : askClass[a.kind];
 
 /** Findings whose cause is established, with the open job that cures it: nothing more is looked for on their account. */
-function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
+function curedBy({ advice, steps }: Position, asks: readonly Ask[]): ReadonlyMap<string, Step> {
   const out = new Map<string, Step>();
   for (const s of advice.suspects) {
     const step = steps.find((x) => x.id === s.step && x.state === 'open' && !x.failed);
-    if (step && !s.artefact && s.settling === 'shows' && established(s))
+    if (step && !s.artefact && s.settling === 'shows' && established(s, asks))
       for (const id of s.explains) if (!out.has(id)) out.set(id, step);
   }
   return out;
@@ -39,17 +40,20 @@ function curedBy({ advice, steps }: Position): ReadonlyMap<string, Step> {
 /** 3, 4 and 5: what the findings ask for. */
 function asked(p: Position, asks: readonly Ask[]): Move[] {
   const { steps } = p;
-  const cured = curedBy(p);
+  const cured = curedBy(p, asks);
   const own = ownJobs(p);
+  // Work that lies under it, or that makes it anew, is done before it.
+  const waits = (step: Step | undefined): Pick<Move, 'waits'> => {
+    const first = step && steps.find((s) => step.after.includes(s.id) && !s.by && !own.has(s.id));
+    return first ? { waits: `First: ${first.title.charAt(0).toLowerCase()}${first.title.slice(1)}.` } : {};
+  };
   const list = asks.flatMap((a): Move[] => {
     const explained = a.kind === 'look' || a.kind === 'job' ? cured.get(a.finding.id) : undefined;
-    const cure = explained && a.doubts && explained.minutes > DEAR ? undefined : explained;
-    if (cure) return [{ ...jobMove(cure, 8), class: cure.minutes > DEAR ? 8 : 5 }];
+    const cure = explained && a.doubts && isDear(explained.id, explained.minutes) ? undefined : explained;
+    if (cure) return [{ ...jobMove(cure, 8), class: isDear(cure.id, cure.minutes) ? 8 : 5, ...waits(cure) }];
     const step = a.job && steps.find((s) => s.id === a.job);
     // What failed its proof is asked about as that, and not done once more by itself.
     if (a.job && (!step || step.state !== 'open' || step.failed)) return [];
-    // Work that lies under it, or that makes it anew, is done before it.
-    const beforeIt = step && steps.find((s) => step.after.includes(s.id) && !s.by && !own.has(s.id));
     return [
       {
         // Too early it says nothing: other work goes on meanwhile.
@@ -66,7 +70,7 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
         ...(a.needs ? { needs: a.needs } : {}),
         minutes: step ? step.minutes : a.minutes,
         because: a.finding.sentence,
-        ...(beforeIt ? { waits: `First: ${beforeIt.title.charAt(0).toLowerCase()}${beforeIt.title.slice(1)}.` } : {})
+        ...waits(step)
       }
     ];
   });

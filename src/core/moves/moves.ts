@@ -18,7 +18,7 @@ import { waiting } from './begun.ts';
 import { candidates } from './candidates.ts';
 import { dangers } from './danger.ts';
 import type { Move } from './move.ts';
-import { DEAR, type Position } from './position.ts';
+import { isDear, type Position } from './position.ts';
 import { isShortJob, ownJobs } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
 import { underWork } from './under-work.ts';
@@ -111,8 +111,7 @@ function onWhatSoaks(p: Position, m: Move): boolean {
   if (m.kind !== 'job' || !m.job || !isJobId(m.job)) return false;
   if (!p.findings.some((f) => f.station === 'turn' && f.condition === 'fault')) return false;
   const { proof, minutes } = jobOf(m.job);
-  const dear = minutes > DEAR || traitsOf(m.job).phase === 'away';
-  return dear && (proof.station === 'turn' || proof.station === 'compression');
+  return isDear(m.job, minutes) && (proof.station === 'turn' || proof.station === 'compression');
 }
 
 /**

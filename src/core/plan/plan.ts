@@ -9,9 +9,10 @@ import { aroundWork, raisers } from './around-work.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { doBy, sayDoBy } from '../jobs/do-by.ts';
+import { established } from './established.ts';
 import { readSince } from '../jobs/proof-read.ts';
 import type { JobRule, Proof } from '../jobs/job.ts';
-import { isJobId, jobOf, jobs, traitsOf } from '../jobs/register.ts';
+import { jobs, traitsOf } from '../jobs/register.ts';
 
 export interface Step {
   readonly id: string;
@@ -59,23 +60,6 @@ const looksOnly = (rule: JobRule): boolean => rule.phase === 'repeat' || rule.fi
 /** How grave a finding is where work is proved: what came out better than it was is proved, and watched. */
 const grave = (f: Finding): number =>
   ['sound', 'not-looked-at', 'cannot-tell', 'watch', 'fault', 'held'].indexOf(f.condition);
-
-/** From this chance a suspect whose settling look was made is worked on (C; the figure M). */
-export const SURE = 0.8;
-/** Work over this stands on no belief alone: its settling look must show the fault, minutes (C). */
-const DEAR = 60;
-
-/**
- * Whether a suspect is ground for its job: over the bar, with its settling look made, and for dear work only where that look
- * shows it. A wrong measurement is measured again as soon as it is likely. Before that the settling look is what is done.
- */
-export function established(s: SuspectView): boolean {
-  if (!s.raised || s.mended || !s.step) return false;
-  if (s.artefact || traitsOf(s.step).phase === 'repeat') return s.chance === 'likely';
-  const minutes = isJobId(s.step) ? jobOf(s.step).minutes : 0;
-  const dear = minutes > DEAR || s.specialist;
-  return s.probability > SURE && (s.settling === 'shows' || (s.settling === 'made' && !dear));
-}
 
 /**
  * Whether the check that proves a job cannot tell yet of the very cylinder it was for, or of any where nothing found had asked for it; or
@@ -146,7 +130,8 @@ const otherwiseBy = (again: readonly SuspectView[], suspects: readonly SuspectVi
  */
 export function planOf(c: Context, found: readonly Finding[], suspects: readonly SuspectView[] = []): Step[] {
   const likely = new Map<string, SuspectView[]>();
-  for (const s of suspects) if (s.step && established(s)) likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
+  const asks = asksOf(c, found);
+  for (const s of suspects) if (s.step && established(s, asks)) likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
   const marks = lastMarks(c.survey);
   const { raisedAt, rereadAt } = aroundWork(c);
   const edits = editsOf(c.survey);

@@ -67,6 +67,15 @@ export function shownNumber(si: number, name: DimensionName, system: System, res
   return Number(fromSI(si, unit).toFixed(placesOf(unit, name, resolution)));
 }
 
+/**
+ * How far two temperatures lie apart, kelvins, with its unit: no scale has its zero in it.
+ * @example sayApart(5, 'us') // "9 °F"
+ */
+export function sayApart(kelvins: number, system: System, places = 0): string {
+  const [factor, unit] = system === 'us' ? [1 / shownUnit('temperature', 'us').factor, '°F'] : [1, 'K'];
+  return `${(kelvins * factor).toFixed(places)} ${unit}`;
+}
+
 /** Decimals of a quantity: as many as the instrument could tell, else the usual ones of the unit. */
 function placesOf(unit: Unit, name: DimensionName, resolution: number | undefined): number {
   const step = resolution ? Math.abs(resolution / unit.factor) : undefined;

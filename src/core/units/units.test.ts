@@ -5,6 +5,7 @@ import {
   fromSI,
   parseQuantity,
   say,
+  sayApart,
   shownUnit,
   toSI,
   type DimensionName,
@@ -40,6 +41,11 @@ describe('conversion factors of NIST SP 811 (2008), appendix B.8', () => {
     expect(si(typed, name)).toBeCloseTo(expected, 12);
   });
 
+  it('says how far two temperatures lie apart without the zero of a scale', () => {
+    expect(sayApart(5, 'us')).toBe('9 °F');
+    expect(sayApart(5, 'metric')).toBe('5 K');
+    expect(sayApart(0.5, 'us', 1)).toBe('0.9 °F');
+  });
   it('keeps the fixed points of the temperature scales', () => {
     expect(si('0 °C', 'temperature')).toBeCloseTo(273.15, 9);
     expect(si('32 °F', 'temperature')).toBeCloseTo(273.15, 9);

@@ -2,7 +2,7 @@ import { BANKS_APART } from '../run/banks.ts';
 import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
-import { say, type System } from '../../units/index.ts';
+import { say, sayApart, type System } from '../../units/index.ts';
 import { warmingSaid } from '../run/warming-words.ts';
 import type { CoolingBasis, CoolingFacts, Unsettled } from './facts.ts';
 
@@ -79,13 +79,13 @@ export const streamWords: Pick<
     };
   },
   banks: ({ values: { hotter, by, worked } }, basis, units) => ({
-    found: `The head of the ${hotter} bank was read ${by.toFixed(0)} K hotter than the other: strainer, thermostat or passages of that bank.`,
+    found: `The head of the ${hotter} bank was read ${sayApart(by, units)} hotter than the other: strainer, thermostat or passages of that bank.`,
     advice: worked
       ? 'Read both again, the same spots: there was work on its water since.'
       : 'One cured fault does not clear the other.',
     because: {
       ...streamBecause(basis, units),
-      limit: `${BANKS_APART} K between banks (from memory)`,
+      limit: `${sayApart(BANKS_APART, units)} between banks (from memory)`,
       provenance: 'M',
       source: 'From memory'
     }

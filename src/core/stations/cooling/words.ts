@@ -4,7 +4,7 @@ import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { saySchool } from '../../house-rules/rules.ts';
-import { say, type System } from '../../units/index.ts';
+import { say, sayApart, type System } from '../../units/index.ts';
 import type { CoolingBasis, CoolingFacts, PumpKnown } from './facts.ts';
 import { BUCKET_SCATTER } from './parts.ts';
 import type { PumpMark } from './pump.ts';
@@ -61,7 +61,7 @@ function thermostatBecause({ bank, pan, opens, stamp }: Thermostat, units: Syste
       ],
       'a thermostat opens at its stamp; a pan and a thermometer tell.'
     ),
-    limit: `within ${ownLimits.thermostat} K of its stamp (from memory)`
+    limit: `within ${sayApart(ownLimits.thermostat, units)} of its stamp (from memory)`
   };
 }
 

@@ -56,7 +56,7 @@ export function fuelAge(c: Context, oldest = false): AgedFuel {
   const idle = known(c.survey.engine.history.yearsIdle);
   const stood = idle !== undefined && idle > 0 && c.survey.engine.history.fuelLeft !== 'none' ? idle * 12 : undefined;
   // What it stood with was in it, whatever was filled since.
-  const entered = oldest && ages.length ? Math.max(...ages, stood ?? 0) : now;
+  const entered = oldest && (ages.length || stood !== undefined) ? Math.max(...ages, stood ?? 0) : now;
   const months = entered ?? stood;
   const { factor, stabilised, limit } = drainLimit(c);
   const verdict: FuelAge =

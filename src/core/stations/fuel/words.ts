@@ -207,11 +207,11 @@ export const words: WordsOf<FuelFacts, object> = {
       ? 'Nobody said how this two-stroke gets its oil: with its fuel, or from a tank of its own.'
       : 'Nobody said how much oil is in its fuel, and it gets its oil with it.',
     advice: way
-      ? 'Look under the cowl and in the boat for an oil tank; where there is none, its oil is mixed into the fuel.'
+      ? 'Look under the cowl and in the boat for an oil tank; where there is none, its oil is mixed into the fuel. Where nobody can tell, mix it all the same: that harms no injection.'
       : 'Ask whoever mixed it; where nobody knows, empty it and mix fresh, before any start.',
     because: practice(
       [way ? 'oil tank or mixture: not said' : 'mixture in use: not said'],
-      'without oil a two-stroke seizes within minutes.'
+      'without oil a two-stroke wears at once, and seizes within minutes under load; a short run without it proves nothing.'
     )
   }),
   'mix-alone': ({ values: { mix } }) => ({

@@ -61,11 +61,17 @@ export const mixedUp = (c: Context): boolean => c.record.value('plugs.order') ==
 /** Too much fuel, wet or burnt: one and the same for whether a neighbour shows it too. */
 const tooRich: readonly PlugSight[] = ['fuel', 'black'];
 
-/** This cylinder's plug shows it, others were read before anybody cleaned them, and none of those shows it. */
-export function shownAlone(c: Context, cylinder: number, sight: PlugSight): boolean {
-  if (mixedUp(c)) return false;
+/** How many of the plugs show too much: this one alone, some of them, or all that tell of it. */
+export type Reach = 'one' | 'some' | 'all';
+
+/**
+ * How far too much fuel, or another sight of this cylinder's plug, reaches: what was read before anybody cleaned it tells. Where no
+ * other plug tells, or nobody knows whose each was, 'all': nothing says that it is its own matter.
+ */
+export function reachOf(c: Context, cylinder: number, sight: PlugSight): Reach {
+  if (mixedUp(c)) return 'all';
   const mine = lastTelling(c, 'plugs.read', cylinder);
-  if (!mine) return false;
+  if (!mine) return 'all';
   const cleanedBetween = (at: Instant): boolean =>
     c.wiped('plugs.read').some((w) => isAfter(w.at, mine.at) !== isAfter(w.at, at));
   const others = cylindersOf(c)
@@ -76,10 +82,10 @@ export function shownAlone(c: Context, cylinder: number, sight: PlugSight): bool
         ? [seen.value as readonly string[]]
         : [];
     });
-  return (
-    others.length > 0 &&
-    !others.some((seen) => (tooRich.includes(sight) ? tooRich : [sight]).some((s) => seen.includes(s)))
-  );
+  const like = others.filter((seen) =>
+    (tooRich.includes(sight) ? tooRich : [sight]).some((s) => seen.includes(s))
+  ).length;
+  return like === others.length ? 'all' : like ? 'some' : 'one';
 }
 
 /** Plugs of which something that was seen means something. */
@@ -87,7 +93,7 @@ function readFacts(c: Context, read: ReadonlyMap<number, readonly PlugSight[]>):
   const { profile, history } = c.survey.engine;
   return [...read].flatMap(([cylinder, sights]): PlugFact[] => {
     const meanings = sights
-      .map((s) => meaningOf(s, profile, history.laidUp === 'yes', shownAlone(c, cylinder, s)))
+      .map((s) => meaningOf(s, profile, history.laidUp === 'yes', reachOf(c, cylinder, s)))
       .filter((m) => m.is !== 'sound');
     if (!meanings.length) return [];
     return [
@@ -123,7 +129,7 @@ function cleaned(c: Context): PlugFact[] {
     const [now, told] = [c.record.last('plugs.read', cylinder), lastTelling(c, 'plugs.read', cylinder)];
     if (!told || told === now || !Array.isArray(told.value)) return [];
     const sights = told.value.filter((s) => s === 'fuel' || s === 'black');
-    const alone = sights.some((s) => shownAlone(c, cylinder, s));
+    const alone = sights.some((s) => reachOf(c, cylinder, s) !== 'all');
     const looked = alone ? c.record.asked('spark.result', cylinder) : c.record.asked('fuel.choke');
     if (!sights.length || looked) return [];
     const values = { sights, told: told.value.map(String), ...(alone ? { alone: true as const } : {}) };

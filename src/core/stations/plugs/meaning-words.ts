@@ -11,6 +11,7 @@ export const meaningWords: Readonly<Record<MeaningId, string>> = {
   'fuel-injected': 'fuel-wet: no spark there, or an injector that leaks',
   fuel: 'fuel-wet: no spark there, or flooded by choke or needle',
   'fuel-one': 'fuel-wet, and no other: no spark there, or its own carburettor floods',
+  'fuel-some': 'fuel-wet, and not all of them: no spark there, or the carburettor that feeds it floods',
   water:
     'wet with water: gasket, water jacket or exhaust cover, or the engine was under. Nothing spins until the hole is dry',
   rust: 'rusty: damp stood in that bore. Look in with a light; oil it and turn it by hand first',
@@ -19,6 +20,7 @@ export const meaningWords: Readonly<Record<MeaningId, string>> = {
   'black-two': 'black: rich, too much oil, or long idling',
   'black-injected': 'black and sooty: rich, by an injector that leaks, too much pressure or a sensor that reads cold',
   'black-one': 'black and sooty, and no other: it does not burn there. Its spark first, then what feeds it',
+  'black-some': 'black and sooty, and not all of them: it does not burn there. Its spark first, then what feeds it',
   black: 'black and sooty: rich, or a stuck choke',
   bridged: 'bridged: no spark until the bridge is out. Clean it and look for what came loose',
   cracked: 'cracked: it sparks inside. Renew it'

@@ -14,6 +14,7 @@ export type MeaningId =
   | 'fuel-injected'
   | 'fuel'
   | 'fuel-one'
+  | 'fuel-some'
   | 'water'
   | 'rust'
   | 'white-two'
@@ -21,6 +22,7 @@ export type MeaningId =
   | 'black-two'
   | 'black-injected'
   | 'black-one'
+  | 'black-some'
   | 'black'
   | 'bridged'
   | 'cracked';
@@ -31,10 +33,15 @@ export interface PlugMeaning {
 }
 
 /**
- * What a plug's face means on this kind of engine. Alone: others were read, and none of them shows it; a choke, a mixture or old fuel
- * shows at all of them. C: common practice.
+ * What a plug's face means on this kind of engine. A choke, a mixture or old fuel shows at all of them; what some of them show is
+ * the matter of what those have for themselves. C: common practice.
  */
-export function meaningOf(sight: PlugSight, p: Profile, laidUp = false, alone = false): PlugMeaning {
+export function meaningOf(
+  sight: PlugSight,
+  p: Profile,
+  laidUp = false,
+  reach: 'one' | 'some' | 'all' = 'all'
+): PlugMeaning {
   const two = p.strokes === 'two';
   const injected = p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
   switch (sight) {
@@ -46,11 +53,12 @@ export function meaningOf(sight: PlugSight, p: Profile, laidUp = false, alone = 
       if (laidUp) return { is: 'sound', means: 'oily-laid-up' };
       return { is: 'watch', means: two ? 'oily-two' : 'oily-four' };
     case 'fuel':
-      return { is: 'watch', means: injected ? 'fuel-injected' : alone ? 'fuel-one' : 'fuel' };
+      return { is: 'watch', means: injected ? 'fuel-injected' : reach === 'all' ? 'fuel' : `fuel-${reach}` };
     case 'white':
       return { is: 'watch', means: two ? 'white-two' : 'white' };
     case 'black':
-      return { is: 'watch', means: alone ? 'black-one' : two ? 'black-two' : injected ? 'black-injected' : 'black' };
+      if (reach !== 'all') return { is: 'watch', means: `black-${reach}` };
+      return { is: 'watch', means: two ? 'black-two' : injected ? 'black-injected' : 'black' };
     case 'rust':
     case 'bridged':
       return { is: 'watch', means: sight };

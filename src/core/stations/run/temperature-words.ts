@@ -1,7 +1,7 @@
 import type { WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
-import { say, type System } from '../../units/index.ts';
+import { say, sayApart, type System } from '../../units/index.ts';
 import { BANKS_APART } from './banks.ts';
 import type { RunBasis, RunFacts, Watched } from './facts.ts';
 import { clock, NEVER_WARM, type WarmingSaid } from './warming.ts';
@@ -29,7 +29,7 @@ function curve(run: Watched, { fit }: WarmingSaid, units: System): Because {
     ...(fit
       ? {
           value: `plateau ${t(fit.plateau)}, time constant ${Math.round(fit.tau)} s`,
-          uncertainty: `${t(fit.low)} to ${fit.high === undefined ? 'no upper limit yet' : t(fit.high)} (95 %); readings scatter ${fit.sigma.toFixed(1)} K`
+          uncertainty: `${t(fit.low)} to ${fit.high === undefined ? 'no upper limit yet' : t(fit.high)} (95 %); readings scatter ${sayApart(fit.sigma, units, 1)}`
         }
       : {}),
     formula: 'T(t) = T_a + (T_∞ − T_a)·(1 − e^(−t/τ))'
@@ -57,20 +57,24 @@ export const temperatureWords: Pick<WordsOf<RunFacts, RunBasis>, 'heat' | 'heat-
     because: {
       ...watched(run, units),
       provenance: 'M',
-      source: 'From memory: no head jumps 25 K within a minute and back'
+      source: `From memory: no head jumps ${sayApart(25, units)} within a minute and back`
     }
   }),
   banks: ({ values: { run, hotter, by, warming } }, _, units) => ({
     ...(warming
       ? {
-          found: `The ${hotter} bank is ${by.toFixed(0)} K ahead while both still warm up: that says nothing yet.`,
+          found: `The ${hotter} bank is ${sayApart(by, units)} ahead while both still warm up: that says nothing yet.`,
           advice: 'Go on reading both until neither climbs; then it counts.'
         }
       : {
-          found: `The ${hotter} bank runs ${by.toFixed(0)} K hotter: strainer, passages or thermostat of that bank.`,
+          found: `The ${hotter} bank runs ${sayApart(by, units)} hotter: strainer, passages or thermostat of that bank.`,
           advice: 'One cured fault does not clear the other.'
         }),
-    because: { ...watched(run, units), limit: `${BANKS_APART} K between banks (from memory)`, ...fromMemory }
+    because: {
+      ...watched(run, units),
+      limit: `${sayApart(BANKS_APART, units)} between banks (from memory)`,
+      ...fromMemory
+    }
   }),
   cold: ({ values: { run, hottest } }, _, units) => ({
     found: `After ${run.minutes.toFixed(0)} minutes it is only ${say(hottest, 'temperature', units)}: it never got warm.`,

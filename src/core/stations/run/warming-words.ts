@@ -1,5 +1,5 @@
 import { sayLimit } from '../../findings/limit.ts';
-import { say, type System } from '../../units/index.ts';
+import { say, sayApart, type System } from '../../units/index.ts';
 import { spots } from './spots.ts';
 import { clock, type WarmingSaid } from './warming.ts';
 
@@ -39,7 +39,7 @@ export function sayWarming(w: WarmingSaid, units: System, stopSaid = false): Sai
     };
   if (w.race) {
     const { now, rate, passes } = w.race;
-    const climbing = `${Math.round(rate * 60 * (units === 'us' ? 1.8 : 1))} ${units === 'us' ? '°F' : 'K'} a minute`;
+    const climbing = `${sayApart(rate * 60, units)} a minute`;
     if (w.stopped)
       return {
         found: `It was stopped with the ${spots[w.spot]} at ${t(now)} and climbing ${climbing}: ${passes ? `past the limit of ${limit} within a minute` : 'no head with water does that'}.`

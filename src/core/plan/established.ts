@@ -1,0 +1,35 @@
+import type { SuspectView } from '../diagnosis/suspects.ts';
+import type { Ask } from '../advice/asks.ts';
+import { logOdds } from '../diagnosis/network.ts';
+import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
+
+/** From this chance a suspect whose settling look was made is worked on (C; the figure M). */
+const SURE = 0.8;
+/** Work over this stands on no belief alone: its settling look must show the fault, minutes (C). */
+const DEAR = 60;
+
+/** Its chance, 0–1, without what measurements that are still to be repeated say for it. */
+function withoutDoubted(s: SuspectView, asks: readonly Ask[]): number {
+  const doubted = new Set(
+    asks.filter((a) => a.kind === 'repeat' && s.explains.includes(a.finding.id)).map((a) => a.finding.station)
+  );
+  const said = s.evidence.filter((w) => w.weight > 0 && doubted.has(w.station));
+  return 1 / (1 + Math.exp(said.reduce((sum, w) => sum + w.weight, -logOdds(s.probability))));
+}
+
+/**
+ * Whether a suspect is ground for its job: over the bar, with its settling look made, and for dear work only where that look
+ * shows it and no measurement that is still doubted is what took it there. A wrong measurement is measured again as soon as
+ * it is likely. Before that the settling look is what is done. `asks`: what the findings ask for.
+ */
+export function established(s: SuspectView, asks: readonly Ask[]): boolean {
+  if (!s.raised || s.mended || !s.step) return false;
+  if (s.artefact || traitsOf(s.step).phase === 'repeat') return s.chance === 'likely';
+  const minutes = isJobId(s.step) ? jobOf(s.step).minutes : 0;
+  const dear = minutes > DEAR || s.specialist;
+  return (
+    s.probability > SURE &&
+    (s.settling === 'shows' || (s.settling === 'made' && !dear)) &&
+    (!dear || withoutDoubted(s, asks) > SURE)
+  );
+}

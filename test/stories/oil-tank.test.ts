@@ -111,14 +111,11 @@ describe('a two-stroke of which nobody said how it gets its oil', () => {
     expect(titles.indexOf('Whether it has an oil tank')).toBeLessThan(titles.indexOf(RUN));
     expect(moves(b.read('fuel.oilTank', 'unknown'))).toContain('How much oil is in its fuel, by whoever mixed it');
   });
-  it('ran well: minutes prove no oil, it is asked before it goes back; nobody knowing bars nothing for good', () => {
+  it('ran well, it got its oil somehow: it goes back without anybody knowing how, but not on fuel that was told to have none', () => {
     const b = ran(unsaid(), 'ran');
-    expect(b.said('fuel.mix')).toMatch(/how this two-stroke gets its oil/);
-    expect(moves(b)).toContain('Whether it has an oil tank');
-    expect(fuelGate(b)).toBe(false);
-    b.read('fuel.oilTank', 'unknown').read('fuel.mix', 'unknown');
-    expect(fuelGate(b)).toBe(false);
-    expect(moves(b).join()).not.toMatch(/oil tank|How much oil/);
+    expect(b.said('fuel.mix')).toBe('');
+    expect(fuelGate(b)).toBe(true);
+    expect(b.read('fuel.tankOil', 'plain').said('fuel.mix')).not.toBe('');
   });
   it('a full oil tank answers it, and so does a mixture', () => {
     expect(unsaid().read('fuel.oilTank', 'full').said('fuel.mix')).toBe('');

@@ -133,7 +133,9 @@ export function mixtureFacts(c: Context): FuelFact[] {
   // What is in its tank is known before it runs, and its oil is in there or nowhere.
   if (mix === undefined || mix === Infinity) {
     const short = isShortKind(c.survey.assessment.kind);
-    return c.record.touched('fuel') && !short
+    // It ran well: whatever way its oil goes, it got there. Where its fuel was told to have none that is no answer.
+    const ran = way === 'unsaid' && mix === undefined && c.record.value('run.outcome') === 'ran';
+    return c.record.touched('fuel') && !short && !ran
       ? [{ kind: 'mix-unsaid', id: 'mix', condition: 'cannot-tell', values: way === 'unsaid' ? { way: true } : {} }]
       : [];
   }

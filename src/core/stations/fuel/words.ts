@@ -211,7 +211,7 @@ export const words: WordsOf<FuelFacts, object> = {
       : 'Ask whoever mixed it; where nobody knows, empty it and mix fresh, before any start.',
     because: practice(
       [way ? 'oil tank or mixture: not said' : 'mixture in use: not said'],
-      'without oil a two-stroke wears at once, and seizes within minutes under load; a short run without it proves nothing.'
+      'without oil a two-stroke seizes within minutes.'
     )
   }),
   'mix-alone': ({ values: { mix } }) => ({

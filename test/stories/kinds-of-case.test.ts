@@ -175,3 +175,11 @@ describe('a drowned engine', () => {
     });
   });
 });
+
+it('fresh water leaves no salt: nothing is rinsed for it', () => {
+  const sunk = (water: 'fresh' | 'salt' | 'brackish'): string[] =>
+    new Bench(two, 'drowned', { submerged: 'yes', water, runningWhenSunk: 'no' }).assessed().steps.map((s) => s.id);
+  expect(sunk('fresh')).not.toContain('rinse');
+  expect(sunk('fresh')).toContain('empty-cylinders');
+  for (const water of ['salt', 'brackish'] as const) expect(sunk(water)).toContain('rinse');
+});

@@ -58,3 +58,25 @@ describe('a tight spot in every turn', () => {
     expect(jobs(b)).not.toContain('overhaul');
   });
 });
+
+describe('locked, and stiff the day after its soak', () => {
+  const soaked = (): Bench =>
+    new Bench(two, 'long-stored', { yearsIdle: 7 })
+      .read('turn.plugs', 'out')
+      .read('turn.result', 'locked')
+      .read('plugs.hole', 'rust', { cylinder: 1 })
+      .done('soak')
+      .wait(26)
+      .read('turn.result', 'stiff');
+  const turns = (b: Bench): { kind: string; title: string }[] =>
+    b.assessed().moves.filter((m) => /turn it by hand|two days running/.test(m.title));
+  it('the oil works: more of it, and turned again a day later, not at once', () => {
+    const [now] = turns(soaked());
+    expect(now).toMatchObject({ kind: 'wait', title: 'More oil, no force: turn it by hand again, a day later' });
+    expect(turns(soaked().wait(25))[0]).toMatchObject({ kind: 'repeat' });
+  });
+  it('its rusty bore is looked into before the soak counts as proved', () => {
+    const b = soaked().wait(24).read('turn.result', 'bumps').wait(24).read('turn.result', 'bumps');
+    expect(b.assessed().moves.map((m) => m.title)).toContain('Prove it: no more rust in the bore, by a light');
+  });
+});

@@ -39,6 +39,17 @@ const afterSoak = repeat('Turn it by hand again, a day after the soak', 'turn', 
   open: soaking,
   from: soakOver
 });
+/** Locked before its soak, and stiff after it: the oil works, and is given more time before anything else is. */
+const easing: AskRule = {
+  ...nextDay,
+  title: 'More oil, no force: turn it by hand again, a day later',
+  open: (c) => {
+    const soak = lastSoak(c);
+    const turned = c.record.all('turn.result').filter((r) => r.value !== 'unknown');
+    const before = turned.findLast((r) => !isAfter(r.at, soak));
+    return soak !== '' && before?.value === 'locked' && turned.at(-1)?.value === 'stiff';
+  }
+};
 /** Rust was seen in a bore that no oil was given yet: that is the likelier end of the search, and costs ten minutes. */
 const rustUnsoaked = (c: Context): boolean =>
   lastSoak(c) === '' && cylindersOf(c).some((cylinder) => c.record.value('plugs.hole', cylinder) === 'rust');
@@ -159,7 +170,7 @@ export const turnAsks: Asks = {
     look('Lower gear plug a crack open', ['gear.first'], 4),
     look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
   ],
-  'turn.stiff': [plugsOut, job('soak'), nextDay],
+  'turn.stiff': [plugsOut, easing, job('soak'), nextDay],
   'turn.again': [nextDay],
   'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
   // It stands among the decisive checks, behind what makes it safe to put a hand there.

@@ -43,6 +43,7 @@ export const crankTrain = {
     },
     // Soaked for its rings, it is the air that says whether they came free.
     proofAt: {
+      plugs: { station: 'plugs', text: 'no more rust in the bore, by a light', reads: ['plugs.hole'] },
       compression: {
         station: 'compression',
         text: 'leak-down or compression better than before, repeated',

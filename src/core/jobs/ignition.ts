@@ -130,7 +130,7 @@ export const ignition = {
     hazards: ['high-voltage', 'flywheel'],
     proof: {
       station: 'spark',
-      text: 'within the manual’s range, cold and warm',
+      text: 'it sparks there; a winding that was measured is within the manual’s range, cold and warm',
       reads: ['spark.result', 'spark.primary', 'spark.secondary', 'spark.charge', 'spark.trigger']
     },
     opens: ['cowl', 'flywheel'],

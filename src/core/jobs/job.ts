@@ -90,7 +90,7 @@ export interface JobRule extends JobTraits {
   readonly also?: (c: Context) => string | undefined;
   /** Guesses at a cause step back when a likely suspect raises one of these jobs. */
   readonly yieldsTo?: readonly string[];
-  /** Excluded for this engine as it stands: neither a finding nor a belief raises it. */
+  /** Excluded for this engine as it stands: neither the case, a finding nor a belief raises it. */
   readonly unless?: (c: Context) => boolean;
   /** Already recorded as done by the readings themselves. */
   readonly met?: (c: Context) => boolean;

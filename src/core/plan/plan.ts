@@ -142,7 +142,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const behind = excluded ? [] : (likely.get(rule.id) ?? []);
     const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
     const now = excluded || yields ? [] : raisers(rule, found);
-    const always = rule.also?.(c);
+    const always = excluded ? undefined : rule.also?.(c);
     const also = always !== undefined || behind.length > 0;
     const met = rule.met?.(c) ?? false;
     if (!now.length && !also && !mark) return [];

@@ -153,8 +153,8 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
   none: ({ cylinder, values }, basis) => ({
     found: `No spark on cylinder ${cylinder}${values.alone ? ' alone' : ' while another has it'}: its own ${values.plug ? 'plug, ' : ''}${onPlug(basis) ? 'coil, then its connector' : 'cap, lead, then coil'}.`,
     advice: onPlug(basis)
-      ? `Swap ${values.plug ? 'plug and coil' : 'the coil'} with a good cylinder first: ${values.plug ? 'a minute each' : 'a minute'}.`
-      : `Swap the ${values.plug ? 'plug and the lead' : 'lead'} with a good cylinder first.`,
+      ? `Look at them, then swap ${values.plug ? 'plug and coil' : 'the coil'} with a good cylinder: ${values.plug ? 'a minute each' : 'a minute'}.`
+      : `Look at them, arcs in the dark, then swap the ${values.plug ? 'plug and the lead' : 'lead'} with a good cylinder.`,
     because: pattern(basis, 'none on one is that cylinder’s own parts; none on all is a common part.')
   }),
   undecided: ({ cylinder }, basis) => ({

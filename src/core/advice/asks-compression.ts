@@ -9,7 +9,6 @@ import { lashWants } from '../stations/compression/lash.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { cranksWeakly } from '../stations/plugs/cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
-import { harmedAt } from '../stations/run/overheated.ts';
 import { inSoak, lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';
 import type { ItemId } from '../items/register.ts';
@@ -37,11 +36,14 @@ const throttleOpen = again('', {
       ? 'Compression of every cylinder, throttle wide open'
       : 'Compression again, throttle wide open'
 });
+type LowValues = Partial<TestFacts['low']> | undefined;
 /** What the repeat of a low reading is made under, by what makes it doubtful. */
 const underWhat = (f: Finding): string => {
-  const doubt = (f.values as Partial<TestFacts['low']> | undefined)?.doubt;
+  const doubt = (f.values as LowValues)?.doubt;
   return doubt === 'adapter' ? 'without the adapter' : doubt === 'cranking' ? 'cranked briskly' : 'throttle wide open';
 };
+/** Bores that stood are dry all together; of others air says whether it passes. */
+const fromStanding = (f: Finding): boolean => (f.values as TestFacts['wet-all'] | undefined)?.stood === true;
 /** What makes a wet test of it. */
 const oiled = { conditions: { bores: 'oiled' } } as const;
 const wetTaken = (c: Context, f: Finding): boolean =>
@@ -207,17 +209,6 @@ const airOrOil: readonly AskRule[] = [
   leakDown
 ];
 
-/** A run did the cylinders harm, or may have: what was read before it is how they were. */
-const readAgain: AskRule = look(
-  (c) =>
-    c.record.all('compression.pressure').length
-      ? 'Compression of every cylinder once more, beside what it was'
-      : 'Compression of every cylinder, after what that run may have done',
-  ['compression.pressure'],
-  12,
-  { open: () => true }
-);
-
 /** What the needle, oil in the bores and air ask for, in the trade's order. C: common practice. */
 export const compressionAsks: Asks = {
   'compression.unlike': [
@@ -256,7 +247,8 @@ export const compressionAsks: Asks = {
     again('', {
       only: ['watch', 'cannot-tell'],
       title: (_, f) => `Compression again${at(f)}, ${underWhat(f)}`,
-      open: (c, f) => !cranksWeakly(c) && (f.values as Partial<TestFacts['low']> | undefined)?.doubt !== 'oiled'
+      // What was worked on since is read again as the proof of that.
+      open: (c, f) => !cranksWeakly(c) && !['oiled', 'worked'].includes(String((f.values as LowValues)?.doubt))
     }),
     // Nothing is built on a reading that is still doubted.
     ...[{ ...lashIfValves, only: ['fault'] as const }, wet].map((r): AskRule => ({
@@ -299,6 +291,16 @@ export const compressionAsks: Asks = {
     ...airOrOil.map((r): AskRule => ({ ...r, open: (c, f) => !beltJumped(c) && r.open(c, f) }))
   ],
   'compression.oiled': [dryAfterRun],
+  // Every bore sealed by oil alike is no fault yet: what a soak or the run leaves of it is read before it goes back.
+  'compression.wet-all': [
+    again(', dry: after a day’s soak, or its first run', {
+      kind: 'look',
+      late: 'release',
+      items: ['compression.pressure'],
+      open: (_, f) => fromStanding(f)
+    }),
+    { ...leakDown, open: (c, f) => !fromStanding(f) && leakDown.open(c, f) }
+  ],
   // One cylinder, read once: the needle is read again before air goes in.
   'compression.nofigure': [
     again('', { open: readOnce }),
@@ -313,17 +315,6 @@ export const compressionAsks: Asks = {
     whereOut,
     lashIfValves,
     airCause
-  ],
-  'compression.overheated': [readAgain],
-  'compression.ran-dry': [
-    repeat('Turned by hand: does it drag?', 'turn', 2, {
-      items: ['turn.result', 'turn.feel'],
-      open: (c) => {
-        const ran = harmedAt(c).at(-1);
-        return ran !== undefined && !askedAfter(c, 'turn.result', ran);
-      }
-    }),
-    readAgain
   ],
   'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
   'compression.leakdown-overhaul': [job('overhaul', { only: ['fault'] })],

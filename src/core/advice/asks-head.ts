@@ -8,6 +8,7 @@ import { firedBadly } from '../stations/spark/seen.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter, latestOf } from '../units/instant.ts';
 import { compressionAsks, leakDown, scoredLeak } from './asks-compression.ts';
+import { harmAsks } from './asks-harm.ts';
 import { sparkAsks } from './asks-spark.ts';
 import { asked, at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -172,5 +173,6 @@ export const headAsks: Asks = {
   ],
 
   ...sparkAsks,
-  ...compressionAsks
+  ...compressionAsks,
+  ...harmAsks
 };

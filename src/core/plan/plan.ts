@@ -67,20 +67,19 @@ const grave = (f: Finding): number =>
  */
 function untold(c: Context, proof: Proof, was: readonly Finding[], found: readonly Finding[]): boolean {
   const of = was.some((f) => f.cylinder !== undefined);
-  const open = found.filter(
-    (f) => f.station === proof.station && (f.condition === 'cannot-tell' || f.condition === 'fault')
-  );
-  const mine = (k: number): boolean => !was.length || was.some((w) => w.cylinder === k);
+  const mine = (k: number | undefined): boolean => !was.length || was.some((w) => w.cylinder === k);
+  const there = found.filter((f) => f.station === proof.station);
+  const open = there.filter((f) => f.condition === 'cannot-tell' || f.condition === 'fault');
   if (open.some((f) => f.cylinder !== undefined && mine(f.cylinder))) return true;
   // The cylinders that it was not for prove nothing of it.
   const another = (a: Ask): boolean =>
     of && a.kind === 'continue' && !!a.items?.every((item) => allItems[item].perCylinder);
-  return asksOf(
-    c,
-    open.filter((f) => f.cylinder === undefined)
-  ).some(
+  // Worse than the rest and not yet believed: whether it is so is what proves it, or does not.
+  const doubted = there.filter((f) => f.condition === 'watch' && (f.cylinder === undefined || mine(f.cylinder)));
+  return asksOf(c, [...open.filter((f) => f.cylinder === undefined), ...doubted]).some(
     (a) =>
       a.kind !== 'job' &&
+      (a.kind === 'repeat' || a.finding.condition !== 'watch') &&
       !a.late &&
       !another(a) &&
       !!a.items?.some((item) => !proof.reads || proof.reads.includes(item))

@@ -183,7 +183,15 @@ function between(c: Context, found: Comparison): TestFact[] {
     ];
   }
   const low = rows.filter((r) => r.low);
-  const lows = (low.length ? low : [lowest]).map((r) => lowCylinder(c, found, r, best));
+  const lows = (low.length ? low : [lowest]).map((r) =>
+    lowCylinder(
+      c,
+      found,
+      r,
+      best,
+      low.filter((x) => x !== r).map((x) => x.cylinder)
+    )
+  );
   return [...lows, ...neighboursLow(c, found, lows)];
 }
 
@@ -197,8 +205,26 @@ const lashUnread = (c: Context, cylinder: number): boolean =>
     (what) => !c.record.all(what, { cylinder }).some((r) => !c.touched(what).some((at) => isAfter(at, r.at)))
   );
 
-/** A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it. */
-function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact {
+/**
+ * What air says of a low cylinder: its own leak-down was heard, or that of a low one beside it out of this one's hole; 'pair': one beside
+ * it is low as well, and air was put into neither.
+ */
+function airSays(c: Context, cylinder: number, others: readonly number[]): 'heard' | 'pair' | undefined {
+  const rows = leakDownRows(c).filter(speaks);
+  const beside = neighbours(c.survey.engine.profile, cylindersOf(c).length)
+    .filter((pair) => pair.includes(cylinder))
+    .flatMap((pair) => pair.filter((k) => others.includes(k)));
+  const mine = rows.some((x) => x.cylinder === cylinder);
+  const theirs = rows.filter((x) => beside.includes(x.cylinder));
+  if (mine || theirs.some((x) => x.escapes.includes('neighbour'))) return 'heard';
+  return beside.length && !theirs.length ? 'pair' : undefined;
+}
+
+/**
+ * A low reading is doubted first; only a repeated one without excuse is called low. Leak-down answers what asked for it; what was
+ * worked on or soaked since is read again. `others`: the other low ones.
+ */
+function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: readonly number[]): TestFact {
   if (tightOnes(c).has(r.cylinder))
     return {
       kind: 'low-but-tight',
@@ -215,11 +241,13 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row): TestFact
   const excuse = excuseOf(found) ?? (deadVolume(found.instrument) > 0 ? 'adapter' : once);
   // Air that leaves it says what the needle said: nothing is left to doubt.
   const leaks = leakDownSays(c).leaking.has(r.cylinder);
-  const heard = leakDownRows(c).some((x) => speaks(x) && x.cylinder === r.cylinder);
   // What was soaked since says how it was: it is read again before it is condemned.
   const soaked = soakedAt(c).some((at) => isAfter(at, r.at));
-  const sure = heard ? 'heard' : oil === 'confirms' ? 'wet' : lashUnread(c, r.cylinder) ? 'lash' : 'none';
-  const doubt = soaked ? 'soaked' : excuse && leaks ? 'leaks' : (excuse ?? sure);
+  const air = airSays(c, r.cylinder, others);
+  const sure =
+    air === 'heard' ? air : oil === 'confirms' ? 'wet' : (air ?? (lashUnread(c, r.cylinder) ? 'lash' : 'none'));
+  const worked = c.worked('compression').some((at) => isAfter(at, r.at));
+  const doubt = worked ? 'worked' : soaked ? 'soaked' : excuse && leaks ? 'leaks' : (excuse ?? sure);
   const told = doubt === sure || doubt === 'leaks';
   return {
     kind: 'low',
@@ -236,7 +264,8 @@ function neighboursLow(c: Context, found: Comparison, lows: readonly TestFact[])
   const of = (cylinder: number): TestFact | undefined => lows.find((f) => f.kind === 'low' && f.cylinder === cylinder);
   return neighbours(c.survey.engine.profile, cylindersOf(c).length).flatMap(([a, b]): TestFact[] => {
     const pair = [of(a), of(b)];
-    if (!pair.every((f) => f !== undefined)) return [];
+    if (!pair.every((f) => f !== undefined) || pair.some((f) => f.kind === 'low' && f.values.doubt === 'worked'))
+      return [];
     const condition = pair.every((f) => f.condition === 'fault') ? 'fault' : 'watch';
     return [{ kind: 'neighbours', condition, values: { pair: [a, b] }, limit: found.limit }];
   });

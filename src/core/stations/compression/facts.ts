@@ -18,7 +18,19 @@ interface Gap {
 
 /** What is to be done about a low reading before it is believed. */
 export type LowDoubt =
-  'soaked' | 'throttle' | 'cranking' | 'adapter' | 'once' | 'oiled' | 'lash' | 'none' | 'wet' | 'heard' | 'leaks';
+  | 'worked'
+  | 'soaked'
+  | 'throttle'
+  | 'cranking'
+  | 'adapter'
+  | 'once'
+  | 'oiled'
+  | 'pair'
+  | 'lash'
+  | 'none'
+  | 'wet'
+  | 'heard'
+  | 'leaks';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
 export interface AgainstFloor {

@@ -48,3 +48,9 @@ describe('put right by hand', () => {
     expect(b.ids()).toContain('fuel.dies:cannot-tell');
   });
 });
+
+it('a vent found shut is opened before the age of the fuel is asked for', () => {
+  const b = new Bench(two, 'neglected', { said: ['dies'] }).read('fuel.bulb', 'flat').read('fuel.vent', 'closed');
+  const fuel = b.assessed().moves.filter((m) => m.station === 'fuel');
+  expect(fuel[0]!.job).toBe('fuel-open');
+});

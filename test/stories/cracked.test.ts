@@ -123,4 +123,6 @@ it('dye that goes into the metal is a crack, before anybody walked round the eng
   const b = readyToRun(two, 'neglected', ['look', 'gear']).read('gear.dyeCase', 'metal');
   expect(b.holds()).toContain('gear-case');
   expect(b.ids()).toContain('look.case:fault');
+  expect(b.said('look.case')).toMatch(/dye goes into the metal/);
+  expect(b.said('look.case')).not.toMatch(/how a frost crack shows/);
 });

@@ -279,8 +279,9 @@ export const fuelAsks: Asks = {
     onceMore('Filter once more: clean, and no water in its bowl', ['fuel.filter'], 'fuel.line', 5),
     job('fuel-drain')
   ],
-  'fuel.part-vent': [job('fuel-open')],
-  'fuel.part-tap': [job('fuel-open')],
+  // Opened in a moment, and everything else along the line is measured after it.
+  'fuel.part-vent': [job('fuel-open', { first: true })],
+  'fuel.part-tap': [job('fuel-open', { first: true })],
   'fuel.dies': starved,
   'fuel.rail-pump': [job('rail')],
   'fuel.rail': [

@@ -1,8 +1,8 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter } from '../../units/instant.ts';
 import { caseResult } from '../gear/case-test.ts';
-import { crackDepth, crackPlaces, cutByDye } from '../gear/crack.ts';
-import type { LookAnalysed, LookFact } from './facts.ts';
+import { crackDepth, crackPlaces, cutByDye, type CrackPlace } from '../gear/crack.ts';
+import type { CrackSaid, LookAnalysed, LookFact } from './facts.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
 /** What was seen at a place, with its meaning; nothing where it was not looked at, is unknown or not fitted. */
@@ -23,6 +23,13 @@ export const unseen = (c: Context): PlaceId[] => placeIds.filter((p) => c.record
 
 const someOf = (list: unknown): readonly string[] => (Array.isArray(list) ? (list as string[]) : []);
 
+/** What of a crack's depth is told. */
+function crackSaid(c: Context, place: CrackPlace): { readonly crack?: CrackSaid } {
+  const crack = crackDepth(c, place);
+  if (crack !== 'untold') return crack ? { crack } : {};
+  return cutByDye(c, place) ? { crack: 'metal' } : {};
+}
+
 /** The walk around the engine, place by place; nothing before any place was asked about. */
 export function analyse(c: Context): LookAnalysed {
   const { profile } = c.survey.engine;
@@ -42,7 +49,7 @@ export function analyse(c: Context): LookAnalysed {
         place,
         seen: place === 'case' ? 'stain' : 'cracked',
         photographs: 0,
-        ...(crackDepth(c, place) === 'through' ? { crack: 'through' } : {})
+        ...crackSaid(c, place)
       }
     }));
   if (!asked.length) return { basis: { seen }, facts: dyed };
@@ -62,7 +69,7 @@ export function analyse(c: Context): LookAnalysed {
           values: {
             place,
             seen: String(c.record.value(`look.${place}`)),
-            ...(crack && crack !== 'untold' ? { crack } : {}),
+            ...(place === 'case' || place === 'skeg' ? crackSaid(c, place) : {}),
             ...(note ? { note } : {}),
             photographs: c.record.all(`look.${place}Photo`).length
           }

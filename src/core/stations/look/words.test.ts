@@ -15,7 +15,7 @@ const examples: Examples<LookFacts> = {
         values: { place, seen, photographs: k, ...(k ? { note: 'near the hinge' } : {}) }
       }))
     ),
-    ...(['through', 'untold', 'shallow', 'held', 'paint'] as const).map((crack) => ({
+    ...(['through', 'metal', 'shallow', 'held', 'paint'] as const).map((crack) => ({
       kind: 'sight' as const,
       id: 'case',
       condition: 'watch' as const,

@@ -3,16 +3,17 @@ import { firstOf, practice } from '../../findings/collect.ts';
 import { listed } from '../../findings/context.ts';
 import type { WordsOf } from '../../findings/fact.ts';
 import { sayValue } from '../../items/check-entry.ts';
-import type { CrackDepth } from '../gear/crack.ts';
-import type { LookBasis, LookFacts } from './facts.ts';
+import type { CrackSaid, LookBasis, LookFacts } from './facts.ts';
 import { placeIds, places, type PlaceId, type Sight } from './places.ts';
 
 const names = (list: readonly PlaceId[]): string => listed(list.map((p) => places[p].label.toLowerCase()));
 
 /** What is said of a crack once its depth is known. C: common practice. */
-const crackSays: Readonly<Record<Exclude<CrackDepth, 'untold'>, (place: string) => string>> = {
+const crackSays: Readonly<Record<CrackSaid, (place: string) => string>> = {
   through: (place) =>
     `${place}: the crack goes through the wall. Why it cracked first; then mend it, have it welded, or fit another case.`,
+  metal: (place) =>
+    `${place}: dye goes into the metal, a crack. A whole case test says whether it goes through, before it runs.`,
   shallow: (place) =>
     `${place}: a crack in the metal that does not go through. Drill its end, paint it, and look at it again at every oil change.`,
   held: (place) =>
@@ -25,7 +26,7 @@ export const words: WordsOf<LookFacts, LookBasis> = {
   sight: ({ values: { place, seen, note, photographs, crack } }) => {
     const { label, ask, sights } = places[place];
     const sight = (sights as Readonly<Record<string, Sight>>)[seen]!;
-    const says = crack && crack !== 'untold' ? crackSays[crack](label) : (sight.says ?? `${label}: ${sight.label}.`);
+    const says = crack ? crackSays[crack](label) : (sight.says ?? `${label}: ${sight.label}.`);
     const found = firstOf(says);
     return {
       found,

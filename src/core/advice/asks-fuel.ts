@@ -1,4 +1,5 @@
 import { railPressure } from '../stations/fuel/rail.ts';
+import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
@@ -76,6 +77,8 @@ export const sparkWhileDead = (title: string, diedAt: (c: Context) => string | u
       return died !== undefined && !c.past(Date.parse(hotUntil(died))) && !sparkWhileHot(c, died).length;
     }
   });
+/** An engine that ran so long is warm enough for what fails with heat, minutes (M). */
+const WARM_AFTER = 10;
 const lastDied = (c: Context): string | undefined =>
   c.record.all('run.outcome').findLast((r) => r.value === 'died')?.at;
 
@@ -87,14 +90,17 @@ const onBoat = ({ parts }: NonNullable<ReturnType<typeof fuelTree>>): boolean =>
   return !open.length || open.some((p) => BOAT.has(p.id));
 };
 
-export const starved: readonly AskRule[] = [
+/** Tank and vent are seen in a minute: before whatever else may starve it. */
+const tankAndVent: readonly AskRule[] = [
   whilePossible('empty', look('Look into the tank', ['fuel.level'], 1)),
   whilePossible(
     'vent',
     look('Tank vent', ['fuel.vent'], 1, {
       open: (c, f) => c.survey.engine.profile.supply !== 'pressurised' && look('', ['fuel.vent'], 1).open(c, f)
     })
-  ),
+  )
+];
+const furtherOn: readonly AskRule[] = [
   // On choke only it is lean behind the tank: where air gets in, then what is gummed.
   onChokeOnly(lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3)),
   onChokeOnly(bowlOff),
@@ -154,6 +160,30 @@ export const starved: readonly AskRule[] = [
       whilePossible(part as FuelPart, { ...r, open: (c, f) => nothingFoundSince(c) !== undefined && r.open(c, f) })
     )
   )
+];
+
+export const starved: readonly AskRule[] = [...tankAndVent, ...furtherOn];
+
+/** It dies warm by what is said of it, or it ran until it was warm: what fails with heat is good again once it is cold. */
+const saidWarm = (c: Context): boolean => {
+  const { said } = c.survey.engine.history;
+  return Array.isArray(said) && said.includes('dies-warm');
+};
+/** When it last died hot, and was not started since; nothing where it died too soon for that, or at once. */
+function diedHot(c: Context): string | undefined {
+  const died = lastDied(c);
+  const again = c.record.all('run.event').some((r) => r.value === 'start' && isAfter(r.at, died));
+  const ran = known(c.record.value('run.minutes'));
+  if (died === undefined || again || c.record.value('fuel.dies') === 'seconds') return undefined;
+  return ran === undefined || ran >= WARM_AFTER ? died : undefined;
+}
+/** Spark for as long as it is dead and hot; where it is said to die warm that comes first, else once tank and vent were seen. */
+const sparkDead = sparkWhileDead('Spark at once, while it will not run', diedHot);
+export const died: readonly AskRule[] = [
+  { ...sparkDead, open: (c, f) => saidWarm(c) && sparkDead.open(c, f) },
+  ...tankAndVent,
+  sparkDead,
+  ...furtherOn
 ];
 
 /** The work that each part found to starve it asks for. */

@@ -28,7 +28,7 @@ import {
 import { diesWarm } from './asks-dies-warm.ts';
 import { failedAsks } from './asks-failed.ts';
 import { dipIfFour, runHeatAsks } from './asks-run-heat.ts';
-import { carburetted, four, starved } from './asks-fuel.ts';
+import { carburetted, died, four, starved } from './asks-fuel.ts';
 
 /** What an injected engine has instead of jets. */
 const injection: readonly AskRule[] = [
@@ -207,13 +207,17 @@ export const runAsks: Asks = {
     look('How soon it died: at once, or after minutes', ['fuel.dies'], 1, {
       open: (c) => {
         const said = c.record.last('fuel.dies');
+        // How long it ran says how soon.
+        const ran = c.record.last('run.minutes');
+        const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
+        if (ran && ran.value !== 'unknown' && isAfter(ran.at, began)) return false;
         // That it died when it was warm says how.
         if (symptoms(c).some((s) => s.id === 'dies-warm')) return false;
         return said?.value === 'no' && isAfter(c.record.last('run.outcome')!.at, said.at);
       }
     }),
     // What starves it is found: that is what is mended.
-    ...starved.map((r): AskRule => ({ ...r, open: (c, f) => !fuelTree(c)?.found && r.open(c, f) }))
+    ...died.map((r): AskRule => ({ ...r, open: (c, f) => !fuelTree(c)?.found && r.open(c, f) }))
   ),
   'run.spits': untilFound(
     mist,

@@ -240,7 +240,14 @@ export const sparkAsks: Asks = {
         needs: 'crank'
       }),
       open: (c, f) => several(c) && !asked(c, 'spark.coilSwap', f.cylinder) && !workedSince(c)
-    }
+    },
+    look((_, f) => `Spark${at(f)} again, warm from a run`, ['spark.result'], 5, {
+      needs: 'crank',
+      late: 'release',
+      only: ['watch'],
+      conditions: { engine: 'warm' },
+      open: () => true
+    })
   ],
   'spark.fails-warm-all': [
     look('Charge coil: resistance and peak volts, cold and warm', ['spark.charge', 'spark.chargeTest'], 20, {

@@ -105,6 +105,8 @@ export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
 }
 
 /** Kinds of finding that raise work. */
+/** Found while it was dead and hot: what is still to be told of it is which part. */
+const FAILS_WARM: ReadonlySet<string> = new Set(['spark.fails-warm', 'spark.fails-warm-all']);
 const raising = new Set(jobs.flatMap((j) => (j.raisedBy ?? []).map((r) => (typeof r === 'string' ? r : r.id))));
 
 /**
@@ -119,13 +121,16 @@ function causeFound(
 ): boolean {
   const shown = kindOf(finding.id);
   const looks = kind === 'look' && (shown === 'run.no-work' || shown === 'run.shakes');
-  const start = kind === 'look' && shown === 'run.failed';
+  // It died, or did not start: either has its cause where fuel or spark was found at fault.
+  const start = kind === 'look' && (shown === 'run.failed' || shown === 'run.died');
   if (!looks && !start && !items?.includes('run.cause')) return false;
   const stations = causeStations(c, shown);
-  // A start that failed has its cause where fuel or spark was found at fault, whether or not that asks for its work by itself.
+  // Whether or not that asks for its work by itself.
   const atFault = (f: Finding): boolean =>
-    f.condition === 'fault' && stations.includes(f.station) && raising.has(kindOf(f.id));
-  if (shown === 'run.failed') return found.some(atFault);
+    f.condition === 'fault' &&
+    stations.includes(f.station) &&
+    (raising.has(kindOf(f.id)) || (shown === 'run.died' && FAILS_WARM.has(kindOf(f.id))));
+  if (start) return found.some(atFault);
   return asked
     .flat()
     .some(

@@ -18,6 +18,11 @@ export const isWork = (m: StepMark): boolean => m.state === 'done' && m.step.spl
 export function doneAt(c: Context): Map<string, string> {
   const out = new Map([...lastMarks(c.survey)].filter(([, m]) => m.state === 'done').map(([step, m]) => [step, m.at]));
   for (const { job, at } of doneByHand(c.survey)) if (job && isAfter(at, out.get(job))) out.set(job, at);
+  for (const { id, within = [] } of jobs)
+    for (const whole of within) {
+      const at = out.get(whole);
+      if (at !== undefined && isAfter(at, out.get(id))) out.set(id, at);
+    }
   return out;
 }
 

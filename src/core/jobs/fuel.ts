@@ -249,6 +249,8 @@ export const fuel = {
   },
   bowl: {
     title: 'Strip and clean bowl or vapour separator',
+    within: ['carburettor'],
+    renews: ['fuel.bowlLook', 'fuel.jets'],
     raisedBy: [
       'fuel.part-separator',
       'fuel.starved-needle',

@@ -131,6 +131,8 @@ export interface JobRule extends JobTraits {
   readonly proofAt?: Partial<Record<StationId, Proof>>;
   /** A run made before it says nothing of it; where left out, what it opens says so. */
   readonly seenRunning?: boolean;
+  /** Jobs in which this work is done as well: with one of them on the list it is no job of its own, and with one done it is done. */
+  readonly within?: readonly string[];
   /** Steps that come before it when both are open. */
   readonly after?: readonly string[];
 }

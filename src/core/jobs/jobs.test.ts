@@ -31,7 +31,7 @@ describe('the register of jobs', () => {
   it('jobs name only jobs, and findings of stations that there are', () => {
     const stations = new Set(itemIds.map((i) => i.split('.')[0]));
     for (const j of jobs) {
-      expect([...(j.after ?? []), ...(j.yieldsTo ?? [])].filter((id) => !isJobId(id))).toEqual([]);
+      expect([...(j.after ?? []), ...(j.yieldsTo ?? []), ...(j.within ?? [])].filter((id) => !isJobId(id))).toEqual([]);
       for (const r of j.raisedBy ?? []) {
         const kind = typeof r === 'string' ? r : r.id;
         expect([j.id, stations.has(kind.split('.')[0])]).toEqual([j.id, true]);

@@ -10,6 +10,7 @@ import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { doBy, sayDoBy } from '../jobs/do-by.ts';
 import { established } from './established.ts';
+import { insideOthers, markOf } from './inside-others.ts';
 import { readSince } from '../jobs/proof-read.ts';
 import type { JobRule, Proof } from '../jobs/job.ts';
 import { jobs, traitsOf } from '../jobs/register.ts';
@@ -136,7 +137,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   const edits = editsOf(c.survey);
   const later = new Map(doBy(c).flatMap((d) => (d.job ? [[d.job as string, d] as const] : [])));
   const ruled = jobs.flatMap((rule): Step[] => {
-    const mark = marks.get(rule.id);
+    const mark = markOf(rule, marks);
     const excluded = rule.unless?.(c) ?? false;
     const behind = excluded ? [] : (likely.get(rule.id) ?? []);
     const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
@@ -233,9 +234,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       }
     ];
   });
-  const steps = [...ruled.map((s) => changed(s, edits.get(s.id))), ...ownSteps(c, edits, marks)].map((s) =>
-    withWaitRunning(c, s)
-  );
+  const steps = [
+    ...insideOthers(ruled, marks).map((s) => changed(s, edits.get(s.id))),
+    ...ownSteps(c, edits, marks)
+  ].map((s) => withWaitRunning(c, s));
   const open = new Set(steps.filter((s) => s.state === 'open').map((s) => s.id));
   // What may wait stands last.
   const [waits, now] = [steps.filter((s) => s.by), steps.filter((s) => !s.by)];

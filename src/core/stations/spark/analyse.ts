@@ -106,12 +106,16 @@ function failsWarm(c: Context, list: readonly Seen[]): SparkFact[] {
   const all = cylindersOf(c).length;
   if (all > 1 && failing.length === all)
     return [{ kind: 'fails-warm-everywhere', id: 'fails-warm-all', condition: 'fault', values: { cylinders: all } }];
-  return failing.map(({ cylinder, failsWarm: result }) => ({
-    kind: 'fails-warm',
-    cylinder,
-    condition: 'fault',
-    values: { result: result! }
-  }));
+  return failing.map(({ cylinder, failsWarm: result, failedAt }) => {
+    // What was renewed since is looked at warm once more.
+    const worked = c.worked('spark').some((at) => isAfter(at, failedAt));
+    return {
+      kind: 'fails-warm',
+      cylinder,
+      condition: worked ? 'watch' : 'fault',
+      values: { result: result!, ...(worked ? { worked: true as const } : {}) }
+    };
+  });
 }
 
 /** None or weak on all of them, on some that share a part, or on one. */

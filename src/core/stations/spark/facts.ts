@@ -22,6 +22,8 @@ export interface Seen {
   readonly toBolt: boolean;
   /** Good cold, and this at the latest look while it was warm. */
   readonly failsWarm?: 'weak' | 'none';
+  /** When it was last seen to fail warm. */
+  readonly failedAt?: Instant;
 }
 
 interface PartFound {
@@ -76,7 +78,8 @@ export interface SparkFacts {
   /** Weak on some of them at once. `ground`: another ground helped. */
   'weak-several': { readonly weak: readonly number[]; readonly ground: boolean };
   /** Good cold, and not warm: of one cylinder, of all of several. */
-  'fails-warm': { readonly result: 'weak' | 'none' };
+  /** `worked`: the ignition was worked on since it was seen. */
+  'fails-warm': { readonly result: 'weak' | 'none'; readonly worked?: true };
   'fails-warm-everywhere': Everywhere;
   slow: { readonly result: 'weak' | 'none' };
   /** Its points were cleaned or renewed before it was looked at; it sparks over the short gap to a bolt, and not through the tester. */

@@ -25,12 +25,14 @@ const gone = (list: readonly SparkReading[], good: SparkReading): boolean =>
   list.some((r) => r.value !== 'good' && isAfter(r.at, good.at) && !isSlow(r) && r.conditions?.light !== 'sun');
 
 /** What the latest look at a warm engine shows that a look at a cold one did not; sun and slow cranking hide a spark as well. */
-function failsWarm(groups: readonly Alike<SparkReading>[]): Seen['failsWarm'] {
+function failsWarm(groups: readonly Alike<SparkReading>[]): Pick<Seen, 'failsWarm' | 'failedAt'> | undefined {
   const all = groups.flatMap((g) => g.readings);
   const last = latestOf(all.filter(isWarm));
   if (!last || last.value === 'good' || isSlow(last) || last.conditions?.light === 'sun') return undefined;
   const cold = all.filter((r) => !isWarm(r));
-  return cold.some((r) => r.value === 'good') ? (last.value as 'weak' | 'none') : undefined;
+  return cold.some((r) => r.value === 'good')
+    ? { failsWarm: last.value as 'weak' | 'none', failedAt: last.at }
+    : undefined;
 }
 
 /** The looks at the cold engine, where it is the warm one that fails: what they say is said of them alone. */
@@ -60,7 +62,7 @@ export function sparkSeen(c: Context): Seen[] {
           toBolt: groups.some((g) => g.readings.some((r) => r.value === 'good' && r.conditions?.path === 'bolt')),
           ...(light ? { light } : {}),
           ...(path ? { path } : {}),
-          ...(warm ? { failsWarm: warm } : {})
+          ...warm
         }
       ];
     })

@@ -190,8 +190,12 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     )
   }),
   'fails-warm': ({ cylinder, values }, basis) => ({
-    found: `Cylinder ${cylinder} sparks cold, and ${values.result === 'none' ? 'not at all' : 'weakly'} warm: its coil, or what drives it, fails with heat.`,
-    advice: 'Measure its winding cold and warm; while it is hot, swap the coil with a good cylinder.',
+    found: values.worked
+      ? `Cylinder ${cylinder} sparked cold, and ${values.result === 'none' ? 'not at all' : 'weakly'} warm, before the work on it.`
+      : `Cylinder ${cylinder} sparks cold, and ${values.result === 'none' ? 'not at all' : 'weakly'} warm: its coil, or what drives it, fails with heat.`,
+    advice: values.worked
+      ? 'Run it warm, and look again while it is hot.'
+      : 'Measure its winding cold and warm; while it is hot, swap the coil with a good cylinder.',
     because: pattern(basis, 'what dies warm is looked at warm; a coil that opens with heat is good again cold.')
   }),
   'fails-warm-everywhere': (_, basis) => ({

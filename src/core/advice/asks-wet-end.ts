@@ -69,6 +69,10 @@ function stepAt(c: Context, stage: CaseStage): NextStep | undefined {
       ? { title: 'Case test: low pressure on again, soapy water over every seal and plug', minutes: 5 }
       : { title: `Case test: soapy water over every seal and plug at the ${label} stage`, minutes: 5 };
   }
+  if ((t.verdict === 'hold' || t.verdict === 'begun') && t.left) {
+    const minutes = Math.ceil(t.minutes + (t.holdFor ?? 10));
+    return { title: `Case test: the ${label} stage again, held for ${minutes} minutes`, minutes };
+  }
   if (t.verdict === 'hold' || t.verdict === 'begun') {
     const minutes = Math.max(1, Math.ceil(t.holdFor ?? 10));
     return {
@@ -82,7 +86,10 @@ function stepAt(c: Context, stage: CaseStage): NextStep | undefined {
 
 /** What a case test asks for next: one stage that has said what it can keeps none of the others waiting. */
 function nextStage(c: Context): NextStep | undefined {
-  for (const stage of caseResult(c).open) {
+  const { open } = caseResult(c);
+  // What is on is held to its end before another stage is put on, in their order.
+  const on = open.filter((s) => ['hold', 'begun'].includes(String(stageTest(c, s)?.verdict)) && !stageTest(c, s)!.left);
+  for (const stage of new Set([...on, ...open])) {
     const step = stepAt(c, stage);
     if (step) return step;
   }

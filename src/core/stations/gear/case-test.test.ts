@@ -36,6 +36,29 @@ describe('the case test', () => {
     expect(stage(bench(), 'low', [4, 4]).said('gear.case-low')).toMatch(/Hold it 2 min more/);
     expect(turned(stage(bench(), 'low', [4, 4, 4])).ids()).toContain('gear.case-low:sound');
   });
+  describe('a stage that was let off before it could say anything', () => {
+    const low = (): Bench => turned(stage(bench(), 'low', [4, 4], 5));
+    const next = (b: Bench): string => b.assessed().moves.find((m) => /^Case test: /.test(m.title))!.title;
+    it('is not held by what is read after it was put on again: not after another stage, not after it was let off', () => {
+      const other = turned(stage(low(), 'high', [10, 10, 10, 10]));
+      expect(stageTest(at(other), 'low')).toMatchObject({ verdict: 'hold', left: true });
+      expect(other.said('gear.case-low')).toMatch(/let off: put it on again, and hold it 12 min/);
+      expect(next(other)).toBe('Case test: the low stage again, held for 12 minutes');
+      const off = low().read('gear.caseOpen', 'yes').wait(1);
+      for (const b of [other, off]) {
+        expect(stageTest(at(stage(b, 'low', [4])), 'low')!.verdict).toBe('begun');
+        b.wait(0.5);
+        expect(stageTest(at(stage(b, 'low', [4])), 'low')!.verdict).toBe('held');
+      }
+    });
+    it('one that is on now is held to its end before the other one is put on again', () => {
+      expect(next(stage(low(), 'high', [10, 10], 5))).toMatch(/^Case test: hold the high stage/);
+    });
+    it('what was held stays held when it is let off', () => {
+      const b = turned(stage(bench(), 'low', [4, 4, 4])).read('gear.caseOpen', 'yes');
+      expect(stageTest(at(stage(b, 'high', [10])), 'low')!.verdict).toBe('held');
+    });
+  });
   it('a fall of several divisions is a leak with its interval', () => {
     const b = stage(bench(), 'high', [10, 9, 8, 7]);
     const t = stageTest(at(b), 'high')!;

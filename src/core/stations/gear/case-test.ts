@@ -56,6 +56,8 @@ export interface StageTest {
   readonly verdict: 'held' | 'leaks' | 'hold' | 'odd' | 'begun';
   /** Held so long that the house's leak would have shown, and still on either side of it: holding it longer tells no more. */
   readonly onLimit?: true;
+  /** Let off, or another stage put on, since it was last read: it is not held any longer, but put on again. */
+  readonly left?: true;
   /** It leaked before in this stage, and nothing was done since. */
   readonly again?: true;
 }
@@ -122,8 +124,21 @@ const filledBetween = (c: Context, from: string, to?: string): boolean =>
         (r.value === 'service' || r.value === 'stand') && isAfter(r.at, from) && (to === undefined || isAfter(to, r.at))
     );
 
-/** Cut where work was done, oil was filled in, or it was pumped up again: it had fallen, and stands where it began. A rise alone is warming. */
-function attempts(c: Context, list: readonly PressureReading[]): PressureReading[][] {
+/** Whether the pressure of a stage was let off, or another stage put on, between two instants: what is read after that was pumped up anew. */
+const letOffBetween = (c: Context, stage: CaseStage, from: string, to?: string): boolean => {
+  const between = (r: { readonly at: string }): boolean =>
+    isAfter(r.at, from) && (to === undefined || isAfter(to, r.at));
+  return (
+    c.record.all('gear.caseOpen').some((r) => r.value === 'yes' && between(r)) ||
+    c.record.all('gear.casePressure').some((r) => r.conditions?.stage !== stage && between(r))
+  );
+};
+
+/**
+ * Cut where work was done, oil was filled in, it was let off, or it was pumped up again: it had fallen, and stands where it began. A rise
+ * alone is warming.
+ */
+function attempts(c: Context, stage: CaseStage, list: readonly PressureReading[]): PressureReading[][] {
   const out: PressureReading[][] = [];
   for (const r of list) {
     const now = out.at(-1);
@@ -134,7 +149,10 @@ function attempts(c: Context, list: readonly PressureReading[]): PressureReading
       before < first - step &&
       (r.value as number) > before + 2 * step &&
       (r.value as number) >= first - 2 * step;
-    const changed = now && (workBetween(c, now.at(-1)!.at, r.at) || filledBetween(c, now.at(-1)!.at, r.at));
+    const last = now?.at(-1)?.at;
+    const changed =
+      last !== undefined &&
+      (workBetween(c, last, r.at) || filledBetween(c, last, r.at) || letOffBetween(c, stage, last, r.at));
     if (!now || pumped || changed) out.push([r]);
     else now.push(r);
   }
@@ -156,14 +174,16 @@ const stageTests = (c: Context): Readonly<Record<CaseStage, StageTest | undefine
 function testStage(c: Context, stage: CaseStage): StageTest | undefined {
   const list = stageReadings(c, stage);
   if (!list.length) return undefined;
-  const tries = attempts(c, list);
+  const tries = attempts(c, stage, list);
   // One that was broken off to fill the case tells nothing, and nobody goes on with it.
   const told = tries.filter((t, k) => {
     const { verdict } = attemptTest(c, stage, t);
     return (verdict !== 'begun' && verdict !== 'hold') || !filledBetween(c, t.at(-1)!.at, tries[k + 1]?.[0]?.at);
   });
   if (!told.length) return undefined;
-  const last = attemptTest(c, stage, told.at(-1)!);
+  const now = attemptTest(c, stage, told.at(-1)!);
+  const off = letOffBetween(c, stage, told.at(-1)!.at(-1)!.at);
+  const last = off && (now.verdict === 'begun' || now.verdict === 'hold') ? { ...now, left: true as const } : now;
   const leaked = told
     .slice(0, -1)
     .some((t) => attemptTest(c, stage, t).verdict === 'leaks' && !workBetween(c, t.at(-1)!.at, told.at(-1)![0]!.at));

@@ -34,7 +34,9 @@ export function saidOf(t: StageTest): string {
   const range = t.leak ? ` between ${mL(t.leak.low)} and ${mL(t.leak.high)} mL of air a minute` : '';
   switch (t.verdict) {
     case 'begun':
-      return `${name}: one reading so far. Read it again after five minutes, temperature with it.`;
+      return t.left
+        ? `${name}: one reading, and it was let off. Put it on again, and read it twice, temperature with it.`
+        : `${name}: one reading so far. Read it again after five minutes, temperature with it.`;
     case 'odd':
       if (t.again) return `${name}: it leaked once and held once, with no work between. Test the stage again.`;
       return t.rate && t.rate.high < 0
@@ -50,7 +52,7 @@ export function saidOf(t: StageTest): string {
       if (t.onLimit)
         return `${name}: a leak${range}, on the limit of what counts as held, and holding it longer would not tell: it does not count as held. ${t.stage === 'vacuum' ? 'Under vacuum nothing bubbles: low pressure on again, then s' : 'S'}oapy water over every seal and plug.`;
       return t.holdFor
-        ? `${name}: no fall that counts yet, but only a leak of over ${mL(t.smallest)} mL a minute would have shown. Hold it ${Math.ceil(t.holdFor)} min more.`
+        ? `${name}: no fall that counts yet, but only a leak of over ${mL(t.smallest)} mL a minute would have shown. ${t.left ? `It was let off: put it on again, and hold it ${Math.ceil(t.minutes + t.holdFor)} min.` : `Hold it ${Math.ceil(t.holdFor)} min more.`}`
         : `${name}: a leak${range}, on either side of what counts as held. Hold it as long again.`;
   }
 }

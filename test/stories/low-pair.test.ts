@@ -90,3 +90,27 @@ describe('every bore sealed by oil alike', () => {
     expect(list.find((m) => m.items?.includes('compression.leakdown'))?.class).toBe(5);
   });
 });
+
+describe('a low cylinder that was soaked, and its air read after the oil had its day', () => {
+  const soaked = (after: number): Bench => {
+    const b = new Bench(two);
+    for (let k = 0; k < 2; k++)
+      b.psi([
+        [1, 120],
+        [2, 121],
+        [3, 40]
+      ]);
+    const air = (share: number): Bench =>
+      b.read('compression.leakdown', share, { cylinder: 3 }).read('compression.escape', ['crankcase'], { cylinder: 3 });
+    air(0.6).done('soak').wait(25);
+    return air(after);
+  };
+  it('that leaks as it did is condemned by its air: no needle is waited for', () => {
+    expect(soaked(0.6).said('compression.low.3')).not.toMatch(/soaked since/);
+    expect(moves(soaked(0.6)).join()).not.toMatch(/after the soak|a day later/);
+  });
+  it('that came tight is read by the needle once more', () => {
+    expect(soaked(0.05).ids()).toContain('compression.low.3:cannot-tell');
+    expect(moves(soaked(0.05)).join()).toMatch(/Compression again of cylinder 3/);
+  });
+});

@@ -167,14 +167,15 @@ const whereOut: AskRule = {
     !taken(c, 'compression.escape', f.cylinder)
 };
 
-/** The latest soak, where no pressure of the cylinder was read after it: what was read before says how it was. */
+/** The latest soak, where no pressure of the cylinder was read after it, nor its air once the oil had had its day: what was read before says how it was. */
 const soakUnread = (c: Context, cylinder: number | undefined): Instant | undefined => {
   const where = cylinder === undefined ? {} : { cylinder };
   const read = latestAt(
     (['compression.pressure', 'compression.pulls'] as const).flatMap((i) => c.record.all(i, where))
   );
   const soaked = lastSoak(c);
-  return soaked && isAfter(soaked, read) ? soaked : undefined;
+  const aired = c.record.all('compression.leakdown', where).some((r) => isAfter(r.at, soaked) && !inSoak(c, r.at));
+  return soaked && isAfter(soaked, read) && !aired ? soaked : undefined;
 };
 /** By hand before it is cranked, and both a day after the oil went in. */
 const afterSoak: readonly AskRule[] = [

@@ -7,6 +7,7 @@ import { pertMean } from '../physics/pert.ts';
 import type { OptionId } from '../record/options.ts';
 import { likelyOnly } from './known.ts';
 import type { Job } from '../plan/bill.ts';
+import { CERTAIN } from '../plan/established.ts';
 import { quantile, shareOver, type Draws } from './monte-carlo.ts';
 
 /** Three sums that are never mixed, cr on average. */
@@ -198,7 +199,10 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
     };
   const dear = serious(w).find((x) => x.p >= 0.5);
   if (dear)
-    return { id: 'specialist', because: `Likely ${dear.label}: a price from a specialist before more goes in.` };
+    return {
+      id: 'specialist',
+      because: `${dear.p >= CERTAIN ? 'Almost certainly' : 'Likely'} ${dear.label}: a price from a specialist before more goes in.`
+    };
   if (
     !s.open &&
     !advice.suspects.some((x) => x.raised && !x.mended && (!x.artefact || x.step) && x.chance === 'likely')

@@ -5,6 +5,8 @@ import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 
 /** From this chance a suspect whose settling look was made is worked on (C; the figure M). */
 const SURE = 0.8;
+/** From this chance a suspect that its settling look shows is called almost certain, and not only likely (M). */
+export const CERTAIN = 0.95;
 /** Work over this stands on no belief alone: its settling look must show the fault, minutes (C). */
 const DEAR = 60;
 

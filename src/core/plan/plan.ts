@@ -9,7 +9,7 @@ import { aroundWork, raisers } from './around-work.ts';
 import { changed, editsOf, ownSteps } from './edits.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { doBy, sayDoBy } from '../jobs/do-by.ts';
-import { established } from './established.ts';
+import { CERTAIN, established } from './established.ts';
 import { insideOthers, markOf } from './inside-others.ts';
 import { readSince } from '../jobs/proof-read.ts';
 import type { JobRule, Proof } from '../jobs/job.ts';
@@ -94,7 +94,7 @@ const fluids = (c: Context, list: readonly string[]): readonly string[] =>
 /** "Likely: head gasket (the case leaks under test; …)." */
 function saySuspect(s: SuspectView): string {
   const points = s.evidence.filter((w) => w.weight > 0).slice(0, 2);
-  return `Likely: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}.`;
+  return `${s.settling === 'shows' && s.probability >= CERTAIN ? 'Almost certain' : 'Likely'}: ${s.label}${points.length ? ` (${points.map((w) => w.says).join('; ')})` : ''}.`;
 }
 
 /** What a job that failed its proof says first: not the same again, but what it may have left or done. */

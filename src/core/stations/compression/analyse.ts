@@ -4,7 +4,7 @@ import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute } from './absolute.ts';
 import { ceiling } from './ceiling.ts';
 import { comparedRows, compareAll, DOUBT, type Comparison } from './compare.ts';
-import { lastSoak, soakedAt } from '../turn/soak.ts';
+import { inSoak, lastSoak, soakedAt } from '../turn/soak.ts';
 import { deadVolume } from './measure.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { Row } from './row.ts';
@@ -242,7 +242,10 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: r
   // Air that leaves it says what the needle said: nothing is left to doubt.
   const leaks = leakDownSays(c).leaking.has(r.cylinder);
   // What was soaked since says how it was: it is read again before it is condemned.
-  const soaked = soakedAt(c).some((at) => isAfter(at, r.at));
+  const airSince = (at: string): boolean =>
+    leaks &&
+    c.record.all('compression.leakdown', { cylinder: r.cylinder }).some((x) => isAfter(x.at, at) && !inSoak(c, x.at));
+  const soaked = soakedAt(c).some((at) => isAfter(at, r.at) && !airSince(at));
   const air = airSays(c, r.cylinder, others);
   const sure =
     air === 'heard' ? air : oil === 'confirms' ? 'wet' : (air ?? (lashUnread(c, r.cylinder) ? 'lash' : 'none'));

@@ -177,7 +177,7 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
             advice:
               'Count again over two turns of the flywheel; if it stays, its strokes or cylinders are not as they are entered.'
           }
-        : { found: `All ${expected} bumps are there.` }),
+        : { found: expected === 1 ? 'Its one bump is there.' : `All ${expected} bumps are there.` }),
     because: practice(
       [`bumps counted: ${counted}`, `expected: ${expected}`],
       'each cylinder of a two-stroke compresses every turn, of a four-stroke every second turn; cylinders that rise together are felt as one.'

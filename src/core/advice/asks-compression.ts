@@ -52,7 +52,7 @@ const wetTaken = (c: Context, f: Finding): boolean =>
 /** What oil in the bore falsifies; what the eye sees in it is seen all the same. */
 const readsBore = (item: ItemId): boolean => stationOf(item) === 'compression';
 /** Taken since the last work on the cylinders, a soak among it. */
-const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean =>
+export const taken = (c: Context, item: ItemId, cylinder: number | undefined): boolean =>
   c.record
     .all(item, cylinder === undefined ? {} : { cylinder })
     .some((r) => !boreWork(c).some((at) => isAfter(at, r.at)) && !(readsBore(item) && inSoak(c, r.at)));
@@ -254,7 +254,7 @@ export const compressionAsks: Asks = {
     // Nothing is built on a reading that is still doubted.
     ...[{ ...lashIfValves, only: ['fault'] as const }, wet].map((r): AskRule => ({
       ...r,
-      open: (c, f) => !gasketFirst(c, f.cylinder) && r.open(c, f)
+      open: (c, f) => !gasketFirst(c, f.cylinder) && (f.values as LowValues)?.doubt !== 'worked' && r.open(c, f)
     })),
     { ...leakDown, only: ['fault'], open: (c, f) => !lashFirst(c, f) && leakDown.open(c, f) },
     whereOut
@@ -285,7 +285,14 @@ export const compressionAsks: Asks = {
   'compression.scatter-wet': [again('', { title: (_, f) => `Wet test${at(f)} again, the same dose`, ...oiled })],
   'compression.scatter': [again('', { title: (_, f) => `Compression again${at(f)}, gauge seated afresh` })],
   'compression.neighbours': [leakDown],
-  'compression.wet': untilSoaked(lashUnlessRings, leakDown, soakForWet),
+  'compression.wet': untilSoaked(
+    again(', dry and then with oil: one gauge, one battery', {
+      open: (c, f) => (f.values as Partial<TestFacts['wet']> | undefined)?.verdict === 'lower' && !cranksWeakly(c)
+    }),
+    lashUnlessRings,
+    leakDown,
+    soakForWet
+  ),
   'compression.figure': [
     // Valves that open at the wrong time read low everywhere: no air is put in before the belt is on its marks.
     job('belt', { open: (c, f) => beltJumped(c) && job('belt').open(c, f) }),
@@ -317,33 +324,6 @@ export const compressionAsks: Asks = {
     lashIfValves,
     airCause
   ],
-  'compression.leakdown-rings': [job('soak', { only: ['fault'] })],
-  'compression.leakdown-overhaul': [job('overhaul', { only: ['fault'] })],
-  'compression.leakdown-bore': [
-    look((_, f) => `Light into the bore${at(f)}`, ['plugs.hole'], 5, {
-      open: (c, f) => !taken(c, 'plugs.hole', f.cylinder)
-    })
-  ],
-  'compression.leakdown-through': [
-    repeat((_, f) => `Leak-down${at(f)} again, piston held at top, the place watched`, 'compression', 8, {
-      items: ['compression.leakdown'],
-      open: (c, f) => c.record.all('compression.leakdown', { cylinder: f.cylinder! }).length < 2
-    })
-  ],
-  'compression.leakdown-port': [
-    repeat((_, f) => `Leak-down${at(f)} again, piston exactly at top`, 'compression', 5, {
-      items: ['compression.leakdown']
-    })
-  ],
-  'compression.leakdown-against': [
-    repeat((_, f) => `Leak-down${at(f)} again, piston at top of its compression stroke`, 'compression', 5, {
-      items: ['compression.leakdown']
-    })
-  ],
-  'compression.leakdown-water': [job('water-in', { only: ['fault'] })],
-  'compression.escape-unread': [leakDown],
-  'compression.crankcase': [job('crank-seal')],
-  'compression.leakdown-gasket': [job('head-gasket', { only: ['fault'] })],
   'compression.lash-intake': [job('lash', { only: ['fault', 'watch'] })],
   'compression.lash-exhaust': [job('lash', { only: ['fault', 'watch'] })]
 };

@@ -186,8 +186,8 @@ export const coolingAsks: Asks = {
       },
       {
         ...look('Stream into a timed bucket, beside its sister’s', ['cooling.bucket'], 5),
-        only: ['watch', 'fault'],
-        // What does not come is not measured.
+        // What does not come is not measured, and what is hot already is not run for it.
+        only: ['watch'],
         open: (c) => lastSeen(c).stream === 'weak' && !asked(c, 'cooling.bucket')
       },
       {
@@ -233,6 +233,12 @@ export const coolingAsks: Asks = {
     drillOfNew
   ],
   'cooling.drill': [
+    look('Pump open again: how far the vanes stay bent', ['cooling.set'], 10, {
+      open: (c) => {
+        const drill = c.record.last('cooling.drill');
+        return drill?.value === 'backward' && !askedAfter(c, ['cooling.set'], drill.at);
+      }
+    }),
     job('leg-water', { only: ['fault'] }),
     goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, {
       only: ['watch'],

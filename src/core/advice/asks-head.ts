@@ -7,6 +7,7 @@ import { school } from '../house-rules/rules.ts';
 import { firedBadly } from '../stations/spark/seen.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter, latestOf } from '../units/instant.ts';
+import { airAsks } from './asks-air.ts';
 import { compressionAsks, leakDown, scoredLeak } from './asks-compression.ts';
 import { harmAsks } from './asks-harm.ts';
 import { sparkAsks } from './asks-spark.ts';
@@ -174,5 +175,6 @@ export const headAsks: Asks = {
 
   ...sparkAsks,
   ...compressionAsks,
+  ...airAsks,
   ...harmAsks
 };

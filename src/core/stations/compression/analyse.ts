@@ -11,7 +11,7 @@ import type { Row } from './row.ts';
 import type { TestAnalysed, TestFact } from './facts.ts';
 import { excuseOf, floorOf, reaches, reachesAnyway, type Floor } from './floor.ts';
 import { headOff } from './head-off.ts';
-import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
+import { leakDownRows, leakDownSays, speaks, type LeakDownRow } from './leakdown.ts';
 import { oddHigh } from './odd-high.ts';
 import { cylinderOf } from './shape.ts';
 import { oilOnLow, wetFacts } from './wet.ts';
@@ -210,14 +210,15 @@ const lashUnread = (c: Context, cylinder: number): boolean =>
  * it is low as well, and air was put into neither.
  */
 function airSays(c: Context, cylinder: number, others: readonly number[]): 'heard' | 'pair' | undefined {
-  const rows = leakDownRows(c).filter(speaks);
+  const rows = leakDownRows(c);
   const beside = neighbours(c.survey.engine.profile, cylindersOf(c).length)
     .filter((pair) => pair.includes(cylinder))
     .flatMap((pair) => pair.filter((k) => others.includes(k)));
-  const mine = rows.some((x) => x.cylinder === cylinder);
   const theirs = rows.filter((x) => beside.includes(x.cylinder));
-  if (mine || theirs.some((x) => x.escapes.includes('neighbour'))) return 'heard';
-  return beside.length && !theirs.length ? 'pair' : undefined;
+  const heard = (x: LeakDownRow): boolean =>
+    speaks(x) && (x.cylinder === cylinder || (beside.includes(x.cylinder) && x.escapes.includes('neighbour')));
+  if (rows.some(heard)) return 'heard';
+  return beside.length && ![...theirs, ...rows.filter((x) => x.cylinder === cylinder)].length ? 'pair' : undefined;
 }
 
 /**

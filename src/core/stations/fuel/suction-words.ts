@@ -90,7 +90,7 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
           advice: 'A portable tank tells the sides apart.',
           because
         }
-      : { found: `${found}.`, advice: 'A portable tank, then the fill cap open, tell where.', because };
+      : { found: `${found}.`, advice: 'The fill cap open, then a portable tank, tell where.', because };
   },
   'vacuum-idle-only': ({ values }, _, units) => ({
     found: `${shown(values.read, units)} at idle; a blockage shows at speed.`,

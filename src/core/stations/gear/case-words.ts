@@ -29,7 +29,7 @@ const sayOpenStages = ({ stages, open }: CaseResult): string =>
 const mL = (m3: number): string => (m3 * 1e6).toFixed(m3 < 1e-5 ? 1 : 0);
 
 /** What a stage says, in one sentence. */
-export function saidOf(t: StageTest): string {
+export function saidOf(t: StageTest, placed = false): string {
   const name = `${caseStages[t.stage].label} stage`;
   const range = t.leak ? ` between ${mL(t.leak.low)} and ${mL(t.leak.high)} mL of air a minute` : '';
   switch (t.verdict) {
@@ -43,7 +43,7 @@ export function saidOf(t: StageTest): string {
         ? `${name}: the pressure goes the wrong way. The case is warming or cooling: note its temperature with every reading.`
         : `${name}: no steady leak passes through these readings. A shaft was moved, a fitting leaked, or one was written down wrongly: begin the stage again.`;
     case 'leaks':
-      return `${name}: it leaks${range}. Soapy water for the place, turning the shafts.`;
+      return `${name}: it leaks${range}.${placed ? '' : ' Soapy water for the place, turning the shafts.'}`;
     case 'held':
       return `${name}: held ${Math.round(t.minutes)} min; a leak of ${mL(t.smallest ?? 0)} mL a minute would have shown.`;
     case 'hold':
@@ -100,7 +100,7 @@ export const caseWords: Pick<WordsOf<GearFacts, GearBasis>, CaseKind> = {
       t.verdict === 'leaks' && bubbles.length ? ` It bubbles at: ${sayValue(items.caseBubbles, bubbles, units)}.` : '';
     const turn = t.verdict === 'held' && !turned ? ' Turn both shafts and move the shift before it counts.' : '';
     return {
-      ...parted(`${saidOf(t)}${where}${turn}`),
+      ...parted(`${saidOf(t, where !== '')}${where}${turn}`),
       because: {
         inputs: [
           ...t.readings.map(

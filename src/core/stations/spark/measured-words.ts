@@ -204,7 +204,7 @@ export const measuredWords: Pick<
       found:
         condition === 'sound'
           ? 'Timing at idle is where the manual wants it.'
-          : `Timing is ${Math.abs(off).toFixed(0)}° too ${off > 0 ? 'early' : 'late'}: timer base, advance plate, then the flywheel key.`,
+          : `Timing is ${Math.abs(off).toFixed(0)}° too ${off > 0 ? 'early' : 'late'}: the flywheel’s mark for its key, then timer base and advance plate.`,
       because: {
         ...practice(inputs, 'marks against the manual.'),
         limit: sayLimit(limit!, units),

@@ -76,7 +76,7 @@ const slipWords = {
       'It still jumps out of gear with the linkage set: the clutch dog is worn, if the shift rod follows and the propeller holds on its hub.',
     advice: 'It comes out with the gear it runs on.'
   },
-  linkage: { found: 'It jumps out of gear when turned by hand: linkage first, then a worn clutch dog.' }
+  linkage: { found: 'It jumps out of gear when turned by hand: its hub, the linkage, then a worn clutch dog.' }
 } as const satisfies Record<TurnFacts['slips']['why'], Omit<Words, 'because'>>;
 
 /** What comes next where the linkage is set and it was not that. C: common practice. */

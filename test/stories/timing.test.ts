@@ -26,3 +26,18 @@ it('the flywheel’s mark is looked at first, and a shifted one leaves no other 
   expect(open(b)).toContain('flywheel-key');
   expect(open(b)).not.toContain('advance');
 });
+
+it('timing that was taken with the flywheel shifted is of the flywheel: neither points nor timer base are set for it', () => {
+  for (const profile of [two, magneto]) {
+    const b = early(profile).read('spark.keyLook', 'sheared');
+    expect(open(b).filter((id) => id === 'points' || id === 'advance')).toEqual([]);
+    b.done('flywheel-key');
+    expect(b.ids()).toContain('spark.timing:cannot-tell');
+    expect(open(b).filter((id) => id === 'points' || id === 'advance')).toEqual([]);
+    expect(b.assessed().moves.map((m) => m.title)).toContain('Timing at idle again, the new key in');
+    // Early still, the flywheel sits right: it was not only the key.
+    expect(open(b.read('spark.keyLook', 'sound').read('spark.timing', 11))).toContain(
+      profile === magneto ? 'points' : 'advance'
+    );
+  }
+});

@@ -281,7 +281,15 @@ export const sparkAsks: Asks = {
     { ...coilLook, open: (c, f) => !wholeBank(f) && coilLook.open(c, f) },
     isolate
   ],
-  'spark.timing': [look('Flywheel mark against the crank', ['spark.keyLook'], 5, { only: ['watch'] })],
+  'spark.timing': [
+    look('Flywheel mark against the crank', ['spark.keyLook'], 5, { only: ['watch'] }),
+    repeat('Timing at idle again, the new key in', 'spark', 10, {
+      items: ['spark.timing'],
+      needs: 'start',
+      only: ['cannot-tell'],
+      open: (_, f) => (f.values as { through?: string } | undefined)?.through === 'renewed'
+    })
+  ],
   'spark.ground': asItIsNow([
     { ...brightMetal, open: (c, f) => groundUntried(c) && brightMetal.open(c, f) },
     job('ground')

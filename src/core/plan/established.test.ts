@@ -45,3 +45,13 @@ describe('dear work and a measurement that is still doubted', () => {
     expect(list.findIndex((m) => m.id === 'look:shift')).toBeLessThan(list.indexOf(overhaul));
   });
 });
+
+it('what the eye saw is not called likely beside it', () => {
+  const why = new Bench(two)
+    .read('look.mounts', 'cracked')
+    .assessed()
+    .steps.flatMap((s) => s.why)
+    .join(' ');
+  expect(why).toMatch(/bracket is cracked/);
+  expect(why).not.toMatch(/Likely|Almost certain/);
+});

@@ -34,7 +34,7 @@ export function insideOthers(list: readonly Step[], marks: ReadonlyMap<string, S
   return list
     .filter((s) => !wholeOf(s))
     .map((s) => {
-      const inside = list.filter((x) => s.state === 'open' && wholeOf(x) === s);
+      const inside = list.filter((x) => s.state === 'open' && x.state === 'open' && wholeOf(x) === s);
       return {
         ...s,
         why: [...s.why, ...inside.flatMap((x) => x.why)],

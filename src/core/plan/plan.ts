@@ -196,6 +196,11 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       watched &&
       (rule.finds || ofOthers || !untold(c, proof, raised, found)) &&
       readSince(c, proof, mark.at, cylinders);
+    // What the eye saw is not said once more as what it makes likely.
+    const beyond = behind.filter((s) => {
+      const [first, ...more] = s.evidence.filter((w) => w.weight > 0);
+      return more.length > 0 || !raised.some((f) => f.station === first?.station);
+    });
     const own = rule.bySchool?.(c) ?? {};
     const state =
       mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
@@ -207,10 +212,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         why: [
           ...(failed ? [sayFailed(again, suspects)] : []),
           ...raised.map((f) => f.sentence),
-          ...behind.map((s) => `${saySuspect(s)} ${s.cure}`),
+          ...beyond.map((s) => `${saySuspect(s)} ${s.cure}`),
           ...otherwise
         ],
-        found: [...raised.map((f) => f.found), ...behind.map(saySuspect), ...otherwise],
+        found: [...raised.map((f) => f.found), ...beyond.map(saySuspect), ...otherwise],
         tools: rule.tools ?? [],
         parts: own.parts ?? rule.parts ?? [],
         consumables: fluids(c, rule.consumables ?? []),

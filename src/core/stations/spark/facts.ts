@@ -116,7 +116,8 @@ export interface SparkFacts {
   points: { readonly ohms: number | undefined; readonly look: string | undefined };
   'rub-block': { readonly state: 'dry' | 'worn' };
   /** Degrees before top, and how far from what the manual asks. */
-  timing: { readonly timing: number; readonly off?: number };
+  /** `through`: it was taken with the flywheel shifted on its crank, which is not mended yet or was since. */
+  timing: { readonly timing: number; readonly off?: number; readonly through?: 'shifted' | 'renewed' };
   missing: { readonly cylinders: readonly number[] };
   good: Everywhere;
 }

@@ -192,7 +192,7 @@ export const measuredWords: Pick<
         : 'The rub block is worn: the gap will not hold.',
     because: practice([`rub block: ${state}`], 'the rub block is lubricated whenever points are set.')
   }),
-  timing: ({ condition, values: { timing, off }, limit }, _, units) => {
+  timing: ({ condition, values: { timing, off, through }, limit }, _, units) => {
     const inputs = [`timing at idle: ${sayTiming(timing)}`];
     if (off === undefined)
       return {
@@ -200,11 +200,21 @@ export const measuredWords: Pick<
         advice: 'Only the manual’s figure says whether that is right.',
         because: practice(inputs, 'marks against the manual; full-throttle timing is not attempted on a stand.')
       };
+    const wrong = `${Math.abs(off).toFixed(0)}° too ${off > 0 ? 'early' : 'late'}`;
+    if (through)
+      return {
+        found: `Timing was ${wrong}, with the flywheel shifted on its crank.`,
+        advice:
+          through === 'shifted'
+            ? 'The key first; then it is taken anew, before points or timer base are touched for it.'
+            : 'The key is new: take it anew, before points or timer base are touched for it.',
+        because: practice(inputs, 'a flywheel that is shifted shifts the timing by as much.')
+      };
     return {
       found:
         condition === 'sound'
           ? 'Timing at idle is where the manual wants it.'
-          : `Timing is ${Math.abs(off).toFixed(0)}° too ${off > 0 ? 'early' : 'late'}: the flywheel’s mark for its key, then timer base and advance plate.`,
+          : `Timing is ${wrong}: the flywheel’s mark for its key, then timer base and advance plate.`,
       because: {
         ...practice(inputs, 'marks against the manual.'),
         limit: sayLimit(limit!, units),

@@ -3,6 +3,7 @@ import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { judgedBy } from '../../findings/limit.ts';
+import { accusedParts } from './accused.ts';
 import type { SparkFact } from './facts.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { voltages } from './voltage.ts';
@@ -123,6 +124,13 @@ export function pointsSeen(
   };
 }
 
+/** A flywheel that is shifted on its crank is what its timing tells of, and nothing else; its key renewed, the timing is of before. */
+function throughKey(c: Context): 'shifted' | 'renewed' | undefined {
+  if (accusedParts(c).some((a) => a.part === 'key')) return 'shifted';
+  const read = c.record.last('spark.timing');
+  return read && c.renewed('spark.keyLook').some((at) => isAfter(at, read.at)) ? 'renewed' : undefined;
+}
+
 /** Points and timing. */
 export function timingFacts(c: Context): SparkFact[] {
   const out: SparkFact[] = [];
@@ -142,6 +150,9 @@ export function timingFacts(c: Context): SparkFact[] {
   const asked = judgedBy(c, 'spark.timing');
   if (!asked) return [...out, { kind: 'timing', condition: 'cannot-tell', values: { timing } }];
   const off = timing - (asked.to === undefined ? asked.value : Math.min(Math.max(timing, asked.value), asked.to));
+  const through = throughKey(c);
+  if (through && Math.abs(off) > TIMING_REACH)
+    return [...out, { kind: 'timing', condition: 'cannot-tell', values: { timing, off, through }, limit: asked }];
   const condition = Math.abs(off) > TIMING_REACH ? 'watch' : 'sound';
   return [...out, { kind: 'timing', condition, values: { timing, off }, limit: asked }];
 }

@@ -270,6 +270,15 @@ const examples: Examples<SparkFacts> = {
           limit: { id: 'spark.timing', value: 10, provenance: 'P', manual: true }
         }) as const
     ),
+    ...(['shifted', 'renewed'] as const).map(
+      (through) =>
+        ({
+          kind: 'timing',
+          condition: doubt,
+          values: { timing: 15, off: 10, through },
+          limit: { id: 'spark.timing', value: 5, provenance: 'P', manual: true }
+        }) as const
+    ),
     {
       kind: 'timing',
       condition: 'sound',

@@ -76,7 +76,7 @@ export const runRules: readonly HoldRule[] = [
     raised: (c) => runTrouble(c) ?? unexplained(c),
     needs: (c) => [
       {
-        text: 'cause recorded',
+        text: 'cause found and mended, or recorded',
         done: unexplained(c) === undefined,
         station: 'run',
         items: ['run.cause'],

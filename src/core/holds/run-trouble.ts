@@ -1,6 +1,7 @@
 import { ownLimits } from '../engine/limits.ts';
 import type { Context } from '../findings/context.ts';
 import { judgedBy, sayLimit } from '../findings/limit.ts';
+import { causeMended } from '../stations/cooling/explained.ts';
 import { lastSeen } from '../stations/cooling/seen.ts';
 import { muffsWereIt } from '../stations/cooling/supply.ts';
 import { STREAM_COMES } from '../stations/run/prompts.ts';
@@ -61,14 +62,14 @@ const ofWater: ReadonlySet<string> = new Set([
   ...['stream', 'temperature'].flatMap((reason) => stoppedFor.get(reason) ?? [])
 ]);
 
-/** What stopped it once and has no cause recorded since, though all was well later: it comes again. */
+/** What stopped it once and has no cause recorded or mended since, though all was well later: it comes again. */
 export function unexplained(c: Context): string | undefined {
   const cause = causeAt(c);
   const open = troubles(c).findLast(
     ({ at, says }) =>
       isAfter(at, cause) &&
       !((says === NO_STREAM || says === stoppedFor.get('stream')) && outletFound(c, at)) &&
-      !(ofWater.has(says) && muffsWereIt(c, at))
+      !(ofWater.has(says) && (muffsWereIt(c, at) || causeMended(c, at)))
   );
   return open && `${open.says} once, and its cause is not recorded.`;
 }

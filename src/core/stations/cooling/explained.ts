@@ -28,3 +28,23 @@ export function heatExplained(c: Context): boolean {
     (thermostats(c).some((t) => t.is === 'shut' || t.is === 'late') && stands(tried))
   );
 }
+
+/** What keeps water from a head, by the answer that says so. */
+const keepsWater: readonly { readonly item: ItemId; readonly bad: (v: unknown) => boolean }[] = [
+  { item: 'cooling.thermostatPan', bad: (v) => v === 'shut' },
+  { item: 'cooling.passages', bad: (v) => v === 'slow' },
+  { item: 'cooling.screen', bad: (v) => v === 'blocked' },
+  { item: 'cooling.strainer', bad: (v) => v === 'blocked' },
+  { item: 'cooling.outlet', bad: (v) => v === 'shut' },
+  { item: 'cooling.tube', bad: (v) => v === 'leaking' },
+  { item: 'cooling.bush', bad: (v) => v === 'spins' || v === 'key' },
+  { item: 'cooling.housing', bad: (v) => v === 'grooved' || v === 'melted' },
+  { item: 'cooling.missing', bad: (v) => typeof v === 'number' && v > 0 },
+  { item: 'cooling.cracked', bad: (v) => typeof v === 'number' && v > 0 }
+];
+
+/** Something that keeps water from a head was seen, and mended after an instant: why it ran hot then is on record. */
+export const causeMended = (c: Context, at: Instant): boolean =>
+  keepsWater.some(({ item, bad }) =>
+    c.record.all(item).some((r) => bad(r.value) && c.touched(item).some((w) => isAfter(w, r.at) && isAfter(w, at)))
+  );

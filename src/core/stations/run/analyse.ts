@@ -4,6 +4,7 @@ import type { Condition } from '../../findings/finding.ts';
 import { known } from '../../engine/profile.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { fuelTree, mendedSinceStarving } from '../fuel/symptoms.ts';
+import { causeMended } from '../cooling/explained.ts';
 import { lastSeen, thermometersDiffer } from '../cooling/seen.ts';
 import { speedCap } from '../cooling/source.ts';
 import { charging } from './charging.ts';
@@ -118,6 +119,7 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
         ? { kind: 'stopped-found', id: 'stopped', condition: 'watch', values: { cause } }
         : ((!reason || reason === 'other') && shownExplained(c)) ||
             (reason === 'lamp' && lampWorkedOn(c)) ||
+            ((reason === 'temperature' || reason === 'stream') && causeMended(c, record.last('run.reason')!.at)) ||
             (reason === 'leak' && leakTraced(c)) ||
             (reason === 'noise' && noiseOf(c)?.place !== undefined)
           ? { kind: 'stopped-shown', id: 'stopped', condition: 'watch', values: { place: placedOnly(c, reason) } }

@@ -272,7 +272,10 @@ export const gearCase = {
         return !!failed && !!seen && ['slips', 'no'].includes(String(seen.value)) && isAfter(seen.at, failed.at);
       });
     },
+    // The linkage is set as a job of its own where it was seen worn, or a gear failed by hand.
     bySchool: (c) =>
+      c.record.value('look.linkage') === 'worn' ||
+      shiftFacts(c).some((f) => f.condition === 'fault') ||
       hubSlip(c, c.record.last('run.gears')?.at) === 'mended' ||
       c.renewed('run.gears').some((at) => !isAfter(c.record.last('run.gears')?.at ?? '', at))
         ? {

@@ -1,7 +1,7 @@
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
-import { ownPartsStay } from '../stations/spark/own-parts.ts';
+import { ownPartsStay, poorEverywhere } from '../stations/spark/own-parts.ts';
 import { groundUntried } from '../stations/spark/analyse.ts';
 import { packUntried } from '../stations/spark/isolation.ts';
 import { only, type JobRule } from './job.ts';
@@ -90,8 +90,8 @@ export const ignition = {
     ],
     renews: ['spark.plugSwap', 'spark.leadSwap', 'spark.coilSwap'],
     once: true,
-    // Each was tried, or one of them was found.
-    unless: (c) => ownPartsStay(c) || accusedParts(c).some((a) => a.cylinder !== undefined),
+    // Each was tried, or one of them was found; or all of them are poor alike.
+    unless: (c) => ownPartsStay(c) || poorEverywhere(c) || accusedParts(c).some((a) => a.cylinder !== undefined),
     how: 'On several cylinders swap with a good one: the fault that moves with the part is the part. On a single a known good part in its place. New plug if older than two seasons or wet with water.',
     tools: ['plug wrench', 'spark tester'],
     parts: ['spark plug', 'cap or lead if it moves'],

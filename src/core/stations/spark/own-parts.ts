@@ -1,4 +1,4 @@
-import type { Context } from '../../findings/context.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import { pastPlug } from './isolation.ts';
 import { sparkSeen } from './seen.ts';
 import { isAfter } from '../../units/instant.ts';
@@ -16,6 +16,14 @@ export function ownPartsStay(c: Context): boolean {
     (item) => !(item === 'spark.leadSwap' && onPlug(c)) && !(item === 'spark.plugSwap' && poor.every(pastPlug))
   );
   return poor.length > 0 && fitted.every((item) => c.record.value(item) === 'stays');
+}
+
+/** Every cylinder of several sparks badly, or thin and orange: what they share is looked at before the parts of any one. */
+export function poorEverywhere(c: Context): boolean {
+  const all = cylindersOf(c);
+  const seen = new Map(sparkSeen(c).map((s) => [s.cylinder, s.result]));
+  const thin = (k: number): boolean => ['orange', 'red'].includes(String(c.record.value('spark.colour', k)));
+  return all.length > 1 && all.every((k) => (seen.has(k) && seen.get(k) !== 'good') || thin(k));
 }
 
 /** The same, or a good one was put in the place of each and the cylinder is as weak as before: what drives it is left. */

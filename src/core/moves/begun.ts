@@ -5,6 +5,7 @@ import type { Step } from '../plan/plan.ts';
 import { suspectKinds } from '../diagnosis/knowledge/index.ts';
 import { drownedClock } from '../drowned/clock.ts';
 import { protocol } from '../drowned/protocol.ts';
+import { DEAR } from '../jobs/dear.ts';
 import { doneAt } from '../jobs/done.ts';
 import { readSince } from '../jobs/proof-read.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
@@ -16,7 +17,7 @@ import { stations } from '../stations/register.ts';
 import { isAfter } from '../units/instant.ts';
 import type { Move } from './move.ts';
 import { IN_VAIN } from './before.ts';
-import { DEAR, jobMove, type Position } from './position.ts';
+import { jobMove, type Position } from './position.ts';
 
 /** 2: the drowned engine's next step while its clock runs, and frost with water in the case. */
 export function clocks({ context: c, steps }: Position): Move[] {

@@ -1,6 +1,7 @@
 import { cylindersOf } from '../findings/context.ts';
 import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
+import { isDear } from '../jobs/dear.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { established } from '../plan/established.ts';
 import type { Step } from '../plan/plan.ts';
@@ -9,7 +10,7 @@ import { before, inVain } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
-import { isDear, fromHolds, jobMove, type Position } from './position.ts';
+import { fromHolds, jobMove, type Position } from './position.ts';
 import { rankedLooks } from './ranked-looks.ts';
 import { ownJobs, shortJobMoves } from './short-job.ts';
 import { causeUntold, shownSince } from '../stations/run/symptoms.ts';

@@ -1,5 +1,6 @@
 import { jumped } from '../advice/decisive.ts';
 import { kindOf } from '../findings/finding.ts';
+import { isDear } from '../jobs/dear.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { against } from '../holds/against.ts';
 import type { Action, Hold } from '../holds/hold.ts';
@@ -18,7 +19,7 @@ import { waiting } from './begun.ts';
 import { candidates } from './candidates.ts';
 import { dangers } from './danger.ts';
 import type { Move } from './move.ts';
-import { isDear, type Position } from './position.ts';
+import type { Position } from './position.ts';
 import { isShortJob, ownJobs } from './short-job.ts';
 import { askElse, triedEnough } from './tried.ts';
 import { underWork } from './under-work.ts';

@@ -1,7 +1,6 @@
 import type { Advice } from '../advice/advice.ts';
 import type { Gate } from '../gates/gates.ts';
 import type { Hold } from '../holds/hold.ts';
-import { traitsOf } from '../jobs/register.ts';
 import type { Judgement } from '../judge.ts';
 import type { Step } from '../plan/plan.ts';
 import { stations } from '../stations/register.ts';
@@ -14,11 +13,6 @@ export interface Position extends Judgement {
   readonly gates: readonly Gate[];
   readonly ready: boolean;
 }
-
-/** Work over this is money: what decides comes before it, and it is not done twice for one thing, minutes (C: an hour). */
-export const DEAR = 60;
-/** Whether a job of so many minutes is money: long work here, or a specialist's price and work. */
-export const isDear = (job: string, minutes: number): boolean => minutes > DEAR || traitsOf(job).phase === 'away';
 
 /** A job of the list as a move. */
 export const jobMove = (s: Step, cls: 2 | 8 | 9): Move => ({

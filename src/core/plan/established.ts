@@ -1,14 +1,13 @@
 import type { SuspectView } from '../diagnosis/suspects.ts';
 import type { Ask } from '../advice/asks.ts';
 import { logOdds } from '../diagnosis/network.ts';
+import { DEAR } from '../jobs/dear.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 
 /** From this chance a suspect whose settling look was made is worked on (C; the figure M). */
 const SURE = 0.8;
 /** From this chance a suspect that its settling look shows is called almost certain, and not only likely (M). */
 export const CERTAIN = 0.95;
-/** Work over this stands on no belief alone: its settling look must show the fault, minutes (C). */
-const DEAR = 60;
 
 /** Its chance, 0–1, without what measurements that are still to be repeated say for it. */
 function withoutDoubted(s: SuspectView, asks: readonly Ask[]): number {

@@ -29,4 +29,24 @@ describe('one piece of work stands once on the list', () => {
     expect(titles(b)).toContain('Run it and try each gear again');
     expect(titles(b)).not.toContain('Set the shift linkage and try each gear');
   });
+  it('fuel that is drained for its age is not stood in a jar to decide', () => {
+    const b = new Bench(two, 'long-stored', { yearsIdle: 3, fuelLeft: 'ethanol' })
+      .read('fuel.level', 'full')
+      .read('fuel.jar', 'cloudy');
+    expect(jobs(b)).toContain('fuel-drain');
+    expect(jobs(b)).not.toContain('fuel-doubt');
+    expect(jobs(new Bench(two).read('fuel.age', 1).read('fuel.jar', 'cloudy'))).toContain('fuel-doubt');
+  });
+  it('plugs that were read after a smoking run have been looked at', () => {
+    const b = readyToRun(two)
+      .read('run.event', 'start')
+      .wait(0.2)
+      .read('run.smoke', 'keeps')
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 12);
+    const asks = (x: Bench): boolean => x.assessed().moves.some((m) => /^A plug out after the run/.test(m.title));
+    expect(asks(b)).toBe(true);
+    expect(asks(b.read('plugs.read', ['oily'], { cylinder: 2 }))).toBe(false);
+  });
 });

@@ -84,9 +84,12 @@ const starves = (c: Context): boolean => fuelTree(c) !== undefined;
 /** Of the run that showed it: once something was mended, it says nothing before the next. */
 const plugAfter: AskRule = {
   ...look('A plug out after the run: water or oil on it?', ['run.plugAfter'], 3),
-  open: (c, f) =>
-    !mendedAfter(c.survey, latestAt(c.record.all('run.outcome')), [RUN_AGAIN]) &&
-    look('', ['run.plugAfter'], 3).open(c, f)
+  open: (c, f) => {
+    const ran = latestAt(c.record.all('run.outcome'));
+    // Plugs that were read after it have been looked at.
+    const read = c.record.all('plugs.read').some((r) => r.value !== 'unknown' && isAfter(r.at, ran));
+    return !read && !mendedAfter(c.survey, ran, [RUN_AGAIN]) && look('', ['run.plugAfter'], 3).open(c, f);
+  }
 };
 /** Water that got in while it ran: a leak-down that was tight before it says nothing of that. With nothing mended since, one is enough. */
 const jacket: AskRule = look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {

@@ -68,8 +68,11 @@ export const fuel = {
   'fuel-doubt': {
     title: 'Stand a jar sample and decide',
     raisedBy: [only('fuel.age', 'watch'), only('fuel.jar', 'watch')],
-    // A jar that decided is not stood once more.
-    unless: (c) => ['layers', 'dark'].includes(String(c.record.value('fuel.jar'))) || cloudyJar(c) === 'stood',
+    // A jar that decided is not stood once more, nor one of fuel that is drained for its age.
+    unless: (c) =>
+      ['layers', 'dark'].includes(String(c.record.value('fuel.jar'))) ||
+      cloudyJar(c) === 'stood' ||
+      (fuelAge(c).verdict === 'drain' && !fuelCleared(c).cleared),
     how: 'Clear and one layer: use it up. Cloudy or layered: drain it.',
     tools: ['clear jar'],
     minutes: 4,

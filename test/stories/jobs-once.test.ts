@@ -49,4 +49,14 @@ describe('one piece of work stands once on the list', () => {
     expect(asks(b)).toBe(true);
     expect(asks(b.read('plugs.read', ['oily'], { cylinder: 2 }))).toBe(false);
   });
+  it('a search steps back once its place is found', () => {
+    const b = new Bench(two).read('fuel.bulb', 'flat').read('fuel.vacuumSpeed', 30_000);
+    expect(jobs(b)).toContain('bulb');
+    b.read('fuel.vacuumPortable', 5000).read('fuel.portable', 'fine');
+    expect(jobs(b)).toContain('pick-up');
+    expect(jobs(b)).not.toContain('bulb');
+    // Couplings that leak are no search: a cracked hose beside them takes nothing off the list.
+    const leaks = new Bench(two).read('fuel.couplings', 'leak').read('look.hoses', 'cracked');
+    expect(jobs(leaks)).toEqual(expect.arrayContaining(['fuel-line', 'hoses']));
+  });
 });

@@ -92,6 +92,7 @@ export const cooling = {
   },
   hot: {
     title: 'Find why it ran hot',
+    searches: true,
     yieldsTo: ['pump', 'thermostat', 'screen', 'descale', 'strainer', 'leg-water'],
     raisedBy: [
       only('cooling.hot', 'fault'),

@@ -103,6 +103,7 @@ export const fuel = {
   },
   bulb: {
     title: 'Follow the fuel line upstream',
+    searches: true,
     yieldsTo: ['fuel-open', 'pick-up', 'fuel-line', 'fuel-filter', 'fuel-pump', 'hoses', 'bowl', 'fuel-fill'],
     raisedBy: ['fuel.bulb'],
     how: 'Vent open, pick-up screen, anti-siphon valve, couplings, hose; a portable tank separates boat from engine.',

@@ -90,6 +90,8 @@ export interface JobRule extends JobTraits {
   readonly also?: (c: Context) => string | undefined;
   /** Guesses at a cause step back when a likely suspect raises one of these jobs. */
   readonly yieldsTo?: readonly string[];
+  /** It looks for which of the jobs that it yields to it is: found, by a fault of the engine, it steps back as well. */
+  readonly searches?: true;
   /** Excluded for this engine as it stands: neither the case, a finding nor a belief raises it. */
   readonly unless?: (c: Context) => boolean;
   /** Already recorded as done by the readings themselves. */

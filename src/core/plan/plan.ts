@@ -13,7 +13,7 @@ import { CERTAIN, established } from './established.ts';
 import { insideOthers, markOf } from './inside-others.ts';
 import { readSince } from '../jobs/proof-read.ts';
 import type { JobRule, Proof } from '../jobs/job.ts';
-import { jobs, traitsOf } from '../jobs/register.ts';
+import { isJobId, jobOf, jobs, traitsOf } from '../jobs/register.ts';
 
 export interface Step {
   readonly id: string;
@@ -124,6 +124,10 @@ const otherwiseBy = (again: readonly SuspectView[], suspects: readonly SuspectVi
       s.explains.some((id) => again.some((a) => a.explains.includes(id)))
   );
 
+/** A fault was found that this job is for: what only searches for such a cause steps back. */
+const foundFor = (c: Context, id: string, found: readonly Finding[]): boolean =>
+  isJobId(id) && !(jobOf(id) as JobRule).unless?.(c) && raisers(jobOf(id), found).some((f) => f.condition === 'fault');
+
 /**
  * The job list, in practitioners' order: what the findings and the case raise, and what was done before.
  * A step done is proved only when a reading taken after the work no longer raises it.
@@ -140,7 +144,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
     const mark = markOf(rule, marks);
     const excluded = rule.unless?.(c) ?? false;
     const behind = excluded ? [] : (likely.get(rule.id) ?? []);
-    const yields = !behind.length && rule.yieldsTo?.some((id) => likely.has(id));
+    const placed = rule.searches && rule.yieldsTo?.some((id) => foundFor(c, id, found));
+    const yields = !behind.length && (placed || rule.yieldsTo?.some((id) => likely.has(id)));
     const now = excluded || yields ? [] : raisers(rule, found);
     const always = excluded ? undefined : rule.also?.(c);
     const also = always !== undefined || behind.length > 0;

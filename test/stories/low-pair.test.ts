@@ -113,4 +113,37 @@ describe('a low cylinder that was soaked, and its air read after the oil had its
     expect(soaked(0.05).ids()).toContain('compression.low.3:cannot-tell');
     expect(moves(soaked(0.05)).join()).toMatch(/Compression again of cylinder 3/);
   });
+  it('read by the needle within that day, marked dry: nothing is sound by it, it is read again a day after', () => {
+    const b = new Bench(two);
+    for (let k = 0; k < 2; k++)
+      b.psi([
+        [1, 120],
+        [2, 121],
+        [3, 60]
+      ]);
+    b.done('soak').wait(2);
+    const again = (): Bench =>
+      b.psi([
+        [1, 120],
+        [2, 121],
+        [3, 113]
+      ]);
+    expect(again().ids()).toContain('compression.in-soak:cannot-tell');
+    const state = (): string | undefined => b.judged().stations.find((s) => s.id === 'compression')?.condition;
+    expect(state()).not.toBe('sound');
+    expect(b.assessed().moves.find((m) => /a day after the soak/.test(m.title))?.kind).toBe('wait');
+    b.wait(25);
+    expect(again().ids()).not.toContain('compression.in-soak:cannot-tell');
+  });
+  it('a leak-down that nobody could tell does no work', () => {
+    const b = new Bench(two);
+    for (let k = 0; k < 2; k++)
+      b.psi([
+        [1, 120],
+        [2, 121],
+        [3, 60]
+      ]);
+    b.read('compression.leakdown', 'unknown', { cylinder: 3 });
+    expect(jobs(b)).toContain('leak-down');
+  });
 });

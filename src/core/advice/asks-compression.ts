@@ -236,6 +236,7 @@ export const compressionAsks: Asks = {
   'compression.adapter-size': [again(', without the adapter')],
   'compression.falls': [again(', valve and seal of the gauge looked at')],
   'compression.order': [again(', in the reverse order')],
+  'compression.in-soak': [again(', a day after the soak', { from: soakOver })],
   'compression.bores': [again(', noted as oiled', { conditions: { bores: 'oiled' } })],
   'compression.missing': [
     goOn('Compression of the other cylinders', 'compression', 3, {

@@ -55,6 +55,7 @@ function soapedAtLast(c: Context): boolean {
 }
 
 type NextStep = { readonly title: string; readonly minutes: number };
+type StageStep = NextStep & { readonly stage: CaseStage };
 
 /** What a stage that does not stand as held asks for; nothing once it has said what it can. */
 function stepAt(c: Context, stage: CaseStage): NextStep | undefined {
@@ -85,13 +86,13 @@ function stepAt(c: Context, stage: CaseStage): NextStep | undefined {
 }
 
 /** What a case test asks for next: one stage that has said what it can keeps none of the others waiting. */
-function nextStage(c: Context): NextStep | undefined {
+function nextStage(c: Context): StageStep | undefined {
   const { open } = caseResult(c);
   // What is on is held to its end before another stage is put on, in their order.
   const on = open.filter((s) => ['hold', 'begun'].includes(String(stageTest(c, s)?.verdict)) && !stageTest(c, s)!.left);
   for (const stage of new Set([...on, ...open])) {
     const step = stepAt(c, stage);
-    if (step) return step;
+    if (step) return { ...step, stage };
   }
   return undefined;
 }
@@ -104,6 +105,11 @@ const stage = goOn(
     items: ['gear.casePressure', 'gear.caseTurned', 'gear.caseBubbles']
   }
 );
+/** What one stage cannot tell yet; its sentence speaks of the step only where that is a step of this stage. */
+const ofStage = (id: CaseStage): readonly AskRule[] => [
+  { ...capacity, only: ['cannot-tell'] },
+  { ...stage, only: ['cannot-tell'], open: (c, f) => nextStage(c)?.stage === id && stage.open(c, f) }
+];
 /** A test that was begun; one that nobody began is asked for as a whole. */
 const begunStage: AskRule = {
   ...stage,
@@ -166,18 +172,9 @@ export const wetEndAsks: Asks = {
     job('gear-refill', { only: ['watch'] })
   ],
   'gear.test-open': [capacity, stage],
-  'gear.case-low': [
-    { ...capacity, only: ['cannot-tell'] },
-    { ...stage, only: ['cannot-tell'] }
-  ],
-  'gear.case-high': [
-    { ...capacity, only: ['cannot-tell'] },
-    { ...stage, only: ['cannot-tell'] }
-  ],
-  'gear.case-vacuum': [
-    { ...capacity, only: ['cannot-tell'] },
-    { ...stage, only: ['cannot-tell'] }
-  ],
+  'gear.case-low': ofStage('low'),
+  'gear.case-high': ofStage('high'),
+  'gear.case-vacuum': ofStage('vacuum'),
   // Soaped before this leak was read, it says nothing of it.
   'gear.test': [
     look('Soapy water: where it bubbles', ['gear.caseBubbles'], 5, { only: ['fault'], open: (c) => !soapedAtLast(c) })

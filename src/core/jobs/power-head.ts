@@ -51,7 +51,7 @@ export const powerHead = {
     raisedBy: [only('compression.low', 'fault', 'cannot-tell'), 'compression.figure', 'compression.neighbours'],
     // Off its marks every cylinder reads low: the belt first, then the needle again. Worked on since, the needle is read before air goes in.
     unless: (c) => beltJumped(c) || needleOfBefore(c),
-    met: (c) => c.record.all('compression.leakdown').length > 0,
+    met: (c) => c.record.all('compression.leakdown').some((r) => r.value !== 'unknown'),
     how: 'A measured dose of oil, about 1 mL per 100 mL swept, plug holes up, turned. Rises: rings or bore. Does not: valve, gasket, crown. Then air: where it comes out names the part. Flywheel locked.',
     tools: ['leak-down tester', 'syringe', 'flywheel lock'],
     consumables: ['engine oil'],

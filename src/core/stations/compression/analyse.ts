@@ -124,6 +124,12 @@ function artefacts(c: Context, found: Comparison, reached: boolean): TestFact[] 
     ...(oil !== undefined && conditions.bores === 'dry'
       ? [{ kind: 'bores', condition, values: { oil } } as const]
       : []),
+    ...when(found.rows.length > 0 && conditions.bores !== 'oiled' && inSoak(c, found.at), {
+      kind: 'in-soak',
+      repeat: true,
+      condition,
+      values: {}
+    }),
     ...(found.weak || found.tires !== undefined
       ? [
           {

@@ -67,6 +67,8 @@ export interface TestFacts {
   scatter: { readonly readings: readonly number[]; readonly share: number; readonly oiled?: true };
   'adapter-size': { readonly adapter: number; readonly chamber: number };
   bores: { readonly oil: number };
+  /** Read while the oil of a soak stood in the bores, and not noted as oiled. */
+  'in-soak': object;
   /** Cranked too weakly, V and 1/min where they were noted; `reached`: even so it gave what such an engine gives. */
   cranking: {
     readonly volts?: number;

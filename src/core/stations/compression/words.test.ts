@@ -4,10 +4,10 @@ import { expectSpoken, type Examples } from '../../../../test/words.ts';
 import { PSI } from '../../units/factors.ts';
 import { compare } from './compare.ts';
 import { expectedRange } from './expected.ts';
-import type { AgainstFloor, LeakDownFacts, LeakFacts, Repeat, TestFacts } from './facts.ts';
+import type { AgainstFloor, LeakDownFacts, LeakFacts, TestFacts } from './facts.ts';
 import { leakDownWords, leakWords } from './leak-words.ts';
 import { leakTask, type NotIdentifiable } from './leak.ts';
-import { notIdentifiable, sayFigure, sayRepeat, sayUnlike } from './sheet-words.ts';
+import { notIdentifiable, sayFigure, sayUnlike } from './sheet-words.ts';
 import { sayDifferences } from './differences-words.ts';
 import { testWords } from './words.ts';
 
@@ -70,6 +70,7 @@ const ofTest: Examples<TestFacts> = {
   ],
   falls: [{ kind: 'falls', cylinder: 1, condition: doubt, values: { series: [[70 * PSI, 98 * PSI, 92 * PSI]] } }],
   'adapter-size': [{ kind: 'adapter-size', condition: doubt, values: { adapter: 30e-6, chamber: 25e-6 } }],
+  'in-soak': [{ kind: 'in-soak', condition: doubt, values: {} }],
   bores: [{ kind: 'bores', condition: doubt, values: { oil: 2e-6 } }],
   cranking: [
     { kind: 'cranking', condition: 'watch', values: { volts: 8.9, reached: false } },
@@ -242,32 +243,6 @@ const ofLeak: Examples<LeakFacts> = {
   tight: [{ kind: 'tight', id: 'leak', condition: 'sound', values: { cylinders: [1, 3], most: 0.4e-3, best: 2 } }]
 };
 
-const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | Repeat } = {
-  throttle: { kind: 'throttle' },
-  order: { kind: 'order' },
-  'leak-down-instead': { kind: 'leak-down-instead' },
-  heated: { kind: 'heated' },
-  cranking: { kind: 'cranking', starter: true },
-  range: { kind: 'range', cylinder: 1 },
-  adapter: { kind: 'adapter', cylinder: 1 },
-  falls: { kind: 'falls', cylinder: 1 },
-  scatter: { kind: 'scatter', cylinder: 1 },
-  single: { kind: 'single', cylinder: 1 },
-  lowest: { kind: 'lowest', cylinder: 1 },
-  high: { kind: 'high', cylinder: 1 },
-  'odd-high': { kind: 'odd-high', cylinder: 1 },
-  'look-in': { kind: 'look-in', cylinder: 1 },
-  best: { kind: 'best', cylinder: 1 },
-  'leak-down': { kind: 'leak-down', cylinder: 1 },
-  'wet-test': { kind: 'wet-test', cylinder: 1 },
-  unlike: { kind: 'unlike', cylinder: 1, differs: [{ of: 'engine', was: 'warm' }] },
-  missing: { kind: 'missing', cylinder: 3, missing: [3, 4] },
-  'head-off': { kind: 'head-off', cylinders: [3, 4] },
-  none: { kind: 'none', limit, doubt: 0.05 },
-  heard: { kind: 'heard', low: [2] },
-  'most-doubt': { kind: 'most-doubt', cylinder: 2, overLimit: 0.4 }
-};
-
 describe('words of compression', () => {
   it('say every fact of a test in whole sentences, in both systems of units', () => {
     expectSpoken('compression', testWords, found, ofTest);
@@ -297,13 +272,6 @@ describe('words of compression', () => {
       /tested late, while cranking fell from 12\.1 V to 9\.4 V\.$/
     );
     expect(say({ of: 'rpm', from: 300, to: 210 })).toMatch(/fell from 300 rpm to 210 rpm\.$/);
-  });
-  it('say which repeat would settle most, and why', () => {
-    for (const [kind, r] of Object.entries(repeats)) {
-      const said = sayRepeat(r, 'metric');
-      expect(said.sentence, kind).toMatch(/^(Repeat|Read|Look|No repeat|Leak-down|Wet test).*\.$/);
-      expect(said.because, kind).not.toMatch(/undefined|NaN|^$/);
-    }
   });
   it('say every figure, every difference and every reason why no leak can be told', () => {
     const figures = [

@@ -169,6 +169,11 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       )
     };
   },
+  'in-soak': (_, found, units) => ({
+    found: 'These were read within a day of the soak: its oil stands in the bores, and lifts every reading.',
+    advice: 'Turn it by hand, and read them again a day after it.',
+    because: practice(inputsOf(found, units), 'oil seals and takes up room until it has run off.')
+  }),
   cranking: crankingWords,
   high: ({ cylinder, values }, found, units) => ({
     found: `Cylinder ${cylinder} reads ${pressureSaid(found, units)(values.mean)}, more than such an engine gives (${say(values.most, 'pressure', units)} at most).`,

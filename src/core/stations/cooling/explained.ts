@@ -5,43 +5,44 @@ import { passages } from './passages.ts';
 import { pumpWear } from './pump.ts';
 import { thermostats } from './thermostat.ts';
 
+/** What keeps water from a head, by the answer that says so. `byItself`: the latest answer is the whole of what is known of it. */
+const keepsWater: readonly {
+  readonly item: ItemId;
+  readonly bad: (v: unknown) => boolean;
+  readonly byItself?: true;
+}[] = [
+  { item: 'cooling.thermostatPan', bad: (v) => v === 'shut' },
+  { item: 'cooling.passages', bad: (v) => v === 'slow' },
+  { item: 'cooling.screen', bad: (v) => v === 'blocked', byItself: true },
+  { item: 'cooling.strainer', bad: (v) => v === 'blocked', byItself: true },
+  { item: 'cooling.outlet', bad: (v) => v === 'shut', byItself: true },
+  { item: 'cooling.tube', bad: (v) => v === 'leaking', byItself: true },
+  { item: 'cooling.bush', bad: (v) => v === 'spins' || v === 'key' },
+  { item: 'cooling.housing', bad: (v) => v === 'grooved' || v === 'melted' },
+  { item: 'cooling.missing', bad: (v) => typeof v === 'number' && v > 0 },
+  { item: 'cooling.cracked', bad: (v) => typeof v === 'number' && v > 0 }
+];
+
 /** A cause of the heat that is found already: it is mended before anything else is looked for. */
 export function heatExplained(c: Context): boolean {
   const hot = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);
   // Seen, mended, and hot once more: it explains that heat no more.
   const stands = (at: Instant | undefined): boolean =>
     !c.worked('cooling').some((w) => isAfter(w, at) && isAfter(hot, w));
-  const seen = (item: ItemId, value: string): boolean => {
+  const seen = (item: ItemId, bad: (v: unknown) => boolean): boolean => {
     const last = c.record.last(item);
-    return last?.value === value && stands(last.at);
+    return bad(last?.value) && stands(last?.at);
   };
   const tried = latestAt([...c.record.all('cooling.thermostatPan'), ...c.record.all('cooling.thermostatOpens')]);
   return (
-    seen('cooling.screen', 'blocked') ||
-    seen('cooling.strainer', 'blocked') ||
-    seen('cooling.outlet', 'shut') ||
+    keepsWater.some((k) => k.byItself && seen(k.item, k.bad)) ||
     // Cleared as it was found: it explains what was read before that.
     (c.record.value('cooling.outlet') === 'blocked' && isAfter(c.record.last('cooling.outlet')!.at, hot)) ||
-    seen('cooling.tube', 'leaking') ||
     pumpWear(c).marks.length > 0 ||
     passages(c).some((p) => p.is === 'slow') ||
     (thermostats(c).some((t) => t.is === 'shut' || t.is === 'late') && stands(tried))
   );
 }
-
-/** What keeps water from a head, by the answer that says so. */
-const keepsWater: readonly { readonly item: ItemId; readonly bad: (v: unknown) => boolean }[] = [
-  { item: 'cooling.thermostatPan', bad: (v) => v === 'shut' },
-  { item: 'cooling.passages', bad: (v) => v === 'slow' },
-  { item: 'cooling.screen', bad: (v) => v === 'blocked' },
-  { item: 'cooling.strainer', bad: (v) => v === 'blocked' },
-  { item: 'cooling.outlet', bad: (v) => v === 'shut' },
-  { item: 'cooling.tube', bad: (v) => v === 'leaking' },
-  { item: 'cooling.bush', bad: (v) => v === 'spins' || v === 'key' },
-  { item: 'cooling.housing', bad: (v) => v === 'grooved' || v === 'melted' },
-  { item: 'cooling.missing', bad: (v) => typeof v === 'number' && v > 0 },
-  { item: 'cooling.cracked', bad: (v) => typeof v === 'number' && v > 0 }
-];
 
 /** Something that keeps water from a head was seen, and mended after an instant: why it ran hot then is on record. */
 export const causeMended = (c: Context, at: Instant): boolean =>

@@ -52,7 +52,9 @@ describe('the case test', () => {
       }
     });
     it('one that is on now is held to its end before the other one is put on again', () => {
-      expect(next(stage(low(), 'high', [10, 10], 5))).toMatch(/^Case test: hold the high stage/);
+      const b = stage(low(), 'high', [10, 10], 5);
+      expect(next(b)).toMatch(/^Case test: hold the high stage/);
+      expect(b.assessed().moves.find((m) => /^Case test: hold/.test(m.title))!.because).not.toMatch(/^Low stage/);
     });
     it('what was held stays held when it is let off', () => {
       const b = turned(stage(bench(), 'low', [4, 4, 4])).read('gear.caseOpen', 'yes');

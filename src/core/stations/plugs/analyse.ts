@@ -10,7 +10,7 @@ import { tightOnes } from '../compression/analyse.ts';
 import { waterComes, waterIn } from '../turn/hole-water.ts';
 import { crankingFacts } from './cranking.ts';
 import type { PlugAnalysed, PlugFact } from './facts.ts';
-import { meaningOf } from './meaning.ts';
+import { meaningOf, type Reach } from './meaning.ts';
 import { lastSoak } from '../turn/soak.ts';
 import { boreOil } from './oil-in-bores.ts';
 import type { PlugSight } from './sights.ts';
@@ -60,9 +60,6 @@ export const mixedUp = (c: Context): boolean => c.record.value('plugs.order') ==
 
 /** Too much fuel, wet or burnt: one and the same for whether a neighbour shows it too. */
 const tooRich: readonly PlugSight[] = ['fuel', 'black'];
-
-/** How many of the plugs show too much: this one alone, some of them, or all that tell of it. */
-export type Reach = 'one' | 'some' | 'all';
 
 /**
  * How far too much fuel, or another sight of this cylinder's plug, reaches: what was read before anybody cleaned it tells. Where no

@@ -27,6 +27,9 @@ export type MeaningId =
   | 'bridged'
   | 'cracked';
 
+/** How many of the plugs show it: this one alone, some of them, or all that tell of it. */
+export type Reach = 'one' | 'some' | 'all';
+
 export interface PlugMeaning {
   readonly is: Extract<Condition, 'sound' | 'watch' | 'fault'>;
   readonly means: MeaningId;
@@ -36,12 +39,7 @@ export interface PlugMeaning {
  * What a plug's face means on this kind of engine. A choke, a mixture or old fuel shows at all of them; what some of them show is
  * the matter of what those have for themselves. C: common practice.
  */
-export function meaningOf(
-  sight: PlugSight,
-  p: Profile,
-  laidUp = false,
-  reach: 'one' | 'some' | 'all' = 'all'
-): PlugMeaning {
+export function meaningOf(sight: PlugSight, p: Profile, laidUp = false, reach: Reach = 'all'): PlugMeaning {
   const two = p.strokes === 'two';
   const injected = p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
   switch (sight) {

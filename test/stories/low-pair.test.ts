@@ -131,6 +131,7 @@ describe('a low cylinder that was soaked, and its air read after the oil had its
     expect(again().ids()).toContain('compression.in-soak:cannot-tell');
     const state = (): string | undefined => b.judged().stations.find((s) => s.id === 'compression')?.condition;
     expect(state()).not.toBe('sound');
+    expect(b.ids()).not.toContain('compression.alike:sound');
     expect(b.assessed().moves.find((m) => /a day after the soak/.test(m.title))?.kind).toBe('wait');
     b.wait(25);
     expect(again().ids()).not.toContain('compression.in-soak:cannot-tell');

@@ -3,7 +3,7 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute } from './absolute.ts';
 import { ceiling } from './ceiling.ts';
-import { comparedRows, compareAll, DOUBT, type Comparison } from './compare.ts';
+import { comparedRows, compareAll, DOUBT, readInSoak, type Comparison } from './compare.ts';
 import { inSoak, lastSoak, soakedAt } from '../turn/soak.ts';
 import { deadVolume } from './measure.ts';
 import { isAfter } from '../../units/instant.ts';
@@ -124,7 +124,7 @@ function artefacts(c: Context, found: Comparison, reached: boolean): TestFact[] 
     ...(oil !== undefined && conditions.bores === 'dry'
       ? [{ kind: 'bores', condition, values: { oil } } as const]
       : []),
-    ...when(found.rows.length > 0 && conditions.bores !== 'oiled' && inSoak(c, found.at), {
+    ...when(readInSoak(c, found), {
       kind: 'in-soak',
       repeat: true,
       condition,
@@ -170,6 +170,7 @@ function between(c: Context, found: Comparison): TestFact[] {
   const best = rows.reduce((a, b) => (b.mean > a.mean ? b : a));
   const lowest = rows.reduce((a, b) => (b.mean < a.mean ? b : a));
   const gap = { lowest: lowest.cylinder, best: best.cylinder, gap: best.mean - lowest.mean };
+  if (overLimit < DOUBT && readInSoak(c, found)) return [];
   if (overLimit < DOUBT)
     return [{ kind: 'alike', condition: 'sound', values: { gap: gap.gap, told: alike <= 0.05 }, limit }];
   if (order?.confounded) return [{ kind: 'order', repeat: true, condition: 'cannot-tell', values: gap, limit }];

@@ -1,5 +1,6 @@
 import { byMethod, type Measured } from '../../measurements/measure.ts';
 import { repeatsOf } from '../../measurements/repeats.ts';
+import { inSoak } from '../turn/soak.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { chosenSchool, school, type ChosenSchool } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
@@ -225,3 +226,7 @@ function compareOnce(c: Context): Comparison | undefined {
   // Beside one that is doubted for being high none of the others is low yet.
   return oddHigh(c, found) ? { ...found, rows: rows.map((r) => ({ ...r, low: false })) } : found;
 }
+
+/** Read while the oil of a soak stands in the bores, and not noted as oiled: it lifts every reading, and none proves a dry bore. */
+export const readInSoak = (c: Context, found: Comparison): boolean =>
+  found.rows.length > 0 && found.conditions.bores !== 'oiled' && inSoak(c, found.at);

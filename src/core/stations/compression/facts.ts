@@ -186,7 +186,7 @@ export type LeakAnalysed = Analysed<LeakFacts, Extract<LeakTask, { ok: true }>>;
 
 /** Which single repeat would settle most, and what makes it that one; pressures, shares and cylinders as numbers. */
 export type Repeat =
-  | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' | 'heated' }
+  | { readonly kind: 'throttle' | 'order' | 'leak-down-instead' | 'heated' | 'soaked' }
   /** By a starter, or by arm. */
   | { readonly kind: 'cranking'; readonly starter: boolean }
   | {

@@ -8,6 +8,7 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
   order: { kind: 'order' },
   'leak-down-instead': { kind: 'leak-down-instead' },
   heated: { kind: 'heated' },
+  soaked: { kind: 'soaked' },
   cranking: { kind: 'cranking', starter: true },
   range: { kind: 'range', cylinder: 1 },
   adapter: { kind: 'adapter', cylinder: 1 },

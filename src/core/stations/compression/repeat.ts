@@ -2,7 +2,7 @@ import type { Context } from '../../findings/context.ts';
 import { judgeSpread } from '../../physics/spread.ts';
 import { overheated, ranWithoutOilUnread } from '../run/overheated.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
-import { comparedRows, DOUBT, type Comparison } from './compare.ts';
+import { comparedRows, DOUBT, readInSoak, type Comparison } from './compare.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
 import { unreadSinceHeadOff } from './head-off.ts';
 import { deadVolume } from './measure.ts';
@@ -35,6 +35,7 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   const lowest = rows.reduce((a, b) => (b.mean < a.mean ? b : a));
   const best = rows.reduce((a, b) => (b.mean > a.mean ? b : a));
   if (conditions.throttle !== 'open') return { kind: 'throttle' };
+  if (readInSoak(c, found)) return { kind: 'soaked' };
   const high = found.rows.find((r) => r.high && r.readings.length < 2);
   if (high) return { kind: 'high', cylinder: high.cylinder };
   const scattered = found.rows.find((r) => r.scattered);

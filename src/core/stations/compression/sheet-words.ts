@@ -100,6 +100,11 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
       );
     case 'single':
       return repeat('Repeat it once.', 'one reading cannot be doubted');
+    case 'soaked':
+      return repeat(
+        'Repeat it a day after the soak.',
+        'until then its oil stands in the bores, and lifts every reading'
+      );
     case 'leak-down-instead':
       return repeat(
         'No repeat would tell more; leak-down would.',

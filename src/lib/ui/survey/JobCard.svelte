@@ -82,7 +82,7 @@
   } as const;
   const proof = $derived(stations[step.proof.station].title);
   const waiting = $derived(
-    step.wait >= 1440
+    step.wait >= 2880
       ? `${Math.round(step.wait / 1440)} days`
       : step.wait >= 120
         ? `${Math.round(step.wait / 60)} h`

@@ -27,6 +27,21 @@ describe('an engine that died after eighteen minutes', () => {
     expect(moves(died(18).wait(2)).join()).not.toMatch(/Spark at once/);
     expect(moves(died(18).read('run.event', 'start')).join()).not.toMatch(/Spark at once/);
   });
+  it('before work is proved that can be proved tomorrow: it is cold in half an hour', () => {
+    const b = readyToRun(two).done('fuel-filter').read('run.event', 'start').read('run.stream', 'strong').wait(0.3);
+    b.read('run.outcome', 'died').read('run.minutes', 18);
+    const [spark, ...rest] = b.assessed().moves;
+    expect(spark).toMatchObject({ title: 'Spark at once, while it will not run', class: 2 });
+    expect(Date.parse(spark!.deadline!) - Date.parse(b.survey.readings.at(-2)!.at)).toBe(30 * 60_000);
+    expect(rest.some((m) => m.title.startsWith('Prove it'))).toBe(true);
+    // Behind a look that its finding asks for first, it waits for that.
+    const tank = new Bench(two)
+      .read('run.event', 'start')
+      .wait(0.3)
+      .read('run.outcome', 'died')
+      .read('run.minutes', 18);
+    expect(tank.assessed().moves.filter((m) => m.class === 2)).toEqual([]);
+  });
   it('after three minutes it was not hot yet, unless it is said to die warm', () => {
     expect(moves(died(3)).join()).not.toMatch(/Spark at once/);
     expect(first(died(18, 'dies-warm'))).toBe('Spark at once, while it will not run');

@@ -38,6 +38,15 @@ describe('a plug that is fuel-wet', () => {
       .read('spark.result', 'good', { cylinder: 1, ...tester });
     expect(moves(b).slice(0, 2)).toContain(CHOKE);
   });
+  it('of one that does no work, whose fault went with its plug: nothing is flooded for it', () => {
+    const flood = 'Bulb firm: does it flood?';
+    const b = ran(new Bench(two), 'ran', (x) => x.read('run.idles', 'shakes'));
+    for (const cylinder of [1, 2, 3]) b.read('run.drop', cylinder === 2 ? 'same' : 'falls', { cylinder });
+    wet(b, 2);
+    expect(moves(b)).toContain(flood);
+    expect(moves(b.read('spark.plugSwap', 'stays', { cylinder: 2 }))).toContain(flood);
+    expect(moves(b.wait(0.1).read('spark.plugSwap', 'moves', { cylinder: 2 }))).not.toContain(flood);
+  });
   it('all of them wet and one dead: the others were flooded', () => {
     const b = wet(new Bench(two), 1, 2, 3)
       .read('spark.lanyard', 'yes')

@@ -47,6 +47,13 @@ describe('a lamp that tells of no heat', () => {
     expect(jobs(b)).toContain('heat-sender');
     expect(b.holds()).not.toContain('oil-pressure');
   });
+  it('read, whatever it showed, it is not put in again; read before the lamp came it still is', () => {
+    const cool = (): Bench => lamp().read('run.second', 'normal');
+    expect(jobs(cool())).toContain('oil-pressure');
+    expect(jobs(gauge(cool(), 40, 2000))).not.toContain('oil-pressure');
+    expect(jobs(gauge(cool(), 8, 2000))).not.toContain('oil-pressure');
+    expect(jobs(gauge(cool(), 40, 2000).read('run.lamp', 'came'))).toContain('oil-pressure');
+  });
   it('at what speed nobody noted: read again, and no sender meanwhile', () => {
     const b = gauge(lamp(), 12);
     expect(b.ids()).toContain('oil.pressure:cannot-tell');

@@ -102,6 +102,15 @@ describe('what an engine is said to do', () => {
     expect(gate(run(12))?.passes).toBe(true);
     expect(gate(run(3).read('fuel.dies', 'no'))?.passes).toBe(true);
   });
+  it('with every look made in vain it is run for it, before what only the kind of case suggests', () => {
+    const all = ['safe', 'look', 'turn', 'plugs', 'spark', 'compression', 'gear', 'fuel', 'cooling'] as const;
+    const run = goods(brought('gears'), ...all).assessed().moves[0]!;
+    expect(run).toMatchObject({ id: 'look:run', needs: 'start' });
+    expect(run.because).toMatch(/It is said that it misses a gear or jumps out of it, and nothing/);
+    // Nothing a run would show, or a check nobody has made: the rest comes first.
+    expect(goods(brought(), ...all).assessed().moves[0]!.id).not.toBe('look:run');
+    expect(goods(brought('gears'), ...all.slice(0, -1)).assessed().moves[0]!.id).not.toBe('look:run');
+  });
   it('an answer of "unknown" settles nothing, and what this engine does not have is not looked for', () => {
     expect(gate(brought('stream').read('run.stream', 'unknown'))?.passes).toBe(false);
     expect(brought('oil').ids()).toEqual([]);

@@ -46,6 +46,8 @@ export interface AskRule {
   readonly last?: true;
   /** The moment before which it says nothing, ms since 1970. */
   readonly from?: (c: Context) => number | undefined;
+  /** The moment past which it shows nothing any more, ms since 1970: a clock runs for it. */
+  readonly by?: (c: Context) => number | undefined;
   /** In these conditions of the finding only. */
   readonly only?: readonly Finding['condition'][];
 }

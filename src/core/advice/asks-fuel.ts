@@ -1,3 +1,4 @@
+import { complaintsOf } from '../stations/said.ts';
 import { railPressure } from '../stations/fuel/rail.ts';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
@@ -72,6 +73,10 @@ export const sparkWhileDead = (title: string, diedAt: (c: Context) => string | u
   look(title, ['spark.result'], 3, {
     needs: 'crank',
     conditions: { engine: 'warm' },
+    by: (c) => {
+      const died = diedAt(c);
+      return died === undefined ? undefined : Date.parse(hotUntil(died));
+    },
     open: (c) => {
       const died = diedAt(c);
       return died !== undefined && !c.past(Date.parse(hotUntil(died))) && !sparkWhileHot(c, died).length;
@@ -164,11 +169,6 @@ const furtherOn: readonly AskRule[] = [
 
 export const starved: readonly AskRule[] = [...tankAndVent, ...furtherOn];
 
-/** It dies warm by what is said of it, or it ran until it was warm: what fails with heat is good again once it is cold. */
-const saidWarm = (c: Context): boolean => {
-  const { said } = c.survey.engine.history;
-  return Array.isArray(said) && said.includes('dies-warm');
-};
 /** When it last died hot, and was not started since; nothing where it died too soon for that, or at once. */
 function diedHot(c: Context): string | undefined {
   const died = lastDied(c);
@@ -180,7 +180,7 @@ function diedHot(c: Context): string | undefined {
 /** Spark for as long as it is dead and hot; where it is said to die warm that comes first, else once tank and vent were seen. */
 const sparkDead = sparkWhileDead('Spark at once, while it will not run', diedHot);
 export const died: readonly AskRule[] = [
-  { ...sparkDead, open: (c, f) => saidWarm(c) && sparkDead.open(c, f) },
+  { ...sparkDead, open: (c, f) => complaintsOf(c).includes('dies-warm') && sparkDead.open(c, f) },
   ...tankAndVent,
   sparkDead,
   ...furtherOn

@@ -4,6 +4,7 @@ import { mixedUp, reachOf } from '../stations/plugs/analyse.ts';
 import { crankedAt } from '../stations/plugs/cranking.ts';
 import { waterIn } from '../stations/turn/hole-water.ts';
 import { school } from '../house-rules/rules.ts';
+import { swapItems } from '../stations/run/moved.ts';
 import { firedBadly } from '../stations/spark/seen.ts';
 import type { ItemId } from '../items/register.ts';
 import { isAfter, latestOf } from '../units/instant.ts';
@@ -32,7 +33,9 @@ function someWet(c: Context, { cylinder }: Finding): readonly number[] {
 
 /** Wet where it does not fire: what came to it stayed unburnt, and nothing gives too much (C). */
 const unburnt = (c: Context, { cylinder }: Finding): boolean =>
-  (cylinder === undefined ? cylindersOf(c) : [cylinder]).every((k) => firedBadly(c, k));
+  (cylinder === undefined ? cylindersOf(c) : [cylinder]).every(
+    (k) => firedBadly(c, k) || Object.values(swapItems).some((item) => c.record.value(item, k) === 'moves')
+  );
 
 /** Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned, and though it is clean. */
 const tooMuchFuel: readonly AskRule[] = [

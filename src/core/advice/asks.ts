@@ -37,6 +37,8 @@ export interface Ask {
   readonly last?: true;
   /** ISO instant before which it says nothing, where that is still to come. */
   readonly from?: string;
+  /** ISO instant past which it shows nothing, where it is the next thing that its finding asks for. */
+  readonly by?: string;
   readonly cylinder?: number;
 }
 
@@ -155,6 +157,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
     // What this engine does not have is not looked at.
     if (items?.length && !items.some((i) => allItems[i].when?.(c.survey.engine.profile) ?? true)) continue;
     const from = r.from?.(c);
+    const by = out[0] ? undefined : r.by?.(c);
     out.push({
       finding,
       // Behind a look of the same finding a trial is not begun yet.
@@ -171,6 +174,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       ...(r.first ? { first: true as const } : {}),
       ...(r.last ? { last: true as const } : {}),
       ...(from !== undefined && !c.past(from) ? { from: new Date(from).toISOString() } : {}),
+      ...(by === undefined ? {} : { by: new Date(by).toISOString() }),
       ...(finding.cylinder === undefined ? {} : { cylinder: finding.cylinder })
     });
   }

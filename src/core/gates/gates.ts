@@ -7,7 +7,7 @@ import { workedSince } from '../jobs/work.ts';
 import type { Step } from '../plan/plan.ts';
 import { saySecondLook, secondLooks } from '../plan/second-look.ts';
 import { stations, stationsFor } from '../stations/register.ts';
-import { openComplaints, saidWords } from '../stations/said.ts';
+import { complaintsOf, openComplaints, saidWords } from '../stations/said.ts';
 import type { StationId } from '../stations/items.ts';
 import { trayLeft, trayOf } from '../tray/tray.ts';
 import { gravest, kindOf, type Condition, type Finding } from '../findings/finding.ts';
@@ -139,9 +139,8 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
       false
     )
   );
-  const said = Array.isArray(c.survey.engine.history.said) ? c.survey.engine.history.said : [];
   const untold = openComplaints(c);
-  if (said.length)
+  if (complaintsOf(c).length)
     list.push(
       gate(
         c,

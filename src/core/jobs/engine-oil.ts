@@ -1,4 +1,5 @@
 import { ofThisOil } from '../stations/oil/as-it-is.ts';
+import { gaugeAnswers } from '../stations/oil/pressure.ts';
 import { lampWorkedOn } from '../stations/run/symptoms.ts';
 import { only, type JobRule } from './job.ts';
 
@@ -57,8 +58,8 @@ export const engineOil = {
   'oil-pressure': {
     title: 'Gauge in place of the sender: lamp or pressure?',
     raisedBy: ['run.lamp-cool'],
-    // A two-stroke has no oil pressure.
-    unless: (c) => c.survey.engine.profile.strokes === 'two' || lampWorkedOn(c),
+    // A two-stroke has no oil pressure; and a gauge that was read since the lamp came is not put in again.
+    unless: (c) => c.survey.engine.profile.strokes === 'two' || lampWorkedOn(c) || gaugeAnswers(c) !== undefined,
     // The head is normal, and a lamp came: what is left to ask before a sender is blamed is what the oil does.
     also: (c) =>
       c.survey.engine.profile.strokes !== 'two' &&

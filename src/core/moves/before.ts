@@ -1,3 +1,5 @@
+import type { Ask } from '../advice/asks.ts';
+import { openComplaints, runShows, saidId, saidWords } from '../stations/said.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { causeUntold } from '../stations/run/symptoms.ts';
 import type { Profile } from '../engine/profile.ts';
@@ -121,19 +123,54 @@ export const untried = ({ context: c }: Position): Move[] =>
       because: 'Nothing points there; it costs minutes here, and a tow where it was missed.'
     }));
 
+const FIRST_RUN: Omit<Move, 'because'> = {
+  kind: 'look',
+  class: 9,
+  id: 'look:run',
+  title: 'First run on water, watched',
+  station: 'run',
+  needs: 'start',
+  minutes: 20
+};
+
+/** Looked at before an engine goes back, and nobody did. */
+const unseenOf = (p: Position): Position['stations'] =>
+  p.stations.filter(
+    (s) => s.condition === 'not-looked-at' && stations[s.id].beforeRelease && s.id !== 'run' && s.id !== 'safe'
+  );
+
+/**
+ * What it was brought for only a run can show, and nothing stands in the way of that run: it comes before the looks that only the
+ * kind of case suggests.
+ */
+export function runForComplaint(p: Position, asks: readonly Ask[]): Move[] {
+  const c = p.context;
+  const said = openComplaints(c).filter((id) => runShows(id) && !asks.some((a) => a.finding.id === saidId(id)));
+  const inTheWay =
+    c.record.value('run.outcome') === 'ran' ||
+    unseenOf(p).length > 0 ||
+    p.findings.some((f) => f.id.startsWith('spark.') && f.condition === 'fault') ||
+    p.holds.some((h) => h.blocks.includes('start') && !h.standing && !h.override) ||
+    p.steps.some((s) => s.state === 'open' && !s.by);
+  return said.length && !inTheWay
+    ? [
+        {
+          ...FIRST_RUN,
+          because: `It is said that it ${saidWords(said[0]!)}, and nothing that was looked at says why: a run shows it.`
+        }
+      ]
+    : [];
+}
+
 /**
  * 9: checks nobody has made, what the run needs, the run, the gates, release. Of a short job only what its own findings and work
  * leave to be proved.
  */
 export function before(p: Position, short: boolean): Move[] {
-  const states = short ? [] : p.stations;
   const holds = short ? [] : p.holds;
   const gates = short ? [] : p.gates;
   const out: Move[] = [];
-  const unseen = states.filter(
-    (s) => s.condition === 'not-looked-at' && stations[s.id].beforeRelease && s.id !== 'run' && s.id !== 'safe'
-  );
-  for (const s of unseen)
+  for (const s of short ? [] : unseenOf(p))
     out.push({
       kind: 'look',
       class: 9,
@@ -167,13 +204,7 @@ export function before(p: Position, short: boolean): Move[] {
   // What a run showed is cured first, and then it is run again.
   else if (!short && !dead && !ran && !inVain(p) && !running.some((s) => s.id === RUN_AGAIN))
     out.push({
-      kind: 'look',
-      class: 9,
-      id: 'look:run',
-      title: 'First run on water, watched',
-      station: 'run',
-      needs: 'start',
-      minutes: 20,
+      ...FIRST_RUN,
       because: 'It comes once everything that can be known without running it is known.',
       ...(first ? { waits: `First: ${first.title}.` } : {})
     });

@@ -6,7 +6,7 @@ import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { established } from '../plan/established.ts';
 import type { Step } from '../plan/plan.ts';
 import { RUN_AGAIN } from '../jobs/work.ts';
-import { before, inVain } from './before.ts';
+import { before, inVain, runForComplaint } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
@@ -38,7 +38,7 @@ function curedBy({ advice, steps }: Position, asks: readonly Ask[]): ReadonlyMap
   return out;
 }
 
-/** 3, 4 and 5: what the findings ask for. */
+/** 2 to 5: what the findings ask for. */
 function asked(p: Position, asks: readonly Ask[]): Move[] {
   const { steps } = p;
   const cured = curedBy(p, asks);
@@ -59,8 +59,10 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
       {
         // Too early it says nothing: other work goes on meanwhile.
         kind: a.from ? 'wait' : a.kind,
-        class: a.from ? 9 : classOf(a, step ? step.minutes : a.minutes),
+        // What is gone by then is looked at before whatever can wait.
+        class: a.from ? 9 : a.by ? 2 : classOf(a, step ? step.minutes : a.minutes),
         ...(a.from ? { from: a.from } : {}),
+        ...(a.by ? { deadline: a.by } : {}),
         id: a.job ? `job:${a.job}` : `ask:${kindOfFinding(a.finding)}:${a.title}`,
         title: step ? step.title : a.title,
         station: a.station,
@@ -233,6 +235,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ),
     ...(vain ? [vain] : list.running),
     ...failed(p, 'finding', asks).filter((m) => !(vain && m.job === RUN_AGAIN)),
+    ...(short ? [] : runForComplaint(p, asks)),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
     ...ranked.cheap,
     ...before(p, short),

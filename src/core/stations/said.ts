@@ -4,6 +4,7 @@ import type { Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { ItemId, StationId } from '../items/register.ts';
 import { charging } from './run/charging.ts';
+import { stationOf } from './items.ts';
 import { stationsFor } from './register.ts';
 import { runsOf } from './run/runs.ts';
 
@@ -175,12 +176,16 @@ export const complaints: Readonly<Record<Said, Complaint>> = {
 const answered = (c: Context, [item, ...values]: Answers): boolean =>
   c.record.all(item).some((r) => [r.value].flat().some((v) => values.includes(String(v))));
 
+/** What whoever brought it says that it does, in his order; nothing where nobody said anything. */
+export function complaintsOf(c: Context): readonly Said[] {
+  const { said } = c.survey.engine.history;
+  return Array.isArray(said) ? said : [];
+}
+
 /** What it is said to do that nobody has seen here yet, and that nothing has shown not to be so. */
 export function openComplaints(c: Context): Said[] {
-  const { said } = c.survey.engine.history;
-  if (!Array.isArray(said)) return [];
   const fitted = stationsFor(c.survey.engine.profile);
-  return said.filter((id) => {
+  return complaintsOf(c).filter((id) => {
     const { station, seen, gone, shown } = complaints[id];
     if (!fitted.includes(station)) return false;
     const off = gone.length > 0 && gone.every((a) => answered(c, a));
@@ -193,6 +198,11 @@ const options = (
 ).options;
 /** "dies after some minutes". */
 export const saidWords = (id: Said): string => options.find((o) => o.value === id)!.label;
+
+/** Whether a run shows it, or shows that it is not so. */
+export const runShows = (id: Said): boolean =>
+  complaints[id].station === 'run' ||
+  [...complaints[id].seen, ...complaints[id].gone].some(([i]) => stationOf(i) === 'run');
 
 /** The finding of a complaint. */
 export const saidId = (id: Said): string => `${complaints[id].station}.said-${id}`;

@@ -65,9 +65,13 @@ function gauged(c: Context, pressure: number, at: Instant): OilPressure {
   return { ...base, verdict: pressure - off >= wanted.value ? 'good' : 'close' };
 }
 
-/** A gauge showed that there is oil pressure, after the lamp came: it is its sender, or its wire. */
-export function lampIsFalse(c: Context): boolean {
+/** What a gauge read since the lamp last came says of the oil: it has its pressure, or has not; nothing while nobody can say. */
+export function gaugeAnswers(c: Context): 'good' | 'low' | undefined {
   const read = oilPressure(c);
   const lamp = lampSeen(c);
-  return read?.verdict === 'good' && (!lamp?.came || !isAfter(lamp.at, read.at));
+  if (!read || (lamp?.came && isAfter(lamp.at, read.at))) return undefined;
+  return read.verdict === 'good' || read.verdict === 'low' ? read.verdict : undefined;
 }
+
+/** A gauge showed that there is oil pressure, after the lamp came: it is its sender, or its wire. */
+export const lampIsFalse = (c: Context): boolean => gaugeAnswers(c) === 'good';

@@ -1,3 +1,4 @@
+import { sayMinutes } from '../units/duration.ts';
 import type { BenchProblem, BenchStep } from './bench.ts';
 import type { Plan } from './problem.ts';
 
@@ -19,13 +20,6 @@ export interface Days {
   readonly day: number;
   readonly people: readonly Today[];
 }
-
-export const waitSaid = (minutes: number): string =>
-  minutes >= 2880
-    ? `${Math.round(minutes / 1440)} days`
-    : minutes >= 120
-      ? `${Math.round(minutes / 60)} h`
-      : `${minutes} min`;
 
 /**
  * What each person does on the first day of a plan, in order and without clock times: an interruption moves everything
@@ -50,7 +44,7 @@ export function todayOf(plan: Plan, b: BenchProblem): Days {
       if (going) said.add(going.id);
       const hints = [
         going ? `while ${going.tag} goes on by itself: ${going.title.toLowerCase()}` : '',
-        s.wait ? `then it goes on by itself for ${waitSaid(s.wait)}` : ''
+        s.wait ? `then it goes on by itself for ${sayMinutes(s.wait)}` : ''
       ].filter(Boolean);
       return {
         ...s,

@@ -2,7 +2,8 @@
   import { sayDate } from '$lib/ui/marks/day.ts';
   import { invalidateAll } from '$app/navigation';
   import type { BenchInput, BenchPlan, PlanRow } from '$core/schedule/plan-bench.ts';
-  import { waitSaid, type Days } from '$core/schedule/today.ts';
+  import type { Days } from '$core/schedule/today.ts';
+  import { sayMinutes } from '$core/units/duration.ts';
   import { gapSaid, momentOf } from '$lib/ui/bench/axis.ts';
   import Deliveries from '$lib/ui/bench/Deliveries.svelte';
   import Picker from '$lib/ui/bench/Picker.svelte';
@@ -74,8 +75,8 @@
 <TodayList today={made.today} />
 
 {#if plan.late.length}<p class="mt-3 border-l-4 border-error pl-3">
-    {#each plan.late as l, k (l.engine)}{k ? ' ' : ''}<strong>{l.tag}</strong> will be {waitSaid(l.minutes)} later than promised:
-      call the owner today.{/each}
+    {#each plan.late as l, k (l.engine)}{k ? ' ' : ''}<strong>{l.tag}</strong> will be {sayMinutes(l.minutes)} later than
+      promised: call the owner today.{/each}
   </p>{/if}
 
 {#if plan.rows.length}
@@ -108,7 +109,7 @@
         <h3 class="text-lg">{row.tag}: {row.title}</h3>
         <p class="text-sm">
           {row.minutes} min of hands{row.person ? `, ${row.person}` : ''}{row.wait
-            ? `, then ${waitSaid(row.wait)} by itself`
+            ? `, then ${sayMinutes(row.wait)} by itself`
             : ''}{row.uses.length ? `; takes the ${row.uses.join(' and the ')}` : ''}; about {sayDate(
             row.begins,
             'EEE d MMM HH:mm'
@@ -193,7 +194,7 @@
               ><td class="p-1 whitespace-nowrap">{sayDate(r.begins, 'EEE d MMM HH:mm')}</td><td class="p-1">{r.tag}</td
               ><td class="p-1">{r.title}{r.pinned ? ' (pinned)' : ''}</td><td class="p-1">{r.person ?? ''}</td><td
                 class="p-1 text-right">{r.minutes}</td
-              ><td class="p-1 text-right">{r.wait ? waitSaid(r.wait) : ''}</td></tr
+              ><td class="p-1 text-right">{r.wait ? sayMinutes(r.wait) : ''}</td></tr
             >{/each}
         </tbody>
       </table>

@@ -5,7 +5,7 @@ import type { MeterReading } from '../../../core/care/meter.ts';
 import { drownedClock, type DrownedClock } from '../../../core/drowned/clock.ts';
 import type { CaseKind } from '../../../core/engine/case-kind.ts';
 import { traitsOf } from '../../../core/jobs/register.ts';
-import { partLines, waitSaid } from '../../../core/record/part-lines.ts';
+import { partLines, partAwaited } from '../../../core/record/part-lines.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { standsAt } from '../../../core/record/stands-at.ts';
 import { runningWaits } from '../../../core/record/wait.ts';
@@ -89,7 +89,7 @@ export function lineOf(
     ...(urgent ? { today: urgent.title } : {}),
     ...(worst ? { gravest: worst.sentence } : {}),
     releasedAt,
-    ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(waitSaid).join(', ') } : {}),
+    ...(coming.length && !releasedAt ? { parts: coming.slice(0, 3).map(partAwaited).join(', ') } : {}),
     ...(job ? { flow: { id: job.flow.id, title: job.flow.title } } : {}),
     ...(dueSoon ? { care: dueSoon } : {}),
     people: peopleOf(survey),

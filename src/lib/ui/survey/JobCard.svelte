@@ -1,7 +1,8 @@
 <script lang="ts">
   import { sayDate } from '$lib/ui/marks/day.ts';
   import { type OrderLine } from '$core/parts/lines.ts';
-  import { waitSaid } from '$core/record/part-lines.ts';
+  import { partAwaited } from '$core/record/part-lines.ts';
+  import { sayMinutes } from '$core/units/duration.ts';
   import type { PartLine } from '$core/record/work.ts';
   import type { Step } from '$core/plan/plan.ts';
   import { saySecondLook, type SecondLook } from '$core/plan/second-look.ts';
@@ -81,13 +82,6 @@
     'not-needed': 'not needed'
   } as const;
   const proof = $derived(stations[step.proof.station].title);
-  const waiting = $derived(
-    step.wait >= 2880
-      ? `${Math.round(step.wait / 1440)} days`
-      : step.wait >= 120
-        ? `${Math.round(step.wait / 60)} h`
-        : `${step.wait} min`
-  );
   const kit = $derived([...step.tools, ...step.parts, ...step.consumables].join(', '));
 </script>
 
@@ -99,7 +93,7 @@
       First: {step.after.map((a) => titles[a] ?? a).join('; ')}.
     </p>{/if}
   {#if waits.length}<p class="mt-1 text-sm font-medium text-warning">
-      Waits for {waits.map((l) => waitSaid(l as PartLine)).join(', ')}.
+      Waits for {waits.map((l) => partAwaited(l as PartLine)).join(', ')}.
     </p>{/if}
   {#if step.temporary}<p class="mt-1 border-l-2 border-warning pl-2 text-sm">
       Temporary, because {step.temporary.why}. Looked at again by {sayDate(step.temporary.until, 'd MMM yyyy')}.
@@ -189,7 +183,7 @@
         <Shape condition={shape[step.state]} />
         {words[step.state]} · {step.minutes ? `${step.minutes} min` : 'no minutes given'}{step.edited
           ? ' (changed)'
-          : ''}{step.wait ? `, then ${waiting} waiting` : ''}
+          : ''}{step.wait ? `, then ${sayMinutes(step.wait)} waiting` : ''}
       </span>
     </summary>
     {@render body()}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { partNumbers } from '$core/engine/card.ts';
+  import { sayMinutes } from '$core/units/duration.ts';
   import { benchList, waitingOf, type Procedure } from '$core/procedures/procedure.ts';
   import { BEGIN, jobsMarked, procedureMark, progressOf, putTogether } from '$core/procedures/progress.ts';
   import { refusedAct } from '$core/holds/against.ts';
@@ -70,8 +71,6 @@
   let complaint = $state('');
 
   const to = (k: number): string => `?step=${steps[Math.min(steps.length - 1, Math.max(0, k))]?.step.id ?? ''}`;
-  const saidWait = (minutes: number): string =>
-    minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${Math.round(minutes)} min`;
 
   /** On to the next open step, an earlier one where none is open after this; ticks this one first where it is open. */
   function onward(): void {
@@ -102,7 +101,7 @@
     <h2 class="text-2xl">{procedure.title}</h2>
     <p class="text-sm">
       {procedure.means}
-      {procedure.minutes} min of hands{waiting ? `, ${saidWait(waiting)} of waiting` : ''}.
+      {procedure.minutes} min of hands{waiting ? `, ${sayMinutes(waiting)} of waiting` : ''}.
     </p>
     {@render head?.()}
     {#if progress.began === undefined && !progress.finished}
@@ -187,7 +186,7 @@
                   type="button"
                   class="btn btn-outline btn-primary"
                   onclick={() => session.wait(`${procedure.title}, step ${at + 1}`, here.step.wait!)}
-                  >Start {saidWait(here.step.wait)}</button
+                  >Start {sayMinutes(here.step.wait)}</button
                 >{/if}
             {/if}
             <span class="join ml-auto">

@@ -6,17 +6,32 @@ import { createEngine } from '../src/lib/server/store/engines.ts';
 import { addInstrument, listInstruments } from '../src/lib/server/store/house-rules.ts';
 import { sign } from '../src/lib/server/store/releases.ts';
 import { createSurvey, loadSurvey } from '../src/lib/server/store/surveys.ts';
+import type { Pack } from '../src/core/parts/packs.ts';
 import { usualBench } from '../src/core/schedule/settings.ts';
-import { currentBench, saveBench } from '../src/lib/server/store/shop.ts';
+import { currentBench, currentPacks, saveBench, savePacks } from '../src/lib/server/store/shop.ts';
 import { hoseGauge, leakTester, Log, logOf, shopGauge } from './builder.ts';
 import { startOf } from './build.ts';
 import { scenario } from './scenario/index.ts';
+
+/** How the demo yard's chandlers sell what many engines take; all of it made up. */
+const shelf: readonly Pack[] = [
+  { supply: 'gearOil', called: 'tube', holds: 0.25e-3, price: 9, from: 'Lagoon Chandlery' },
+  { supply: 'gearOil', called: 'bottle', holds: 1e-3, price: 22, from: 'Lagoon Chandlery' },
+  { supply: 'gearOil', called: 'can', holds: 5e-3, price: 84, from: 'Nets & Motors' },
+  { supply: 'engineOil', called: 'bottle', holds: 1e-3, price: 13, from: 'Lagoon Chandlery' },
+  { supply: 'engineOil', called: 'can', holds: 4e-3, price: 43, from: 'Nets & Motors' },
+  { supply: 'plugWashers', called: 'single', holds: 1, price: 0.9 },
+  { supply: 'plugWashers', called: 'set', holds: 10, price: 6 },
+  { supply: 'sparkPlugs', called: 'single', holds: 1, price: 7.5 },
+  { supply: 'sparkPlugs', called: 'set', holds: 4, price: 26 }
+];
 
 /** Builds the demo yard through the same stores that the application uses; a refusal there is a refusal here. */
 export function seed(now: Date, o: StoreOptions = {}): void {
   if (!listInstruments(o).length) for (const i of [shopGauge, hoseGauge, leakTester]) addInstrument(i, o);
   if (!currentBench(o).chosen)
     saveBench({ ...usualBench, people: ['Ines', 'Jory', 'Maud'], stand: 2, tank: 1, hose: 1 }, 'Ines', o);
+  if (!currentPacks(o).length) savePacks(shelf, 'Ines', o);
   for (const engine of scenario) {
     const start = startOf(engine, now);
     const at = { ...o, now: start };

@@ -3,6 +3,7 @@ import { Bench } from '../../../test/case.ts';
 import type { Profile } from '../engine/profile.ts';
 import { fleetOf } from './fleet.ts';
 import { flowById } from './flows.ts';
+import type { SupplyId } from './supplies.ts';
 
 const now = new Date('2026-11-01');
 const layUp = flowById('lay-up')!;
@@ -38,24 +39,24 @@ describe('many engines through one job', () => {
     ]);
     expect(f.steps.indexOf(bores[1]!)).toBe(f.steps.indexOf(bores[0]!) + 1);
     // Only what is measured in is needed by the bottle.
-    expect(f.needs.find((n) => n.what === 'oil for the bores')).toMatchObject({ known: 1 });
+    expect(f.needs.find((n) => n.supply === 'boreOil')).toMatchObject({ known: 1 });
   });
   it('what is ticked is done, by whom, and is no longer needed', () => {
     const ticked = member('a', two, (b) => b.done('flow.lay-up').done('flow.lay-up.gear'));
     const f = fleetOf([ticked, member('b', two)], layUp, now, 'metric');
     expect(f.steps.find((s) => s.id === 'gear')).toMatchObject({ of: 2, done: 1 });
     expect(f.rows[0]!.steps.get('gear')).toMatchObject({ done: true });
-    expect(f.needs.find((n) => n.what === 'gear oil')!.amount).toBeCloseTo(260e-6, 12);
+    expect(f.needs.find((n) => n.supply === 'gearOil')!.amount).toBeCloseTo(260e-6, 12);
   });
   it('what they need together, and of how many nobody knows', () => {
     const { gearCapacity: _, plugVent: __, ...bare } = two;
     const f = fleetOf([member('a', two), member('b', four), member('c', bare)], layUp, now, 'metric');
-    const need = (what: string) => f.needs.find((n) => n.what === what)!;
-    expect(need('gear oil')).toMatchObject({ unknown: 1 });
-    expect(need('gear oil').amount).toBeCloseTo(520e-6, 12);
-    expect(need('plug washers')).toMatchObject({ amount: 4, unknown: 1 });
-    expect(need('engine oil').amount).toBeCloseTo(2e-3, 12);
-    expect(need('oil filters').amount).toBe(1);
+    const need = (supply: SupplyId) => f.needs.find((n) => n.supply === supply)!;
+    expect(need('gearOil')).toMatchObject({ unknown: 1 });
+    expect(need('gearOil').amount).toBeCloseTo(520e-6, 12);
+    expect(need('plugWashers')).toMatchObject({ amount: 4, unknown: 1 });
+    expect(need('engineOil').amount).toBeCloseTo(2e-3, 12);
+    expect(need('oilFilter').amount).toBe(1);
     expect(fleetOf([], layUp, now, 'metric')).toEqual({ rows: [], steps: [], needs: [], hands: [] });
   });
   it('oil in the bores is on the label', () => {

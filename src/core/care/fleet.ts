@@ -1,16 +1,15 @@
-import { capacityOf } from '../stations/gear/refill.ts';
-import { known, cylinderCount } from '../engine/profile.ts';
+import { known } from '../engine/profile.ts';
 import { contextOf, type Context } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
-import { BORE_OIL } from '../procedures/figures.ts';
 import type { ProcedureStep } from '../procedures/procedure.ts';
 import { progressOf } from '../procedures/progress.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import type { ItemId } from '../stations/items.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
-import type { DimensionName, System } from '../units/index.ts';
+import type { System } from '../units/index.ts';
 import type { Flow } from './flow.ts';
 import { measuredBores } from './flows-season.ts';
+import { addUp, supplyOf, type SupplyId, type SupplyNeed } from './supplies.ts';
 
 /** One engine of many that go through the same short job together. */
 export interface FleetRow {
@@ -48,21 +47,11 @@ export interface FleetHand {
   readonly left: number;
 }
 
-/** What all of them need together. */
-export interface FleetNeed {
-  readonly what: string;
-  /** SI; a count where it has no dimension. */
-  readonly amount: number;
-  readonly dimension?: DimensionName;
-  /** Engines that are counted in, and those of which nobody knows how much. */
-  readonly known: number;
-  readonly unknown: number;
-}
-
 export interface Fleet {
   readonly rows: readonly FleetRow[];
   readonly steps: readonly FleetStep[];
-  readonly needs: readonly FleetNeed[];
+  /** What all of them need together. */
+  readonly needs: readonly SupplyNeed[];
   /** By name; those that nobody was given last. */
   readonly hands: readonly FleetHand[];
 }
@@ -103,52 +92,19 @@ interface Member {
   readonly survey: SurveyFile;
 }
 
-/** Adds up what is known and counts what is not. */
-function need(what: string, list: readonly (number | undefined)[], dimension?: DimensionName): FleetNeed[] {
-  if (!list.length) return [];
-  const told = list.filter((x) => x !== undefined);
-  return [
-    {
-      what,
-      amount: told.reduce((s, x) => s + x, 0),
-      ...(dimension ? { dimension } : {}),
-      known: told.length,
-      unknown: list.length - told.length
-    }
-  ];
-}
-
-/** Washers of a gear case: one for each plug that it is known to have. */
-function washersOf({ engine: { profile } }: SurveyFile): number | undefined {
-  const plugs = [profile.plugDrain, profile.plugLevel, profile.plugVent];
-  return plugs.some((p) => p === undefined || p === 'unknown') ? undefined : plugs.filter((p) => p === 'fitted').length;
-}
-
 /** Everything that the members still to be done need, by what their steps record. C: common practice. */
-function needsOf(members: readonly (Member & { readonly asks: ReadonlySet<string> })[]): FleetNeed[] {
-  const of = (item: string): SurveyFile[] => members.filter((m) => m.asks.has(item)).map((m) => m.survey);
-  const [oil, gear, bores] = [of('oil.drained'), of('gear.refill'), of('plugs.oil')];
-  const swept = ({ engine: { profile } }: SurveyFile): number | undefined => {
-    const volume = known(profile.displacement);
-    return volume === undefined || cylinderCount(profile) === undefined ? undefined : volume * BORE_OIL.high;
-  };
+function needsOf(members: readonly (Member & { readonly asks: ReadonlySet<string> })[]): SupplyNeed[] {
+  const need = (supply: SupplyId, item: ItemId): SupplyNeed[] =>
+    addUp(
+      supply,
+      members.filter((m) => m.asks.has(item)).map((m) => supplyOf(supply).amount(m.survey.engine))
+    );
   return [
-    ...need(
-      'engine oil',
-      oil.map((s) => known(s.engine.profile.sumpWithFilter)),
-      'tank'
-    ),
-    ...need(
-      'oil filters',
-      oil.map(() => 1)
-    ),
-    ...need(
-      'gear oil',
-      gear.map((s) => capacityOf(s.engine.manual?.['gear.capacity']?.value, s.engine.profile)),
-      'tank'
-    ),
-    ...need('plug washers', gear.map(washersOf)),
-    ...need('oil for the bores', bores.map(swept), 'volume')
+    ...need('engineOil', 'oil.drained'),
+    ...need('oilFilter', 'oil.drained'),
+    ...need('gearOil', 'gear.refill'),
+    ...need('plugWashers', 'gear.refill'),
+    ...need('boreOil', 'plugs.oil')
   ];
 }
 

@@ -5,6 +5,7 @@ import type { Move } from '../moves/move.ts';
 import { labelsOf, type YardLabel } from '../drowned/labels.ts';
 import type { Judgement } from '../judge.ts';
 import { partLines } from '../record/part-lines.ts';
+import { suppliesOf, type EngineNeed } from '../parts/needs.ts';
 import type { Step } from '../plan/plan.ts';
 import { asksForKit } from '../stations/cooling/pump.ts';
 import { stations } from '../stations/register.ts';
@@ -21,6 +22,8 @@ export interface Work extends BenchEngine {
   readonly idle?: string;
   /** The pump asks for its whole kit. */
   readonly kit: boolean;
+  /** What its open work takes of what is bought by the bottle or the set. */
+  readonly supplies: readonly EngineNeed[];
   readonly labels: readonly YardLabel[];
   /** What must not be forgotten when everybody goes home. */
   readonly tonight: readonly string[];
@@ -105,6 +108,7 @@ export function workOf(
     ...(promised && promised !== 'unknown' ? { promised } : {}),
     ...(idle ? { idle } : {}),
     kit: asksForKit(j.context),
+    supplies: suppliesOf(survey.engine, steps, partLines(survey)),
     labels: labelsOf(j.context, j.holds),
     tonight: back
       ? []

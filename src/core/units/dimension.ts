@@ -98,6 +98,18 @@ export const dimensions = {
     ],
     shown: { metric: 'L', us: 'US gal' }
   },
+  /** As it is bought. */
+  oil: {
+    name: 'volume',
+    units: [
+      unit('L', 1e-3, ['l', 'litre', 'liter', 'litres', 'liters', 'ltr']),
+      unit('qt', 0.946352946e-3, ['quart', 'quarts']),
+      unit('mL', 1e-6, ['ml', 'cc']),
+      unit('fl oz', 29.57353e-6, ['oz', 'floz', 'ounce', 'ounces']),
+      unit('US gal', 3.785411784e-3, ['gal', 'gallon', 'gallons', 'usgal'])
+    ],
+    shown: { metric: 'L', us: 'qt' }
+  },
   displacement: {
     name: 'displacement',
     units: [

@@ -23,7 +23,9 @@ export function benchData(units: System, o: StoreOptions = {}): BenchData {
   const engines = all.filter((w) => !w.idle);
   return {
     input: {
-      engines: engines.map(({ engineId: _e, serial: _s, idle: _i, kit: _k, labels: _l, tonight: _t, ...e }) => e),
+      engines: engines.map(
+        ({ engineId: _e, serial: _s, idle: _i, kit: _k, supplies: _n, labels: _l, tonight: _t, ...e }) => e
+      ),
       settings: bench,
       pins: currentPins(o),
       now: now.toISOString()

@@ -2,10 +2,13 @@ import { partNumbers } from '../../core/engine/card.ts';
 import { traitsOf } from '../../core/jobs/register.ts';
 import { chooseOffer, type Choice } from '../../core/parts/choose.ts';
 import { orderOf, type OrderLine } from '../../core/parts/lines.ts';
+import { addUpAll } from '../../core/parts/needs.ts';
+import { togetherOf, type Together } from '../../core/parts/together.ts';
 import type { System } from '../../core/units/index.ts';
 import type { StoreOptions } from './store/context.ts';
 import { loadEngine } from './store/engines.ts';
 import { currentRules } from './store/house-rules.ts';
+import { currentPacks } from './store/shop.ts';
 import { allWork } from './store/yard.ts';
 
 export interface EngineOrder {
@@ -39,3 +42,15 @@ export function ordersOf(units: System, engineId?: string, o: StoreOptions = {})
       return lines.length ? [{ surveyId: w.id, engineId: w.engineId, tag: w.tag, serial: w.serial, lines }] : [];
     });
 }
+
+/** What the open work of one engine, or of the whole yard, takes together of what is bought by the bottle or the set. */
+export const togetherFor = (units: System, engineId?: string, o: StoreOptions = {}): Together[] =>
+  togetherOf(
+    addUpAll(
+      allWork(units, o)
+        .filter((w) => (engineId ? w.engineId === engineId : !w.idle))
+        .flatMap((w) => w.supplies)
+    ),
+    currentPacks(o),
+    units
+  );

@@ -1,10 +1,14 @@
 import { judgedInTurn } from '$lib/server/store/yard.ts';
 import { partLines } from '$core/record/part-lines.ts';
 import { partStates, type Offer, type PartLine, type PartState } from '$core/record/work.ts';
-import { parseQuantity } from '$core/units/index.ts';
+import { parseQuantity, say } from '$core/units/index.ts';
 import { recordEntry } from '$lib/server/record-entry.ts';
 import { loadSurvey } from '$lib/server/store/surveys.ts';
-import { ordersOf } from '$lib/server/parts.ts';
+import { packSaid } from '$core/parts/together.ts';
+import { ordersOf, togetherFor } from '$lib/server/parts.ts';
+import { currentPacks, savePacks } from '$lib/server/store/shop.ts';
+import { supplyIds, supplyOf, type SupplyId } from '$core/care/supplies.ts';
+import { packSchema } from '$core/parts/packs.ts';
 import { fail } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import type { Actions, PageServerLoad } from './$types';
@@ -14,6 +18,12 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const engine = url.searchParams.get('engine') ?? undefined;
   return {
     orders: ordersOf(locals.prefs.units, engine),
+    together: togetherFor(locals.prefs.units, engine),
+    supplies: supplyIds.map((id) => ({
+      id,
+      label: supplyOf(id).label,
+      holds: supplyOf(id).dimension ? say(1e-3, supplyOf(id).dimension!, locals.prefs.units) : '10'
+    })),
     engine: engine ?? null,
     edit: url.searchParams.get('edit') ?? ''
   };
@@ -40,6 +50,43 @@ export const actions: Actions = {
     };
     const refused = recordEntry(survey, 'part', { ...old, state }, locals.prefs.who);
     return refused ? fail(400, { message: refused }) : { saved: key };
+  },
+  /** How something is sold, with what is in it and its price. */
+  pack: async ({ request, locals }) => {
+    const form = await request.formData();
+    const typed = Object.fromEntries([...form].map(([k, v]) => [k, String(v).trim()])) as Record<string, string>;
+    const supply = typed.supply as SupplyId;
+    if (!supplyIds.includes(supply)) return fail(400, { pack: true, typed, errors: { called: 'Choose what it is.' } });
+    const { dimension } = supplyOf(supply);
+    const errors: Record<string, string> = {};
+    if (!typed.called) errors.called = 'What is it sold as: a bottle, a can, a set?';
+    const price = parseQuantity(typed.price ?? '', 'money', locals.prefs.units);
+    if (!price.ok) errors.price = price.message;
+    const holds = parseQuantity(typed.holds ?? '', dimension ?? 'count', locals.prefs.units);
+    if (!holds.ok) errors.holds = holds.message;
+    if (Object.keys(errors).length || !price.ok || !holds.ok) return fail(400, { pack: true, typed, errors });
+    const pack = packSchema.safeParse({
+      supply,
+      called: typed.called,
+      holds: holds.si,
+      price: price.si,
+      ...(typed.from ? { from: typed.from } : {})
+    });
+    if (!pack.success) {
+      const issue = pack.error.issues[0]!;
+      return fail(400, { pack: true, typed, errors: { [String(issue.path[0] ?? 'called')]: issue.message } });
+    }
+    savePacks([...currentPacks(), pack.data], locals.prefs.who);
+    return { saved: 'pack' };
+  },
+  noPack: async ({ request, locals }) => {
+    const form = await request.formData();
+    const index = Number(form.get('index'));
+    const packs = currentPacks();
+    // Somebody else may have changed the list meanwhile: only what was shown is taken off.
+    if (packs[index] && packSaid(packs[index], locals.prefs.units) === form.get('pack'))
+      savePacks(packs.toSpliced(index, 1), locals.prefs.who);
+    return { saved: 'pack' };
   },
   line: async ({ request, locals }) => {
     const form = await request.formData();

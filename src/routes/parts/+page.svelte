@@ -3,6 +3,7 @@
   import { partStates } from '$core/record/work.ts';
   import { enhance } from '$app/forms';
   import PartForm from '$lib/ui/parts/PartForm.svelte';
+  import TogetherPanel from '$lib/ui/parts/TogetherPanel.svelte';
   import { offerSaid } from '$core/parts/choose.ts';
 
   let { data, form } = $props();
@@ -46,6 +47,15 @@
   </div>
 </div>
 {#if form?.saved !== undefined}<p class="sr-only" role="status">Saved.</p>{/if}
+{#if data.together.length || data.edit === 'pack'}
+  <TogetherPanel
+    list={data.together}
+    supplies={data.supplies}
+    form={form && 'pack' in form ? form : null}
+    adding={data.edit === 'pack' || (form !== null && 'pack' in form)}
+    addLink={link('pack')}
+  />
+{/if}
 {#if !data.orders.length}
   <section class="panel p-6">
     <h2>No open job asks for a part</h2>

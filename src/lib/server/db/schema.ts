@@ -96,12 +96,12 @@ export const releases = sqliteTable(
   (t) => [uniqueIndex('releases_seq').on(t.seq)]
 );
 
-/** What belongs to the shop and to no engine: bench, pins. Appended; the latest word of a kind counts. */
+/** What belongs to the shop and to no engine: bench, pins, packs. Appended; the latest word of a kind counts. */
 export const shop = sqliteTable(
   'shop',
   {
     seq: integer('seq').primaryKey({ autoIncrement: true }),
-    kind: text('kind', { enum: ['bench', 'pin'] }).notNull(),
+    kind: text('kind', { enum: ['bench', 'pin', 'packs'] }).notNull(),
     body: text('body', { mode: 'json' }).notNull(),
     at: text('at').notNull(),
     by: text('by')

@@ -5,12 +5,12 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { seed } from '../../../../demo/seed.ts';
 import { benchData, firstPlan } from '../bench.ts';
 import { careOf } from '../care.ts';
-import { ordersOf } from '../parts.ts';
+import { ordersOf, togetherFor } from '../parts.ts';
 import { openDatabase, type Db } from '../db/open.ts';
 import { appendBatch } from './append.ts';
 import { createEngine } from './engines.ts';
 import { queryOf, searchAll } from './search.ts';
-import { addPin, currentBench, currentPins, saveBench } from './shop.ts';
+import { addPin, currentBench, currentPacks, currentPins, saveBench, savePacks } from './shop.ts';
 import { createSurvey, historyOf, loadSurvey, openSurveys } from './surveys.ts';
 import { PAGE, yard, yardPage } from './yard.ts';
 import { usualBench } from '../../../core/schedule/settings.ts';
@@ -36,6 +36,19 @@ const put = (surveyId: string, type: string, body: object) =>
   )!;
 
 describe('the bench of the demo yard', () => {
+  it('what the yard takes together goes by its open work and by how it is sold; a new list leaves the old one on record', () => {
+    seed(now, o());
+    const plugs = () => togetherFor('us', undefined, o()).find((t) => t.supply === 'sparkPlugs')!;
+    expect(plugs()).toMatchObject({ amount: '5', best: '1 × single + 1 × set, 33.50 cr, nothing left over' });
+    const before = currentPacks(o());
+    savePacks([...before, { supply: 'sparkPlugs', called: 'box', holds: 5, price: 20 }], 'Ines', o());
+    expect(plugs().best).toBe('1 × box, 20 cr, nothing left over');
+    savePacks([], 'Ines', o());
+    expect(plugs()).toMatchObject({ amount: '5', packs: [] });
+    expect(db.$client.prepare("select count(*) n from shop where kind = 'packs'").get()).toEqual({ n: 3 });
+    const one = benchData('us', o()).input.engines.find((e) => e.tag === 'Gannet')!;
+    expect(togetherFor('us', row(one.tag).engineId, o()).every((t) => t.engines + t.unknown === 1)).toBe(true);
+  });
   it('today’s list begins with what runs out: drowned, frost; drains and soaks are used', () => {
     seed(now, o());
     const { input } = benchData('us', o());

@@ -1,5 +1,6 @@
 import { asc, desc, eq } from 'drizzle-orm';
 import { benchSchema, pinSchema, usualBench, type BenchSettings, type Pin } from '../../../core/schedule/settings.ts';
+import { packsSchema, type Pack } from '../../../core/parts/packs.ts';
 import { shop } from '../db/schema.ts';
 import { dbOf, nowOf, type StoreOptions } from './context.ts';
 
@@ -31,5 +32,19 @@ export function addPin(pin: Pin, by: string, o: StoreOptions = {}): void {
   dbOf(o)
     .insert(shop)
     .values({ kind: 'pin', body: pinSchema.parse(pin), at: nowOf(o), by })
+    .run();
+}
+
+/** How the supplies that this shop buys are sold, as last written down. */
+export function currentPacks(o: StoreOptions = {}): Pack[] {
+  const row = dbOf(o).select().from(shop).where(eq(shop.kind, 'packs')).orderBy(desc(shop.seq)).limit(1).get();
+  const parsed = packsSchema.safeParse(row?.body);
+  return parsed.success ? parsed.data : [];
+}
+
+export function savePacks(packs: readonly Pack[], by: string, o: StoreOptions = {}): void {
+  dbOf(o)
+    .insert(shop)
+    .values({ kind: 'packs', body: packsSchema.parse(packs), at: nowOf(o), by })
     .run();
 }

@@ -74,6 +74,7 @@ export function unjudgedRow(head: SurveyHead, o: StoreOptions = {}): Judged {
     parts: [],
     idle: 'its record cannot be judged',
     kit: false,
+    supplies: [],
     labels: [],
     tonight: []
   };

@@ -1,4 +1,6 @@
 import { flowById, flows } from '$core/care/flows.ts';
+import { togetherOf } from '$core/parts/together.ts';
+import { currentPacks } from '$lib/server/store/shop.ts';
 import { peopleOf } from '$lib/server/access/store.ts';
 import { fleetFor, giveTo, ownersOf, tickForAll } from '$lib/server/fleet.ts';
 import { error, fail } from '@sveltejs/kit';
@@ -20,7 +22,7 @@ export const load: PageServerLoad = ({ url, locals }) => {
     owners: ownersOf(),
     flows: flows.map(({ id, title }) => ({ id, title })),
     steps,
-    needs,
+    needs: togetherOf(needs, currentPacks(), locals.prefs.units),
     /** The step at hand: the one asked for, else the first that not everybody is through. */
     step: (steps.find((s) => s.key === asked) ?? steps.find((s) => s.done < s.of) ?? steps[0])?.key,
     rows: rows.map(({ steps: of, ...r }) => ({ ...r, steps: Object.fromEntries(of) }))

@@ -1,10 +1,8 @@
 <script lang="ts">
-  import { say } from '$core/units/index.ts';
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
 
   let { data, form } = $props();
-  const units = $derived(data.prefs.units);
   const step = $derived(data.steps.find((s) => s.key === data.step));
   const having = $derived(data.rows.filter((r) => data.step !== undefined && Object.hasOwn(r.steps, data.step)));
   const left = $derived(having.filter((r) => !r.steps[data.step!]!.done));
@@ -15,8 +13,6 @@
   const ofHand = (who: string): string =>
     `?flow=${data.flow.id}&owner=${encodeURIComponent(data.owner)}&who=${encodeURIComponent(who)}`;
   const given = $derived(form && 'given' in form ? form : undefined);
-  const amount = (n: (typeof data.needs)[number]): string =>
-    !n.known ? '?' : n.dimension ? say(n.amount, n.dimension, units) : String(n.amount);
   const oiled = $derived(data.rows.filter((r) => r.oiled));
 </script>
 
@@ -175,10 +171,11 @@
     <section class="mt-5" aria-labelledby="needs-title">
       <h2 id="needs-title">What they still need together</h2>
       <ul class="grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
-        {#each data.needs as n (n.what)}
+        {#each data.needs as n (n.supply)}
           <li class="border-t border-line py-1.5">
-            <span class="sounding text-xl">{amount(n)}</span>
-            {n.what}{#if n.unknown}<span class="block text-sm"
+            <span class="sounding text-xl">{n.amount ?? '?'}</span>
+            {n.label}{#if n.best}<span class="block text-sm">→ {n.best}</span>{/if}{#if n.unknown}<span
+                class="block text-sm"
                 >and of {n.unknown} {n.unknown === 1 ? 'engine' : 'engines'} nobody has entered how much</span
               >{/if}
           </li>

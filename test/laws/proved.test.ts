@@ -5,7 +5,7 @@ import { jobs } from '../../src/core/jobs/register.ts';
 import { allItems } from '../../src/core/stations/items.ts';
 import { PSI } from '../../src/core/units/factors.ts';
 import { Bench } from '../case.ts';
-import { four, two } from '../stories/engines.ts';
+import { four, tester, two } from '../stories/engines.ts';
 
 const belted: Profile = { ...four, camDrive: 'belt', interference: 'yes' };
 const engines: readonly (readonly [string, Profile])[] = [
@@ -39,6 +39,69 @@ describe('a job is proved when its check has nothing more to ask of the proof', 
     });
     expect(early).toEqual([]);
   });
+});
+
+describe('work that did not help', () => {
+  it.each(engines)('%s: no job is proved by the answer that shows a fault', (_, profile) => {
+    const proved = jobs.flatMap((job) => {
+      const { id, proof } = job;
+      if (LOOKS.has(id)) return [];
+      return (proof.reads ?? []).flatMap((what) => {
+        const item = allItems[what];
+        if (item.kind !== 'choice') return [];
+        return item.options.flatMap(({ value }) => {
+          const read = (b: Bench): Bench =>
+            b.read(what, value as never, { ...(item.perCylinder ? { cylinder: 1 } : {}), ...tester });
+          const shown = read(new Bench(profile));
+          const bad = (b: Bench): boolean =>
+            b.judged().findings.some((f) => f.station === proof.station && f.condition === 'fault');
+          if (!bad(shown)) return [];
+          const after = read(shown.done(id).wait(1));
+          return bad(after) && state(after, id) === 'proved' ? [`${id}: ${what} ${value}`] : [];
+        });
+      });
+    });
+    expect(proved).toEqual([]);
+  });
+  it.each([
+    ['pump', 'cooling.stream', 'none', 'weak'],
+    ['bowl', 'fuel.floods', 'yes', 'slow']
+  ] as const)('%s: %s that was “%s” and is “%s” now is better, and no proof', (job, what, was, now) => {
+    const b = new Bench(two).read(what, was).done(job).wait(1).read(what, now);
+    expect(state(b, job)).toBe('done');
+  });
+  const three = (): Bench => {
+    const b = new Bench(two).read('spark.lanyard', 'yes');
+    for (const cylinder of [1, 2]) b.read('spark.result', 'good', { cylinder, ...tester });
+    return b;
+  };
+  it.each([
+    ['spark.plugSwap', 'plugs'],
+    ['spark.leadSwap', 'lead'],
+    ['spark.coilSwap', 'coil']
+  ] as const)(
+    '%s took a weak spark along: renewed, it is proved by a good one, and what is next is asked for',
+    (swap, job) => {
+      const spark = (b: Bench, value: 'weak' | 'none' | 'good'): Bench =>
+        b.wait(0.1).read('spark.result', value, { cylinder: 3, ...tester });
+      for (const poor of ['weak', 'none'] as const) {
+        const renewed = (): Bench => spark(three(), poor).read(swap, 'moves', { cylinder: 3 }).done(job);
+        const b = renewed();
+        expect(b.assessed().moves[0]!.title).toMatch(/^Prove it: .*spark/);
+        // Before anybody looked again, nothing more is bought for how it was.
+        expect(
+          b
+            .assessed()
+            .steps.filter((s) => s.state === 'open')
+            .map((s) => s.id)
+        ).toEqual([]);
+        spark(b, poor);
+        expect(state(b, job)).toBe('done');
+        expect(b.assessed().moves[0]!).toMatchObject({ class: 5, station: 'spark' });
+        expect(state(spark(renewed(), 'good'), job)).toBe('proved');
+      }
+    }
+  );
 });
 
 describe('a case that was resealed', () => {

@@ -61,13 +61,13 @@ const untilExplained = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => !heatExplained(c) && !workedOnSinceHot(c) && r.open(c, f)
 });
+/** The small one under the cowl: looked at here or on the walk around, and never where there is none. */
+export const strainer = look('Small strainer under the cowl', ['cooling.strainer'], 2, {
+  open: (c) =>
+    c.record.value('look.strainer') !== 'not-fitted' && !asked(c, 'cooling.strainer') && !asked(c, 'look.strainer')
+});
 /** Minutes each, with nothing taken off. */
-export const heatByHand: readonly AskRule[] = [
-  screens,
-  look('Small strainer under the cowl', ['cooling.strainer'], 2),
-  ofPoorStream(outlet),
-  second
-].map(untilExplained);
+export const heatByHand: readonly AskRule[] = [screens, strainer, ofPoorStream(outlet), second].map(untilExplained);
 /** Told of the hotter bank: what nobody noted the bank of, tried before the two were seen to differ, may have been of the other one. */
 export function toldOfThatBank(c: Context, items: readonly ItemId[]): boolean {
   const bank = hotterBank(c);

@@ -10,7 +10,7 @@ import { oilTankAsked } from '../stations/fuel/oil-tank.ts';
 import { oilWay } from '../stations/fuel/oil-way.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ofAnotherState, ranOnPortable, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
-import { hotUntil, sparkWhileHot } from '../stations/run/dies-warm.ts';
+import { hotUntil, runsAgain, sparkWhileHot } from '../stations/run/dies-warm.ts';
 import { airPlace, renewLine, whereAsks } from './asks-fuel-where.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
@@ -79,7 +79,12 @@ export const sparkWhileDead = (title: string, diedAt: (c: Context) => string | u
     },
     open: (c) => {
       const died = diedAt(c);
-      return died !== undefined && !c.past(Date.parse(hotUntil(died))) && !sparkWhileHot(c, died).length;
+      return (
+        died !== undefined &&
+        !c.past(Date.parse(hotUntil(died))) &&
+        !sparkWhileHot(c, died).length &&
+        !runsAgain(c, died)
+      );
     }
   });
 /** An engine that ran so long is warm enough for what fails with heat, minutes (M). */
@@ -172,9 +177,8 @@ export const starved: readonly AskRule[] = [...tankAndVent, ...furtherOn];
 /** When it last died hot, and was not started since; nothing where it died too soon for that, or at once. */
 function diedHot(c: Context): string | undefined {
   const died = lastDied(c);
-  const again = c.record.all('run.event').some((r) => r.value === 'start' && isAfter(r.at, died));
   const ran = known(c.record.value('run.minutes'));
-  if (died === undefined || again || c.record.value('fuel.dies') === 'seconds') return undefined;
+  if (died === undefined || c.record.value('fuel.dies') === 'seconds') return undefined;
   return ran === undefined || ran >= WARM_AFTER ? died : undefined;
 }
 /** Spark for as long as it is dead and hot; where it is said to die warm that comes first, else once tank and vent were seen. */

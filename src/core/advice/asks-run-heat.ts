@@ -6,7 +6,7 @@ import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lampIsFalse, oilPressure } from '../stations/oil/pressure.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
-import { heat, panIfFitted, passagesLook, pumpOpen, toldOfThatBank } from './asks-cooling.ts';
+import { heat, panIfFitted, passagesLook, pumpOpen, strainer, toldOfThatBank } from './asks-cooling.ts';
 import { four } from './asks-fuel.ts';
 
 /** The oil as it is after that run: what was dipped before it started says nothing of what it did with it. */
@@ -88,7 +88,7 @@ export const runHeatAsks: Asks = {
         needs: 'start',
         open: (c) => !stoppedForHeat(c) && !asked(c, 'run.second')
       }),
-      look('Small strainer under the cowl', ['cooling.strainer'], 2),
+      strainer,
       panIfFitted,
       passagesOfThatBank,
       pumpOpen

@@ -1,6 +1,7 @@
 import type { Said } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import { saidId } from '../stations/said.ts';
+import { strainer } from './asks-cooling.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { oilWay } from '../stations/fuel/oil-way.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
@@ -73,7 +74,7 @@ const bySaid: Readonly<Record<Said, readonly AskRule[]>> = {
   ],
   hot: [
     screen,
-    first('Water strainer under the cowl', ['look.strainer'], 2),
+    { ...first('Water strainer under the cowl', ['look.strainer'], 2), open: strainer.open },
     still('Run it warm, lamp and horn watched', 'run.lamp', 15)
   ],
   stream: [

@@ -152,11 +152,18 @@ const workedAt = (c: Context, f: Finding, work: readonly string[]): boolean => {
   const seen = latestAt(c.record.all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder }));
   return work.some((at) => isAfter(at, seen));
 };
+/** Its plug took the fault along: the plugs that were renewed for that are proved by the spark themselves. */
+const plugAccused = (c: Context, f: Finding): boolean =>
+  c.record.all('spark.plugSwap').some((r) => r.value === 'moves' && (r.cylinder ?? f.cylinder) === f.cylinder);
 const asItIsNow = (list: readonly AskRule[]): readonly AskRule[] => [
   {
     ...repeat((_, f) => `Spark again${at(f)}, after the work`, 'spark', 2, { items: ['spark.result'] }),
     // Work that is proved by the spark asks for that itself.
-    open: (c, f) => workedAt(c, f, sparkWork(c)) && !workedAt(c, f, c.worked('spark')) && !cranksWeakly(c)
+    open: (c, f) =>
+      workedAt(c, f, sparkWork(c)) &&
+      !workedAt(c, f, c.worked('spark')) &&
+      !(plugAccused(c, f) && workedAt(c, f, c.renewed('spark.plugSwap'))) &&
+      !cranksWeakly(c)
   },
   ...list.map((r): AskRule => ({ ...r, open: (c, f) => !workedAt(c, f, sparkWork(c)) && r.open(c, f) }))
 ];

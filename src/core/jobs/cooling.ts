@@ -55,6 +55,7 @@ export const cooling = {
       'cooling.drill'
     ],
     proof: {
+      wants: { 'cooling.stream': 'strong' },
       station: 'cooling',
       text: 'pump opened, vanes and housing good; stream strong',
       reads: [
@@ -149,7 +150,12 @@ export const cooling = {
     ],
     minutes: 60,
     hazards: ['leg', 'eyes'],
-    proof: { station: 'cooling', text: 'it pumps in the drill test', reads: ['cooling.drill', 'cooling.stream'] },
+    proof: {
+      wants: { 'cooling.stream': 'strong' },
+      station: 'cooling',
+      text: 'it pumps in the drill test',
+      reads: ['cooling.drill', 'cooling.stream']
+    },
     // The lip of the cover under the pump keeps the case's oil in.
     alters: ['gear'],
     opens: ['leg'],

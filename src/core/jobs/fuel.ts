@@ -90,6 +90,7 @@ export const fuel = {
     minutes: 75,
     hazards: ['vapour', 'chemicals'],
     proof: {
+      wants: { 'fuel.floods': 'no' },
       station: 'fuel',
       text: 'bowl fresh; it holds its fuel, a bulb firms up and holds',
       reads: ['fuel.bowl', 'fuel.bulb', 'fuel.bowlLook', 'fuel.jets', 'fuel.floods', 'fuel.chokeOnly', 'fuel.dies']
@@ -269,6 +270,7 @@ export const fuel = {
     minutes: 75,
     hazards: ['vapour', 'chemicals', 'fuel-pressure'],
     proof: {
+      wants: { 'fuel.floods': 'no' },
       station: 'fuel',
       text: 'bowl clean, the needle holds',
       reads: ['fuel.bowlLook', 'fuel.bowl', 'fuel.floods', 'fuel.bulb', 'fuel.needleTime', 'fuel.jets']

@@ -1,7 +1,7 @@
 import { school } from '../house-rules/rules.ts';
 import type { Context } from '../findings/context.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
-import { ownPartsStay, poorEverywhere } from '../stations/spark/own-parts.ts';
+import { mendedSinceSeen, ownPartsStay, poorEverywhere } from '../stations/spark/own-parts.ts';
 import { groundUntried } from '../stations/spark/analyse.ts';
 import { packUntried } from '../stations/spark/isolation.ts';
 import { only, type JobRule } from './job.ts';
@@ -91,7 +91,11 @@ export const ignition = {
     renews: ['spark.plugSwap', 'spark.leadSwap', 'spark.coilSwap'],
     once: true,
     // Each was tried, or one of them was found; or all of them are poor alike.
-    unless: (c) => ownPartsStay(c) || poorEverywhere(c) || accusedParts(c).some((a) => a.cylinder !== undefined),
+    unless: (c) =>
+      ownPartsStay(c) ||
+      poorEverywhere(c) ||
+      mendedSinceSeen(c) ||
+      accusedParts(c).some((a) => a.cylinder !== undefined),
     how: 'On several cylinders swap with a good one: the fault that moves with the part is the part. On a single a known good part in its place. New plug if older than two seasons or wet with water.',
     tools: ['plug wrench', 'spark tester'],
     parts: ['spark plug', 'cap or lead if it moves'],
@@ -197,6 +201,7 @@ export const ignition = {
     parts: ['spark plugs'],
     minutes: 15,
     proof: { station: 'plugs', text: 'every plug reads and gaps as it should', reads: ['plugs.read', 'plugs.gap'] },
+    proofAt: { spark: { station: 'spark', text: 'good spark on that cylinder, in shade', reads: ['spark.result'] } },
     opens: ['cowl', 'plugs'],
     torque: ['torque.plug'],
     counts: ['plugs']

@@ -73,6 +73,8 @@ export interface Proof {
   readonly text: string;
   /** One of these is read after the work, at the cylinders it was for; anything of the check where it is left out. */
   readonly reads?: readonly ItemId[];
+  /** Answers of those that prove it, where a lesser fault is none: told otherwise it is not proved. */
+  readonly wants?: Partial<Record<ItemId, string>>;
 }
 
 /** An item that describes a part; or those of its answers that do, where it describes several. */

@@ -87,6 +87,8 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
         f.cylinder !== undefined &&
         !!s.cylinders?.includes(f.cylinder);
       if (since && !more && findings.some(still)) return [];
+      // What was read to prove it shows something else, or the same: what that asks for is next.
+      if (since && !more && asks.some((a) => s.against?.includes(a.finding.id))) return [];
       // What raised it still stands by its old reading, and says itself which look would close it.
       if (since && !more && asks.some((a) => a.kind !== 'job' && a.station === station && raises(s.id, a.finding)))
         return [];

@@ -3,11 +3,11 @@ import { asksOf, kindOfFinding, type Ask } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import { isDear } from '../jobs/dear.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
-import { established } from '../plan/established.ts';
 import type { Step } from '../plan/plan.ts';
 import { RUN_AGAIN } from '../jobs/work.ts';
 import { before, inVain, runForComplaint } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
+import { curedBy } from './cured-by.ts';
 import { dangers, makeSafe } from './danger.ts';
 import type { Move } from './move.ts';
 import { fromHolds, jobMove, type Position } from './position.ts';
@@ -26,17 +26,6 @@ const classOf = (a: Ask, minutes: number): 3 | 4 | 5 | 7 | 8 | 9 =>
       : a.late
         ? 7
         : askClass[a.kind];
-
-/** Findings whose cause is established, with the open job that cures it: nothing more is looked for on their account. */
-function curedBy({ advice, steps }: Position, asks: readonly Ask[]): ReadonlyMap<string, Step> {
-  const out = new Map<string, Step>();
-  for (const s of advice.suspects) {
-    const step = steps.find((x) => x.id === s.step && x.state === 'open' && !x.failed);
-    if (step && !s.artefact && s.settling === 'shows' && established(s, asks))
-      for (const id of s.explains) if (!out.has(id)) out.set(id, step);
-  }
-  return out;
-}
 
 /** 2 to 5: what the findings ask for. */
 function asked(p: Position, asks: readonly Ask[]): Move[] {
@@ -156,7 +145,9 @@ const againstStarting = ({ holds, steps }: Position, asks: readonly Ask[], dange
 function proving(started: readonly Move[]): (a: Ask) => boolean {
   const items = new Set(
     started.flatMap((m) =>
-      !m.waits && m.id.startsWith('proof:') && m.job && isJobId(m.job) ? (jobOf(m.job).proof.reads ?? []) : []
+      !m.waits && m.id.startsWith('proof:') && m.job && isJobId(m.job)
+        ? [...(m.items ?? []), ...(jobOf(m.job).proof.reads ?? [])]
+        : []
     )
   );
   return (a) => a.kind === 'look' && !!a.items?.length && a.items.every((i) => items.has(i));

@@ -8,6 +8,7 @@ import { traitsOf } from '../jobs/register.ts';
 import { isAfter } from '../units/instant.ts';
 import type { ItemId } from '../stations/items.ts';
 import { untried } from './before.ts';
+import { curedBy } from './cured-by.ts';
 import type { Move } from './move.ts';
 import type { Position } from './position.ts';
 import { triedEnough } from './tried.ts';
@@ -72,7 +73,12 @@ export function rankedLooks(p: Position, asks: readonly Ask[], short: boolean): 
   const onTheList = new Set<string>(p.steps.flatMap((s) => (s.state === 'open' && !s.failed && !s.by ? [s.id] : [])));
   // What is only said of the engine has its own looks: it takes nobody into a pump.
   const seenOf = (x: SuspectView): boolean => x.evidence.some((w) => w.weight > 0 && !isHearsay(w.sign));
-  const suspected = p.advice.suspects.filter((x) => x.raised && !x.mended && x.chance !== 'unlikely' && seenOf(x));
+  // All that points to it is what work on the list already cures: that is done first, and then it is looked at again.
+  const cured = curedBy(p, asks);
+  const explained = (x: SuspectView): boolean => x.explains.length > 0 && x.explains.every((id) => cured.has(id));
+  const suspected = p.advice.suspects.filter(
+    (x) => x.raised && !x.mended && x.chance !== 'unlikely' && seenOf(x) && !explained(x)
+  );
   const pointed = new Set(suspected.map((x) => x.id));
   const wrongReading = new Set(suspected.filter((x) => x.artefact).map((x) => x.id));
   const worth = p.advice.checks

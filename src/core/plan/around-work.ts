@@ -2,6 +2,7 @@ import { contextOf, workWhere, type Context } from '../findings/context.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
 import type { JobRule } from '../jobs/job.ts';
 import { findingsFor } from '../judge.ts';
+import type { ItemId, StationId } from '../stations/items.ts';
 import { isAfter } from '../units/instant.ts';
 
 /** Findings that can raise a step, by their kind: every rule asks for a few kinds, and there are many rules. */
@@ -46,6 +47,20 @@ const since = (c: Context, at: string): Context =>
     true
   );
 
+/** The survey without what was read of some items, ever or after a moment: what is found all the same does not rest on that. */
+const without = (c: Context, items: readonly string[], since = ''): Context =>
+  contextOf(
+    {
+      ...c.survey,
+      readings: c.survey.readings.filter((r) => !(items.includes(r.what) && (!since || isAfter(r.at, since))))
+    },
+    c.now,
+    c.units,
+    c.fitLeaks,
+    workWhere(c, `${c.basis} without ${items.join()} ${since}`, () => true),
+    true
+  );
+
 /** What follows from how long it stood, and not from a reading, is as it was before the work. */
 const fromHistory = ({ values }: Finding): boolean => (values as { assumed?: boolean } | undefined)?.assumed === true;
 
@@ -64,6 +79,8 @@ export interface AroundWork {
   readonly raisedAt: (rule: JobRule, at: string) => Finding[];
   /** The findings of a check that was read after a moment, from what was read then alone; none where it was not read. */
   readonly rereadAt: (at: string, station: string | undefined) => Finding[];
+  /** Whether a finding of a check rests on what was read of some items after a moment. */
+  readonly restsOn: (f: Finding, station: StationId, items: readonly ItemId[], at: string) => boolean;
 }
 
 /**
@@ -77,7 +94,17 @@ export function aroundWork(c: Context): AroundWork {
     const [station, at] = key.split(' ', 2) as [string, string];
     return findingsFor(after(at), (s) => s === station).filter((f) => !fromHistory(f));
   });
+  const others = remembered((key) => {
+    const [station, items, at] = key.split(' ') as [string, string, string];
+    return findingsFor(without(c, items.split(','), at), (s) => s === station);
+  });
   return {
+    restsOn: (f, station, items, at) => {
+      const as = (x: Finding): boolean => x.id === f.id && x.condition !== 'sound';
+      // Found without a word of them, it rests on something else.
+      if (others(`${station} ${items.join()} `).some(as)) return false;
+      return reread(`${station} ${at}`).some(as) || !others(`${station} ${items.join()} ${at}`).some(as);
+    },
     raisedAt: (rule, at) => {
       const kinds = (rule.raisedBy ?? []).map((r) => (typeof r === 'string' ? r : r.id));
       return raisers(

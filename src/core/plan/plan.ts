@@ -12,6 +12,7 @@ import { doBy, sayDoBy } from '../jobs/do-by.ts';
 import { CERTAIN, established } from './established.ts';
 import { insideOthers, markOf } from './inside-others.ts';
 import { readSince } from '../jobs/proof-read.ts';
+import { grave, shownAgainst } from './shown-against.ts';
 import type { JobRule, Proof } from '../jobs/job.ts';
 import { isJobId, jobOf, jobs, traitsOf } from '../jobs/register.ts';
 
@@ -33,6 +34,8 @@ export interface Step {
   /** Cylinders that raised it, where it was for some of them. */
   readonly cylinders?: readonly number[];
   readonly state: 'open' | 'done' | 'proved' | 'not-needed';
+  /** Done, and what was read for its proof since shows these findings: that it worked is not shown, and they say what is next. */
+  readonly against?: readonly string[];
   /** Open again: it was marked done at `markedAt`, and what it was for was seen after that. */
   readonly failed?: 'sign' | 'finding';
   /** The check at which what raises it still stands, where that is not the one that proves it. */
@@ -57,10 +60,6 @@ export interface Step {
 
 /** A look that is written as a job: it finds out, and has nothing to fail. */
 const looksOnly = (rule: JobRule): boolean => rule.phase === 'repeat' || rule.finds === true;
-
-/** How grave a finding is where work is proved: what came out better than it was is proved, and watched. */
-const grave = (f: Finding): number =>
-  ['sound', 'not-looked-at', 'cannot-tell', 'watch', 'fault', 'held'].indexOf(f.condition);
 
 /**
  * Whether the check that proves a job cannot tell yet of the very cylinder it was for, or of any where nothing found had asked for it; or
@@ -137,7 +136,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
   const asks = asksOf(c, found);
   for (const s of suspects) if (s.step && established(s, asks)) likely.set(s.step, [...(likely.get(s.step) ?? []), s]);
   const marks = lastMarks(c.survey);
-  const { raisedAt, rereadAt } = aroundWork(c);
+  const around = aroundWork(c);
+  const { raisedAt, rereadAt } = around;
   const edits = editsOf(c.survey);
   const later = new Map(doBy(c).flatMap((d) => (d.job ? [[d.job as string, d] as const] : [])));
   const ruled = jobs.flatMap((rule): Step[] => {
@@ -196,9 +196,14 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       rule.finds === true ||
       ofOthers ||
       now.every((f) => f.condition === 'watch' && was.some((x) => x.id === f.id && grave(x) > grave(f)));
+    const against =
+      mark?.state === 'done' && !(now.length && ofOthers) && !looksOnly(rule)
+        ? shownAgainst(c, found, around, { rule, proof, at: mark.at })
+        : [];
     const after =
       mark?.state === 'done' &&
       watched &&
+      !against.length &&
       (rule.finds || ofOthers || !untold(c, proof, raised, found)) &&
       readSince(c, proof, mark.at, cylinders);
     // What the eye saw is not said once more as what it makes likely.
@@ -229,6 +234,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         hazards: rule.hazards ?? [],
         proof,
         ...(cylinders.length ? { cylinders } : {}),
+        ...(against.length ? { against: against.map((f) => f.id) } : {}),
         state,
         ...(state === 'open' && later.has(rule.id) ? { by: sayDoBy(c, later.get(rule.id)!) } : {}),
         ...(failed

@@ -12,6 +12,7 @@ import { compare } from './compare.ts';
 import { headFace } from './flat.ts';
 import { floorOf, reachesAnyway } from './floor.ts';
 import { overheated, ranWithoutOilUnread } from '../run/overheated.ts';
+import { drowned } from '../../record/drowned.ts';
 import { inSoak, lastSoak, soakedAt, soakedBefore } from '../turn/soak.ts';
 import { boreWork } from './measure.ts';
 import { worseSinceRun } from './since-run.ts';
@@ -92,6 +93,16 @@ const FREED = 2 / 3;
 /** Leak-down of each cylinder as it stands now. */
 export const leakDownRows = (c: Context): readonly LeakDownRow[] => keep(c, rowsOf);
 
+/**
+ * Water was seen on its plug, in its hole, or on a plug after a run: air that comes out in the water there is the same way in, seen from the
+ * other side, and a needle sees little of it. Of an engine that was under, the water tells of that.
+ */
+const waterSeen = (c: Context, cylinder: number): boolean =>
+  !drowned(c) &&
+  (c.record.all('plugs.read', { cylinder }).some((r) => Array.isArray(r.value) && r.value.includes('water')) ||
+    c.record.all('plugs.hole', { cylinder }).some((r) => r.value === 'water') ||
+    c.record.all('run.plugAfter').some((r) => r.value === 'wet'));
+
 function rowsOf(c: Context): readonly LeakDownRow[] {
   // Air that left the old rings, or the old gasket, is none of the new ones'.
   const renewed = latestAt(c.renewed('compression.leakdown').map((at) => ({ at })));
@@ -149,7 +160,11 @@ function rowsOf(c: Context): readonly LeakDownRow[] {
     const tester = testerFrom(readings.at(-1)?.instrument);
     const port = atPort && all.length === 1 && share >= leakBands(c, tester).watch;
     const against =
-      !port && all.length === 1 && share >= leakBands(c, tester).fault && needleSawNone(c, cylinder, all[0]!.at);
+      !port &&
+      all.length === 1 &&
+      share >= leakBands(c, tester).fault &&
+      needleSawNone(c, cylinder, all[0]!.at) &&
+      !(escapes.includes('water') && waterSeen(c, cylinder));
     return [
       {
         cylinder,

@@ -8,6 +8,15 @@ const HOT_FOR = 30;
 /** Until when it is hot. */
 export const hotUntil = (died: Instant): Instant => new Date(Date.parse(died) + HOT_FOR * 60_000).toISOString();
 
+/** Read only on an engine that runs. */
+const RUNNING = ['fuel.vacuumIdle', 'fuel.vacuumSpeed', 'fuel.vacuumPortable', 'fuel.vacuumOpen', 'run.rpm'] as const;
+
+/** It was started again after it died, or something was read since that only a running engine shows. */
+export const runsAgain = (c: Context, died: Instant): boolean =>
+  c.record.all('run.event').some((r) => r.value === 'start' && isAfter(r.at, died)) ||
+  RUNNING.some((item) => c.record.all(item).some((r) => typeof r.value === 'number' && isAfter(r.at, died))) ||
+  c.record.all('fuel.revived').some((r) => r.value === 'yes' && isAfter(r.at, died));
+
 /** Looks at spark after it died, and before it was cold. */
 export const sparkWhileHot = (c: Context, died: Instant): readonly Reading[] =>
   c.record.all('spark.result').filter((r) => !isAfter(died, r.at) && !isAfter(r.at, hotUntil(died)));

@@ -65,7 +65,8 @@ export function analyse(c: Context): SparkAnalysed {
       ...found,
       ...standing,
       ...list
-        .filter((s) => s.mixed && !explainedBy(guilty, s))
+        // Something was mended since: whether it still comes and goes is seen by the next look.
+        .filter((s) => s.mixed && !explainedBy(guilty, s) && !sparkWork(c).some((at) => isAfter(at, s.at)))
         .map(({ cylinder }): SparkFact => ({ kind: 'unsteady', cylinder, condition: 'watch', values: {} })),
       ...failsWarm(
         c,
@@ -96,9 +97,9 @@ const accused = ({ part, cylinder, doubt }: Accused, poor: boolean): SparkFact &
   values: { part }
 });
 
-/** None before the trial and good after it is what the trial did, no spark that comes and goes. */
+/** None before the trial and good after it is what the trial did, no spark that comes and goes; nor is what its own bad part does. */
 const explainedBy = (guilty: readonly Accused[], s: Seen): boolean =>
-  s.result === 'good' && guilty.some((g) => g.cylinder === undefined || g.cylinder === s.cylinder);
+  guilty.some((g) => g.cylinder === s.cylinder || (s.result === 'good' && g.cylinder === undefined));
 
 /** What sparks cold and not warm: its own coil where others spark warm, what they share where none does. */
 function failsWarm(c: Context, list: readonly Seen[]): SparkFact[] {

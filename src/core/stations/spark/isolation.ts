@@ -1,7 +1,7 @@
 import type { Profile } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { eliminate, type Elimination, type Trial } from '../../findings/elimination.ts';
-import { isAfter, type Instant } from '../../units/instant.ts';
+import { isAfter, latestInstant, type Instant } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
 import { isSlow, type SparkReading } from './measure.ts';
 import type { Seen } from './facts.ts';
@@ -292,7 +292,7 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
   const round = c.record.round('spark.result');
   // Asked anew after work, once spark was looked at again: until then it stands as it was.
   const looked = c.record.all('spark.result').at(-1)?.at ?? '';
-  const worked = c.worked('spark').findLast((w) => isAfter(looked, w));
+  const worked = latestInstant([...c.worked('spark'), ...c.renewed(item)].filter((w) => isAfter(looked, w)));
   const mine = c.record.all(item, { round }).filter((r) => {
     if (worked && !isAfter(r.at, worked)) return false;
     if (r.cylinder !== undefined) return dead.length === 1 && r.cylinder === dead[0];

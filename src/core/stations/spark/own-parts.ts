@@ -1,5 +1,6 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { pastPlug } from './isolation.ts';
+import { sparkWork } from './measure.ts';
 import { sparkSeen } from './seen.ts';
 import { isAfter } from '../../units/instant.ts';
 
@@ -16,6 +17,13 @@ export function ownPartsStay(c: Context): boolean {
     (item) => !(item === 'spark.leadSwap' && onPlug(c)) && !(item === 'spark.plugSwap' && poor.every(pastPlug))
   );
   return poor.length > 0 && fitted.every((item) => c.record.value(item) === 'stays');
+}
+
+/** Something was mended since each of those that spark badly was looked at: whether they still do is seen first. */
+export function mendedSinceSeen(c: Context): boolean {
+  const poor = sparkSeen(c).filter((s) => s.result !== 'good');
+  const work = sparkWork(c);
+  return poor.length > 0 && poor.every((s) => work.some((at) => isAfter(at, s.at)));
 }
 
 /** Every cylinder of several sparks badly, or thin and orange: what they share is looked at before the parts of any one. */

@@ -137,7 +137,9 @@ test('leak-down is judged by its tester, and air at a neighbour is the gasket', 
   await page.getByText('where air is available').click();
   await page.getByRole('textbox', { name: 'Leak-down, cylinder 1' }).fill('32 %');
   await page.getByRole('textbox', { name: 'Leak-down, cylinder 1' }).press('Enter');
-  await expect(page.getByText(/like a hole of 1.1 mm.*Listen where the air comes out/)).toBeVisible();
+  await expect(
+    page.getByRole('article').getByText(/like a hole of 1.1 mm.*Listen where the air comes out/)
+  ).toBeVisible();
   await page
     .getByRole('group', { name: 'Air of cylinder 1 comes out at' })
     .getByText('the neighbour’s plug hole')

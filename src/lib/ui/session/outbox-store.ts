@@ -131,6 +131,8 @@ export async function dropUnsent(ids: readonly string[]): Promise<void> {
   await database()
     .then(async (db) => {
       const tx = db.transaction(STORE, 'readwrite');
+      // Where one of its requests fails, that is what rejects: nobody waits for the end of the transaction then.
+      tx.done.catch(() => undefined);
       for (const id of ids) {
         const key = await tx.store.index('id').getKey(id);
         if (key !== undefined) await tx.store.delete(key);

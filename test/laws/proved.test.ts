@@ -65,7 +65,9 @@ describe('work that did not help', () => {
   });
   it.each([
     ['pump', 'cooling.stream', 'none', 'weak'],
-    ['bowl', 'fuel.floods', 'yes', 'slow']
+    ['bowl', 'fuel.floods', 'yes', 'slow'],
+    ['starter', 'plugs.starterCircuit', 'nothing', 'slow'],
+    ['linkage', 'turn.forward', 'no', 'slips']
   ] as const)('%s: %s that was “%s” and is “%s” now is better, and no proof', (job, what, was, now) => {
     const b = new Bench(two).read(what, was).done(job).wait(1).read(what, now);
     expect(state(b, job)).toBe('done');

@@ -42,7 +42,8 @@ export const electrics = {
     proof: {
       station: 'plugs',
       text: 'turns well through its own circuit',
-      reads: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts']
+      reads: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'],
+      wants: { 'plugs.starterCircuit': 'turns' }
     },
     opens: ['cowl']
   },

@@ -76,7 +76,8 @@ export const gearCase = {
     proof: {
       station: 'turn',
       text: 'neutral free, forward and reverse follow, reverse lock rises',
-      reads: ['turn.neutral', 'turn.forward', 'turn.reverse']
+      reads: ['turn.neutral', 'turn.forward', 'turn.reverse'],
+      wants: { 'turn.forward': 'follows', 'turn.reverse': 'follows' }
     },
     renews: ['turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears']
   },

@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { supplyIds, supplyOf, type SupplyId } from '../care/supplies.ts';
 
-const short = (what: string) => z.string().check(z.trim(), z.minLength(1, `name the ${what}`), z.maxLength(60));
+const short = (what: string) =>
+  z.string().check(z.trim(), z.minLength(1, `name the ${what}`), z.maxLength(60, 'sixty letters at most'));
 
 /** Volumes are counted in whole mL, so that sums of bottles come out even. */
 const ML = 1e-6;
@@ -23,8 +24,10 @@ export const packSchema = z
     })
   );
 export type Pack = z.infer<typeof packSchema>;
+/** More ways of buying six things are a price list of somebody else’s. */
+export const MOST_PACKS = 100;
 /** Every pack that the shop knows. */
-export const packsSchema = z.array(packSchema).check(z.maxLength(100));
+export const packsSchema = z.array(packSchema).check(z.maxLength(MOST_PACKS));
 
 /** One way to buy an amount. */
 export interface Buying {

@@ -8,7 +8,7 @@ import { packSaid } from '$core/parts/together.ts';
 import { ordersOf, togetherFor } from '$lib/server/parts.ts';
 import { currentPacks, savePacks } from '$lib/server/store/shop.ts';
 import { supplyIds, supplyOf, type SupplyId } from '$core/care/supplies.ts';
-import { packSchema } from '$core/parts/packs.ts';
+import { MOST_PACKS, packSchema } from '$core/parts/packs.ts';
 import { fail } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import type { Actions, PageServerLoad } from './$types';
@@ -76,7 +76,14 @@ export const actions: Actions = {
       const issue = pack.error.issues[0]!;
       return fail(400, { pack: true, typed, errors: { [String(issue.path[0] ?? 'called')]: issue.message } });
     }
-    savePacks([...currentPacks(), pack.data], locals.prefs.who);
+    const packs = currentPacks();
+    if (packs.length >= MOST_PACKS)
+      return fail(400, {
+        pack: true,
+        typed,
+        errors: { called: `${MOST_PACKS} are written down already: take one off that nobody sells any more.` }
+      });
+    savePacks([...packs, pack.data], locals.prefs.who);
     return { saved: 'pack' };
   },
   noPack: async ({ request, locals }) => {

@@ -72,6 +72,19 @@ describe('work that did not help', () => {
     const b = new Bench(two).read(what, was).done(job).wait(1).read(what, now);
     expect(state(b, job)).toBe('done');
   });
+  it('renewed unasked, a coil is proved at the cylinder that sparks badly, and by no “unknown”', () => {
+    const weak = (): Bench =>
+      new Bench(two)
+        .read('spark.lanyard', 'yes')
+        .read('spark.result', 'weak', { cylinder: 2, ...tester })
+        .done('coil');
+    const b = weak().wait(0.1);
+    for (const cylinder of [1, 3]) b.read('spark.result', 'good', { cylinder, ...tester });
+    b.read('spark.result', 'unknown', { cylinder: 2 });
+    expect(state(b, 'coil')).toBe('done');
+    expect(b.said('spark.weak.2')).not.toMatch(/left it so/);
+    expect(state(b.read('spark.result', 'good', { cylinder: 2, ...tester }), 'coil')).toBe('proved');
+  });
   const three = (): Bench => {
     const b = new Bench(two).read('spark.lanyard', 'yes');
     for (const cylinder of [1, 2]) b.read('spark.result', 'good', { cylinder, ...tester });

@@ -61,6 +61,11 @@ export interface Step {
 /** A look that is written as a job: it finds out, and has nothing to fail. */
 const looksOnly = (rule: JobRule): boolean => rule.phase === 'repeat' || rule.finds === true;
 
+/** Cylinders that something is found at by the check of a proof: work that nothing had asked for is proved at those. */
+const badAt = (found: readonly Finding[], { station }: Proof): number[] => [
+  ...new Set(found.flatMap((f) => (f.station === station && f.condition !== 'sound' ? (f.cylinder ?? []) : [])))
+];
+
 /**
  * Whether the check that proves a job cannot tell yet of the very cylinder it was for, or of any where nothing found had asked for it; or
  * asks for more of what the proof reads: it doubts it, or a test of it is half done.
@@ -205,7 +210,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       watched &&
       !against.length &&
       (rule.finds || ofOthers || !untold(c, proof, raised, found)) &&
-      readSince(c, proof, mark.at, cylinders);
+      readSince(c, proof, mark.at, cylinders.length ? cylinders : badAt(found, proof));
     // What the eye saw is not said once more as what it makes likely.
     const beyond = behind.filter((s) => {
       const [first, ...more] = s.evidence.filter((w) => w.weight > 0);

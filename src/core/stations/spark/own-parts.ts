@@ -36,6 +36,8 @@ export function poorEverywhere(c: Context): boolean {
 
 /** The same, or a good one was put in the place of each and the cylinder is as weak as before: what drives it is left. */
 export function ownPartsTried(c: Context, cylinder: number | undefined): boolean {
-  const looks = c.record.all('spark.result', cylinder === undefined ? {} : { cylinder });
+  const looks = c.record
+    .all('spark.result', cylinder === undefined ? {} : { cylinder })
+    .filter((r) => r.value !== 'unknown');
   return ownPartsStay(c) || c.renewed('spark.coilSwap').some((at) => looks.some((r) => isAfter(r.at, at)));
 }

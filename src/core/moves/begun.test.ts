@@ -92,7 +92,13 @@ describe('work that is done and not proved', () => {
     expect(asked({ steps: against, asks: [ask(weak)] })).toBe(false);
     expect(asked({ steps: against, asks: [ask(weak)] }, false)).toBe(true);
     expect(asked({ steps: against, asks: [ask()] })).toBe(true);
-    expect(asked({ steps: against })).toBe(true);
+    expect(proofs({ steps: against })[0]!.class).toBe(9);
+    expect(proofs({ steps: against }, false)[0]!.class).toBe(3);
+    // It is shown anew by a run that is on the list.
+    const run = (more: Partial<Step> = {}): Step => step('run-again', { state: 'open', ...more });
+    expect(asked({ steps: [...against, run()] })).toBe(false);
+    expect(asked({ steps: [...against, run({ state: 'done' })] })).toBe(true);
+    expect(asked({ steps: [...against, run({ by: 'at 5 h' })] })).toBe(true);
   });
   it('another of its own readings that is asked for is the proof', () => {
     const same = { items: ['spark.result'] as const };

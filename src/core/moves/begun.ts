@@ -87,8 +87,12 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
         f.cylinder !== undefined &&
         !!s.cylinders?.includes(f.cylinder);
       if (since && !more && findings.some(still)) return [];
-      // What was read to prove it shows something else, or the same: what that asks for is next.
-      if (since && !more && asks.some((a) => s.against?.includes(a.finding.id))) return [];
+      // What was read to prove it shows something else, or the same: what that asks for is next, or the run that shows it anew.
+      const against = since && !!s.against?.length;
+      const shownElse =
+        asks.some((a) => s.against?.includes(a.finding.id)) ||
+        steps.some((x) => x.state === 'open' && !x.by && traitsOf(x.id).phase === 'running');
+      if (against && !more && shownElse) return [];
       // What raised it still stands by its old reading, and says itself which look would close it.
       if (since && !more && asks.some((a) => a.kind !== 'job' && a.station === station && raises(s.id, a.finding)))
         return [];
@@ -104,7 +108,8 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
       return [
         {
           kind: 'repeat',
-          class: more ? 8 : 3,
+          // With nothing that would change it, the same reading once more comes last.
+          class: more ? 8 : against ? 9 : 3,
           id: `proof:${s.id}`,
           title: `Prove it: ${station === s.proof.station && !s.own ? s.proof.text : `${stations[station].title.toLowerCase()} again`}`,
           station,

@@ -85,6 +85,13 @@ describe('work that did not help', () => {
     expect(b.said('spark.weak.2')).not.toMatch(/left it so/);
     expect(state(b.read('spark.result', 'good', { cylinder: 2, ...tester }), 'coil')).toBe('proved');
   });
+  it('plugs renewed for a swap are not proved by none again, though nobody knows of the others', () => {
+    const b = new Bench(two).read('spark.lanyard', 'yes').read('spark.result', 'none', { cylinder: 3, ...tester });
+    b.read('spark.plugSwap', 'moves', { cylinder: 3 }).done('plugs').wait(0.1);
+    b.read('spark.result', 'none', { cylinder: 3, ...tester });
+    expect(b.ids()).toContain('spark.undecided.3:cannot-tell');
+    expect(state(b, 'plugs')).toBe('done');
+  });
   const three = (): Bench => {
     const b = new Bench(two).read('spark.lanyard', 'yes');
     for (const cylinder of [1, 2]) b.read('spark.result', 'good', { cylinder, ...tester });

@@ -72,7 +72,12 @@ export const ignition = {
     parts: ['plug lead and cap'],
     minutes: 15,
     hazards: ['high-voltage'],
-    proof: { station: 'spark', text: 'good spark on that cylinder, in shade', reads: ['spark.result'] },
+    proof: {
+      station: 'spark',
+      text: 'good spark on that cylinder, in shade',
+      reads: ['spark.result'],
+      wants: { 'spark.result': 'good' }
+    },
     opens: ['cowl']
   },
   'spark-own': {
@@ -101,7 +106,12 @@ export const ignition = {
     parts: ['spark plug', 'cap or lead if it moves'],
     minutes: 15,
     hazards: ['high-voltage'],
-    proof: { station: 'spark', text: 'good spark on that cylinder', reads: ['spark.result'] },
+    proof: {
+      station: 'spark',
+      text: 'good spark on that cylinder',
+      reads: ['spark.result'],
+      wants: { 'spark.result': 'good' }
+    },
     opens: ['cowl', 'plugs'],
     torque: ['torque.plug']
   },
@@ -201,7 +211,14 @@ export const ignition = {
     parts: ['spark plugs'],
     minutes: 15,
     proof: { station: 'plugs', text: 'every plug reads and gaps as it should', reads: ['plugs.read', 'plugs.gap'] },
-    proofAt: { spark: { station: 'spark', text: 'good spark on that cylinder, in shade', reads: ['spark.result'] } },
+    proofAt: {
+      spark: {
+        station: 'spark',
+        text: 'good spark on that cylinder, in shade',
+        reads: ['spark.result'],
+        wants: { 'spark.result': 'good' }
+      }
+    },
     opens: ['cowl', 'plugs'],
     torque: ['torque.plug'],
     counts: ['plugs']

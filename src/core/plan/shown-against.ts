@@ -21,10 +21,14 @@ const watchedOn = (f: Finding, was: readonly Finding[]): boolean =>
     (f.station === 'look' && was.some((x) => kindOf(x.id) === kindOf(f.id) && grave(x) > grave(f))));
 
 /** Told since, and not what proves it: then the least of what is found there stands against it. */
-const fallsShort = (c: Context, { wants }: Proof, at: string): boolean =>
+const fallsShort = (c: Context, { wants }: Proof, at: string, cylinders: readonly number[]): boolean =>
   Object.entries(wants ?? {}).some(([item, good]) => {
-    const told = c.record.all(item as ItemId).findLast((r) => r.value !== 'unknown' && isAfter(r.at, at));
-    return told !== undefined && told.value !== good;
+    const told = c.record.all(item as ItemId).filter((r) => r.value !== 'unknown' && isAfter(r.at, at));
+    // Of each cylinder it was for the last word, of the engine where it belongs to none.
+    const last = new Map(told.map((r) => [r.cylinder, r.value]));
+    return [...last].some(
+      ([k, value]) => value !== good && (k === undefined || !cylinders.length || cylinders.includes(k))
+    );
   });
 
 /**
@@ -41,7 +45,7 @@ export function shownAgainst(
   if (!reads || !readSince(c, proof, at)) return [];
   const was = raisedAt(rule, at);
   const mine = [...new Set(was.flatMap((f) => f.cylinder ?? []))];
-  const short = fallsShort(c, proof, at);
+  const short = fallsShort(c, proof, at, mine);
   const bad = (f: Finding): boolean =>
     f.condition === 'fault' ||
     (f.condition === 'cannot-tell' && (short || raisers(rule, [f]).length > 0)) ||

@@ -1,7 +1,8 @@
 import { cylinderCount, known } from '../engine/profile.ts';
 import type { Engine } from '../engine/engine.ts';
 import { BORE_OIL } from '../procedures/figures.ts';
-import { capacityOf } from '../stations/gear/refill.ts';
+import { capacityOf } from '../stations/gear/capacity.ts';
+import { plugCount } from '../stations/gear/refill.ts';
 import { say, type DimensionName, type System } from '../units/index.ts';
 
 interface Supply {
@@ -10,12 +11,6 @@ interface Supply {
   readonly dimension?: DimensionName;
   /** What one engine takes, m³ or pieces; nothing where nobody entered what it depends on. */
   readonly amount: (e: Engine) => number | undefined;
-}
-
-/** Washers of a gear case: one for each plug that it is known to have. */
-function washers({ profile }: Engine): number | undefined {
-  const plugs = [profile.plugDrain, profile.plugLevel, profile.plugVent];
-  return plugs.some((p) => p === undefined || p === 'unknown') ? undefined : plugs.filter((p) => p === 'fitted').length;
 }
 
 /** What is bought by the bottle or the set and goes into many engines, with how much of it one takes. C: common practice. */
@@ -29,9 +24,9 @@ export const supplies = {
   gearOil: {
     label: 'gear oil',
     dimension: 'oil',
-    amount: ({ manual, profile }) => capacityOf(manual?.['gear.capacity']?.value, profile)
+    amount: capacityOf
   },
-  plugWashers: { label: 'plug washers', amount: washers },
+  plugWashers: { label: 'plug washers', amount: ({ profile }) => plugCount(profile) },
   sparkPlugs: { label: 'spark plugs', amount: ({ profile }) => cylinderCount(profile) },
   boreOil: {
     label: 'oil for the bores',

@@ -1,8 +1,9 @@
 import { isShortKind } from '../../engine/case-kind.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { runs } from '../../findings/ran.ts';
 import type { Reading } from '../../record/reading.ts';
-import { byTime, compareInstants, isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
+import { compareInstants, isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import { askedMix } from './correct.ts';
 import type { FuelFact } from './facts.ts';
 import { injectionStarved, ranOnEmptyTank } from './oil-tank.ts';
@@ -77,11 +78,7 @@ const RAN_DRY = 3;
  */
 export function ranWithoutOil(c: Context): Instant | undefined {
   const way = oilWay(c);
-  const runs = [
-    ...c.record.all('run.event').filter((r) => r.value === 'start'),
-    ...c.record.all('run.outcome').filter((r) => r.value !== 'unknown' && r.value !== 'failed')
-  ].sort(byTime);
-  if (way === 'tank') return ranOnEmptyTank(c, runs);
+  if (way === 'tank') return ranOnEmptyTank(c, runs(c));
   if (way !== 'fuel') return undefined;
   const wanted = askedMix(c)?.wanted.value;
   const lean = (v: unknown): boolean => typeof v === 'number' && wanted !== undefined && v > RAN_DRY * wanted;
@@ -95,7 +92,7 @@ export function ranWithoutOil(c: Context): Instant | undefined {
     ...c.record.all('fuel.tank').flatMap((r) => (r.value === 'unknown' ? [] : [r.at])),
     ...c.record.all('fuel.oilAdded').map((r) => r.at)
   ];
-  return runs.findLast(({ at }) =>
+  return runs(c).findLast(({ at }) =>
     told.some((t) => {
       const [first, last] = isAfter(at, t.at) ? [t.at, at] : [at, t.at];
       return !filled.some((f) => isAfter(f, first) && !isAfter(f, last));

@@ -59,7 +59,7 @@ export function ranOnEmptyTank(c: Context, runs: readonly { readonly at: Instant
     ...empty.map((r) => ({ at: r.at, undone: [...c.touched('fuel.oilTank'), ...seenFilled] })),
     ...still.map((r) => ({ at: r.at, undone: c.touched('fuel.oilMoves') }))
   ];
-  return [...runs].sort(byTime).findLast(
+  return runs.findLast(
     ({ at }) =>
       !mixedBefore(c, at) &&
       told.some((t) => {

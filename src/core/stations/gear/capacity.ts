@@ -1,9 +1,14 @@
+import type { Engine } from '../../engine/engine.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { isAfter } from '../../units/instant.ts';
 
-/** What this gear case takes by the manual, else by its profile, m³. */
+/** What an engine's gear case takes by its manual, else by its profile, m³; nothing where neither says. */
+export const capacityOf = ({ manual, profile }: Pick<Engine, 'manual' | 'profile'>): number | undefined =>
+  manual?.['gear.capacity']?.value ?? known(profile.gearCapacity);
+
+/** The same with where it comes from, as a limit that a finding names. */
 export const ratedCapacity = (c: Context): Judged | undefined =>
   judgedBy(c, 'gear.capacity', known(c.survey.engine.profile.gearCapacity), 'engine profile');
 

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { contextOf } from '../../findings/context.ts';
 import { Bench } from '../../../../test/case.ts';
 import { frost } from './frost.ts';
-import { bottlesFor, capacityOf, plugCount, refillSteps } from './refill.ts';
+import { capacityOf } from './capacity.ts';
+import { bottlesFor, plugCount, refillSteps } from './refill.ts';
 
 describe('filling the case', () => {
   it('counts a washer for every plug there is, and none it does not know', () => {
@@ -30,7 +31,10 @@ describe('filling the case', () => {
     expect(bottlesFor(500e-6, 250e-6)).toEqual({ bottles: 2, over: 0 });
     expect(() => bottlesFor(0, 250e-6)).toThrow(RangeError);
     expect(() => bottlesFor(1e-4, 0)).toThrow(RangeError);
-    expect(capacityOf(3e-4, { gearCapacity: 2e-4 })).toBe(3e-4);
+    const profile = { gearCapacity: 2e-4 };
+    expect(capacityOf({ profile })).toBe(2e-4);
+    expect(capacityOf({ profile, manual: { 'gear.capacity': { value: 3e-4 } } })).toBe(3e-4);
+    expect(capacityOf({ profile: { gearCapacity: 'unknown' } })).toBeUndefined();
   });
   it('trapped air shows: oil at the level hole long before the case can be full', () => {
     const b = new Bench({ gearCapacity: 400e-6 }).read('gear.poured', 200e-6).read('gear.levelHole', 'bubbleFree');

@@ -1,4 +1,4 @@
-import { known, type Profile } from '../../engine/profile.ts';
+import type { Profile } from '../../engine/profile.ts';
 
 export interface RefillStep {
   readonly id: string;
@@ -47,7 +47,3 @@ export function bottlesFor(capacity: number, bottle: number): { readonly bottles
   const bottles = Math.ceil(capacity / bottle - 1e-9);
   return { bottles, over: bottles * bottle - capacity };
 }
-
-/** What this case takes, from the manual or the profile. */
-export const capacityOf = (manual: number | undefined, p: Profile): number | undefined =>
-  manual ?? known(p.gearCapacity);

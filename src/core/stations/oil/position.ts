@@ -1,5 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { runs } from '../../findings/ran.ts';
 import { roundOf } from '../../record/current.ts';
 import type { Reading } from '../../record/reading.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
@@ -62,7 +63,7 @@ const filled = (c: Context): { readonly at: Instant }[] =>
 
 /** Whether the engine was run, filled or drained between two moments: two dips across it are not of one level. */
 function changedBetween(c: Context, a: Instant, b: Instant): boolean {
-  const events = [...filled(c), ...c.record.all('run.event').filter((r) => r.value === 'start')];
+  const events = [...filled(c), ...runs(c)];
   return events.some((r) => isAfter(r.at, a) && !isAfter(r.at, b));
 }
 

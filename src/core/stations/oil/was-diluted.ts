@@ -1,4 +1,5 @@
 import type { Context } from '../../findings/context.ts';
+import { runs } from '../../findings/ran.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { changedAfter } from './changed.ts';
 import { dips } from './position.ts';
@@ -24,10 +25,7 @@ export function changedForFuel(c: Context): Instant | undefined {
 /** Oil that had fuel in it was changed, the engine ran since, and nobody has dipped after that run whether it rises again. */
 export function undippedSinceDiluted(c: Context): boolean {
   const changed = changedForFuel(c);
-  const [ran] = c.record
-    .all('run.outcome')
-    .filter((r) => r.value !== 'failed' && r.value !== 'unknown' && isAfter(r.at, changed))
-    .toSorted(byTime);
+  const ran = runs(c).find((r) => isAfter(r.at, changed));
   if (!changed || !ran) return false;
   const { agree, last } = dips(c);
   return !(agree && last.every((d) => isAfter(d.taken, ran.at)));

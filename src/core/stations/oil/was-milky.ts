@@ -1,5 +1,6 @@
 import type { Context } from '../../findings/context.ts';
-import { latestAt, isAfter, type Instant } from '../../units/instant.ts';
+import { runs } from '../../findings/ran.ts';
+import { isAfter, type Instant } from '../../units/instant.ts';
 import { ofThisOil } from './as-it-is.ts';
 import { changedAfter } from './changed.ts';
 import { takenOut } from './sump.ts';
@@ -34,11 +35,9 @@ export function milkyBefore(c: Context): MilkyStage | undefined {
   if (changed === '') return undefined;
   const seen = c.record.all('oil.look').findLast((r) => SAID.has(r.value) && !isAfter(changed, r.at));
   if (!seen) return 'unseen';
-  const runs = c.record
-    .all('run.outcome')
-    .filter((r) => r.value !== 'failed' && r.value !== 'unknown' && isAfter(r.at, changed));
-  if (!runs.length) return 'run-first';
-  return isAfter(seen.at, latestAt(runs.slice(0, 1))) ? undefined : 'after-run';
+  const ran = runs(c).find((r) => isAfter(r.at, changed));
+  if (!ran) return 'run-first';
+  return isAfter(seen.at, ran.at) ? undefined : 'after-run';
 }
 
 /** Milky once more, after it had been changed for that: where the water comes in is looked for, before the same once more. */

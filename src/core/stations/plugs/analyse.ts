@@ -1,6 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { ranAfter } from '../../findings/ran.ts';
 import { gravest } from '../../findings/finding.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { lastTelling, ofThisPart } from '../../findings/renewed.ts';
@@ -121,7 +122,7 @@ export function dryAfterStart(c: Context): { readonly at: string; readonly dry: 
 function cleaned(c: Context): PlugFact[] {
   const { fuelSystem } = c.survey.engine.profile;
   if (fuelSystem !== undefined && fuelSystem !== 'unknown' && fuelSystem !== 'carburettor') return [];
-  if (c.record.last('run.outcome')) return [];
+  if (ranAfter(c)) return [];
   return cylindersOf(c).flatMap((cylinder): PlugFact[] => {
     const [now, told] = [c.record.last('plugs.read', cylinder), lastTelling(c, 'plugs.read', cylinder)];
     if (!told || told === now || !Array.isArray(told.value)) return [];

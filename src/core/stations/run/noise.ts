@@ -1,4 +1,5 @@
 import type { Context } from '../../findings/context.ts';
+import { ranWellAfter } from '../../findings/ran.ts';
 import { isAfter, type Instant } from '../../units/instant.ts';
 import { causeAt } from './symptoms.ts';
 
@@ -25,9 +26,7 @@ export function lastNoise(c: Context): (Noise & { readonly gone: boolean }) | un
   const heard = another ? undefined : placed;
   const shown = heard ?? stop;
   if (!shown) return undefined;
-  const gone =
-    told.some((r) => r.value === 'none' && isAfter(r.at, shown.at)) ||
-    (!heard && c.record.all('run.outcome').some((r) => r.value === 'ran' && isAfter(r.at, shown.at)));
+  const gone = told.some((r) => r.value === 'none' && isAfter(r.at, shown.at)) || (!heard && ranWellAfter(c, shown.at));
   const place = heard ? (heard.value as NoisePlace) : undefined;
   // Work at another place quietens nothing; of a noise that nobody placed, any that may.
   const worked = c.renewed('run.noise', place);

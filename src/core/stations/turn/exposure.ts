@@ -1,4 +1,5 @@
 import type { Context } from '../../findings/context.ts';
+import { goodRuns } from '../../findings/ran.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { drowned } from '../../record/drowned.ts';
 import { compareInstants, isAfter, type Instant } from '../../units/instant.ts';
@@ -33,7 +34,7 @@ export function exposure(c: Context): Exposure | undefined {
   const stops = [
     ...c.record.all('turn.dried').filter((r) => r.value === 'yes'),
     ...c.record.all('turn.pass').filter((r) => r.value === 'clear'),
-    ...c.record.all('run.outcome').filter((r) => r.value === 'ran')
+    ...goodRuns(c)
   ].map((r) => r.at);
   const stoppedAt = stops.reduce<Instant | undefined>((a, x) => (a && isAfter(x, a) ? a : x), undefined);
   const now = c.now.toISOString();

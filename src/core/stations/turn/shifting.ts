@@ -1,4 +1,5 @@
 import type { Context } from '../../findings/context.ts';
+import { goodRuns } from '../../findings/ran.ts';
 import { isAfter, latestInstant, latestOf } from '../../units/instant.ts';
 import { apartSince } from '../../findings/apart-since.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
@@ -73,7 +74,7 @@ function dragsCold(c: Context): boolean {
   const warm = c.record
     .all('turn.neutral')
     .filter((r) => r.value === 'drags')
-    .some((r) => c.record.all('run.outcome').some((x) => x.value === 'ran' && isAfter(r.at, x.at)));
+    .some((r) => goodRuns(c).some((x) => isAfter(r.at, x.at)));
   return neutral === 'drags' && !bad && !warm;
 }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { bottlesFor, capacityOf, refillSteps } from '$core/stations/gear/refill.ts';
+  import { capacityOf } from '$core/stations/gear/capacity.ts';
+  import { bottlesFor, refillSteps } from '$core/stations/gear/refill.ts';
   import { known } from '$core/engine/profile.ts';
   import { say } from '$core/units/index.ts';
   import PourTally from '../../survey/PourTally.svelte';
@@ -10,7 +11,7 @@
   const session = useSession();
   const engine = $derived(session.survey.engine);
   const steps = $derived(refillSteps(engine.profile));
-  const capacity = $derived(capacityOf(engine.manual?.['gear.capacity']?.value, engine.profile));
+  const capacity = $derived(capacityOf(engine));
   const bottle = $derived(known(session.record.value('gear.bottle')));
   const plan = $derived(capacity && bottle ? bottlesFor(capacity, bottle) : undefined);
 </script>

@@ -11,6 +11,30 @@ const depths = (b: Bench, third = 0.06): Bench =>
     .read('turn.depth', 0.06, { cylinder: 2 })
     .read('turn.depth', third, { cylinder: 3 });
 
+describe('a tight spot, and nobody said where the plugs were', () => {
+  it('is felt all the same, beside the bumps that are missing', () => {
+    const b = new Bench(two).read('turn.result', 'free').read('turn.feel', ['tight']);
+    expect(b.ids()).toEqual(expect.arrayContaining(['turn.feel:watch', 'turn.nobumps:cannot-tell']));
+  });
+  it('work on the leg that left it as it was has failed, and is not proved over and over', () => {
+    const b = tight(new Bench(two))
+      .read('turn.roughNeutral', 'still')
+      .read('turn.roughPinion', 'still')
+      .read('turn.roughLeg', 'smooth')
+      .done('metal')
+      .wait(1)
+      .read('turn.result', 'free')
+      .read('turn.feel', ['tight'])
+      .read('turn.roughNeutral', 'still')
+      .read('turn.roughPinion', 'still')
+      .read('turn.roughLeg', 'smooth')
+      .read('turn.result', 'free')
+      .read('turn.feel', ['tight']);
+    expect(moves(b).join(' | ')).not.toMatch(/Prove it: turns free with the leg on/);
+    expect(b.assessed().steps.find((s) => s.id === 'metal')).toMatchObject({ state: 'open', failed: 'finding' });
+  });
+});
+
 describe('a tight spot in every turn', () => {
   story(
     () => new Bench(two).read('safe.secured', 'yes'),

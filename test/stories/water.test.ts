@@ -172,3 +172,28 @@ describe('a new pump whose stream is poor on its first run', () => {
     expect(moves(b)).toContain('Thermostat in a pan');
   });
 });
+
+describe('no stream from a pump that was good when it was open', () => {
+  const opened = (): Bench =>
+    readyToRun(two)
+      .read('cooling.source', 'tank')
+      .read('cooling.opened', 'yes')
+      .read('cooling.set', 5)
+      .read('cooling.tube', 'seated')
+      .read('cooling.housing', 'good');
+  const dry = (b: Bench): Bench => stop(start(b.wait(1), 'none'), 'stream').read('cooling.screen', 'clear');
+  const again = /^Open the pump once more/;
+  it('with screens and outlet clear it is opened once more: how it was put back was not seen', () => {
+    const b = dry(opened());
+    expect(moves(b)[0]).not.toMatch(again);
+    b.read('cooling.outlet', 'clear');
+    expect(moves(b)[0]).toMatch(again);
+    expect(b.said('cooling')).toMatch(/the pump is opened next/);
+  });
+  it('once it was, that is not asked again; nor after a weak stream, which may be much else', () => {
+    const b = dry(opened()).read('cooling.outlet', 'clear').read('cooling.tube', 'seated').read('cooling.set', 5);
+    expect(moves(b).join(' | ')).not.toMatch(/Open the pump once more/);
+    const weak = stop(start(opened().wait(1), 'weak'), 'other').read('cooling.outlet', 'clear');
+    expect(moves(weak).join(' | ')).not.toMatch(/Open the pump once more/);
+  });
+});

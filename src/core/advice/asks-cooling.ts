@@ -4,7 +4,7 @@ import { isAfter, latestAt, latestInstant } from '../units/instant.ts';
 import { ranDry } from '../stations/cooling/pump.ts';
 import { passages } from '../stations/cooling/passages.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
-import { hotOnMuffs, muffsTried, poorSincePump } from '../stations/cooling/supply.ts';
+import { hotOnMuffs, muffsTried, noneSincePump, poorSincePump } from '../stations/cooling/supply.ts';
 import { lastMarks } from '../jobs/done.ts';
 import { blownThrough, hotterBank, lastSeen, unreadBank, workedOnSinceHot } from '../stations/cooling/seen.ts';
 import type { ItemId } from '../stations/items.ts';
@@ -42,6 +42,13 @@ export const pumpOpen = look(
   'Open the water pump',
   ['cooling.set', 'cooling.cracked', 'cooling.missing', 'cooling.housing'],
   40
+);
+/** Good when it was seen open, and it brings nothing since it went back on: what was seen then is not how it stands now. */
+export const pumpAgain = look(
+  'Open the pump once more: tube in its seals, key, cover, as it was put back',
+  ['cooling.tube', 'cooling.cover', 'cooling.housing', 'cooling.set'],
+  40,
+  { open: noneSincePump }
 );
 /** Only where the stream was seen to be poor, and both banks suffer: a strong one comes through its outlet, and the outlet cools no head. */
 const ofPoorStream = (r: AskRule): AskRule => ({
@@ -193,7 +200,8 @@ export const coolingAsks: Asks = {
       {
         ...pumpOpen,
         open: (c, f) => (f.condition !== 'cannot-tell' || lastSeen(c).stream === 'none') && pumpOpen.open(c, f)
-      }
+      },
+      pumpAgain
     ] as readonly AskRule[]
   ).map(untilWorkedOn),
   'cooling.outlet-cleared': [

@@ -21,6 +21,7 @@ import {
   muffs,
   onThatWater,
   outlet,
+  pumpAgain,
   pumpOpen,
   screens,
   unlessItWasMuffs
@@ -246,7 +247,7 @@ export const runAsks: Asks = {
       open: (c, f) => !waterInside(c) && r.open(c, f)
     }))
   ),
-  'run.no-water': untilFound(screens, outlet, pumpOpen),
+  'run.no-water': untilFound(screens, outlet, pumpOpen, pumpAgain),
   'run.plug-wet': [jacket, job('water-in')],
   'run.failed': failedAsks,
   'run.gears': [
@@ -263,7 +264,7 @@ export const runAsks: Asks = {
     whereItSounds,
     ...nobodyHeard,
     ...heat.map((r): AskRule => stoppedFor(['temperature'], unlessItWasMuffs(r))),
-    ...[muffs, onThatWater, ...[screens, outlet, pumpOpen].map(unlessItWasMuffs)].map((r): AskRule =>
+    ...[muffs, onThatWater, ...[screens, outlet, pumpOpen, pumpAgain].map(unlessItWasMuffs)].map((r): AskRule =>
       stoppedFor(['stream'], r)
     ),
     ...starved.map((r): AskRule => stoppedFor(['fuel'], r)),

@@ -215,7 +215,12 @@ export const turnAsks: Asks = {
       open: (_, f) => (f.values as { again?: boolean } | undefined)?.again !== true
     })
   ],
-  'turn.depths': [repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'] })],
+  'turn.depths': [
+    look('The depth that a straight rod gives: maker’s figure, or a sister engine', ['turn.depthRight'], 10, {
+      open: (c) => pistonDepths(c).alone && !asked(c, 'turn.depthRight')
+    }),
+    repeat('Piston depths again', 'turn', 10, { items: ['turn.depth'], open: (c) => !pistonDepths(c).alone })
+  ],
   'turn.shift': setLinkage,
   'turn.gear': setLinkage,
   'turn.shift-joint': [job('shift-joint')],

@@ -1,4 +1,3 @@
-import { drowned } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
 import { monthsSince, SEASON } from '../findings/elapsed.ts';
 import type { Instant } from '../units/instant.ts';
@@ -167,15 +166,11 @@ const rules: readonly Rule[] = [
 /** Decisive checks that nobody has made yet, in their order; "asked and could not be told" counts as made here. */
 export function decisiveChecks({ context: c }: Judgement): Decisive[] {
   const fitted = new Set(stationsFor(c.survey.engine.profile));
-  return (
-    rules
-      .filter((r) => fitted.has(r.station) && (r.when?.(c) ?? true))
-      .filter((r) => !r.madeBy?.(c) && !r.made.some((i) => stillTells(c, r, c.record.asked(i))))
-      // A drowned engine goes by its protocol until that is through.
-      .filter((r) => !(drowned(c) && r.check === 'look'))
-      .map(({ made: _made, madeBy: _madeBy, goesOff: _goesOff, when: _when, named, ...d }) => ({
-        ...d,
-        title: named?.(c) ?? d.title
-      }))
-  );
+  return rules
+    .filter((r) => fitted.has(r.station) && (r.when?.(c) ?? true))
+    .filter((r) => !r.madeBy?.(c) && !r.made.some((i) => stillTells(c, r, c.record.asked(i))))
+    .map(({ made: _made, madeBy: _madeBy, goesOff: _goesOff, when: _when, named, ...d }) => ({
+      ...d,
+      title: named?.(c) ?? d.title
+    }));
 }

@@ -5,8 +5,8 @@ import { fuelCleared } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import { changes } from '../stations/oil/changes.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
-import { pistonDepths } from '../stations/turn/depths.ts';
-import { displaced, turnedDry } from '../stations/turn/hole-water.ts';
+import { nothingBeside, pistonDepths } from '../stations/turn/depths.ts';
+import { displaced, onlyWithTheOil, turnedDry } from '../stations/turn/hole-water.ts';
 
 export type ProtocolState = 'done' | 'open' | 'stuck';
 
@@ -28,6 +28,8 @@ export interface ProtocolStep {
 }
 
 interface Rule extends Omit<ProtocolStep, 'state' | 'count' | 'how'> {
+  /** Asked in place, where that hangs on the engine. */
+  readonly asks?: (c: Context) => readonly ItemId[];
   readonly how: string | ((c: Context) => string);
   readonly when?: (c: Context) => boolean;
   readonly done?: (c: Context) => boolean;
@@ -77,19 +79,22 @@ const rules: readonly Rule[] = [
     minutes: 10,
     items: ['turn.plugs', 'turn.result', 'turn.water'],
     station: 'turn',
-    done: (c) => c.record.value('turn.plugs') === 'out' && turnedDry(c)
+    // Once it was dry, what the oil still brings out is the oil's to bring: the next pass shows whether more is behind it.
+    done: (c) => c.record.value('turn.plugs') === 'out' && (turnedDry(c) || onlyWithTheOil(c))
   },
   {
     id: 'depths',
     title: 'Piston depth at every top: before any spin',
-    how: 'Two slow hand turns, smooth; then the depth from plug seat to crown at top, twice a cylinder.',
+    how: (c) =>
+      `Two slow hand turns, smooth; then the depth from plug seat to crown at top, twice a cylinder.${pistonDepths(c).alone ? ' One piston has no other to be laid beside: the maker’s figure, or the same depth on another engine of the model.' : ''}`,
     why: 'A rod bent by water passes a compression test and comes through the side later. Bearings may be damaged too: say so.',
     minutes: 15,
     items: ['turn.depth'],
+    asks: (c) => (pistonDepths(c).alone ? ['turn.depth', 'turn.depthRight'] : ['turn.depth']),
     station: 'turn',
     when: running,
     done: (c) => pistonDepths(c).agree === true,
-    stuck: (c) => pistonDepths(c).agree === false
+    stuck: (c) => pistonDepths(c).agree === false || nothingBeside(c)
   },
   {
     id: 'sump',
@@ -229,11 +234,12 @@ export function protocol(c: Context): ProtocolStep[] {
   const ticked = doneAt(c);
   return rules
     .filter((r) => r.when?.(c) ?? true)
-    .map(({ when: _w, done, stuck, counted, how, ...r }) => {
+    .map(({ when: _w, done, stuck, counted, how, asks, ...r }) => {
       const count = counted?.(c);
       return {
         ...r,
         how: typeof how === 'string' ? how : how(c),
+        items: asks?.(c) ?? r.items,
         state: stuck?.(c) ? 'stuck' : (r.mark ? ticked.has(r.mark) : done?.(c)) ? 'done' : 'open',
         ...(count ? { count } : {})
       };

@@ -5,7 +5,7 @@ import type { Context } from '../findings/context.ts';
 import { cylindersOf, cylindersSaid } from '../findings/context.ts';
 import { school } from '../house-rules/rules.ts';
 import { beltWasOff } from '../stations/turn/belt.ts';
-import { pistonDepths } from '../stations/turn/depths.ts';
+import { nothingBeside, pistonDepths } from '../stations/turn/depths.ts';
 import { displaced, turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
 import { oilShutIn, plugsAt } from '../stations/turn/plugs-out.ts';
 import { smooth, turning } from '../stations/turn/turns.ts';
@@ -48,28 +48,36 @@ export const crankRules: readonly HoldRule[] = [
           station: 'turn',
           items: ['turn.result']
         },
-        depths.odd?.again
+        depths.alone && nothingBeside(c)
           ? {
-              text: `piston ${depths.odd.cylinder} stands higher than the others, measured again: this hold does not lift, it goes to a specialist`,
+              text: 'one piston, and no figure to lay its depth beside: this hold does not lift here, it goes to a specialist',
               done: false,
               never: true as const
             }
-          : depths.low.length > depths.once.length
+          : depths.odd?.again
             ? {
-                text: `piston ${depths.low.filter((k) => !depths.once.includes(k)).join(', ')} stands low: this hold does not lift, it goes to a specialist`,
+                text: `piston ${depths.odd.cylinder} stands higher than the others, measured again: this hold does not lift, it goes to a specialist`,
                 done: false,
                 never: true as const
               }
-            : {
-                text: depths.odd
-                  ? `piston ${depths.odd.cylinder} reads higher than the others: its top found anew and measured again`
-                  : depths.once.length
-                    ? `piston ${depths.once.join(', ')} stands low, taken once: its top found anew and measured again`
-                    : 'every piston’s depth at top recorded and agreeing',
-                done: depths.agree === true,
-                station: 'turn',
-                items: ['turn.depth']
-              }
+            : depths.low.length > depths.once.length
+              ? {
+                  text: `piston ${depths.low.filter((k) => !depths.once.includes(k)).join(', ')} stands low: this hold does not lift, it goes to a specialist`,
+                  done: false,
+                  never: true as const
+                }
+              : {
+                  text: depths.odd
+                    ? `piston ${depths.odd.cylinder} reads higher than the others: its top found anew and measured again`
+                    : depths.alone
+                      ? 'the piston’s depth at top recorded, and agreeing with the maker’s figure or with a sister’s'
+                      : depths.once.length
+                        ? `piston ${depths.once.join(', ')} stands low, taken once: its top found anew and measured again`
+                        : 'every piston’s depth at top recorded and agreeing',
+                  done: depths.agree === true,
+                  station: 'turn',
+                  items: depths.alone ? ['turn.depth', 'turn.depthRight'] : ['turn.depth']
+                }
       ];
     }
   },

@@ -174,7 +174,7 @@ export const startRules: readonly HoldRule[] = [
     id: 'drives',
     title: 'Drives in neutral: no start',
     blocks: ['start', 'release'],
-    curedBy: ['linkage', 'shift-joint', 'clutch-dog'],
+    curedBy: ['structure', 'linkage', 'shift-joint', 'clutch-dog'],
     raised: (c) =>
       c.record.value('turn.neutral') === 'drives'
         ? 'It drives the propeller in neutral: boat or stand move off as it starts.'

@@ -128,7 +128,7 @@ export const gearCase = {
     opens: ['case', 'propeller', 'carrier']
   },
   metal: {
-    title: 'Open the gear case and explain the metal',
+    title: 'Open the gear case, look at its gears and bearings',
     raisedBy: [
       only('gear.metal', 'fault'),
       'gear.burnt-again',

@@ -22,14 +22,14 @@ import { jobMove, type Position } from './position.ts';
 /** 2: the drowned engine's next step while its clock runs, and frost with water in the case. */
 export function clocks({ context: c, steps }: Position): Move[] {
   const out: Move[] = steps
-    .filter((s) => s.state === 'open' && traitsOf(s.id).phase === 'today')
+    .filter((s) => s.state === 'open' && !s.failed && traitsOf(s.id).phase === 'today')
     .map((s): Move => jobMove(s, 2));
   if (!drowned(c) || c.survey.assessment.kind !== 'drowned') return out;
   const clock = drownedClock(c);
   // Past what is stuck: the rest still keeps its parts from rusting. The run and what follows it are no longer against the clock.
   const all = protocol(c);
   // What begins to stick is oiled before it sticks, as soon as the water is out; what is stuck lets none out.
-  const sticks = steps.find((s) => s.state === 'open' && s.id === 'soak');
+  const sticks = steps.find((s) => s.state === 'open' && s.id === 'soak' && !s.failed);
   const dry = all.some((s) => s.id === 'plugs' && s.state === 'done');
   const stuck = c.record.value('turn.plugs') === 'out' && c.record.value('turn.result') === 'locked';
   if (sticks && (dry || stuck)) out.push(jobMove(sticks, 2));

@@ -98,10 +98,22 @@ function ending(p: Position): Move | undefined {
   return undefined;
 }
 
-/** Oil was put into the bores to soak, and its day is not over: cranking throws it out again. */
-function soaking(c: Position['context']): boolean {
+/** Oil was put into the bores to soak, and its day is not over: cranking throws it out again, and a run burns it. Until when, ms. */
+function soaking(c: Position['context']): number | undefined {
   const over = soakOver(c);
-  return over !== undefined && !c.past(over);
+  return over !== undefined && !c.past(over) ? over : undefined;
+}
+
+/** Parts go into nothing but what turns badly itself while nobody knows whether the power head will turn. */
+function spendsUnsure(p: Position, m: Move): boolean {
+  if (m.kind !== 'job' || m.class <= 4 || !m.job || !isJobId(m.job) || soaking(p.context) === undefined) return false;
+  if (!p.holds.some((h) => h.id === 'locked' && !h.override)) return false;
+  const job = jobOf(m.job);
+  return (
+    (job.parts?.length ?? 0) > 0 &&
+    job.proof.station !== 'turn' &&
+    !raisers(job, p.findings).some((f) => f.station === 'turn')
+  );
 }
 
 /** Air past rings that stand in oil tells nothing of them. */
@@ -155,9 +167,12 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       if (watch && !madeRunning(m, needs)) return { ...m, waits: 'First: the run is ended.' };
       const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
-        m.class > 2 && (needs === 'crank' || readsAir(m) || onWhatSoaks(p, m)) && soaking(p.context)
-          ? 'First: the oil has its day in the bores.'
+        m.class > 2 &&
+        soaking(p.context) !== undefined &&
+        (needs === 'crank' || needs === 'start' || readsAir(m) || onWhatSoaks(p, m))
+          ? DAY_IN_THE_BORES
           : undefined;
+      const unsure = spendsUnsure(p, m) ? 'First: whether it turns free when the oil has had its day.' : undefined;
       const dry =
         m.class > 2 && (needs === 'crank' || needs === 'start') && p.findings.some((f) => f.id === 'plugs.dry-bores')
           ? 'First: oil into the bores.'
@@ -168,6 +183,7 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
         turns ??
         stuckPlug(p.context, m) ??
         soaks ??
+        unsure ??
         shows ??
         dry ??
         (m.class > 2 ? underWork(p, m, needs) : undefined) ??
@@ -177,6 +193,27 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
       const parts = partsOf(p, m);
       return parts.length ? { ...m, parts, waits: `Waits for ${listed(parts)}.` } : m;
     });
+}
+
+const DAY_IN_THE_BORES = 'First: the oil has its day in the bores.';
+
+/** The day of the oil, where something waits for it and no work that goes on says so. */
+function waitForOil({ context: c }: Position, list: readonly Move[], rest: readonly Move[]): Move[] {
+  const over = soaking(c);
+  if (over === undefined || rest.some((m) => m.id === 'wait:soak') || !list.some((m) => m.waits === DAY_IN_THE_BORES))
+    return [];
+  return [
+    {
+      kind: 'wait',
+      class: 9,
+      id: 'wait:soak',
+      title: 'Wait: the oil has its day in the bores',
+      station: 'turn',
+      minutes: Math.max(1, Math.round((over - c.now.getTime()) / 60_000)),
+      because: 'Cranking throws it out, and a run burns it before it has crept anywhere.',
+      from: new Date(over).toISOString()
+    }
+  ];
 }
 
 /** One thing stands once, where it is most urgent; what waits stands behind what can be done. */
@@ -211,9 +248,9 @@ export function moves(p: Position): Move[] {
   const first = once.findIndex((m) => m.kind === 'job' && m.class > 4 && !m.waits);
   const ask = first < 0 ? undefined : askOwner(p);
   if (ask) once.splice(first, 0, { ...ask, class: once[first]!.class });
-  const rest = waiting(p);
-  // Nobody gives a reason for what may stay while the work that ends it runs by itself.
-  const decide = (m: Move): boolean => rest.length > 0 && m.id.startsWith('gate:') && m.kind === 'decide';
+  const rest = [...waiting(p), ...waitForOil(p, once, waiting(p))];
+  // Nobody hands over, or gives a reason for what may stay, while the work that ends it runs by itself.
+  const decide = (m: Move): boolean => rest.length > 0 && m.id.startsWith('gate:');
   const now = once.filter((m) => !decide(m));
   const later = once.filter(decide);
   if (now.some((m) => !m.waits)) return [...now, ...rest, ...later];

@@ -41,6 +41,10 @@ export function readsOf(m: Move): ((item: ItemId) => boolean) | undefined {
   return look?.size ? (item) => look.has(item) : undefined;
 }
 
+/** A proof that has failed, with nothing else left that would change it: twice is enough of it (M). */
+const TWICE = 2;
+const inVain = (m: Move): boolean => m.id.startsWith('proof:') && m.class === 9 && m.station !== 'run';
+
 /**
  * Whether what a move reads was read so often since the last work on its check that once more is no use. Of a move that does not
  * say what it reads nothing is known: never. Corrections count as what they correct.
@@ -65,7 +69,8 @@ export function triedEnough(c: Context, m: Move): boolean {
   }
   for (const [key, list] of times) {
     const item = allItems[key.slice(0, key.indexOf('|')) as ItemId];
-    const often = item.repeated && !key.startsWith('gear.casePressure') ? OFTEN_REPEATED : OFTEN;
+    const usual = item.repeated && !key.startsWith('gear.casePressure') ? OFTEN_REPEATED : OFTEN;
+    const often = inVain(m) ? Math.min(usual, TWICE) : usual;
     if (list.length >= often) return true;
   }
   return false;

@@ -116,7 +116,7 @@ function leakDown(eye: Eye): void {
     const [least, most] = low ? [0.3, 0.75] : faults.length ? [0.1, 0.2] : [0.03, 0.1];
     const share = draws.between(`leak|${cylinder}`, least, most);
     eye.note('compression.leakdown', Math.round(share * 100) / 100, { cylinder });
-    if (!low) continue;
+    if (!low && !faults.length) continue;
     const heard = new Set(
       faults.map(({ id, kind }) => {
         const places = leakers.get(kind.id)!;

@@ -1,6 +1,7 @@
 import { expectedBumps } from '../stations/turn/analyse.ts';
 import { plain, type Act } from './act.ts';
 import type { Eye } from './eye.ts';
+import { passesOf } from './water.ts';
 
 const routine = { routine: true } as const;
 
@@ -65,6 +66,8 @@ function depths(eye: Eye): void {
       const slip = eye.truth.draws.normal(`depth|${cylinder}|${eye.survey.readings.length}|${n}`, DEPTH_SCATTER);
       eye.note('turn.depth', 0.06 + low + slip, { cylinder });
     }
+  // One piston is laid beside the maker's figure.
+  if (eye.cylinders.length === 1) eye.note('turn.depthRight', 0.06);
 }
 
 function plugs(eye: Eye): void {
@@ -115,6 +118,14 @@ function starter(eye: Eye): void {
   if (!dead) eye.note('plugs.rpm', slow ? draws.between('rpm', 90, 150) : draws.between('rpm', 260, 420));
 }
 
+/** One pass of water-displacing oil, turned and blown dry: water, then drops, then nothing but oil. */
+function displace(eye: Eye): void {
+  const { made, needed } = passesOf(eye.truth, eye.written);
+  const left = needed - made - 1;
+  eye.note('turn.pass', left > 1 ? 'water' : left > 0 ? 'drops' : 'clear');
+  eye.note('turn.dried', left > 0 ? 'part' : 'yes');
+}
+
 /** Plugs out where they were in, and turned again: what the hand feels then. */
 function plugsOut(eye: Eye): void {
   eye.note('turn.plugs', 'out');
@@ -163,7 +174,7 @@ export const headActs: readonly Act[] = [
   { id: 'plugs-out', station: 'turn', items: ['turn.plugs'], take: plugsOut },
   { id: 'bumps', station: 'turn', items: ['turn.bumps'], take: bumps },
   { id: 'holes', station: 'turn', items: ['turn.water'], take: holes },
-  plain('dried', 'turn', ['turn.dried', 'turn.pass']),
+  { id: 'dried', station: 'turn', items: ['turn.dried', 'turn.pass'], take: displace },
   plain('assembled', 'turn', ['turn.assembled']),
   {
     id: 'lock',

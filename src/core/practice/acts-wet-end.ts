@@ -1,6 +1,8 @@
 import { contextWithWork } from '../jobs/work.ts';
 import { askedMix } from '../stations/fuel/correct.ts';
 import { PSI, ZERO_CELSIUS as ZERO_C } from '../units/factors.ts';
+import { drowned } from '../record/drowned.ts';
+import { milkyByWater, waterInSump } from './water.ts';
 import { plain, type Act } from './act.ts';
 import type { Eye } from './eye.ts';
 
@@ -75,11 +77,15 @@ function jar(eye: Eye): void {
   if (dark) eye.note('fuel.jar', 'dark');
   else eye.look(['fuel.jar']);
 }
+const SYSTEM = ['fuel.tank', 'fuel.line', 'fuel.bowl'] as const;
+
 /** What is in the system: fresh once it was drained and filled, else as old as the tank. */
 function system(eye: Eye): void {
-  const fresh = eye.done('fuel-drain');
-  for (const item of ['fuel.tank', 'fuel.line', 'fuel.bowl'] as const)
-    eye.note(item, fresh ? 'fresh' : eye.shows('fuel-dark') ? 'old' : 'fresh');
+  const sunk = drowned(eye);
+  const fresh = sunk || eye.done('fuel-drain');
+  // Of an engine that sank, each is emptied to the last drop before fresh goes in.
+  if (sunk) for (const item of SYSTEM) eye.note(item, 'drained');
+  for (const item of SYSTEM) eye.note(item, fresh ? 'fresh' : eye.shows('fuel-dark') ? 'old' : 'fresh');
 }
 const vent = (eye: Eye): void => {
   eye.note('fuel.vent', eye.shows('vent-shut') ? eye.truth.draws.pick('vent', ['closed', 'blocked']) : 'open');
@@ -154,6 +160,10 @@ function thermostat(eye: Eye): void {
   eye.note('cooling.thermostatPan', pan);
 }
 
+/** What the oil on the stick looks like. */
+const oilLooks = (eye: Eye): string =>
+  eye.shows('oil-milky') || milkyByWater(eye.truth, eye.written) ? 'milky' : eye.shows('oil-fuel') ? 'thin' : 'clean';
+
 /** The dipstick as it truly stands; a first dip may be off, and is right when it has waited, upright and level. */
 function dip(eye: Eye): void {
   const { draws } = eye.truth;
@@ -168,7 +178,7 @@ function dip(eye: Eye): void {
     eye.wait(2);
     eye.note('oil.dip', is);
   }
-  eye.note('oil.look', eye.shows('oil-milky') ? 'milky' : eye.shows('oil-fuel') ? 'thin' : 'clean');
+  eye.note('oil.look', oilLooks(eye));
   eye.note('oil.smell', eye.shows('oil-fuel') ? 'fuel' : 'oil');
 }
 
@@ -177,7 +187,8 @@ function changeOil(eye: Eye): void {
   const { sumpWithFilter } = eye.survey.engine.profile;
   const full = typeof sumpWithFilter === 'number' ? sumpWithFilter : 1e-3;
   eye.note('oil.sump', 'drained');
-  eye.note('oil.drained', 0.95 * full);
+  // Water that got in lies on top of what was in it.
+  eye.note('oil.drained', (0.95 + waterInSump(eye.truth, eye.written)) * full);
   eye.note('oil.poured', full);
 }
 

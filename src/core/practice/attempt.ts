@@ -112,6 +112,7 @@ export class Attempt {
     } else if (move.id.startsWith('gate:')) this.gate(move);
     else {
       this.pass(move.minutes);
+      if (move.mark) this.mark(move.mark);
       this.look(move);
     }
     return true;

@@ -68,12 +68,14 @@ export class Eye {
   besides = (sign: string, artefact: string): boolean =>
     this.truth.model.suspects.some((s) => s.id !== artefact && this.faults.has(s.id) && this.by(sign, s));
 
+  /** What was read before this look, and in it so far. */
+  get written(): readonly Reading[] {
+    return [...this.survey.readings, ...this.out];
+  }
   /** Whether anything of an item was read before this look. */
   read = (item: ItemId, cylinder?: number): boolean =>
-    [...this.survey.readings, ...this.out].some(
-      (r) => r.what === item && (cylinder === undefined || r.cylinder === cylinder)
-    );
-  last = (item: ItemId): unknown => [...this.survey.readings, ...this.out].findLast((r) => r.what === item)?.value;
+    this.written.some((r) => r.what === item && (cylinder === undefined || r.cylinder === cylinder));
+  last = (item: ItemId): unknown => this.written.findLast((r) => r.what === item)?.value;
   done = (job: string): boolean => (this.survey.steps ?? []).some((s) => s.step === job && s.state === 'done');
 
   /** Whether a job was done and an item was not read since. */

@@ -7,6 +7,7 @@ import { curesOf, strengths, type SystemId } from '../diagnosis/knowledge/shape.
 import { emptySurvey, type SurveyFile } from '../record/survey-file.ts';
 import { practiceEngines } from './engines.ts';
 import { Draws } from './random.ts';
+import { fuelEmptied } from './water.ts';
 
 /** How many faults an engine has: none, exactly one that shows itself somewhere, or as many as such a case usually brings. */
 export type FaultCount = 'none' | 'one' | 'usual';
@@ -43,7 +44,21 @@ const kinds = ['long-stored', 'neglected', 'spring-return'] as const satisfies r
 /** When every practice engine comes in; only what passes after it counts. */
 const INTAKE = '2026-05-04T07:00:00.000Z';
 
+/** How long it was under water and has been out of it, and whether it ran when it sank. */
+function sinking(draws: Draws): History {
+  const hoursOut = draws.between('hours-out', 0.3, 8);
+  return {
+    submerged: 'yes',
+    water: draws.pick('sunk-in', ['fresh', 'salt', 'brackish'] as const),
+    runningWhenSunk: draws.pick('ran-under', ['yes', 'no', 'no'] as const),
+    hoursUnder: Math.round(10 * draws.between('hours-under', 0.2, 30)) / 10,
+    recoveredAt: new Date(Date.parse(INTAKE) - hoursOut * 3_600_000).toISOString(),
+    hours: Math.round(draws.between('hours', 40, 900))
+  };
+}
+
 function historyOf(kind: CaseKind, draws: Draws): History {
+  if (kind === 'drowned') return sinking(draws);
   const years = kind === 'long-stored' ? [3, 14] : kind === 'neglected' ? [0.5, 3] : [0.4, 0.6];
   return {
     yearsIdle: Math.round(10 * draws.between('years', years[0]!, years[1]!)) / 10,
@@ -151,9 +166,11 @@ export function faultsNow(truth: Truth, survey: SurveyFile): ReadonlySet<string>
   // The wire that finds an outlet blocked has cleared it.
   const probed = survey.readings.some((r) => r.what === 'cooling.outlet' && r.value === 'blocked');
   const turnedDry = survey.readings.findLast((r) => r.what === 'turn.water')?.value === 'none';
+  const emptied = fuelEmptied(survey.readings);
   const there = ({ id, kind }: Suspect): boolean => {
     if (kind.id === 'plug-washers' && washers) return false;
     if (kind.id === 'liquid' && turnedDry) return false;
+    if (kind.id === 'fuel-water' && emptied) return false;
     if (kind.id === 'outlet' && probed) return false;
     const steps = [
       ...curesOf(kind),

@@ -72,8 +72,8 @@ const depth: Measure = (c, cylinder) => {
   const d = pistonDepths(c);
   const row = d.rows.find((r) => r.cylinder === cylinder);
   // One that stands higher than others that agree is the reading in doubt: of no rod anything is told.
-  if (!row || d.rows.length < 2 || d.odd) return undefined;
-  const least = Math.min(...d.rows.map((r) => r.depth));
+  if (!row || d.odd || (d.right === undefined && d.rows.length < 2)) return undefined;
+  const least = d.right ?? Math.min(...d.rows.map((r) => r.depth));
   const reach = Math.max(1.4 * row.u, 0.25 * d.limit.value);
   return past(row.depth - least, d.limit.value, reach, latestAt(c.record.all('turn.depth')));
 };

@@ -1,6 +1,6 @@
 import { askedAfter } from '../../findings/asked-after.ts';
 import type { Context } from '../../findings/context.ts';
-import { byTime, isAfter, latestInstant, type Instant } from '../../units/instant.ts';
+import { byTime, isAfter, latestAt, latestInstant, type Instant } from '../../units/instant.ts';
 
 type Tried = 'not-yet' | 'not-run' | 'fine' | 'poor';
 
@@ -60,12 +60,23 @@ export const muffsWereIt = (c: Context, at: Instant): boolean =>
  * A pump was put together anew, and its stream came poor on the run after that: what was seen of it open was seen before it went back. Not
  * once it was opened again.
  */
-export function poorSincePump(c: Context): boolean {
-  const pump = latestInstant(c.renewed('cooling.set'));
-  const streams = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')]
+export const poorSincePump = (c: Context): boolean =>
+  streamSince(c, latestInstant(c.renewed('cooling.set')), ['weak', 'none']);
+
+/** The same of a pump that was only looked into: it was good, went back on, and then brought nothing. Weak may be much else; nothing is not. */
+export const noneSincePump = (c: Context): boolean =>
+  streamSince(c, latestAt(OPEN_PUMP.flatMap((item) => c.record.all(item).filter((r) => r.value !== 'unknown'))), [
+    'none'
+  ]);
+
+/** What is read of a pump that is open. */
+const OPEN_PUMP = ['cooling.set', 'cooling.tube', 'cooling.cover', 'cooling.housing'] as const;
+
+/** The last stream after a moment was one of these, and the pump was not opened since. */
+function streamSince(c: Context, pump: Instant, poor: readonly unknown[]): boolean {
+  const last = [...c.record.all('cooling.stream'), ...c.record.all('run.stream')]
     .filter((r) => r.value !== 'unknown' && r.value !== 'not-fitted' && isAfter(r.at, pump))
-    .sort(byTime);
-  const poor = streams.findLast((r) => r.value !== 'strong');
-  if (pump === '' || !poor || streams.at(-1) !== poor) return false;
-  return !askedAfter(c, ['cooling.set', 'cooling.tube', 'cooling.cover', 'cooling.housing'], poor.at);
+    .sort(byTime)
+    .at(-1);
+  return pump !== '' && last !== undefined && poor.includes(last.value) && !askedAfter(c, OPEN_PUMP, last.at);
 }

@@ -1,5 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { ranWellAfter } from '../../findings/ran.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { beltWasOff } from './belt.ts';
 import { depthFacts } from './depth-facts.ts';
@@ -12,7 +13,8 @@ import { plugsWhenTurned } from './plugs-out.ts';
 import { roughTree } from './rough.ts';
 import { shiftFacts, shiftsOf } from './shifting.ts';
 import { turning } from './turns.ts';
-import { isAfter } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
+import { soakedBefore } from './soak.ts';
 
 /**
  * Compression bumps over two full turns: a two-stroke compresses each cylinder every turn, a four-stroke every other.
@@ -33,7 +35,7 @@ function feltIn(c: Context): readonly string[] {
 /** What the hand says about it before anything is cranked. */
 export function analyse(c: Context): TurnAnalysed {
   const { turns } = turning(c);
-  const { rows, limit, deviation } = pistonDepths(c);
+  const { rows, right, limit, deviation } = pistonDepths(c);
   const felt = feltIn(c);
   const facts: TurnFact[] = [
     ...turnFacts(c, felt),
@@ -50,14 +52,13 @@ export function analyse(c: Context): TurnAnalysed {
     ...depthFacts(c)
   ];
   // A belt on its marks and a shift that works turned nothing over: by themselves they make no engine one that turns. One that ran does.
-  const ran = c.record.all('run.outcome').some((r) => r.value === 'ran');
-  const unturned = !turns.length && !ran && facts.some((f) => f.condition === 'sound');
+  const unturned = !turns.length && !ranWellAfter(c) && facts.some((f) => f.condition === 'sound');
   return {
     basis: {
       turns: turns.map((t) => t.result),
       plugs: c.record.value('turn.plugs'),
       shifts: shiftsOf(c),
-      depths: { rows, limit, deviation }
+      depths: { rows, limit, deviation, ...(right === undefined ? {} : { right }) }
     },
     facts: unturned ? [...facts, { kind: 'unturned', condition: 'cannot-tell', values: {} }] : facts
   };
@@ -69,13 +70,20 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
   const last = turns.at(-1);
   if (!last) return [];
   if (last.result === 'locked') return [locked(c)];
-  if (last.result === 'gritty') return [rough(c, [])];
+  if (last.result === 'gritty')
+    return [
+      rough(
+        c,
+        felt.filter((f) => f !== 'tight'),
+        true
+      )
+    ];
   if (last.result === 'stiff') return [{ kind: 'stiff', condition: 'watch', values: {} }];
   const heard = felt.some((f) => f !== 'tight') ? [rough(c, felt)] : [];
   const plugs = plugsWhenTurned(c, last.at);
   const counted = countedSince(c, last.at);
   // An engine that ran since has compression enough; a count is finer than the word "no bumps" before it.
-  const ran = c.record.all('run.outcome').some((r) => r.value === 'ran' && isAfter(r.at, last.at));
+  const ran = ranWellAfter(c, last.at);
   if (last.result === 'free' && plugs !== 'out' && !ran && !counted && !(plugs === 'in' && relieved(c))) {
     const valves = c.survey.engine.profile.strokes === 'four';
     const word = c.record.value('turn.plugs');
@@ -86,7 +94,9 @@ function turnFacts(c: Context, felt: readonly string[]): TurnFact[] {
       ...(counted === undefined ? {} : { counted }),
       valves
     };
-    return [...heard, { kind: 'nobumps', condition: 'cannot-tell', values }];
+    // A tight spot is felt whether it bumps or not.
+    const feels = heard.length || !felt.length ? heard : [tight(c, felt)];
+    return [...feels, { kind: 'nobumps', condition: 'cannot-tell', values }];
   }
   // What is still heard is no engine that turns free now.
   if (heard.length) return heard;
@@ -122,13 +132,15 @@ function locked(c: Context): TurnFact {
 }
 
 /** Grit, noise or play: where it sits, from what was taken out of it; the bores are not blamed before. */
-function rough(c: Context, felt: readonly string[]): TurnFact {
+function rough(c: Context, felt: readonly string[], gritty = false): TurnFact {
+  const rusty = gritty && !soakedBefore(c, latestAt(c.record.all('turn.result')));
   const found = roughTree(c)?.found;
-  const values = { felt, ...(found ? { part: found } : {}) };
-  // Noise or play with all else out of it: oil hides it, and mends no bearing.
-  if (found?.id === 'head' && felt.length) return { kind: 'rough', id: 'feel-head', condition: 'fault', values };
+  const values = { felt, ...(gritty ? { gritty: true as const } : {}), ...(found ? { part: found } : {}) };
+  // Noise or play with all else out of it: oil hides it, and mends no bearing. Rust is noisy too, until it was soaked.
+  if (found?.id === 'head' && felt.length && !rusty)
+    return { kind: 'rough', id: 'feel-head', condition: 'fault', values };
   if (found && found.id !== 'head') return { kind: 'rough', id: `rough-${found.id}`, condition: 'fault', values };
-  return felt.length
+  return felt.length && !gritty
     ? { kind: 'rough', id: 'feel', condition: 'watch', values }
     : { kind: 'rough', id: 'gritty', condition: 'fault', values };
 }

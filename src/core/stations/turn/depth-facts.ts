@@ -1,16 +1,22 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { school } from '../../house-rules/rules.ts';
+import { drowned } from '../../record/drowned.ts';
 import { lossFromLowPiston, pistonDepths, type Depths } from './depths.ts';
 import type { TurnFact } from './facts.ts';
 
 /** So far past what passes between cylinders a gauge would have told, share (M). */
 const TOLD = 0.05;
 
+const sankRunning = (c: Context): boolean => drowned(c) && c.survey.engine.history.runningWhenSunk !== 'no';
+
 /** Piston depths, and what a low piston would have looked like to a compression gauge. */
 export function depthFacts(c: Context): TurnFact[] {
   const depths = pistonDepths(c);
-  if (depths.rows.length < 2) return [];
-  const shallowest = Math.min(...depths.rows.map((r) => r.depth));
+  // Of an engine that did not go under running, nobody asked what one piston's depth says.
+  if (depths.alone && depths.rows.length && sankRunning(c))
+    return [{ kind: 'depth-alone', id: 'depths', condition: 'cannot-tell', values: {} }];
+  if (depths.rows.length < (depths.right === undefined ? 2 : 1)) return [];
+  const shallowest = depths.right ?? Math.min(...depths.rows.map((r) => r.depth));
   const { odd } = depths;
   if (odd) {
     const scatters = depths.scattered.includes(odd.cylinder);
@@ -39,6 +45,6 @@ function noneLow(c: Context, depths: Depths, shallowest: number): TurnFact {
   if (depths.agree) return { kind: 'depths-agree', id: 'depths', condition: 'sound', values: {} };
   if (depths.scattered.length) return { ...doubt, kind: 'depths-scatter', values: { cylinders: depths.scattered } };
   if (depths.rows.length < cylindersOf(c).length) return { ...doubt, kind: 'depths-missing', values: {} };
-  const apart = Math.max(...depths.rows.map((r) => r.depth)) - shallowest;
-  return { ...doubt, kind: 'depths-close', values: { apart } };
+  const apart = Math.max(...depths.rows.map((r) => Math.abs(r.depth - shallowest)));
+  return { ...doubt, kind: 'depths-close', values: { apart, ...(depths.right === undefined ? {} : { figure: true }) } };
 }

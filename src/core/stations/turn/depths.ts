@@ -20,6 +20,10 @@ export interface Depths {
     readonly n: number;
     readonly u: number;
   }[];
+  /** What a straight rod gives, m: the maker's figure or a sister's, where somebody entered it. */
+  readonly right?: number;
+  /** Not to be told from one engine alone: a single piston has no other to be laid beside. */
+  readonly alone: boolean;
   /** Deeper than the shallowest by more than the tolerance, whatever end of the interval is taken. */
   readonly low: readonly number[];
   /** Of those the ones that were taken once. */
@@ -37,7 +41,13 @@ export interface Depths {
   readonly deviation: number;
 }
 
-/** Piston depths at top against the shallowest; a deeper one is low in the bore. Repeats set what a difference means. */
+/** The figure is known as well as one reading of it (M). */
+const figure = (depth: number): Pick<Row, 'depth' | 'u'> => ({ depth, u: DEPTH_DEVIATION });
+
+/**
+ * Piston depths at top against the shallowest, or against what a straight rod gives where that is known; a deeper one is low in the bore.
+ * Repeats set what a difference means.
+ */
 export function pistonDepths(c: Context): Depths {
   const limit = judgedBy(c, 'turn.depth', ownLimits.depth);
   const taken = measure(
@@ -61,7 +71,9 @@ export function pistonDepths(c: Context): Depths {
       n: values.length,
       u: deviation / Math.sqrt(values.length)
     }));
-  const least = rows.reduce((a, r) => (r.depth < a.depth ? r : a), rows[0] ?? { depth: 0, u: 0 });
+  const right = known(c.record.value('turn.depthRight'));
+  const shallowest = rows.reduce((a, r) => (r.depth < a.depth ? r : a), rows[0] ?? { depth: 0, u: 0 });
+  const least = right === undefined ? shallowest : figure(right);
   const scattered = groups
     .filter((g) => g.values.length > 1 && Math.max(...g.values) - Math.min(...g.values) > limit.value)
     .map((g) => g.cylinder);
@@ -69,7 +81,7 @@ export function pistonDepths(c: Context): Depths {
   const others = rows.filter((r) => r !== least);
   const apart = Math.max(...others.map((r) => r.depth)) - Math.min(...others.map((r) => r.depth));
   const odd =
-    others.length > 1 && deeper.length === others.length && apart <= limit.value
+    right === undefined && others.length > 1 && deeper.length === others.length && apart <= limit.value
       ? {
           cylinder: (least as Row).cylinder,
           by: Math.min(...others.map((r) => r.depth)) - least.depth,
@@ -78,12 +90,31 @@ export function pistonDepths(c: Context): Depths {
         }
       : undefined;
   const low = odd ? [] : deeper.map((r) => r.cylinder);
-  const complete = rows.length > 1 && rows.length === cylindersOf(c).length;
-  const inside = rows.every((r) => r.depth - least.depth + 2 * Math.hypot(r.u, least.u) <= limit.value || r === least);
+  const alone = right === undefined && cylindersOf(c).length === 1;
+  const complete = rows.length > 0 && !alone && rows.length === cylindersOf(c).length;
+  // A piston that stands higher than a straight rod lets it is no straight rod either: it is the figure of another engine, or a slip.
+  const inside = rows.every(
+    (r) => r === least || Math.abs(r.depth - least.depth) + 2 * Math.hypot(r.u, least.u) <= limit.value
+  );
   const agree = low.length || odd ? false : complete && inside && !scattered.length ? true : undefined;
   const once = rows.filter((r) => r.n < 2 && low.includes(r.cylinder)).map((r) => r.cylinder);
-  return { rows, low, once, ...(odd ? { odd } : {}), scattered, agree, limit, deviation };
+  return {
+    rows,
+    ...(right === undefined ? {} : { right }),
+    alone,
+    low,
+    once,
+    ...(odd ? { odd } : {}),
+    scattered,
+    agree,
+    limit,
+    deviation
+  };
 }
+
+/** Its one piston was measured, and nobody knows what a straight rod gives: from this engine alone it cannot be told. */
+export const nothingBeside = (c: Context): boolean =>
+  pistonDepths(c).alone && c.record.all('turn.depth').length > 0 && c.record.asked('turn.depthRight') !== undefined;
 
 /**
  * Share of its compression (gauge) that a cylinder loses when its piston stands `low` m too deep at top: the ratio falls

@@ -24,7 +24,7 @@ export interface TurnFacts {
     readonly reach?: number;
   };
   /** Grit, or what was felt; and where it sits, once the search has found it. */
-  rough: { readonly felt: readonly string[]; readonly part?: PartFound };
+  rough: { readonly felt: readonly string[]; readonly gritty?: true; readonly part?: PartFound };
   stiff: object;
   /** Free without bumps: where the plugs were, and what was counted since. */
   /** `later`: where the plugs are was said after it was turned. */
@@ -78,8 +78,10 @@ export interface TurnFacts {
   'depths-agree': object;
   'depths-scatter': { readonly cylinders: readonly number[] };
   'depths-missing': object;
-  /** m between the deepest and the shallowest. */
-  'depths-close': { readonly apart: number };
+  /** m between the deepest and the shallowest, or the figure of a straight rod. */
+  'depths-close': { readonly apart: number; readonly figure?: true };
+  /** One cylinder, and no figure to lay its depth beside. */
+  'depth-alone': object;
 }
 
 /** Shifted through a linkage that is stiff; or that was, and has been freed since. */
@@ -104,6 +106,8 @@ export interface TurnBasis {
       readonly n: number;
       readonly u: number;
     }[];
+    /** What a straight rod gives, m. */
+    readonly right?: number;
     readonly limit: Judged;
     readonly deviation: number;
   };

@@ -1,5 +1,6 @@
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { ranAfter } from '../../findings/ran.ts';
 import { plugsAt } from './plugs-out.ts';
 
 /** What comes out of the plug holes when it is turned by hand, and since when. */
@@ -47,9 +48,7 @@ const turnedDryAt = (c: Context): Instant =>
 /** A plug that lay on the bench when the engine was turned dry, and was not put back since, got wet before that. */
 function wetBefore(c: Context, dry: Instant): boolean {
   if (!dry || plugsAt(c, dry) !== 'out') return false;
-  const since = (item: 'turn.plugs' | 'run.event' | 'run.outcome', bad: readonly string[]): boolean =>
-    c.record.all(item).some((r) => bad.includes(String(r.value)) && isAfter(r.at, dry));
-  return !since('turn.plugs', ['in']) && !since('run.event', ['start']) && !since('run.outcome', ['ran', 'died']);
+  return !c.record.all('turn.plugs').some((r) => r.value === 'in' && isAfter(r.at, dry)) && !ranAfter(c, dry);
 }
 
 /** Plug and hole read within this are one look, ms (M: a quarter of an hour). */
@@ -83,6 +82,12 @@ export function waterIn(c: Context): number[] {
 /** Water displaced with oil: said so, or its passes went on until nothing but oil came. */
 export const displaced = (c: Context): boolean =>
   c.record.value('turn.dried') === 'yes' || c.record.last('turn.pass')?.value === 'clear';
+
+/** It was turned dry once; what has come since came with water-displacing oil, and stands in no hole. */
+export const onlyWithTheOil = (c: Context): boolean =>
+  c.record.all('turn.water').some((r) => r.value === 'none' || r.value === 'oil') &&
+  holeWater(c)?.said === 'with the oil' &&
+  waterIn(c).length === 0;
 
 /** Every cylinder is empty of water: turned until no more came, and none was seen in a hole since. */
 export const turnedDry = (c: Context): boolean => holeWater(c)?.state === 'out' && waterIn(c).length === 0;

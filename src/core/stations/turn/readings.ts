@@ -164,6 +164,15 @@ export const items = {
     repeated: true,
     limit: 'turn.depth'
   }),
+  depthRight: quantity({
+    quick: 'right',
+    label: 'Piston depth of a straight rod',
+    ask: 'The same depth by the maker’s figure, or taken on another engine of the model',
+    dimension: 'length',
+    example: '62.4 mm',
+    min: 1e-3,
+    max: 0.2
+  }),
   pass: choice({
     label: 'Pass of water-displacing oil',
     ask: 'Water-displacing oil in, turned, blown dry: what came out this time?',

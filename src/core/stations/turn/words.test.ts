@@ -39,6 +39,7 @@ const examples: Examples<TurnFacts> = {
   unturned: [{ kind: 'unturned', condition: doubt, values: {} }],
   rough: [[], ['noise', 'tight']].flatMap((felt) => [
     { kind: 'rough', condition: watch, values: { felt } } as const,
+    { kind: 'rough', condition: fault, values: { felt, gritty: true } } as const,
     ...['gears', 'pinion', 'head'].map(
       (id) => ({ kind: 'rough', condition: fault, values: { felt, part: part(id, 'answer') } }) as const
     )
@@ -132,7 +133,12 @@ const examples: Examples<TurnFacts> = {
   'depths-agree': [{ kind: 'depths-agree', condition: sound, values: {} }],
   'depths-scatter': [{ kind: 'depths-scatter', condition: doubt, values: { cylinders: [1, 3] } }],
   'depths-missing': [{ kind: 'depths-missing', condition: doubt, values: {} }],
-  'depths-close': [{ kind: 'depths-close', condition: doubt, values: { apart: 0.2e-3 } }]
+  'depths-close': [{}, { figure: true as const }].map((more) => ({
+    kind: 'depths-close',
+    condition: doubt,
+    values: { apart: 0.2e-3, ...more }
+  })),
+  'depth-alone': [{ kind: 'depth-alone', condition: doubt, values: {} }]
 };
 
 it('every fact of turning and shifting is said in whole sentences', () => {

@@ -4,12 +4,12 @@
   import { say, type System } from '$core/units/index.ts';
   import { scaleLinear } from 'd3-scale';
 
-  /** Pistons at top side by side, each drawn as deep as it was read, with the line that the shallowest allows. */
+  /** Pistons at top side by side, each drawn as deep as it was read, with the line that the shallowest allows, or a straight rod where its depth is known. */
   let { depths, cylinders, units }: { depths: Depths; cylinders: number; units: System } = $props();
   let measured = $state(0);
   const W = $derived(measured > 120 ? measured : 520);
   const H = 168;
-  const least = $derived(Math.min(...depths.rows.map((r) => r.depth)));
+  const least = $derived(depths.right ?? Math.min(...depths.rows.map((r) => r.depth)));
   const most = $derived(Math.max(...depths.rows.map((r) => r.depth + 2 * r.u), least + 3 * depths.limit.value));
   const y = $derived(scaleLinear([least - depths.limit.value, most], [46, 122]));
   const pitch = $derived((W - 20) / cylinders);
@@ -66,7 +66,7 @@
           fill="var(--color-base-content)">{row ? say(row.depth, 'length', units) : `${c}: not taken`}</text
         >
       {/each}
-      {#if depths.rows.length > 1}
+      {#if !depths.alone && (depths.right !== undefined || depths.rows.length > 1)}
         <path
           d="M6 {y(least + depths.limit.value)}H{W - 6}"
           stroke="var(--color-warning)"
@@ -76,8 +76,11 @@
       {/if}
     </svg>
     <p class="pb-2 text-sm">
-      Dashed: the shallowest piston plus {sayLimit(depths.limit, units)}. Small bars: what the repeats can tell, two
-      deviations.
+      {#if depths.alone}One piston: nothing to lay it beside but the depth that a straight rod gives.
+      {:else}Dashed: {depths.right === undefined
+          ? 'the shallowest piston'
+          : `a straight rod, ${say(depths.right, 'length', units)},`}
+        plus {sayLimit(depths.limit, units)}.{/if} Small bars: what the repeats can tell, two deviations.
     </p>
   </div>
 {/if}

@@ -66,6 +66,6 @@
   open={wet || depths.rows.length > 0}
 >
   <DepthDrawing {depths} cylinders={cylinderCount(profile) ?? 1} units={session.units} />
-  <div class="pb-3"><StationFields station="turn" only={['depth']} /></div>
+  <div class="pb-3"><StationFields station="turn" only={['depth', 'depthRight']} /></div>
 </Fold>
 <QuickFigures station="turn" example="depth 1 62.01 mm 2 62.03 mm" />

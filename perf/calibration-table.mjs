@@ -1,12 +1,17 @@
 import { spawnSync } from 'node:child_process';
 import { bin } from '../scripts/tools.mjs';
 
-/** npm run bench -- --calibration [--n 600] [--list]: the advice followed over drawn engines, instead of the times. Says whether all limits hold. */
+/**
+ * npm run bench -- --calibration [--n 600] [--kind drowned] [--list]: the advice followed over drawn engines, instead of the times. Says
+ * whether all limits hold.
+ */
 export function calibration(json) {
-  const at = process.argv.indexOf('--n');
-  const n = at < 0 ? [] : ['--n', process.argv[at + 1]];
+  const given = (name) => {
+    const at = process.argv.indexOf(name);
+    return at < 0 ? [] : [name, process.argv[at + 1]];
+  };
   const list = process.argv.includes('--list') ? ['--list'] : [];
-  const drawn = spawnSync(bin('tsx'), ['perf/calibration.ts', ...n, ...list], {
+  const drawn = spawnSync(bin('tsx'), ['perf/calibration.ts', ...given('--n'), ...given('--kind'), ...list], {
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit']
   });

@@ -1,15 +1,26 @@
 import type { Assessment } from '../src/core/assess.ts';
 import { against } from '../src/core/holds/against.ts';
 import { actionOf } from '../src/core/holds/against.ts';
+import { isJobId } from '../src/core/jobs/register.ts';
 import { Attempt } from '../src/core/practice/attempt.ts';
-import { drawTruth, signsOf, type Truth } from '../src/core/practice/truth.ts';
+import { caseKinds, type CaseKind } from '../src/core/engine/case-kind.ts';
+import { drawTruth, signsOf, type Truth, type Wishes } from '../src/core/practice/truth.ts';
 import { byAdvice, byOrder, fixedOrders } from './fixed-order.ts';
 
 /**
  * For `npm run bench -- --calibration`: follows the advice's first move over drawn engines, and prints what came of it. One-fault
  * engines, sound ones, and engines as they usually are, a third of n each; the seeds are fixed, so that two versions see the same.
  */
-const n = Number(process.argv[process.argv.indexOf('--n') + 1]) || 600;
+const argument = (name: string): string | undefined => {
+  const at = process.argv.indexOf(name);
+  return at < 0 ? undefined : process.argv[at + 1];
+};
+const n = Number(argument('--n')) || 600;
+/** One kind of case instead of a mixture of long stored, neglected and back from a winter: engines that sank are drawn by this only. */
+const kind = argument('--kind');
+if (kind !== undefined && !Object.hasOwn(caseKinds, kind)) throw new RangeError(`unknown kind of case: ${kind}`);
+const of: Wishes = kind === undefined ? {} : { kind: kind as CaseKind };
+const seedOf = (name: string, k: number): string => `${kind === undefined ? '' : `${kind} `}${name} ${k}`;
 const share = Math.max(1, Math.round(n / 3));
 const MOST = 90;
 
@@ -29,7 +40,9 @@ const service = new Set([
 /** Over two seasons by default the house cleans the carburettor before the first start, whatever is found in it. */
 const bySchool = ({ intake: { engine } }: Truth, job: string): boolean =>
   job === 'carburettor' && Number(engine.history.yearsIdle) > 2;
-const isService = (truth: Truth, job: string): boolean => service.has(job) || bySchool(truth, job);
+/** Steps of the protocol of an engine that sank are due whatever is found. */
+const isProtocol = (step: string): boolean => !isJobId(step);
+const isService = (truth: Truth, job: string): boolean => service.has(job) || bySchool(truth, job) || isProtocol(job);
 
 interface Walk {
   readonly truth: Truth;
@@ -91,9 +104,13 @@ const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0
 const graves = new Set(['engine', 'danger']);
 const kindOf = (t: Truth, id: string) => t.model.suspects.find((s) => s.id === id)!;
 
-const one = Array.from({ length: share }, (_, k) => walk(drawTruth(`one ${k}`, { faults: 'one', leaks: false })));
-const none = Array.from({ length: share }, (_, k) => walk(drawTruth(`none ${k}`, { faults: 'none', leaks: false })));
-const usual = Array.from({ length: share }, (_, k) => walk(drawTruth(`usual ${k}`, { faults: 'usual' })));
+const one = Array.from({ length: share }, (_, k) =>
+  walk(drawTruth(seedOf('one', k), { ...of, faults: 'one', leaks: false }))
+);
+const none = Array.from({ length: share }, (_, k) =>
+  walk(drawTruth(seedOf('none', k), { ...of, faults: 'none', leaks: false }))
+);
+const usual = Array.from({ length: share }, (_, k) => walk(drawTruth(seedOf('usual', k), { ...of, faults: 'usual' })));
 const all = [...one, ...none, ...usual];
 
 /** Faults that a look the advice makes could show: not those that only taking a sound engine apart would. */
@@ -113,7 +130,9 @@ const first = shown.filter((w) => {
   return (
     w.called[0] === id ||
     w.attempt.jobs.find((j) => !isService(w.truth, j)) === step ||
-    w.attempt.jobs.includes(step ?? '')
+    w.attempt.jobs.includes(step ?? '') ||
+    // Turned out of the bores by hand, or emptied with the fuel: gone without a job of its own.
+    !w.attempt.faults().has(id!)
   );
 });
 const unsafe = all.filter(

@@ -254,3 +254,30 @@ it('what is renewed anyway is not opened first to look at it', () => {
   expect(a.steps.filter((s) => s.state === 'open').map((s) => s.id)).toContain('pump');
   expect(a.moves.map((m) => m.title)).not.toContain('Open the water pump');
 });
+
+describe('compression cranked as slowly twice', () => {
+  const test = (b: Bench): Bench =>
+    [1, 2, 3].reduce(
+      (x, cylinder) =>
+        x.read('compression.pressure', 98 * PSI, {
+          cylinder,
+          conditions: { throttle: 'open', bores: 'dry', rpm: 140 }
+        }),
+      b
+    );
+  const titles = (b: Bench) => b.assessed().moves.map((m) => m.title);
+  const engine = () => new Bench({ ...two, starting: 'electric' }).read('safe.battery', 'off');
+  it('is not made a third time: what cranks it is looked at', () => {
+    const once = test(engine());
+    expect(titles(once)).toContain('Compression again, cranked briskly');
+    const twice = test(once.wait(0.5));
+    expect(titles(twice).join(' | ')).not.toMatch(/Compression again/);
+    expect(titles(twice)).toContain('Battery and starter under load');
+    twice.read('plugs.starterCircuit', 'turns').read('plugs.volts', 11.2);
+    expect(titles(twice)).not.toContain('Battery and starter under load');
+  });
+  it('by a rope there is no starter to look at', () => {
+    const b = test(test(new Bench({ ...two, starting: 'rope' })).wait(0.5));
+    expect(titles(b).join(' | ')).not.toMatch(/Compression again|Battery and starter/);
+  });
+});

@@ -15,7 +15,8 @@ import type { ItemId } from '../items/register.ts';
 import { stationOf } from '../stations/items.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
 import { isAfter, latestAt, type Instant } from '../units/instant.ts';
-import { at, goOn, job, look, lookEach, repeat, type Asks, type AskRule } from './ask.ts';
+import { crankedWeaklyTwice, turnsByStarter, underLoad } from './asks-cranking.ts';
+import { asked, at, goOn, job, look, lookEach, repeat, type Asks, type AskRule } from './ask.ts';
 
 const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
@@ -229,8 +230,14 @@ export const compressionAsks: Asks = {
       title: (_, f) => {
         const how = f.values as Partial<TestFacts['cranking']> | undefined;
         return `Compression again${briskly(how?.volts !== undefined || (how?.tires !== undefined && how.starter === true))}`;
-      }
-    })
+      },
+      open: (c) => !cranksWeakly(c) && !crankedWeaklyTwice(c)
+    }),
+    {
+      ...underLoad,
+      open: (c) =>
+        turnsByStarter(c) && crankedWeaklyTwice(c) && !asked(c, 'plugs.starterCircuit') && !asked(c, 'plugs.volts')
+    }
   ],
   'compression.adapter': [again(', without the adapter'), leakDown],
   'compression.adapter-size': [again(', without the adapter')],

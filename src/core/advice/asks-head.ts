@@ -13,6 +13,7 @@ import { compressionAsks, leakDown, scoredLeak } from './asks-compression.ts';
 import { harmAsks } from './asks-harm.ts';
 import { sparkAsks } from './asks-spark.ts';
 import { asked, at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+import { underLoad } from './asks-cranking.ts';
 
 const hasCarburettor = (c: Context): boolean =>
   [undefined, 'unknown', 'carburettor'].includes(c.survey.engine.profile.fuelSystem);
@@ -129,9 +130,7 @@ export const headAsks: Asks = {
   'plugs.battery': [job('battery', { late: true })],
   'plugs.slow': [
     {
-      ...look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
-        needs: 'crank'
-      }),
+      ...underLoad,
       // Whatever else was cranked for is doubted by it.
       kind: 'repeat',
       first: true,

@@ -11,6 +11,7 @@ import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+import { underLoad } from './asks-cranking.ts';
 
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
 
@@ -236,9 +237,7 @@ export const sparkAsks: Asks = {
   // Slow on a charged battery as well: it is the starter, its cables or the engine, and not the spark.
   'spark.slow': [
     { ...spark(', plugs out, on a charged battery'), open: (c) => !slowTwice(c) && !cranksWeakly(c) },
-    look('Battery and starter under load', ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts'], 5, {
-      needs: 'crank'
-    })
+    underLoad
   ],
   'spark.fails-warm': [
     { ...coldAndWarm, open: (c, f) => coldAndWarm.open(c, f) && !workedSince(c) },

@@ -1,7 +1,9 @@
 import { setupDone } from '../diagnosis/ranking.ts';
 import { cureCost, moneyOf } from '../diagnosis/value.ts';
 import { against, actionOf } from '../holds/against.ts';
-import { isJobId, jobOf, type JobId } from '../jobs/register.ts';
+import { protocol } from '../drowned/protocol.ts';
+import { isJobId, jobOf, jobs, type JobId } from '../jobs/register.ts';
+import { drowned } from '../record/drowned.ts';
 import type { Move } from '../moves/move.ts';
 import type { Assessment } from '../assess.ts';
 import * as z from 'zod/mini';
@@ -204,7 +206,24 @@ export class Exercise {
     };
   }
 
+  /** What can be done at it: every job, and of an engine that sank the steps of its protocol that no reading proves. */
+  works(): readonly { readonly id: string; readonly title: string }[] {
+    return [...jobs, ...this.marks().map(({ mark, title }) => ({ id: mark, title }))];
+  }
+
+  /** Steps of the protocol that are ticked by hand. */
+  private marks(): readonly { readonly mark: string; readonly title: string; readonly minutes: number }[] {
+    const { context } = this.assessed();
+    return drowned(context) ? protocol(context).flatMap((s) => (s.mark ? [{ ...s, mark: s.mark }] : [])) : [];
+  }
+
   private job(job: string, first: Move | undefined): ReturnType<Exercise['act']> {
+    const mark = this.marks().find((m) => m.mark === job);
+    if (mark) {
+      const money = (mark.minutes / 60) * moneyOf(this.assessed().context).rate;
+      this.attempt.work(job, mark.minutes);
+      return { ok: true, stride: { title: mark.title, minutes: mark.minutes, money, asAdvised: first?.mark === job } };
+    }
     if (!isJobId(job)) return { ok: false, says: 'There is no such work.' };
     const { minutes, money } = this.costOf(job);
     this.attempt.work(job, minutes);

@@ -121,7 +121,7 @@ export class Eye {
     return {
       volts: this.shows('volts-low') && !charged ? 9 : 11.3,
       rpm: charged
-        ? this.has('starter-motor') || this.has('starter-cable')
+        ? this.shows('starter-slow') && (this.has('starter-motor') || this.has('starter-cable'))
           ? 150
           : 320
         : this.shows('starter-slow')

@@ -84,6 +84,17 @@ export const readyExercises = [
     teaches: 'Points that stood grow a skin. Look at them and draw a card through before coil or condenser is doubted.'
   },
   {
+    id: 'swamped',
+    title: 'Up with the tide',
+    told: 'It hung on a dinghy that was swamped in the night. “Spray it and give it a pull.”',
+    engine: 'four-stroke-twin',
+    kind: 'drowned',
+    faults: ['liquid', 'fuel-water'],
+    advice: 'on-demand',
+    teaches:
+      'Water does not compress: plugs out and turned by hand before anything else, the sump changed before it spins, oil through the bores until nothing but oil comes. Each hour in air costs more than any of these steps.'
+  },
+  {
     id: 'lash',
     title: 'One weak cylinder',
     told: 'A four-stroke twin, one cylinder low. A head gasket was quoted.',

@@ -31,7 +31,9 @@ export const themes = {
   any: { label: 'anything' },
   ...(Object.fromEntries(
     (Object.keys(systems) as SystemId[]).map((id) => [id, { label: systems[id].toLowerCase() }])
-  ) as Record<SystemId, { readonly label: string }>)
+  ) as Record<SystemId, { readonly label: string }>),
+  // Behind the others: a code counts its themes.
+  drowned: { label: 'engines that sank' }
 } as const;
 export type Theme = keyof typeof themes;
 export const themeNames = Object.keys(themes) as Theme[];
@@ -100,8 +102,8 @@ export function setupOf(set: PracticeSet, number: number): Setup {
     faults: set.difficulty === 'open' && (set.seed + number) % 3 === 0 ? 'none' : faults,
     artefacts,
     leaks: false,
-    kind: kinds[(set.seed + number) % kinds.length]!,
-    ...(set.theme === 'any' ? {} : { system: set.theme })
+    kind: set.theme === 'drowned' ? 'drowned' : kinds[(set.seed + number) % kinds.length]!,
+    ...(set.theme === 'any' || set.theme === 'drowned' ? {} : { system: set.theme })
   };
   return { seed: `${codeOf(set)}|${number}`, wishes, advice: set.advice };
 }

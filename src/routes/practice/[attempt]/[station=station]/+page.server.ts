@@ -2,7 +2,6 @@ import { deedSchema } from '$core/practice/exercise.ts';
 import { setupDone } from '$core/diagnosis/ranking.ts';
 import { looksOf } from '$core/practice/debrief.ts';
 import { minutesOfAct, titleOfAct } from '$core/practice/looks.ts';
-import { jobs } from '$core/jobs/register.ts';
 import { doDeed, open } from '$lib/server/practice/store.ts';
 import { stationOf } from '$core/stations/items.ts';
 import { checkNamed } from '$lib/ui/sheets/check-named.ts';
@@ -19,7 +18,9 @@ export const load: PageServerLoad = ({ params }) => {
       title: titleOfAct(a),
       minutes: minutesOfAct(a, cylinders, ready)
     })),
-    jobs: jobs.map((j) => ({ id: j.id, title: j.title })).sort((a, b) => a.title.localeCompare(b.title))
+    jobs: (exercise?.works() ?? [])
+      .map(({ id, title }) => ({ id, title }))
+      .sort((a, b) => a.title.localeCompare(b.title))
   };
 };
 

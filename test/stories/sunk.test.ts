@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
 import type { Profile } from '../../src/core/engine/profile.ts';
+import { protocol } from '../../src/core/drowned/protocol.ts';
 import { moves } from './all-good.ts';
 
 /** Engines that went under water, stage by stage. */
@@ -130,5 +131,19 @@ describe('oil has its day in the bores', () => {
       .read('plugs.hole', 'clean', { cylinder: 2 });
     const run = b.assessed().moves.find((m) => m.id === 'look:run');
     if (run) expect(run.waits).toMatch(/^First:/);
+  });
+});
+
+describe('water in the filter of a tank that was emptied', () => {
+  const emptied = (b: Bench): Bench =>
+    b.wait(0.5).read('fuel.tank', 'fresh').read('fuel.line', 'fresh').read('fuel.bowl', 'fresh');
+  const fuel = (b: Bench) => protocol(b.judged().context).find((s) => s.id === 'fuel')!.state;
+  it('is emptied once more; a third time the clock asks for something else', () => {
+    const once = emptied(sunk()).wait(0.5).read('fuel.filter', 'water');
+    expect(fuel(once)).toBe('open');
+    const twice = emptied(once).wait(0.5).read('fuel.filter', 'water');
+    expect(fuel(twice)).toBe('stuck');
+    expect(twice.assessed().steps.map((s) => `${s.id}:${s.state}`)).toContain('fuel-drain:open');
+    expect(twice.holds()).toContain('drowned');
   });
 });

@@ -38,3 +38,38 @@ describe('one cylinder weak beside one that is dead', () => {
     expect(moves(dead('weak')).length).toBeGreaterThan(0);
   });
 });
+
+describe('one cylinder that stays dead whatever was swapped and renewed', () => {
+  const swapped = (): Bench => {
+    const b = dead('good').read('spark.result', 'none', { cylinder: 2, conditions: { path: 'bolt', light: 'shade' } });
+    for (const item of ['spark.leadSwap', 'spark.coilSwap', 'spark.plugSwap'] as const)
+      b.read(item, 'stays', { cylinder: 2 });
+    return b.read('spark.packSwap', 'still').read('spark.triggerTest', 'within').read('spark.chargeTest', 'within');
+  };
+  it('is somebody else’s, and is not run to see', () => {
+    let b = swapped();
+    // What else is asked of it is looked at and shows nothing, and the work on it helps nothing.
+    for (let k = 0; k < 12; k++) {
+      const m = b
+        .assessed()
+        .moves.find((x) => x.station === 'spark' && !x.waits && x.kind !== 'ask' && !x.id.startsWith('gate'));
+      if (!m) break;
+      b = m.kind === 'job' ? b.done(m.job!).wait(0.2) : b;
+      for (const item of m.items ?? []) if (item !== 'spark.result') b.read(item, 'unknown' as never, { cylinder: 2 });
+      b.wait(0.3);
+      for (const [cylinder, value] of [
+        [1, 'good'],
+        [2, 'none'],
+        [3, 'good']
+      ] as const)
+        b.read('spark.result', value, {
+          cylinder,
+          conditions: { path: 'tester', light: 'shade', rpm: 400, volts: 12 }
+        });
+    }
+    const list = b.assessed().moves;
+    const stop = list.find((m) => m.kind === 'ask' && m.station === 'spark');
+    expect(stop?.title).toMatch(/cylinder 2 stays without spark|Stop: done .*not cured/);
+    expect(list.find((m) => m.id === 'look:run' && !m.waits)).toBeUndefined();
+  });
+});

@@ -1,7 +1,7 @@
 import type { Context } from '../findings/context.ts';
 import { doneAt } from '../jobs/done.ts';
 import { school } from '../house-rules/rules.ts';
-import { fuelCleared } from '../stations/fuel/age.ts';
+import { fuelCleared, waterComesBack } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 import { changes } from '../stations/oil/changes.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
@@ -153,7 +153,9 @@ const rules: readonly Rule[] = [
     minutes: 25,
     items: ['fuel.jar', 'fuel.tank', 'fuel.line', 'fuel.bowl'],
     station: 'fuel',
-    done: (c) => fuelCleared(c).cleared
+    done: (c) => fuelCleared(c).cleared,
+    // Again and again it is a question of where it comes from, and no more of the clock.
+    stuck: waterComesBack
   },
   {
     id: 'air',

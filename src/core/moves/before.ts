@@ -1,4 +1,5 @@
 import type { Ask } from '../advice/asks.ts';
+import { kindOf, type Finding } from '../findings/finding.ts';
 import { openComplaints, runShows, saidId, saidWords } from '../stations/said.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { causeUntold } from '../stations/run/symptoms.ts';
@@ -162,11 +163,27 @@ export function runForComplaint(p: Position, asks: readonly Ask[]): Move[] {
     : [];
 }
 
+/** One without spark, whose looks are made and whose work is done: it asks for nothing more, and is dead all the same. */
+const deadAlone = ({ findings, steps }: Position, asks: readonly Ask[]): Finding | undefined =>
+  findings.find(
+    (f) =>
+      kindOf(f.id) === 'spark.none' &&
+      f.condition === 'fault' &&
+      !asks.some((a) => a.finding.id === f.id) &&
+      !steps.some((s) => s.state === 'open' && s.proof.station === 'spark')
+  );
+const withoutSpark = (f: Finding): string =>
+  f.id === 'spark.all'
+    ? 'no spark'
+    : f.id === 'spark.pair'
+      ? 'two stay without spark'
+      : `cylinder ${f.cylinder} stays without spark`;
+
 /**
  * 9: checks nobody has made, what the run needs, the run, the gates, release. Of a short job only what its own findings and work
  * leave to be proved.
  */
-export function before(p: Position, short: boolean): Move[] {
+export function before(p: Position, short: boolean, asks: readonly Ask[] = []): Move[] {
   const holds = short ? [] : p.holds;
   const gates = short ? [] : p.gates;
   const out: Move[] = [];
@@ -187,16 +204,14 @@ export function before(p: Position, short: boolean): Move[] {
   const first = p.steps.find((s) => s.state === 'open' && !s.failed && !s.by && traitsOf(s.id).phase !== 'running');
   const ran = p.context.record.value('run.outcome') === 'ran';
   const dead = p.findings.find((f) => f.id === 'spark.all' && f.condition === 'fault');
-  const silent = dead ?? p.findings.find((f) => f.id === 'spark.pair' && f.condition === 'fault');
+  const silent = dead ?? p.findings.find((f) => f.id === 'spark.pair' && f.condition === 'fault') ?? deadAlone(p, asks);
   // While a trial is left it is the next thing; with none left nobody runs an engine without spark.
   if (silent && !isolation(p.context)?.next)
     out.push({
       kind: 'ask',
       class: 9,
       id: 'ask:spark',
-      title: dead
-        ? 'Stop: no spark, and nothing here separates what is left. A specialist, or known good parts'
-        : 'Stop: two stay without spark, and nothing here separates what is left. A specialist, or known good parts',
+      title: `Stop: ${withoutSpark(silent)}, and nothing here separates what is left. A specialist, or known good parts`,
       station: 'spark',
       minutes: 5,
       because: silent.sentence

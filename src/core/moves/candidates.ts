@@ -229,7 +229,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ...(short ? [] : runForComplaint(p, asks)),
     // Of what only the kind of case suggests, a cheap look that is worth its minutes is made before it runs or goes back.
     ...ranked.cheap,
-    ...before(p, short),
+    ...before(p, short, asks),
     ...ranked.rest
   ];
 }

@@ -1,5 +1,5 @@
 import { jumped } from '../advice/decisive.ts';
-import { kindOf } from '../findings/finding.ts';
+import { kindOf, type Finding } from '../findings/finding.ts';
 import { isDear } from '../jobs/dear.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import { against } from '../holds/against.ts';
@@ -152,6 +152,10 @@ function mendFirst({ context: c, findings, steps }: Position): string | undefine
 const partsOf = ({ context: c }: Position, m: Move): string[] =>
   m.kind === 'job' && m.job && m.class > 2 ? partsAwaited(c.survey, m.job) : [];
 
+/** Found without spark by the tester. */
+const isDead = (f: Finding): boolean =>
+  f.condition === 'fault' && ['spark.none', 'spark.all', 'spark.pair', 'spark.bank'].includes(kindOf(f.id));
+
 /** Why each move cannot be made now, where something comes first: the end, the run under way, a hold. */
 function withWaits(p: Position, list: readonly Move[], end: Move | undefined, watch: Move | undefined): Move[] {
   const own = ownJobs(p);
@@ -178,8 +182,11 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
           ? 'First: oil into the bores.'
           : undefined;
       const shows = m.class > 2 && m.kind !== 'job' && needs === 'start' ? mend : undefined;
+      // Nobody runs an engine to see how it does with a cylinder that is known to be dead.
+      const dead = m.id === 'look:run' && p.findings.some(isDead) ? 'First: spark on every cylinder.' : undefined;
       const waits =
         m.waits ??
+        dead ??
         turns ??
         stuckPlug(p.context, m) ??
         soaks ??

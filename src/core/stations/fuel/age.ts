@@ -136,6 +136,14 @@ export const clearedSince = (c: Context, at: Instant): boolean => {
   return emptied.length > 0 && last.every((r) => r?.value === 'not-fitted' || emptied.includes(r));
 };
 
+/** Water was seen in filter or bowl after the tank had been emptied twice: it comes from somewhere, and a third time tells no more. */
+export function waterComesBack(c: Context): boolean {
+  const seen = latestAt([filterWater(c), bowlWater(c)].flatMap((at) => (at ? [{ at }] : [])));
+  const emptied = c.record.all('fuel.tank').filter((r) => r.value === 'drained' || r.value === 'fresh');
+  const times = emptied.filter((r, k) => k === 0 || Date.parse(r.at) - Date.parse(emptied[k - 1]!.at) >= STANDS);
+  return seen !== '' && times.filter((r) => isAfter(seen, r.at)).length > 1;
+}
+
 /** E10 holds about half a percent of water before it separates (P/M: US EPA 1995), share by volume. */
 export const E10_HOLDS = 0.005;
 

@@ -119,6 +119,12 @@ describe('oil has its day in the bores', () => {
       .read('turn.result', 'free');
     for (const m of spent(free)) expect(m.waits ?? '').not.toMatch(/whether it turns free/);
   });
+  it('but water in its oil is drained whatever becomes of the rest', () => {
+    const b = soaked().read('oil.look', 'milky');
+    const drain = b.assessed().moves.find((m) => m.job === 'sump-water');
+    expect(drain?.waits ?? '').not.toMatch(/whether it turns free/);
+    expect(drain).toBeDefined();
+  });
   it('soaked for rust that a light saw, and seen gone: the day is waited for all the same', () => {
     const b = sunk()
       .read('turn.result', 'free')
@@ -145,5 +151,65 @@ describe('water in the filter of a tank that was emptied', () => {
     expect(fuel(twice)).toBe('stuck');
     expect(twice.assessed().steps.map((s) => `${s.id}:${s.state}`)).toContain('fuel-drain:open');
     expect(twice.holds()).toContain('drowned');
+  });
+});
+
+describe('it runs again', () => {
+  const ran = (b: Bench): Bench =>
+    b
+      .wait(1)
+      .read('run.event', 'start')
+      .wait(0.25)
+      .read('run.event', 'stop')
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 15)
+      .read('run.idles', 'even');
+  const left = (b: Bench): string => b.said('run.drying');
+  const dried = (b: Bench): Bench => b.wait(1).read('run.longRun', 'yes');
+  const twoStroke = (kind: 'drowned' | 'neglected' = 'drowned'): Bench =>
+    new Bench({ ...twin, strokes: 'two', lubrication: 'premix' }, kind, { submerged: 'yes', water: 'fresh' });
+  it('the oil of a four-stroke’s first run, the long warm run, and the next day are still to come', () => {
+    const b = ran(sunk());
+    expect(left(b)).toMatch(/the oil of its first run/);
+    expect(b.assessed().ready).toBe(false);
+    b.read('oil.sump', 'drained').read('oil.poured', 1e-3);
+    expect(left(b)).toMatch(/only a long warm run/);
+    dried(b);
+    expect(left(b)).toMatch(/shows overnight/);
+    b.wait(25).read('turn.result', 'free');
+    expect(left(b)).toMatch(/shows overnight/);
+    expect(left(b.read('oil.look', 'clean'))).toBe('');
+  });
+  it('of a two-stroke there is no oil to drop, and its plugs tell the next day', () => {
+    const b = ran(twoStroke());
+    expect(left(b)).toMatch(/only a long warm run/);
+    dried(b).wait(25).read('turn.result', 'free');
+    expect(left(b)).toMatch(/shows overnight/);
+    expect(left(b.read('plugs.read', ['normal'], { cylinder: 1 }))).toBe('');
+  });
+  it('looked at the same evening, it was not the next day; unknown is no look', () => {
+    const b = dried(ran(twoStroke()));
+    b.wait(2).read('turn.result', 'free').read('plugs.read', ['normal'], { cylinder: 1 });
+    expect(left(b)).toMatch(/shows overnight/);
+    b.wait(24).read('turn.result', 'unknown').read('plugs.read', 'unknown', { cylinder: 1 });
+    expect(left(b)).toMatch(/shows overnight/);
+    expect(left(b.done('drowned.next-day'))).toBe('');
+  });
+  it('one that was under water years ago and is here for something else asks for none of it', () => {
+    expect(left(ran(twoStroke('neglected')))).toBe('');
+  });
+});
+
+describe('a linkage that is worn, on direct drive', () => {
+  const worn = (shift: 'direct' | 'shift'): string[] =>
+    new Bench({ ...twin, shift })
+      .read('look.linkage', 'worn')
+      .assessed()
+      .steps.map((s) => s.id);
+  it('is the throttle’s: no gear is set that is not there', () => {
+    expect(worn('direct')).toContain('throttle-linkage');
+    expect(worn('direct')).not.toContain('linkage');
+    expect(worn('shift')).toContain('linkage');
+    expect(worn('shift')).not.toContain('throttle-linkage');
   });
 });

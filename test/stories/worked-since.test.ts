@@ -296,3 +296,16 @@ describe('kicks back, and a belt drives its valves', () => {
     expect(moves(kicks('chain')).join(' | ')).not.toMatch(/Timing belt/);
   });
 });
+
+describe('line vacuum on another tank, before the line was mended', () => {
+  const high = (b: Bench): Bench => b.read('fuel.vacuumSpeed', 20_000).read('fuel.vacuumPortable', 19_000);
+  it('was of the line as it was: low since, it contradicts nothing', () => {
+    const b = high(readyToRun(two)).done('pick-up').wait(0.5).read('fuel.vacuumSpeed', 1500);
+    expect(b.said('fuel.vacuum')).not.toMatch(/portable tank/);
+    expect(moves(b).join(' | ')).not.toMatch(/Line vacuum again/);
+  });
+  it('with nothing done the two are at odds, and its own is read again', () => {
+    const b = high(readyToRun(two)).wait(0.5).read('fuel.vacuumSpeed', 1500);
+    expect(b.said('fuel.vacuum')).toMatch(/on the portable tank/);
+  });
+});

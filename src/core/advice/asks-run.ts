@@ -1,3 +1,4 @@
+import { dayAfterDrying, drying, nextDayItems } from '../stations/run/dried.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
 import { askedAfter } from '../findings/asked-after.ts';
 import { muffsTried } from '../stations/cooling/supply.ts';
@@ -170,6 +171,22 @@ export const runAsks: Asks = {
       needs: 'start',
       items: ['run.event', 'run.outcome'],
       late: 'release'
+    })
+  ],
+  'run.drying': [
+    goOn('Drop the oil while it is hot from that run, fresh oil in, dipped twice', 'oil', 30, {
+      items: ['oil.drained', 'oil.poured'],
+      open: (c) => drying(c) === 'oil'
+    }),
+    goOn('A long warm run, half an hour or more, watched to the end', 'run', 40, {
+      items: ['run.longRun'],
+      needs: 'start',
+      open: (c) => drying(c) === 'long'
+    }),
+    goOn('Look at it again the next day: turned by hand, its oil or its plugs', 'turn', 15, {
+      items: nextDayItems,
+      from: dayAfterDrying,
+      open: (c) => drying(c) === 'next-day'
     })
   ],
   'run.short': [

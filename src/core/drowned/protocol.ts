@@ -6,6 +6,7 @@ import type { ItemId, StationId } from '../stations/items.ts';
 import { changes } from '../stations/oil/changes.ts';
 import { sumpEmpty } from '../stations/oil/sump.ts';
 import { nothingBeside, pistonDepths } from '../stations/turn/depths.ts';
+import { driedAt, drying } from '../stations/run/dried.ts';
 import { displaced, onlyWithTheOil, turnedDry } from '../stations/turn/hole-water.ts';
 
 export type ProtocolState = 'done' | 'open' | 'stuck';
@@ -218,7 +219,7 @@ const rules: readonly Rule[] = [
     minutes: 40,
     items: ['run.longRun'],
     station: 'run',
-    done: (c) => c.record.value('run.longRun') === 'yes'
+    done: (c) => driedAt(c) !== ''
   },
   {
     id: 'next-day',
@@ -227,7 +228,9 @@ const rules: readonly Rule[] = [
     why: 'Water that hid shows overnight.',
     minutes: 15,
     items: [],
-    mark: 'drowned.next-day'
+    mark: 'drowned.next-day',
+    // Read there, it need not be ticked.
+    done: (c) => driedAt(c) !== '' && drying(c) === undefined
   }
 ];
 
@@ -242,7 +245,7 @@ export function protocol(c: Context): ProtocolStep[] {
         ...r,
         how: typeof how === 'string' ? how : how(c),
         items: asks?.(c) ?? r.items,
-        state: stuck?.(c) ? 'stuck' : (r.mark ? ticked.has(r.mark) : done?.(c)) ? 'done' : 'open',
+        state: stuck?.(c) ? 'stuck' : (r.mark && ticked.has(r.mark)) || done?.(c) ? 'done' : 'open',
         ...(count ? { count } : {})
       };
     });

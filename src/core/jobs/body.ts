@@ -30,6 +30,17 @@ export const body = {
     proof: { station: 'look', text: 'swivel, tilt and linkage free', reads: ['look.swivel', 'look.linkage'] },
     dirty: true
   },
+  'throttle-linkage': {
+    title: 'Set the throttle linkage',
+    raisedBy: ['look.linkage'],
+    // With gears it is set together with theirs.
+    unless: (c) => c.survey.engine.profile.shift !== 'direct' || c.record.value('look.linkage') !== 'worn',
+    how: 'Worn pins and bushes renewed; idle stop and full throttle both reached with the lever at its stops, nothing binds between them.',
+    tools: ['spanners'],
+    parts: ['pins and bushes as found'],
+    minutes: 30,
+    proof: { station: 'look', text: 'linkage free, throttle at both of its stops', reads: ['look.linkage'] }
+  },
   mounts: {
     title: 'Renew the torn mounts',
     raisedBy: [only('look.mounts', 'watch')],

@@ -32,6 +32,7 @@ export const engineOil = {
     how: 'Cheap oil first; what comes out is measured each time; filter with its old seal; the last fill is the right oil.',
     tools: ['drain pan', 'measuring jug'],
     parts: ['oil filter', 'drain washer'],
+    preserves: true,
     consumables: ['engine oil'],
     minutes: 30,
     wait: 15,

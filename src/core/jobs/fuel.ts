@@ -63,6 +63,7 @@ export const fuel = {
     // Its fresh fuel goes through no cracked hose.
     after: ['hoses'],
     dirty: true,
+    preserves: true,
     counts: ['fuel-filter']
   },
   'fuel-doubt': {

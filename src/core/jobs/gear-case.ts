@@ -66,6 +66,8 @@ export const gearCase = {
     tellsOfOthers: ['look.linkage'],
     // The case is opened for its metal first: dog and shift rod are seen then. And a stiff linkage is freed before it is set.
     unless: (c) =>
+      // Direct drive has no gears to set.
+      c.survey.engine.profile.shift === 'direct' ||
       throughLinkage(c).linkage !== undefined ||
       (c.record.value('look.linkage') === 'stiff' && !shiftFacts(c).some((f) => f.condition === 'fault')) ||
       metalOnMagnet(c),

@@ -52,6 +52,8 @@ export interface JobTraits {
    * engine leaves the house. running: the engine runs in it, so whatever else is open comes first.
    */
   readonly phase?: 'today' | 'first' | 'drowned' | 'repeat' | 'away' | 'running';
+  /** Takes out what eats at it while it stands: done whatever becomes of the rest. */
+  readonly preserves?: true;
   /** Care that it counts as when it is done. */
   readonly counts?: readonly CareId[];
   /** Its line of the order is judged by the pump's own school. */

@@ -60,6 +60,7 @@ const order = [
   'hoses',
   'strainer',
   'structure',
+  'throttle-linkage',
   'mounts',
   'bracket',
   'anodes',

@@ -111,6 +111,8 @@ function spendsUnsure(p: Position, m: Move): boolean {
   const job = jobOf(m.job);
   return (
     (job.parts?.length ?? 0) > 0 &&
+    !job.preserves &&
+    !['today', 'first', 'drowned'].includes(job.phase ?? '') &&
     job.proof.station !== 'turn' &&
     !raisers(job, p.findings).some((f) => f.station === 'turn')
   );
@@ -261,7 +263,23 @@ export function moves(p: Position): Move[] {
   const now = once.filter((m) => !decide(m));
   const later = once.filter(decide);
   if (now.some((m) => !m.waits)) return [...now, ...rest, ...later];
-  return [...rest, ...now, ...later, ...(rest.length || once.length ? [] : [short ? nothingShort : nothing])];
+  return [...rest, ...now, ...later, ...(rest.length || once.length ? [] : [short ? nothingShort : atTheEnd(p)])];
+}
+
+/** A fault that nobody here mends is somebody else's to decide; with none left, what becomes of the engine is. */
+function atTheEnd({ findings }: Position): Move {
+  const fault = findings.find((f) => f.condition === 'fault');
+  if (!fault) return nothing;
+  return {
+    kind: 'ask',
+    class: 9,
+    id: `ask:left:${fault.id}`,
+    title: `Stop: what is left is mended by nothing here. ${fault.found} Ask the owner, or a specialist’s price`,
+    station: fault.station,
+    ...(fault.cylinder === undefined ? {} : { cylinder: fault.cylinder }),
+    minutes: 5,
+    because: fault.sentence
+  };
 }
 
 const nothing: Move = {

@@ -217,8 +217,10 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       return more.length > 0 || !raised.some((f) => f.station === first?.station);
     });
     const own = rule.bySchool?.(c) ?? {};
+    // What is only to be found out is over once its readings are there, whatever they leave open.
+    const shownDone = met && (!now.length || (!mark && rule.finds === true));
     const state =
-      mark?.state === 'not-needed' ? 'not-needed' : done ? (after || (met && !now.length) ? 'proved' : 'done') : 'open';
+      mark?.state === 'not-needed' ? 'not-needed' : done ? (after || shownDone ? 'proved' : 'done') : 'open';
     return [
       {
         id: rule.id,

@@ -4,7 +4,7 @@ import { RUN_AGAIN } from '../jobs/work.ts';
 import type { Move } from '../moves/move.ts';
 import type { SurveyFile } from '../record/survey-file.ts';
 import { stationOf, type ItemId, type StationId } from '../stations/items.ts';
-import { plain, type Act } from './act.ts';
+import type { Act } from './act.ts';
 import { compressionActs } from './acts-compression.ts';
 import { headActs } from './acts-head.ts';
 import { runActs } from './acts-run.ts';
@@ -167,6 +167,14 @@ function proofOf(move: Move, survey: SurveyFile): readonly Act[] {
   return list.length ? list : acts.filter((a) => settles.has(a.id));
 }
 
+/** Looks that have no act of their own, at the cylinder they were asked of. */
+const justThese = (items: readonly ItemId[], cylinder: number | undefined): Act => ({
+  id: 'asked',
+  station: stationOf(items[0]!),
+  items,
+  take: (eye) => eye.look(items, cylinder)
+});
+
 /** What is looked at for a move: what it names, else the check it names, else the whole check of its station. */
 export function actsFor(move: Move, survey: SurveyFile): readonly Act[] {
   if (move.id.startsWith('look:')) {
@@ -180,7 +188,7 @@ export function actsFor(move: Move, survey: SurveyFile): readonly Act[] {
     // In the order in which they were asked for.
     const place = (a: Act): number => Math.min(...a.items.map((i) => items.indexOf(i)).filter((k) => k >= 0));
     const mine = acts.filter((a) => a.items.some((i) => items.includes(i))).toSorted((a, b) => place(a) - place(b));
-    return mine.length ? mine : [plain('asked', stationOf(items[0]!), items)];
+    return mine.length ? mine : [justThese(items, move.cylinder)];
   }
   if (!station) return [];
   if (move.id.startsWith('proof:')) return proofOf(move, survey);

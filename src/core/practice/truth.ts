@@ -147,6 +147,7 @@ const alsoCures: Readonly<
   Record<string, { readonly signs?: readonly string[]; readonly suspects?: readonly string[] }>
 > = {
   structure: { signs: ['linkage-bad', 'swivel-stiff'] },
+  'throttle-linkage': { signs: ['linkage-bad'] },
   hoses: { signs: ['hoses-hard', 'bulb-old'] },
   wiring: { signs: ['wires-bad', 'connectors', 'fuse-blown'] },
   nest: { signs: ['nest'] },

@@ -40,7 +40,7 @@ const stateOf = (p: number, limit: number): 'high' | 'low' | 'close' =>
 
 /**
  * Whether a figure on another tank or with the cap open is of another state than the engine's own figure now: its own was read
- * otherwise before it, and has changed since. It says nothing of where that which holds back now lies.
+ * otherwise before it, and has changed since, by itself or by work. It says nothing of where that which holds back now lies.
  */
 export function ofAnotherState(c: Context, item: Beside): boolean {
   const limit = judgedBy(c, 'fuel.vacuum', ownLimits.lineVacuum).value;
@@ -52,7 +52,10 @@ export function ofAnotherState(c: Context, item: Beside): boolean {
   const now = numbers.at(-1);
   // Its own figure of that time: the last before it, else the first after it.
   const then = read && (numbers.findLast((r) => !isAfter(r.at, read.at)) ?? numbers[0]);
-  return !!now && !!then && now.state === 'high' && then.state !== now.state;
+  if (!read || !now || !then || then.state === now.state) return false;
+  // Mended since: what was high there then was high on its own tank as well, and is cured.
+  const mended = (): boolean => c.worked('fuel').some((at) => isAfter(at, read.at) && isAfter(now.at, at));
+  return now.state === 'high' || mended();
 }
 
 /**

@@ -1,3 +1,4 @@
+import { drying } from './dried.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { monthsSince, SEASON } from '../../findings/elapsed.ts';
 import type { Condition } from '../../findings/finding.ts';
@@ -349,6 +350,8 @@ function settled(c: Context, { outcome, minutes, smoke }: RunBasis, facts: reado
   const months = monthsSince(c, ranAt);
   if (months >= SEASON) return [{ kind: 'stood', condition: 'cannot-tell', values: { months } }];
   const ran = minutes === undefined ? {} : { minutes };
+  const left = drying(c);
+  if (left && warmedThrough(c, minutes)) return [{ kind: 'drying', condition: 'cannot-tell', values: { left } }];
   return [
     warmedThrough(c, minutes)
       ? { kind: 'ran', condition: 'sound', values: { ...ran, smoked: smoke === 'first' } }

@@ -1,3 +1,4 @@
+import type { Drying } from './dried.ts';
 import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { Source } from '../cooling/source.ts';
@@ -106,6 +107,8 @@ export interface RunFacts {
   short: { readonly minutes?: number };
   /** It ran, and something that only a run shows to be right was opened or renewed since. */
   reopened: object;
+  /** Sank, and runs well: what is left before the water counts as out of it. */
+  drying: { readonly left: Drying };
   ran: { readonly minutes?: number; readonly smoked: boolean };
 }
 export type RunFact = FactOf<RunFacts>;

@@ -168,6 +168,11 @@ const examples: Examples<RunFacts> = {
   stood: [{ kind: 'stood', condition: doubt, values: { months: 9 } }],
   short: [{}, { minutes: 2 }].map((values) => ({ kind: 'short', condition: doubt, values })),
   reopened: [{ kind: 'reopened', condition: doubt, values: {} }],
+  drying: (['oil', 'long', 'next-day'] as const).map((left) => ({
+    kind: 'drying',
+    condition: doubt,
+    values: { left }
+  })),
   ran: [{ smoked: true }, { smoked: false, minutes: 20 }].map((values) => ({ kind: 'ran', condition: sound, values }))
 };
 

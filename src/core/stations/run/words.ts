@@ -1,6 +1,7 @@
+import { DRIES, type Drying } from './dried.ts';
 import { SEASON } from '../../findings/elapsed.ts';
 import { practice } from '../../findings/collect.ts';
-import type { WordsOf } from '../../findings/fact.ts';
+import type { Words, WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { sayValue } from '../../items/check-entry.ts';
@@ -79,6 +80,22 @@ const noiseWords: Readonly<Record<NoisePlace, string>> = {
 };
 
 /** What is said of a run. */
+/** What is left of an engine that sank and runs again. */
+const dryingWords: Readonly<Record<Drying, Omit<Words, 'because'>>> = {
+  oil: {
+    found: 'It runs; the oil of its first run has taken along what the heat drove out.',
+    advice: 'Drop it while it is hot, fresh oil in, dipped twice.'
+  },
+  long: {
+    found: 'It runs; only a long warm run dries its crankcase.',
+    advice: `${DRIES} minutes and more, the thermostat open all the time, watched to the end.`
+  },
+  'next-day': {
+    found: 'It ran warm for long enough to dry inside; water that hid shows overnight.',
+    advice: 'Look at it again the next day: turned by hand, its oil or its plugs. Milky again: it is not over.'
+  }
+};
+
 export const words: WordsOf<RunFacts, RunBasis> = {
   end: ({ values: { label, minutes, silent } }) => ({
     found: silent
@@ -278,6 +295,10 @@ export const words: WordsOf<RunFacts, RunBasis> = {
   reopened: (_, basis, units) => ({
     found: 'It ran, and was worked on since: that run is of the engine before.',
     advice: 'The same run again, watched.',
+    because: told(basis, units)
+  }),
+  drying: ({ values: { left } }, basis, units) => ({
+    ...dryingWords[left],
     because: told(basis, units)
   }),
   ran: ({ values: { minutes, smoked } }, basis, units) => ({

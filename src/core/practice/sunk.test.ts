@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Attempt } from './attempt.ts';
 import { Exercise } from './exercise.ts';
+import { toldAtIntake } from './intake.ts';
 import { readyExercise, setupOfReady } from './ready.ts';
 import { codeOf, setOf, setupOf, type PracticeSet } from './set-code.ts';
 import { drawTruth, faultsNow, type Truth } from './truth.ts';
@@ -86,6 +87,15 @@ describe('following the advice on engines that sank', () => {
     const dry = new Exercise(setupOfReady(readyExercise('lead')!));
     expect(dry.works().map((w) => w.id)).not.toContain('drowned.electrics');
     expect(dry.do({ kind: 'job', job: 'drowned.electrics' })).toMatchObject({ ok: false });
+  });
+  it('its history is told with the exercise, the hours in air as they have passed', () => {
+    const { survey } = new Exercise(setupOfReady(readyExercise('swamped')!));
+    const told = Object.fromEntries(toldAtIntake(survey, 'metric').map((t) => [t.label, t.value]));
+    expect(told).toMatchObject({ Case: 'Drowned', 'Which water': 'brackish', 'Running when it went under': 'no' });
+    expect(told['Came out of the water']).toMatch(/^[\d.]+ h before$/);
+    const dry = toldAtIntake(new Exercise(setupOfReady(readyExercise('lead')!)).survey, 'us').map((t) => t.label);
+    expect(dry).toContain('Years idle');
+    expect(dry).not.toContain('Came out of the water');
   });
   it('a set of them has its code, and codes of before it are what they were', () => {
     const set: PracticeSet = { seed: 77, count: 3, difficulty: 'hard', theme: 'drowned', advice: 'shut' };

@@ -1,5 +1,6 @@
 import type { Weighed } from '$core/assess.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
+import { toldAtIntake } from '$core/practice/intake.ts';
 import { open } from '$lib/server/practice/store.ts';
 import { concludedOf } from '$core/conclude.ts';
 import type { StationState } from '$core/judge.ts';
@@ -27,6 +28,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
       id: row.id,
       title: subject.title,
       told: subject.told,
+      intake: toldAtIntake(exercise.survey, locals.prefs.units),
       mode,
       minutes: exercise.minutes,
       money: exercise.money,

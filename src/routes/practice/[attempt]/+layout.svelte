@@ -16,6 +16,12 @@
     <p class="label-caps">Practice: a made-up engine</p>
     <h1 class="text-2xl leading-tight">{a.title}</h1>
     <p class="text-sm">{a.told}</p>
+    <dl class="flex flex-wrap gap-x-4 text-sm">
+      {#each a.intake as { label, value } (label)}<div class="flex gap-1">
+          <dt class="label-caps">{label}</dt>
+          <dd>{value}</dd>
+        </div>{/each}
+    </dl>
   </div>
   <dl class="flex gap-5 text-right tabular-nums">
     <div>

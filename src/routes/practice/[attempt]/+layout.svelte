@@ -12,7 +12,7 @@
 <div
   class="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-y-4 border-dashed border-primary py-2"
 >
-  <div>
+  <div class="min-w-0 flex-1 basis-96">
     <p class="label-caps">Practice: a made-up engine</p>
     <h1 class="text-2xl leading-tight">{a.title}</h1>
     <p class="text-sm">{a.told}</p>

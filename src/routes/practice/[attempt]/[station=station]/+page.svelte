@@ -150,7 +150,7 @@
         <form method="POST" use:enhance={sending} class="mt-1 space-y-2">
           <input type="hidden" name="kind" value="job" />
           <label class="block"
-            ><span class="sr-only">Work to do</span><select class="select w-full" name="job"
+            ><span class="sr-only">Work to do</span><select class="select w-full pe-8 text-ellipsis" name="job"
               >{#each data.jobs as job (job.id)}<option value={job.id}>{job.title}</option>{/each}</select
             ></label
           >

@@ -9,7 +9,7 @@ import { nothingBeside, pistonDepths } from '../stations/turn/depths.ts';
 import { displaced, turnedDry, waterComes, waterIn } from '../stations/turn/hole-water.ts';
 import { oilShutIn, plugsAt } from '../stations/turn/plugs-out.ts';
 import { smooth, turning } from '../stations/turn/turns.ts';
-import type { HoldRule } from './hold.ts';
+import type { HoldRule, Need } from './hold.ts';
 import { fourStroke, fuelNeeds, milkyNow } from './needs.ts';
 
 const smoothTurns = (c: Context): number => turning(c).smoothSince;
@@ -29,6 +29,33 @@ function suspectBelt(c: Context): boolean {
   return unmended(c, 'turn.belt', allItems['turn.belt']) !== undefined;
 }
 
+/** What its pistons' depths still have to show before it may spin, or why they never will. */
+function depthNeed(c: Context): Need {
+  const { odd, low, once, alone, agree } = pistonDepths(c);
+  const never = (why: string): Need => ({
+    text: `${why}, it goes to a specialist`,
+    done: false,
+    never: true
+  });
+  if (nothingBeside(c)) return never('one piston, and no figure to lay its depth beside: this hold does not lift here');
+  if (odd?.again)
+    return never(`piston ${odd.cylinder} stands higher than the others, measured again: this hold does not lift`);
+  if (low.length > once.length)
+    return never(`piston ${low.filter((k) => !once.includes(k)).join(', ')} stands low: this hold does not lift`);
+  const open = (): string => {
+    if (odd) return `piston ${odd.cylinder} reads higher than the others: its top found anew and measured again`;
+    if (alone) return 'the piston’s depth at top recorded, and agreeing with the maker’s figure or with a sister’s';
+    if (once.length) return `piston ${once.join(', ')} stands low, taken once: its top found anew and measured again`;
+    return 'every piston’s depth at top recorded and agreeing';
+  };
+  return {
+    text: open(),
+    done: agree === true,
+    station: 'turn',
+    items: alone ? ['turn.depth', 'turn.depthRight'] : ['turn.depth']
+  };
+}
+
 /** What forbids turning it by starter or rope, most dangerous first. */
 export const crankRules: readonly HoldRule[] = [
   {
@@ -39,47 +66,15 @@ export const crankRules: readonly HoldRule[] = [
       drowned(c) && c.survey.engine.history.runningWhenSunk === 'yes'
         ? 'A rod bent by water passes a compression test and then comes through the side.'
         : undefined,
-    needs: (c) => {
-      const depths = pistonDepths(c);
-      return [
-        {
-          text: 'two slow, smooth hand turns recorded',
-          done: smoothTurns(c) >= 2,
-          station: 'turn',
-          items: ['turn.result']
-        },
-        depths.alone && nothingBeside(c)
-          ? {
-              text: 'one piston, and no figure to lay its depth beside: this hold does not lift here, it goes to a specialist',
-              done: false,
-              never: true as const
-            }
-          : depths.odd?.again
-            ? {
-                text: `piston ${depths.odd.cylinder} stands higher than the others, measured again: this hold does not lift, it goes to a specialist`,
-                done: false,
-                never: true as const
-              }
-            : depths.low.length > depths.once.length
-              ? {
-                  text: `piston ${depths.low.filter((k) => !depths.once.includes(k)).join(', ')} stands low: this hold does not lift, it goes to a specialist`,
-                  done: false,
-                  never: true as const
-                }
-              : {
-                  text: depths.odd
-                    ? `piston ${depths.odd.cylinder} reads higher than the others: its top found anew and measured again`
-                    : depths.alone
-                      ? 'the piston’s depth at top recorded, and agreeing with the maker’s figure or with a sister’s'
-                      : depths.once.length
-                        ? `piston ${depths.once.join(', ')} stands low, taken once: its top found anew and measured again`
-                        : 'every piston’s depth at top recorded and agreeing',
-                  done: depths.agree === true,
-                  station: 'turn',
-                  items: depths.alone ? ['turn.depth', 'turn.depthRight'] : ['turn.depth']
-                }
-      ];
-    }
+    needs: (c) => [
+      {
+        text: 'two slow, smooth hand turns recorded',
+        done: smoothTurns(c) >= 2,
+        station: 'turn',
+        items: ['turn.result']
+      },
+      depthNeed(c)
+    ]
   },
   {
     id: 'drowned',

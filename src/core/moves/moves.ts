@@ -257,7 +257,8 @@ export function moves(p: Position): Move[] {
   const first = once.findIndex((m) => m.kind === 'job' && m.class > 4 && !m.waits);
   const ask = first < 0 ? undefined : askOwner(p);
   if (ask) once.splice(first, 0, { ...ask, class: once[first]!.class });
-  const rest = [...waiting(p), ...waitForOil(p, once, waiting(p))];
+  const goingOn = waiting(p);
+  const rest = [...goingOn, ...waitForOil(p, once, goingOn)];
   // Nobody hands over, or gives a reason for what may stay, while the work that ends it runs by itself.
   const decide = (m: Move): boolean => rest.length > 0 && m.id.startsWith('gate:');
   const now = once.filter((m) => !decide(m));

@@ -213,8 +213,9 @@ export class Exercise {
 
   /** Steps of the protocol that are ticked by hand. */
   private marks(): readonly { readonly mark: string; readonly title: string; readonly minutes: number }[] {
-    const { context } = this.assessed();
-    return drowned(context) ? protocol(context).flatMap((s) => (s.mark ? [{ ...s, mark: s.mark }] : [])) : [];
+    // Asked at every piece of work that is played back: what never sank is not judged for it.
+    if (!drowned(this)) return [];
+    return protocol(this.assessed().context).flatMap((s) => (s.mark ? [{ ...s, mark: s.mark }] : []));
   }
 
   private job(job: string, first: Move | undefined): ReturnType<Exercise['act']> {

@@ -1,8 +1,9 @@
-import { colours, everything, special, walk } from './axe.ts';
+import { boundPages, colours, everything, special, walk } from './axe.ts';
 import { open, prefer } from './helpers.ts';
 import { test } from './test.ts';
 
 test.use({ spec: 'axe-engines' });
+test.beforeEach(boundPages);
 
 test('axe finds nothing on what single engines show', async ({ page }) => {
   await prefer(page, { theme: 'chart' });

@@ -1,8 +1,9 @@
-import { checks, everything, places, walk } from './axe.ts';
+import { boundPages, checks, everything, places, walk } from './axe.ts';
 import { open, prefer } from './helpers.ts';
 import { test } from './test.ts';
 
 test.use({ spec: 'axe-pages' });
+test.beforeEach(boundPages);
 test.beforeEach(({ page }) => prefer(page, { theme: 'chart' }));
 
 test('axe finds nothing on the pages that belong to no engine', ({ page }) =>

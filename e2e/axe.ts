@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import { test, type Page } from '@playwright/test';
 import { noViolations, open, ready } from './helpers.ts';
 
 type Look = () => Promise<void>;
@@ -58,35 +58,52 @@ export const checks = [
   'record'
 ];
 
+/** The longest that one page may take to open and to be looked at: a bound for what hangs. */
+const pageTimeout = 240_000;
+
+/** Makes a test of many pages bounded page by page, so that no walk is too long for a slow machine. */
+export function boundPages(): void {
+  test.setTimeout(0);
+}
+
+const step = (name: string, body: () => Promise<void>): Promise<void> =>
+  test.step(name, body, { timeout: pageTimeout });
+
 /** Looks at each page of one assessment. */
 export async function walk(page: Page, base: string, paths: readonly string[], look: Look): Promise<void> {
   for (const path of paths) {
-    await page.goto(`${base}/${path}`);
-    await look();
+    await step(path || 'the yard', async () => {
+      await page.goto(`${base}/${path}`);
+      await look();
+    });
   }
 }
 
 /** Engines whose pages show what the others do not: a case under test, a dead cylinder, six cylinders, a tray. */
 export async function special(page: Page, look: Look): Promise<void> {
   const laid = await open(page, 'Avocet', '/gear');
-  await look();
+  await step('gear, already open', look);
   await walk(page, laid, ['fuel', 'oil', 'run'], look);
   await walk(page, await open(page, 'Knot', '/cooling'), ['cooling', 'tray'], look);
   await walk(page, await open(page, 'Plover', '/gear'), ['gear'], look);
   await walk(page, await open(page, 'Bittern', '/spark'), ['spark', 'look'], look);
   const six = await open(page, 'Gannet', '/compression');
-  await look();
-  await page.goto(`${six}/suspects`);
-  await page.getByText('Is it worth it?').waitFor();
-  await look();
+  await step('compression, already open', look);
+  await step('suspects with their sum', async () => {
+    await page.goto(`${six}/suspects`);
+    await page.getByText('Is it worth it?').waitFor();
+    await look();
+  });
   await walk(page, six, ['plugs', 'jobs'], look);
-  await page.goto('/');
-  await page
-    .getByRole('link', { name: /engine and history/ })
-    .first()
-    .click();
-  await ready(page);
-  await look();
+  await step('the first engine', async () => {
+    await page.goto('/');
+    await page
+      .getByRole('link', { name: /engine and history/ })
+      .first()
+      .click();
+    await ready(page);
+    await look();
+  });
   const engine = new URL(page.url()).pathname;
   await walk(page, engine, ['care', 'history', 'tag'], look);
 }

@@ -52,9 +52,22 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['crank', 'start', 'release'],
     because: /rod bent by water/
   },
+  'low-piston': {
+    profile: twin,
+    raise: [
+      read('turn.depth', 0.06, { cylinder: 1 }),
+      read('turn.depth', 0.06, { cylinder: 1 }),
+      read('turn.depth', 0.06, { cylinder: 2 }),
+      read('turn.depth', 0.0615, { cylinder: 2 })
+    ],
+    // Its top was not found: the reading is corrected, and does not become one of two.
+    meet: [[(b) => b.read('turn.depth', 0.06, { cylinder: 2, supersedes: b.survey.readings.at(-1)?.id })]],
+    blocks: ['crank', 'start', 'release'],
+    because: /A piston stood low in one reading/
+  },
   drowned: {
     profile: twin,
-    history: sunk,
+    history: { ...sunk, runningWhenSunk: 'no' },
     kind: 'drowned',
     raise: [],
     meet: [

@@ -126,7 +126,14 @@ describe('a new engine', () => {
 
 describe('a drowned engine', () => {
   const sunk = (more: object = {}): Bench =>
-    safe(new Bench({ ...two, cylinders: 2 }, 'drowned', { submerged: 'yes', water: 'fresh', ...more }));
+    safe(
+      new Bench({ ...two, cylinders: 2 }, 'drowned', {
+        submerged: 'yes',
+        water: 'fresh',
+        runningWhenSunk: 'no',
+        ...more
+      })
+    );
   const dry = (b: Bench): Bench =>
     b.read('turn.plugs', 'out').read('turn.result', 'free').read('turn.water', 'none').read('turn.pass', 'clear');
   const need = (b: Bench): boolean | undefined =>

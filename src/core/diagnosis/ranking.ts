@@ -1,4 +1,4 @@
-import { drowned } from '../record/drowned.ts';
+import { ranUnder } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
 import type { Action } from '../holds/hold.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -60,8 +60,11 @@ export function setupDone(c: Context): Set<Setup> {
 
 /** Facts that checks may ask for beside signs. */
 function facts(c: Context): Set<string> {
-  const { history } = c.survey.engine;
-  return new Set([...(drowned(c) ? ['drowned'] : []), ...(history.runningWhenSunk === 'yes' ? ['ran-under'] : [])]);
+  const ran = ranUnder(c);
+  return new Set([
+    ...(ran === undefined ? [] : ['drowned']),
+    ...(ran === 'yes' || ran === 'unknown' ? ['ran-under'] : [])
+  ]);
 }
 
 export interface Look {

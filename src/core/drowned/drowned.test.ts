@@ -7,7 +7,7 @@ import { protocol } from './protocol.ts';
 
 const at = (b: Bench): Context => contextOf(b.survey, new Date('2026-05-03'), 'metric');
 const sunk = (p: Profile = { strokes: 'four', cylinders: 1 }, h: History = {}): Bench =>
-  new Bench(p, 'drowned', { submerged: 'yes', ...h });
+  new Bench(p, 'drowned', { submerged: 'yes', runningWhenSunk: 'no', ...h });
 const ids = (b: Bench): string[] => protocol(at(b)).map((s) => s.id);
 const next = (b: Bench): string | undefined => protocol(at(b)).find((s) => s.state !== 'done')?.id;
 const labels = (b: Bench): string[] => labelsOf(at(b), b.judged().holds).map((l) => l.text);
@@ -37,6 +37,7 @@ describe('the drowned protocol', () => {
     expect(ids(sunk({}, { water: 'fresh' }))).not.toContain('rinse');
     expect(ids(sunk({}, { water: 'unknown' }))).toContain('rinse');
     const running = ids(sunk({ strokes: 'four' }, { runningWhenSunk: 'yes' }));
+    expect(running.indexOf('depths')).toBeGreaterThan(0);
     expect(running.indexOf('depths')).toBeLessThan(running.indexOf('displace'));
   });
   it('injection releases pressure first, a carburettor has its bowl', () => {

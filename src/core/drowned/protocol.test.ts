@@ -130,9 +130,15 @@ describe('what is ticked by hand', () => {
 
 describe('what depends on the engine', () => {
   const ids = (b: Bench) => protocol(b.judged().context).map((s) => s.id);
-  it('depths only where it ran when it sank; a piston that stands low is stuck', () => {
+  it('no depths where it stood when it sank; a piston that stands low is stuck', () => {
     expect(ids(sunk(four, { runningWhenSunk: 'no' }))).not.toContain('depths');
-    expect(ids(sunk(four, { runningWhenSunk: 'unknown' }))).not.toContain('depths');
+    // A bent rod passes a compression test, so that what nobody knows is asked, and else measured.
+    for (const runningWhenSunk of ['unknown', undefined] as const) {
+      const b = sunk(four, { runningWhenSunk });
+      expect(ids(b)).toContain('depths');
+      expect(stepOf(b, 'depths').how).toMatch(/^Ask first whether it ran/);
+    }
+    expect(stepOf(sunk(), 'depths').how).not.toMatch(/Ask first/);
     const low = [1, 1, 2, 2].map((cylinder): Read => ['turn.depth', cylinder === 2 ? 0.062 : 0.06, { cylinder }]);
     expect(stepOf(apply(sunk(), low), 'depths').state).toBe('stuck');
   });

@@ -1,5 +1,6 @@
 import type { Context } from '../findings/context.ts';
 import { doneAt } from '../jobs/done.ts';
+import { ranUnder } from '../record/drowned.ts';
 import { school } from '../house-rules/rules.ts';
 import { fuelCleared, waterComesBack } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -39,7 +40,8 @@ interface Rule extends Omit<ProtocolStep, 'state' | 'count' | 'how'> {
 }
 
 const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
-const running = (c: Context): boolean => c.survey.engine.history.runningWhenSunk === 'yes';
+/** It ran when it went under, or nobody can say that it stood. */
+const mayHaveRun = (c: Context): boolean => ranUnder(c) !== 'no';
 const salty = (c: Context): boolean => c.survey.engine.history.water !== 'fresh';
 const carburettor = (c: Context): boolean => {
   const f = c.survey.engine.profile.fuelSystem;
@@ -87,13 +89,13 @@ const rules: readonly Rule[] = [
     id: 'depths',
     title: 'Piston depth at every top: before any spin',
     how: (c) =>
-      `Two slow hand turns, smooth; then the depth from plug seat to crown at top, twice a cylinder.${pistonDepths(c).alone ? ' One piston has no other to be laid beside: the maker’s figure, or the same depth on another engine of the model.' : ''}`,
+      `${ranUnder(c) === 'unknown' ? 'Ask first whether it ran when it went under: if it stood, write that on its engine page and this falls away. ' : ''}Two slow hand turns, smooth; then the depth from plug seat to crown at top, twice a cylinder.${pistonDepths(c).alone ? ' One piston has no other to be laid beside: the maker’s figure, or the same depth on another engine of the model.' : ''}`,
     why: 'A rod bent by water passes a compression test and comes through the side later. Bearings may be damaged too: say so.',
     minutes: 15,
     items: ['turn.depth'],
     asks: (c) => (pistonDepths(c).alone ? ['turn.depth', 'turn.depthRight'] : ['turn.depth']),
     station: 'turn',
-    when: running,
+    when: mayHaveRun,
     done: (c) => pistonDepths(c).agree === true,
     stuck: (c) => pistonDepths(c).agree === false || nothingBeside(c)
   },

@@ -1,4 +1,4 @@
-import { drowned } from '../record/drowned.ts';
+import { drowned, ranUnder } from '../record/drowned.ts';
 import { unmended } from '../findings/unmended.ts';
 import { allItems } from '../stations/items.ts';
 import type { Context } from '../findings/context.ts';
@@ -56,6 +56,18 @@ function depthNeed(c: Context): Need {
   };
 }
 
+/** Of an engine of which nobody can say that it stood when it sank: its pistons show it, or somebody remembers. */
+function standingNeed(c: Context): Need {
+  if (nothingBeside(c))
+    return {
+      text: 'nobody knows whether it ran when it went under, and one piston has nothing to lay its depth beside',
+      done: false,
+      never: true
+    };
+  const need = depthNeed(c);
+  return need.never ? need : { ...need, text: `known that it stood when it went under, or ${need.text}` };
+}
+
 /** What forbids turning it by starter or rope, most dangerous first. */
 export const crankRules: readonly HoldRule[] = [
   {
@@ -63,7 +75,7 @@ export const crankRules: readonly HoldRule[] = [
     title: 'Drowned while running: no spin at all',
     blocks: ['crank', 'start', 'release'],
     raised: (c) =>
-      drowned(c) && c.survey.engine.history.runningWhenSunk === 'yes'
+      ranUnder(c) === 'yes'
         ? 'A rod bent by water passes a compression test and then comes through the side.'
         : undefined,
     needs: (c) => [
@@ -95,6 +107,7 @@ export const crankRules: readonly HoldRule[] = [
         station: 'turn',
         items: ['turn.water', 'plugs.hole']
       },
+      ...(ranUnder(c) === 'unknown' ? [standingNeed(c)] : []),
       ...(!fourStroke(c)
         ? [
             {
@@ -116,6 +129,21 @@ export const crankRules: readonly HoldRule[] = [
           : []),
       ...fuelNeeds(c)
     ]
+  },
+  {
+    id: 'low-piston',
+    title: 'A piston stands low: no cranking',
+    blocks: ['crank', 'start', 'release'],
+    // Of an engine that went under running the hold above asks for every piston's depth, and holds by it.
+    raised: (c) => {
+      if (ranUnder(c) === 'yes') return undefined;
+      const { low, scattered } = pistonDepths(c);
+      if (low.length) return 'A bent rod passes a compression test and then comes through the side.';
+      return scattered.length
+        ? 'A piston stood low in one reading and not in the other: until it is known, its rod counts as bent.'
+        : undefined;
+    },
+    needs: (c) => [depthNeed(c)]
   },
   {
     id: 'locked',

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Profile } from '../engine/profile.ts';
 import { Bench } from '../../../test/case.ts';
 import { begin, cases, four, fresh, holdOf, sunk, twin } from '../../../test/hold-cases.ts';
 import { unliftable } from './against.ts';
@@ -24,6 +25,51 @@ describe('single holds', () => {
     expect(holdOf(b, 'drowned-running')!.needs.map((n) => n.done)).toEqual([false, false]);
     b.read('turn.result', 'bumps').read('turn.depth', 0.06, { cylinder: 1 });
     expect(holdOf(b, 'drowned-running')!.needs.map((n) => n.done)).toEqual([true, false]);
+  });
+  it('a piston that stands low holds whatever kind of case it is, taken once or twice, and is where the work ends', () => {
+    const low = (...of2: number[]): Bench =>
+      of2.reduce(
+        (b, d) => b.read('turn.depth', 0.06, { cylinder: 1 }).read('turn.depth', d, { cylinder: 2 }),
+        new Bench(four, 'neglected').read('turn.result', 'free')
+      );
+    expect(holdOf(low(0.0615), 'low-piston')!.needs[0]).toMatchObject({ items: ['turn.depth'] });
+    const twice = low(0.0615, 0.0615);
+    expect(holdOf(twice, 'low-piston')).toMatchObject({
+      needs: [{ never: true }],
+      because: expect.stringMatching(/^A bent rod/)
+    });
+    expect(twice.assessed().moves[0]!.id).toBe('ask:low-piston');
+    expect(holdOf(low(0.06, 0.06), 'low-piston')).toBeUndefined();
+  });
+  describe('nobody can say whether it ran when it went under', () => {
+    const unsaid = (runningWhenSunk?: 'unknown' | 'no', profile: Profile = twin): Bench =>
+      [...cases.drowned!.meet.flat(), ...fresh].reduce(
+        (b, f) => f(b),
+        new Bench(profile, 'drowned', { ...sunk, ...(runningWhenSunk ? { runningWhenSunk } : {}) })
+      );
+    const depths = (b: Bench, ...values: number[]): Bench =>
+      values.reduce((x, v, k) => [v, v].reduce((y, d) => y.read('turn.depth', d, { cylinder: k + 1 }), x), b);
+    it.each([undefined, 'unknown'] as const)('said of it: %s; its pistons show it', (said) => {
+      const b = unsaid(said);
+      const open = holdOf(b, 'drowned')!.needs.filter((n) => !n.done);
+      expect(open.map((n) => n.text)).toEqual([
+        expect.stringMatching(/^known that it stood .* or every piston’s depth/)
+      ]);
+      expect(holdOf(depths(b, 0.06, 0.06), 'drowned')).toBeUndefined();
+    });
+    it('somebody remembers that it stood: nothing is asked of its pistons', () => {
+      expect(holdOf(unsaid('no'), 'drowned')).toBeUndefined();
+    });
+    it('a piston that stands low is no matter of who remembers what', () => {
+      expect(holdOf(depths(unsaid(), 0.06, 0.0615), 'drowned')!.needs.find((n) => n.never)?.text).toMatch(
+        /piston 2 stands low/
+      );
+    });
+    it('one piston with nothing beside it: the owner is asked, and the yard cannot lift it', () => {
+      const b = depths(unsaid('unknown', { ...twin, cylinders: 1 }), 0.06).read('turn.depthRight', 'unknown');
+      expect(holdOf(b, 'drowned')!.needs.find((n) => n.never)?.text).toMatch(/^nobody knows whether it ran/);
+      expect(b.assessed().moves.map((m) => m.id)).toContain('ask:drowned');
+    });
   });
   it('noise or play keeps it locked though it turns free a day later; a tight spot does not by itself', () => {
     const b = new Bench(twin).read('turn.result', 'bumps').read('turn.feel', ['noise']);

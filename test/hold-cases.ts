@@ -100,6 +100,15 @@ export const cases: Readonly<Record<string, Case>> = {
     blocks: ['start'],
     because: /Vanes are missing/
   },
+  crown: {
+    profile: four,
+    raise: [read('plugs.hole', 'holed', { cylinder: 2 })],
+    meet: [
+      [read('compression.leakdown', 0.04, { cylinder: 2 }), hours(1), read('plugs.hole', 'holed', { cylinder: 2 })]
+    ],
+    blocks: ['start', 'release'],
+    because: /seen burnt or holed in cylinder 2/
+  },
   fuel: {
     raise: [read('fuel.jar', 'dark')],
     meet: [

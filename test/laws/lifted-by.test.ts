@@ -14,6 +14,8 @@ const lifts: Readonly<Record<string, readonly string[]>> = {
   oil: ['oil-changes', 'sump-water'],
   'milky-oil': ['oil-changes', 'sump-water'],
   'gear-chips': ['metal'],
+  // Its piston is another one.
+  crown: ['overhaul'],
   jacket: ['head-gasket', 'overhaul', 'water-in'],
   // A noise that nobody placed: what may make one.
   noise: [

@@ -1,5 +1,6 @@
 import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
+import { ranAfter } from '../findings/ran.ts';
 import { dips, overAgain, seenToFall } from '../stations/oil/position.ts';
 import { rivals } from '../stations/oil/rivals.ts';
 import { changedForFuel } from '../stations/oil/was-diluted.ts';
@@ -84,7 +85,15 @@ export const engineOilAsks: Asks = {
     repeat('Dip twice after the run: has it risen?', 'oil', 5, { items: ['oil.dip', 'oil.dipAt'], late: 'release' })
   ],
   'oil.level-unread': [look('Dip the engine oil twice', ['oil.dip', 'oil.dipAt'], 3, { late: 'start' })],
-  'oil.smell': [look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] })],
+  'oil.smell': [
+    look('How it runs off the stick, between the fingers', ['oil.look'], 1, { only: ['cannot-tell'] }),
+    repeat('Dip twice after the run: has it risen?', 'oil', 5, {
+      only: ['cannot-tell'],
+      items: ['oil.dip', 'oil.dipAt'],
+      late: 'release',
+      open: (c) => ranAfter(c)
+    })
+  ],
   'oil.laboratory': [
     look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] }),
     job('oil-level', { only: ['fault'] })

@@ -268,7 +268,10 @@ export const fuelAsks: Asks = {
     lookEach('Hose and couplings, every joint wiped and watched', ['fuel.hose', 'fuel.couplings'], 5, {
       only: ['watch']
     }),
-    look('Bowl or vapour separator off', ['fuel.bowlLook'], 15, { only: ['watch'] })
+    look('Bowl or vapour separator off', ['fuel.bowlLook'], 15, { only: ['watch'] }),
+    look('Needle shut under a hand pump: does it hold?', ['fuel.needleFrom', 'fuel.needleTo', 'fuel.needleTime'], 10, {
+      only: ['watch']
+    })
   ],
   'fuel.bulb': (
     [

@@ -115,7 +115,14 @@ export const headAsks: Asks = {
   ],
   'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5, { items: ['plugs.hole'] })],
   'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), scoredLeak],
-  'plugs.hole-holed': [look('Compression, every cylinder', ['compression.pressure'], 10), leakDown],
+  'plugs.hole-holed': [
+    look('Compression, every cylinder', ['compression.pressure'], 10),
+    leakDown,
+    repeat((_, f) => `A bright light into the bore${at(f)} again: is its crown burnt through?`, 'plugs', 3, {
+      only: ['cannot-tell'],
+      items: ['plugs.hole']
+    })
+  ],
   'plugs.hole-rust': [job('soak')],
   // None put in is no answer to it: what is cranked waits for it.
   'plugs.dry-bores': [

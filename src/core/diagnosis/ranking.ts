@@ -192,7 +192,8 @@ function reason(check: Check, w: Weighed, { labels, wrong, settles, end }: Said)
       : 'Measure again before believing it.';
   if (w.ends >= 0.02 && end !== undefined)
     return `It could end the project before money goes in: with ${end} it would not be worth mending.`;
-  if (w.turned >= 0.02 && end !== undefined)
+  // Nothing is run to find out what running it would break.
+  if (w.turned >= 0.02 && end !== undefined && check.setup !== 'running')
     return `${check.minutes <= 5 ? 'Cheap and decisive' : 'Decisive'}: ${end} would change the whole plan, and it is better known before the rest.`;
   if (settles.length) return `It settles whether it is ${settles.slice(0, 2).join(' or ')}.`;
   const names = labels.slice(0, 2);

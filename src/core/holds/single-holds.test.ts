@@ -40,6 +40,10 @@ describe('single holds', () => {
     });
     expect(twice.assessed().moves[0]!.id).toBe('ask:low-piston');
     expect(holdOf(low(0.06, 0.06), 'low-piston')).toBeUndefined();
+    // Back from the specialist its depths are taken anew, and the old ones are of the old rod.
+    const back = twice.done('bent-rod').wait(1);
+    for (const cylinder of [1, 2, 1, 2]) back.read('turn.depth', 0.06, { cylinder });
+    expect(holdOf(back, 'low-piston')).toBeUndefined();
   });
   describe('nobody can say whether it ran when it went under', () => {
     const unsaid = (runningWhenSunk?: 'unknown' | 'no', profile: Profile = twin): Bench =>

@@ -1,4 +1,4 @@
-import type { Context } from '../findings/context.ts';
+import { cylindersSaid, type Context } from '../findings/context.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { pumpBroken } from '../stations/cooling/pump.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
@@ -12,6 +12,7 @@ import {
   waterCured,
   waterEver
 } from '../stations/gear/water.ts';
+import { burntCrowns, type Crown } from '../stations/plugs/crowns.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
 import { symptoms } from '../stations/run/symptoms.ts';
 import { dips } from '../stations/oil/position.ts';
@@ -50,6 +51,9 @@ function flywheelOff(c: Context): 'shifted' | 'kicks' | undefined {
   const looked = c.record.last('spark.keyLook');
   return kicked && !(looked?.value === 'sound' && isAfter(looked.at, kicked.at)) ? 'kicks' : undefined;
 }
+
+/** Burnt by the eye, and not known to hold: tight by one test and burnt by one look is still open. */
+const openCrowns = (c: Context): Crown[] => burntCrowns(c).filter((x) => !x.tight || !x.sure);
 
 /** What forbids starting it, running it in gear or giving it back, most dangerous first. */
 export const startRules: readonly HoldRule[] = [
@@ -217,6 +221,25 @@ export const startRules: readonly HoldRule[] = [
     needs: () => [
       { text: 'case opened and the metal explained', done: false, station: 'gear', items: ['gear.explained'] }
     ]
+  },
+  {
+    id: 'crown',
+    title: 'A crown seen burnt or holed: no start',
+    blocks: ['start', 'release'],
+    curedBy: ['overhaul'],
+    raised: (c) => {
+      const open = openCrowns(c);
+      return open.length
+        ? `The crown was seen burnt or holed in ${cylindersSaid(open.map((x) => x.cylinder))}: it lets go under load, and takes the bore with it.`
+        : undefined;
+    },
+    needs: (c) =>
+      openCrowns(c).map(({ cylinder, tight }) => ({
+        text: `cylinder ${cylinder} tight by leak-down and looked into again, or its piston renewed`,
+        done: false,
+        station: tight ? 'plugs' : 'compression',
+        items: [tight ? 'plugs.hole' : 'compression.leakdown']
+      }))
   },
   {
     id: 'gear-water',

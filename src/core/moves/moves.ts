@@ -56,8 +56,14 @@ function jobDoes(m: Move): Action | undefined {
   return m.job === 'starter' || m.job === 'battery' ? 'crank' : stations[m.station].act;
 }
 
-const CRANKERS: Readonly<Record<'rope' | 'starter', { readonly items: readonly ItemId[]; readonly first: string }>> = {
+const CRANKERS: Readonly<
+  Record<'rope' | 'fuse' | 'starter', { readonly items: readonly ItemId[]; readonly first: string }>
+> = {
   rope: { items: ['plugs.rope'], first: 'First: the rope starter; nothing else turns it.' },
+  fuse: {
+    items: ['look.wiring', 'plugs.voltsEnd', 'plugs.starterDirect'],
+    first: 'First: why the main fuse blew, and a new one; nothing else turns it.'
+  },
   starter: {
     items: ['plugs.starterCircuit', 'plugs.starterDirect', 'plugs.volts', 'plugs.voltsEnd'],
     first: 'First: its starter; nothing else turns it.'
@@ -66,7 +72,7 @@ const CRANKERS: Readonly<Record<'rope' | 'starter', { readonly items: readonly I
 /** Cranked for, on an engine that nothing cranks; what looks at rope or starter itself is made. */
 function uncranked(c: Position['context'], m: Move, needs: Action | undefined): string | undefined {
   const broken = needs === 'crank' || needs === 'start' ? cannotBeCranked(c) : undefined;
-  if (!broken || m.job === 'starter' || m.job === 'battery' || m.job === 'rope') return undefined;
+  if (!broken || ['starter', 'battery', 'rope', 'wiring'].includes(m.job ?? '')) return undefined;
   const { items, first } = CRANKERS[broken];
   return m.items?.some((i) => items.includes(i)) ? undefined : first;
 }

@@ -30,8 +30,12 @@ export function airAt(c: Context): AirPlace | 'nowhere' | 'untold' | undefined {
   if (places.has(told)) return told as AirPlace;
   const hose = c.record.last('fuel.hose');
   if (hose?.value !== 'bubbles' || !isAfter(hose.at, mended)) return undefined;
-  return told === undefined ? 'untold' : 'nowhere';
+  return told === undefined && !fallsToIt(c) ? 'untold' : 'nowhere';
 }
+
+/** Fuel that falls to the engine stands under no vacuum, so that no joint can be tried; with the tank full enough it is the hose. */
+const fallsToIt = (c: Context): boolean =>
+  c.survey.engine.profile.supply === 'gravity' && ['some', 'full'].includes(c.record.value('fuel.level') ?? '');
 
 /** Bubbles stood in the hose, the line was worked on for them, and nobody looked whether they are gone. */
 export function bubblesUnseen(c: Context): boolean {

@@ -1,5 +1,6 @@
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { isAfter } from '../../units/instant.ts';
 import type { FuelFact } from './facts.ts';
 import { fuelTree } from './symptoms.ts';
 
@@ -14,7 +15,14 @@ function floods(c: Context): FuelFact[] {
   const seen = c.record.value('fuel.floods');
   if ((seen !== 'yes' && seen !== 'slow') || fuelTree(c)?.found?.id === 'needle') return [];
   const slow = seen === 'slow';
+  if (slow && heldSince(c)) return [];
   return [{ kind: 'floods', condition: slow ? 'watch' : 'fault', values: { slow } }];
+}
+
+/** Pumped up since, the needle lost nothing: a gauge says more than how soft a bulb feels, and what let it go soft is no fault (C). */
+function heldSince(c: Context): boolean {
+  const [soft, pumpedUp] = [c.record.last('fuel.floods'), c.record.last('fuel.needleTo')];
+  return !!soft && !!pumpedUp && isAfter(pumpedUp.at, soft.at) && pumped(c).every((f) => f.condition === 'sound');
 }
 
 /** The needle under a hand pump: a new one loses nothing that a gauge shows in a minute. */

@@ -2,6 +2,7 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
+import { runs } from '../../findings/ran.ts';
 import { drowned } from '../../record/drowned.ts';
 import { isAfter } from '../../units/instant.ts';
 import { changes, pourOf } from './changes.ts';
@@ -122,6 +123,13 @@ function above(c: Context): OilFact {
     : { kind: 'above-open', id: 'dip', condition: 'cannot-tell', values };
 }
 
+/** It ran since it smelled of fuel, and two dips after that agree between the marks: what gets in does not raise it. */
+function stayedBetween(c: Context): boolean {
+  const { agree, last, position } = dips(c);
+  const ran = runs(c).find((r) => isAfter(r.at, c.record.last('oil.smell')?.at));
+  return !!ran && agree && position === 'between' && last.every((d) => isAfter(d.taken, ran.at));
+}
+
 /** Oil that is not over the mark but looks or smells of fuel: how much counts, and a laboratory's figure before a nose. */
 function thinned(c: Context): OilFact[] {
   if (laboratory(c)) return [];
@@ -138,6 +146,8 @@ function thinned(c: Context): OilFact[] {
         : { kind: 'thin', condition: 'watch', values: {} }
     ];
   if (smell !== 'fuel' && smell !== 'faint') return [];
+  if (smell === 'fuel' && stayedBetween(c))
+    return [{ kind: 'smell', condition: 'sound', values: { smell, stayed: true } }];
   return [{ kind: 'smell', condition: smell === 'fuel' ? 'cannot-tell' : 'sound', values: { smell } }];
 }
 

@@ -49,7 +49,8 @@ export interface OilFacts {
   'thin-before': object;
   /** It had fuel in it and was changed; it ran since, and was not dipped after that. */
   'diluted-before': object;
-  smell: { readonly smell: 'fuel' | 'faint' };
+  /** `stayed`: dipped after a run, it has not risen over its mark. */
+  smell: { readonly smell: 'fuel' | 'faint'; readonly stayed?: true };
   burnt: object;
   /** mm²/s at 100 °C, and no figure of the fresh oil beside it. */
   'laboratory-alone': { readonly used: number };

@@ -42,6 +42,20 @@ const smelt = ({ lookAnswer, smell }: OilBasis): Because =>
     'short cold runs leave a trace of fuel, which a long warm run drives off; thin oil that smells strongly is diluted.'
   );
 
+const smellWords = {
+  stayed: {
+    found: 'It smells of fuel, and dipped after the run it has not risen: what is in it a long warm run drives off.'
+  },
+  fuel: {
+    found: 'It smells of fuel.',
+    advice:
+      'A nose does not measure: feel it between the fingers, watch the level over the next hours, or have its viscosity measured.'
+  },
+  faint: {
+    found: 'A faint smell of fuel is usual after short cold runs; the level decides, and a long warm run drives it off.'
+  }
+} as const;
+
 function aboveBecause(v: OilFacts['diluted'], basis: OilBasis, units: System): Because {
   return {
     inputs: [
@@ -195,19 +209,7 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     advice: 'Wait, dip twice: has it risen? Fuel that still gets in shows only now.',
     because: dippedBecause(basis, units)
   }),
-  smell: ({ values }, basis) => ({
-    ...(values.smell === 'fuel'
-      ? {
-          found: 'It smells of fuel.',
-          advice:
-            'A nose does not measure: feel it between the fingers, watch the level over the next hours, or have its viscosity measured.'
-        }
-      : {
-          found:
-            'A faint smell of fuel is usual after short cold runs; the level decides, and a long warm run drives it off.'
-        }),
-    because: smelt(basis)
-  }),
+  smell: ({ values }, basis) => ({ ...smellWords[values.stayed ? 'stayed' : values.smell], because: smelt(basis) }),
   burnt: (_, basis, units) => ({
     found: 'The oil smells burnt: it ran hot or far too long.',
     advice: 'Change it, and look at the cooling before a long run.',

@@ -8,6 +8,7 @@ import { lastTelling, ofThisPart } from '../../findings/renewed.ts';
 import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
+import { burntCrowns } from './crowns.ts';
 import { waterComes, waterIn } from '../turn/hole-water.ts';
 import { crankingFacts } from './cranking.ts';
 import type { PlugAnalysed, PlugFact } from './facts.ts';
@@ -143,13 +144,15 @@ const holes = (c: Context): PlugFact[] =>
     if (seen === undefined || seen === 'clean') return [];
     // A scratch that holds its pressure is lived with, and looked at again.
     const tight = (seen === 'scored' || seen === 'holed') && tightOnes(c).has(cylinder);
+    // Burnt through it would not hold air: one of the two is wrong, and an engine is not run to find out which.
+    const once = tight && burntCrowns(c).some((x) => x.cylinder === cylinder && !x.sure);
     return [
       {
         kind: 'hole',
         id: `hole-${seen}`,
         cylinder,
-        condition: tight ? 'watch' : holeIs[seen],
-        values: { seen, tight }
+        condition: once ? 'cannot-tell' : tight ? 'watch' : holeIs[seen],
+        values: { seen, tight, ...(once ? { once } : {}) }
       }
     ];
   });

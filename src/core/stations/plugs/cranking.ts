@@ -83,17 +83,25 @@ export const cranksWeakly = (c: Context): boolean =>
 
 const isPoor = (word: string | undefined): boolean => word === 'slow' || word === 'nothing';
 
+/** Its main fuse was seen blown, and its starter has not turned through its circuit since. */
+function fuseBlown(c: Context): boolean {
+  const [wiring, circuit] = [c.record.last('look.wiring'), c.record.last('plugs.starterCircuit')];
+  if (wiring?.value !== 'fuse' || c.touched('look.wiring').some((at) => isAfter(at, wiring.at))) return false;
+  return !(circuit?.value === 'turns' && isAfter(circuit.at, wiring.at));
+}
+
 /**
- * What it cannot be cranked without, where nothing else turns it: its rope, or its starter that nothing brings to turn. Nothing where it
- * turns somehow, slowly too, and nothing where nobody tried.
+ * What it cannot be cranked without, where nothing else turns it: its rope, its main fuse, or its starter that nothing brings to turn. Nothing
+ * where it turns somehow, slowly too, and nothing where nobody tried.
  */
-export function cannotBeCranked(c: Context): 'rope' | 'starter' | undefined {
+export function cannotBeCranked(c: Context): 'rope' | 'fuse' | 'starter' | undefined {
   const { starting } = c.survey.engine.profile;
   if (starting === 'rope') {
     const rope = ofThisPart(c, 'plugs.rope');
     return rope === 'slips' || rope === 'stuck' ? 'rope' : undefined;
   }
   if (starting !== 'electric') return undefined;
+  if (fuseBlown(c)) return 'fuse';
   const [circuit, direct] = [ofThisPart(c, 'plugs.starterCircuit'), ofThisPart(c, 'plugs.starterDirect')];
   const dead =
     (circuit === 'nothing' && direct !== 'turns' && direct !== 'slow') || (direct === 'nothing' && circuit !== 'turns');

@@ -20,7 +20,8 @@ export interface PlugFacts {
     readonly alone?: true;
   };
   /** `tight`: leak-down finds that cylinder tight all the same. */
-  hole: { readonly seen: HoleSight; readonly tight: boolean };
+  /** `once`: seen once, and contradicted by a tight leak-down. */
+  hole: { readonly seen: HoleSight; readonly tight: boolean; readonly once?: true };
   /** m. */
   gap: { readonly gap: number; readonly wide: boolean };
   /** Noted while it was cranked, 1/min and V, as far as it is weak. */

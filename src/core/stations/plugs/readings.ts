@@ -33,6 +33,7 @@ export const items = {
     label: 'Into the hole',
     ask: 'A light into the hole: bore and crown',
     stays: { answers: ['scored', 'holed'] },
+    counts: true,
     perCylinder: true,
     options: {
       clean: 'clean',

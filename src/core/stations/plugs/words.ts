@@ -67,11 +67,15 @@ export const words: WordsOf<PlugFacts, PlugBasis> = {
       'what too much fuel left is wiped off, its cause is not.'
     )
   }),
-  hole: ({ cylinder, values: { seen, tight } }) => ({
+  hole: ({ cylinder, values: { seen, tight, once } }) => ({
     found: `${holeWords[seen].found} ${cylinder}.`,
-    advice: tight
-      ? 'Leak-down finds it tight: it is lived with, and looked at again next season.'
-      : holeWords[seen].then,
+    advice: once
+      ? 'Leak-down finds it tight, so that it is not through: look in again, in a bright light, before it is started.'
+      : tight
+        ? seen === 'holed'
+          ? 'Leak-down finds it tight: burnt, and not through. Why it ran lean is found before it works; look in again after ten hours.'
+          : 'Leak-down finds it tight: it is lived with, and looked at again next season.'
+        : holeWords[seen].then,
     because: practice([`into hole ${cylinder}: ${seen}`], 'look into the hole before anything spins.')
   }),
   gap: ({ cylinder, values: { gap, wide }, limit }, _, units) => ({

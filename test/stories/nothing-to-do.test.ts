@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import type { Profile } from '../../src/core/engine/profile.ts';
+import { holdOf } from '../hold-cases.ts';
+import { Bench } from '../case.ts';
+import { jobs, moves, ranWell, readyToRun } from './all-good.ts';
+
+/** What is found on an engine that is otherwise looked at and good: it has a next step of its own, and the run waits where it has to. */
+const two: Profile = {
+  strokes: 'two',
+  cylinders: 2,
+  fuelSystem: 'carburettor',
+  supply: 'bulb',
+  ignition: 'cdi',
+  starting: 'both',
+  lubrication: 'premix',
+  premixRatio: 50,
+  shift: 'shift'
+};
+const four: Profile = { ...two, strokes: 'four', lubrication: 'sump', starting: 'electric' };
+
+describe('a crown seen burnt or holed, and tight by leak-down', () => {
+  const once = (): Bench => readyToRun(two).read('plugs.hole', 'holed', { cylinder: 1 });
+  it('one of the two is wrong: it is looked into again before anything runs', () => {
+    const b = once();
+    expect(b.ids()).toContain('plugs.hole-holed.1:cannot-tell');
+    expect(moves(b)[0]).toMatch(/^A bright light into the bore of cylinder 1 again/);
+    expect(b.assessed().moves.find((m) => m.id === 'look:run')?.waits).toMatch(/a crown seen burnt or holed/);
+    expect(holdOf(b, 'crown')).toMatchObject({ blocks: ['start', 'release'] });
+  });
+  it('clean at that look, nothing is left but the contradiction; burnt again, it is burnt and not through', () => {
+    expect(holdOf(once().wait(1).read('plugs.hole', 'clean', { cylinder: 1 }), 'crown')).toBeUndefined();
+    const again = once().wait(1).read('plugs.hole', 'holed', { cylinder: 1 });
+    expect(again.ids()).toContain('plugs.hole-holed.1:watch');
+    expect(again.said('plugs.hole-holed')).toMatch(/burnt, and not through/);
+    expect(holdOf(again, 'crown')).toBeUndefined();
+  });
+  it('is no reason to run it: nothing is run to find out what running it would break', () => {
+    const again = once().wait(1).read('plugs.hole', 'holed', { cylinder: 1 });
+    expect(again.assessed().moves.find((m) => m.id === 'look:run')?.because).not.toMatch(/[Dd]ecisive/);
+  });
+  it('a piston renewed lifts it, as does no leak-down that says nothing', () => {
+    expect(holdOf(once().done('overhaul'), 'crown')).toBeUndefined();
+    const untold = new Bench(two).read('plugs.hole', 'holed', { cylinder: 1 });
+    expect(holdOf(untold.read('compression.leakdown', 'unknown', { cylinder: 1 }), 'crown')).toBeDefined();
+  });
+});
+
+describe('a bulb that goes soft slowly, every joint dry and the bowl clean', () => {
+  const slow = (): Bench => readyToRun(two).read('fuel.floods', 'slow');
+  const pumped = (b: Bench, to: number): Bench =>
+    b.read('fuel.needleFrom', 50e3).read('fuel.needleTo', to).read('fuel.needleTime', 1);
+  it('its needle is pumped up: no bowl is stripped for a feeling in the hand', () => {
+    expect(moves(slow())[0]).toMatch(/^Needle shut under a hand pump/);
+    expect(jobs(slow())).not.toContain('bowl');
+  });
+  it('holds, and it was no fault; falls, and the bowl comes off', () => {
+    expect(pumped(slow(), 50e3).ids().join()).not.toMatch(/fuel\.floods/);
+    expect(jobs(pumped(slow(), 30e3))).toContain('bowl');
+  });
+});
+
+describe('engine oil that smells of fuel', () => {
+  it('after the run it is dipped twice, and what has not risen is told to be so', () => {
+    expect(moves(readyToRun(four).read('oil.smell', 'fuel')).join()).not.toMatch(/has it risen/);
+    const ran = ranWell(four).read('oil.smell', 'fuel');
+    const again = ran.read('run.event', 'start').wait(0.3).read('run.outcome', 'ran').read('run.event', 'stop').wait(1);
+    expect(moves(again)).toContain('Dip twice after the run: has it risen?');
+    const dipped = again.read('oil.dip', 'between').read('oil.dip', 'between');
+    expect(dipped.ids()).toContain('oil.smell:sound');
+    expect(again.read('oil.dip', 'above').read('oil.dip', 'above').ids()).not.toContain('oil.smell:sound');
+  });
+});
+
+describe('a main fuse that is blown', () => {
+  const blown = (profile: Profile): Bench =>
+    readyToRun(profile, 'neglected', ['spark', 'compression']).read('look.wiring', 'fuse');
+  const spark = (b: Bench) => b.assessed().moves.find((m) => m.id === 'look:spark');
+  it('where nothing else turns it, what is cranked for waits for the fuse', () => {
+    expect(spark(blown(four))?.waits).toMatch(/why the main fuse blew/);
+    expect(moves(blown(four))[0]).toMatch(/wires and connectors/i);
+    expect(spark(blown(two))?.waits).toBeUndefined();
+  });
+  it('it turns through its circuit, or has its new one: nothing waits', () => {
+    expect(spark(blown(four).read('plugs.starterCircuit', 'turns'))?.waits).toBeUndefined();
+    expect(spark(blown(four).done('wiring'))?.waits).toBeUndefined();
+  });
+});
+
+describe('bubbles in a hose that fuel falls through', () => {
+  const falls = (level: 'some' | 'empty'): Bench =>
+    readyToRun({ ...two, supply: 'gravity' })
+      .read('fuel.level', level)
+      .read('fuel.hose', 'bubbles');
+  it('no joint can be tried under vacuum: with fuel over the tap it is the hose, and has its work', () => {
+    expect(jobs(falls('some'))).toContain('fuel-line');
+    expect(jobs(falls('empty'))).not.toContain('fuel-line');
+  });
+});

@@ -33,6 +33,10 @@ export const sunk = { submerged: 'yes' } as const;
 export const twin = { strokes: 'two', cylinders: 2 } as const;
 export const four = { strokes: 'four', cylinders: 2 } as const;
 
+/** Both pistons, each twice, m. */
+const depths = (one: number, two: number): Step[] =>
+  [1, 2, 1, 2].map((cylinder) => read('turn.depth', cylinder === 1 ? one : two, { cylinder }));
+
 /** Every hold of the trade: what raises it, and what it takes, need by need, to lift it. */
 export const cases: Readonly<Record<string, Case>> = {
   'drowned-running': {
@@ -54,16 +58,11 @@ export const cases: Readonly<Record<string, Case>> = {
   },
   'low-piston': {
     profile: twin,
-    raise: [
-      read('turn.depth', 0.06, { cylinder: 1 }),
-      read('turn.depth', 0.06, { cylinder: 1 }),
-      read('turn.depth', 0.06, { cylinder: 2 }),
-      read('turn.depth', 0.0615, { cylinder: 2 })
-    ],
-    // Its top was not found: the reading is corrected, and does not become one of two.
-    meet: [[(b) => b.read('turn.depth', 0.06, { cylinder: 2, supersedes: b.survey.readings.at(-1)?.id })]],
+    raise: depths(0.06, 0.0615),
+    // Back from the specialist: what was measured before is of the old rod, and the new one is measured too.
+    meet: [[(b) => b.done('bent-rod')], [hours(1), ...depths(0.06, 0.06)]],
     blocks: ['crank', 'start', 'release'],
-    because: /A piston stood low in one reading/
+    because: /bent rod/
   },
   drowned: {
     profile: twin,

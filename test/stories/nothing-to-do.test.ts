@@ -96,3 +96,69 @@ describe('bubbles in a hose that fuel falls through', () => {
     expect(jobs(falls('empty'))).not.toContain('fuel-line');
   });
 });
+
+describe('water in a cylinder of an engine that was not under, and out again', () => {
+  const was = (b: Bench = readyToRun(two)): Bench =>
+    b.read('plugs.hole', 'water', { cylinder: 1 }).wait(1).read('plugs.hole', 'clean', { cylinder: 1 });
+  const run = (b: Bench): Bench =>
+    b
+      .read('run.event', 'start')
+      .wait(0.2)
+      .read('run.stream', 'strong')
+      .read('run.outcome', 'ran')
+      .read('run.event', 'stop');
+  it('where it came from is still asked: the run may go on, and a plug is looked at after it', () => {
+    expect(was().ids()).toContain('plugs.water-was:cannot-tell');
+    expect(was().holds()).toEqual([]);
+    expect(moves(was()).join()).not.toMatch(/A plug out after the run/);
+    expect(moves(run(was()))).toContain('A plug out after the run: water on it?');
+  });
+  it('dry after the run, or its way in closed: it is answered', () => {
+    expect(run(was()).read('run.plugAfter', 'dry').ids().join()).not.toMatch(/water-was/);
+    expect(was().done('head-gasket').ids().join()).not.toMatch(/water-was/);
+    // Dry before that run says nothing of it, and neither does a look that could not tell.
+    expect(run(was().read('run.plugAfter', 'dry')).ids()).toContain('plugs.water-was:cannot-tell');
+    expect(run(was()).read('run.plugAfter', 'unknown').ids()).toContain('plugs.water-was:cannot-tell');
+  });
+  it('turned out of the holes, its cylinder is not known; on the plug alone it is', () => {
+    const turned = readyToRun(two).read('turn.water', 'some').wait(1).read('turn.water', 'none');
+    expect(turned.said('plugs.water-was')).toMatch(/^Water was in the plug holes/);
+    const plug = readyToRun(two).read('plugs.read', ['water'], { cylinder: 2 }).wait(1);
+    expect(plug.ids().join()).not.toMatch(/water-was/);
+    expect(plug.read('plugs.read', ['normal'], { cylinder: 2 }).said('plugs.water-was')).toMatch(/in cylinder 2/);
+  });
+  it('of an engine that was under everybody knows', () => {
+    const b = new Bench(two, 'drowned', { submerged: 'yes', runningWhenSunk: 'no' });
+    expect(was(b).ids().join()).not.toMatch(/water-was/);
+  });
+});
+
+describe('what comes and goes by itself is looked at once more', () => {
+  it.each([
+    ['turn.neutral', 'drives', 'spins'],
+    ['turn.forward', 'slips', 'follows'],
+    ['turn.reverse', 'slips', 'follows'],
+    ['spark.stray', 'cap', 'none'],
+    ['plugs.starterCircuit', 'nothing', 'turns'],
+    ['fuel.floods', 'yes', 'no'],
+    ['cooling.backward', 'yes', 'no'],
+    ['cooling.drill', 'nothing', 'pumps']
+  ] as const)('%s: “%s”, and “%s” with nothing done', (what, bad, good) => {
+    const at = what === 'spark.stray' ? { cylinder: 1 } : {};
+    const again = readyToRun(two)
+      .wait(1)
+      .read(what, bad as never, at)
+      .wait(1)
+      .read(what, good as never, at);
+    const id = what.replace('.', '.again-');
+    expect(again.ids().join()).toContain(`${id}`);
+    expect(moves(again)[0]).toMatch(/^Once more/);
+    expect(
+      again
+        .wait(1)
+        .read(what, good as never, at)
+        .ids()
+        .join()
+    ).not.toContain(id);
+  });
+});

@@ -113,6 +113,12 @@ export const headAsks: Asks = {
   'plugs.hole-water': [
     goOn('Holes lowest, turn by hand until dry, look in again', 'plugs', 5, { items: ['turn.water', 'plugs.hole'] })
   ],
+  'plugs.water-was': [
+    look('A plug out after the run: water on it?', ['run.plugAfter'], 3, {
+      late: 'release',
+      open: (_, f) => (f.values as { ran?: boolean } | undefined)?.ran === true
+    })
+  ],
   'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5, { items: ['plugs.hole'] })],
   'plugs.hole-scored': [look('Compression, every cylinder', ['compression.pressure'], 10), scoredLeak],
   'plugs.hole-holed': [

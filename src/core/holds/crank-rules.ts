@@ -137,10 +137,11 @@ export const crankRules: readonly HoldRule[] = [
     // Of an engine that went under running the hold above asks for every piston's depth, and holds by it.
     raised: (c) => {
       if (ranUnder(c) === 'yes') return undefined;
-      const { low, scattered } = pistonDepths(c);
+      const { low, agree, limit } = pistonDepths(c);
       if (low.length) return 'A bent rod passes a compression test and then comes through the side.';
-      return scattered.length
-        ? 'A piston stood low in one reading and not in the other: until it is known, its rod counts as bent.'
+      const taken = c.record.all('turn.depth').flatMap((r) => (typeof r.value === 'number' ? [r.value] : []));
+      return agree !== true && Math.max(...taken) - Math.min(...taken) > limit.value
+        ? 'A piston stood low in one reading, and nothing read since says that it does not: its rod counts as bent.'
         : undefined;
     },
     needs: (c) => [depthNeed(c)]

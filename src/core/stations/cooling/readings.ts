@@ -59,7 +59,10 @@ export const items = {
     stays: { answers: ['grooved', 'melted'], undoneBy: ['cooling.assembled'] },
     options: { good: 'good', grooved: 'grooved', melted: 'melted or pale' }
   }),
-  backward: yesNo({ label: 'Turned backward under load' }),
+  backward: yesNo({
+    label: 'Turned backward under load',
+    stays: { answers: ['yes'], undoneBy: ['cooling.assembled'] }
+  }),
   bush: choice({
     label: 'Impeller bush and key',
     stays: { answers: ['spins', 'key'], undoneBy: ['cooling.assembled'] },
@@ -83,6 +86,7 @@ export const items = {
   }),
   drill: choice({
     label: 'Drill test',
+    stays: { answers: ['nothing'], undoneBy: ['cooling.assembled'] },
     ask: 'Neutral, leg clamped, foot in water, never backward: does it pump?',
     options: { pumps: 'pumps', nothing: 'nothing comes', backward: 'was turned backward' }
   }),

@@ -226,6 +226,7 @@ export const items = {
   }),
   floods: choice({
     label: 'Floods',
+    stays: { answers: ['yes'], undoneBy: ['fuel.bowlLook', 'fuel.jets'] },
     ask: 'Fuel up to the carburettor (bulb firm, or tap open), engine off: does it run out, or the bulb go soft?',
     options: { yes: 'fuel runs', slow: 'bulb goes soft slowly', no: 'neither' },
     when: carburettor

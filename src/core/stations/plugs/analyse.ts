@@ -9,6 +9,7 @@ import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { tightOnes } from '../compression/analyse.ts';
 import { burntCrowns } from './crowns.ts';
+import { waterWas } from './water-was.ts';
 import { waterComes, waterIn } from '../turn/hole-water.ts';
 import { crankingFacts } from './cranking.ts';
 import type { PlugAnalysed, PlugFact } from './facts.ts';
@@ -43,6 +44,7 @@ export function analyse(c: Context): PlugAnalysed {
     ...readFacts(c, read),
     ...cleaned(c),
     ...holes(c),
+    ...puddles(c),
     ...gaps(c),
     ...crankingFacts(c),
     ...rope(c),
@@ -156,6 +158,12 @@ const holes = (c: Context): PlugFact[] =>
       }
     ];
   });
+
+/** Water that was in it and is out: the run shows whether it comes again. */
+function puddles(c: Context): PlugFact[] {
+  const was = waterWas(c);
+  return was ? [{ kind: 'water-was', condition: 'cannot-tell', values: was }] : [];
+}
 
 function gaps(c: Context): PlugFact[] {
   const limit = judgedBy(c, 'plugs.gap', ownLimits.plugGap, 'usual, from memory');

@@ -19,9 +19,10 @@ export interface PlugFacts {
     /** No other plug showed it. */
     readonly alone?: true;
   };
-  /** `tight`: leak-down finds that cylinder tight all the same. */
-  /** `once`: seen once, and contradicted by a tight leak-down. */
+  /** `tight`: leak-down finds that cylinder tight all the same; `once`: and it was seen once, so that one of the two is wrong. */
   hole: { readonly seen: HoleSight; readonly tight: boolean; readonly once?: true };
+  /** Water that is out again, and came from nobody knows where; of no cylinder where it only came out of the holes. */
+  'water-was': { readonly cylinders: readonly number[]; readonly ran: boolean };
   /** m. */
   gap: { readonly gap: number; readonly wide: boolean };
   /** Noted while it was cranked, 1/min and V, as far as it is weak. */

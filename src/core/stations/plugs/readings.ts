@@ -70,12 +70,14 @@ export const items = {
   }),
   starterCircuit: choice({
     label: 'Starter through its own circuit',
+    stays: { answers: ['nothing'], undoneBy: ['plugs.volts'] },
     options: { turns: 'turns well', slow: 'slow', nothing: 'nothing' },
     absent: true,
     when: (p) => p.starting !== 'rope'
   }),
   starterDirect: choice({
     label: 'Starter straight from the battery',
+    stays: { answers: ['nothing'], undoneBy: ['plugs.volts'] },
     ask: 'Starter straight from the battery: it proves the motor, not the circuit',
     options: { turns: 'turns well', slow: 'slow', nothing: 'nothing' },
     absent: true,

@@ -35,7 +35,12 @@ const examples: Examples<PlugFacts> = {
     { kind: 'cleaned', cylinder: 1, condition: doubt, values: { sights: ['black'], told: ['black'], alone: true } }
   ],
   hole: (['water', 'rust', 'debris', 'scored', 'holed'] as const).flatMap((seen) =>
-    [true, false].map((tight) => ({ kind: 'hole', cylinder: 2, condition: watch, values: { seen, tight } }) as const)
+    [{ tight: true }, { tight: false }, { tight: true, once: true as const }].map(
+      (v) => ({ kind: 'hole', cylinder: 2, condition: watch, values: { seen, ...v } }) as const
+    )
+  ),
+  'water-was': [[], [2], [1, 2]].flatMap((cylinders) =>
+    [true, false].map((ran) => ({ kind: 'water-was' as const, condition: doubt, values: { cylinders, ran } }))
   ),
   gap: [limit, manual].flatMap((l) =>
     [true, false].map(

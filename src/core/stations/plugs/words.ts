@@ -1,3 +1,4 @@
+import { cylindersSaid } from '../../findings/context.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { firstOf, practice } from '../../findings/collect.ts';
 import { listed } from '../../findings/context.ts';
@@ -77,6 +78,16 @@ export const words: WordsOf<PlugFacts, PlugBasis> = {
           : 'Leak-down finds it tight: it is lived with, and looked at again next season.'
         : holeWords[seen].then,
     because: practice([`into hole ${cylinder}: ${seen}`], 'look into the hole before anything spins.')
+  }),
+  'water-was': ({ values: { cylinders, ran } }) => ({
+    found: `Water was ${cylinders.length ? `in ${cylindersSaid(cylinders)}` : 'in the plug holes'}, and where it came from is not known.`,
+    advice: ran
+      ? 'A plug out after the run: wet again, it has a way in.'
+      : 'Rain by the intake, or a gasket, jacket or exhaust cover: after a first short run a plug comes out before it is cranked again.',
+    because: practice(
+      [`water seen in: ${cylinders.length ? cylinders.join(', ') : 'a hole, its cylinder not noted'}`, 'dry since'],
+      'water in a cylinder of an engine that was not under has come in somewhere.'
+    )
   }),
   gap: ({ cylinder, values: { gap, wide }, limit }, _, units) => ({
     found: `Plug ${cylinder} is gapped ${say(gap, 'length', units)}, ${wide ? 'wide: it asks for more voltage' : 'narrow: a weak flame'}.`,

@@ -63,6 +63,7 @@ export const items = {
   }),
   stray: choice({
     label: 'Stray arc',
+    stays: { answers: ['lead', 'cap', 'coil'] },
     ask: 'In the dark, while it sparks: does it arc anywhere else?',
     perCylinder: true,
     options: { none: 'none', lead: 'from its lead', cap: 'at its cap or plug', coil: 'at its coil' }

@@ -113,14 +113,23 @@ export const items = {
   }),
   neutral: choice({
     changes: true,
+    stays: { answers: ['drives'] },
     label: 'Neutral',
     ask: 'Neutral: spin the propeller',
     options: { spins: 'spins freely', drags: 'drags', drives: 'still in gear' },
     when: shifts
   }),
-  forward: choice({ changes: true, label: 'Forward', ask: 'Forward: turn it by hand', options: gear, when: shifts }),
+  forward: choice({
+    changes: true,
+    stays: { answers: ['slips'] },
+    label: 'Forward',
+    ask: 'Forward: turn it by hand',
+    options: gear,
+    when: shifts
+  }),
   reverse: choice({
     changes: true,
+    stays: { answers: ['slips'] },
     label: 'Reverse',
     ask: 'Reverse: turn it by hand',
     options: gear,
@@ -129,6 +138,7 @@ export const items = {
   }),
   reverseLock: choice({
     label: 'Reverse lock',
+    stays: { answers: ['no'] },
     ask: 'In reverse the tilt lock must rise',
     options: { rises: 'rises', no: 'does not rise' },
     absent: true,

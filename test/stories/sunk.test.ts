@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
 import type { Profile } from '../../src/core/engine/profile.ts';
 import { protocol } from '../../src/core/drowned/protocol.ts';
+import { driedAt } from '../../src/core/stations/run/dried.ts';
 import { moves } from './all-good.ts';
 
 /** Engines that went under water, stage by stage. */
@@ -194,6 +195,30 @@ describe('it runs again', () => {
     b.wait(24).read('turn.result', 'unknown').read('plugs.read', 'unknown', { cylinder: 1 });
     expect(left(b)).toMatch(/shows overnight/);
     expect(left(b.done('drowned.next-day'))).toBe('');
+  });
+  it('half an hour on the clock that ended in a stop dried nothing', () => {
+    const long = (outcome: 'ran' | 'stopped' | 'died'): Bench =>
+      ran(twoStroke())
+        .wait(1)
+        .read('run.event', 'start')
+        .wait(0.7)
+        .read('run.stream', 'strong')
+        .read('run.outcome', outcome)
+        .read('run.event', 'stop');
+    const at = (outcome: 'ran' | 'stopped' | 'died'): string => driedAt(long(outcome).judged().context);
+    expect(at('ran')).not.toBe('');
+    expect([at('stopped'), at('died')]).toEqual(['', '']);
+  });
+  it('that it lay in air too long is told until it has run warm and turns freely the day after', () => {
+    const b = sunk().wait(60).read('turn.result', 'free').read('turn.pass', 'clear');
+    const exposed = (): string => b.said('turn.exposed');
+    expect(exposed()).toMatch(/rust has begun/);
+    dried(ran(b));
+    expect(exposed()).toMatch(/rust has begun/);
+    b.wait(25).read('turn.result', 'gritty');
+    expect(exposed()).toMatch(/rust has begun/);
+    b.wait(1).read('turn.result', 'free');
+    expect(exposed()).toBe('');
   });
   it('one that was under water years ago and is here for something else asks for none of it', () => {
     expect(left(ran(twoStroke('neglected')))).toBe('');

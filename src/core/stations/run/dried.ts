@@ -16,16 +16,20 @@ export const DRIES = 30;
 export function driedAt(c: Context): Instant {
   const said = c.record.all('run.longRun').filter((r) => r.value === 'yes');
   const long = goodRuns(c).filter((r) => {
-    const noted = c.record.all('run.minutes').findLast((m) => Math.abs(Date.parse(m.at) - Date.parse(r.at)) < SAME_RUN);
+    const noted = c.record.all('run.minutes').findLast((m) => ofThatRun(m.at, r.at));
     return (known(noted?.value) ?? 0) >= DRIES;
   });
   const logged = runsOf(c)
     .filter((run) => !run.silent && run.minutes >= DRIES)
-    .map((run) => ({ at: new Date(run.startedAt.getTime() + run.minutes * 60_000).toISOString() }));
+    .map((run) => ({ at: new Date(run.startedAt.getTime() + run.minutes * 60_000).toISOString() }))
+    .filter(({ at }) => !c.record.all('run.outcome').some((r) => ENDED_BADLY.has(r.value) && ofThatRun(r.at, at)));
   return latestAt([...said, ...long, ...logged]);
 }
 /** What is noted of one run stands within an hour of its end, ms (M). */
 const SAME_RUN = 3_600_000;
+const ofThatRun = (noted: Instant, end: Instant): boolean => Math.abs(Date.parse(noted) - Date.parse(end)) < SAME_RUN;
+/** Stopped for something, or died: however long it was, it was no run to dry it by. */
+const ENDED_BADLY: ReadonlySet<unknown> = new Set(['stopped', 'died', 'failed']);
 
 /** When it is looked at again after that run, ms since 1970; nothing before there was one. */
 export function dayAfterDrying(c: Context): number | undefined {

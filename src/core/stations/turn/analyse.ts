@@ -2,6 +2,7 @@ import { known } from '../../engine/profile.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ranWellAfter } from '../../findings/ran.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
+import { dayAfterDrying } from '../run/dried.ts';
 import { beltWasOff } from './belt.ts';
 import { depthFacts } from './depth-facts.ts';
 import { pistonDepths } from './depths.ts';
@@ -191,7 +192,11 @@ function water(c: Context): TurnFact[] {
 /** Longer in air than the house allows after it was under water. */
 function exposed(c: Context): TurnFact[] {
   const e = exposure(c);
-  if (!e || e.spent <= 1) return [];
+  // It ran warm, and turned freely the day after: what had begun to rust is worn off, and shows no more.
+  const shown = dayAfterDrying(c);
+  const turned = c.record.last('turn.result');
+  const free = shown !== undefined && !!turned && Date.parse(turned.at) >= shown && turning(c).smoothSince > 0;
+  if (!e || e.spent <= 1 || free) return [];
   const { spent, inAir, stoppedAt, salt } = e;
   return [
     {

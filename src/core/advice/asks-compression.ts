@@ -306,6 +306,7 @@ export const compressionAsks: Asks = {
     job('belt', { open: (c, f) => beltJumped(c) && job('belt').open(c, f) }),
     ...airOrOil.map((r): AskRule => ({ ...r, open: (c, f) => !beltJumped(c) && r.open(c, f) }))
   ],
+  'compression.nothing': [again(', hose and valve of the gauge first')],
   'compression.oiled': [dryAfterRun],
   // Every bore sealed by oil alike is no fault yet: what a soak or the run leaves of it is read before it goes back.
   'compression.wet-all': [

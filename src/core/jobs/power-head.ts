@@ -24,6 +24,7 @@ export const powerHead = {
       'compression.range',
       only('compression.cranking', 'watch'),
       'compression.figure-excused',
+      'compression.nothing',
       'compression.adapter',
       'compression.adapter-size',
       'compression.falls',

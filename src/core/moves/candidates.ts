@@ -5,6 +5,7 @@ import { isDear } from '../jobs/dear.ts';
 import { isJobId, jobOf, traitsOf } from '../jobs/register.ts';
 import type { Step } from '../plan/plan.ts';
 import { RUN_AGAIN } from '../jobs/work.ts';
+import { allItems } from '../stations/items.ts';
 import { before, inVain, runForComplaint } from './before.ts';
 import { begun, clocks, failed } from './begun.ts';
 import { curedBy } from './cured-by.ts';
@@ -76,7 +77,14 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
   const single = cylindersOf(p.context).length === 1;
   const twice = (m: Move, k: number): boolean =>
     single && m.kind === 'look' && !!m.items?.length && list.findIndex((x) => key(x) === key(m)) < k;
-  return list.filter((m, k) => !same(m) && !twice(m, k));
+  // Asked of single cylinders already, it is not asked of the engine as well.
+  const ofCylinders = new Set(list.flatMap((m) => (m.cylinder === undefined ? [] : [key(m)])));
+  const ofAll = (m: Move): boolean =>
+    m.cylinder === undefined &&
+    m.kind === 'look' &&
+    !!m.items?.some((i) => allItems[i].perCylinder) &&
+    ofCylinders.has(key(m));
+  return list.filter((m, k) => !same(m) && !twice(m, k) && !ofAll(m));
 }
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */

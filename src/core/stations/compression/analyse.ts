@@ -9,7 +9,7 @@ import { deadVolume } from './measure.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { Row } from './row.ts';
 import type { TestAnalysed, TestFact } from './facts.ts';
-import { excuseOf, floorOf, reaches, reachesAnyway, type Floor } from './floor.ts';
+import { excuseOf, floorOf, reaches, reachesAnyway, readsNothing, type Floor } from './floor.ts';
 import { headOff } from './head-off.ts';
 import { leakDownRows, leakDownSays, speaks, type LeakDownRow } from './leakdown.ts';
 import { oddHigh } from './odd-high.ts';
@@ -32,8 +32,10 @@ export function analyseTest(c: Context): TestAnalysed | undefined {
     facts: [
       ...artefacts(c, found, reached),
       ...highFacts(c, found),
-      // With and without the head off between them they are not of one engine, and not alike.
-      ...between(c, found).filter((f) => f.kind !== 'alike' || !off.some((x) => x.kind === 'head-was-off')),
+      // With and without the head off between them they are not of one engine, and not alike; of next to nothing none is low beside another.
+      ...(floor && readsNothing(c, floor) ? [] : between(c, found)).filter(
+        (f) => f.kind !== 'alike' || !off.some((x) => x.kind === 'head-was-off')
+      ),
       ...wetFacts(c, found, inQuestion(found, floor)),
       ...against(c, found, floor),
       ...off,
@@ -303,6 +305,7 @@ function against(c: Context, found: Comparison, floor: Floor | undefined): TestF
     return [{ kind: 'tight', id: 'figure', condition: 'sound', values }];
   if (adapter && adapter.high + values.gauge >= values.floor)
     return [{ kind: 'adapter', repeat: true, condition: 'cannot-tell', values: { ...values, without: adapter } }];
+  if (readsNothing(c, floor)) return [{ kind: 'nothing', repeat: true, condition: 'cannot-tell', values }];
   return [
     {
       kind: 'figure',

@@ -199,6 +199,17 @@ describe('the order of testing', () => {
   it('an early low cylinder is not excused by it', () => {
     expect(orderEffect(tests, [1]).confounded).toBe(false);
   });
+  it('less than half of the best is no order: cranking that tires leaves more', () => {
+    const dead = [120, 118, 0].map((pressure, k) => ({ cylinder: k + 1, pressure }));
+    expect(orderEffect(dead, [3]).confounded).toBe(false);
+    const b = new Bench(triple).psi([
+      [1, 120],
+      [2, 118],
+      [3, 0]
+    ]);
+    expect(b.ids()).toContain('compression.low.3:watch');
+    expect(b.psi([[3, 0]]).ids()).toContain('compression.low.3:fault');
+  });
   it('the sheet asks for the reverse order before naming a cylinder', () => {
     const b = new Bench(triple);
     for (const t of tests)
@@ -208,6 +219,41 @@ describe('the order of testing', () => {
       });
     expect(b.said('compression.order')).toMatch(/reverse order with a good battery/);
     expect(b.ids().some((i) => i.startsWith('compression.low'))).toBe(false);
+  });
+});
+
+describe('next to nothing in every cylinder', () => {
+  const none = (): Bench =>
+    new Bench(triple).psi([
+      [1, 3],
+      [2, 0],
+      [3, 2]
+    ]);
+  it('is the gauge until it was read again: hose and valve first, and no air put in', () => {
+    expect(none().ids()).toContain('compression.nothing:cannot-tell');
+    expect(none().assessed().moves[0]!.title).toMatch(/hose and valve of the gauge first/);
+    expect(
+      none()
+        .assessed()
+        .steps.map((s) => s.id)
+    ).not.toContain('leak-down');
+  });
+  it('read again the same, it is a question to the engine; read again good, it was the gauge', () => {
+    const again = none().psi([[1, 2]]);
+    expect(again.ids()).toContain('compression.figure:cannot-tell');
+    const single = new Bench({ ...triple, cylinders: 1 }).psi([[1, 0]]);
+    expect(single.said('compression.nothing')).toMatch(/^Next to nothing: /);
+  });
+  it('by design, or by a belt that has jumped, it is no gauge', () => {
+    const four = { ...triple, strokes: 'four', camDrive: 'belt' } as const;
+    const low = (b: Bench) =>
+      b
+        .psi([1, 2, 3].map((k) => [k, 2] as const))
+        .ids()
+        .join();
+    expect(low(new Bench({ ...four, decompression: 'fitted' }))).not.toMatch(/compression\.nothing/);
+    expect(low(new Bench(four).read('turn.belt', 'slack'))).not.toMatch(/compression\.nothing/);
+    expect(low(new Bench(four))).toMatch(/compression\.nothing/);
   });
 });
 

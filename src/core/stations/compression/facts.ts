@@ -58,6 +58,8 @@ export interface AgainstFloor {
 
 /** Facts of one round of compression readings; they rest on the comparison. */
 export interface TestFacts {
+  /** Next to nothing everywhere, read once. */
+  nothing: AgainstFloor;
   unlike: { readonly differs: readonly Difference[]; readonly low?: true };
   throttle: { readonly cylinders: readonly number[] };
   'throttle-unknown': object;

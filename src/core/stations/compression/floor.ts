@@ -1,7 +1,8 @@
 import { known } from '../../engine/profile.ts';
-import type { Context } from '../../findings/context.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { atSeaLevel } from '../../physics/atmosphere.ts';
+import { beltJumped } from '../turn/belt.ts';
 import { absolute, type Absolute } from './absolute.ts';
 import { kindRange } from './ceiling.ts';
 import { DOUBT, type Comparison } from './compare.ts';
@@ -61,6 +62,21 @@ export function floorOf(c: Context, found: Comparison): Floor | undefined {
     }
   };
 }
+
+/** Under this share of what is asked of it no cylinder reads for wear: rings that are gone still leave a quarter (M). */
+const NOTHING = 0.25;
+
+/**
+ * Next to nothing in every cylinder, read once each: that is the gauge, its hose or its valve until it is read again (C). Nothing where
+ * something else lowers them all, or air was put in.
+ */
+export const readsNothing = (c: Context, { values }: Floor): boolean =>
+  values.best + values.gauge < NOTHING * values.floor &&
+  !values.excuse &&
+  !values.decompression &&
+  !beltJumped(c) &&
+  !c.record.all('compression.leakdown').some((r) => r.value !== 'unknown') &&
+  cylindersOf(c).every((cylinder) => c.record.all('compression.pressure', { cylinder }).length < 2);
 
 /** What lowers every reading of a test: a throttle that may have been shut, weak cranking. */
 export const excuseOf = ({ conditions, weak, tires }: Comparison): AgainstFloor['excuse'] =>

@@ -125,6 +125,7 @@ const ofTest: Examples<TestFacts> = {
     values: { rises: [36 * PSI, 39 * PSI], stood }
   })),
   oiled: [{ kind: 'oiled', condition: doubt, values: floor }],
+  nothing: [floor, { ...byKind, cylinders: 1 }].map((v) => ({ kind: 'nothing' as const, condition: doubt, values: v })),
   nofigure: [{ kind: 'nofigure', condition: doubt, values: floor }],
   figure: [floor, byModel, byKind].flatMap((v) => [
     { kind: 'figure' as const, condition: 'sound' as const, values: { ...v, reached: true } },

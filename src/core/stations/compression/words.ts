@@ -275,6 +275,12 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
       because
     };
   },
+  nothing: ({ values: v }, found, units) => ({
+    found: `${v.cylinders > 1 ? 'Next to nothing in every cylinder' : 'Next to nothing'}: ${pressureSaid(found, units)(v.best)} at best.`,
+    advice:
+      'So it reads with a hose not tight or a gauge’s valve stuck: both first, a thumb over the hole, then again.',
+    because: floorBecause(v, found, units)
+  }),
   oiled: ({ values: v }, found, units) => ({
     found: `With oil in the bore it reads ${pressureSaid(found, units)(v.judged)} at sea level, which proves nothing of the dry bore.`,
     advice: 'Oil seals the rings and lifts the reading: read it again dry, when it has burnt off in the first run.',

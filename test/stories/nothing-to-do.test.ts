@@ -162,3 +162,42 @@ describe('what comes and goes by itself is looked at once more', () => {
     ).not.toContain(id);
   });
 });
+
+describe('figures that cannot be of a sound engine, or of no engine', () => {
+  it('more engine oil than the sump takes: what was too much is smelt before it is poured away', () => {
+    const out = (litres: number): Bench =>
+      new Bench({ ...four, cylinders: 4, sumpWithFilter: 4e-3 }).read('oil.drained', litres * 1e-3);
+    expect(out(6).ids()).toContain('oil.came-over:cannot-tell');
+    expect(moves(out(6)).join()).toMatch(/Smell what came out/);
+    expect(out(4.2).ids().join()).not.toMatch(/came-over/);
+    expect(out(6).read('oil.smell', 'unknown').ids()).toContain('oil.came-over:cannot-tell');
+    expect(out(6).read('oil.smell', 'oil').ids().join()).not.toMatch(/came-over/);
+    // Smelling of fuel it was thinned: after the run with fresh oil it is dipped again.
+    const fresh = out(6).read('oil.smell', 'fuel').read('oil.sump', 'drained').read('oil.poured', 4e-3).wait(1);
+    fresh.read('oil.dip', 'between').read('oil.dip', 'between').read('run.event', 'start').wait(0.3);
+    expect(fresh.read('run.outcome', 'ran').ids()).toContain('oil.diluted-before:cannot-tell');
+  });
+  it('twice what a rail works at is the gauge first, and then what lets nothing back', () => {
+    const rail = (...kPa: number[]): Bench =>
+      kPa.reduce((b, p) => b.wait(0.2).read('fuel.rail', p * 1e3), new Bench({ ...four, fuelSystem: 'electronic' }));
+    expect(rail(900).ids()).toContain('fuel.rail:cannot-tell');
+    expect(moves(rail(900))[0]).toMatch(/^Rail pressure again: the gauge/);
+    expect(jobs(rail(900))).not.toContain('rail');
+    expect(rail(900, 910).ids()).toContain('fuel.rail:fault');
+    expect(jobs(rail(900, 910))).toContain('rail');
+    expect(rail(300).ids()).toContain('fuel.rail:sound');
+    const direct = new Bench({ ...four, fuelSystem: 'direct' }).read('fuel.rail', 6e6);
+    expect(direct.ids()).toContain('fuel.rail:cannot-tell');
+    expect(direct.said('fuel.rail')).toMatch(/only the manual knows/);
+  });
+  it('water in the jar has the fuel drained: its age is not asked any more, and no other jar', () => {
+    const water = new Bench(two).read('fuel.jarWater', 0.3);
+    expect(moves(water).join()).not.toMatch(/How old the fuel is|Fuel into a clear jar/);
+    expect(jobs(water)).toContain('fuel-drain');
+    expect(moves(new Bench(two).read('fuel.bulb', 'firm')).join()).toMatch(/How old the fuel is/);
+  });
+  it('a leak-down of everything is one that a tester shows', () => {
+    const b = new Bench(two).read('compression.leakdown', 1, { cylinder: 1 });
+    expect(b.ids()).toContain('compression.leakdown.1:fault');
+  });
+});

@@ -94,6 +94,7 @@ export const engineOilAsks: Asks = {
       open: (c) => ranAfter(c)
     })
   ],
+  'oil.came-over': [look('Smell what came out; let it settle in a clear jar', ['oil.smell', 'oil.look'], 3)],
   'oil.laboratory': [
     look('The fresh oil’s viscosity, from its data sheet', ['oil.viscosityFresh'], 2, { only: ['cannot-tell'] }),
     job('oil-level', { only: ['fault'] })

@@ -1,9 +1,9 @@
 import { complaintsOf } from '../stations/said.ts';
-import { railPressure } from '../stations/fuel/rail.ts';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
+import { watered } from '../stations/fuel/age.ts';
 import { lineState } from '../stations/fuel/line.ts';
 import { mixtureAsked } from '../stations/fuel/mixture.ts';
 import { oilTankAsked } from '../stations/fuel/oil-tank.ts';
@@ -11,10 +11,13 @@ import { oilWay } from '../stations/fuel/oil-way.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ofAnotherState, ranOnPortable, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
 import { hotUntil, runsAgain, sparkWhileHot } from '../stations/run/dies-warm.ts';
+import { injectionAsks } from './asks-injection.ts';
 import { airPlace, renewLine, whereAsks } from './asks-fuel-where.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
 
-export const jar = look('Fuel into a clear jar', ['fuel.jar'], 4);
+export const jar = look('Fuel into a clear jar', ['fuel.jar', 'fuel.jarWater'], 4);
+/** What the jar shows has the fuel drained, however old it is. */
+const jarIsBad = (c: Context): boolean => watered(c) || c.record.value('fuel.jar') === 'dark';
 export const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 export const carburetted = (c: Context): boolean =>
   !['electronic', 'direct'].includes(String(c.survey.engine.profile.fuelSystem));
@@ -247,7 +250,11 @@ export const fuelAsks: Asks = {
       part === 'air' ? [...seenAt.air!, airPlace, renewLine] : [...(seenAt[part as FuelPart] ?? []), job(id)]
     ])
   ),
-  'fuel.age-unasked': [look('How old the fuel is, by whoever filled it', ['fuel.age'], 1), jar],
+  // What is drained for what the jar shows is as old as it likes.
+  'fuel.age-unasked': [look('How old the fuel is, by whoever filled it', ['fuel.age'], 1), jar].map((r): AskRule => ({
+    ...r,
+    open: (c, f) => !jarIsBad(c) && r.open(c, f)
+  })),
   'fuel.age': [
     look('How old the fuel is, by whoever filled it', ['fuel.age'], 1, { only: ['cannot-tell'] }),
     { ...jar, only: ['cannot-tell', 'watch'] },
@@ -320,16 +327,7 @@ export const fuelAsks: Asks = {
   'fuel.part-vent': [job('fuel-open', { first: true })],
   'fuel.part-tap': [job('fuel-open', { first: true })],
   'fuel.dies': starved,
-  'fuel.rail-pump': [job('rail')],
-  'fuel.rail': [
-    job('rail', { only: ['fault'] }),
-    repeat('Rail pressure again, cranking on a charged battery', 'fuel', 5, {
-      items: ['fuel.rail'],
-      only: ['cannot-tell'],
-      open: (c) => ['close', 'weak-battery'].includes(String(railPressure(c)?.verdict))
-    })
-  ],
-  'fuel.injector': [job('injector')],
+  ...injectionAsks,
   'fuel.oil-tank': [
     look('Look into the oil tank', ['fuel.oilTank'], 1, {
       only: ['cannot-tell'],

@@ -191,6 +191,8 @@ export const ownLimits = {
   vaneSet: 20,
   lineVacuum: 4 * 3386.389,
   railLeast: 200e3,
+  /** Port injection works at half of this, Pa (M). */
+  railMost: 700e3,
   /** Oil pressure, Pa for each 1/min: 10 psi for every 1000 rpm (C, from memory). */
   oilPressure: 68.95,
   dilutionWatch: 0.02,

@@ -9,7 +9,14 @@ const carburettor = { fuelSystem: ['carburettor'] };
 /** Along the fuel line. What can be looked at, with minutes of hands; set-up that several share is counted once. C: common practice. */
 export const fuelChecks: readonly Check[] = [
   { id: 'tank', title: 'Look into the tank', station: 'fuel', minutes: 1 },
-  { id: 'jar', title: 'Fuel into a clear jar', station: 'fuel', minutes: 4, made: ['fuel.jar'] },
+  {
+    id: 'jar',
+    title: 'Fuel into a clear jar',
+    station: 'fuel',
+    minutes: 4,
+    made: ['fuel.jar'],
+    outranked: ['fuel.jarWater']
+  },
   { id: 'bulb', title: 'Squeeze the bulb', station: 'fuel', minutes: 2, fits: pump },
   { id: 'vent', title: 'Tank vent and tap', station: 'fuel', minutes: 1, made: ['fuel.vent'] },
   {

@@ -53,6 +53,8 @@ function testerFrom(instrument: Instrument | undefined): Tester {
 
 /** Readings of one cylinder further apart than this, share of the supply, are not of the same thing (M). */
 const DISAGREE = 0.15;
+/** What a tester shows as all of it: no hole is endless, share. */
+const MOST_LOST = 0.999;
 
 /** So many that agree in a row close the doubt about those before them (C). */
 const SETTLES = 3;
@@ -169,7 +171,7 @@ function rowsOf(c: Context): readonly LeakDownRow[] {
       {
         cylinder,
         share,
-        hole: holeOfLeakDown(share, tester),
+        hole: holeOfLeakDown(Math.min(share, MOST_LOST), tester),
         escapes,
         tester,
         ...soakBetween(c, before.at(-1), all[0]!),

@@ -50,7 +50,7 @@ export const items = {
     dimension: 'share',
     example: '8 %',
     min: 0,
-    max: 0.999,
+    max: 1,
     perCylinder: true,
     repeated: true,
     limit: 'compression.leakdown'

@@ -187,6 +187,8 @@ function injection(c: Context): FuelFact[] {
   const doubt = 'cannot-tell' as const;
   const conditions = {
     low: 'fault',
+    high: 'fault',
+    'high-once': doubt,
     good: 'sound',
     'weak-battery': doubt,
     close: doubt,

@@ -7,13 +7,18 @@ import { weakCrankingAt } from '../plugs/cranking.ts';
 /** What a fuel pressure gauge of the workshop can be off by, Pa (M: two per cent of 700 kPa). */
 export const RAIL_GAUGE = 14e3;
 
+/** So many times what the manual asks for is no spread of a regulator (M). */
+const HIGH = 1.5;
+
 export interface Rail {
   /** Pa. */
   readonly pressure: number;
   /** Missing where only the manual could say: direct injection runs at other pressures. */
   readonly limit?: Judged;
+  /** Over twice what it works at; `high-once`: read once. */
+  readonly most?: number;
   /** `weak-battery`: too low, and the battery was poor when it was read, which turns the pump slowly too. */
-  readonly verdict: 'low' | 'weak-battery' | 'good' | 'close' | 'cannot-tell';
+  readonly verdict: 'low' | 'high' | 'high-once' | 'weak-battery' | 'good' | 'close' | 'cannot-tell';
 }
 
 /**
@@ -28,6 +33,11 @@ export function railPressure(c: Context): Rail | undefined {
   if (!limit) return { pressure, verdict: 'cannot-tell' };
   const over = pressure - limit.value;
   if (Math.abs(over) <= RAIL_GAUGE) return { pressure, limit, verdict: 'close' };
+  const most = limit.manual ? HIGH * limit.value : ownLimits.railMost;
+  if (!direct && pressure - RAIL_GAUGE > most) {
+    const again = c.record.all('fuel.rail').filter((r) => typeof r.value === 'number' && r.value > most).length > 1;
+    return { pressure, limit, most, verdict: again ? 'high' : 'high-once' };
+  }
   if (over > 0) return { pressure, limit, verdict: 'good' };
   const weak = weakCrankingAt(c, c.record.last('fuel.rail')!.at) === 'volts';
   return { pressure, limit, verdict: weak ? 'weak-battery' : 'low' };

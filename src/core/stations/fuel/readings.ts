@@ -181,6 +181,7 @@ export const items = {
     min: 0,
     max: 30e6,
     limit: 'fuel.rail',
+    counts: true,
     // Twice what its gauge can be off by; another battery turns the pump otherwise.
     stays: { alike: 28e3, undoneBy: ['plugs.volts'] },
     when: injected

@@ -147,7 +147,7 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
     advice: 'Fuse, relay, connector and volts at the pump, before the pump.',
     because: practice(['high-pressure pump, key on: silent'], 'a pump without volts is not a dead pump.')
   }),
-  rail: ({ values: { pressure, limit, verdict } }, _, units) => {
+  rail: ({ values: { pressure, limit, most, verdict } }, _, units) => {
     const p = (pa: number): string => say(pa, 'pressure', units);
     const because: Because = {
       inputs: [`rail: ${p(pressure)}`],
@@ -166,6 +166,15 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
       return {
         found: `Too little pressure in the rail: ${p(pressure)} of at least ${sayLimit(limit, units)}.`,
         advice: 'Volts at the pump, then filter, pump and regulator.',
+        because
+      };
+    if (most !== undefined)
+      return {
+        found: `Too much pressure in the rail: ${p(pressure)}, where an engine like this stands at ${p(most)} at most.`,
+        advice:
+          verdict === 'high'
+            ? 'Return line bent or shut first, then the regulator.'
+            : 'The gauge and its unit first: read it again.',
         because
       };
     if (verdict === 'weak-battery')

@@ -32,6 +32,8 @@ const examples: Examples<FuelFacts> = {
       ['fault', 'low', 100e3],
       ['sound', 'good', 280e3],
       ['cannot-tell', 'close', 201e3],
+      ['cannot-tell', 'high-once', 900e3],
+      ['fault', 'high', 900e3],
       ['cannot-tell', 'weak-battery', 150e3],
       ['cannot-tell', 'cannot-tell', 500e3]
     ] as const

@@ -5,6 +5,7 @@ import { judgedBy } from '../../findings/limit.ts';
 import { runs } from '../../findings/ran.ts';
 import { drowned } from '../../record/drowned.ts';
 import { isAfter } from '../../units/instant.ts';
+import { cameOver } from './came-over.ts';
 import { changes, pourOf } from './changes.ts';
 import type { OilAnalysed, OilFact } from './facts.ts';
 import { laboratory } from './laboratory.ts';
@@ -48,10 +49,19 @@ export function analyse(c: Context): OilAnalysed {
       ...tested(c),
       ...gauged(c),
       ...residue(c),
+      ...over(c),
       ...poured(c),
       ...(record.value('oil.filter') === 'stuck' ? [{ kind: 'filter', condition: 'fault', values: {} } as const] : [])
     ])
   };
+}
+
+/** More came out than it takes, and nobody has smelt it: what was too much tells itself in the pan. */
+function over(c: Context): OilFact[] {
+  const came = cameOver(c);
+  return came?.unsmelt
+    ? [{ kind: 'came-over', condition: 'cannot-tell', values: { volume: came.volume, sump: came.sump } }]
+    : [];
 }
 
 /** Clean oil is oil that somebody saw; how much of it there is the stick says. */

@@ -61,6 +61,8 @@ export interface OilFacts {
   };
   /** By a gauge in place of the sender. */
   pressure: OilPressure;
+  /** m³ that came out, and that the sump takes. */
+  'came-over': { readonly volume: number; readonly sump: number };
   residue: Changes;
   'poured-over': Poured;
   'poured-short': Poured;

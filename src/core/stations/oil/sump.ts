@@ -26,6 +26,8 @@ const oilShown = (c: Context, before?: Instant): Reading | undefined =>
 export interface TakenOut {
   readonly how: 'emptied' | 'drawn-off';
   readonly at: Instant;
+  /** m³, as far as it was measured. */
+  readonly volume: number;
 }
 
 /**
@@ -46,7 +48,7 @@ export function takenOut(c: Context): TakenOut | undefined {
   // Nobody renews a filter and leaves the old oil in.
   const filter = c.record.all('oil.filter').some((r) => r.value === 'renewed' && (!shown || isAfter(r.at, shown.at)));
   const part = sump === undefined ? high && shown.what !== 'oil.poured' && !filter : volume < DRAINED_FROM * sump;
-  return { how: part ? 'drawn-off' : 'emptied', at: last.at };
+  return { how: part ? 'drawn-off' : 'emptied', at: last.at, volume };
 }
 
 /** Why there is no oil in the sump: drained, or a new engine that comes without; nothing where it was filled, or nobody can tell. */

@@ -1,12 +1,13 @@
 import type { Context } from '../../findings/context.ts';
 import { runs } from '../../findings/ran.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { cameOver } from './came-over.ts';
 import { changedAfter } from './changed.ts';
 import { dips } from './position.ts';
 
 /** When fuel in the oil was first told: thin, strongly smelling, or smelling of fuel and over the mark. */
 function firstTold(c: Context): Instant | undefined {
-  const over = c.record.all('oil.dip').some((r) => r.value === 'above');
+  const over = cameOver(c) !== undefined || c.record.all('oil.dip').some((r) => r.value === 'above');
   return [
     ...c.record.all('oil.look').filter((r) => r.value === 'thin'),
     ...c.record.all('oil.smell').filter((r) => r.value === 'strong' || (r.value === 'fuel' && over))

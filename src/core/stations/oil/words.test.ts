@@ -46,6 +46,7 @@ const examples: Examples<OilFacts> = {
     { kind: 'undipped', condition: doubt, values: { poured: 0.3e-3, drawn: false } },
     { kind: 'undipped', condition: doubt, values: { poured: 0, drawn: true } }
   ],
+  'came-over': [{ kind: 'came-over', condition: doubt, values: { volume: 6e-3, sump: 4e-3 } }],
   'level-unread': [{ kind: 'level-unread', condition: doubt, values: {} }],
   level: [{ kind: 'level', condition: doubt, values: {} }],
   early: [{ kind: 'early', condition: doubt, values: {} }],

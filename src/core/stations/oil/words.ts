@@ -5,6 +5,7 @@ import type { Words, WordsOf } from '../../findings/fact.ts';
 import type { Because } from '../../findings/finding.ts';
 import { sayLimit, type Judged } from '../../findings/limit.ts';
 import { say, type System } from '../../units/index.ts';
+import { cameOverWords } from './came-over-words.ts';
 import { USUAL_RESIDUE } from './changes.ts';
 import { markWords, sayDip } from './dip-words.ts';
 import type { OilBasis, OilFacts } from './facts.ts';
@@ -209,6 +210,7 @@ export const words: WordsOf<OilFacts, OilBasis> = {
     advice: 'Wait, dip twice: has it risen? Fuel that still gets in shows only now.',
     because: dippedBecause(basis, units)
   }),
+  'came-over': ({ values }, _, units) => cameOverWords(values, units),
   smell: ({ values }, basis) => ({ ...smellWords[values.stayed ? 'stayed' : values.smell], because: smelt(basis) }),
   burnt: (_, basis, units) => ({
     found: 'The oil smells burnt: it ran hot or far too long.',

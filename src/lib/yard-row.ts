@@ -37,6 +37,8 @@ export interface YardRow {
   /** Who recorded something here, each name once. */
   readonly people: readonly string[];
   readonly pressing: number;
+  /** Its turn has not come yet: who it is is known, and what is wrong with it is not. */
+  readonly pending?: true;
   /** Why this engine could not be judged; everything else of the line is empty then. */
   readonly unjudged?: string;
 }

@@ -190,6 +190,14 @@ describe('figures that cannot be of a sound engine, or of no engine', () => {
     expect(direct.ids()).toContain('fuel.rail:cannot-tell');
     expect(direct.said('fuel.rail')).toMatch(/only the manual knows/);
   });
+  it('an idle that no outboard has is wrong without its manual, and comes before anything else', () => {
+    const idles = (rpm: number): Bench => ranWell(two).read('run.idle', rpm);
+    expect(idles(3000).ids()).toContain('run.idle:watch');
+    expect(moves(idles(3000))[0]).toMatch(/^Throttle linkage and stop screw/);
+    expect(idles(300).ids()).toContain('run.idle:watch');
+    expect(idles(800).ids()).toContain('run.idle:cannot-tell');
+    expect(idles(3000).wait(0.1).read('run.idle', 800).ids()).toContain('run.idle:cannot-tell');
+  });
   it('water in the jar has the fuel drained: its age is not asked any more, and no other jar', () => {
     const water = new Bench(two).read('fuel.jarWater', 0.3);
     expect(moves(water).join()).not.toMatch(/How old the fuel is|Fuel into a clear jar/);

@@ -3,6 +3,7 @@ import { heatExplained } from '../stations/cooling/explained.ts';
 import { askedAfter } from '../findings/asked-after.ts';
 import { muffsTried } from '../stations/cooling/supply.ts';
 import type { Context } from '../findings/context.ts';
+import type { Finding } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
@@ -114,6 +115,7 @@ const waterWorkedOn = (c: Context): boolean => {
   const stop = c.record.last('run.reason');
   return stop !== undefined && c.worked('cooling').some((at) => isAfter(at, stop.at));
 };
+const idleIsFar = (f: Finding): boolean => (f.values as { far?: string } | undefined)?.far !== undefined;
 /** Stopped for a noise that nobody placed. */
 const whereItSounds: AskRule = look('Say where the noise came from: head, valves, flywheel, leg', ['run.noise'], 2, {
   only: ['fault'],
@@ -196,6 +198,19 @@ export const runAsks: Asks = {
     })
   ],
   'run.end': [goOn('Say how the run ended, and why', 'run', 1, { items: ['run.outcome', 'run.reason'] })],
+  'run.idle': [
+    repeat('Throttle linkage and stop screw; then its idle again, warm and in gear', 'run', 10, {
+      only: ['watch'],
+      items: ['run.idle'],
+      open: (_, f) => idleIsFar(f)
+    }),
+    repeat('Set its idle warm, in gear, and read it again', 'run', 10, {
+      only: ['watch'],
+      items: ['run.idle'],
+      late: 'release',
+      open: (_, f) => !idleIsFar(f)
+    })
+  ],
   'run.charge': [goOn('Volts at the battery at 1500 rpm', 'run', 2, { items: ['run.volts'] })],
   'run.too-fast': [
     repeat('Run it again at idle, stream and head watched', 'run', 10, {

@@ -98,6 +98,8 @@ export interface RunFacts {
   moved: { readonly part: SwappedPart };
   pulls: { readonly pulls: number };
   'idle-alone': { readonly idle: number };
+  /** As no outboard idles, whatever its manual says. */
+  'idle-far': { readonly idle: number; readonly far: 'fast' | 'slow' };
   idle: { readonly idle: number; readonly asked: Judged; readonly is: 'under' | 'over' | 'right' };
   'plug-wet': object;
   'short-of-fuel': object;

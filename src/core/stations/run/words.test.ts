@@ -157,6 +157,11 @@ const examples: Examples<RunFacts> = {
   })),
   'no-work': [{ kind: 'no-work', cylinder: 2, condition: fault, values: {} }],
   pulls: [{ kind: 'pulls', condition: watch, values: { pulls: 14 } }],
+  'idle-far': (['fast', 'slow'] as const).map((far) => ({
+    kind: 'idle-far',
+    condition: watch,
+    values: { idle: 3000, far }
+  })),
   'idle-alone': [{ kind: 'idle-alone', condition: doubt, values: { idle: 720 } }],
   idle: (['under', 'over', 'right'] as const).map((is) => ({
     kind: 'idle',

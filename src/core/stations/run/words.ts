@@ -254,6 +254,14 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     found: `It idles at ${Math.round(idle)} rpm in gear; the manual’s figure says whether that is right.`,
     because: idleBecause(idle)
   }),
+  'idle-far': ({ values: { idle, far } }) => ({
+    found: `It idles at ${Math.round(idle)} rpm in gear, as ${far === 'fast' ? 'fast' : 'slow'} as no outboard does.`,
+    advice:
+      far === 'fast'
+        ? 'Stop it before the lever is moved again: throttle linkage and stop screw, then air drawn at the intake; warm it through and set it.'
+        : 'It dies in gear like this: warm it through and set it.',
+    because: idleBecause(idle)
+  }),
   idle: ({ values: { idle, asked, is } }, _, units) => ({
     found:
       is === 'right'

@@ -121,6 +121,19 @@ describe('a survey of the server', () => {
 });
 
 describe('lines of the yard', () => {
+  it('one that was taken in a moment ago is found by its name before it is judged, and once', async () => {
+    await judgedInTurn('us');
+    const id = createSurvey(engine('Just now'), 'neglected', '');
+    const found = () => yardPage('us', { search: 'just' });
+    expect(found()).toMatchObject({ found: 1, waiting: 1, rows: [{ surveyId: id, tag: 'Just now', pending: true }] });
+    expect(yardPage('us', { search: 'nobody' }).rows).toEqual([]);
+    expect(yardPage('us', { search: 'just', filter: 'held' }).rows).toEqual([]);
+    await judgedInTurn('us');
+    expect(found().rows.map((r) => [r.surveyId, r.pending])).toEqual([[id, undefined]]);
+    read(id, 'now', 'look.wiring', 'chewed');
+    expect(found().rows).toHaveLength(1);
+    await judgedInTurn('us');
+  });
   it('one that is out of date is shown as it was until it is judged anew', async () => {
     const id = createSurvey(engine('line'), 'neglected', '');
     await judgedInTurn('us');

@@ -40,14 +40,13 @@ export function judgedRow(surveyId: string, now: Date, units: System, o: StoreOp
 /** Before everything but a drowned engine's clock: somebody has to look at it. */
 const UNJUDGED = 900;
 
-/** The line of an engine whose record cannot be judged: one bad record is one line that says so, not a page that fails. */
-export function unjudgedRow(head: SurveyHead, o: StoreOptions = {}): Judged {
-  const ids = { surveyId: head.id, engineId: head.engineId };
+/** Who an engine is, and nothing of what is wrong with it. */
+function bareRow(head: SurveyHead, o: StoreOptions): YardRow {
   const { identity, profile } = loadEngine(head.engineId, o);
-  const tag = identity.tag ?? 'no tag';
-  const row: YardRow = {
-    ...ids,
-    tag,
+  return {
+    surveyId: head.id,
+    engineId: head.engineId,
+    tag: identity.tag ?? 'no tag',
     name: [identity.maker, identity.model].filter(Boolean).join(' ') || 'unknown make',
     owner: identity.owner ?? '',
     serial: identity.serial ?? '',
@@ -60,14 +59,29 @@ export function unjudgedRow(head: SurveyHead, o: StoreOptions = {}): Judged {
     openJobs: 0,
     releasedAt: null,
     people: [],
-    pressing: UNJUDGED,
+    pressing: UNJUDGED
+  };
+}
+/** The words by which an engine is found before anything is known of it. */
+const wordsOf = ({ tag, serial, owner, name }: YardRow): string => [tag, serial, owner, name].join(' ').toLowerCase();
+
+/** The line of an engine that is still to be judged, where its identity holds what is searched for; an empty text finds every one. */
+export function pendingRow(head: SurveyHead, search: string, o: StoreOptions = {}): YardRow[] {
+  const row = bareRow(head, o);
+  return wordsOf(row).includes(search) ? [{ ...row, pending: true }] : [];
+}
+
+/** The line of an engine whose record cannot be judged: one bad record is one line that says so, not a page that fails. */
+export function unjudgedRow(head: SurveyHead, o: StoreOptions = {}): Judged {
+  const row: YardRow = {
+    ...bareRow(head, o),
     unjudged:
       'Its record holds something that this application cannot judge. Nothing is lost and nothing is cleared: export it, and report what was entered last.'
   };
   const work: Work = {
     id: head.id,
     engineId: head.engineId,
-    tag,
+    tag: row.tag,
     serial: row.serial,
     steps: [],
     runs: false,
@@ -78,5 +92,5 @@ export function unjudgedRow(head: SurveyHead, o: StoreOptions = {}): Judged {
     labels: [],
     tonight: []
   };
-  return { row, work, ticking: true, words: [tag, row.serial, row.owner, row.name].join(' ').toLowerCase() };
+  return { row, work, ticking: true, words: wordsOf(row) };
 }

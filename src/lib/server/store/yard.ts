@@ -13,7 +13,7 @@ import type { Judged } from '../work/line.ts';
 import { inThread } from '../work/pool.ts';
 import type { YardRow } from '../../yard-row.ts';
 import type { Work } from '../../../core/schedule/work.ts';
-import { judgedRow, lineInput, unjudgedRow } from './yard-row.ts';
+import { judgedRow, lineInput, pendingRow, unjudgedRow } from './yard-row.ts';
 
 export type { YardRow } from '../../yard-row.ts';
 
@@ -55,6 +55,8 @@ function shows(filter: YardFilter, who: string, now: Date): SQL {
 
 /** Engines on one page of the yard. */
 export const PAGE = 20;
+/** So many that are not judged yet are looked through for a name. */
+const PENDING = 200;
 /** A line that the clock changes is judged anew after a minute, any other after an hour, ms. */
 const TICK = 60_000;
 const OLD = 3_600_000;
@@ -198,15 +200,26 @@ function grownOld(units: System, now: Date, o: StoreOptions): SurveyHead[] {
  * Sees to it that lists over all engines rest on lines of now. The one database of the process is judged in turn, beside the requests;
  * one that was handed in at once. Returns how many lines are not of now yet.
  */
-export function refresh(units: System, o: StoreOptions = {}): number {
+export const refresh = (units: System, o: StoreOptions = {}): number => toJudge(units, o).length;
+
+/** The same, and which they are. */
+function toJudge(units: System, o: StoreOptions): readonly SurveyHead[] {
   const list = missing(units, o);
   if (!o.db) {
     if (list.length) void judgedInTurn(units);
-    return list.length;
+    return list;
   }
   const now = o.now ?? new Date();
   for (const head of [...list, ...grownOld(units, now, o)]) write(head, now, units, o);
-  return 0;
+  return [];
+}
+
+/** Those of which no line was ever made, at most {@link PENDING}: one that is out of date is shown as it was. */
+function withoutLine(list: readonly SurveyHead[], units: System, o: StoreOptions): SurveyHead[] {
+  if (!list.length) return [];
+  const lines = dbOf(o).select({ id: summaries.engineId }).from(summaries).where(eq(summaries.units, units)).all();
+  const have = new Set(lines.map((r) => r.id));
+  return list.filter((h) => !have.has(h.engineId)).slice(0, PENDING);
 }
 
 /** Every engine under way, most pressing first, a page at a time. */
@@ -221,7 +234,7 @@ export function yardPage(
   o: StoreOptions = {}
 ): Yard {
   const now = o.now ?? new Date();
-  const waiting = refresh(units, o);
+  const waiting = toJudge(units, o);
   const db = dbOf(o);
   const words = search.toLowerCase().trim();
   const all = eq(summaries.units, units);
@@ -247,7 +260,10 @@ export function yardPage(
       .offset((Math.max(1, page) - 1) * PAGE)
       .all();
   const rows = read();
-  const shown = rows.map((r) => r.row as YardRow);
+  // One that was taken in a moment ago is found by its name before it is judged.
+  const named =
+    words && !filter && page <= 1 ? withoutLine(waiting, units, o).flatMap((h) => pendingRow(h, words, o)) : [];
+  const shown = [...named, ...rows.map((r) => r.row as YardRow)];
   const mostPressing = (): YardRow[] =>
     db
       .select({ row: summaries.row })
@@ -263,9 +279,9 @@ export function yardPage(
   return {
     rows: shown,
     total: words || filter ? count(all) : found,
-    found,
+    found: found + named.length,
     pages: Math.max(1, Math.ceil(found / PAGE)),
-    waiting,
+    waiting: waiting.length,
     ...(first?.next
       ? {
           now: {

@@ -69,6 +69,7 @@
   </ol>
   <div class="min-w-0 text-sm leading-snug max-lg:col-start-2">
     {#if row.unjudged}<p class="font-medium text-error" role="alert">{row.unjudged}</p>
+    {:else if row.pending}<p>Still being judged.</p>
     {:else}
       <p class="flex gap-x-3 overflow-hidden whitespace-nowrap">
         {#if row.clock}<strong class="sounding text-hold">{clockWords(row.clock.hoursLeft)}</strong>{/if}
@@ -98,6 +99,8 @@
   <div class="min-w-0 max-lg:col-start-2">
     {#if row.unjudged}
       <a class="btn btn-outline btn-primary w-full" href="{base}/file.json">Export its file</a>
+    {:else if row.pending}
+      <a class="btn w-full btn-soft btn-primary" href={base}>Open</a>
     {:else if row.releasedAt}
       <a class="btn w-full justify-between btn-outline font-normal" {href}
         ><span class="truncate"

@@ -137,7 +137,9 @@ describe('what depends on the engine', () => {
       const b = sunk(four, { runningWhenSunk });
       expect(ids(b)).toContain('depths');
       expect(stepOf(b, 'depths').how).toMatch(/^Ask first whether it ran/);
+      expect(stepOf(b, 'depths').owner).toBe('Write down whether it ran');
     }
+    expect(stepOf(sunk(), 'depths').owner).toBeUndefined();
     expect(stepOf(sunk(), 'depths').how).not.toMatch(/Ask first/);
     const low = [1, 1, 2, 2].map((cylinder): Read => ['turn.depth', cylinder === 2 ? 0.062 : 0.06, { cylinder }]);
     expect(stepOf(apply(sunk(), low), 'depths').state).toBe('stuck');

@@ -27,12 +27,15 @@ export interface ProtocolStep {
   readonly station?: StationId;
   /** Ticked off by hand: no reading proves it. */
   readonly mark?: string;
+  /** What the owner's answer would change of it: said where the engine's history is kept. */
+  readonly owner?: string;
 }
 
-interface Rule extends Omit<ProtocolStep, 'state' | 'count' | 'how'> {
+interface Rule extends Omit<ProtocolStep, 'state' | 'count' | 'how' | 'owner'> {
   /** Asked in place, where that hangs on the engine. */
   readonly asks?: (c: Context) => readonly ItemId[];
   readonly how: string | ((c: Context) => string);
+  readonly owner?: (c: Context) => string | undefined;
   readonly when?: (c: Context) => boolean;
   readonly done?: (c: Context) => boolean;
   readonly stuck?: (c: Context) => boolean;
@@ -89,12 +92,13 @@ const rules: readonly Rule[] = [
     id: 'depths',
     title: 'Piston depth at every top: before any spin',
     how: (c) =>
-      `${ranUnder(c) === 'unknown' ? 'Ask first whether it ran when it went under: if it stood, write that on its engine page and this falls away. ' : ''}Two slow hand turns, smooth; then the depth from plug seat to crown at top, twice a cylinder.${pistonDepths(c).alone ? ' One piston has no other to be laid beside: the maker’s figure, or the same depth on another engine of the model.' : ''}`,
+      `${ranUnder(c) === 'unknown' ? 'Ask first whether it ran when it went under: if it stood, this falls away. ' : ''}Two slow hand turns, smooth; then the depth from plug seat to crown at top, twice a cylinder.${pistonDepths(c).alone ? ' One piston has no other to be laid beside: the maker’s figure, or the same depth on another engine of the model.' : ''}`,
     why: 'A rod bent by water passes a compression test and comes through the side later. Bearings may be damaged too: say so.',
     minutes: 15,
     items: ['turn.depth'],
     asks: (c) => (pistonDepths(c).alone ? ['turn.depth', 'turn.depthRight'] : ['turn.depth']),
     station: 'turn',
+    owner: (c) => (ranUnder(c) === 'unknown' ? 'Write down whether it ran' : undefined),
     when: mayHaveRun,
     done: (c) => pistonDepths(c).agree === true,
     stuck: (c) => pistonDepths(c).agree === false || nothingBeside(c)
@@ -241,14 +245,16 @@ export function protocol(c: Context): ProtocolStep[] {
   const ticked = doneAt(c);
   return rules
     .filter((r) => r.when?.(c) ?? true)
-    .map(({ when: _w, done, stuck, counted, how, asks, ...r }) => {
+    .map(({ when: _w, done, stuck, counted, how, asks, owner, ...r }) => {
       const count = counted?.(c);
+      const said = owner?.(c);
       return {
         ...r,
         how: typeof how === 'string' ? how : how(c),
         items: asks?.(c) ?? r.items,
         state: stuck?.(c) ? 'stuck' : (r.mark && ticked.has(r.mark)) || done?.(c) ? 'done' : 'open',
-        ...(count ? { count } : {})
+        ...(count ? { count } : {}),
+        ...(said ? { owner: said } : {})
       };
     });
 }

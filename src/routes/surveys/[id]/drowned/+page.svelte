@@ -90,8 +90,9 @@
                   /> Done</label
                 >
               {/if}
-              {#if s.station}<p class="mt-1 text-sm">
-                  <a class="plain-link" href="{base}/{s.station}">Open the whole check</a>
+              {#if s.station || s.owner}<p class="mt-1 flex flex-wrap gap-x-5 text-sm">
+                  {#if s.owner}<a class="plain-link" href="/engines/{session.engineId}">{s.owner}</a>{/if}
+                  {#if s.station}<a class="plain-link" href="{base}/{s.station}">Open the whole check</a>{/if}
                 </p>{/if}
             </div>
           {/if}

@@ -80,3 +80,23 @@ describe('volts while it runs', () => {
     expect(read(readyToRun(four), [2500, 12.3], [2600, 14.2]).ids()).toContain('run.undercharge:fault');
   });
 });
+
+it('a look that two findings ask for stands once, and asked of cylinders it is not asked of the engine too', () => {
+  const locked = new Bench({ ...two, cylinders: 1 }).read('turn.result', 'locked');
+  const asks = locked.assessed().moves.filter((m) => m.items?.includes('turn.plugs') && m.kind === 'look');
+  expect(asks.map((m) => m.title)).toEqual(['Plugs out: liquid locks it like rust']);
+  const pair = new Bench({ ...two, cylinders: 2 }).psi([
+    [1, 60],
+    [2, 62]
+  ]);
+  for (const [cylinder, psi] of [
+    [1, 95],
+    [2, 96]
+  ] as const)
+    pair.read('compression.pressure', psi * 6894.757, { cylinder, conditions: { throttle: 'open', bores: 'oiled' } });
+  const leakDowns = moves(pair).filter((m) => /^Leak-down/.test(m));
+  expect(leakDowns).toEqual([
+    'Leak-down of cylinder 1, and where the air comes out',
+    'Leak-down of cylinder 2, and where the air comes out'
+  ]);
+});

@@ -71,20 +71,22 @@ function asked(p: Position, asks: readonly Ask[]): Move[] {
   const trials = new Set(list.filter((m) => m.kind === 'continue').flatMap((m) => m.items ?? []));
   const same = (m: Move): boolean =>
     m.kind === 'look' && !m.conditions && m.cylinder === undefined && !!m.items?.some((i) => trials.has(i));
-  // Of a single, the engine and its cylinder are one thing: a look at it stands once.
+  // A look that two findings ask for stands once; of a single, the engine and its cylinder are one thing.
   const key = (m: Move): string =>
     `${m.kind}:${[...(m.items ?? [])].sort().join()}:${JSON.stringify(m.conditions ?? {})}`;
   const single = cylindersOf(p.context).length === 1;
+  const alike = (x: Move, m: Move): boolean => key(x) === key(m) && (single || x.cylinder === m.cylinder);
   const twice = (m: Move, k: number): boolean =>
-    single && m.kind === 'look' && !!m.items?.length && list.findIndex((x) => key(x) === key(m)) < k;
+    m.kind === 'look' && !!m.items?.length && list.findIndex((x) => alike(x, m)) < k;
+  const once = list.filter((m, k) => !same(m) && !twice(m, k));
   // Asked of single cylinders already, it is not asked of the engine as well.
-  const ofCylinders = new Set(list.flatMap((m) => (m.cylinder === undefined ? [] : [key(m)])));
+  const ofCylinders = new Set(once.flatMap((m) => (m.cylinder === undefined ? [] : [key(m)])));
   const ofAll = (m: Move): boolean =>
     m.cylinder === undefined &&
     m.kind === 'look' &&
     !!m.items?.some((i) => allItems[i].perCylinder) &&
     ofCylinders.has(key(m));
-  return list.filter((m, k) => !same(m) && !twice(m, k) && !ofAll(m));
+  return once.filter((m) => !ofAll(m));
 }
 
 /** 8: work that is established, in its order; what runs the engine comes after everything else that is open. */

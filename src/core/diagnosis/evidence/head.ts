@@ -234,8 +234,8 @@ const noFuel: Measure = (c) => {
 /** One crankcase that falls is there; all of them held, it is not. */
 const crankcases: Measure = (c) => {
   const told = cylindersOf(c).flatMap((cylinder) => {
-    const r = c.record.asked('compression.crankcase', cylinder);
-    return r && r.value !== 'unknown' ? [r] : [];
+    const r = c.record.last('compression.crankcase', cylinder);
+    return r ? [r] : [];
   });
   const falls = told.some((r) => r.value !== 'held');
   return falls || (told.length > 0 && told.length === cylindersOf(c).length) ? seen(falls, latestAt(told)) : undefined;

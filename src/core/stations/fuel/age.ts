@@ -89,7 +89,7 @@ export const bowlWater = (c: Context): Instant | undefined => waterIn(c, 'fuel.b
 export const filterWater = (c: Context): Instant | undefined => waterIn(c, 'fuel.filter');
 
 function waterIn(c: Context, item: 'fuel.bowlLook' | 'fuel.filter'): Instant | undefined {
-  const look = c.record.asked(item);
+  const look = c.record.last(item);
   return look?.value === 'water' && !c.touched(item).some((at) => isAfter(at, look.at)) ? look.at : undefined;
 }
 

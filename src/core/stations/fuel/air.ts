@@ -25,8 +25,8 @@ export const airWork = (c: Context): Instant => latestInstant(workAt(c, c.record
  */
 export function airAt(c: Context): AirPlace | 'nowhere' | 'untold' | undefined {
   const mended = airWork(c);
-  const said = c.record.asked('fuel.airAt');
-  const told = said && isAfter(said.at, mended) ? said.value : undefined;
+  const said = [c.record.last('fuel.airAt'), c.record.asked('fuel.airAt')];
+  const told = said.find((r) => r && isAfter(r.at, mended))?.value;
   if (places.has(told)) return told as AirPlace;
   const hose = c.record.last('fuel.hose');
   if (hose?.value !== 'bubbles' || !isAfter(hose.at, mended)) return undefined;
@@ -39,7 +39,7 @@ const fallsToIt = (c: Context): boolean =>
 
 /** Bubbles stood in the hose, the line was worked on for them, and nobody looked whether they are gone. */
 export function bubblesUnseen(c: Context): boolean {
-  const hose = c.record.asked('fuel.hose');
+  const hose = c.record.last('fuel.hose');
   return hose?.value === 'bubbles' && isAfter(airWork(c), hose.at);
 }
 

@@ -2,6 +2,7 @@ import { isAfter } from '../../units/instant.ts';
 import type { Profile } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Condition } from '../../findings/finding.ts';
+import type { Reading } from '../../record/reading.ts';
 import type { ItemId } from '../items.ts';
 import { airAt, airWork } from './air.ts';
 
@@ -114,6 +115,14 @@ export interface LineState {
 
 const graver: Readonly<Record<string, number>> = { fault: 3, watch: 2, 'cannot-tell': 1, sound: 0 };
 
+/**
+ * Whether a reading is of the part as it is: what was seen of it before it was renewed is of the old one, and so are bubbles, whichever joint of the
+ * line was seen to for them.
+ */
+const ofPart = (c: Context, item: ItemId, read: Pick<Reading, 'at' | 'value'>): boolean =>
+  !c.renewed(item, read.value).some((at) => isAfter(at, read.at)) &&
+  !(read.value === 'bubbles' && isAfter(airWork(c), read.at));
+
 /** Every part with what was found at it. */
 export function lineState(c: Context): LineState[] {
   const line = fuelLine(c.survey.engine.profile);
@@ -123,12 +132,8 @@ export function lineState(c: Context): LineState[] {
   );
   return [...line, ...extra].map((part) => {
     const answers = part.items.flatMap((item) => {
-      const read = c.record.asked(item);
-      // What was seen of a part before it was renewed is of the old one.
-      if (read && c.renewed(item, read.value).some((at) => isAfter(at, read.at))) return [];
-      // So are bubbles, whichever joint of the line was seen to for them.
-      if (read?.value === 'bubbles' && isAfter(airWork(c), read.at)) return [];
-      const value = read?.value;
+      // That nobody could tell at a later look takes nothing back of what was seen.
+      const value = [c.record.last(item), c.record.asked(item)].find((r) => r && ofPart(c, item, r))?.value;
       return value === undefined || typeof value === 'number' ? [] : [{ item, value: String(value) }];
     });
     if (!answers.length) return { part, condition: 'not-looked-at', faults: [] };

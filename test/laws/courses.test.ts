@@ -75,6 +75,8 @@ const goodHead = (b: Bench): Bench =>
   walked(b)
     .read('turn.plugs', 'in')
     .read('turn.result', 'bumps')
+    .read('turn.neutral', 'spins')
+    .read('turn.forward', 'follows')
     .read('spark.lanyard', 'yes')
     .read('spark.result', 'good', { cylinder: 1 })
     .read('spark.result', 'good', { cylinder: 2 })

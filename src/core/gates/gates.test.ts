@@ -11,7 +11,7 @@ const four = { strokes: 'four', cylinders: 2 } as const;
 
 /** The gate of a station with one finding of a condition, with and without a reason. */
 function gateOf(station: (typeof stationIds)[number], condition: Condition, reason: boolean): Gate {
-  const b = new Bench(four);
+  const b = new Bench(four).read('turn.neutral', 'spins');
   const id = `station.${station}`;
   if (reason)
     b.survey = {
@@ -239,5 +239,23 @@ describe('the other gates', () => {
       gatesOf(new Bench({ strokes }).judged().context, [], [], []).map((g) => g.id);
     expect(ids('two')).not.toContain('station.oil');
     expect(ids('four')).toContain('station.oil');
+  });
+});
+
+describe('gears that nobody tried', () => {
+  const turned = (shift: 'shift' | 'direct'): Bench =>
+    new Bench({ ...four, shift }).read('turn.plugs', 'out').read('turn.result', 'free').read('turn.result', 'free');
+  const gate = (b: Bench): Gate => b.assessed().gates.find((g) => g.id === 'station.turn')!;
+  it('keep the gate of the check shut, though what was seen of it is sound', () => {
+    const b = turned('shift');
+    expect(b.ids()).toContain('turn.free:sound');
+    expect(gate(b)).toMatchObject({ passes: false, reasonOpens: true, condition: 'cannot-tell' });
+    expect(gate(b).sentence).toMatch(/^Neutral and its gears were tried neither/);
+    expect(gate(b.read('turn.neutral', 'unknown')).passes).toBe(false);
+  });
+  it('open it by hand or in the run; direct drive has none', () => {
+    expect(gate(turned('shift').read('turn.neutral', 'spins')).passes).toBe(true);
+    expect(gate(turned('shift').read('run.gears', 'both')).passes).toBe(true);
+    expect(gate(turned('direct')).passes).toBe(true);
   });
 });

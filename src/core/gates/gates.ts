@@ -108,18 +108,22 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   for (const s of stationsFor(c.survey.engine.profile)) {
     // What is only said of it has a gate of its own.
     const mine = found.filter((f) => f.station === s && f.condition !== 'not-looked-at');
-    const condition = gravest(mine.map((f) => f.condition));
+    const seen = gravest(mine.map((f) => f.condition));
+    const untried = seen === 'sound' ? stations[s].untried?.(c) : undefined;
+    const condition = untried ? 'cannot-tell' : seen;
     const worst = mine.filter((f) => f.condition === condition);
     const opens =
       condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !mustBeSeen(s));
     // Watched, and every one of them has a date: that opens it, with the dates on it.
     const dated = condition === 'watch' ? worst.map((f) => dates.get(kindOf(f.id))) : [];
     const later = dated.length && dated.every((d) => d !== undefined) ? dated.map((d) => sayLater(c, d)) : undefined;
-    const sentence = worst.length
-      ? worst.map((f) => f.sentence).join(' ')
-      : mustBeSeen(s)
-        ? 'Not looked at; it must be before the engine goes back.'
-        : 'Not looked at.';
+    const sentence = untried
+      ? untried
+      : worst.length
+        ? worst.map((f) => f.sentence).join(' ')
+        : mustBeSeen(s)
+          ? 'Not looked at; it must be before the engine goes back.'
+          : 'Not looked at.';
     const made = gate(c, `station.${s}`, stations[s].title, condition, sentence, opens, s);
     list.push(later ? { ...made, passes: true, later, sentence: `${sentence} ${later.join(' ')}` } : made);
   }

@@ -65,6 +65,8 @@ export interface Station {
   readonly firstPass?: readonly string[];
   /** It must have been looked at before an engine goes back; a reason opens no gate over it. */
   readonly beforeRelease?: true;
+  /** What nobody has tried yet, though all that was seen of it is sound: said at its gate, and no fault before. */
+  readonly untried?: (c: Context) => string | undefined;
   /** Its findings about a cylinder colour that cylinder on the drawing. */
   readonly coloursCylinders?: true;
   /** Whether this engine has the thing at all, and the sentence for one that has not. */

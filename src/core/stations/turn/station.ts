@@ -1,6 +1,7 @@
 import { ruleNumber } from '../../house-rules/rules.ts';
 import type { Station } from '../station.ts';
 import { items } from './readings.ts';
+import { gearsTried } from './shifting.ts';
 
 export const station = {
   items,
@@ -20,6 +21,7 @@ export const station = {
   looksAt: 'engine',
   firstPass: ['plugs', 'result', 'bumps', 'water', 'feel'],
   beforeRelease: true,
+  untried: (c) => (gearsTried(c) ? undefined : 'Neutral and its gears were tried neither by hand nor in the run.'),
   coloursCylinders: true,
   waits: (c) => {
     const hours = ruleNumber(c.rules, 'nextDay');

@@ -69,15 +69,13 @@ const goodFuel = (b: Bench): Bench =>
   b.read('fuel.kind', 'plain').read('fuel.age', 0.5).read('fuel.jar', 'clear').read('fuel.mix', 50);
 const walked = (b: Bench): Bench => {
   for (const place of placeIds) b.read(`look.${place}`, Object.keys(places[place].sights)[0] as 'good');
-  return b.read('plugs.read', ['normal'], { cylinder: 1 }).read('plugs.read', ['normal'], { cylinder: 2 });
+  for (const cylinder of [1, 2]) b.read('plugs.read', ['normal'], { cylinder });
+  return b.read('turn.neutral', 'spins').read('turn.forward', 'follows').read('spark.lanyard', 'yes');
 };
 const goodHead = (b: Bench): Bench =>
   walked(b)
     .read('turn.plugs', 'in')
     .read('turn.result', 'bumps')
-    .read('turn.neutral', 'spins')
-    .read('turn.forward', 'follows')
-    .read('spark.lanyard', 'yes')
     .read('spark.result', 'good', { cylinder: 1 })
     .read('spark.result', 'good', { cylinder: 2 })
     .psi([

@@ -39,6 +39,7 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await expect(page.getByText('Nothing amiss on the walk around it.')).toBeVisible();
   await go(page, /3 Turn and shift/);
   await button(page, 'Turn it slowly by hand', 'free, with bumps');
+  await tap(page, 'Neutral: spin the propeller', 'spins freely');
   await go(page, /4 Plugs/);
   for (const c of [1, 2]) {
     await page.getByRole('button', { name: `Plug ${c}: ` }).click();
@@ -126,6 +127,7 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
     .getByRole('button', { name: 'free, with bumps' })
     .focus();
   await press('Enter');
+  await choose('Neutral: spin the propeller', 'spins freely');
   await press('4');
   for (const c of [1, 2]) {
     await page.getByRole('button', { name: `Plug ${c}: ` }).focus();

@@ -41,7 +41,7 @@
 <ul class="mt-1 flex flex-wrap gap-2" aria-label="Live instruments">
   {#each here as s (s.name)}
     {@const scale = scaleOf(s.name)}
-    <li class="min-w-40 grow border border-line bg-base-100 px-2 py-1 {old(s) ? 'opacity-60' : ''}">
+    <li class="min-w-40 grow border border-line bg-base-100 px-2 py-1 {old(s) ? 'border-dashed' : ''}">
       <p class="text-sm">{signals[s.name].label}{s.source === 'page' ? ' (stand-in)' : ''}</p>
       <p class="sounding text-2xl tabular-nums">{value(s)}</p>
       <div class="relative h-1.5 bg-base-300" aria-hidden="true">

@@ -1,3 +1,5 @@
+import { askedAfter } from '../findings/asked-after.ts';
+import { runs } from '../findings/ran.ts';
 import { cylindersOf, cylindersSaid, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { mixedUp, reachOf } from '../stations/plugs/analyse.ts';
@@ -116,7 +118,8 @@ export const headAsks: Asks = {
   'plugs.water-was': [
     look('A plug out after the run: water on it?', ['run.plugAfter'], 3, {
       late: 'release',
-      open: (_, f) => (f.values as { ran?: boolean } | undefined)?.ran === true
+      open: (c, f) =>
+        (f.values as { ran?: boolean } | undefined)?.ran === true && !askedAfter(c, 'run.plugAfter', runs(c).at(-1)?.at)
     })
   ],
   'plugs.hole-debris': [goOn('Get it out by magnet or air', 'plugs', 5, { items: ['plugs.hole'] })],

@@ -1,4 +1,4 @@
-import { ranUnder } from '../record/drowned.ts';
+import { drowned, mayHaveRunUnder } from '../record/drowned.ts';
 import type { Context } from '../findings/context.ts';
 import type { Action } from '../holds/hold.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -60,11 +60,7 @@ export function setupDone(c: Context): Set<Setup> {
 
 /** Facts that checks may ask for beside signs. */
 function facts(c: Context): Set<string> {
-  const ran = ranUnder(c);
-  return new Set([
-    ...(ran === undefined ? [] : ['drowned']),
-    ...(ran === 'yes' || ran === 'unknown' ? ['ran-under'] : [])
-  ]);
+  return new Set([...(drowned(c) ? ['drowned'] : []), ...(mayHaveRunUnder(c) ? ['ran-under'] : [])]);
 }
 
 export interface Look {

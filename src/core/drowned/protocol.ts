@@ -1,6 +1,6 @@
 import type { Context } from '../findings/context.ts';
 import { doneAt } from '../jobs/done.ts';
-import { ranUnder } from '../record/drowned.ts';
+import { mayHaveRunUnder, ranUnder } from '../record/drowned.ts';
 import { school } from '../house-rules/rules.ts';
 import { fuelCleared, waterComesBack } from '../stations/fuel/age.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
@@ -43,8 +43,6 @@ interface Rule extends Omit<ProtocolStep, 'state' | 'count' | 'how' | 'owner'> {
 }
 
 const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
-/** It ran when it went under, or nobody can say that it stood. */
-const mayHaveRun = (c: Context): boolean => ranUnder(c) !== 'no';
 const salty = (c: Context): boolean => c.survey.engine.history.water !== 'fresh';
 const carburettor = (c: Context): boolean => {
   const f = c.survey.engine.profile.fuelSystem;
@@ -99,7 +97,7 @@ const rules: readonly Rule[] = [
     asks: (c) => (pistonDepths(c).alone ? ['turn.depth', 'turn.depthRight'] : ['turn.depth']),
     station: 'turn',
     owner: (c) => (ranUnder(c) === 'unknown' ? 'Write down whether it ran' : undefined),
-    when: mayHaveRun,
+    when: mayHaveRunUnder,
     done: (c) => pistonDepths(c).agree === true,
     stuck: (c) => pistonDepths(c).agree === false || nothingBeside(c)
   },

@@ -10,3 +10,9 @@ export function ranUnder(c: { readonly survey: SurveyFile }): 'yes' | 'no' | 'un
   const said = c.survey.engine.history.runningWhenSunk;
   return said === 'yes' || said === 'no' ? said : 'unknown';
 }
+
+/** It ran when it went under, or nobody can say that it stood. */
+export function mayHaveRunUnder(c: { readonly survey: SurveyFile }): boolean {
+  const ran = ranUnder(c);
+  return ran !== undefined && ran !== 'no';
+}

@@ -15,7 +15,7 @@ export interface Rail {
   readonly pressure: number;
   /** Missing where only the manual could say: direct injection runs at other pressures. */
   readonly limit?: Judged;
-  /** Over twice what it works at; `high-once`: read once. */
+  /** Pa: the most that such a rail stands at, where it was read over that. */
   readonly most?: number;
   /** `weak-battery`: too low, and the battery was poor when it was read, which turns the pump slowly too. */
   readonly verdict: 'low' | 'high' | 'high-once' | 'weak-battery' | 'good' | 'close' | 'cannot-tell';

@@ -133,10 +133,10 @@ function above(c: Context): OilFact {
     : { kind: 'above-open', id: 'dip', condition: 'cannot-tell', values };
 }
 
-/** It ran since it smelled of fuel, and two dips after that agree between the marks: what gets in does not raise it. */
+/** Two dips after its last run agree between the marks: what gets in while it runs does not raise it, smelt before or after. */
 function stayedBetween(c: Context): boolean {
   const { agree, last, position } = dips(c);
-  const ran = runs(c).find((r) => isAfter(r.at, c.record.last('oil.smell')?.at));
+  const ran = runs(c).at(-1);
   return !!ran && agree && position === 'between' && last.every((d) => isAfter(d.taken, ran.at));
 }
 

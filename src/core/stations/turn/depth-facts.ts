@@ -1,19 +1,17 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { school } from '../../house-rules/rules.ts';
-import { ranUnder } from '../../record/drowned.ts';
+import { mayHaveRunUnder } from '../../record/drowned.ts';
 import { lossFromLowPiston, pistonDepths, type Depths } from './depths.ts';
 import type { TurnFact } from './facts.ts';
 
 /** So far past what passes between cylinders a gauge would have told, share (M). */
 const TOLD = 0.05;
 
-const mayHaveRun = (c: Context): boolean => ['yes', 'unknown'].includes(ranUnder(c) ?? 'no');
-
 /** Piston depths, and what a low piston would have looked like to a compression gauge. */
 export function depthFacts(c: Context): TurnFact[] {
   const depths = pistonDepths(c);
   // Of an engine that did not go under running, nobody asked what one piston's depth says.
-  if (depths.alone && depths.rows.length && mayHaveRun(c))
+  if (depths.alone && depths.rows.length && mayHaveRunUnder(c))
     return [{ kind: 'depth-alone', id: 'depths', condition: 'cannot-tell', values: {} }];
   if (depths.rows.length < (depths.right === undefined ? 2 : 1)) return [];
   const shallowest = depths.right ?? Math.min(...depths.rows.map((r) => r.depth));

@@ -133,7 +133,10 @@ export const cases: Readonly<Record<string, Case>> = {
   },
   'fuel-escapes': {
     raise: [read('look.hoses', 'cracked'), read('run.leaks', 'fuel')],
-    meet: [[read('look.hoses', 'supple')], [read('run.cause', 'a clamp, renewed'), read('fuel.couplings', 'tight')]],
+    meet: [
+      [read('look.hoses', 'supple'), read('look.hoses', 'supple')],
+      [read('run.cause', 'a clamp, renewed'), read('fuel.couplings', 'tight')]
+    ],
     blocks: ['start', 'release'],
     because: /cracked or chewed. Fuel dripped/
   },
@@ -189,7 +192,8 @@ export const cases: Readonly<Record<string, Case>> = {
   drives: {
     profile: { shift: 'shift' },
     raise: [read('turn.neutral', 'drives')],
-    meet: [[read('turn.neutral', 'spins')]],
+    // Good at one look with nothing done, one of the two was wrong.
+    meet: [[read('turn.neutral', 'spins'), read('turn.neutral', 'spins')]],
     blocks: ['start', 'release'],
     because: /drives the propeller in neutral/
   },

@@ -46,3 +46,7 @@ export function unmended(
   ];
   return work.some((at) => !isAfter(was.at, at)) ? undefined : { was, now };
 }
+
+/** Whether an answer stands: said last, or gone at one later look with nothing done between, so that one of the two is wrong. */
+export const stillStands = (c: Context, what: ItemId, item: Item, answer: string): boolean =>
+  c.record.value(what) === answer || unmended(c, what, item)?.was.value === answer;

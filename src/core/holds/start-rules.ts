@@ -1,4 +1,6 @@
 import { cylindersSaid, type Context } from '../findings/context.ts';
+import { stillStands } from '../findings/unmended.ts';
+import { allItems } from '../stations/items.ts';
 import { sources } from '../stations/cooling/source.ts';
 import { pumpBroken } from '../stations/cooling/pump.ts';
 import { caseResult } from '../stations/gear/case-test.ts';
@@ -180,7 +182,7 @@ export const startRules: readonly HoldRule[] = [
     blocks: ['start', 'release'],
     curedBy: ['structure', 'linkage', 'shift-joint', 'clutch-dog'],
     raised: (c) =>
-      c.record.value('turn.neutral') === 'drives'
+      stillStands(c, 'turn.neutral', allItems['turn.neutral'], 'drives')
         ? 'It drives the propeller in neutral: boat or stand move off as it starts.'
         : undefined,
     needs: () => [

@@ -1,20 +1,25 @@
 import type { Context } from '../../findings/context.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
+import { stillStands } from '../../findings/unmended.ts';
+import type { Item } from '../../items/item.ts';
+import { items as lookItems } from '../look/readings.ts';
+import { items } from './readings.ts';
 import { causeAt } from '../run/symptoms.ts';
 import type { ItemId } from '../items.ts';
 
 interface Escape {
   readonly item: ItemId;
+  readonly asked: Item;
   readonly bad: string;
   readonly says: string;
 }
 
 /** Answers that say fuel gets out, or will as soon as it is pumped up; in the order it flows. */
 const escapes: readonly Escape[] = [
-  { item: 'look.hoses', bad: 'cracked', says: 'A hose is cracked or chewed' },
-  { item: 'look.bulb', bad: 'cracked', says: 'The primer bulb is cracked' },
-  { item: 'fuel.couplings', bad: 'leak', says: 'A coupling weeps' },
-  { item: 'fuel.floods', bad: 'yes', says: 'Fuel runs from the carburettor' }
+  { item: 'look.hoses', asked: lookItems.hoses, bad: 'cracked', says: 'A hose is cracked or chewed' },
+  { item: 'look.bulb', asked: lookItems.bulb, bad: 'cracked', says: 'The primer bulb is cracked' },
+  { item: 'fuel.couplings', asked: items.couplings, bad: 'leak', says: 'A coupling weeps' },
+  { item: 'fuel.floods', asked: items.floods, bad: 'yes', says: 'Fuel runs from the carburettor' }
 ];
 
 /** Looks at fuel with its joints full and wiped, each with the answers that say dry. */
@@ -73,7 +78,7 @@ export function fuelEscapes(c: Context): FuelEscape[] {
   };
   return [
     ...escapes
-      .filter(({ item, bad }) => c.record.value(item) === bad)
+      .filter(({ item, asked, bad }) => stillStands(c, item, asked, bad))
       .map(({ item, says }) => ({
         says,
         need: `${says.charAt(0).toLowerCase()}${says.slice(1)}: mended, and seen dry`,

@@ -126,3 +126,37 @@ it('dye that goes into the metal is a crack, before anybody walked round the eng
   expect(b.said('look.case')).toMatch(/dye goes into the metal/);
   expect(b.said('look.case')).not.toMatch(/how a frost crack shows/);
 });
+
+describe('what a test of before says of a crack, or a leak, seen after it', () => {
+  it.each(['look.skeg', 'look.case'] as const)('%s: one reading of one stage since is no test of it', (item) => {
+    const seen = holds(readyToRun(two))
+      .wait(0.2)
+      .read(item, item === 'look.skeg' ? 'cracked' : 'stain');
+    const depth = (b: Bench): string | undefined => b.assessed().findings.find((f) => f.id === item)?.condition;
+    expect(depth(seen)).toBe('fault');
+    seen.wait(0.1).read('gear.casePressure', 4 * PSI, { conditions: { stage: 'low' } });
+    expect(depth(seen)).toBe('fault');
+    expect(seen.holds()).toContain('gear-case');
+    expect(depth(holds(seen.wait(0.1)))).toBe('watch');
+  });
+  it('seen to leak after it: until every stage was held anew', () => {
+    const b = holds(readyToRun(two)).wait(0.2).read('gear.pressureTest', 'leaked').read('gear.caseBubbles', []);
+    const leaks = (): boolean => b.ids().some((f) => f.startsWith('gear.test-'));
+    expect(leaks()).toBe(true);
+    b.wait(0.1).read('gear.casePressure', 4 * PSI, { conditions: { stage: 'low' } });
+    expect(leaks()).toBe(true);
+    b.wait(0.5).read('gear.casePressure', 4 * PSI, { conditions: { stage: 'low' } });
+    expect(leaks()).toBe(true);
+    expect(
+      holds(b.wait(0.1))
+        .ids()
+        .some((f) => f.startsWith('gear.test-'))
+    ).toBe(false);
+  });
+  it('cracked and under pressure: both are said', () => {
+    const b = readyToRun(two)
+      .read('look.case', 'stain')
+      .read('gear.casePressure', 9 * PSI, { conditions: { stage: 'high' } });
+    expect(b.assessed().holds.find((h) => h.id === 'gear-case')?.because).toMatch(/cracked.*under test pressure/);
+  });
+});

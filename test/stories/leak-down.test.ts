@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Conditions, Instrument } from '../../src/core/record/reading.ts';
 import { Bench } from '../case.ts';
 import { direct } from '../gauges.ts';
+import { readyToRun } from './all-good.ts';
 import { four, two } from './engines.ts';
 import { story } from './story.ts';
 
@@ -185,5 +186,18 @@ describe('a hole that was seen, and air past the rings', () => {
     const open = b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
     expect(open).toContain('overhaul');
     expect(open).not.toContain('soak');
+  });
+});
+
+describe('leak-down into the oil of a soak', () => {
+  const soaked = (): Bench => readyToRun(two).read('turn.soaked', 'yes').wait(2);
+  const leaks = (b: Bench, share: number): Bench => b.read('compression.leakdown', share, { cylinder: 1 });
+  const said = (b: Bench): string[] => b.ids().filter((f) => f.startsWith('compression.leakdown') && !f.endsWith(':sound'));
+  it('tight says nothing; half of the air gone would be more without the oil', () => {
+    expect(said(leaks(soaked(), 0.08))).toEqual([]);
+    expect(said(leaks(soaked(), 0.5))).toEqual(['compression.leakdown.1:fault']);
+  });
+  it('read after its day it is how it was, and no slip of the tester', () => {
+    expect(said(leaks(leaks(soaked(), 0.5).wait(30), 0.08))).toEqual([]);
   });
 });

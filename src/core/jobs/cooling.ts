@@ -35,7 +35,8 @@ export const cooling = {
   },
   pump: {
     title: 'Renew the water pump',
-    raisedBy: [only('cooling.pump', 'fault', 'watch')],
+    // A bush that has rusted to its shaft is cut off: its impeller is renewed with it.
+    raisedBy: [only('cooling.pump', 'fault', 'watch'), 'cooling.bush'],
     how: 'Mark the shift-rod joint, leg down, pump off. Washers photographed and checked against the manual; turned in the engine’s direction; key in; O-rings unpinched. Shift checked after.',
     tools: ['spanners', 'soft mallet'],
     parts: ['pump kit or impeller, as the finding says'],
@@ -140,7 +141,7 @@ export const cooling = {
   },
   'leg-water': {
     title: 'Mend the water way in the leg',
-    raisedBy: ['cooling.tube', 'cooling.cover', only('cooling.drill', 'fault'), 'cooling.bush', 'cooling.key'],
+    raisedBy: ['cooling.tube', 'cooling.cover', only('cooling.drill', 'fault'), 'cooling.key'],
     how: 'Leg down. Tube into its grommet, cover and key as found; turned in the engine’s direction; drill test before it goes up, shift checked after.',
     tools: ['spanners', 'soft mallet', 'eye guard'],
     parts: ['grommet, seal cover, key or impeller as found'],

@@ -106,13 +106,18 @@ const waterSeen = (c: Context, cylinder: number): boolean =>
     c.record.all('run.plugAfter').some((r) => r.value === 'wet'));
 
 function rowsOf(c: Context): readonly LeakDownRow[] {
+  const numbers = c.record
+    .all('compression.leakdown')
+    .filter((r): r is typeof r & { readonly value: number } => typeof r.value === 'number');
+  // Tight in the oil of a soak says nothing: how it was before stands until its day is over. What leaks in it would leak all the more
+  // without it, and is how it was once it was read after that day.
+  const leaksOiled = (r: (typeof numbers)[number]): boolean =>
+    r.value >= leakBands(c, testerFrom(r.instrument)).fault &&
+    !numbers.some((x) => x.cylinder === r.cylinder && isAfter(x.at, r.at) && !inSoak(c, x.at));
   // Air that left the old rings, or the old gasket, is none of the new ones'.
   const renewed = latestAt(c.renewed('compression.leakdown').map((at) => ({ at })));
   const taken = measure(
-    // Read into the oil of a soak it says nothing: how it was before stands until its day is over.
-    c.record
-      .all('compression.leakdown')
-      .filter((r) => typeof r.value === 'number' && !inSoak(c, r.at) && isAfter(r.at, renewed)),
+    numbers.filter((r) => isAfter(r.at, renewed) && (!inSoak(c, r.at) || leaksOiled(r))),
     {
       subject: (r) => String(r.cylinder),
       key: (r) => r.instrument?.name ?? '',

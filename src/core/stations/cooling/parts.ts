@@ -1,3 +1,4 @@
+import { ofThisPart } from '../../findings/renewed.ts';
 import type { Context } from '../../findings/context.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { isAfter } from '../../units/instant.ts';
@@ -13,7 +14,7 @@ export function partFacts(c: Context): CoolingFact[] {
   const { record } = c;
   const seen: CoolingFact[] = [];
   if (record.value('cooling.strainer') === 'blocked') seen.push({ kind: 'strainer', condition: 'watch', values: {} });
-  if (record.value('cooling.bush') === 'seized') seen.push({ kind: 'bush', condition: 'watch', values: {} });
+  if (ofThisPart(c, 'cooling.bush') === 'seized') seen.push({ kind: 'bush', condition: 'watch', values: {} });
   if (record.value('cooling.cover') === 'worn') seen.push({ kind: 'cover', condition: 'fault', values: {} });
   if (record.value('cooling.tube') === 'leaking') seen.push({ kind: 'tube', condition: 'fault', values: {} });
   return [...seen, ...key(c), ...turnedBack(c), ...thermostatFacts(c), ...assembly(c), ...bucket(c)];

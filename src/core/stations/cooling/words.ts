@@ -161,8 +161,8 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
     because: practice(['strainer: blocked'], 'a strainer costs a minute.')
   }),
   bush: () => ({
-    found: 'The bush has seized on its shaft: extra time, eye guard.',
-    advice: 'After cutting look at shaft and base for marks.',
+    found: 'The bush has seized on its shaft: cut off, and a new impeller.',
+    advice: 'Extra time, eye guard; after cutting look at shaft and base for marks.',
     because: practice(['bush: seized on the shaft'], 'rust holds a bush that was not pulled for years.')
   }),
   key: () => ({

@@ -249,6 +249,12 @@ export function turnedAt(c: Context, stage: CaseStage): boolean {
   });
 }
 
+/** Whether a stage held, and was held since an instant: one reading after it is a start and no test. */
+export function heldSince(c: Context, stage: CaseStage, at: Instant): boolean {
+  const test = stageTest(c, stage);
+  return test?.verdict === 'held' && test.readings.filter((r) => isAfter(r.at, at)).length > 1;
+}
+
 /** What the case test comes to, stage by stage. */
 export interface CaseResult {
   readonly stages: Readonly<Record<CaseStage, 'held' | 'leaks' | 'open' | 'missing'>>;
@@ -303,11 +309,9 @@ export function caseResult(c: Context): CaseResult {
   const all = Object.values(stages);
   const open = stageIds.filter((s) => stages[s] !== 'held');
   const word = c.record.last('gear.pressureTest');
-  const read = c.record.all('gear.casePressure').at(-1);
-  // A leak that was seen stands until every stage was read and held after it; a word that it held does not take it back.
+  // A leak that was seen stands until every stage was held after it; a word that it held does not take it back, nor does a stage of before.
   const said = c.record.all('gear.pressureTest').findLast((r) => r.value === 'leaked');
-  const leaked =
-    all.includes('leaks') || (said !== undefined && (open.length > 0 || !read || !isAfter(read.at, said.at)));
+  const leaked = all.includes('leaks') || (said !== undefined && !stageIds.every((s) => heldSince(c, s, said.at)));
   const bubbles = bubblesNow(c).length > 0;
   return {
     stages,

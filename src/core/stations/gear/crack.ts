@@ -7,7 +7,7 @@ import type { ItemId } from '../items.ts';
 import { isAfter, latestInstant } from '../../units/instant.ts';
 import { items as lookItems } from '../look/readings.ts';
 import { items as gearItems } from './readings.ts';
-import { caseResult } from './case-test.ts';
+import { caseResult, heldSince } from './case-test.ts';
 
 /** Where a gear case is seen to be cracked from outside. */
 export type CrackPlace = 'case' | 'skeg';
@@ -39,12 +39,11 @@ export function dyeAsked(c: Context, place: CrackPlace): boolean {
   return askedAfter(c, dye, latestInstant(since));
 }
 
-/** It was whole when the case was tested, and the line was seen after that. */
+/** The line was seen after the stage at which cracks show was held: as far as anybody knows, it was whole then. */
 function sinceTest(c: Context, place: CrackPlace): boolean {
   const { item, seen } = sights[place];
   const onset = onsetOf(c.record.all(item), (v) => v === seen);
-  const tested = c.record.all('gear.casePressure').at(-1)?.at;
-  return onset !== undefined && (tested === undefined || isAfter(onset, tested));
+  return onset !== undefined && !heldSince(c, 'high', onset);
 }
 
 /** Dye went into the metal there, at the latest look or at one that nobody mended since, whatever was seen on the walk. */

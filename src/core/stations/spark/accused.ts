@@ -4,6 +4,7 @@ import type { Reading } from '../../record/reading.ts';
 import { isAfter } from '../../units/instant.ts';
 import { deadAt, showedAt, sparkTrials, type SparkPart } from './isolation.ts';
 import { sparks } from './measure.ts';
+import { sparkSeen } from './seen.ts';
 
 /** A part that a trial found guilty, and of which nothing says that it was mended since. */
 export interface Accused {
@@ -11,8 +12,8 @@ export interface Accused {
   /** Of one cylinder's own part. */
   readonly cylinder?: number;
   readonly at: string;
-  /** Found by a meter against the manual only: it sparks all the same, or nobody has looked whether it does. */
-  readonly doubt: 'sparks' | 'not-seen' | undefined;
+  /** Found by a meter against the manual only: it sparks all the same, another cylinder that it feeds does, or nobody has seen one that does. */
+  readonly doubt: 'sparks' | 'another' | 'not-seen' | undefined;
 }
 
 /** A state, or a way of cranking: no part that is mended, and asked for with every look at the spark. */
@@ -33,6 +34,15 @@ function goodEverywhere(c: Context, since?: string): boolean {
       return last?.value === 'good' && (since === undefined || isAfter(last.at, since));
     })
   );
+}
+
+/** What is to be said of a part that only a meter found. */
+function doubtOf(c: Context, part: SparkPart): Accused['doubt'] {
+  if (!measured.has(part)) return undefined;
+  const seen = sparkSeen(c);
+  if (goodEverywhere(c) && !seen.some((s) => s.mixed)) return 'sparks';
+  // What feeds them all is not what one of them lacks.
+  return part === 'charge' && seen.some((s) => s.result === 'good' && !s.mixed) ? 'another' : 'not-seen';
 }
 
 /** Whose part was tried: of the cylinder it was said of, of the one that was dead then where something was swapped. */
@@ -68,7 +78,7 @@ const findAccused = (c: Context): Accused[] =>
         {
           part,
           at: r.at,
-          doubt: !measured.has(part) ? undefined : goodEverywhere(c) ? 'sparks' : 'not-seen',
+          doubt: doubtOf(c, part),
           ...(cylinder === undefined ? {} : { cylinder })
         }
       ];

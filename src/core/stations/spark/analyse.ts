@@ -50,7 +50,7 @@ export function analyse(c: Context): SparkAnalysed {
   const found = pattern(c, list, electronic);
   const named = new Set(found.map((f) => `${f.id ?? f.kind}.${f.cylinder ?? ''}`));
   const byBolt = list.filter((s) => s.result === 'good' && s.path === 'bolt').map((s) => s.cylinder);
-  const poor = list.some((s) => s.result !== 'good' && !s.slow && !s.sun);
+  const poor = list.some((s) => (s.result !== 'good' && !s.slow && !s.sun) || s.mixed);
   const standing = guilty.map((g) => accused(g, poor)).filter((f) => !named.has(`${f.id}.${f.cylinder ?? ''}`));
   const good =
     !missing.length &&
@@ -93,13 +93,19 @@ const accused = ({ part, cylinder, doubt }: Accused, poor: boolean): SparkFact &
   kind: 'accused',
   id: part === 'stop' ? 'stop' : `${cylinder === undefined ? 'part' : 'own'}-${part}`,
   ...(cylinder === undefined ? {} : { cylinder }),
-  condition: !doubt || poor ? 'fault' : doubt === 'sparks' ? 'watch' : 'cannot-tell',
-  values: { part }
+  condition: !doubt || (poor && doubt !== 'another') ? 'fault' : doubt === 'not-seen' ? 'cannot-tell' : 'watch',
+  values: { part, ...(doubt === 'another' ? { another: true as const } : {}) }
 });
 
-/** None before the trial and good after it is what the trial did, no spark that comes and goes; nor is what its own bad part does. */
+/**
+ * None before the trial and good after it is what the trial did, no spark that comes and goes; nor is what its own bad part does. A part
+ * that was only measured brought nothing back.
+ */
 const explainedBy = (guilty: readonly Accused[], s: Seen): boolean =>
-  guilty.some((g) => g.cylinder === s.cylinder || (s.result === 'good' && g.cylinder === undefined));
+  guilty.some(
+    (g) =>
+      g.cylinder === s.cylinder || (s.result === 'good' && !s.lost && g.cylinder === undefined && g.doubt === undefined)
+  );
 
 /** What sparks cold and not warm: its own coil where others spark warm, what they share where none does. */
 function failsWarm(c: Context, list: readonly Seen[]): SparkFact[] {

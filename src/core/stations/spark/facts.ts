@@ -12,6 +12,8 @@ export interface Seen {
   readonly result: 'good' | 'weak' | 'none';
   /** Results along the same path differ. */
   readonly mixed: boolean;
+  /** Good by what speaks for it, and not good at a later look along another path. */
+  readonly lost?: true;
   readonly sun: boolean;
   readonly light?: string;
   readonly path?: string;
@@ -61,7 +63,8 @@ export interface SparkFacts {
   ground: { readonly untried: boolean; readonly others: boolean };
   own: { readonly part: PartFound };
   /** A trial found this part guilty, and nothing says that it was mended since. */
-  accused: { readonly part: SparkPart };
+  /** `another`: what feeds all of them, and one of them sparks as it should. */
+  accused: { readonly part: SparkPart; readonly another?: true };
   /** Good, and seen to a bolt only: something arrives, how strong it is nobody knows. */
   'bolt-only': { readonly cylinders: readonly number[] };
   /** `alone`: every other cylinder was looked at and sparks. `plug`: it may be the plug, which no tester stood in for. */

@@ -7,8 +7,11 @@ import type { Conditions } from '../../record/reading.ts';
 import { isAfter, type Instant } from '../../units/instant.ts';
 import { weakCrankingAt } from '../plugs/cranking.ts';
 
-/** With what was said of starter or battery before it, where neither speed nor volts were noted beside it. */
-export type SparkReading = ReadingOf<'spark.result'> & { readonly crankedWeakly?: true };
+/** With what was said of starter or battery before it, or noted at an earlier look, where neither speed nor volts were noted beside it. */
+export type SparkReading = ReadingOf<'spark.result'> & {
+  readonly crankedWeakly?: true;
+  readonly crankedAsNoted?: true;
+};
 
 /** Under this cranking speed some electronic ignitions give nothing (C; the manual knows). */
 const SLOW_RPM = 300;
@@ -39,9 +42,9 @@ const lanyardUntold = (c: Context, at: string): boolean => {
   return words.length > 0 && !words.some((r) => !isAfter(r.at, at));
 };
 
-/** How fast it was cranked was noted. */
-const crankingNoted = ({ conditions }: SparkReading): boolean =>
-  conditions?.rpm !== undefined || conditions?.volts !== undefined;
+/** How fast it was cranked was noted, beside it or at an earlier look. */
+const crankingNoted = ({ conditions, crankedAsNoted }: SparkReading): boolean =>
+  crankedAsNoted === true || conditions?.rpm !== undefined || conditions?.volts !== undefined;
 
 /**
  * How little each way of looking tells of a coil: the tester's open gap asks for its whole voltage, a plug's own gap in free air for a part
@@ -89,9 +92,18 @@ export const sparks = (c: Context): Sparks => keep(c, measureSparks);
 
 function measureSparks(c: Context): Sparks {
   const cylinders = new Set(cylindersOf(c));
+  const noted = new Set<number>();
   const results = c.record
     .all('spark.result')
     .filter((r) => r.value !== 'unknown' && r.cylinder !== undefined && cylinders.has(r.cylinder))
-    .map((r): SparkReading => (!crankingNoted(r) && weakCrankingAt(c, r.at) ? { ...r, crankedWeakly: true } : r));
+    .map((r): SparkReading => {
+      if (crankingNoted(r)) {
+        if (!isSlow(r)) noted.add(r.cylinder!);
+        return r;
+      }
+      if (weakCrankingAt(c, r.at)) return { ...r, crankedWeakly: true };
+      // Cranked as it was before: an earlier look with its volts noted does not speak over what is seen now.
+      return noted.has(r.cylinder!) ? { ...r, crankedAsNoted: true } : r;
+    });
   return measure(results, rule(c), sparkWork(c));
 }

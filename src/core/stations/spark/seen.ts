@@ -19,16 +19,32 @@ function watched(c: Context, cylinder: number, list: readonly SparkReading[]): b
   return steady?.value === 'steady' && list.at(-1)?.value === 'good' && isAfter(steady.at, odd?.at);
 }
 
+/** Whether a look that was not good has sun or slow cranking to explain it. */
+const excused = (r: SparkReading): boolean => isSlow(r) || r.conditions?.light === 'sun';
+
 /** Not seen at a later look: made less well it does not take the place of the good one, and it is not silenced
  * by it either, but where sunlight or slow cranking says why. */
 const gone = (list: readonly SparkReading[], good: SparkReading): boolean =>
-  list.some((r) => r.value !== 'good' && isAfter(r.at, good.at) && !isSlow(r) && r.conditions?.light !== 'sun');
+  list.some((r) => r.value !== 'good' && isAfter(r.at, good.at) && !excused(r));
+
+/**
+ * What speaks for a cylinder: the best method. Where its last looks were all poor along other paths, with nothing to explain them, the
+ * latest of those speaks: a good one of before does not stand over them for ever.
+ */
+function speaking(groups: readonly Alike<SparkReading>[]): Alike<SparkReading> | undefined {
+  const latest = groups
+    .flatMap((g) => g.readings)
+    .toSorted((a, b) => (isAfter(a.at, b.at) ? 1 : isAfter(b.at, a.at) ? -1 : 0))
+    .slice(-SETTLES);
+  const lost = latest.length === SETTLES && latest.every((r) => r.value !== 'good' && !excused(r));
+  return lost ? groups.find((g) => g.readings.includes(latest.at(-1)!)) : groups[0];
+}
 
 /** What the latest look at a warm engine shows that a look at a cold one did not; sun and slow cranking hide a spark as well. */
 function failsWarm(groups: readonly Alike<SparkReading>[]): Pick<Seen, 'failsWarm' | 'failedAt'> | undefined {
   const all = groups.flatMap((g) => g.readings);
   const last = latestOf(all.filter(isWarm));
-  if (!last || last.value === 'good' || isSlow(last) || last.conditions?.light === 'sun') return undefined;
+  if (!last || last.value === 'good' || excused(last)) return undefined;
   const cold = all.filter((r) => !isWarm(r));
   return cold.some((r) => r.value === 'good')
     ? { failsWarm: last.value as 'weak' | 'none', failedAt: last.at }
@@ -44,17 +60,18 @@ export function sparkSeen(c: Context): Seen[] {
   return [...sparks(c).values()]
     .flatMap(({ groups }): Seen[] => {
       const warm = failsWarm(groups);
-      const [group, ...others] = warm ? coldOnly(groups) : groups;
+      const told = warm ? coldOnly(groups) : groups;
+      const group = speaking(told);
       const last = group?.readings.at(-1);
       if (!group || !last) return [];
       const { light, path } = last.conditions ?? {};
+      const lost = last.value === 'good' && told.some((g) => g !== group && gone(g.readings, last));
       return [
         {
           cylinder: last.cylinder!,
           result: last.value as Seen['result'],
-          mixed:
-            (isMixed(group.readings) && !watched(c, last.cylinder!, group.readings)) ||
-            (last.value === 'good' && others.some((g) => gone(g.readings, last))),
+          mixed: (isMixed(group.readings) && !watched(c, last.cylinder!, group.readings)) || lost,
+          ...(lost ? { lost } : {}),
           sun: light === 'sun',
           slow: isSlow(last),
           at: last.at,

@@ -107,7 +107,7 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     found: `Cylinder ${cylinder} has no spark: it is ${values.part.label}${byElimination(values.part)}.`,
     because: pattern(basis, 'the fault that moves with a part is that part.')
   }),
-  accused: ({ cylinder, condition, values: { part } }, basis) => {
+  accused: ({ cylinder, condition, values: { part, another } }, basis) => {
     const because = pattern(
       basis,
       'a part that a trial found stays guilty until it is mended; spark with the good one in its place proves the other.'
@@ -133,7 +133,7 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     if (part === 'charge' || part === 'trigger')
       return {
         found: `The ${partName[part]} was measured outside the manual’s range.`,
-        advice: `${condition === 'watch' ? 'It sparks all the same: m' : condition === 'fault' ? 'M' : 'Whether it sparks comes first; then m'}easure it again cold, its temperature noted, before it is bought.`,
+        advice: `${another ? 'It feeds them all, and not all of them lack a spark: m' : condition === 'watch' ? 'It sparks all the same: m' : condition === 'fault' ? 'M' : 'Whether it sparks comes first; then m'}easure it again cold, its temperature noted, before it is bought.`,
         because
       };
     return {

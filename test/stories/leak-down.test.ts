@@ -192,7 +192,8 @@ describe('a hole that was seen, and air past the rings', () => {
 describe('leak-down into the oil of a soak', () => {
   const soaked = (): Bench => readyToRun(two).read('turn.soaked', 'yes').wait(2);
   const leaks = (b: Bench, share: number): Bench => b.read('compression.leakdown', share, { cylinder: 1 });
-  const said = (b: Bench): string[] => b.ids().filter((f) => f.startsWith('compression.leakdown') && !f.endsWith(':sound'));
+  const said = (b: Bench): string[] =>
+    b.ids().filter((f) => f.startsWith('compression.leakdown') && !f.endsWith(':sound'));
   it('tight says nothing; half of the air gone would be more without the oil', () => {
     expect(said(leaks(soaked(), 0.08))).toEqual([]);
     expect(said(leaks(soaked(), 0.5))).toEqual(['compression.leakdown.1:fault']);

@@ -1,3 +1,4 @@
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { withoutAdapter } from '../../physics/adapter.ts';
@@ -55,18 +56,30 @@ export function direct(c: Context, r: Pressure, mean: number): { low: number; hi
   return withoutAdapter(mean, cylinder, dead, altitude === undefined ? undefined : pressureAtAltitude(altitude));
 }
 
-/** Less than this share of a brisk reading is more than weak cranking takes (M: the cranking model loses a quarter at half the speed). */
+/**
+ * Less than this share of a brisk reading is more than weak cranking takes (M: the cranking model loses a quarter at half the speed), and
+ * more than warm and cold differ by.
+ */
 const WEAKEST = 0.6;
 
-/** Whether what differs explains by itself why a reading of the same cylinder came out as it did. */
-export function explained(c: Context, other: readonly Pressure[], row: Estimate, first: Pressure): boolean {
+/**
+ * Whether what differs explains by itself why a reading of the same cylinder came out as it did. `later`: read after those that it is laid
+ * beside; a throttle of which nobody noted anything may have been open, and then something changed.
+ */
+export function explained(
+  c: Context,
+  other: readonly Pressure[],
+  row: Estimate,
+  first: Pressure,
+  later = false
+): boolean {
   const r = other[0]!;
   const mean = meanOf(other);
   const differs = differences(r, first).map((d) => d.of);
   const reach = 3 * row.u;
   // What lowers a reading explains a lower one: a throttle that may have been shut, weak cranking, a volume before the valve.
   const lowers =
-    (differs.includes('throttle') && r.conditions?.throttle !== 'open') ||
+    (differs.includes('throttle') && r.conditions?.throttle !== 'open' && !later) ||
     (differs.includes('cranking') && isWeak(r)) ||
     deadVolume(r.instrument) > deadVolume(first.instrument);
   const raises =
@@ -74,7 +87,7 @@ export function explained(c: Context, other: readonly Pressure[], row: Estimate,
     (differs.includes('cranking') && isWeak(first)) ||
     (differs.includes('throttle') && first.conditions?.throttle !== 'open') ||
     deadVolume(r.instrument) < deadVolume(first.instrument);
-  if (differs.includes('engine')) return true;
+  if (differs.includes('engine')) return mean >= WEAKEST * row.mean && mean * WEAKEST <= row.mean;
   const without = differs.join() === 'gauge' ? direct(c, r, mean) : undefined;
   if (without && deadVolume(first.instrument) === 0) {
     const room = reach + gaugeError(r) + gaugeError(first);
@@ -104,10 +117,13 @@ export function lowBeside(
   o: OtherTest,
   others: readonly OtherTest[],
   limit: number,
-  row: { readonly low: boolean },
+  row: { readonly low: boolean; readonly at: Instant },
   first: Pressure
 ): boolean {
-  if (row.low || !differences(o.readings[0]!, first).every((d) => d.of === 'engine' || d.of === 'gauge')) return false;
+  // A test whose throttle was not noted is outdone by the one wide open that is made for it; not by one of before.
+  const later = isAfter(latestAt(o.readings), row.at);
+  const whole = (d: Difference): boolean => d.of === 'engine' || d.of === 'gauge' || (later && d.of === 'throttle');
+  if (row.low || !differences(o.readings[0]!, first).every(whole)) return false;
   const best = Math.max(...others.filter((x) => x.key === o.key).map((x) => meanOf(x.readings)));
   return meanOf(o.readings) < (1 - limit - PLAINLY) * best;
 }

@@ -145,6 +145,6 @@ export function unlikeTests(c: Context, others: readonly OtherTest[], chosen: Ch
     if (gauge && beside.length > 1 && meanOf(o.readings) <= row.mean) return [];
     const cranking = found.differs.every((d) => d.of === 'cranking');
     if (cranking && beside.length > 1 && !row.low && meanOf(o.readings) >= (1 - limit) * Math.max(...beside)) return [];
-    return explained(c, o.readings, row, first) ? [] : [found];
+    return explained(c, o.readings, row, first, isAfter(latestAt(o.readings), row.at)) ? [] : [found];
   });
 }

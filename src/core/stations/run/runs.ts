@@ -3,7 +3,9 @@ import { keep } from '../../findings/keep.ts';
 import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
 import { known } from '../../engine/profile.ts';
-import { hottestOf } from './hottest.ts';
+import { ownLimits } from '../../engine/limits.ts';
+import { judgedBy } from '../../findings/limit.ts';
+import { hottestOf, withHotWater } from './hottest.ts';
 import { withoutOutliers } from './odd.ts';
 import { loggedRuns } from './logged-runs.ts';
 import { STREAM_COMES } from './stream.ts';
@@ -154,9 +156,10 @@ function findRuns(c: Context): Run[] {
       ...(untimed ? { untimed } : {})
     };
   });
-  return [...out, ...loggedRuns(c.record.all('run.log').filter((r) => typeof r.value === 'object'))].sort(
-    (a, b) => a.startedAt.getTime() - b.startedAt.getTime()
-  );
+  const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot).value;
+  return [...out, ...loggedRuns(c.record.all('run.log').filter((r) => typeof r.value === 'object'))]
+    .map((run) => withHotWater(run, hot))
+    .sort((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
 }
 
 /** The run under way: started, not stopped, entries still coming, and nobody has said yet how it ended. */

@@ -60,7 +60,8 @@ const gravest: readonly WarmState[] = ['over', 'will-pass', 'odd', 'may-pass', '
  * speaks: many readings of a good bank never hide a bad one. A place with too few readings speaks only where no other does.
  */
 export function warmingOf(c: Context, run: Run): Warming | undefined {
-  const all = run.tracks.filter((t) => t.spot !== 'stream').map((t) => warmingOfTrack(c, run, t));
+  // Water that comes out is no hotter than the metal it cooled: past the head's limit it says so of the head, below it nothing.
+  const all = run.tracks.map((t) => warmingOfTrack(c, run, t)).filter((w) => w.spot !== 'stream' || w.state === 'over');
   const told = all.filter((w) => w.state !== 'few');
   const main = mainTrack(run);
   return (told.length ? told : all)

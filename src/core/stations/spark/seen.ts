@@ -32,6 +32,7 @@ const gone = (list: readonly SparkReading[], good: SparkReading): boolean =>
  * latest of those speaks: a good one of before does not stand over them for ever.
  */
 function speaking(groups: readonly Alike<SparkReading>[]): Alike<SparkReading> | undefined {
+  if (groups[0]?.readings.at(-1)?.value !== 'good') return groups[0];
   const latest = groups
     .flatMap((g) => g.readings)
     .toSorted((a, b) => (isAfter(a.at, b.at) ? 1 : isAfter(b.at, a.at) ? -1 : 0))

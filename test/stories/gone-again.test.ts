@@ -153,6 +153,8 @@ describe('metal that hung on the magnet, and is wiped off', () => {
     expect(filled(once).ids()).toContain('gear.burnt-again:fault');
     expect(once.done('metal').wait(1).ids()).not.toContain('gear.burnt-again:fault');
     expect(filled(drained()).read('gear.look', 'clear').ids().join(' ')).not.toMatch(/gear\.burnt/);
+    // A drop poured in changes no oil.
+    expect(jobs(drained().wait(0.1).read('gear.poured', 20e-6))).toContain('gear-refill');
   });
   it('a belt renewed is work, and contradicts nothing', () => {
     const b = new Bench({ ...four, camDrive: 'belt' }).read('turn.belt', 'slack').read('turn.belt', 'renewed');

@@ -3,6 +3,7 @@ import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
 import { pourOf } from '../oil/changes.ts';
+import { gearCapacity } from './capacity.ts';
 import { caseResult } from './case-test.ts';
 import { cracked } from './crack.ts';
 import { FAR_UNDER } from './water.ts';
@@ -103,12 +104,18 @@ export const caseDangers = (c: Context): CaseDanger[] => [
   ...(caseEmpty(c) ? (['empty'] as const) : [])
 ];
 
-/** Oil was changed after an instant, and before another where one is given. */
-const oilChanged = (c: Context, at: Instant, until?: Instant): boolean =>
-  [
-    ...c.record.all('gear.poured'),
-    ...c.record.all('gear.refill').filter((r) => r.value !== 'no' && r.value !== 'unknown')
-  ].some((r) => isAfter(r.at, at) && (until === undefined || isAfter(until, r.at)));
+/** Oil was changed after an instant, and before another where one is given: it was said so, or far the most of a fill was poured in. */
+function oilChanged(c: Context, at: Instant, until?: Instant): boolean {
+  const between = (r: { readonly at: Instant }): boolean =>
+    isAfter(r.at, at) && (until === undefined || isAfter(until, r.at));
+  const poured = c.record.all('gear.poured').filter(between);
+  const sum = poured.reduce((all, r) => all + (typeof r.value === 'number' ? r.value : 0), 0);
+  const capacity = gearCapacity(c)?.value;
+  return (
+    (poured.length > 0 && (capacity === undefined || sum >= FAR_UNDER * capacity)) ||
+    c.record.all('gear.refill').some((r) => r.value !== 'no' && r.value !== 'unknown' && between(r))
+  );
+}
 
 /**
  * Burnt oil: in it now; drained since, with fresh oil in; or burnt once more in fresh oil, until the case was opened for it.

@@ -142,7 +142,7 @@ export const items = {
     ask: 'In reverse the tilt lock must rise',
     options: { rises: 'rises', no: 'does not rise' },
     absent: true,
-    when: (p) => p.tilt !== 'hydraulic'
+    when: (p) => shifts(p) && p.tilt !== 'hydraulic'
   }),
   startLock: choice({
     label: 'Start lock',

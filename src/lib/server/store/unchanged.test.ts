@@ -127,6 +127,8 @@ describe('lines of the yard', () => {
     const found = () => yardPage('us', { search: 'just' });
     expect(found()).toMatchObject({ found: 1, waiting: 1, rows: [{ surveyId: id, tag: 'Just now', pending: true }] });
     expect(yardPage('us', { search: 'nobody' }).rows).toEqual([]);
+    expect(yardPage('us', { search: 'just then' }).rows).toEqual([]);
+    expect(yardPage('us', { search: 'ust now' }).rows).toHaveLength(1);
     expect(yardPage('us', { search: 'just', filter: 'held' }).rows).toEqual([]);
     await judgedInTurn('us');
     expect(found().rows.map((r) => [r.surveyId, r.pending])).toEqual([[id, undefined]]);

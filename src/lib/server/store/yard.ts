@@ -1,8 +1,8 @@
 import { addDays, format } from 'date-fns';
-import { and, asc, desc, eq, gt, lt, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { Move } from '../../../core/moves/move.ts';
 import type { System } from '../../../core/units/index.ts';
-import { summaries } from '../db/schema.ts';
+import { facts, summaries } from '../db/schema.ts';
 import { dbOf, type StoreOptions } from './context.ts';
 import { indexSurvey } from './search.ts';
 import { log } from '../log.ts';
@@ -222,6 +222,27 @@ function withoutLine(list: readonly SurveyHead[], units: System, o: StoreOptions
   return list.filter((h) => !have.has(h.engineId)).slice(0, PENDING);
 }
 
+/** Those of which something that was ever said of their identity holds the first word of a search: only they are read whole. */
+function maybeNamed(list: readonly SurveyHead[], words: string, o: StoreOptions): SurveyHead[] {
+  if (!list.length) return [];
+  const said = dbOf(o)
+    .select({ id: facts.engineId, value: facts.value })
+    .from(facts)
+    .where(
+      and(
+        like(facts.path, 'identity.%'),
+        inArray(
+          facts.engineId,
+          list.map((h) => h.engineId)
+        )
+      )
+    )
+    .all();
+  const first = words.split(' ', 1)[0]!;
+  const named = new Set(said.filter((r) => String(r.value).toLowerCase().includes(first)).map((r) => r.id));
+  return list.filter((h) => named.has(h.engineId));
+}
+
 /** Every engine under way, most pressing first, a page at a time. */
 export function yardPage(
   units: System,
@@ -262,7 +283,9 @@ export function yardPage(
   const rows = read();
   // One that was taken in a moment ago is found by its name before it is judged.
   const named =
-    words && !filter && page <= 1 ? withoutLine(waiting, units, o).flatMap((h) => pendingRow(h, words, o)) : [];
+    words && !filter && page <= 1
+      ? maybeNamed(withoutLine(waiting, units, o), words, o).flatMap((h) => pendingRow(h, words, o))
+      : [];
   const shown = [...named, ...rows.map((r) => r.row as YardRow)];
   const mostPressing = (): YardRow[] =>
     db

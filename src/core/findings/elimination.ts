@@ -80,11 +80,11 @@ export function eliminate<P extends string>(
 }
 
 /**
- * The standing answer of an item in a round, "unknown" being one: a re-check after the work asks everything anew. `from`: when it went wrong
+ * The standing answer of an item since a round began, "unknown" being one: a re-check after the work asks everything anew. `from`: when it went wrong
  * again after it had been as it should be; what was answered before was no trial of what is wrong now.
  */
 export function answerOf(c: Context, item: ItemId, round: number, from?: Instant): string | undefined {
-  const list = c.record.all(item, { round }).filter((r) => from === undefined || !isAfter(from, r.at));
+  const list = c.record.all(item, { fromRound: round }).filter((r) => from === undefined || !isAfter(from, r.at));
   const value = (list.findLast((r) => r.value !== 'unknown') ?? list.at(-1))?.value;
   return typeof value === 'string' ? value : undefined;
 }

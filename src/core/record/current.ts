@@ -158,13 +158,17 @@ export class Readings {
     return true;
   }
 
-  /** Every standing reading of an item, oldest first; of one cylinder or round where asked. */
-  all<I extends ItemId>(what: I, where: { cylinder?: number; round?: number } = {}): ReadingOf<I>[] {
+  /** Every standing reading of an item, oldest first; of one cylinder, of one round, or of a round and those after it where asked. */
+  all<I extends ItemId>(
+    what: I,
+    where: { cylinder?: number; round?: number; fromRound?: number } = {}
+  ): ReadingOf<I>[] {
     const list = this.list(what) as readonly ReadingOf<I>[];
     return list.filter(
       (r) =>
         (where.cylinder === undefined || r.cylinder === where.cylinder) &&
-        (where.round === undefined || roundOf(r) === where.round)
+        (where.round === undefined || roundOf(r) === where.round) &&
+        (where.fromRound === undefined || roundOf(r) >= where.fromRound)
     );
   }
 

@@ -142,7 +142,7 @@ const airFirst: readonly Trial<FuelPart>[] = [
 
 /** Line vacuum as an answer: high or low past the gauge’s own error, else it could not be told. */
 function vacuumAnswer(c: Context, round: number): string | undefined {
-  if (!c.record.all('fuel.vacuumSpeed', { round }).length) return undefined;
+  if (!c.record.all('fuel.vacuumSpeed', { fromRound: round }).length) return undefined;
   const verdict = lineVacuum(c)?.verdict;
   return verdict === 'low' || verdict === 'high' ? verdict : 'unknown';
 }

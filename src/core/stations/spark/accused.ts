@@ -54,9 +54,9 @@ function whose(c: Context, r: Reading): number | undefined {
   return poor.length === 1 ? poor[0] : undefined;
 }
 
-/** The latest telling answer to a trial in this round, of each cylinder it was said of: a new round asks everything anew. */
+/** The latest telling answer to a trial since this round of looks, of each cylinder it was said of: a new round asks everything anew. */
 function answers(c: Context, item: (typeof sparkTrials)[number]['item']): readonly Reading[] {
-  const told = c.record.all(item, { round: c.record.round('spark.result') }).filter((r) => r.value !== 'unknown');
+  const told = c.record.all(item, { fromRound: c.record.round('spark.result') }).filter((r) => r.value !== 'unknown');
   return [...new Map(told.map((r) => [whose(c, r), r])).values()];
 }
 

@@ -293,7 +293,7 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
   // Asked anew after work, once spark was looked at again: until then it stands as it was.
   const looked = c.record.all('spark.result').at(-1)?.at ?? '';
   const worked = latestInstant([...c.worked('spark'), ...c.renewed(item)].filter((w) => isAfter(looked, w)));
-  const mine = c.record.all(item, { round }).filter((r) => {
+  const mine = c.record.all(item, { fromRound: round }).filter((r) => {
     if (worked && !isAfter(r.at, worked)) return false;
     if (r.cylinder !== undefined) return dead.length === 1 && r.cylinder === dead[0];
     const then = deadAt(c, r.at);

@@ -89,6 +89,9 @@ describe('pressure of the rail', () => {
     expect(verdict(250, efi, 300)).toBe('low');
     expect(verdict(250, { ...efi, fuelSystem: 'direct' })).toBe('cannot-tell');
     expect(verdict(250, { ...efi, fuelSystem: 'direct' }, 200)).toBe('good');
+    // Less than port injection needs is too little for it as well.
+    expect(verdict(0, { ...efi, fuelSystem: 'direct' })).toBe('low');
+    expect(verdict(100, { ...efi, fuelSystem: 'direct' })).toBe('low');
   });
   it('too near to tell asks for itself once more, and for no work', () => {
     const b = new Bench(efi).read('fuel.rail', 200e3);

@@ -29,7 +29,10 @@ export function railPressure(c: Context): Rail | undefined {
   const pressure = known(c.record.value('fuel.rail'));
   if (pressure === undefined) return undefined;
   const direct = c.survey.engine.profile.fuelSystem === 'direct';
-  const limit = judgedBy(c, 'fuel.rail', direct ? undefined : ownLimits.railLeast);
+  const told = judgedBy(c, 'fuel.rail', direct ? undefined : ownLimits.railLeast);
+  // How much direct injection needs only the manual knows; less than port injection needs is too little for it as well.
+  const nearNothing = pressure + RAIL_GAUGE < ownLimits.railLeast;
+  const limit = told ?? (nearNothing ? judgedBy(c, 'fuel.rail', ownLimits.railLeast) : undefined);
   if (!limit) return { pressure, verdict: 'cannot-tell' };
   const over = pressure - limit.value;
   if (Math.abs(over) <= RAIL_GAUGE) return { pressure, limit, verdict: 'close' };

@@ -3,7 +3,7 @@ import { holdOf } from '../hold-cases.ts';
 import { Bench } from '../case.ts';
 import { caseTest } from '../case-test.ts';
 import { jobs, moves, ran, ranWell, readyToRun } from './all-good.ts';
-import { tester, two, v6 } from './engines.ts';
+import { magneto, tester, two, v6 } from './engines.ts';
 import type { Profile } from '../../src/core/engine/profile.ts';
 
 describe('it dies after minutes, and no trial of the fuel is left', () => {
@@ -45,6 +45,16 @@ describe('it dies after minutes, and no trial of the fuel is left', () => {
       .read('fuel.hose', 'supple');
     expect(b.said('fuel.dies')).not.toMatch(/: \.|undefined/);
   });
+});
+
+describe('said to die only after a run, everything that feeds it having been seen before', () => {
+  it.each([two, { ...magneto, lubrication: 'premix', premixRatio: 50, supply: 'gravity' } as Profile])(
+    'what it lacks is seen at the next run',
+    (profile) => {
+      const b = ranWell(profile).read('fuel.dies', 'minutes');
+      expect(moves(b)[0]).toBe('Let it die again, a tester on one lead: fuel or spark?');
+    }
+  );
 });
 
 describe('nobody knows the cause', () => {

@@ -65,10 +65,12 @@ const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
   jet: [bowlOff]
 };
 
-/** Every trial of the search answered and nothing found: when the last of them was, undefined before that. */
+/** Every trial of the search answered and nothing found: when the last of them was, or it was first said to die after them; undefined before that. */
 function nothingFoundSince(c: Context): string | undefined {
   const tree = fuelTree(c);
-  return tree && !tree.next && !tree.found ? latestAt(tree.trials.flatMap((t) => c.record.all(t.item))) : undefined;
+  if (!tree || tree.next || tree.found) return undefined;
+  const said = c.record.all('fuel.dies').find((r) => r.value === 'minutes' || r.value === 'seconds');
+  return latestAt([...tree.trials.flatMap((t) => c.record.all(t.item)), ...(said ? [said] : [])]);
 }
 
 /** While it will not run and is still hot: cold it sparks again, and the look tells nothing. */

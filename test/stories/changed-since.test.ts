@@ -65,3 +65,33 @@ describe('water that comes out hot', () => {
     expect(b.ids().filter((f) => f.startsWith('cooling.hot'))).toEqual([]);
   });
 });
+
+describe('seen since all was good, and looked into', () => {
+  it('cream at the hub: the gear oil as it is now, then the case under pressure', () => {
+    const b = ranWell(two).read('look.hub', 'cream');
+    expect(moves(b).slice(0, 2)).toEqual(['Lower gear plug a crack open', 'Case test, low stage first, shafts turned']);
+    expect(moves(b.read('gear.first', 'oil'))[0]).toBe('Case test, low stage first, shafts turned');
+  });
+  it.each([
+    ['spark.leadLook', 'lead'],
+    ['spark.coilLook', 'coil']
+  ] as const)('%s corroded: bright metal, and the spark again, once', (item, part) => {
+    const b = ranWell(two).read(item, 'corroded', { cylinder: 2 });
+    expect(moves(b)[0]).toBe(`Bright metal at the ${part} of cylinder 2, then spark again`);
+    b.read('spark.result', 'good', { cylinder: 2, conditions: { path: 'tester', light: 'shade' } });
+    expect(moves(b).join(' | ')).not.toMatch(/Bright metal/);
+    const before = readyToRun(two, 'neglected', ['spark']).read(item, 'corroded', { cylinder: 2 });
+    expect(moves(before).join(' | ')).not.toMatch(/Bright metal/);
+  });
+  it.each([
+    ['spark.chargeTest', 'Charge coil'],
+    ['spark.triggerTest', 'Trigger']
+  ] as const)('%s outside, and it sparks: the figure, cold', (item, part) => {
+    expect(moves(ranWell(two).read(item, 'outside'))[0]).toBe(`${part}, cold: its resistance, its temperature noted`);
+  });
+  it('a high reading on a mountain is said at sea level, where its limit is', () => {
+    const b = readyToRun(two, 'neglected', ['compression']).read('safe.altitude', 3000);
+    for (const cylinder of [1, 2, 3]) b.read('compression.pressure', 190 * PSI, { cylinder, ...open });
+    expect(b.said('compression.high')).toMatch(/190 psi, 2\d\d psi at sea level, more than/);
+  });
+});

@@ -12,6 +12,7 @@ import { sparkSeen } from '../stations/spark/seen.ts';
 import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
 import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 import { underLoad } from './asks-cranking.ts';
+import { figures, sparkSeenAsks } from './asks-spark-seen.ts';
 
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
 
@@ -275,7 +276,7 @@ export const sparkAsks: Asks = {
   'spark.all': afterMending(isolate, job('spark-common')),
   ...Object.fromEntries(
     Object.entries(partJobs).flatMap(([part, id]) => [
-      [`spark.part-${part}`, [sparksAtAll, knownGood, job(id, { only: ['fault'] })]],
+      [`spark.part-${part}`, [sparksAtAll, knownGood, ...(figures[part] ?? []), job(id, { only: ['fault'] })]],
       [`spark.own-${part}`, [sparksAtAll, knownGood, job(id, { only: ['fault'] })]]
     ])
   ),
@@ -319,10 +320,7 @@ export const sparkAsks: Asks = {
     const id = part === 'plug' ? 'plugs' : part;
     return job(id, { open: (c, f) => (f.values as { part?: string }).part === part && job(id).open(c, f) });
   }),
-  // Seen at the look-over only: it waits with the other work; once spark was looked for there, it comes first.
-  'spark.damaged-lead': [
-    job('lead', { only: ['fault'], open: (c, f) => asked(c, 'spark.result', f.cylinder) && job('lead').open(c, f) })
-  ],
+  ...sparkSeenAsks,
   'spark.stray-lead': [job('lead')],
   'spark.stray-cap': [job('lead')],
   'spark.unsteady': [repeat('Spark again, watched for a minute', 'spark', 3, { items: ['spark.steady'] })],

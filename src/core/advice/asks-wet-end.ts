@@ -19,17 +19,21 @@ import { bubblesAtHousing, crackDepth, crackedThrough, dyeAsked, type CrackPlace
 import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
 import { wetSinceFill } from '../stations/gear/wet.ts';
 import { lockTree } from '../stations/turn/lock.ts';
+import { askedAfter } from '../findings/asked-after.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 /** Drained and not filled since: what was seen stands, whatever was done to the case meanwhile. */
 const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained'], 15, {
   open: (c) => !caseEmpty(c) && !asked(c, 'gear.look') && !asked(c, 'gear.drained')
 });
+/** When oil, or cream, was first seen at a hub that had been dry. */
+const hubWet = (c: Context): string | undefined =>
+  onsetOf(c.record.all('look.hub'), (v) => v === 'oil' || v === 'cream');
 const wholeCase = look('Case test, low stage first, shafts turned', ['gear.casePressure', 'gear.pressureTest'], 20);
 /** Water came in, oil out at the hub, or it was opened, after the last test: that says how the case was then. Or it was broken off, and the case filled. */
 const testedBefore = (c: Context): boolean => {
   const read = c.record.all('gear.casePressure').at(-1)?.at;
-  const since = [wetSinceFill(c), onsetOf(c.record.all('look.hub'), (v) => v === 'oil'), openedAt(c)];
+  const since = [wetSinceFill(c), hubWet(c), openedAt(c)];
   const gone = caseResult(c).verdict === undefined;
   return read !== undefined && (gone || since.some((at) => at !== undefined && isAfter(at, read)));
 };
@@ -152,7 +156,15 @@ export const wetEndAsks: Asks = {
     })
   ],
   // Drained, it is tested before it is filled: what is at the hub came out at a seal.
-  'look.hub': [look('Lower gear plug a crack open', ['gear.first'], 4), drain, capacity, begunStage, caseTest],
+  'look.hub': [
+    look('Lower gear plug a crack open', ['gear.first'], 4, {
+      open: (c) => !asked(c, 'gear.first') || !askedAfter(c, 'gear.first', hubWet(c))
+    }),
+    drain,
+    capacity,
+    begunStage,
+    caseTest
+  ],
   'look.case': [
     look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] }),
     ...howDeep('case', 'gear.dyeCase', 'Dye on the line along the case, on bare metal')

@@ -2,7 +2,7 @@ import { neighbours } from '../../engine/banks.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute } from './absolute.ts';
-import { ceiling } from './ceiling.ts';
+import { ceiling, seaLevel } from './ceiling.ts';
 import { comparedRows, compareAll, DOUBT, readInSoak, type Comparison } from './compare.ts';
 import { inSoak, lastSoak, soakedAt } from '../turn/soak.ts';
 import { deadVolume } from './measure.ts';
@@ -156,12 +156,13 @@ const when = (is: boolean, fact: TestFact): TestFact[] => (is ? [fact] : []);
 const highFacts = (c: Context, { rows }: Comparison): TestFact[] =>
   rows
     .filter((r) => r.high && !r.scattered)
-    .map(({ cylinder, mean, readings }) => ({
+    .map(({ cylinder, mean, readings }) => ({ cylinder, mean, readings, level: seaLevel(c, mean) }))
+    .map(({ cylinder, mean, readings, level }) => ({
       kind: 'high',
       cylinder,
       condition: readings.length > 1 ? 'watch' : 'cannot-tell',
       ...(readings.length > 1 ? {} : { repeat: true as const }),
-      values: { mean, most: ceiling(c)!, again: readings.length > 1 }
+      values: { mean, most: ceiling(c)!, again: readings.length > 1, ...(level === undefined ? {} : { level }) }
     }));
 
 /** Cylinders against each other. */

@@ -81,7 +81,8 @@ export interface TestFacts {
     readonly starter?: true;
   };
   /** Pa: what was read, and the most that such an engine gives at sea level. */
-  high: { readonly mean: number; readonly most: number; readonly again: boolean };
+  /** Pa; `level`: at sea level, where it was read higher up. */
+  high: { readonly mean: number; readonly most: number; readonly again: boolean; readonly level?: number };
   /** Pa: what the odd one reads, the highest of the others, and the most that such engines usually show at sea level. */
   'odd-high': { readonly mean: number; readonly others: number; readonly usual: number; readonly again: boolean };
   alike: { readonly gap: number; readonly told: boolean };

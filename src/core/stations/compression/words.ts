@@ -176,7 +176,7 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
   }),
   cranking: crankingWords,
   high: ({ cylinder, values }, found, units) => ({
-    found: `Cylinder ${cylinder} reads ${pressureSaid(found, units)(values.mean)}, more than such an engine gives (${say(values.most, 'pressure', units)} at most).`,
+    found: `Cylinder ${cylinder} reads ${pressureSaid(found, units)(values.mean)}${values.level === undefined ? '' : `, ${pressureSaid(found, units)(values.level)} at sea level`}, more than such an engine gives (${say(values.most, 'pressure', units)} at most).`,
     advice: values.again
       ? 'It repeats: carbon on its crown, another head, or the gauge; look in through its plug hole before it is run.'
       : 'Oil, water or fuel in it: plug out, turn it over, look into the hole; then read it again.',

@@ -88,12 +88,18 @@ export function analyse(c: Context): SparkAnalysed {
   };
 }
 
+/** How much of a fault it is: by a trial, or measured and a poor spark beside it; measured only, it waits for the spark, or is watched. */
+function accusedAs(doubt: Accused['doubt'], poor: boolean): 'fault' | 'cannot-tell' | 'watch' {
+  if (!doubt || (poor && doubt !== 'another')) return 'fault';
+  return doubt === 'not-seen' ? 'cannot-tell' : 'watch';
+}
+
 /** What a trial found, as it stands on the list until it is mended; what a meter found counts where a poor spark was seen as well. */
 const accused = ({ part, cylinder, doubt }: Accused, poor: boolean): SparkFact & { readonly id: string } => ({
   kind: 'accused',
   id: part === 'stop' ? 'stop' : `${cylinder === undefined ? 'part' : 'own'}-${part}`,
   ...(cylinder === undefined ? {} : { cylinder }),
-  condition: !doubt || (poor && doubt !== 'another') ? 'fault' : doubt === 'not-seen' ? 'cannot-tell' : 'watch',
+  condition: accusedAs(doubt, poor),
   values: { part, ...(doubt === 'another' ? { another: true as const } : {}) }
 });
 

@@ -1,7 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import type { Seen } from './facts.ts';
 import type { Alike } from '../../measurements/measure.ts';
-import { isAfter, latestOf } from '../../units/instant.ts';
+import { byTime, isAfter, latestOf } from '../../units/instant.ts';
 import { isSlow, isWarm, sparks, type SparkReading } from './measure.ts';
 
 /** Equal looks in a row that close the doubt about those before them (C). */
@@ -35,7 +35,7 @@ function speaking(groups: readonly Alike<SparkReading>[]): Alike<SparkReading> |
   if (groups[0]?.readings.at(-1)?.value !== 'good') return groups[0];
   const latest = groups
     .flatMap((g) => g.readings)
-    .toSorted((a, b) => (isAfter(a.at, b.at) ? 1 : isAfter(b.at, a.at) ? -1 : 0))
+    .toSorted(byTime)
     .slice(-SETTLES);
   const lost = latest.length === SETTLES && latest.every((r) => r.value !== 'good' && !excused(r));
   return lost ? groups.find((g) => g.readings.includes(latest.at(-1)!)) : groups[0];

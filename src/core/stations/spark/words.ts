@@ -1,7 +1,7 @@
 import { CylindersSaid, listed } from '../../findings/context.ts';
 import { practice } from '../../findings/collect.ts';
 import type { WordsOf } from '../../findings/fact.ts';
-import type { Because } from '../../findings/finding.ts';
+import type { Because, Condition } from '../../findings/finding.ts';
 import { sayLimit } from '../../findings/limit.ts';
 import { say } from '../../units/index.ts';
 import type { Damaged } from './damage.ts';
@@ -31,6 +31,14 @@ const damagedWords = {
 
 /** Its coils sit on the plugs: there is neither lead nor cap. */
 const onPlug = ({ ignition }: SparkBasis): boolean => ignition === 'coil-on-plug';
+
+/** What a part that was only measured asks for, by what the spark says of it. */
+function measuredAdvice(condition: Condition, another: true | undefined): string {
+  const again = 'measure it again cold, its temperature noted, before it is bought.';
+  if (another) return `It feeds them all, and not all of them lack a spark: ${again}`;
+  if (condition === 'watch') return `It sparks all the same: ${again}`;
+  return condition === 'fault' ? `M${again.slice(1)}` : `Whether it sparks comes first; then ${again}`;
+}
 
 /** What is said of spark, of its windings, points and timing. */
 export const words: WordsOf<SparkFacts, SparkBasis> = {
@@ -133,7 +141,7 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     if (part === 'charge' || part === 'trigger')
       return {
         found: `The ${partName[part]} was measured outside the manual’s range.`,
-        advice: `${another ? 'It feeds them all, and not all of them lack a spark: m' : condition === 'watch' ? 'It sparks all the same: m' : condition === 'fault' ? 'M' : 'Whether it sparks comes first; then m'}easure it again cold, its temperature noted, before it is bought.`,
+        advice: measuredAdvice(condition, another),
         because
       };
     return {

@@ -193,7 +193,10 @@ export const startRules: readonly HoldRule[] = [
     id: 'gear-case',
     title: 'Gear case empty, cracked or under pressure',
     blocks: ['start', 'gear', 'release'],
-    raised: (c) => caseDangers(c).map((d) => caseWords[d].because).join(' ') || undefined,
+    raised: (c) =>
+      caseDangers(c)
+        .map((d) => caseWords[d].because)
+        .join(' ') || undefined,
     needs: (c) =>
       caseDangers(c).map((d) => {
         const { because: _because, need: text, ...how } = caseWords[d];

@@ -113,11 +113,15 @@ export function explainedByReverse(tests: readonly Test[], limit: number): numbe
   const n = new Set(tests.map((t) => t.cylinder)).size;
   const whole = (list: readonly Test[]): boolean => new Set(list.map((t) => t.cylinder)).size === n;
   const least = (list: readonly Test[]): number => (1 - limit) * Math.max(...list.map((t) => t.pressure));
-  const alike = (list: readonly Test[]): boolean => whole(list) && list.every((t) => t.pressure >= least(list));
+  const alike = (list: readonly Test[]): boolean => {
+    const floor = least(list);
+    return whole(list) && list.every((t) => t.pressure >= floor);
+  };
   if (n > 1 && fellBothWays(tests.slice(0, 2 * n), limit) && alike(tests.slice(2 * n))) return 2 * n;
   const [first, second] = [tests.slice(0, n), tests.slice(n)];
   if (n < 3 || !whole(first) || !alike(second)) return 0;
-  const low = first.filter((t) => t.pressure < least(first)).map((t) => t.cylinder);
+  const floor = least(first);
+  const low = first.filter((t) => t.pressure < floor).map((t) => t.cylinder);
   if (!orderEffect(first, low).confounded) return 0;
   const early = (cylinder: number): boolean => second.findIndex((t) => t.cylinder === cylinder) <= (n - 1) / 2;
   return low.every(early) ? n : 0;

@@ -2,7 +2,7 @@ import { SEA_LEVEL_PRESSURE } from '../../physics/atmosphere.ts';
 import { PSI } from '../../units/factors.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
-import { isAfter, latestInstant, type Instant } from '../../units/instant.ts';
+import { compareInstants, isAfter, latestInstant, type Instant } from '../../units/instant.ts';
 import { roundOf, type ReadingOf } from '../../record/current.ts';
 import { ruleNumber } from '../../house-rules/rules.ts';
 import { gearCapacity } from './capacity.ts';
@@ -107,32 +107,26 @@ function stageReadings(c: Context, stage: CaseStage): PressureReading[] {
   return all.filter((r) => roundOf(r) === round);
 }
 
-/** Whether work on the case was marked done between two instants: what leaked before it is no contradiction of what held after it. */
-const workBetween = (c: Context, from: string, to: string): boolean =>
-  [
-    ...c.worked('gear'),
-    // Fresh washers are no job of their own, and change the case as one does.
-    ...c.record.all('gear.washers').flatMap((r) => (r.value === 'yes' ? [r.at] : []))
-  ].some((at) => isAfter(at, from) && isAfter(to, at));
+/** When work on the case was marked done: what leaked before it is no contradiction of what held after it. */
+const workedOn = (c: Context): readonly Instant[] => [
+  ...c.worked('gear'),
+  // Fresh washers are no job of their own, and change the case as one does.
+  ...c.record.all('gear.washers').flatMap((r) => (r.value === 'yes' ? [r.at] : []))
+];
 
-/** Whether oil was filled in between two instants, for a stand run or for service: the case was let down for it. */
-const filledBetween = (c: Context, from: string, to?: string): boolean =>
-  c.record
-    .all('gear.refill')
-    .some(
-      (r) =>
-        (r.value === 'service' || r.value === 'stand') && isAfter(r.at, from) && (to === undefined || isAfter(to, r.at))
-    );
+/** When oil was filled in, for a stand run or for service: the case was let down for it. */
+const filledAt = (c: Context): readonly Instant[] =>
+  c.record.all('gear.refill').flatMap((r) => (r.value === 'service' || r.value === 'stand' ? [r.at] : []));
 
-/** Whether the pressure of a stage was let off, or another stage put on, between two instants: what is read after that was pumped up anew. */
-const letOffBetween = (c: Context, stage: CaseStage, from: string, to?: string): boolean => {
-  const between = (r: { readonly at: string }): boolean =>
-    isAfter(r.at, from) && (to === undefined || isAfter(to, r.at));
-  return (
-    c.record.all('gear.caseOpen').some((r) => r.value === 'yes' && between(r)) ||
-    c.record.all('gear.casePressure').some((r) => r.conditions?.stage !== stage && between(r))
-  );
-};
+/** When the pressure of a stage was let off, or another stage put on: what is read after that was pumped up anew. */
+const letOffAt = (c: Context, stage: CaseStage): readonly Instant[] => [
+  ...c.record.all('gear.caseOpen').flatMap((r) => (r.value === 'yes' ? [r.at] : [])),
+  ...c.record.all('gear.casePressure').flatMap((r) => (r.conditions?.stage !== stage ? [r.at] : []))
+];
+
+/** Whether one of these moments lies after one instant, and before another where there is one. */
+const anyBetween = (moments: readonly Instant[], from: Instant, to?: Instant): boolean =>
+  moments.some((at) => isAfter(at, from) && (to === undefined || isAfter(to, at)));
 
 /**
  * Cut where work was done, oil was filled in, it was let off, or it was pumped up again: it had fallen, and stands where it began. A rise
@@ -140,6 +134,8 @@ const letOffBetween = (c: Context, stage: CaseStage, from: string, to?: string):
  */
 function attempts(c: Context, stage: CaseStage, list: readonly PressureReading[]): PressureReading[][] {
   const out: PressureReading[][] = [];
+  const changes = [...workedOn(c), ...filledAt(c), ...letOffAt(c, stage)].sort(compareInstants);
+  let passed = 0;
   for (const r of list) {
     const now = out.at(-1);
     const step = r.instrument?.resolution ?? STEP;
@@ -150,9 +146,8 @@ function attempts(c: Context, stage: CaseStage, list: readonly PressureReading[]
       (r.value as number) > before + 2 * step &&
       (r.value as number) >= first - 2 * step;
     const last = now?.at(-1)?.at;
-    const changed =
-      last !== undefined &&
-      (workBetween(c, last, r.at) || filledBetween(c, last, r.at) || letOffBetween(c, stage, last, r.at));
+    while (passed < changes.length && last !== undefined && !isAfter(changes[passed]!, last)) passed++;
+    const changed = last !== undefined && passed < changes.length && isAfter(r.at, changes[passed]!);
     if (!now || pumped || changed) out.push([r]);
     else now.push(r);
   }
@@ -174,19 +169,21 @@ const stageTests = (c: Context): Readonly<Record<CaseStage, StageTest | undefine
 function testStage(c: Context, stage: CaseStage): StageTest | undefined {
   const list = stageReadings(c, stage);
   if (!list.length) return undefined;
-  const tries = attempts(c, stage, list);
+  const tries = attempts(c, stage, list).map((readings) => ({
+    from: readings[0]!.at,
+    to: readings.at(-1)!.at,
+    test: attemptTest(c, stage, readings)
+  }));
+  const unfinished = ({ verdict }: StageTest): boolean => verdict === 'begun' || verdict === 'hold';
   // One that was broken off to fill the case tells nothing, and nobody goes on with it.
-  const told = tries.filter((t, k) => {
-    const { verdict } = attemptTest(c, stage, t);
-    return (verdict !== 'begun' && verdict !== 'hold') || !filledBetween(c, t.at(-1)!.at, tries[k + 1]?.[0]?.at);
-  });
-  if (!told.length) return undefined;
-  const now = attemptTest(c, stage, told.at(-1)!);
-  const off = letOffBetween(c, stage, told.at(-1)!.at(-1)!.at);
-  const last = off && (now.verdict === 'begun' || now.verdict === 'hold') ? { ...now, left: true as const } : now;
-  const leaked = told
-    .slice(0, -1)
-    .some((t) => attemptTest(c, stage, t).verdict === 'leaks' && !workBetween(c, t.at(-1)!.at, told.at(-1)![0]!.at));
+  const filled = filledAt(c);
+  const told = tries.filter((t, k) => !unfinished(t.test) || !anyBetween(filled, t.to, tries[k + 1]?.from));
+  const now = told.at(-1);
+  if (!now) return undefined;
+  const off = unfinished(now.test) && anyBetween(letOffAt(c, stage), now.to);
+  const last = off ? { ...now.test, left: true as const } : now.test;
+  const worked = workedOn(c);
+  const leaked = told.slice(0, -1).some((t) => t.test.verdict === 'leaks' && !anyBetween(worked, t.to, now.from));
   return leaked && last.verdict !== 'leaks' ? { ...last, verdict: 'odd', again: true } : last;
 }
 

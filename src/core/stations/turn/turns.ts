@@ -74,11 +74,11 @@ export function turning(c: Context): Turning {
     .map((r) => ({ result: r.value as string, at: r.at }));
   const rough = (t: Turn): boolean => !smooth.has(t.result);
   const lastBad = turns.findLastIndex((t, k) => {
+    if (!rough(t)) return false;
     const later = turns.slice(k + 1);
     // Said again while the search for it goes on, it is the same lock.
     const next = later.find((x) => x.result !== t.result);
     return (
-      rough(t) &&
       !liquidLock(c, t, later[0]) &&
       !cameFree(c, t, next, later.slice(later.indexOf(next!)).find(rough)) &&
       !mendedInLeg(c, t, next)

@@ -8,20 +8,13 @@ import { ofThisPart } from '../../findings/renewed.ts';
 import { BANKS_APART } from '../run/banks.ts';
 import { streamEarly } from '../run/runs.ts';
 import { symptoms } from '../run/symptoms.ts';
+import { thermometersDiffer } from '../run/thermometers.ts';
 import { saidOf, warmingOf } from '../run/warming.ts';
 import type { CoolingAnalysed, CoolingFact, PumpKnown, Unsettled } from './facts.ts';
 import { partFacts } from './parts.ts';
 import { passages } from './passages.ts';
 import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear, ranDry } from './pump.ts';
-import {
-  banksApart,
-  blownThrough,
-  hotterBank,
-  lastSeen,
-  thermometersDiffer,
-  unreadBank,
-  workedOnSinceHot
-} from './seen.ts';
+import { banksApart, blownThrough, hotterBank, lastSeen, unreadBank, workedOnSinceHot } from './seen.ts';
 import { sources } from './source.ts';
 
 /** Cooling, from the screens to the stream. */

@@ -104,13 +104,6 @@ export function lastSeen(c: Context): Seen {
   };
 }
 
-/** A second thermometer at the same spot read normal after the last temperature: one of the two is wrong, and nobody knows which. */
-export function thermometersDiffer(c: Context): boolean {
-  const second = c.record.last('run.second');
-  const taken = latestAt((['run.temperature', 'cooling.head'] as const).flatMap((what) => c.record.last(what) ?? []));
-  return second?.value === 'normal' && isAfter(second.at, taken);
-}
-
 /** Work was done on the water after the last temperature that was read. */
 export function workedOnSinceHot(c: Context): boolean {
   const read = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);

@@ -1,5 +1,6 @@
 import type { Context } from '../../findings/context.ts';
-import { heatingOf, mainTrack, type Run } from './runs.ts';
+import { heatingOf } from './heating-of.ts';
+import { mainTrack, type Run } from './runs.ts';
 import type { Spot } from './spots.ts';
 
 /** Two runs beside each other: where each ends, K, and the places that were read. */

@@ -2,8 +2,8 @@ import { ownLimits } from '../../engine/limits.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 import { byTime, isAfter, type Instant } from '../../units/instant.ts';
-import { thermometersDiffer } from '../cooling/seen.ts';
-import { ranWithoutOil } from '../fuel/mixture.ts';
+import { thermometersDiffer } from './thermometers.ts';
+import { ranWithoutOil } from '../fuel/ran-without-oil.ts';
 import { runsOf } from './runs.ts';
 
 /** A head this far past its limit may have cost its gasket, a piston or the rings' spring, K (M: 15 K). */

@@ -1,12 +1,9 @@
 import type { Context } from '../../findings/context.ts';
 import { keep } from '../../findings/keep.ts';
-import { heating, type Heating } from '../../physics/heating.ts';
 import type { WarmSample } from '../../physics/warm-up.ts';
-import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { hottestOf, withHotWater } from './hottest.ts';
-import { withoutOutliers } from './odd.ts';
 import { loggedRuns } from './logged-runs.ts';
 import { STREAM_COMES } from './stream.ts';
 import { spotIds, spotOf, type Spot } from './spots.ts';
@@ -174,35 +171,6 @@ export const mainTrack = (run: Run): Track | undefined =>
   run.tracks
     .filter((t) => t.spot !== 'stream')
     .reduce<Track | undefined>((a, t) => (a && a.samples.length >= t.samples.length ? a : t), undefined);
-
-/** Within this of the air's temperature an engine counts as cold at its start, K (M). */
-const COLD = 3;
-
-const byTrack = new WeakMap<Track, Heating>();
-/** Fits of the latest tracks by what they hold: the same readings are judged at every keystroke. */
-const byReadings = new Map<string, Heating>();
-const KEPT = 40;
-
-/** The warm-up of one place; from the air's temperature where it started cold. */
-export function heatingOf(c: Context, track: Track): Heating {
-  const air = known(c.record.value('safe.air'));
-  const first = track.samples[0];
-  const cold =
-    air !== undefined && first !== undefined && first.seconds < 45 && Math.abs(first.temperature - air) < COLD;
-  const old = byTrack.get(track);
-  if (old) return old;
-  const key =
-    track.samples.length > 200
-      ? ''
-      : `${cold ? air : ''}:${track.samples.map((s) => `${s.seconds},${s.temperature}`).join(';')}`;
-  const found = byReadings.get(key) ?? heating(withoutOutliers(track.samples), cold ? { start: air } : {});
-  byTrack.set(track, found);
-  if (key) {
-    if (byReadings.size >= KEPT) byReadings.delete(byReadings.keys().next().value!);
-    byReadings.set(key, found);
-  }
-  return found;
-}
 
 /** Whether the latest look for the stream was within its first half minute: its absence says nothing then. */
 export function streamEarly(run: Run | undefined): boolean {

@@ -5,7 +5,8 @@ import { judgedBy, type Judged } from '../../findings/limit.ts';
 import type { Heating } from '../../physics/heating.ts';
 import { secondsUntil, type WarmUp } from '../../physics/warm-up.ts';
 import { withoutOutliers, jumped } from './odd.ts';
-import { heatingOf, mainTrack, type Run, type Track } from './runs.ts';
+import { heatingOf } from './heating-of.ts';
+import { mainTrack, type Run, type Track } from './runs.ts';
 import type { Spot } from './spots.ts';
 
 /** No plateau is promised before this many time constants: the curve is still a straight line before (M). */

@@ -17,11 +17,6 @@ export const shiftsOf = ({ record }: Context): TurnBasis['shifts'] => ({
   lock: record.value('turn.reverseLock')
 });
 
-/** Whether neutral and the gears were tried at all, by hand or under power; an engine on direct drive has none. */
-export const gearsTried = (c: Context): boolean =>
-  c.survey.engine.profile.shift === 'direct' ||
-  (['turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears'] as const).some((i) => c.record.value(i) !== undefined);
-
 /** It slipped in gear while the propeller was said to slip on its hub, and was not tried since that was mended. */
 const slippedOnItsHub = (c: Context): boolean =>
   (['turn.forward', 'turn.reverse'] as const).every((item) => {

@@ -1,7 +1,7 @@
 import { ruleNumber } from '../../house-rules/rules.ts';
 import type { Station } from '../station.ts';
 import { items } from './readings.ts';
-import { gearsTried } from './shifting.ts';
+import { gearsTried } from './gears-tried.ts';
 
 export const station = {
   items,

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Run } from '$core/stations/run/runs.ts';
-  import { heatingOf, mainTrack, spots } from '$core/stations/run/runs.ts';
+  import { heatingOf } from '$core/stations/run/heating-of.ts';
+  import { mainTrack, spots } from '$core/stations/run/runs.ts';
   import { clock, type Warming } from '$core/stations/run/warming.ts';
   import { warmingSaid } from '$core/stations/run/warming-words.ts';
   import { fromSI, say, shownUnit } from '$core/units/index.ts';

@@ -56,7 +56,7 @@ test('a photograph taken without a connection is kept and sent when there is one
   await expect(page.getByText('kept here, on its way')).toBeVisible();
   await context.setOffline(false);
   await page.reload();
-  await expect(page.getByRole('img', { name: 'Identity plate, photograph 1' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByRole('img', { name: 'Identity plate, photograph 1' })).toBeVisible();
   await saved(page);
 });
 
@@ -114,7 +114,7 @@ test('pull by pull: the curve, the leak from the worker, and the one repeat that
     'No repeat would tell more here'
   );
   const leak = page.getByRole('region', { name: 'Leak beyond the best cylinder' });
-  await expect(leak).toContainText(/2\.\d mm/, { timeout: 15_000 });
+  await expect(leak).toContainText(/2\.\d mm/);
   await expect(leak).toContainText('none told, under');
   await expect(page.getByText(/Cylinder 3 leaks like a hole of 2\.\d mm more than cylinder 4/)).toBeVisible();
   // Fetched when somebody is about to see it.

@@ -245,7 +245,7 @@ test('what the server did not take stands in a list with its reason, until it is
   await noViolations(page);
   await one.getByRole('button', { name: /^Forget it/ }).click();
   await expect(page.getByText('Nothing: all that was entered here has been taken')).toBeVisible();
-  await expect(page.getByRole('link', { name: /not taken: see why/ })).toHaveCount(0, { timeout: 15_000 });
+  await expect(page.getByRole('link', { name: /not taken: see why/ })).toHaveCount(0);
 });
 
 test('what comes in pieces and does not say how long it is is counted while it is read', async ({ page, baseURL }) => {

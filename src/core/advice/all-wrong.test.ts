@@ -5,7 +5,7 @@ import { advise } from './advice.ts';
 const advice = (b: Bench) => advise(b.judged());
 
 describe('everything wrong at once', () => {
-  it('is advice all the same, on twelve cylinders too, and says what could not be weighed', { timeout: 30_000 }, () => {
+  it('is advice all the same, on twelve cylinders too, and says what could not be weighed', () => {
     const b = new Bench({ strokes: 'two', cylinders: 12, layout: 'v', displacement: 4e-3 }, 'drowned', {
       submerged: 'yes',
       water: 'salt'

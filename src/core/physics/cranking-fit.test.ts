@@ -105,7 +105,7 @@ describe('leaks beyond the best cylinder', () => {
       else if (truth >= rows[0]!.low * 1e3 && truth <= rows[0]!.high * 1e3) within++;
     }
     expect(within / draws).toBeGreaterThanOrEqual(0.9);
-  }, 30_000);
+  });
 });
 
 describe('a leak and a dead volume', () => {

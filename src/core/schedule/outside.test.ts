@@ -76,7 +76,7 @@ describe('against HiGHS, an independent solver of mixed-integer programmes', () 
     solver = await highs();
   });
   for (const people of [1, 2])
-    it(`the best finish of random benches, ${people} at work`, { timeout: 120_000 }, () => {
+    it(`the best finish of random benches, ${people} at work`, () => {
       for (const seed of seeds) {
         const p = small(seed, people, roundTheClock(0), people === 1 && seed < 2 ? 8 : 6);
         const best = solver.solve(programme(p));

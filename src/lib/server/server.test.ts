@@ -109,5 +109,5 @@ describe('the PDF', () => {
     const pdf = await recordPdf({ report: reportOf(assess(b.survey, new Date(), 'us')), release: undefined });
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     expect(pdf.length).toBeGreaterThan(10_000);
-  }, 20_000);
+  });
 });

@@ -9,7 +9,7 @@ describe('sheets', () => {
     expect(all.every((c) => typeof c === 'function')).toBe(true);
     expect(new Set(all).size).toBe(11);
     await expect(Promise.all(sheetLoaders.map((load) => load()))).resolves.toHaveLength(11);
-  }, 30_000);
+  });
 });
 
 describe('instruments on the list', () => {

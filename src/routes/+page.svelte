@@ -6,6 +6,7 @@
   import { clockWords } from '$lib/ui/yard/clock-words.ts';
   import { minutesOf } from '$lib/ui/marks/move-place.ts';
   import { invalidateAll } from '$app/navigation';
+  import { navigating } from '$app/state';
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
   import Search from '@lucide/svelte/icons/search';
   import { parseISO } from 'date-fns';
@@ -23,8 +24,9 @@
     return () => clearInterval(tick);
   });
   // While engines are still being judged the page asks again, so that the count goes down before one's eyes.
+  // Not while somebody is on the way to another page: asking again takes the place of the navigation, and the tap is lost.
   $effect(() => {
-    if (!data.waiting) return;
+    if (!data.waiting || navigating.to) return;
     const again = setTimeout(() => void invalidateAll(), 1500);
     return () => clearTimeout(again);
   });

@@ -156,14 +156,17 @@ const when = (is: boolean, fact: TestFact): TestFact[] => (is ? [fact] : []);
 const highFacts = (c: Context, { rows }: Comparison): TestFact[] =>
   rows
     .filter((r) => r.high && !r.scattered)
-    .map(({ cylinder, mean, readings }) => ({ cylinder, mean, readings, level: seaLevel(c, mean) }))
-    .map(({ cylinder, mean, readings, level }) => ({
-      kind: 'high',
-      cylinder,
-      condition: readings.length > 1 ? 'watch' : 'cannot-tell',
-      ...(readings.length > 1 ? {} : { repeat: true as const }),
-      values: { mean, most: ceiling(c)!, again: readings.length > 1, ...(level === undefined ? {} : { level }) }
-    }));
+    .map(({ cylinder, mean, readings }) => {
+      const again = readings.length > 1;
+      const level = seaLevel(c, mean);
+      return {
+        kind: 'high',
+        cylinder,
+        condition: again ? 'watch' : 'cannot-tell',
+        ...(again ? {} : { repeat: true as const }),
+        values: { mean, most: ceiling(c)!, again, ...(level === undefined ? {} : { level }) }
+      };
+    });
 
 /** Cylinders against each other. */
 function between(c: Context, found: Comparison): TestFact[] {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { invalidate } from '$app/navigation';
+  import { navigating } from '$app/state';
   import { adviceWords, sayMinutes } from '$lib/ui/practice/words.ts';
   import { onMount } from 'svelte';
 
@@ -11,7 +12,10 @@
     return mine.some((m) => !m.over) ? 'open' : mine.length ? 'over' : undefined;
   };
   onMount(() => {
-    const tick = setInterval(() => void invalidate('practice:board'), 5000);
+    // Asked again in the middle of a navigation, the page would stay where it is.
+    const tick = setInterval(() => {
+      if (!navigating.to) void invalidate('practice:board');
+    }, 5000);
     return () => clearInterval(tick);
   });
 </script>

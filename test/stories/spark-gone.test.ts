@@ -90,6 +90,18 @@ describe('a charge coil outside its range, and what the spark says of it', () =>
       .read('spark.chargeTest', 'outside');
     look(b, 'none', {}, [1]);
     expect(found(b, 'unsteady.1')).toBe('watch');
-    expect(found(b, 'part-charge')).toBe('fault');
+    expect(found(b, 'part-charge')).toBe('cannot-tell');
+    expect(jobs(b)).not.toContain('coil');
+  });
+  it('of one cylinder only, the other not to be told: nothing is bought, and its spark waits behind what was found', () => {
+    const b = readyToRun(two, 'neglected', ['spark']).read('spark.result', 'good', {
+      cylinder: 1,
+      conditions: { ...tester.conditions, volts: 12.4 }
+    });
+    b.read('spark.result', 'none', { cylinder: 1 }).read('spark.chargeTest', 'outside');
+    for (const cylinder of [2, 3]) b.read('spark.result', 'unknown', { cylinder });
+    expect(jobs(b)).not.toContain('coil');
+    expect(moves(b)[0]).not.toBe('Spark of the other cylinders');
+    expect(moves(b)).toContain('Spark of the other cylinders');
   });
 });

@@ -233,6 +233,12 @@ const workedSince = (c: Context): boolean => {
 };
 
 /** What spark asks for, in the trade's order. C: common practice. */
+/** Somebody was asked of every cylinder whether it sparks, in this round of looks. */
+const allAsked = (c: Context): boolean =>
+  cylindersOf(c).every(
+    (cylinder) => c.record.all('spark.result', { cylinder, fromRound: c.record.round('spark.result') }).length > 0
+  );
+
 export const sparkAsks: Asks = {
   'spark.lanyard': [spark(': lanyard in, switch on run', 2)],
   // Slow on a charged battery as well: it is the starter, its cables or the engine, and not the spark.
@@ -270,7 +276,15 @@ export const sparkAsks: Asks = {
   'spark.sun': [spark(', in the shade', 2)],
   'spark.bolt-only': [spark(', through the tester', 3)],
   'spark.missing': [
-    goOn('Spark of the other cylinders', 'spark', 2, { items: ['spark.result'], open: (c) => !cranksWeakly(c) })
+    goOn('Spark of the other cylinders', 'spark', 2, {
+      items: ['spark.result'],
+      open: (c) => !cranksWeakly(c) && !allAsked(c)
+    }),
+    // Asked, and could not be told: still open, and before it is started.
+    look('Spark of the other cylinders', ['spark.result'], 2, {
+      late: 'start',
+      open: (c) => !cranksWeakly(c) && allAsked(c)
+    })
   ],
   'spark.stop': [job('stop-circuit')],
   'spark.all': afterMending(isolate, job('spark-common')),

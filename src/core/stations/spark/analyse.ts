@@ -50,7 +50,8 @@ export function analyse(c: Context): SparkAnalysed {
   const found = pattern(c, list, electronic);
   const named = new Set(found.map((f) => `${f.id ?? f.kind}.${f.cylinder ?? ''}`));
   const byBolt = list.filter((s) => s.result === 'good' && s.path === 'bolt').map((s) => s.cylinder);
-  const poor = list.some((s) => (s.result !== 'good' && !s.slow && !s.sun) || s.mixed);
+  // What comes and goes is looked at again before anything is bought for it.
+  const poor = list.some((s) => s.result !== 'good' && !s.slow && !s.sun && !s.mixed);
   const standing = guilty.map((g) => accused(g, poor)).filter((f) => !named.has(`${f.id}.${f.cylinder ?? ''}`));
   const good =
     !missing.length &&

@@ -10,7 +10,7 @@ import { onPlug, ownPartsTried } from '../stations/spark/own-parts.ts';
 import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
 import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
-import { asked, at, goOn, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
+import { asked, at, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 import { underLoad } from './asks-cranking.ts';
 import { figures, sparkSeenAsks } from './asks-spark-seen.ts';
 
@@ -233,12 +233,6 @@ const workedSince = (c: Context): boolean => {
 };
 
 /** What spark asks for, in the trade's order. C: common practice. */
-/** Somebody was asked of every cylinder whether it sparks, in this round of looks. */
-const allAsked = (c: Context): boolean =>
-  cylindersOf(c).every(
-    (cylinder) => c.record.all('spark.result', { cylinder, fromRound: c.record.round('spark.result') }).length > 0
-  );
-
 export const sparkAsks: Asks = {
   'spark.lanyard': [spark(': lanyard in, switch on run', 2)],
   // Slow on a charged battery as well: it is the starter, its cables or the engine, and not the spark.
@@ -275,17 +269,6 @@ export const sparkAsks: Asks = {
   ],
   'spark.sun': [spark(', in the shade', 2)],
   'spark.bolt-only': [spark(', through the tester', 3)],
-  'spark.missing': [
-    goOn('Spark of the other cylinders', 'spark', 2, {
-      items: ['spark.result'],
-      open: (c) => !cranksWeakly(c) && !allAsked(c)
-    }),
-    // Asked, and could not be told: still open, and before it is started.
-    look('Spark of the other cylinders', ['spark.result'], 2, {
-      late: 'start',
-      open: (c) => !cranksWeakly(c) && allAsked(c)
-    })
-  ],
   'spark.stop': [job('stop-circuit')],
   'spark.all': afterMending(isolate, job('spark-common')),
   ...Object.fromEntries(

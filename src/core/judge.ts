@@ -35,6 +35,13 @@ export const findingsFor = (c: Context, of: (station: StationId) => boolean = ()
     .filter(of)
     .flatMap((s) => [...keep(c, judgings[s].analyse), ...unmendedFindings(c, s), ...saidFindings(c, s)]);
 
+/** The gravest of its findings; a check of which only something aside was seen is not sound by that. */
+function conditionOf(c: Context, id: StationId, mine: readonly Finding[]): Condition {
+  const { aside } = judgings[id];
+  const told = mine.filter((f) => f.condition !== 'sound' || !aside?.(c, f));
+  return told.length || !mine.length ? gravest(told.map((f) => f.condition)) : 'cannot-tell';
+}
+
 /**
  * The first stage: judges what was read. Pure; the clock, the units and what fits a compression test are passed in.
  */
@@ -48,7 +55,7 @@ export function judge(survey: SurveyFile, now: Date, units: System, fitLeaks?: L
     return {
       id,
       title: stations[id].title,
-      condition: gravest(mine.map((f) => f.condition)),
+      condition: conditionOf(context, id, mine),
       findings: mine,
       ...(sounding ? { sounding } : {})
     };

@@ -294,7 +294,7 @@ describe('house rules change what is asked', () => {
   });
   it('a yearly impeller falls due where a climate rule waits', () => {
     const aged = () => new Bench(twin).read('cooling.impellerAge', 1.5);
-    expect(aged().ids()).toContain('cooling.pump:sound');
+    expect(aged().ids()).toContain('cooling.pump-young:sound');
     expect(withRule(aged(), { impeller: '1' }).ids()).toContain('cooling.pump:watch');
   });
   it('every judgement that followed a school names it', () => {

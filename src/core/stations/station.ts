@@ -84,6 +84,11 @@ export interface Station {
  */
 export interface Judging {
   readonly analyse: (c: Context) => Finding[];
+  /**
+   * Whether a good finding is of one part or of its age only: it stands in the list, and does not by itself make the check sound. All are
+   * good news of the whole check where this is left out.
+   */
+  readonly aside?: (c: Context, finding: Finding) => boolean;
   /** The one figure that stands on the drawing where it was taken. */
   readonly sounding?: (c: Context) => Shown | undefined;
 }

@@ -230,7 +230,7 @@ describe('cooling', () => {
     const at = (stored: 'sun' | 'indoors') =>
       new Bench({}, 'neglected', { stored }).read('cooling.impellerAge', 1.5).ids();
     expect(at('sun')).toContain('cooling.pump:watch');
-    expect(at('indoors')).toContain('cooling.pump:sound');
+    expect(at('indoors')).toContain('cooling.pump-young:sound');
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Judging } from '../station.ts';
+import { cylindersOf, type Context } from '../../findings/context.ts';
 import { spoken } from '../../findings/fact.ts';
 import { show } from '../../units/index.ts';
 import { analyseTest } from './analyse.ts';
@@ -8,6 +9,11 @@ import { leakDownWords, leakWords } from './leak-words.ts';
 import { analyseLeak } from './leak.ts';
 import { analyseLeakDown } from './leakdown.ts';
 import { testWords } from './words.ts';
+
+/** Whether leak-down was read of some cylinders, and nothing of the others. */
+const partlyLeakTested = (c: Context): boolean =>
+  !c.record.last('compression.pressure') &&
+  cylindersOf(c).some((cylinder) => !c.record.last('compression.leakdown', cylinder));
 
 export const judging = {
   analyse: (c) => {
@@ -19,6 +25,8 @@ export const judging = {
       ...(leak ? spoken('compression', leak, leakWords, c.units) : [])
     ];
   },
+  aside: (c, { id }) =>
+    id === 'compression.flatness' || (id.startsWith('compression.leakdown.') && partlyLeakTested(c)),
   sounding: (c) => {
     const found = compare(c);
     return found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, stepOf(found.instrument));

@@ -103,7 +103,7 @@ function pumpAge(c: Context, values: PumpKnown, seenGood: boolean): CoolingFact[
     return [
       age > limit.value
         ? { kind: 'pump-old', id: 'pump', condition: 'watch', values }
-        : { kind: 'pump-young', id: 'pump', condition: 'sound', values }
+        : { kind: 'pump-young', condition: 'sound', values }
     ];
   const idle = known(c.survey.engine.history.yearsIdle);
   const standing = idle !== undefined && opened !== 'yes' ? Math.max(idle, 0) : undefined;
@@ -119,7 +119,7 @@ function pumpAge(c: Context, values: PumpKnown, seenGood: boolean): CoolingFact[
 }
 
 /** Since when a pump of which nobody knows the age was seen to pump: a strong stream, or none fitted, beside a head that is warm and not hot. */
-function pumpingSince(c: Context): Instant | undefined {
+export function pumpingSince(c: Context): Instant | undefined {
   const shown = streamFacts(c).some((f) => f.kind === 'no-indicator' || (f.kind === 'strong' && f.values.normal));
   if (!shown) return undefined;
   return latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);

@@ -7,6 +7,8 @@ import { words } from './words.ts';
 
 export const judging = {
   analyse: (c) => spoken('fuel', analyse(c), words, c.units),
+  // How old it is says nothing of what carries it.
+  aside: (_, { id }) => id === 'fuel.age',
   sounding: (c) => {
     const { months, assumed } = fuelAge(c);
     if (months === undefined || assumed) return undefined;

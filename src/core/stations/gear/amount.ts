@@ -21,6 +21,9 @@ export function amountFacts(c: Context): GearFact[] {
   if (drained === undefined) return unmeasured(c);
   const capacity = gearCapacity(c);
   const id = 'amount';
+  // Nothing is nothing, whatever it holds.
+  if (!capacity && (drained <= 0 || c.record.value('gear.look') === 'none'))
+    return [{ kind: 'amount-none', id, condition: 'fault', values: {} }];
   if (!capacity) return [{ kind: 'amount-alone', id, condition: 'cannot-tell', values: { drained } }];
   const share = drained / capacity.value;
   const values = { drained, capacity };

@@ -54,11 +54,12 @@ export const washersTried = (c: Context): boolean => {
 /** Oil under this share of the capacity is missing, not clinging: it went somewhere (M). */
 export const FAR_UNDER = 2 / 3;
 
-/** Drained volume over the capacity, where both are known. */
+/** Drained volume over the capacity, where both are known; none is none whatever it holds. */
 export function drainedShare(c: Context): number | undefined {
   const drained = known(c.record.value('gear.drained'));
   const capacity = gearCapacity(c)?.value;
-  return drained === undefined || !capacity ? undefined : drained / capacity;
+  if (drained === undefined) return undefined;
+  return capacity ? drained / capacity : drained <= 0 ? 0 : undefined;
 }
 
 /** Whether the latest look shows little or no oil: what was measured counts before what was glimpsed at the plug. */
@@ -80,7 +81,7 @@ export function oilLowEver(c: Context): boolean {
   return [...rounds].some((round) => {
     const drained = c.record
       .all('gear.drained', { round })
-      .flatMap((r) => (typeof r.value === 'number' && capacity ? [r.value / capacity] : []));
+      .flatMap((r) => (typeof r.value === 'number' && (capacity || r.value <= 0) ? [r.value / (capacity ?? 1)] : []));
     if (drained.length) return Math.min(...drained) < FAR_UNDER;
     return (
       c.record.all('gear.look', { round }).some((r) => r.value === 'none') ||

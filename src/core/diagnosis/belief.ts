@@ -77,7 +77,7 @@ export class Belief implements Outcome {
     this.components = componentsOf(network, lifted, this.componentOf).map((signs) => {
       const old = known.get(signs.join());
       if (old?.restsOn(w0, w1, a, b)) return old;
-      const made = new Component(network, signs);
+      const made = new Component(network, signs, old);
       made.rest(w0, w1, a, b);
       return made;
     });

@@ -46,6 +46,18 @@ interface Form {
   readonly tabled: readonly boolean[];
 }
 
+/** The ways of writing a component down: by the cheaper order, by the other, and with every difference kept local. Each is made once. */
+interface Ways {
+  readonly first: Form;
+  readonly second: (() => Form) | undefined;
+  readonly local: () => { readonly cost: number; readonly form: () => Form } | undefined;
+}
+
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
+}
+
 /**
  * Causes and signs that hang together. Each sign is a variable of two signed states; a cause that shows in one of them
  * only is folded into that state, one that shows in a few is a table over them, the rest are variables.
@@ -58,13 +70,20 @@ export class Component {
   private readonly kept = new Map<string, { readonly z: number; readonly posterior: Float64Array }>();
   private readonly shared: readonly Shared[];
   private readonly leaves: readonly Leaves[];
+  private readonly ways: Ways;
   private form: Form;
-  private other: { readonly build: () => Form } | undefined;
 
+  /** `like`: one of the same signs in the same network, under other weights: how it is written down is taken over from it. */
   constructor(
     network: Network,
-    readonly signs: readonly number[]
+    readonly signs: readonly number[],
+    like?: Component
   ) {
+    if (like) {
+      ({ causes: this.causes, shared: this.shared, leaves: this.leaves, ways: this.ways } = like);
+      this.form = this.ways.first;
+      return;
+    }
     const at = new Map<number, { sign: number; keeps: number }[]>();
     signs.forEach((s, sign) => {
       for (const { cause, strength } of network.signs[s]!.causes) {
@@ -86,7 +105,14 @@ export class Component {
     const [first, second] = fast.length ? fast : this.formsOf(false);
     if (!first || first.cost > DEAREST) throw new TooClose(signs);
     this.form = first.build();
-    this.other = second;
+    this.ways = {
+      first: this.form,
+      second: second && once(second.build),
+      local: once(() => {
+        const local = this.formsOf(false)[0];
+        return local && { cost: local.cost, form: once(local.build) };
+      })
+    };
   }
 
   /** Fast: causes as tables over signs. Otherwise every cause is a variable and signs are summed out first. */
@@ -142,16 +168,15 @@ export class Component {
 
   /** Looks once whether two orders agree here, and changes to the local form where rounding has eaten the answer. */
   private settle(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): void {
-    if (!this.other || this.signs.length < 6) return;
-    const forms = [this.form, this.other.build()];
-    this.other = undefined;
-    const [z, again] = forms.map((f) => {
+    const { first, second, local } = this.ways;
+    if (!second || this.signs.length < 6) return;
+    const [z, again] = [first, second()].map((f) => {
       this.fillIn(f, w0, w1, a, b);
       return f.run.sum();
     }) as [number, number];
     if (z > 0 && Math.abs(z - again) <= AGREE * z) return;
-    const local = this.formsOf(false)[0];
-    if (local && (local.cost <= AFFORDABLE || !(z > 0))) this.form = local.build();
+    const other = local();
+    if (other && (other.cost <= AFFORDABLE || !(z > 0))) this.form = other.form();
   }
 
   private weightsOf(w0: Float64Array, w1: Float64Array, a: Float64Array, b: Float64Array): Float64Array {
@@ -206,20 +231,22 @@ export class Component {
     this.fillIn(this.form, w0, w1, a, b);
     const { run, factor, tabled } = this.form;
     const z = run.sum();
-    const g = run.gradients();
+    const shares = run.shares();
     for (let k = 0; k < this.shared.length; k++) {
       const { cause, kept } = this.shared[k]!;
-      const d = g[factor[k]!]!;
-      let slope = 0;
-      if (tabled[k]) for (let x = 0; x < d.length; x++) slope += d[x]! * kept[x]!;
-      else slope = d[1]!;
-      posterior[cause] = (w1[cause]! * slope) / z;
+      const [p0, p1] = [w0[cause]!, w1[cause]!];
+      const own = shares[factor[k]!]!;
+      let there = 0;
+      if (tabled[k])
+        for (let x = 0; x < own.length; x++) {
+          const mine = p1 * kept[x]!;
+          if (mine) there += (own[x]! * mine) / (p0 + mine);
+        }
+      else there = own[1]!;
+      posterior[cause] = there / z;
     }
     for (let k = 0; k < this.signs.length; k++) {
-      const t = run.table(k);
-      const d = g[k]!;
-      const off = t[0]! * d[0]!;
-      const on = t[1]! * d[1]!;
+      const [off, on] = [shares[k]![0]!, shares[k]![1]!];
       const { causes, keeps } = this.leaves[k]!;
       for (let n = 0; n < causes.length; n++) {
         const p0 = w0[causes[n]!]!;

@@ -5,7 +5,7 @@
  */
 interface Step {
   readonly inputs: readonly number[];
-  readonly maps: readonly Uint32Array[];
+  readonly maps: readonly Int32Array[];
   readonly joint: number;
   readonly out: number;
   /** 1 where the lowest variable is summed out, 0 where tables are only multiplied together. */
@@ -64,9 +64,9 @@ function greedy(scopes: readonly (readonly number[])[], score: Score, first: Rea
 const LARGEST = 22;
 
 /** Where each entry of a joint table lies in a table over some of its variables. */
-function mapOf(joint: readonly number[], scope: readonly number[]): Uint32Array {
+function mapOf(joint: readonly number[], scope: readonly number[]): Int32Array {
   const at = scope.map((u) => joint.indexOf(u));
-  const map = new Uint32Array(2 ** joint.length);
+  const map = new Int32Array(2 ** joint.length);
   for (let x = 0; x < map.length; x++) {
     let index = 0;
     for (let b = 0; b < at.length; b++) index |= ((x >> at[b]!) & 1) << b;
@@ -83,6 +83,19 @@ interface Sketch {
     readonly shift: 0 | 1;
   }[];
   readonly scopes: readonly (readonly number[])[];
+}
+
+/** The two tables whose product has the smallest scope; the first index is the lower one. */
+function closest(
+  tables: readonly { readonly scope: readonly number[] }[]
+): { readonly of: readonly [number, number]; readonly scope: readonly number[] } | undefined {
+  let best: { of: readonly [number, number]; scope: readonly number[] } | undefined;
+  for (let a = 0; a < tables.length; a++)
+    for (let b = a + 1; b < tables.length; b++) {
+      const scope = [...new Set([...tables[a]!.scope, ...tables[b]!.scope])];
+      if (!best || scope.length < best.scope.length) best = { of: [a, b], scope };
+    }
+  return best;
 }
 
 /** The steps of an order without their index maps: enough to know what it costs. */
@@ -109,12 +122,25 @@ function sketch(scopes: readonly (readonly number[])[], order: readonly number[]
     }
     const rest = [...new Set(heads.flatMap((h) => h.scope))].filter((u) => u !== v);
     if (rest.length + 1 > LARGEST) return undefined;
-    const inputs =
-      heads.length === 1
-        ? heads[0]!.members
-        : heads.map((h) => (h.members.length > 1 ? step(h.members, h.scope, 0) : h.members[0]!));
+    const joint = [v, ...rest];
+    const tables = heads.map(({ scope, members }) => ({
+      scope,
+      factors: heads.length > 1 && members.length > 1 ? [step(members, scope, 0)] : members
+    }));
+    // Two that share little of the joint are multiplied together first where that is cheaper than one more pass over all of it.
+    for (let pair = closest(tables); pair && 2 ** (pair.scope.length + 1) < 2 ** joint.length; pair = closest(tables)) {
+      const [a, b] = pair.of;
+      const merged = step([...tables[a]!.factors, ...tables[b]!.factors], pair.scope, 0);
+      tables.splice(b, 1);
+      tables.splice(a, 1);
+      tables.push({ scope: pair.scope, factors: [merged] });
+    }
     // The variable summed out is the lowest bit, so that its two values lie side by side.
-    step(inputs, [v, ...rest], 1);
+    step(
+      tables.flatMap((t) => t.factors),
+      joint,
+      1
+    );
   }
   return { cost, steps, scopes: all };
 }
@@ -153,22 +179,23 @@ export const planElimination = (
   first?: ReadonlySet<number>
 ): Plan | undefined => plansOf(scopes, first)[0]?.build();
 
-/** The tables of one plan at work: values forward, derivatives of the sum backward. */
+/** Less than a double's rounding. */
+const TRACE = 1e-18;
+
+/** The tables of one plan at work: values forward, what each entry contributes to the sum backward. */
 export class Evaluation {
   private readonly tables: Float64Array[];
-  private readonly adjoints: Float64Array[];
+  /** Of each entry of each table, the part of the sum that contains it. */
+  private readonly parts: Float64Array[];
   /** Tables of no variable that nothing uses any more: their product is the sum. */
   private readonly scalars: readonly number[];
-
-  /** Products of the first factors of each step, kept for the sweep back. */
-  private readonly before: readonly (readonly Float64Array[])[];
-  private readonly behind: Float64Array;
+  /** The product of the factors of each step, kept for the sweep back. */
+  private readonly products: readonly Float64Array[];
 
   constructor(readonly plan: Plan) {
-    this.before = plan.steps.map((s) => s.inputs.map(() => new Float64Array(s.joint)));
-    this.behind = new Float64Array(Math.max(2, ...plan.steps.map((s) => s.joint)));
+    this.products = plan.steps.map((s) => new Float64Array(s.joint));
     this.tables = plan.sizes.map((n) => new Float64Array(n));
-    this.adjoints = plan.sizes.map((n) => new Float64Array(n));
+    this.parts = plan.sizes.map((n) => new Float64Array(n));
     const used = new Set(plan.steps.flatMap((s) => s.inputs));
     this.scalars = plan.sizes.flatMap((_, k) => (used.has(k) ? [] : [k]));
   }
@@ -178,66 +205,64 @@ export class Evaluation {
 
   /** Σ over all variables of the product of all factors. */
   sum(): number {
-    const { tables } = this;
+    const { tables, products } = this;
     const { steps } = this.plan;
     for (let s = 0; s < steps.length; s++) {
       const { inputs, maps, joint, out, shift } = steps[s]!;
-      const before = this.before[s]!;
-      const n = inputs.length;
-      spread(tables[inputs[0]!]!, maps[0]!, before[0]!, joint);
-      for (let k = 1; k < n; k++) multiply(before[k - 1]!, tables[inputs[k]!]!, maps[k]!, before[k]!, joint);
-      const whole = before[n - 1]!;
+      const product = products[s]!;
+      spread(tables[inputs[0]!]!, maps[0]!, product, joint);
+      for (let k = 1; k < inputs.length; k++) multiply(product, tables[inputs[k]!]!, maps[k]!, joint);
       const target = tables[out]!;
-      if (shift) for (let x = 0; x < joint; x += 2) target[x >> 1] = whole[x]! + whole[x + 1]!;
-      else target.set(whole);
+      if (!shift) target.set(product);
+      else
+        for (let x = 0; x < joint; x += 2) {
+          const sum = product[x]! + product[x + 1]!;
+          // Two that cancel to nothing are kept apart by less than their rounding, so that `shares` can split them again.
+          target[x >> 1] = sum === 0 ? TRACE * product[x]! : sum;
+        }
     }
     return this.scalars.reduce((z, k) => z * tables[k]![0]!, 1);
   }
 
-  /** ∂sum/∂(each entry of an input factor); after `sum`. */
-  gradients(): readonly Float64Array[] {
-    const { tables, adjoints, scalars } = this;
+  /**
+   * Of each entry of an input factor, that entry times the derivative of the sum by it: the part of the sum that contains it. After
+   * `sum`, and once for each.
+   */
+  shares(): readonly Float64Array[] {
+    const { tables, parts, scalars, products } = this;
     const { steps } = this.plan;
-    for (const a of adjoints) a.fill(0);
-    for (const k of scalars) adjoints[k]![0] = scalars.reduce((z, j) => (j === k ? z : z * tables[j]![0]!), 1);
+    for (const p of parts) p.fill(0);
+    const z = scalars.reduce((product, k) => product * tables[k]![0]!, 1);
+    for (const k of scalars) parts[k]![0] = z;
     for (let s = steps.length - 1; s >= 0; s--) {
       const { inputs, maps, joint, out, shift } = steps[s]!;
-      const before = this.before[s]!;
-      const above = adjoints[out]!;
-      // What comes from above, times the factors behind this one; products from both sides need no division.
-      const behind = this.behind;
-      for (let x = 0; x < joint; x++) behind[x] = above[x >> shift]!;
-      for (let k = inputs.length - 1; k >= 0; k--) {
-        const at = adjoints[inputs[k]!]!;
-        if (k === 0) gather(at, maps[0]!, behind, joint);
-        else gatherTimes(at, maps[k]!, behind, before[k - 1]!, tables[inputs[k]!]!, joint);
-      }
+      const product = products[s]!;
+      // What falls to an entry of the result is split among those of the joint by what each brought to it.
+      const [whole, value] = [parts[out]!, tables[out]!];
+      for (let y = 0; y < whole.length; y++) whole[y] = value[y] === 0 ? 0 : whole[y]! / value[y]!;
+      for (let x = 0; x < joint; x++) product[x]! *= whole[x >> shift]!;
+      for (let k = 0; k < inputs.length; k++) gather(parts[inputs[k]!]!, maps[k]!, product, joint);
     }
-    return adjoints;
+    return parts;
   }
 }
 
-function spread(t: Float64Array, map: Uint32Array, out: Float64Array, n: number): void {
-  for (let x = 0; x < n; x++) out[x] = t[map[x]!]!;
+/** Tables hold two entries for every variable: the loops take two at a time. */
+function spread(t: Float64Array, map: Int32Array, out: Float64Array, n: number): void {
+  for (let x = 0; x < n; x += 2) {
+    out[x] = t[map[x]!]!;
+    out[x + 1] = t[map[x + 1]!]!;
+  }
 }
-function multiply(a: Float64Array, t: Float64Array, map: Uint32Array, out: Float64Array, n: number): void {
-  for (let x = 0; x < n; x++) out[x] = a[x]! * t[map[x]!]!;
+function multiply(a: Float64Array, t: Float64Array, map: Int32Array, n: number): void {
+  for (let x = 0; x < n; x += 2) {
+    a[x]! *= t[map[x]!]!;
+    a[x + 1]! *= t[map[x + 1]!]!;
+  }
 }
-function gather(at: Float64Array, map: Uint32Array, g: Float64Array, n: number): void {
-  for (let x = 0; x < n; x++) at[map[x]!]! += g[x]!;
-}
-/** Adds what falls to one factor, and takes the factor itself into what is behind. */
-function gatherTimes(
-  at: Float64Array,
-  map: Uint32Array,
-  g: Float64Array,
-  before: Float64Array,
-  t: Float64Array,
-  n: number
-): void {
-  for (let x = 0; x < n; x++) {
-    const m = map[x]!;
-    at[m]! += g[x]! * before[x]!;
-    g[x]! *= t[m]!;
+function gather(at: Float64Array, map: Int32Array, g: Float64Array, n: number): void {
+  for (let x = 0; x < n; x += 2) {
+    at[map[x]!]! += g[x]!;
+    at[map[x + 1]!]! += g[x + 1]!;
   }
 }

@@ -24,6 +24,8 @@ export interface Model {
   readonly suspects: readonly Suspect[];
   readonly signs: readonly SignAt[];
   readonly signIndex: ReadonlyMap<string, number>;
+  /** The signs of each suspect, by their indices, in order. */
+  readonly signsOf: readonly (readonly number[])[];
   readonly cylinders: readonly number[];
 }
 
@@ -141,7 +143,9 @@ function layoutOf(c: Context): Layout {
     }
   }
   const network = signs.map((s, k) => ({ id: s.id, leak: s.kind.leak, causes: causesOf[k]! }));
-  const made = { key, network, suspects, signs, signIndex, cylinders };
+  const signsOf: number[][] = suspects.map(() => []);
+  causesOf.forEach((list, sign) => list.forEach(({ cause }) => signsOf[cause]!.push(sign)));
+  const made = { key, network, suspects, signs, signIndex, signsOf, cylinders };
   recent.unshift(made);
   recent.length = Math.min(recent.length, RECENT);
   return made;
@@ -161,6 +165,7 @@ export function modelOf(c: Context, done: ReadonlySet<string> = new Set()): Mode
     suspects,
     signs: rest.signs,
     signIndex: rest.signIndex,
+    signsOf: rest.signsOf,
     cylinders: rest.cylinders
   };
 }

@@ -96,11 +96,10 @@ interface Weighed {
   readonly endsBy: number | undefined;
 }
 
-/** What every look is weighed against: how uncertain each suspect is, bits, and what going on and its doubts are worth, cr. */
+/** What every look is weighed against: how uncertain each suspect is, bits, and what going on is worth, cr. */
 interface Standing {
   readonly certainty: Float64Array;
   readonly going: number;
-  readonly doubts: number;
 }
 
 /**
@@ -109,7 +108,7 @@ interface Standing {
  */
 function weigh(belief: Belief, look: Look, position: Position, now: Standing): Weighed {
   const n = belief.posterior.length;
-  const { certainty, going, doubts } = now;
+  const { certainty, going } = now;
   let before: Float64Array = belief.posterior;
   let pBefore = 1;
   let gain = 0;
@@ -132,10 +131,12 @@ function weigh(belief: Belief, look: Look, position: Position, now: Standing): W
       turned += p;
     }
     if (stops) ends += p;
-    else if (!stopping) gain += p * (doubts - position.doubts(posterior));
+    const settled = !stops && !stopping;
     for (let i = 0; i < n; i++)
       if (posterior[i] !== belief.posterior[i]) {
-        relief[i]! += p * (position.doubt(i, belief.posterior[i]!) - position.doubt(i, posterior[i]!));
+        const less = p * (position.doubt(i, belief.posterior[i]!) - position.doubt(i, posterior[i]!));
+        relief[i]! += less;
+        if (settled) gain += less;
         if (stops) dear[i]! += p * (position.known(i, posterior[i]!) - position.known(i, belief.posterior[i]!));
         gain += p * BIT * (certainty[i]! - bits(posterior[i]!));
       }
@@ -225,9 +226,12 @@ export function rankChecks(
   const first = new Map<string, string>();
   const now: Standing = {
     certainty: Float64Array.from(belief.posterior, bits),
-    going: position.going(belief.posterior),
-    doubts: position.doubts(belief.posterior)
+    going: position.going(belief.posterior)
   };
+  const settledBy = new Map<string, number[]>();
+  model.suspects.forEach(({ kind }, i) => {
+    if (kind.settled) settledBy.set(kind.settled, [...(settledBy.get(kind.settled) ?? []), i]);
+  });
   const ranked = looks.map((look): RankedCheck => {
     const { check } = look;
     const w = weigh(belief, look, position, now);
@@ -236,9 +240,11 @@ export function rankChecks(
     const hold = check.needs && blocked(check.needs);
     const before = (check.after ?? []).find((id) => open.has(id));
     if (before !== undefined && !hold) first.set(check.id, before);
-    const rivals = model.suspects.flatMap((x, i) =>
-      check.again && x.kind.artefact && x.kind.settled === check.id ? [{ label: x.label, p: belief.posterior[i]! }] : []
-    );
+    const settles = settledBy.get(check.id) ?? [];
+    const rivals = settles.flatMap((i) => {
+      const { kind, label } = model.suspects[i]!;
+      return check.again && kind.artefact ? [{ label, p: belief.posterior[i]! }] : [];
+    });
     const doubted = rivals.some((x) => x.p > DOUBTED);
     const perMinute = w.gain / minutes;
     return {
@@ -260,11 +266,7 @@ export function rankChecks(
         labels: labelled(w.about),
         wrong: rivals.filter((x) => x.p > DOUBTED / 2).map((x) => x.label),
         settles: labelled(
-          model.suspects.flatMap((x, i) =>
-            x.kind.settled === check.id && belief.posterior[i]! > 0.12 && belief.posterior[i]! < 0.95 && raised(i)
-              ? [i]
-              : []
-          )
+          settles.filter((i) => belief.posterior[i]! > 0.12 && belief.posterior[i]! < 0.95 && raised(i))
         ),
         end: w.endsBy === undefined ? undefined : model.suspects[w.endsBy]!.kind.label
       }),

@@ -87,11 +87,13 @@ export class Removals {
   }
 }
 
+/** The signs of a suspect that were looked at. */
+const seenOf = (model: Model, belief: Belief, i: number): number[] =>
+  model.signsOf[i]!.filter((s) => belief.evidence.has(s));
+
 /** Readings that can speak about a suspect: its own signs, and what is there that it competes to explain. */
 function about(model: Model, belief: Belief, i: number): number[] {
-  const own = new Set(
-    [...belief.evidence.keys()].filter((s) => model.network.signs[s]!.causes.some((c) => c.cause === i))
-  );
+  const own = new Set(seenOf(model, belief, i));
   const there = [...own].filter((s) => belief.likelihood(s)!.present > 0);
   const rivals = new Set(there.flatMap((s) => model.network.signs[s]!.causes.map((c) => c.cause)));
   for (const [s, l] of belief.evidence)
@@ -154,13 +156,8 @@ export function suspectViews(
       .filter((w, k) => Math.abs(w.weight) >= NAMED || (raised && k === 0))
       .slice(0, 8);
     const named = new Set(evidence.map((w) => w.sign));
-    const fits = [...belief.evidence.keys()]
-      .filter(
-        (x) =>
-          model.network.signs[x]!.causes.some((c) => c.cause === i) &&
-          speaksFor(belief, x) &&
-          !named.has(model.signs[x]!.id)
-      )
+    const fits = seenOf(model, belief, i)
+      .filter((x) => speaksFor(belief, x) && !named.has(model.signs[x]!.id))
       .map((x) => saySign(model, x, true))
       .slice(0, 6);
     const clears = raised && p >= 0.12 && p < 0.97 && !done ? clearing(model, belief, allowed, i, supposed) : undefined;
@@ -191,8 +188,8 @@ export function suspectViews(
 /** The findings that say the same as the signs of a suspect that were seen. */
 const explainedBy = (model: Model, belief: Belief, i: number): string[] => [
   ...new Set(
-    [...belief.evidence.keys()]
-      .filter((x) => speaksFor(belief, x) && model.network.signs[x]!.causes.some((c) => c.cause === i))
+    seenOf(model, belief, i)
+      .filter((x) => speaksFor(belief, x))
       .flatMap((x) => {
         const { kind, cylinder } = model.signs[x]!;
         return (kind.findings ?? []).map((f) => (cylinder === undefined ? f : `${f}.${cylinder}`));
@@ -204,11 +201,7 @@ const explainedBy = (model: Model, belief: Belief, i: number): string[] => [
 function settlingOf(model: Model, belief: Belief, looks: readonly Look[], i: number): SuspectView['settling'] {
   const { settled, rivals } = model.suspects[i]!.kind;
   if (looks.some(({ check }) => rivals?.includes(check.id))) return 'open';
-  const seen = model.signs.flatMap(({ kind }, s) =>
-    kind.check === settled && belief.likelihood(s) && model.network.signs[s]!.causes.some((c) => c.cause === i)
-      ? [s]
-      : []
-  );
+  const seen = seenOf(model, belief, i).filter((s) => model.signs[s]!.kind.check === settled);
   return !seen.length ? 'open' : seen.some((s) => speaksFor(belief, s)) ? 'shows' : 'made';
 }
 

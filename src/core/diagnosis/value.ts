@@ -123,10 +123,4 @@ export class Position {
   turns(before: Float64Array, after: Float64Array): number | undefined {
     return this.serious.find((i) => after[i]! >= 0.35 && before[i]! < 0.35);
   }
-
-  doubts(posterior: Float64Array): number {
-    let sum = 0;
-    for (let i = 0; i < posterior.length; i++) sum += this.doubt(i, posterior[i]!);
-    return sum;
-  }
 }

@@ -35,7 +35,9 @@ export function evidenceOf(
   model.signs.forEach(({ kind, cylinder }, k) => {
     if (mixed && cylinder !== undefined && kind.reads?.every(({ item }) => item === 'plugs.read')) return;
     // Cleaning what tells of the engine mends nothing behind it.
-    const wiped = kind.reads?.flatMap(({ item }) => c.wiped(item as ItemId).map((w) => w.at)) ?? [];
+    const wiped = (doneAt.size > 0 && kind.reads ? kind.reads : []).flatMap(({ item }) =>
+      c.wiped(item as ItemId).map((w) => w.at)
+    );
     const curedAt = (job: string): string | undefined => {
       const done = doneAt.get(job);
       return done && wiped.includes(done) ? undefined : done;
@@ -45,6 +47,7 @@ export function evidenceOf(
     const heard = kind.check === SAID ? seen(true, c.survey.assessment.startedAt) : undefined;
     const o = heard ?? measured ?? (kind.reads ? fromWords(c, kind.reads, cylinder) : undefined);
     if (!o) return;
+    if (!doneAt.size) return void out.set(k, o);
     const cured = model.network.signs[k]!.causes.flatMap(({ cause }) =>
       curesOf(model.suspects[cause]!.kind).map(curedAt)
     ).reduce<string>((a, at) => (at && isAfter(at, a) ? at : a), '');

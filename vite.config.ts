@@ -47,6 +47,7 @@ const groups = [
   { name: 'svelte', test: /node_modules\/(svelte|esm-env|clsx)\// },
   { name: 'kit', test: /node_modules\/(@sveltejs\/kit\/src\/runtime\/(client|shared)|devalue)|preload-helper/ },
   { name: 'dates', test: /node_modules\/date-fns\/lightFormat/ },
+  { name: 'ticks', test: /node_modules\/(d3-array|internmap)\// },
   { name: 'd3', test: /node_modules\/d3-scale\// },
   {
     name: 'base',
@@ -83,7 +84,7 @@ const groups = [
     name: 'pressures',
     test: files(
       'core/stations/compression',
-      '(compare|measure|leakdown|expected|order|other-tests|absolute|differences|repeat|sheet-words|figures|reference|adapter-fit)\\.ts'
+      '(compare|measure|leakdown-rows|expected|order|other-tests|absolute|differences|repeat|repeat-words|sheet-words|figures|reference|adapter-fit)\\.ts'
     )
   },
   { name: 'charts', test: files('lib/ui/drawing', 'ChartFrame|ticks') },

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { compareAll } from '../../src/core/stations/compression/compare.ts';
 import { fellBothWays } from '../../src/core/stations/compression/order.ts';
 import { singleRepeat } from '../../src/core/stations/compression/repeat.ts';
-import { sayRepeat } from '../../src/core/stations/compression/sheet-words.ts';
+import { sayRepeat } from '../../src/core/stations/compression/repeat-words.ts';
 import { Bench } from '../case.ts';
 import { jobs, moves, readyToRun } from './all-good.ts';
 import { two, v6 } from './engines.ts';

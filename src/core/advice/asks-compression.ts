@@ -7,7 +7,7 @@ import type { TestFacts } from '../stations/compression/facts.ts';
 import { compareAll } from '../stations/compression/compare.ts';
 import { lashWants } from '../stations/compression/lash.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
-import { cranksWeakly } from '../stations/plugs/cranking.ts';
+import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
 import { inSoak, lastSoak, soakOver } from '../stations/turn/soak.ts';
 import { wetRingsUntold } from '../stations/compression/analyse.ts';

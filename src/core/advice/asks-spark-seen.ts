@@ -2,7 +2,7 @@ import { askedAfter } from '../findings/asked-after.ts';
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { ItemId } from '../stations/items.ts';
-import { cranksWeakly } from '../stations/plugs/cranking.ts';
+import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
 import { asked, at, goOn, job, look, type Asks, type AskRule } from './ask.ts';
 
 /** Corroded ends are made bright, and then the spark tells whether that was it; where it was never looked at, it is looked at in its turn. */

@@ -1,6 +1,6 @@
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
-import { cranksWeakly } from '../stations/plugs/cranking.ts';
+import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { groundAsked, groundUntried, pointsDone } from '../stations/spark/analyse.ts';
 import { isSlow, sparkWork } from '../stations/spark/measure.ts';

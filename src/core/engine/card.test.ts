@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { adapterFit } from '../stations/compression/adapter-fit.ts';
 import { cardFileSchema, cardLines, cardOf, offerOf, takeFrom, type CardFile } from './card-file.ts';
-import { cardValue, partNumbers } from './card.ts';
+import { partNumbers } from './card.ts';
+import { cardValue } from './card-value.ts';
 import type { Engine } from './engine.ts';
 import { engineOf, factSchema } from './fact.ts';
 

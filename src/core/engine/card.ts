@@ -1,10 +1,7 @@
 import * as z from 'zod/mini';
 import { choice, quantity, text, type Item } from '../items/item.ts';
-
-/** Threads that plugs are made with, metric, as ISO 28741 names them (from memory). */
-export const threads = { m10: 'M10 × 1', m12: 'M12 × 1.25', m14: 'M14 × 1.25', m18: 'M18 × 1.5' } as const;
-export type PlugThread = keyof typeof threads;
-export const plugThreads = Object.entries(threads).map(([value, label]) => ({ value: value as PlugThread, label }));
+import { cardValue } from './card-value.ts';
+import { threads } from './plug-threads.ts';
 
 /**
  * The engine's card: what its work keeps asking for. Filled as the work goes, never demanded. Figures that judge (limits, torque) are
@@ -73,20 +70,6 @@ export const cardSchema = z.strictObject(
   >
 );
 export type Card = z.infer<typeof cardSchema>;
-
-type Value<K extends CardId> = (typeof cardItems)[K] extends Item<infer V> ? V : never;
-
-/** An entry's value where it is known; a guess counts only where `guesses` is given, since nothing may be proved by one. */
-export function cardValue<K extends CardId>(
-  card: Card | undefined,
-  key: K,
-  guesses = false
-): Exclude<Value<K>, 'unknown'> | undefined {
-  const entry = card?.[key];
-  if (!entry || entry.value === 'unknown' || entry.value === '' || (entry.source === 'guess' && !guesses))
-    return undefined;
-  return entry.value as Exclude<Value<K>, 'unknown'>;
-}
 
 /** "manual, page 31", "a guess; from the card of Knot". */
 export const sourceSaid = (e: Pick<CardEntry, 'source' | 'page' | 'from'>): string =>

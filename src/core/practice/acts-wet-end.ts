@@ -1,5 +1,5 @@
 import { contextWithWork } from '../jobs/work.ts';
-import { askedMix } from '../stations/fuel/correct.ts';
+import { askedMix } from '../stations/fuel/asked-mix.ts';
 import { PSI, ZERO_CELSIUS as ZERO_C } from '../units/factors.ts';
 import { drowned } from '../record/drowned.ts';
 import { milkyByWater, waterInSump } from './water.ts';

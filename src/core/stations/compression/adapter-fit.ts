@@ -1,4 +1,6 @@
-import { cardValue, threads, type Card } from '../../engine/card.ts';
+import type { Card } from '../../engine/card.ts';
+import { cardValue } from '../../engine/card-value.ts';
+import { threads } from '../../engine/plug-threads.ts';
 import type { Instrument } from '../../record/reading.ts';
 import { say, type System } from '../../units/index.ts';
 

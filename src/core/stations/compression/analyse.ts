@@ -11,7 +11,7 @@ import type { Row } from './row.ts';
 import type { TestAnalysed, TestFact } from './facts.ts';
 import { excuseOf, floorOf, reaches, reachesAnyway, readsNothing, type Floor } from './floor.ts';
 import { headOff } from './head-off.ts';
-import { leakDownRows, leakDownSays, speaks, type LeakDownRow } from './leakdown.ts';
+import { leakDownRows, leakDownSays, speaks, type LeakDownRow } from './leakdown-rows.ts';
 import { oddHigh } from './odd-high.ts';
 import { cylinderOf } from './shape.ts';
 import { oilOnLow, wetFacts } from './wet.ts';

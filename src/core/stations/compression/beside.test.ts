@@ -13,7 +13,8 @@ import { leakWords } from './leak-words.ts';
 import { analyseLeak, leakTask } from './leak.ts';
 import { singleRepeat } from './repeat.ts';
 import { shapeOf } from './shape.ts';
-import { notIdentifiable, sayRepeat } from './sheet-words.ts';
+import { sayRepeat } from './repeat-words.ts';
+import { notIdentifiable } from './sheet-words.ts';
 
 const psi = 6894.757;
 const triple = { strokes: 'two', cylinders: 3, displacement: 600e-6, ratio: 6.5, starting: 'electric' } as const;

@@ -4,7 +4,7 @@ import { PSI } from '../../units/factors.ts';
 import { compare, compareAll, DOUBT } from './compare.ts';
 import { falls } from './falls.ts';
 import { singleRepeat } from './repeat.ts';
-import { sayRepeat } from './sheet-words.ts';
+import { sayRepeat } from './repeat-words.ts';
 
 const dry = { throttle: 'open', bores: 'dry', engine: 'cold' } as const;
 const gauge = { name: 'coarse gauge', resolution: 5 * PSI, valve: 'plug end', adapterVolume: 0 } as const;

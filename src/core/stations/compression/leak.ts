@@ -1,4 +1,4 @@
-import { leakDownSays } from './leakdown.ts';
+import { leakDownSays } from './leakdown-rows.ts';
 import { PSI } from '../../units/factors.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { PSI } from '../../units/factors.ts';
 import type { Repeat } from './facts.ts';
-import { sayRepeat } from './sheet-words.ts';
+import { sayRepeat } from './repeat-words.ts';
 
 const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | Repeat } = {
   throttle: { kind: 'throttle' },

@@ -7,7 +7,7 @@ import { floorOf, reachesAnyway } from './floor.ts';
 import { unreadSinceHeadOff } from './head-off.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
-import { leakDownRows, leakDownSays, speaks } from './leakdown.ts';
+import { leakDownRows, leakDownSays, speaks } from './leakdown-rows.ts';
 import { oddHigh } from './odd-high.ts';
 import { oilOnLow } from './wet.ts';
 

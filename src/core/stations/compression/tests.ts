@@ -1,7 +1,7 @@
 import { byTime } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
-import { weakCrankingAt } from '../plugs/cranking.ts';
+import { weakCrankingAt } from '../plugs/weak-cranking.ts';
 
 /** One compression test, however it was written down. Pa gauge. */
 export interface PressureTest extends Reading {

@@ -8,7 +8,7 @@ import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
 import { conditionOf, lineState, type LineFault } from './line.ts';
 import { mixtureFacts } from './mixture.ts';
 import { needleFacts } from './needle.ts';
-import { oilTankFacts } from './oil-tank.ts';
+import { oilTankFacts } from './oil-tank-facts.ts';
 import { fuelTree, missedSide } from './symptoms.ts';
 import { railPressure } from './rail.ts';
 import { TANK_PRESSURE } from './tank-pressure.ts';

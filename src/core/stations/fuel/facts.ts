@@ -3,7 +3,7 @@ import type { Analysed, FactOf } from '../../findings/fact.ts';
 import type { Judged } from '../../findings/limit.ts';
 import type { ChosenSchool } from '../../house-rules/rules.ts';
 import type { FuelAge } from './age.ts';
-import type { AskedMix } from './correct.ts';
+import type { AskedMix } from './asked-mix.ts';
 import type { AirPlace } from './air.ts';
 import type { LineFault, LinePart } from './line.ts';
 import type { FuelPart } from './symptoms.ts';

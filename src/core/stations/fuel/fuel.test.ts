@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { Profile } from '../../engine/profile.ts';
 import { contextOf, type Context } from '../../findings/context.ts';
 import { Bench } from '../../../../test/case.ts';
-import { askedMix, stabilising, tankFix } from './correct.ts';
+import { askedMix } from './asked-mix.ts';
+import { stabilising, tankFix } from './correct.ts';
 import { fuelLine, lineState } from './line.ts';
 import { fuelTree } from './symptoms.ts';
 

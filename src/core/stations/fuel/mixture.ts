@@ -3,7 +3,7 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
 import { compareInstants, isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
-import { askedMix } from './correct.ts';
+import { askedMix } from './asked-mix.ts';
 import type { FuelFact } from './facts.ts';
 import { injectionStarved } from './oil-tank.ts';
 import { oilWay } from './oil-way.ts';

@@ -1,7 +1,5 @@
-import { isShortKind } from '../../engine/case-kind.ts';
 import type { Context } from '../../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../../units/instant.ts';
-import type { FuelFact } from './facts.ts';
 import { oilWay } from './oil-way.ts';
 
 /** When oil last went into its tank: what was seen in it before is gone. */
@@ -18,7 +16,7 @@ const STANDS_FOR_INJECTION = 150;
 const standsIn = (mix: number | undefined): boolean => mix !== undefined && mix <= STANDS_FOR_INJECTION;
 
 /** What the oil of the injection is seen to do: its own way, or nothing that was seen since it was worked on. */
-function oilMoves(c: Context): 'moves' | 'still' | undefined {
+export function oilMoves(c: Context): 'moves' | 'still' | undefined {
   const seen = c.record.last('fuel.oilMoves');
   return seen && !c.renewed('fuel.oilMoves').some((at) => isAfter(at, seen.at))
     ? (seen.value as 'moves' | 'still')
@@ -67,34 +65,4 @@ export function ranOnEmptyTank(c: Context, runs: readonly { readonly at: Instant
         return !t.undone.some((f) => isAfter(f, first) && !isAfter(f, last));
       })
   )?.at;
-}
-
-/** The oil tank as it was last seen, and whether its oil is seen to move once the engine ran. */
-export function oilTankFacts(c: Context): FuelFact[] {
-  if (oilWay(c) !== 'tank') return [];
-  const level = oilTankAsked(c) ? c.record.value('fuel.oilTank') : undefined;
-  return [...levelFact(c, level), ...movesFact(c)];
-}
-
-function levelFact(c: Context, level: string | undefined): FuelFact[] {
-  const here = { id: 'oil-tank', values: {} } as const;
-  if (level === 'empty') return [{ kind: 'oil-tank-empty', condition: 'fault', ...here }];
-  if (level === 'water') return [{ kind: 'oil-tank-water', condition: 'fault', ...here }];
-  if (level === 'low') return [{ kind: 'oil-tank-low', condition: 'watch', ...here }];
-  if (level === 'full')
-    return [{ kind: 'oil-tank-full', id: 'oil-tank', condition: 'sound', values: { moves: oilMoves(c) === 'moves' } }];
-  return c.record.touched('fuel') && !isShortKind(c.survey.assessment.kind)
-    ? [{ kind: 'oil-tank-unsaid', condition: 'cannot-tell', ...here }]
-    : [];
-}
-
-function movesFact(c: Context): FuelFact[] {
-  const here = { id: 'oil-feed', values: {} } as const;
-  const moves = oilMoves(c);
-  if (moves === 'still') return [{ kind: 'oil-still', condition: 'fault', ...here }];
-  if (moves === 'moves') return [{ kind: 'oil-moves', condition: 'sound', ...here }];
-  const ran = c.record.last('run.outcome');
-  return ran && ran.value !== 'failed' && !isShortKind(c.survey.assessment.kind)
-    ? [{ kind: 'oil-moves-unsaid', condition: 'cannot-tell', ...here }]
-    : [];
 }

@@ -2,7 +2,7 @@ import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
-import { weakCrankingAt } from '../plugs/cranking.ts';
+import { weakCrankingAt } from '../plugs/weak-cranking.ts';
 
 /** What a fuel pressure gauge of the workshop can be off by, Pa (M: two per cent of 700 kPa). */
 export const RAIL_GAUGE = 14e3;

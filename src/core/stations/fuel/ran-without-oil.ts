@@ -1,7 +1,7 @@
 import type { Context } from '../../findings/context.ts';
 import { runs } from '../../findings/ran.ts';
 import { isAfter, type Instant } from '../../units/instant.ts';
-import { askedMix } from './correct.ts';
+import { askedMix } from './asked-mix.ts';
 import { ranOnEmptyTank } from './oil-tank.ts';
 import { oilWay } from './oil-way.ts';
 

@@ -5,7 +5,7 @@ import { measure, type Measured, type MeasureRule } from '../../measurements/mea
 import type { ReadingOf } from '../../record/current.ts';
 import type { Conditions } from '../../record/reading.ts';
 import { isAfter, type Instant } from '../../units/instant.ts';
-import { weakCrankingAt } from '../plugs/cranking.ts';
+import { weakCrankingAt } from '../plugs/weak-cranking.ts';
 
 /** With what was said of starter or battery before it, or noted at an earlier look, where neither speed nor volts were noted beside it. */
 export type SparkReading = ReadingOf<'spark.result'> & {

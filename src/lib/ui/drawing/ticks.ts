@@ -1,5 +1,5 @@
 import { fromSI, shownUnit, toSI, type System } from '$core/units/index.ts';
-import { scaleLinear } from 'd3-scale';
+import { ticks } from 'd3-array';
 
 /** Round figures of the unit that is shown, with where they stand on a scale in Pa. */
 export function pressureTicks(
@@ -11,7 +11,8 @@ export function pressureTicks(
   count = 4
 ): { text: string; at: number }[] {
   const unit = shownUnit(vacuum ? 'vacuum' : 'pressure', units);
-  return scaleLinear([fromSI(low, unit), fromSI(high, unit)], [0, 1])
-    .ticks(count)
-    .map((t) => ({ text: String(t), at: place(toSI(t, unit)) }));
+  return ticks(fromSI(low, unit), fromSI(high, unit), count).map((t) => ({
+    text: String(t),
+    at: place(toSI(t, unit))
+  }));
 }

@@ -5,7 +5,7 @@
   import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare, compareAll } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
-  import { sayRepeat } from '$core/stations/compression/sheet-words.ts';
+  import { sayRepeat } from '$core/stations/compression/repeat-words.ts';
   import { singleRepeat } from '$core/stations/compression/repeat.ts';
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/record/reading.ts';

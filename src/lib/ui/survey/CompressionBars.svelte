@@ -4,7 +4,6 @@
   import type { Comparison } from '$core/stations/compression/compare.ts';
   import { sayLimit } from '$core/findings/limit.ts';
   import { say, show, type System } from '$core/units/index.ts';
-  import { scaleLinear } from 'd3-scale';
   import { pressureTicks } from '../drawing/ticks.ts';
 
   /** Cylinders side by side with what each reading can tell, the best one's limit drawn across. */
@@ -35,7 +34,8 @@
       without?.high ?? 0
     ) * 1.08
   );
-  const y = $derived(scaleLinear([0, top], [base, 12]));
+  /** Straight from nothing at the base: d3-scale would bring colours and formats to every check sheet. */
+  const y = $derived((pa: number): number => base + ((12 - base) * pa) / top);
   const ticks = $derived(pressureTicks(0, top, units, y));
   const best = $derived(comparison ? Math.max(...comparison.rows.map((r) => r.mean)) : 0);
   const limit = $derived(comparison?.spread ? best * (1 - comparison.limit.value) : undefined);

@@ -1,4 +1,4 @@
-import { plugThreads } from '$core/engine/card.ts';
+import { plugThreads } from '$core/engine/plug-threads.ts';
 import type { Instrument } from '$core/record/reading.ts';
 import { parseQuantity, type DimensionName } from '$core/units/index.ts';
 import { addInstrument, listInstruments, retireInstrument } from '$lib/server/store/house-rules.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { plugThreads, threads } from '$core/engine/card.ts';
+  import { plugThreads, threads } from '$core/engine/plug-threads.ts';
   import { say } from '$core/units/index.ts';
 
   let { data, form } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { allItems } from '$core/stations/items.ts';
   import { cylinderCount } from '$core/engine/profile.ts';
-  import { leakDownRows } from '$core/stations/compression/leakdown.ts';
+  import { leakDownRows } from '$core/stations/compression/leakdown-rows.ts';
   import type { Instrument } from '$core/record/reading.ts';
   import type { Item } from '$core/items/item.ts';
   import { say } from '$core/units/index.ts';

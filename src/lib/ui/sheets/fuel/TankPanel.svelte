@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { askedMix, stabilising, tankFix } from '$core/stations/fuel/correct.ts';
+  import { askedMix } from '$core/stations/fuel/asked-mix.ts';
+  import { stabilising, tankFix } from '$core/stations/fuel/correct.ts';
   import { oilWay } from '$core/stations/fuel/oil-way.ts';
   import { sayLimit } from '$core/findings/limit.ts';
   import { say } from '$core/units/index.ts';

@@ -80,6 +80,63 @@ describe('the report of an engine back in service, read by an independent reader
     const plain = await recordPdf({ report, release: undefined });
     expect(pdf.length).toBeGreaterThan(plain.length + 500);
   });
+  it('is tagged: headings, lists, tables and words for pictures, in a language, in the order it is read', async () => {
+    const report = reportOf(assess(survey('curlew'), now, 'metric'));
+    const image = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#385' } })
+      .jpeg()
+      .toBuffer();
+    const picture = {
+      label: 'Magnet, wiped',
+      at: now.toISOString(),
+      image: `data:image/jpeg;base64,${image.toString('base64')}`
+    };
+    const pdf = await recordPdf({ report, release: undefined }, { pictures: [picture], more: 0 });
+    const doc = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
+    expect(await doc.getMarkInfo()).toMatchObject({ Marked: true });
+    expect((await doc.getMetadata()).info).toMatchObject({ Language: 'en', Title: `Record ${report.tag}` });
+    const said = new Map<string, string[]>();
+    for (let k = 1; k <= doc.numPages; k++) {
+      const page = await doc.getPage(k);
+      const texts = new Map<string, string>();
+      let at: string | undefined;
+      const { items } = await page.getTextContent({ includeMarkedContent: true });
+      let loose = '';
+      const open: (string | undefined)[] = [];
+      for (const i of items)
+        if ('str' in i) {
+          if (at) texts.set(at, (texts.get(at) ?? '') + i.str);
+          else if (!open.length) loose += i.str;
+        } else if (i.type === 'endMarkedContent') {
+          open.pop();
+          at = open.at(-1);
+        } else {
+          open.push(i.id);
+          at = i.id;
+        }
+      // Nothing is drawn that neither belongs somewhere nor is marked as decoration.
+      expect(loose.trim()).toBe('');
+      const walk = (node: unknown): void => {
+        const { role, alt, children = [] } = node as { role: string; alt?: string; children?: unknown[] };
+        const own = children.map((c) => texts.get((c as { id?: string }).id ?? '') ?? '').join('');
+        if (alt ?? own) said.set(role, [...(said.get(role) ?? []), alt ?? own]);
+        for (const c of children) if ((c as { role?: string }).role) walk(c);
+      };
+      walk(await page.getStructTree());
+    }
+    const flat = (list: readonly string[] = []): string[] => list.map((x) => x.replace(/\s+/g, ''));
+    expect(flat(said.get('H1'))).toEqual(
+      flat([`${report.tag}: for the owner`, `Record of the assessment: ${report.tag}`])
+    );
+    expect(flat(said.get('H2'))).toEqual(
+      expect.arrayContaining(flat(['What was found', 'Engine', 'Gates', 'Findings']))
+    );
+    for (const line of report.owner.found) expect(flat(said.get('LBody'))).toContain(flat([line])[0]);
+    for (const g of report.gates) expect(flat(said.get('TD'))).toContain(flat([g.title])[0]);
+    expect(flat(said.get('TH')).filter((x) => x === 'Gate')).toHaveLength(1);
+    expect(said.get('Figure')).toContain('Magnet, wiped');
+    // The hash at the foot of each page is no part of what is read out.
+    expect(flat([...said.values()].flat()).join()).not.toContain('notsigned1/');
+  });
   it('a preview says on every page that nobody signed it', async () => {
     const report = reportOf(assess(survey('wren'), now, 'us'));
     for (const page of await textOf(await recordPdf({ report, release: undefined })))

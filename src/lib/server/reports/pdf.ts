@@ -3,32 +3,44 @@ import type { RecordView } from '../record.ts';
 import { figureSvg } from './figure-svg.ts';
 import type { picturesFor } from './pictures.ts';
 import { renderPdf } from './render.ts';
-import { inFonts } from './script-runs.ts';
+import { inFonts, type FontRun } from './script-runs.ts';
+import type { Tag } from './tagging.ts';
+
+/** Text in faces that have its letters, each run of which says what it is. */
+const tagged = (text: string, tag: Tag): (FontRun & { readonly tag: Tag })[] =>
+  inFonts(text).map((run) => ({ ...run, tag }));
+const title = (text: string): (FontRun & { readonly tag: Tag })[] => tagged(text, { type: 'H1' });
+const paragraph = (text: string): (FontRun & { readonly tag: Tag })[] => tagged(text, { type: 'P' });
 
 const heading = (text: string, first = false): Content => ({
-  text: inFonts(text),
+  text: tagged(text, { type: 'H2' }),
   style: 'h2',
   headlineLevel: 1,
   ...(first ? {} : { margin: [0, 12, 0, 4] })
 });
-const list = (lines: readonly string[]): Content => ({
-  ul: lines.map((l) => ({ text: inFonts(l), margin: [0, 1, 0, 1] }))
-});
-const table = (
-  head: readonly string[],
-  rows: readonly (readonly string[])[],
-  widths: (string | number)[]
-): Content => ({
-  layout: 'lightHorizontalLines',
-  table: {
-    headerRows: 1,
-    widths,
-    body: [
-      head.map((h) => ({ text: inFonts(h), bold: true })),
-      ...rows.map((r) => r.map((cell) => ({ text: inFonts(cell) })))
-    ]
-  }
-});
+const list = (lines: readonly string[]): Content => {
+  const all: Tag = { type: 'L' };
+  return {
+    ul: lines.map((l) => ({
+      text: tagged(l, { type: 'LBody', within: { type: 'LI', within: all } }),
+      margin: [0, 1, 0, 1]
+    }))
+  };
+};
+const table = (head: readonly string[], rows: readonly (readonly string[])[], widths: (string | number)[]): Content => {
+  const all: Tag = { type: 'Table' };
+  const row = (cells: readonly string[], type: 'TH' | 'TD') => {
+    const within: Tag = { type: 'TR', within: all };
+    return cells.map((cell) => ({ text: tagged(cell, { type, within }), bold: type === 'TH' }));
+  };
+  return {
+    layout: 'lightHorizontalLines',
+    table: { headerRows: 1, widths, body: [row(head, 'TH'), ...rows.map((r) => row(r, 'TD'))] }
+  };
+};
+
+/** A picture or figure that says what it is; the layout hands on what it does not know. */
+const pictured = <T extends object>(content: T, tag: Tag): T & { readonly tag: Tag } => ({ ...content, tag });
 
 const pairs = <T>(list: readonly T[]): T[][] =>
   Array.from({ length: Math.ceil(list.length / 2) }, (_, k) => list.slice(2 * k, 2 * k + 2));
@@ -49,8 +61,8 @@ export async function recordPdf(
     ? `Ready for service, signed by ${release.signedBy} on ${release.at.slice(0, 16).replace('T', ' ')} UTC.`
     : 'Preview: not signed. This is how it stands now.';
   const content: Content[] = [
-    { text: inFonts(`${r.tag}: for the owner`), style: 'h1' },
-    { text: inFonts(r.owner.greeting), margin: [0, 4, 0, 4] },
+    { text: title(`${r.tag}: for the owner`), style: 'h1' },
+    { text: paragraph(r.owner.greeting), margin: [0, 4, 0, 4] },
     heading('What was found'),
     list(r.owner.found),
     heading('What was done'),
@@ -60,22 +72,24 @@ export async function recordPdf(
     heading('What comes next'),
     list(r.owner.next),
     {
-      text: inFonts(
+      text: paragraph(
         'The maker’s manual and local rules stand above this record. Run outdoors only; keep clear of the propeller.'
       ),
       margin: [0, 16, 0, 0],
       italics: false,
       fontSize: 9.5
     },
-    { text: inFonts(`Record of the assessment: ${r.tag}`), style: 'h1', pageBreak: 'before' },
-    { text: inFonts(`${r.kind}. ${signed}`), margin: [0, 2, 0, 6] },
+    { text: title(`Record of the assessment: ${r.tag}`), style: 'h1', pageBreak: 'before' },
+    { text: paragraph(`${r.kind}. ${signed}`), margin: [0, 2, 0, 6] },
     ...(release?.chain
       ? [
           {
             columns: [
               { qr: sealText(release), fit: 84, width: 96 },
               {
-                text: `Record ${release.seq ?? ''} of the yard. Its link in the chain of all records, by which it is found again: ${release.chain}`,
+                text: paragraph(
+                  `Record ${release.seq ?? ''} of the yard. Its link in the chain of all records, by which it is found again: ${release.chain}`
+                ),
                 fontSize: 8.5
               }
             ],
@@ -115,8 +129,8 @@ export async function recordPdf(
       : []),
     ...(r.figures ?? []).flatMap((f): Content[] => [
       heading(f.title),
-      { svg: figureSvg(f), width: 440 },
-      { text: inFonts(`${f.says}.`), fontSize: 9.5 }
+      pictured({ svg: figureSvg(f), width: 440 }, { type: 'Figure', alt: `${f.title}: ${f.says}.` }),
+      { text: paragraph(`${f.says}.`), fontSize: 9.5 }
     ]),
     heading('Findings'),
     table(
@@ -154,19 +168,23 @@ export async function recordPdf(
     ...pairs(pictures).map((pair): Content => ({
       columns: pair.map((p) => ({
         stack: [
-          { image: p.image, fit: [240, 200] },
-          { text: inFonts(`${p.label}, ${p.at.slice(0, 16).replace('T', ' ')}`), fontSize: 9 }
+          pictured({ image: p.image, fit: [240, 200] as [number, number] }, { type: 'Figure', alt: p.label }),
+          { text: tagged(`${p.label}, ${p.at.slice(0, 16).replace('T', ' ')}`, { type: 'Caption' }), fontSize: 9 }
         ],
         margin: [0, 0, 0, 10]
       })),
       columnGap: 16,
       unbreakable: true
     })),
-    ...(more ? [{ text: inFonts(`${more} more are in the bundle of this assessment.`) }] : [])
+    ...(more ? [{ text: paragraph(`${more} more are in the bundle of this assessment.`) }] : [])
   ];
   const definition: TDocumentDefinitions = {
     info: { title: `Record ${r.tag}` },
     language: 'en',
+    // Read out, it has headings, lists, tables and words for its pictures; page feet and rules are left out.
+    tagged: true,
+    displayTitle: true,
+    version: '1.7',
     // A heading stays with what it is the heading of.
     pageBreakBefore: (node, nodes) =>
       node.headlineLevel === 1 &&

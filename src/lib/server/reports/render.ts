@@ -2,6 +2,7 @@ import pdfmake from 'pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { createRequire } from 'node:module';
 import path from 'node:path';
+import { tellTags } from './tagging.ts';
 
 const require = createRequire(path.join(process.cwd(), 'package.json'));
 const face = (file: string): string => require.resolve(`@fontsource/${file}.woff`);
@@ -29,6 +30,7 @@ function prepare(): void {
   // Nothing is fetched: the fonts are local and a record holds no addresses.
   pdfmake.setUrlAccessPolicy(() => false);
   pdfmake.setLocalAccessPolicy((file: string) => file.includes('@fontsource'));
+  tellTags();
   ready = true;
 }
 

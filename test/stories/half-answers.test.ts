@@ -115,3 +115,26 @@ it('held back between coupling and pump, a filter that was clean before that is 
   expect(moves(b)[0]).toBe('Fuel filters');
   expect(open(b.read('fuel.filter', 'clean'))).toContain('fuel-line');
 });
+
+describe('cylinders that could not be read', () => {
+  const halves = [
+    ['plugs', 'plugs.read', ['normal'], 'Read the other plugs too'],
+    ['spark', 'spark.result', 'good', 'Spark of the other cylinders'],
+    ['compression', 'compression.pressure', 860e3, 'Compression of the other cylinders']
+  ] as const;
+  it.each(halves)(
+    '%s: asked for at once, and before it runs once it was asked for in vain',
+    (station, item, good, ask) => {
+      const b = readyToRun(two, 'neglected', [station]);
+      const more = { conditions: { throttle: 'open', bores: 'dry', path: 'tester', light: 'shade' } } as const;
+      b.read(item, good as never, { cylinder: 1, ...more });
+      const first = (): { title: string; class: number } => b.assessed().moves[0]!;
+      expect(first()).toMatchObject({ title: ask, class: 3 });
+      b.read(item, 'unknown' as never, { cylinder: 2 });
+    expect(first().class).toBe(3);
+    b.read(item, 'unknown' as never, { cylinder: 3 });
+      expect(first()).toMatchObject({ title: ask, class: 9 });
+      expect(b.assessed().stations.find((s) => s.id === station)?.condition).toBe('cannot-tell');
+    }
+  );
+});

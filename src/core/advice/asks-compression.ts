@@ -16,7 +16,8 @@ import { stationOf } from '../stations/items.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
 import { isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { crankedWeaklyTwice, turnsByStarter, underLoad } from './asks-cranking.ts';
-import { asked, at, goOn, job, look, lookEach, repeat, type Asks, type AskRule } from './ask.ts';
+import { asked, at, job, look, lookEach, repeat, type Asks, type AskRule } from './ask.ts';
+import { others } from './asks-others.ts';
 
 const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
@@ -245,13 +246,14 @@ export const compressionAsks: Asks = {
   'compression.order': [again(', in the reverse order')],
   'compression.in-soak': [again(', a day after the soak', { from: soakOver })],
   'compression.bores': [again(', noted as oiled', { conditions: { bores: 'oiled' } })],
-  'compression.missing': [
-    goOn('Compression of the other cylinders', 'compression', 3, {
-      items: ['compression.pressure'],
-      // With the throttle in doubt the whole test is made again, the others with it.
-      open: (c, f) => !cranksWeakly(c) && !(f.values as TestFacts['missing']).throttleDoubted
-    })
-  ],
+  'compression.missing': others(
+    'Compression of the other cylinders',
+    'compression',
+    3,
+    ['compression.pressure', 'compression.pulls'],
+    // With the throttle in doubt the whole test is made again, the others with it.
+    (c, f) => !cranksWeakly(c) && !(f.values as TestFacts['missing']).throttleDoubted
+  ),
   'compression.low': untilSoaked(
     again('', {
       only: ['watch', 'cannot-tell'],

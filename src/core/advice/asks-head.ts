@@ -15,6 +15,7 @@ import { compressionAsks, leakDown, scoredLeak } from './asks-compression.ts';
 import { harmAsks } from './asks-harm.ts';
 import { sparkAsks } from './asks-spark.ts';
 import { asked, at, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+import { others } from './asks-others.ts';
 import { underLoad } from './asks-cranking.ts';
 
 const hasCarburettor = (c: Context): boolean =>
@@ -102,7 +103,7 @@ const crown: AskRule = look(
 
 /** What plugs, starter, spark and compression ask for, in the trade's order. C: common practice. */
 export const headAsks: Asks = {
-  'plugs.missing': [goOn('Read the other plugs too', 'plugs', 3, { items: ['plugs.read'] })],
+  'plugs.missing': others('Read the other plugs too', 'plugs', 3, ['plugs.read']),
   'plugs.read': [...tooMuchFuel, crown],
   'plugs.cleaned': tooMuchFuel,
   'plugs.water': [

@@ -1,9 +1,9 @@
 import { askedAfter } from '../findings/asked-after.ts';
-import { cylindersOf, type Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { ItemId } from '../stations/items.ts';
 import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
-import { asked, at, goOn, job, look, type Asks, type AskRule } from './ask.ts';
+import { asked, at, job, look, type Asks, type AskRule } from './ask.ts';
+import { others } from './asks-others.ts';
 
 /** Corroded ends are made bright, and then the spark tells whether that was it; where it was never looked at, it is looked at in its turn. */
 const afterBright = (part: string, seen: ItemId): AskRule =>
@@ -22,25 +22,9 @@ const afterBright = (part: string, seen: ItemId): AskRule =>
 const figure = (title: string, item: ItemId): AskRule =>
   look(title, [item], 10, { only: ['watch', 'cannot-tell'], conditions: { engine: 'cold' } });
 
-/** Somebody was asked of every cylinder whether it sparks, in this round of looks. */
-const allAsked = (c: Context): boolean =>
-  cylindersOf(c).every(
-    (cylinder) => c.record.all('spark.result', { cylinder, fromRound: c.record.round('spark.result') }).length > 0
-  );
-
 /** What cylinders that nobody looked at, lead, coil, charge coil and trigger ask for where they were looked at or measured. C: common practice. */
 export const sparkSeenAsks: Asks = {
-  'spark.missing': [
-    goOn('Spark of the other cylinders', 'spark', 2, {
-      items: ['spark.result'],
-      open: (c) => !cranksWeakly(c) && !allAsked(c)
-    }),
-    // Asked, and could not be told: still open, and before it is started.
-    look('Spark of the other cylinders', ['spark.result'], 2, {
-      late: 'start',
-      open: (c) => !cranksWeakly(c) && allAsked(c)
-    })
-  ],
+  'spark.missing': others('Spark of the other cylinders', 'spark', 2, ['spark.result'], (c) => !cranksWeakly(c)),
   // Seen at the look-over only: it waits with the other work; once spark was looked for there, it comes first.
   'spark.damaged-lead': [
     afterBright('lead', 'spark.leadLook'),

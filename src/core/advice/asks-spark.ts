@@ -3,7 +3,7 @@ import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { groundAsked, groundUntried, pointsDone } from '../stations/spark/analyse.ts';
-import { isSlow, sparkWork } from '../stations/spark/measure.ts';
+import { isSlow, isWarm, sparkWork } from '../stations/spark/measure.ts';
 import { timingFacts } from '../stations/spark/measured.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
 import { onPlug, ownPartsTried } from '../stations/spark/own-parts.ts';
@@ -334,7 +334,16 @@ export const sparkAsks: Asks = {
             items: [`spark.${winding}` as const]
           }
         ),
-        job('coil', { only: ['fault'] })
+        job('coil', { only: ['fault'] }),
+        // It sparks all the same: whether it does so hot is seen once it is.
+        look((_, f) => `Spark once it is hot${at(f)}`, ['spark.result'], 3, {
+          only: ['watch'],
+          late: 'release',
+          conditions: { engine: 'warm' },
+          open: (c, f) =>
+            c.record.value('run.outcome') === 'ran' &&
+            !c.record.all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder }).some(isWarm)
+        })
       ]
     ])
   ),

@@ -102,11 +102,12 @@ export interface SparkFacts {
   voltage: VoltageRow;
   /** Warm against cold, both at 20 °C: share less (a short) or more (an open joint). */
   'warm-winding': WindingRow & { readonly warmOverCold: number };
-  winding: WindingRow;
+  /** `sparks`: outside its range, and what it makes is as it should be. */
+  winding: WindingRow & { readonly sparks?: true };
   /** No way through it at all: wire or joint is broken, whatever the manual asks. */
-  'open-winding': WindingRow;
+  'open-winding': WindingRow & { readonly sparks?: true };
   /** Next to nothing, where such a winding has tens of ohms and more. */
-  'shorted-winding': WindingRow;
+  'shorted-winding': WindingRow & { readonly sparks?: true };
   /** Readings that do not agree with one another. */
   'scattered-winding': WindingRow;
   /** Ω at 20 °C, least and most between cylinders. */

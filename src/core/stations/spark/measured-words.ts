@@ -29,6 +29,8 @@ function windingBecause(r: WindingRow, units: System): Because {
   };
 }
 
+/** Of a winding outside its range that does what it is there for. */
+const SPARKS = 'Buy nothing for a figure: note it, and look at the spark again once it is hot.';
 const sayTiming = (x: number): string => `${Math.abs(x).toFixed(0)}° ${x < 0 ? 'after' : 'before'} top`;
 
 /** What is said of voltage, windings, points and timing: of what a meter, a gauge or a mark showed. */
@@ -105,16 +107,23 @@ export const measuredWords: Pick<
     found:
       condition === 'sound'
         ? `The ${windingName(r)} is within the manual’s range.`
-        : `The ${windingName(r)} is ${ohms(r.ohms20, units)} at 20 °C, ${condition === 'fault' ? 'outside' : 'so close outside that meter and temperature may explain it:'} the manual’s ${sayLimit(r.limit!, units)}.`,
+        : `The ${windingName(r)} is ${ohms(r.ohms20, units)} at 20 °C, ${condition === 'fault' || r.sparks ? 'outside' : 'so close outside that meter and temperature may explain it:'} the manual’s ${sayLimit(r.limit!, units)}${r.sparks ? ', and it sparks all the same' : ''}.`,
     ...(condition === 'cannot-tell'
-      ? { advice: 'Read it again, leads touched together first, its temperature noted.' }
-      : {}),
+      ? {
+          advice: `Read it again, leads touched together first, its temperature noted${r.sparks ? '; nothing is bought for it yet' : ''}.`
+        }
+      : r.sparks
+        ? { advice: SPARKS }
+        : {}),
     because: windingBecause(r, units)
   }),
   'open-winding': ({ values: r, condition }, _, units) => ({
-    found: `The ${windingName(r)} reads ${ohms(r.ohms20, units)}: no way through it.`,
-    advice:
-      condition === 'fault'
+    found: `The ${windingName(r)} reads ${ohms(r.ohms20, units)}: no way through it${r.sparks ? ', and it sparks all the same' : ''}.`,
+    advice: r.sparks
+      ? condition === 'watch'
+        ? SPARKS
+        : 'Try the meter’s leads against each other, see that these are its two ends, and read it again.'
+      : condition === 'fault'
         ? 'Try the meter’s leads against each other first; then renew it.'
         : 'Some coils hold a diode or their driver and read so when they are good: only the manual’s way of measuring it decides.',
     because: practice(
@@ -128,7 +137,11 @@ export const measuredWords: Pick<
   'shorted-winding': ({ values: r, condition }, _, units) => ({
     found: `The ${windingName(r)} reads ${ohms(r.ohms20, units)}: a short, or the wrong two wires.`,
     advice:
-      condition === 'fault' ? 'It repeats: renew it.' : 'Find its two ends in the wiring diagram and read it again.',
+      condition === 'fault'
+        ? 'It repeats: renew it.'
+        : condition === 'watch'
+          ? SPARKS
+          : 'Find its two ends in the wiring diagram and read it again.',
     because: practice(
       [`${windingName(r)}: ${ohms(r.ohms20, units)}`],
       'such a winding has far more wire than that; a reading next to nothing is repeated before it is believed.',

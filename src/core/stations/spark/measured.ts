@@ -6,6 +6,7 @@ import { judgedBy } from '../../findings/limit.ts';
 import { accusedParts } from './accused.ts';
 import type { SparkFact } from './facts.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
+import { sparksAnyway } from './sparks-anyway.ts';
 import { voltages } from './voltage.ts';
 import {
   BETWEEN,
@@ -84,6 +85,17 @@ function windingOf(c: Context, row: WindingRow): SparkFact[] {
   return out;
 }
 
+/** Read once it is read again, and then watched: the coil of a cylinder that sparks is bought for no figure. */
+function asItSparks(c: Context, f: SparkFact): SparkFact {
+  const measured = f.kind === 'winding' || f.kind === 'open-winding' || f.kind === 'shorted-winding';
+  if (!measured || f.condition !== 'fault' || !sparksAnyway(c, f.values.winding, f.cylinder)) return f;
+  return {
+    ...f,
+    condition: f.values.repeated < 2 ? 'cannot-tell' : 'watch',
+    values: { ...f.values, sparks: true }
+  };
+}
+
 /** Windings against the manual's range, between cylinders, and cold against warm. */
 export function windingFacts(c: Context): SparkFact[] {
   const rows = windingRows(c);
@@ -103,7 +115,7 @@ export function windingFacts(c: Context): SparkFact[] {
       }
     ];
   });
-  return [...rows.flatMap((row) => windingOf(c, row)), ...between];
+  return [...rows.flatMap((row) => windingOf(c, row)).map((f) => asItSparks(c, f)), ...between];
 }
 
 /** What is known of points that are closed: resistance, Ω, and how they look, since they were cleaned last. */

@@ -85,6 +85,9 @@
     <div class="panel p-3">
       <h2>What it points to</h2>
       <div aria-live="polite" class="mt-1 min-h-24">
+        {#if here?.condition === 'cannot-tell' && findings.every((f) => f.condition === 'sound')}<p class="text-sm">
+            What was seen is good; it is not the whole of this check.
+          </p>{/if}
         {#each findings as f (f.id)}<FindingCard finding={f} />{:else}<p class="text-sm">
             {recorded
               ? 'What is recorded here says nothing by itself yet.'

@@ -2,7 +2,9 @@ import { askedAfter } from '../findings/asked-after.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { ItemId } from '../stations/items.ts';
 import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
-import { asked, at, job, look, type Asks, type AskRule } from './ask.ts';
+import { isWarm } from '../stations/spark/measure.ts';
+import { windingIds, windings } from '../stations/spark/windings.ts';
+import { asked, at, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 import { others } from './asks-others.ts';
 
 /** Corroded ends are made bright, and then the spark tells whether that was it; where it was never looked at, it is looked at in its turn. */
@@ -38,3 +40,31 @@ export const figures: Readonly<Record<string, readonly AskRule[]>> = {
   charge: [figure('Charge coil, cold: its resistance, its temperature noted', 'spark.charge')],
   trigger: [figure('Trigger, cold: its resistance, its temperature noted', 'spark.trigger')]
 };
+
+/** By the winding that was measured. */
+export const windingAsks: Asks = Object.fromEntries(
+  windingIds.map((winding) => [
+    `spark.${winding}`,
+    [
+      repeat(
+        (_, f) => `Resistance of the ${windings[winding].label}${at(f)} again, leads touched together first`,
+        'spark',
+        3,
+        {
+          only: ['cannot-tell'],
+          items: [`spark.${winding}` as const]
+        }
+      ),
+      job('coil', { only: ['fault'] }),
+      // It sparks all the same: whether it does so hot is seen once it is.
+      look((_, f) => `Spark once it is hot${at(f)}`, ['spark.result'], 3, {
+        only: ['watch'],
+        late: 'release',
+        conditions: { engine: 'warm' },
+        open: (c, f) =>
+          c.record.value('run.outcome') === 'ran' &&
+          !c.record.all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder }).some(isWarm)
+      })
+    ]
+  ])
+);

@@ -3,16 +3,16 @@ import type { Finding } from '../findings/finding.ts';
 import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { groundAsked, groundUntried, pointsDone } from '../stations/spark/analyse.ts';
-import { isSlow, isWarm, sparkWork } from '../stations/spark/measure.ts';
+import { isSlow, sparkWork } from '../stations/spark/measure.ts';
 import { timingFacts } from '../stations/spark/measured.ts';
 import { accusedParts } from '../stations/spark/accused.ts';
 import { onPlug, ownPartsTried } from '../stations/spark/own-parts.ts';
 import { isolation, packUntried, pastPlug } from '../stations/spark/isolation.ts';
 import { sparkSeen } from '../stations/spark/seen.ts';
-import { windingIds, windingRows, windings } from '../stations/spark/windings.ts';
+import { windingRows } from '../stations/spark/windings.ts';
 import { asked, at, job, look, repeat, trial, type Asks, type AskRule } from './ask.ts';
 import { underLoad } from './asks-cranking.ts';
-import { figures, sparkSeenAsks } from './asks-spark-seen.ts';
+import { figures, sparkSeenAsks, windingAsks } from './asks-spark-seen.ts';
 
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
 
@@ -321,32 +321,7 @@ export const sparkAsks: Asks = {
   'spark.stray-lead': [job('lead')],
   'spark.stray-cap': [job('lead')],
   'spark.unsteady': [repeat('Spark again, watched for a minute', 'spark', 3, { items: ['spark.steady'] })],
-  ...Object.fromEntries(
-    windingIds.map((winding) => [
-      `spark.${winding}`,
-      [
-        repeat(
-          (_, f) => `Resistance of the ${windings[winding].label}${at(f)} again, leads touched together first`,
-          'spark',
-          3,
-          {
-            only: ['cannot-tell'],
-            items: [`spark.${winding}` as const]
-          }
-        ),
-        job('coil', { only: ['fault'] }),
-        // It sparks all the same: whether it does so hot is seen once it is.
-        look((_, f) => `Spark once it is hot${at(f)}`, ['spark.result'], 3, {
-          only: ['watch'],
-          late: 'release',
-          conditions: { engine: 'warm' },
-          open: (c, f) =>
-            c.record.value('run.outcome') === 'ran' &&
-            !c.record.all('spark.result', f.cylinder === undefined ? {} : { cylinder: f.cylinder }).some(isWarm)
-        })
-      ]
-    ])
-  ),
+  ...windingAsks,
   'spark.hot-primary': [
     look((_, f) => `Swap its coil with a good one${at(f)}, while it is hot`, ['spark.coilSwap'], 15, {
       needs: 'crank',

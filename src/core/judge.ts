@@ -6,10 +6,11 @@ import type { Context } from './findings/context.ts';
 import { keep } from './findings/keep.ts';
 import { saidFindings } from './stations/said.ts';
 import { unmendedFindings } from './stations/unmended.ts';
+import { conditionOfCheck } from './stations/condition.ts';
 import { judgings } from './stations/judging.ts';
 import { stations, stationsFor } from './stations/register.ts';
 import type { StationId } from './stations/items.ts';
-import { gravest, type Condition, type Finding } from './findings/finding.ts';
+import type { Condition, Finding } from './findings/finding.ts';
 import type { SurveyFile } from './record/survey-file.ts';
 import type { Shown, System } from './units/index.ts';
 
@@ -35,13 +36,6 @@ export const findingsFor = (c: Context, of: (station: StationId) => boolean = ()
     .filter(of)
     .flatMap((s) => [...keep(c, judgings[s].analyse), ...unmendedFindings(c, s), ...saidFindings(c, s)]);
 
-/** The gravest of its findings; a check of which only something aside was seen is not sound by that. */
-function conditionOf(c: Context, id: StationId, mine: readonly Finding[]): Condition {
-  const { aside } = judgings[id];
-  const told = mine.filter((f) => f.condition !== 'sound' || !aside?.(c, f));
-  return told.length || !mine.length ? gravest(told.map((f) => f.condition)) : 'cannot-tell';
-}
-
 /**
  * The first stage: judges what was read. Pure; the clock, the units and what fits a compression test are passed in.
  */
@@ -55,7 +49,7 @@ export function judge(survey: SurveyFile, now: Date, units: System, fitLeaks?: L
     return {
       id,
       title: stations[id].title,
-      condition: conditionOf(context, id, mine),
+      condition: conditionOfCheck(context, id, mine),
       findings: mine,
       ...(sounding ? { sounding } : {})
     };

@@ -25,6 +25,8 @@ it.each(asides)('%s makes no check sound', (_, profile, station, what, value, mo
   const b = new Bench(profile, 'neglected', { yearsIdle: 0 });
   b.read(what, value as ReadingValue<typeof what>, more).read(what, value as ReadingValue<typeof what>, more);
   expect(conditionOf(b, station)).not.toBe('sound');
+  const gate = b.assessed().gates.find((g) => g.id === `station.${station}`)!;
+  expect(gate).toMatchObject({ condition: 'cannot-tell', passes: false });
 });
 
 it('what shows the whole of it does', () => {

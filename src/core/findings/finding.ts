@@ -61,3 +61,9 @@ export const gravest = (list: readonly Condition[]): Condition =>
   list.reduce<Condition>((worst, c) => (weight[c] > weight[worst] ? c : worst), 'not-looked-at');
 
 export const byGravity = (a: Finding, b: Finding): number => weight[b.condition] - weight[a.condition];
+
+/** Whether a check cannot tell though all that was found of it is good: only a part of it was seen. */
+export const partlySeen = (condition: Condition, mine: readonly Finding[]): boolean =>
+  condition === 'cannot-tell' && mine.length > 0 && mine.every((f) => f.condition === 'sound');
+
+export const PARTLY_SEEN = 'What was seen is good; it is not the whole of this check.';

@@ -6,11 +6,12 @@ import { doBy, sayDoBy, type DoBy } from '../jobs/do-by.ts';
 import { workedSince } from '../jobs/work.ts';
 import type { Step } from '../plan/plan.ts';
 import { saySecondLook, secondLooks } from '../plan/second-look.ts';
+import { conditionOfCheck } from '../stations/condition.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import { complaintsOf, openComplaints, saidWords } from '../stations/said.ts';
 import type { StationId } from '../stations/items.ts';
 import { trayLeft, trayOf } from '../tray/tray.ts';
-import { gravest, kindOf, type Condition, type Finding } from '../findings/finding.ts';
+import { kindOf, PARTLY_SEEN, partlySeen, type Condition, type Finding } from '../findings/finding.ts';
 
 export interface Gate {
   readonly id: string;
@@ -108,12 +109,12 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
   for (const s of stationsFor(c.survey.engine.profile)) {
     // What is only said of it has a gate of its own.
     const mine = found.filter((f) => f.station === s && f.condition !== 'not-looked-at');
-    const seen = gravest(mine.map((f) => f.condition));
+    const seen = conditionOfCheck(c, s, mine);
     const untried = seen === 'sound' ? stations[s].untried?.(c) : undefined;
     const condition = untried ? 'cannot-tell' : seen;
     const worst = mine.filter((f) => f.condition === condition);
-    const opens =
-      condition === 'watch' || condition === 'cannot-tell' || (condition === 'not-looked-at' && !mustBeSeen(s));
+    const unseen = condition === 'not-looked-at' || partlySeen(seen, mine);
+    const opens = unseen ? !mustBeSeen(s) : condition === 'watch' || condition === 'cannot-tell';
     // Watched, and every one of them has a date: that opens it, with the dates on it.
     const dated = condition === 'watch' ? worst.map((f) => dates.get(kindOf(f.id))) : [];
     const later = dated.length && dated.every((d) => d !== undefined) ? dated.map((d) => sayLater(c, d)) : undefined;
@@ -121,9 +122,11 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
       ? untried
       : worst.length
         ? worst.map((f) => f.sentence).join(' ')
-        : mustBeSeen(s)
-          ? 'Not looked at; it must be before the engine goes back.'
-          : 'Not looked at.';
+        : partlySeen(seen, mine)
+          ? PARTLY_SEEN
+          : mustBeSeen(s)
+            ? 'Not looked at; it must be before the engine goes back.'
+            : 'Not looked at.';
     const made = gate(c, `station.${s}`, stations[s].title, condition, sentence, opens, s);
     list.push(later ? { ...made, passes: true, later, sentence: `${sentence} ${later.join(' ')}` } : made);
   }

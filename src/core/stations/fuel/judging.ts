@@ -1,5 +1,6 @@
 import type { Judging } from '../station.ts';
 import { spoken } from '../../findings/fact.ts';
+import { ranWellAfter } from '../../findings/ran.ts';
 import { show } from '../../units/index.ts';
 import { fuelAge } from './age.ts';
 import { analyse } from './analyse.ts';
@@ -7,8 +8,8 @@ import { words } from './words.ts';
 
 export const judging = {
   analyse: (c) => spoken('fuel', analyse(c), words, c.units),
-  // How old it is says nothing of what carries it.
-  aside: (_, { id }) => id === 'fuel.age',
+  // How old it is says nothing of what carries it, until it ran on it.
+  aside: (c, { id }) => id === 'fuel.age' && !ranWellAfter(c),
   sounding: (c) => {
     const { months, assumed } = fuelAge(c);
     if (months === undefined || assumed) return undefined;

@@ -4,7 +4,7 @@
   import { heldAgainst } from '$core/holds/against.ts';
   import { stations } from '$core/stations/register.ts';
   import type { StationId } from '$core/stations/items.ts';
-  import { byGravity } from '$core/findings/finding.ts';
+  import { byGravity, PARTLY_SEEN, partlySeen } from '$core/findings/finding.ts';
   import StationChart from '$lib/ui/drawing/StationChart.svelte';
   import HazardLines from '$lib/ui/marks/HazardLines.svelte';
   import Shape from '$lib/ui/marks/Shape.svelte';
@@ -85,9 +85,7 @@
     <div class="panel p-3">
       <h2>What it points to</h2>
       <div aria-live="polite" class="mt-1 min-h-24">
-        {#if here?.condition === 'cannot-tell' && findings.every((f) => f.condition === 'sound')}<p class="text-sm">
-            What was seen is good; it is not the whole of this check.
-          </p>{/if}
+        {#if here && partlySeen(here.condition, findings)}<p class="text-sm">{PARTLY_SEEN}</p>{/if}
         {#each findings as f (f.id)}<FindingCard finding={f} />{:else}<p class="text-sm">
             {recorded
               ? 'What is recorded here says nothing by itself yet.'

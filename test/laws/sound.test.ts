@@ -10,6 +10,14 @@ const four = engines['an injected four-stroke']!;
 const conditionOf = (b: Bench, id: StationId): string | undefined =>
   b.judged().stations.find((s) => s.id === id)?.condition;
 
+const manual = {
+  'spark.primary': { value: 0.3, to: 0.5 },
+  'spark.charge': { value: 400, to: 600 },
+  'spark.timing': { value: 5 },
+  'compression.lashIn': { value: 0.1e-3, to: 0.2e-3 },
+  'run.idle': { value: 700, to: 800 }
+};
+
 /** Law 2: sound is said only of what was seen. One part of a check, or its age, is not the check. */
 const asides: readonly [string, Profile, StationId, ItemId, unknown, { cylinder: number }?][] = [
   ['the age of an impeller', two, 'cooling', 'cooling.impellerAge', 0],
@@ -18,11 +26,17 @@ const asides: readonly [string, Profile, StationId, ItemId, unknown, { cylinder:
   ['fuel that is a month old', four, 'fuel', 'fuel.age', 1],
   ['a flat head face', four, 'compression', 'compression.flatness', 0.01e-3],
   ['one tight cylinder of two', two, 'compression', 'compression.leakdown', 0.05, { cylinder: 1 }],
+  ['a coil within its range', two, 'spark', 'spark.primary', 0.4, { cylinder: 1 }],
+  ['a charge coil within its range', two, 'spark', 'spark.charge', 500],
+  ['timing by the marks', four, 'spark', 'spark.timing', 5],
+  ['the lash of one valve', four, 'compression', 'compression.lashIn', 0.15e-3, { cylinder: 1 }],
+  ['an idle speed', four, 'run', 'run.idle', 750],
   ['the temperature of a run', two, 'run', 'run.temperature', 330],
   ['the volts of a run', four, 'run', 'run.volts', 14.2]
 ];
 it.each(asides)('%s makes no check sound', (_, profile, station, what, value, more) => {
   const b = new Bench(profile, 'neglected', { yearsIdle: 0 });
+  b.survey = { ...b.survey, engine: { ...b.survey.engine, manual } };
   b.read(what, value as ReadingValue<typeof what>, more).read(what, value as ReadingValue<typeof what>, more);
   expect(conditionOf(b, station)).not.toBe('sound');
   const gate = b.assessed().gates.find((g) => g.id === `station.${station}`)!;

@@ -1,6 +1,7 @@
 import type { Judging } from '../station.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { spoken } from '../../findings/fact.ts';
+import { kindOf } from '../../findings/finding.ts';
 import { show } from '../../units/index.ts';
 import { analyseTest } from './analyse.ts';
 import { compare } from './compare.ts';
@@ -9,6 +10,14 @@ import { leakDownWords, leakWords } from './leak-words.ts';
 import { analyseLeak } from './leak.ts';
 import { analyseLeakDown } from './leakdown.ts';
 import { testWords } from './words.ts';
+
+/** Of a part, whatever the cylinder above it holds. */
+const parts: ReadonlySet<string> = new Set([
+  'compression.flatness',
+  'compression.lash-intake',
+  'compression.lash-exhaust',
+  'compression.crankcase'
+]);
 
 /** Whether leak-down was read of some cylinders, and nothing of the others. */
 const partlyLeakTested = (c: Context): boolean =>
@@ -25,8 +34,7 @@ export const judging = {
       ...(leak ? spoken('compression', leak, leakWords, c.units) : [])
     ];
   },
-  aside: (c, { id }) =>
-    id === 'compression.flatness' || (id.startsWith('compression.leakdown.') && partlyLeakTested(c)),
+  aside: (c, { id }) => parts.has(kindOf(id)) || (id.startsWith('compression.leakdown.') && partlyLeakTested(c)),
   sounding: (c) => {
     const found = compare(c);
     return found && show(Math.min(...found.rows.map((r) => r.mean)), 'pressure', c.units, stepOf(found.instrument));

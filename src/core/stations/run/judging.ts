@@ -8,7 +8,7 @@ import { words } from './words.ts';
 export const judging = {
   analyse: (c) => spoken('run', analyse(c), words, c.units),
   // A run is sound by how it ended.
-  aside: (_, { id }) => id === 'run.heat' || id === 'run.charge',
+  aside: (_, { id }) => id !== 'run.ran',
   sounding: (c) => {
     const minutes = known(c.record.value('run.minutes'));
     return minutes === undefined ? undefined : show(minutes, 'minutes', c.units);

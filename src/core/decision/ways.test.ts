@@ -33,6 +33,12 @@ describe('troubles with more than one way out', () => {
     for (const cylinder of [1, 2]) b.read('spark.result', 'good', { cylinder, conditions: { path: 'tester' } });
     expect(ways(b)[0]!.closed).toMatch(/First the power head/);
   });
+  it('the timing and one tight cylinder of two are no sound head', () => {
+    const b = new Bench(twin).read('look.case', 'stain');
+    b.survey = { ...b.survey, engine: { ...b.survey.engine, manual: { 'spark.timing': { value: 5 } } } };
+    b.read('spark.timing', 5).read('compression.leakdown', 0.04, { cylinder: 1 });
+    for (const w of ways(b)) expect(w.closed).toMatch(/First the power head/);
+  });
   it('missing controls: bought or a tiller instead; no tiller on a large engine, none asked where there is one', () => {
     const of = (p: Profile) => ways(new Bench({ ...p, absent: ['controls', 'harness'] }));
     expect(of(twin).map((w) => [w.id, w.closed === undefined])).toEqual([

@@ -4,6 +4,7 @@ import type { Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import { pertMean, type Three } from '../physics/pert.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';
+import { seenGood } from '../stations/condition.ts';
 
 /** One way out of a trouble that has several. Plain data; money in cr, minutes of hands. */
 export interface Way {
@@ -45,12 +46,14 @@ const fault = (found: readonly Finding[], id: string): boolean =>
 /** Nothing is spent on a leg before the head above it is known to be worth it: it ran, or has compression and spark. */
 function headFirst(c: Context, found: readonly Finding[]): string | undefined {
   if (c.record.value('run.outcome') === 'ran') return undefined;
-  const proved = (['compression', 'spark'] as const).every(
-    (station) =>
+  const proved = (['compression', 'spark'] as const).every((station) => {
+    const mine = found.filter((f) => f.station === station);
+    return (
       c.record.touched(station) &&
-      found.some((f) => f.station === station && f.condition === 'sound') &&
-      !found.some((f) => f.station === station && (f.condition === 'fault' || f.condition === 'held'))
-  );
+      seenGood(c, station, mine) &&
+      !mine.some((f) => f.condition === 'fault' || f.condition === 'held')
+    );
+  });
   return proved
     ? undefined
     : 'First the power head: compression and spark, or a run. Until then nothing is spent on the leg.';

@@ -131,8 +131,8 @@ describe('cylinders that could not be read', () => {
       const first = (): { title: string; class: number } => b.assessed().moves[0]!;
       expect(first()).toMatchObject({ title: ask, class: 3 });
       b.read(item, 'unknown' as never, { cylinder: 2 });
-    expect(first().class).toBe(3);
-    b.read(item, 'unknown' as never, { cylinder: 3 });
+      expect(first().class).toBe(3);
+      b.read(item, 'unknown' as never, { cylinder: 3 });
       expect(first()).toMatchObject({ title: ask, class: 9 });
       expect(b.assessed().stations.find((s) => s.id === station)?.condition).toBe('cannot-tell');
     }

@@ -202,3 +202,18 @@ describe('leak-down into the oil of a soak', () => {
     expect(said(leaks(leaks(soaked(), 0.5).wait(30), 0.08))).toEqual([]);
   });
 });
+
+describe('leak-down of one cylinder, and nothing of the others', () => {
+  const told = (cylinders: readonly number[], share: number | 'unknown' = 0.05): Bench =>
+    cylinders.reduce(
+      (b, cylinder) => b.read('compression.leakdown', share, { cylinder }),
+      readyToRun(two, 'neglected', ['compression'])
+    );
+  const asked = (b: Bench): number | undefined =>
+    b.assessed().moves.find((m) => m.title === 'Compression, every cylinder')?.class;
+  it('the compression of the rest is a cheap decisive check that was not made', () => {
+    expect(asked(told([1]))).toBe(6);
+    expect(asked(told([1, 2, 3], 'unknown'))).toBe(6);
+    expect(asked(told([1, 2, 3]))).toBe(9);
+  });
+});

@@ -1,4 +1,4 @@
-import type { Context } from '../findings/context.ts';
+import { cylindersOf, type Context } from '../findings/context.ts';
 import { monthsSince, SEASON } from '../findings/elapsed.ts';
 import type { Instant } from '../units/instant.ts';
 import type { Action } from '../holds/hold.ts';
@@ -42,6 +42,13 @@ function lookedOver(c: Context): boolean {
 }
 
 const running = (c: Context): boolean => c.record.value('run.outcome') === 'ran';
+/** Leak-down told of every cylinder says what a gauge would; of one alone, nothing of the rest. */
+const leakDownEverywhere = (c: Context): boolean => {
+  const all = cylindersOf(c);
+  const told = (cylinder: number): boolean =>
+    (c.record.value('compression.leakdown', cylinder) ?? 'unknown') !== 'unknown';
+  return all.length > 0 && all.every(told);
+};
 /** Laid up properly and back in spring: levels, fuel and water before anything is opened. */
 const sound = (c: Context): boolean =>
   c.survey.assessment.kind === 'spring-return' && c.survey.engine.history.laidUp === 'yes';
@@ -127,7 +134,8 @@ const rules: readonly Rule[] = [
     station: 'compression',
     minutes: 10,
     because: 'It says whether the power head is worth the rest.',
-    made: ['compression.pressure', 'compression.pulls', 'compression.leakdown'],
+    made: ['compression.pressure', 'compression.pulls'],
+    madeBy: leakDownEverywhere,
     needs: 'crank',
     when: opened
   },

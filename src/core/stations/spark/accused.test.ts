@@ -51,6 +51,11 @@ describe('a part that a trial found guilty stays on the list until it is mended'
     expect(outside(looked(twin(), 'none')).ids()).toContain('spark.part-charge:fault');
     expect(outside(twin()).assessed().steps).toEqual([]);
   });
+  it('outside the manual, and it dies in use though it sparks at the stand: the figure explains that', () => {
+    const b = looked(twin(), 'good').read('spark.triggerTest', 'outside');
+    expect(b.ids()).toContain('spark.part-trigger:watch');
+    expect(b.read('run.outcome', 'died').ids()).toContain('spark.part-trigger:fault');
+  });
 });
 
 describe('the flywheel', () => {

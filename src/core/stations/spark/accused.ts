@@ -5,6 +5,7 @@ import { isAfter } from '../../units/instant.ts';
 import { deadAt, showedAt, sparkTrials, type SparkPart } from './isolation.ts';
 import { sparks } from './measure.ts';
 import { sparkSeen } from './seen.ts';
+import { sparkGoodAt, sparksAnyway } from './sparks-anyway.ts';
 
 /** A part that a trial found guilty, and of which nothing says that it was mended since. */
 export interface Accused {
@@ -39,8 +40,11 @@ function goodEverywhere(c: Context, since?: string): boolean {
 /** What is to be said of a part that only a meter found. */
 function doubtOf(c: Context, part: SparkPart): Accused['doubt'] {
   if (!measured.has(part)) return undefined;
+  const all = cylindersOf(c);
+  if (sparksAnyway(c, all)) return 'sparks';
   const seen = sparkSeen(c);
-  if (goodEverywhere(c) && !seen.some((s) => s.mixed)) return 'sparks';
+  // It sparks at the stand and misses in use, or is lost when warm: the figure is what explains that.
+  if (sparkGoodAt(c, all) || seen.some((s) => s.failsWarm)) return undefined;
   // What feeds them all is not what one of them lacks.
   return part === 'charge' && seen.some((s) => s.result === 'good' && !s.mixed) ? 'another' : 'not-seen';
 }

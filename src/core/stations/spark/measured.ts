@@ -6,7 +6,7 @@ import { judgedBy } from '../../findings/limit.ts';
 import { accusedParts } from './accused.ts';
 import type { SparkFact } from './facts.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
-import { sparksAnyway } from './sparks-anyway.ts';
+import { fedBy, sparksAnyway } from './sparks-anyway.ts';
 import { voltages } from './voltage.ts';
 import {
   BETWEEN,
@@ -88,7 +88,7 @@ function windingOf(c: Context, row: WindingRow): SparkFact[] {
 /** Read once it is read again, and then watched: the coil of a cylinder that sparks is bought for no figure. */
 function asItSparks(c: Context, f: SparkFact): SparkFact {
   const measured = f.kind === 'winding' || f.kind === 'open-winding' || f.kind === 'shorted-winding';
-  if (!measured || f.condition !== 'fault' || !sparksAnyway(c, f.values.winding, f.cylinder)) return f;
+  if (!measured || f.condition !== 'fault' || !sparksAnyway(c, fedBy(c, f.values.winding, f.cylinder))) return f;
   return {
     ...f,
     condition: f.values.repeated < 2 ? 'cannot-tell' : 'watch',

@@ -79,7 +79,7 @@ describe('leak-down answers what asked for it', () => {
           entered: 'cylinder 2 leaks',
           by: leak(2, 0.42),
           finds: ['compression.low.2:fault', 'compression.leakdown.2:fault'],
-          says: /leak-down was heard: what it points to is opened next/,
+          says: /air leaves it: listen where it comes out, before anything is opened/,
           notSays: /Wet test or leak-down next/
         }
       ]

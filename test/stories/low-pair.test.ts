@@ -39,7 +39,7 @@ describe('neighbours that are low', () => {
     expect(b.said('compression.low')).toMatch(/Valve lash first/);
   });
   it('air out of the other’s hole speaks for both', () => {
-    expect(heard().said('compression.low.3')).toMatch(/leak-down was heard/);
+    expect(heard().said('compression.low.3')).toMatch(/its air was heard/);
   });
   it('the gasket renewed, both readings are of before: read again, nothing is suspected between them', () => {
     const b = heard().done('head-gasket');

@@ -18,6 +18,7 @@ import { isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { crankedWeaklyTwice, turnsByStarter, underLoad } from './asks-cranking.ts';
 import { asked, at, job, look, lookEach, repeat, type Asks, type AskRule } from './ask.ts';
 import { others } from './asks-others.ts';
+import { lowAgainButTight, lowThoughTight, timingMarks } from './asks-tight.ts';
 
 const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
 const several = (c: Context): boolean => cylindersOf(c).length > 1;
@@ -207,6 +208,7 @@ const soakForWet = job('soak', {
 
 /** Where its own lever lets pressure go, oil in the bore changes nothing that could be read. */
 const airOrOil: readonly AskRule[] = [
+  timingMarks,
   { ...leakDown, open: (c, f) => c.survey.engine.profile.decompression === 'fitted' && leakDown.open(c, f) },
   oilAll,
   leakDown
@@ -259,15 +261,19 @@ export const compressionAsks: Asks = {
       only: ['watch', 'cannot-tell'],
       title: (_, f) => `Compression again${at(f)}, ${underWhat(f)}`,
       // What was worked on since is read again as the proof of that.
-      open: (c, f) => !cranksWeakly(c) && !['oiled', 'worked'].includes(String((f.values as LowValues)?.doubt))
+      open: (c, f) =>
+        !cranksWeakly(c) &&
+        !['oiled', 'worked'].includes(String((f.values as LowValues)?.doubt)) &&
+        !lowAgainButTight(f)
     }),
+    ...lowThoughTight,
+    { ...whereOut, only: ['fault', 'watch'] },
     // Nothing is built on a reading that is still doubted.
     ...[{ ...lashIfValves, only: ['fault'] as const }, wet].map((r): AskRule => ({
       ...r,
       open: (c, f) => !gasketFirst(c, f.cylinder) && (f.values as LowValues)?.doubt !== 'worked' && r.open(c, f)
     })),
-    { ...leakDown, only: ['fault'], open: (c, f) => !lashFirst(c, f) && leakDown.open(c, f) },
-    whereOut
+    { ...leakDown, only: ['fault'], open: (c, f) => !lashFirst(c, f) && leakDown.open(c, f) }
   ),
   // Repeated a few times and still on the limit: the needle tells no more, air does.
   // Read off the shape of the pulls: before anybody answers for it, air says whether it is so.
@@ -308,6 +314,7 @@ export const compressionAsks: Asks = {
     job('belt', { open: (c, f) => beltJumped(c) && job('belt').open(c, f) }),
     ...airOrOil.map((r): AskRule => ({ ...r, open: (c, f) => !beltJumped(c) && r.open(c, f) }))
   ],
+  'compression.figure-belt': [again(', its belt on the marks')],
   'compression.nothing': [again(', hose and valve of the gauge first')],
   'compression.oiled': [dryAfterRun],
   // Every bore sealed by oil alike is no fault yet: what a soak or the run leaves of it is read before it goes back.

@@ -1,7 +1,7 @@
 import { complaintsOf } from '../stations/said.ts';
 import { known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
-import type { ItemId } from '../stations/items.ts';
+import { ofThisPart } from '../findings/renewed.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { watered } from '../stations/fuel/age.ts';
 import { lineState } from '../stations/fuel/line.ts';
@@ -11,6 +11,7 @@ import { oilWay } from '../stations/fuel/oil-way.ts';
 import { fuelTree, missedSide, type FuelPart } from '../stations/fuel/symptoms.ts';
 import { ofAnotherState, ranOnPortable, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
 import { hotUntil, runsAgain, sparkWhileHot } from '../stations/run/dies-warm.ts';
+import { drained, onceMore } from './asks-fuel-water.ts';
 import { injectionAsks } from './asks-injection.ts';
 import { airPlace, renewLine, whereAsks } from './asks-fuel-where.ts';
 import { asked, job, look, lookEach, repeat, trial, type Asks, type AskRule } from './ask.ts';
@@ -48,12 +49,16 @@ const whilePossible = (part: FuelPart, r: AskRule): AskRule => ({
   open: (c, f) => (fuelTree(c)?.parts.find((p) => p.id === part)?.state ?? 'open') === 'open' && r.open(c, f)
 });
 
-/** A bowl without gum clears no jet: only one that is seen through is clear. */
-const bowlOff = lookEach(
+const bowlAndJets = lookEach(
   (c) => (asked(c, 'fuel.bowlLook') ? 'Jets and passages, each seen through' : 'Bowl off: gum, jets and passages'),
   ['fuel.bowlLook', 'fuel.jets'],
   15
 );
+/** A bowl without gum clears no jet: only one that is seen through is clear. Gum in it is stripped for, jets and all. */
+const bowlOff: AskRule = {
+  ...bowlAndJets,
+  open: (c, f) => ofThisPart(c, 'fuel.bowlLook') !== 'gummed' && bowlAndJets.open(c, f)
+};
 
 /** What was only left over by elimination is looked at where it is, before it is mended. */
 const seenAt: Partial<Record<FuelPart, readonly AskRule[]>> = {
@@ -214,6 +219,12 @@ const unlessSoft = (r: AskRule): AskRule => ({
   open: (c, f) => c.record.value('fuel.bulb') !== 'soft' && r.open(c, f)
 });
 
+const hoseAndCouplings = lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3);
+const onlySoft = (r: AskRule): AskRule => ({
+  ...r,
+  open: (c, f) => c.record.value('fuel.bulb') === 'soft' && r.open(c, f)
+});
+
 /** Held back at the pump, and known from another tank on which side: that side is looked at, where its own vacuum was not read. */
 const whereOnPortable =
   (ran: 'fine' | 'same') =>
@@ -222,26 +233,6 @@ const whereOnPortable =
     only: ['fault'],
     open: (c, f) => ranOnPortable(c) === ran && !asked(c, 'fuel.vacuumPortable') && r.open(c, f)
   });
-
-/** Water where the jets draw comes with the fuel: that is drained, and then the bowl is looked into once more. */
-/** Emptied, where water was seen in it: seen once more before it counts as clean. */
-const onceMore = (
-  title: string,
-  items: readonly ItemId[],
-  place: 'fuel.bowl' | 'fuel.line',
-  minutes: number
-): AskRule =>
-  look(title, items, minutes, {
-    open: (c) => {
-      const seen = c.record.last(items[0]!);
-      if (!seen || !asked(c, items[0]!)) return true;
-      return c.record.all(place).some((r) => (r.value === 'drained' || r.value === 'fresh') && isAfter(r.at, seen.at));
-    }
-  });
-const drained: readonly AskRule[] = [
-  onceMore('Bowl off once more: dry, and its jets seen through', ['fuel.bowlLook', 'fuel.jets'], 'fuel.bowl', 15),
-  job('fuel-drain')
-];
 
 /** What the fuel check asks for, in the trade's order. C: common practice. */
 export const fuelAsks: Asks = {
@@ -282,14 +273,19 @@ export const fuelAsks: Asks = {
       only: ['watch']
     })
   ],
-  'fuel.bulb': (
-    [
-      unlessSoft(look('Tank vent', ['fuel.vent'], 1)),
-      lookEach('Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
-      unlessSoft(look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)),
-      trial(fuelTree, { station: 'fuel' })
-    ] as readonly AskRule[]
-  ).map(notFound),
+  'fuel.bulb': [
+    repeat('Squeeze the bulb again, after the work', 'fuel', 2, { items: ['fuel.bulb'], only: ['cannot-tell'] }),
+    ...(
+      [
+        unlessSoft(look('Tank vent', ['fuel.vent'], 1)),
+        onlySoft(hoseAndCouplings),
+        unlessSoft(look('Pick-up screen and anti-siphon valve', ['fuel.pickup'], 15)),
+        trial(fuelTree, { station: 'fuel' }),
+        // Sucked flat it lets no air in: what lies upstream comes before its joints.
+        unlessSoft(hoseAndCouplings)
+      ] as readonly AskRule[]
+    ).map((r) => ({ ...notFound(r), only: ['watch', 'fault'] as const }))
+  ],
   'fuel.vacuum': [
     repeat('Line vacuum again, at speed', 'fuel', 5, {
       items: ['fuel.vacuumSpeed'],

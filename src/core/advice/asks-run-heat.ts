@@ -123,7 +123,7 @@ export const runHeatAsks: Asks = {
       }
     }),
     panIfFitted
-  ],
+  ].map(untilWaterWork),
   'run.odd': [repeat('That temperature again, same spot', 'run', 2)],
   // A lamp is heat or oil: which, before what heats it.
   'run.lamp': (

@@ -4,6 +4,8 @@ import { saidId } from '../stations/said.ts';
 import { strainer } from './asks-cooling.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { oilWay } from '../stations/fuel/oil-way.ts';
+import { sparkSeen } from '../stations/spark/seen.ts';
+import { beltJumped } from '../stations/turn/belt.ts';
 import { stationOf, type ItemId } from '../stations/items.ts';
 import { asked, look, type AskRule, type Asks } from './ask.ts';
 
@@ -15,6 +17,8 @@ const withBulb = where(hasBulb);
 const premixed = where((c) => oilWay(c) === 'fuel');
 const sumped = where((c) => c.survey.engine.profile.strokes === 'four');
 const injected = where((c) => !carburetted(c));
+/** Why it does not start was seen: no spark, or valves that open at the wrong moment. Fuel is looked at after that. */
+const unexplained = where((c) => !beltJumped(c) && !sparkSeen(c).some((s) => s.result === 'none' && !s.slow && !s.sun));
 const electric = where((c) => c.survey.engine.profile.starting !== 'rope');
 const roped = where((c) => c.survey.engine.profile.starting !== 'electric');
 
@@ -44,9 +48,9 @@ const howItRuns = still('How it runs: evenly, or as it was said', 'run.idles', 5
  */
 const bySaid: Readonly<Record<Said, readonly AskRule[]>> = {
   'no-start': [
-    tank,
+    unexplained(tank),
     first('Wiring, fuse and connectors', ['look.wiring'], 2),
-    injected(first('Key on: is the fuel pump heard?', ['fuel.railPump'], 1))
+    unexplained(injected(first('Key on: is the fuel pump heard?', ['fuel.railPump'], 1)))
   ],
   dies: [
     tank,

@@ -77,7 +77,7 @@ function beltDriven(c: Context): boolean {
 export const beltLook = look('Timing belt and its marks', ['turn.belt'], 10, {
   open: (c, f) => c.survey.engine.profile.camDrive === 'belt' && look('', ['turn.belt'], 10).open(c, f)
 });
-const depths = look('Every piston’s depth at top', ['turn.depth'], 10);
+export const depths = look('Every piston’s depth at top', ['turn.depth'], 10);
 /** A tight spot may be a bent rod: what is measured through the plug holes comes before a leg is off. */
 const depthsBeforeLeg: AskRule = {
   ...depths,

@@ -107,7 +107,7 @@ export const fuel = {
     title: 'Follow the fuel line upstream',
     searches: true,
     yieldsTo: ['fuel-open', 'pick-up', 'fuel-line', 'fuel-filter', 'fuel-pump', 'hoses', 'bowl', 'fuel-fill'],
-    raisedBy: ['fuel.bulb'],
+    raisedBy: [only('fuel.bulb', 'watch', 'fault')],
     how: 'Vent open, pick-up screen, anti-siphon valve, couplings, hose; a portable tank separates boat from engine.',
     tools: ['portable tank'],
     parts: ['bulb, hose or O-rings as found'],

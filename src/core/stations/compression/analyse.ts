@@ -4,6 +4,7 @@ import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute } from './absolute.ts';
 import { ceiling, seaLevel } from './ceiling.ts';
 import { comparedRows, compareAll, DOUBT, readInSoak, type Comparison } from './compare.ts';
+import { beltSetSince, beltUnproved } from '../turn/belt.ts';
 import { inSoak, lastSoak, soakedAt } from '../turn/soak.ts';
 import { deadVolume } from './measure.ts';
 import { isAfter } from '../../units/instant.ts';
@@ -11,7 +12,7 @@ import type { Row } from './row.ts';
 import type { TestAnalysed, TestFact } from './facts.ts';
 import { excuseOf, floorOf, reaches, reachesAnyway, readsNothing, type Floor } from './floor.ts';
 import { headOff } from './head-off.ts';
-import { leakDownRows, leakDownSays, speaks, type LeakDownRow } from './leakdown-rows.ts';
+import { leakDownRows, leakDownSays, speaks } from './leakdown-rows.ts';
 import { oddHigh } from './odd-high.ts';
 import { cylinderOf } from './shape.ts';
 import { oilOnLow, wetFacts } from './wet.ts';
@@ -219,18 +220,19 @@ const lashUnread = (c: Context, cylinder: number): boolean =>
   );
 
 /**
- * What air says of a low cylinder: its own leak-down was heard, or that of a low one beside it out of this one's hole; 'pair': one beside
- * it is low as well, and air was put into neither.
+ * What air says of a low cylinder: where its own comes out was heard, or that of a low one beside it out of this one's hole; 'unheard':
+ * it leaks, and nobody said where; 'pair': one beside it is low as well, and air was put into neither.
  */
-function airSays(c: Context, cylinder: number, others: readonly number[]): 'heard' | 'pair' | undefined {
+function airSays(c: Context, cylinder: number, others: readonly number[]): 'heard' | 'unheard' | 'pair' | undefined {
   const rows = leakDownRows(c);
   const beside = neighbours(c.survey.engine.profile, cylindersOf(c).length)
     .filter((pair) => pair.includes(cylinder))
     .flatMap((pair) => pair.filter((k) => others.includes(k)));
   const theirs = rows.filter((x) => beside.includes(x.cylinder));
-  const heard = (x: LeakDownRow): boolean =>
-    speaks(x) && (x.cylinder === cylinder || (beside.includes(x.cylinder) && x.escapes.includes('neighbour')));
-  if (rows.some(heard)) return 'heard';
+  const own = rows.find((x) => x.cylinder === cylinder && speaks(x));
+  const through = rows.some((x) => beside.includes(x.cylinder) && speaks(x) && x.escapes.includes('neighbour'));
+  if (through || own?.escapes.length) return 'heard';
+  if (own) return 'unheard';
   return beside.length && ![...theirs, ...rows.filter((x) => x.cylinder === cylinder)].length ? 'pair' : undefined;
 }
 
@@ -245,7 +247,13 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: r
       id: 'low',
       cylinder: r.cylinder,
       condition: 'cannot-tell',
-      values: { lowest: r.cylinder, best: best.cylinder, gap: best.mean - r.mean },
+      values: {
+        lowest: r.cylinder,
+        best: best.cylinder,
+        gap: best.mean - r.mean,
+        again: isAfter(r.at, c.record.last('compression.leakdown', r.cylinder)?.at),
+        valves: c.survey.engine.profile.strokes === 'four'
+      },
       limit: found.limit
     };
   // Its own second low reading confirms it, whoever is the best one: what makes a reading wrong makes it low.
@@ -262,7 +270,11 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: r
   const soaked = soakedAt(c).some((at) => isAfter(at, r.at) && !airSince(at));
   const air = airSays(c, r.cylinder, others);
   const sure =
-    air === 'heard' ? air : oil === 'confirms' ? 'wet' : (air ?? (lashUnread(c, r.cylinder) ? 'lash' : 'none'));
+    air === 'heard' || air === 'unheard'
+      ? air
+      : oil === 'confirms'
+        ? 'wet'
+        : (air ?? (lashUnread(c, r.cylinder) ? 'lash' : 'none'));
   const worked = c.worked('compression').some((at) => isAfter(at, r.at));
   const doubt = worked ? 'worked' : soaked ? 'soaked' : excuse && leaks ? 'leaks' : (excuse ?? sure);
   const told = doubt === sure || doubt === 'leaks';
@@ -304,9 +316,14 @@ function against(c: Context, found: Comparison, floor: Floor | undefined): TestF
     const all = !found.missing.length && !found.rows.some((r) => r.scattered) && (manual || found.rows.length === 1);
     return all ? [{ kind: 'figure', condition: 'sound', values: { ...values, reached: true } }] : [];
   }
+  if (beltSetSince(c, found.at)) return [{ kind: 'figure-belt', repeat: true, condition: 'cannot-tell', values }];
   const tight = tightOnes(c);
-  if (!manual && found.rows.every((r) => tight.has(r.cylinder)))
-    return [{ kind: 'tight', id: 'figure', condition: 'sound', values }];
+  if (!manual && found.rows.every((r) => tight.has(r.cylinder))) {
+    // Tight, and low all the same: valves that shut too late let the charge out again.
+    return beltUnproved(c) && !values.decompression
+      ? [{ kind: 'tight', id: 'figure', condition: 'cannot-tell', values: { ...values, belt: true } }]
+      : [{ kind: 'tight', id: 'figure', condition: 'sound', values }];
+  }
   if (adapter && adapter.high + values.gauge >= values.floor)
     return [{ kind: 'adapter', repeat: true, condition: 'cannot-tell', values: { ...values, without: adapter } }];
   if (readsNothing(c, floor)) return [{ kind: 'nothing', repeat: true, condition: 'cannot-tell', values }];

@@ -30,6 +30,7 @@ export type LowDoubt =
   | 'none'
   | 'wet'
   | 'heard'
+  | 'unheard'
   | 'leaks';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */
@@ -89,10 +90,15 @@ export interface TestFacts {
   order: Gap;
   spread: Gap;
   low: Gap & { readonly doubt: LowDoubt };
-  /** Low by the gauge, tight by leak-down: the gauge, its cranking or the valves' timing. */
-  'low-but-tight': Gap;
-  /** Under what is expected, and every cylinder tight by leak-down: the question is answered. */
-  tight: AgainstFloor;
+  /**
+   * Low by the gauge, tight by leak-down: the gauge, its cranking, how far its piston rises, or the valves' timing. `again`: read low
+   * once more since.
+   */
+  'low-but-tight': Gap & { readonly again: boolean; readonly valves: boolean };
+  /** Under what is expected, and every cylinder tight by leak-down: answered, but where a belt may have jumped a tooth. */
+  tight: AgainstFloor & { readonly belt?: true };
+  /** Under what is expected, and its belt was set on the marks since. */
+  'figure-belt': AgainstFloor;
   neighbours: { readonly pair: readonly [number, number] };
   wet: {
     readonly verdict: WetVerdict;

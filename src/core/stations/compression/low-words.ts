@@ -13,6 +13,7 @@ export const lowAdvice: Readonly<Record<LowDoubt, string>> = {
   pair: 'It repeats: it is low, and so is the one beside it. Leak-down next, for the gasket between the two.',
   lash: 'It repeats: it is low. Valve lash first, then a wet test or leak-down.',
   none: 'It repeats: it is low. Wet test or leak-down next.',
-  heard: 'It repeats, and leak-down was heard: what it points to is opened next.',
+  heard: 'It repeats, and its air was heard: what that points to is opened next.',
+  unheard: 'It repeats, and air leaves it: listen where it comes out, before anything is opened.',
   leaks: 'Leak-down says the same: what it points to is opened next.'
 };

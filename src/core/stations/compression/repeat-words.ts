@@ -100,7 +100,7 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
     case 'heard':
       return repeat(
         'No repeat would tell more here.',
-        `${cylindersSaid(r.low)} ${r.low.length > 1 ? 'are' : 'is'} low beyond doubt and leak-down has been heard: what it points to is opened next`
+        `${cylindersSaid(r.low)} ${r.low.length > 1 ? 'are' : 'is'} low beyond doubt and leak-down was read: what it points to is opened next`
       );
     case 'leak-down':
       return repeat(

@@ -107,8 +107,21 @@ const ofTest: Examples<TestFacts> = {
     values: { ...gap, doubt: reason },
     limit
   })),
-  'low-but-tight': [{ kind: 'low-but-tight', id: 'low', cylinder: 2, condition: doubt, values: gap, limit }],
-  tight: [{ kind: 'tight', id: 'figure', condition: 'sound', values: byModel }],
+  'low-but-tight': [true, false].flatMap((again) =>
+    [true, false].map((valves) => ({
+      kind: 'low-but-tight' as const,
+      id: 'low' as const,
+      cylinder: 2,
+      condition: doubt,
+      values: { ...gap, again, valves },
+      limit
+    }))
+  ),
+  'figure-belt': [{ kind: 'figure-belt', repeat: true, condition: 'cannot-tell', values: byModel }],
+  tight: [
+    { kind: 'tight', id: 'figure', condition: 'sound', values: byModel },
+    { kind: 'tight', id: 'figure', condition: 'cannot-tell', values: { ...byModel, belt: true } }
+  ],
   neighbours: [{ kind: 'neighbours', condition: 'fault', values: { pair: [1, 2] }, limit }],
   wet: [
     { kind: 'wet', cylinder: 2, condition: doubt, values: { ...wet, verdict: 'lower', rise: -10 * PSI } },

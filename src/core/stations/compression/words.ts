@@ -233,12 +233,17 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
   }),
   'low-but-tight': ({ values }, found, units) => ({
     found: `${underBest(values, pressureSaid(found, units))}, but leak-down finds it tight: no air leaves it.`,
-    advice:
-      'Gauge and cranking first, then lash and the timing of its valves; rings, valves and gasket are not to blame.',
+    advice: `${values.again ? 'It repeats: ' : 'Gauge and cranking first, then '}${values.valves ? 'lash and the timing of its valves, and ' : ''}how far its piston rises; rings${values.valves ? ', valves' : ''} and gasket are not to blame.`,
     because: spreadBecause(found, units)
   }),
   tight: ({ values: v }, found, units) => ({
-    found: `It reads ${pressureSaid(found, units)(v.judged)} at sea level, under ${floorMissed(v, pressureSaid(found, units))}, but leak-down finds every cylinder tight: what the gauge read low was its cranking, its ratio or the gauge.`,
+    found: `It reads ${pressureSaid(found, units)(v.judged)} at sea level, under ${floorMissed(v, pressureSaid(found, units))}, but leak-down finds every cylinder tight: ${v.belt ? 'valves that shut too late read like that, and nobody has seen the marks of its belt in line' : 'what the gauge read low was its cranking, its ratio or the gauge'}.`,
+    ...(v.belt ? { advice: 'Belt cover off: its marks, before the gauge or the cranking is blamed.' } : {}),
+    because: floorBecause(v, found, units)
+  }),
+  'figure-belt': ({ values: v }, found, units) => ({
+    found: `It reads ${pressureSaid(found, units)(v.judged)} at sea level, under ${floorMissed(v, pressureSaid(found, units))}; its belt was off its marks then, and has been set since.`,
+    advice: 'Read it again.',
     because: floorBecause(v, found, units)
   }),
   neighbours: ({ values }, found, units) => ({

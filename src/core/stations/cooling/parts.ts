@@ -3,6 +3,10 @@ import type { Context } from '../../findings/context.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { CoolingFact } from './facts.ts';
+import { ranWellAfter } from '../../findings/ran.ts';
+import { runsOf } from '../run/runs.ts';
+import { NEVER_WARM } from '../run/warming.ts';
+import { hotterBank } from './seen.ts';
 import { turnedBackward } from './pump.ts';
 import { thermostats } from './thermostat.ts';
 
@@ -40,6 +44,22 @@ const turnedBack = (c: Context): CoolingFact[] =>
 
 const thermostatGravity = { shut: 'fault', open: 'watch', late: 'fault', early: 'watch', good: 'sound' } as const;
 
+/** A bank that a run brought to its temperature and held there, after a pan was last used: its thermostat opens (C). */
+function openedInRun(c: Context, spot: 'head-port' | 'head-starboard'): boolean {
+  const run = runsOf(c).at(-1);
+  const tried = c.record.last('cooling.thermostatPan')?.at;
+  const last = run?.tracks.find((t) => t.spot === spot)?.samples.at(-1);
+  return (
+    run !== undefined &&
+    last !== undefined &&
+    isAfter(run.startedAt.toISOString(), tried) &&
+    ranWellAfter(c, run.startedAt.toISOString()) &&
+    last.temperature >= NEVER_WARM.under &&
+    last.seconds >= NEVER_WARM.minutes * 60 &&
+    hotterBank(c) === undefined
+  );
+}
+
 function thermostatFacts(c: Context): CoolingFact[] {
   const list = thermostats(c);
   const banked = list.filter((x) => x.bank);
@@ -50,7 +70,7 @@ function thermostatFacts(c: Context): CoolingFact[] {
     return t.opens === undefined ? [] : [{ kind: 'thermostat-alone', id, condition: 'cannot-tell', values: t }];
   });
   const [told] = banked;
-  if (banked.length !== 1) return facts;
+  if (banked.length !== 1 || openedInRun(c, told!.bank === 'port' ? 'head-starboard' : 'head-port')) return facts;
   return [...facts, { kind: 'thermostat-other', condition: 'cannot-tell', values: { told: told!.bank! } }];
 }
 

@@ -2,6 +2,8 @@ import { known } from '../../engine/profile.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { latestOf } from '../../units/instant.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
+import { beforeLineWork, unseenSinceLineWork } from './line-work.ts';
 import { airAt, airElsewhere, bubblesUnseen } from './air.ts';
 import { clearedSince, cloudyJar, fuelAge, fuelCleared, oldFuelIn, watered } from './age.ts';
 import type { Aged, FuelAnalysed, FuelFact, Suction } from './facts.ts';
@@ -22,6 +24,7 @@ export function analyse(c: Context): FuelAnalysed {
       ...ageFacts(c),
       ...jarFacts(c),
       ...alongTheLine(c),
+      ...bulbBefore(c),
       ...airFacts(c),
       ...(c.record.value('fuel.bulb') === 'firm'
         ? [{ kind: 'bulb-firm', id: 'bulb', condition: 'sound', values: {} } as const]
@@ -140,6 +143,15 @@ const alongTheLine = (c: Context): FuelFact[] =>
     return [...single, { kind: 'part', id, condition: worst, values: { part, faults: own } }];
   });
 
+/** What the bulb showed before the line was worked on, while nobody has squeezed it since. */
+function bulbBefore(c: Context): FuelFact[] {
+  const r = c.record.last('fuel.bulb');
+  const was = r?.value === 'flat' || r?.value === 'soft' ? r.value : undefined;
+  return was && ofThisPart(c, 'fuel.bulb') === was && unseenSinceLineWork(c, was, r!.at)
+    ? [{ kind: 'bulb-before', id: 'bulb', condition: 'cannot-tell', values: { was } }]
+    : [];
+}
+
 /** Where the line draws air, told joint by joint. */
 function airFacts(c: Context): FuelFact[] {
   const at = airAt(c);
@@ -164,6 +176,9 @@ function vacuumFacts(c: Context): FuelFact[] {
   };
   const doubt = { id: 'vacuum', condition: 'cannot-tell', values } as const;
   if (read.verdict === 'high') {
+    const at = c.record.last('fuel.vacuumSpeed')?.at ?? c.record.last('fuel.vacuumPortable')?.at;
+    if (beforeLineWork(c, 'vacuum', at))
+      return unseenSinceLineWork(c, 'vacuum', at) ? [{ kind: 'vacuum-before', ...doubt }] : [];
     const id = read.where && read.where !== 'somewhere' ? `vacuum-${read.where}` : 'vacuum';
     return [{ kind: 'vacuum-high', id, condition: 'fault', values }];
   }

@@ -63,6 +63,8 @@ export interface FuelFacts {
   air: { readonly at: AirPlace };
   /** Bubbles were seen, the line was worked on, and nobody looked again. */
   'bubbles-before': object;
+  /** Sucked flat or soft, the line was worked on, and nobody squeezed it again. */
+  'bulb-before': { readonly was: 'flat' | 'soft' };
   /** What is wrong at a part of the line. */
   part: { readonly part: LinePart; readonly faults: readonly LineFault[] };
   /** Key on, and the pump of rail or separator does not run. */
@@ -72,6 +74,8 @@ export interface FuelFacts {
   injector: object;
   'bulb-firm': object;
   'vacuum-high': Suction;
+  /** High, and its line was worked on since. */
+  'vacuum-before': Suction;
   'vacuum-idle-only': Suction;
   'vacuum-other-tank': Suction;
   'vacuum-contradicted': Suction;

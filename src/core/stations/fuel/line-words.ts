@@ -47,6 +47,12 @@ export const airSaid: WordsOf<FuelFacts, object>['air'] = ({ values: { at } }) =
   )
 });
 
+export const bulbBefore: WordsOf<FuelFacts, object>['bulb-before'] = ({ values: { was } }) => ({
+  found: `The bulb ${was === 'flat' ? 'was sucked flat' : 'stayed soft'}, the line was worked on, and nobody has squeezed it since.`,
+  advice: 'Squeeze it: firm, and does it hold?',
+  because: practice([`bulb ${was} before the work`], 'what was mended is seen to be mended.')
+});
+
 export const bubblesBefore: WordsOf<FuelFacts, object>['bubbles-before'] = () => ({
   found: 'There were bubbles in the hose, the line was worked on, and nobody looked again.',
   advice: 'Run it or pump the bulb, and look at the hose: none, or still some?',

@@ -4,6 +4,7 @@ import type { Context } from '../../findings/context.ts';
 import type { Condition } from '../../findings/finding.ts';
 import type { Reading } from '../../record/reading.ts';
 import type { ItemId } from '../items.ts';
+import { beforeLineWork } from './line-work.ts';
 import { airAt, airWork } from './air.ts';
 
 export type LinePartId =
@@ -121,7 +122,8 @@ const graver: Readonly<Record<string, number>> = { fault: 3, watch: 2, 'cannot-t
  */
 const ofPart = (c: Context, item: ItemId, read: Pick<Reading, 'at' | 'value'>): boolean =>
   !c.renewed(item, read.value).some((at) => isAfter(at, read.at)) &&
-  !(read.value === 'bubbles' && isAfter(airWork(c), read.at));
+  !(read.value === 'bubbles' && isAfter(airWork(c), read.at)) &&
+  !(item === 'fuel.bulb' && (read.value === 'flat' || read.value === 'soft') && beforeLineWork(c, read.value, read.at));
 
 /** Every part with what was found at it. */
 export function lineState(c: Context): LineState[] {

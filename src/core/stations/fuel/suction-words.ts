@@ -60,6 +60,7 @@ const AGAINST: Readonly<Record<NonNullable<LineVacuum['against']>, (figure: stri
 
 type SuctionKind =
   | 'vacuum-high'
+  | 'vacuum-before'
   | 'vacuum-idle-only'
   | 'vacuum-other-tank'
   | 'vacuum-contradicted'
@@ -92,6 +93,11 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
         }
       : { found: `${found}.`, advice: 'The fill cap open, then a portable tank, tell where.', because };
   },
+  'vacuum-before': ({ values }, _, units) => ({
+    found: `${shown(values.read, units)} of vacuum at the pump; that was before the work on its line.`,
+    advice: 'Read it again at speed.',
+    because: vacuumBecause(values, units)
+  }),
   'vacuum-idle-only': ({ values }, _, units) => ({
     found: `${shown(values.read, units)} at idle; a blockage shows at speed.`,
     advice: 'Read it again there.',

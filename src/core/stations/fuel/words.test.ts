@@ -80,6 +80,12 @@ const examples: Examples<FuelFacts> = {
     condition: fault,
     values: { at }
   })),
+  'bulb-before': (['flat', 'soft'] as const).map((was) => ({
+    kind: 'bulb-before' as const,
+    id: 'bulb' as const,
+    condition: 'cannot-tell' as const,
+    values: { was }
+  })),
   'bubbles-before': [{ kind: 'bubbles-before', condition: 'cannot-tell', values: {} }],
   part: [
     { kind: 'part', condition: fault, values: { part: part('tank'), faults: ['tank-dirt'] } },
@@ -104,6 +110,7 @@ const examples: Examples<FuelFacts> = {
       values: { read: { ...line, own: undefined, portable: 20_000, verdict: 'high', where: 'engine-side' } }
     }
   ],
+  'vacuum-before': [{ kind: 'vacuum-before', condition: doubt, values: read('high') }],
   'vacuum-idle-only': [{ kind: 'vacuum-idle-only', condition: doubt, values: { ...read('idle-only'), idle: 900 } }],
   'vacuum-other-tank': [
     {

@@ -7,7 +7,7 @@ import { saySchool } from '../../house-rules/rules.ts';
 import { say, type System } from '../../units/index.ts';
 import { E10_HOLDS } from './age.ts';
 import type { Aged, FuelFacts } from './facts.ts';
-import { airSaid, bubblesBefore, lineWords } from './line-words.ts';
+import { airSaid, bubblesBefore, bulbBefore, lineWords } from './line-words.ts';
 import { SMOKES_FROM } from './mixture.ts';
 import { NEEDLE } from './needle.ts';
 import { suctionWords } from './suction-words.ts';
@@ -160,6 +160,7 @@ export const words: WordsOf<FuelFacts, object> = {
   }),
   air: airSaid,
   'bubbles-before': bubblesBefore,
+  'bulb-before': bulbBefore,
   part: ({ condition, values }) => {
     const because = partBecause(values);
     if (values.part.id === 'tank' && values.faults.includes('level-empty'))

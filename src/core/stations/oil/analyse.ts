@@ -1,5 +1,4 @@
 import { ownLimits } from '../../engine/limits.ts';
-import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { runs } from '../../findings/ran.ts';
@@ -8,7 +7,7 @@ import { isAfter } from '../../units/instant.ts';
 import { cameOver } from './came-over.ts';
 import { changes, pourOf } from './changes.ts';
 import type { OilAnalysed, OilFact } from './facts.ts';
-import { laboratory } from './laboratory.ts';
+import { laboratory, testedViscosity, thinBeforeWork } from './laboratory.ts';
 import { ofThisOil } from './as-it-is.ts';
 import { undippedSinceDiluted } from './was-diluted.ts';
 import { milkyBefore } from './was-milky.ts';
@@ -155,6 +154,7 @@ function thinned(c: Context): OilFact[] {
         ? { kind: 'thin-before', id: 'thin', condition: 'cannot-tell', values: {} }
         : { kind: 'thin', condition: 'watch', values: {} }
     ];
+  if (thinBeforeWork(c)) return [{ kind: 'thin-before', id: 'thin', condition: 'cannot-tell', values: {} }];
   if (smell !== 'fuel' && smell !== 'faint') return [];
   if (smell === 'fuel' && stayedBetween(c))
     return [{ kind: 'smell', condition: 'sound', values: { smell, stayed: true } }];
@@ -163,7 +163,7 @@ function thinned(c: Context): OilFact[] {
 
 /** A laboratory's viscosity against that of the same oil fresh. */
 function tested(c: Context): OilFact[] {
-  const used = known(c.record.value('oil.viscosity'));
+  const used = testedViscosity(c);
   if (used === undefined) return [];
   const lab = laboratory(c);
   if (!lab) return [{ kind: 'laboratory-alone', id: 'laboratory', condition: 'cannot-tell', values: { used } }];

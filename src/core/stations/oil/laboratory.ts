@@ -1,6 +1,9 @@
+import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { dilutedShare } from '../../physics/viscosity.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
+import { changedAfter } from './changed.ts';
 
 /**
  * Share by which a viscosity measured at 100 °C may be off (M: reproducibility of kinematic viscosity is about one per cent for
@@ -27,8 +30,32 @@ export interface Laboratory {
   readonly thicker?: number;
 }
 
-/** What a laboratory’s viscosity says of the oil, beside that of the same oil fresh; nothing without both. */
-export function laboratory(c: Context): Laboratory | undefined {
+/** When the oil that a laboratory tested was changed or worked on: its figure says how it was until then. Empty where it is still in. */
+function testedUntil(c: Context): Instant {
+  const at = c.record.last('oil.viscosity')?.at;
+  return at === undefined
+    ? ''
+    : latestAt([changedAfter(c, at), ...c.worked('oil')].filter((w) => isAfter(w, at)).map((w) => ({ at: w })));
+}
+
+/** The viscosity of the oil that is in the engine now, mm²/s at 100 °C, as a laboratory found it. */
+export const testedViscosity = (c: Context): number | undefined =>
+  testedUntil(c) ? undefined : known(c.record.value('oil.viscosity'));
+
+/** A laboratory found fuel in the oil, it was worked on since, and nobody has smelt or looked at it after that. */
+export function thinBeforeWork(c: Context): boolean {
+  const until = testedUntil(c);
+  const lab = until ? compared(c) : undefined;
+  const seen = latestAt(
+    [...c.record.all('oil.look'), ...c.record.all('oil.smell')].filter((r) => r.value !== 'unknown')
+  );
+  return lab !== undefined && lab.low >= ownLimits.dilutionWatch && !isAfter(seen, until);
+}
+
+/** What a laboratory’s viscosity says of the oil that is in the engine now, beside that of the same oil fresh; nothing without both. */
+export const laboratory = (c: Context): Laboratory | undefined => (testedUntil(c) ? undefined : compared(c));
+
+function compared(c: Context): Laboratory | undefined {
   const used = known(c.record.value('oil.viscosity'));
   const fresh = known(c.record.value('oil.viscosityFresh'));
   if (used === undefined || fresh === undefined) return undefined;

@@ -239,7 +239,7 @@ function heat(c: Context): RunFact[] {
       ? [
           {
             kind: 'beside',
-            condition: beside.verdict === 'hotter' ? 'watch' : 'sound',
+            condition: beside.verdict === 'hotter' && !beside.warmNow ? 'watch' : 'sound',
             values: { run: watched, beside, labels: [earlier.label, run.label] }
           } as const
         ]

@@ -2,12 +2,15 @@ import type { Context } from '../../findings/context.ts';
 import { heatingOf } from './heating-of.ts';
 import { mainTrack, type Run } from './runs.ts';
 import type { Spot } from './spots.ts';
+import { NEVER_WARM } from './warming.ts';
 
 /** Two runs beside each other: where each ends, K, and the places that were read. */
 export interface RunsBeside {
   readonly verdict: 'same' | 'cooler' | 'hotter' | 'cannot-tell';
   readonly before?: number;
   readonly after?: number;
+  /** The one before never got warm, and this one did: what is hotter is what it lacked. */
+  readonly warmNow?: true;
   /** Where two places were read, and nothing can be compared. */
   readonly places?: readonly [Spot, Spot];
 }
@@ -30,5 +33,11 @@ export function compareRuns(c: Context, before: Run, after: Run): RunsBeside {
   if (!a || !b) return { verdict: 'cannot-tell' };
   const ends = { before: a.at, after: b.at };
   if (a.low <= b.high && b.low <= a.high) return { verdict: 'same', ...ends };
-  return { verdict: b.at < a.at ? 'cooler' : 'hotter', ...ends };
+  if (b.at < a.at) return { verdict: 'cooler', ...ends };
+  const neverWarm =
+    c.survey.engine.profile.thermostat === 'fitted' &&
+    before.hottest !== undefined &&
+    before.hottest.temperature < NEVER_WARM.under &&
+    before.minutes >= NEVER_WARM.minutes;
+  return { verdict: 'hotter', ...ends, ...(neverWarm && b.at >= NEVER_WARM.under ? { warmNow: true } : {}) };
 }

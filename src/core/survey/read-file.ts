@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { entryKinds, entryTypes } from '../record/entries.ts';
 import { SURVEY_FORMAT, SURVEY_VERSION, type SurveyFile } from '../record/survey-file.ts';
+import { placed } from './placed.ts';
 import { wrongReference } from './references.ts';
 import { surveyFileSchema } from './schema.ts';
 
@@ -42,7 +43,14 @@ export function readSurveyFile(text: string): ReadResult {
       `This file is of version ${head.version}, newer than this application reads (${SURVEY_VERSION}). Update first; nothing was imported.`
     );
   const parsed = surveyFileSchema.safeParse(data);
-  if (parsed.success) return doubles({ ...parsed.data, version: SURVEY_VERSION });
+  if (parsed.success) {
+    const { readings, engine } = parsed.data;
+    return doubles({
+      ...parsed.data,
+      version: SURVEY_VERSION,
+      readings: readings.map((r) => placed(engine.profile, r))
+    });
+  }
   const issue = parsed.error.issues[0];
   return refuse(pathOf(issue?.path ?? []), sentence(issue?.message ?? 'something is wrong here'));
 }

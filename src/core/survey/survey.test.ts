@@ -262,3 +262,19 @@ describe('the clock of a drowned engine', () => {
     expect(clock('salt', 5)?.sentence).toMatch(/time is past/);
   });
 });
+
+describe('a reading of a cylinder that names none', () => {
+  const file = (cylinders: number | 'unknown'): string => {
+    const b = new Bench({ cylinders, ignition: 'points' }).read('spark.result', 'none').read('fuel.bulb', 'firm');
+    return JSON.stringify(b.survey);
+  };
+  const read = (cylinders: number | 'unknown'): (number | undefined)[] => {
+    const result = readSurveyFile(file(cylinders));
+    return result.ok ? result.survey.readings.map((r) => r.cylinder) : [];
+  };
+  it('is of the only one there is; of several, or of a number nobody knows, nobody can say', () => {
+    expect(read(1)).toEqual([1, undefined]);
+    expect(read(2)).toEqual([undefined, undefined]);
+    expect(read('unknown')).toEqual([undefined, undefined]);
+  });
+});

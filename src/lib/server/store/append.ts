@@ -7,6 +7,7 @@ import { doesSomething, refusal } from '../../../core/holds/against.ts';
 import { holdsOf } from '../../../core/holds/holds.ts';
 import type { Reading } from '../../../core/record/reading.ts';
 import { wrongReferenceOf } from '../../../core/survey/references.ts';
+import { placed } from '../../../core/survey/placed.ts';
 import { checkEntryBody } from '../../../core/survey/entry-check.ts';
 import { withEntries, type Entry } from '../../../core/record/entries.ts';
 import type { Batch, BatchAnswer } from '../../../core/survey/wire.ts';
@@ -63,7 +64,9 @@ function entryIs(surveyId: string, sent: Sent, o: StoreOptions): 'free' | 'store
   if (old.surveyId !== surveyId || old.type !== type) return 'taken';
   if (isDeepStrictEqual(old.body, body)) return 'stored';
   const checked = checkEntryBody(type, body);
-  return checked.ok && isDeepStrictEqual(old.body, checked.entry.body) ? 'stored' : 'taken';
+  if (!checked.ok) return 'taken';
+  const { cylinder: _whose, ...unplaced } = old.body as Reading;
+  return [old.body, unplaced].some((x) => isDeepStrictEqual(x, checked.entry.body)) ? 'stored' : 'taken';
 }
 
 function factIs(engineId: string, sent: Sent, o: StoreOptions): 'free' | 'stored' | 'taken' {
@@ -89,6 +92,9 @@ class Growing {
   add(entry: Entry): void {
     this.survey = withEntries(this.survey, [entry]);
     this.holds = undefined;
+  }
+  placed(entry: Entry): Entry {
+    return entry.type === 'reading' ? { ...entry, body: placed(this.survey.engine.profile, entry.body) } : entry;
   }
   engine(engine: SurveyFile['engine']): void {
     this.survey = { ...this.survey, engine };
@@ -139,7 +145,7 @@ export function appendBatch(
       const { type, body } = sent.raw as { type: unknown; body: unknown };
       const checked = checkEntryBody(type, body);
       if (!checked.ok) return checked.message;
-      const { entry } = checked;
+      const entry = growing.placed(checked.entry);
       const no = mayNot(o.actor, entry) ?? growing.refusalOf(entry);
       if (no) return no;
       appendEntry(surveyId, entry, o);

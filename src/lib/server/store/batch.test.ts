@@ -50,6 +50,14 @@ describe('a batch is taken in the order in which it was made', () => {
     const { refused } = send([pressure('a', 4, 30), pressure('b', 4, 1)], [cylinders('f', 2, 2)], ['a', 'f', 'b']);
     expect(refused.map((r) => r.id)).toEqual(['b']);
   });
+  it('of one cylinder, a reading that names none is of that one, and sent again it is the same', () => {
+    const { cylinder: _none, ...unplaced } = pressure('a', 4, 3).body;
+    const entry = { type: 'reading', body: unplaced };
+    expect(send([entry], [cylinders('f', 1, 2)]).refused).toEqual([]);
+    expect(loadSurvey(survey, o())!.survey.readings.map((r) => r.cylinder)).toEqual([1]);
+    expect(send([entry]).refused).toEqual([]);
+    expect(loadSurvey(survey, o())!.survey.readings).toHaveLength(1);
+  });
   it('times with offsets are instants', () => {
     const entry = { type: 'reading', body: { ...pressure('a', 4, 0).body, at: '2026-05-02T10:01:00+02:00' } };
     expect(send([entry], [cylinders('f', 2, 2)]).refused).toEqual([]);

@@ -13,6 +13,25 @@ const dead = (ignition: 'points' | 'cdi' | 'digital' | 'coil-on-plug', cylinders
 };
 const now = (b: Bench) => isolation(contextOf(b.survey, new Date('2026-05-03'), 'us'))!;
 
+describe('cranking speed', () => {
+  const none = (conditions: object): Bench =>
+    [1, 2].reduce(
+      (b, cylinder) => b.read('spark.result', 'none', { cylinder, conditions: { path: 'tester', ...conditions } }),
+      new Bench({ strokes: 'two', cylinders: 2, ignition: 'cdi' }).read('spark.lanyard', 'yes')
+    );
+  const left = (b: Bench): string => b.said('spark.all');
+  it('noted and fast enough, it is not asked for again', () => {
+    expect(left(none({}))).toMatch(/slow cranking/);
+    expect(left(none({ rpm: 420 }))).not.toMatch(/slow cranking/);
+    expect(left(none({ rpm: 420 }).read('spark.brisk', 'unknown'))).not.toMatch(/slow cranking/);
+  });
+  it('fast on a weak battery, or noted at one of two only, it stays', () => {
+    expect(left(none({ rpm: 420, volts: 9 }))).not.toMatch(/^No spark anywhere: a common part. Left: stop/);
+    const one = none({}).read('spark.result', 'none', { cylinder: 1, conditions: { path: 'tester', rpm: 420 } });
+    expect(left(one)).toMatch(/slow cranking/);
+  });
+});
+
 describe('isolation of a spark that is nowhere', () => {
   it('takes possibilities away one answer at a time, cheapest first', () => {
     const b = dead('cdi');

@@ -284,6 +284,20 @@ const needsDead: ReadonlySet<ItemId> = new Set([
 const sparked = (c: Context, at: Instant): boolean =>
   c.record.all('spark.result').some((r) => r.value !== 'unknown' && !isAfter(r.at, at));
 
+/** Every dead cylinder was looked at since with its speed noted, and fast enough: it is not the speed, asked for or not. */
+const briskSince = (c: Context, dead: readonly number[], worked: Instant, no: Instant | undefined): boolean =>
+  dead.length > 0 &&
+  dead.every((cylinder) =>
+    (c.record.all('spark.result', { cylinder }) as readonly SparkReading[]).some(
+      (r) =>
+        r.value !== 'good' &&
+        r.conditions?.rpm !== undefined &&
+        !isSlow(r) &&
+        !isAfter(worked, r.at) &&
+        (!no || isAfter(r.at, no))
+    )
+  );
+
 /**
  * The answer to a trial as far as it is of what is dead now: of the cylinder it was said of, else of the one that was dead
  * when it was given. What was tried at one cylinder says nothing of another.
@@ -304,11 +318,8 @@ function trialAnswer(c: Context, item: ItemId, dead: readonly number[]): string 
   });
   const last = mine.findLast((r) => r.value !== 'unknown') ?? mine.at(-1);
   const value = last?.value;
-  // Cranked slowly then; with its speed noted since, and fast enough, it is not the speed.
-  if (item === 'spark.brisk' && value === 'no' && last) {
-    const brisk = (r: SparkReading): boolean => r.conditions?.rpm !== undefined && !isSlow(r) && isAfter(r.at, last.at);
-    if (c.record.all('spark.result').some((r) => brisk(r as SparkReading))) return 'yes';
-  }
+  if (item === 'spark.brisk' && value !== 'yes' && briskSince(c, dead, worked, value === 'no' ? last?.at : undefined))
+    return 'yes';
   return typeof value === 'string' ? value : undefined;
 }
 

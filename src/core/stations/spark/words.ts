@@ -37,7 +37,7 @@ function measuredAdvice(condition: Condition, another: true | undefined): string
   const again = 'measure it again cold, its temperature noted, before it is bought.';
   if (another) return `It feeds them all, and not all of them lack a spark: ${again}`;
   if (condition === 'watch') return `It sparks all the same: ${again}`;
-  return condition === 'fault' ? `M${again.slice(1)}` : `Whether it sparks comes first; then ${again}`;
+  return condition === 'fault' ? 'Its connector first, then renew it.' : `Whether it sparks comes first; then ${again}`;
 }
 
 /** What is said of spark, of its windings, points and timing. */

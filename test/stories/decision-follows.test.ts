@@ -295,3 +295,28 @@ test('the list and the decision hold one and the same sum against the owner’s 
   const said = a.moves.find((m) => m.id === 'ask:sum')!.because;
   expect(said).toContain(`about ${Math.round(decide(a, 500).sums.established / 10) * 10} cr`);
 });
+
+describe('what is established is what was found, and not what it may turn out to be', () => {
+  test('water on a plug after a run: the search is certain, the crack that it may find is likely', () => {
+    const b = engine(rest, { worth: 4000, ceiling: 2000 })
+      .read('run.event', 'start')
+      .read('run.stream', 'strong')
+      .wait(0.2)
+      .read('run.smoke', 'keeps')
+      .read('run.outcome', 'ran')
+      .read('run.event', 'stop')
+      .read('run.plugAfter', 'wet');
+    const before = decide(b.judged(), 200);
+    b.read('compression.leakdown', 0.4, { cylinder: 2 }).read('compression.escape', ['water'], { cylinder: 2 });
+    // What was found since costs no less than what was certain before it.
+    expect(decide(b.judged(), 200).sums.established).toBeGreaterThanOrEqual(before.sums.established);
+    expect(before.items.find((i) => i.label.startsWith('cracked block'))?.probability).toBeLessThan(0.8);
+  });
+  test('what holds the fuel back was found: no vacuum gauge is waited for', () => {
+    const b = engine(rest, { worth: 4000 })
+      .read('fuel.bulb', 'flat')
+      .read('fuel.vacuumSpeed', 40_000)
+      .read('fuel.pickup', 'blocked');
+    expect(decide(b.judged(), 200).open.filter((o) => o.startsWith('Line vacuum'))).toEqual([]);
+  });
+});

@@ -292,19 +292,24 @@ export const fuelAsks: Asks = {
       only: ['cannot-tell'],
       needs: 'start'
     }),
-    // By the gauge: that the vent looks open places no vacuum. A run on another tank has told the sides apart without it.
-    look('Line vacuum with the fill cap open', ['fuel.vacuumOpen'], 2, {
-      only: ['fault'],
-      needs: 'start',
-      open: (c) => ranOnPortable(c) !== 'same' && (!asked(c, 'fuel.vacuumOpen') || ofAnotherState(c, 'fuel.vacuumOpen'))
-    }),
-    ...(seenAt.upstream ?? []).map(whereOnPortable('fine')),
-    ...[...(seenAt.filter ?? []), ...(seenAt.air ?? [])].map(whereOnPortable('same')),
-    look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, {
-      only: ['fault'],
-      needs: 'start',
-      open: (c) => !asked(c, 'fuel.vacuumPortable') || ofAnotherState(c, 'fuel.vacuumPortable')
-    })
+    ...(
+      [
+        // By the gauge: that the vent looks open places no vacuum. A run on another tank has told the sides apart without it.
+        look('Line vacuum with the fill cap open', ['fuel.vacuumOpen'], 2, {
+          only: ['fault'],
+          needs: 'start',
+          open: (c) =>
+            ranOnPortable(c) !== 'same' && (!asked(c, 'fuel.vacuumOpen') || ofAnotherState(c, 'fuel.vacuumOpen'))
+        }),
+        ...(seenAt.upstream ?? []).map(whereOnPortable('fine')),
+        ...[...(seenAt.filter ?? []), ...(seenAt.air ?? [])].map(whereOnPortable('same')),
+        look('Line vacuum on a portable tank', ['fuel.vacuumPortable'], 8, {
+          only: ['fault'],
+          needs: 'start',
+          open: (c) => !asked(c, 'fuel.vacuumPortable') || ofAnotherState(c, 'fuel.vacuumPortable')
+        })
+      ] as readonly AskRule[]
+    ).map(notFound)
   ],
   'fuel.vacuum-vent': [job('fuel-open')],
   'fuel.vacuum-tank-side': [job('pick-up')],

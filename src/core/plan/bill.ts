@@ -26,6 +26,8 @@ const SERVICE = { parts: [35, 55, 95] as Three, minutes: [45, 60, 100] as Three 
 const FIT_MISSING: Three = [5, 10, 20];
 /** From this chance a work is called likely. */
 const LIKELY = 0.5;
+/** From this chance a job on the list is billed as what it probably cures: a belief that counts as established (C). */
+const ESTABLISHED = 0.8;
 /** Suspects below this chance are left to the reserve everybody keeps (M). */
 const COUNTS = 0.01;
 
@@ -52,12 +54,12 @@ export function jobsOf(c: Context, w: Weighing, steps: readonly Step[]): Job[] {
     parts: times(partsOf(s.id), money.scale),
     minutes: times([0.7, 1, 1.6], s.minutes)
   });
-  // What is on the list will be done: for what it probably cures, else for what raised it, and then as cheaply as it can be.
+  // What is on the list will be done: for what it cures beyond doubt, else for what raised it, and then as cheaply as it can be.
   for (const s of open) {
     const mine = works.get(s.id)?.toSorted((a, b) => b.probability - a.probability);
     if (!mine) continue;
-    const likely = mine[0]!.probability >= LIKELY;
-    works.set(s.id, likely ? [{ ...mine[0]!, probability: 1 }, ...mine.slice(1)] : [ownWork(s), ...mine]);
+    const sure = mine[0]!.probability >= ESTABLISHED;
+    works.set(s.id, sure ? [{ ...mine[0]!, probability: 1 }, ...mine.slice(1)] : [ownWork(s), ...mine]);
   }
   const listed: Job[] = open.filter((s) => !works.has(s.id)).map((s) => ({ id: s.id, works: [ownWork(s)] }));
   const short = isShortKind(c.survey.assessment.kind);
@@ -96,8 +98,13 @@ export function billOf(
     const [most] = [...job.works].sort((a, b) => b.probability - a.probability);
     if (!most) continue;
     if (certain) established += job.works.reduce((sum, w) => sum + priceOf(w, rate), 0);
-    else if (listed.has(job.id)) established += priceOf(most, rate);
-    else if (most.probability >= LIKELY) likely += most.probability * priceOf(most, rate);
+    else if (listed.has(job.id)) {
+      const sure = priceOf(most, rate);
+      established += sure;
+      // What it may turn out to be costs what it costs beyond that.
+      const [next] = job.works.filter((w) => w !== most).sort((a, b) => b.probability - a.probability);
+      if (next && next.probability >= LIKELY) likely += next.probability * Math.max(0, priceOf(next, rate) - sure);
+    } else if (most.probability >= LIKELY) likely += most.probability * priceOf(most, rate);
   }
   return { established, likely };
 }

@@ -306,10 +306,20 @@ describe('what is established is what was found, and not what it may turn out to
       .read('run.outcome', 'ran')
       .read('run.event', 'stop')
       .read('run.plugAfter', 'wet');
-    const { items, sums } = decide(b.judged(), 200);
+    const { items } = decide(b.judged(), 200);
     expect(items.find((i) => i.label.startsWith('cracked block'))?.probability).toBeLessThan(0.8);
     expect(items.find((i) => i.label.startsWith('Find where water gets'))?.probability).toBe(1);
-    expect(sums.likely).toBeGreaterThan(0);
+  });
+  test('air at an intake joint, found: what waits for its gasket is not open before the decision', () => {
+    const b = engine([...rest, 'compression'], { worth: 4000, ceiling: 2000 })
+      .read('run.event', 'start')
+      .read('run.stream', 'strong')
+      .wait(0.2)
+      .read('run.outcome', 'ran')
+      .read('run.event', 'stop')
+      .read('run.idles', 'spits');
+    expect(decide(b.judged(), 200).open).toContain('Mist at the intake joints while it idles');
+    expect(decide(b.read('run.air', 'changes').judged(), 200)).toMatchObject({ recommended: 'repair', open: [] });
   });
   test('what holds the fuel back was found: no vacuum gauge is waited for', () => {
     const b = engine(rest, { worth: 4000 })

@@ -5,7 +5,7 @@ import { unliftable } from '../holds/against.ts';
 import type { Judgement } from '../judge.ts';
 import { traitsOf } from '../jobs/register.ts';
 import { authorityOf } from '../moves/authority.ts';
-import { moves } from '../moves/moves.ts';
+import { mendFirst, moves } from '../moves/moves.ts';
 import { pertMean } from '../physics/pert.ts';
 import { billOf, jobsOf, type Job } from '../plan/bill.ts';
 import { spentOn } from '../plan/costs.ts';
@@ -117,11 +117,17 @@ export function decide(
   const drawn = drawCosts(jobs, w.money.rate, draws, seed);
   const never = unliftable(j.holds);
   const gates = gatesOf(j.context, j.findings, j.holds, steps);
-  const list = moves({ ...j, advice, steps, gates, ready: ready(gates) });
+  const position = { ...j, advice, steps, gates, ready: ready(gates) };
+  const list = moves(position);
   const place = new Map(list.map((m, k) => [m.title, m.waits ? list.length + k : k]));
   const rank = (title: string): number => place.get(title) ?? 2 * list.length;
+  // What would only show once more what is mended first decides nothing.
+  const mend = mendFirst(position);
+  const again = new Set(list.flatMap((m) => (mend && m.waits === mend ? [m.title] : [])));
   // As they stand on the list of what to do now.
-  const before = openBefore(j).toSorted((a, b) => rank(a) - rank(b));
+  const before = openBefore(position)
+    .filter((title) => !again.has(title))
+    .toSorted((a, b) => rank(a) - rank(b));
   const looks = list.filter((m) => !m.waits && m.class >= 3 && m.class <= 7 && LOOKS.has(m.kind));
   const turning = advice.checks.find(
     (x) => (x.ends >= TURNING || x.turns >= TURNING) && looks.some((m) => m.id === `look:${x.id}`)

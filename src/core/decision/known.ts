@@ -2,11 +2,18 @@ import { asksOf } from '../advice/asks.ts';
 import { decisiveChecks } from '../advice/decisive.ts';
 import type { Advice } from '../advice/advice.ts';
 import { isShortKind } from '../engine/case-kind.ts';
-import type { Judgement } from '../judge.ts';
+import { curedBy } from '../moves/cured-by.ts';
+import type { Position } from '../moves/position.ts';
 
-/** What is still open before anything can be decided, each by its name, those that decide first. */
-export function openBefore(j: Judgement): string[] {
-  const doubts = asksOf(j.context, j.findings)
+/**
+ * What is still open before anything can be decided, each by its name, those that decide first. Nothing more is looked for on account
+ * of a finding whose cause is established and on the job list.
+ */
+export function openBefore(j: Position): string[] {
+  const asks = asksOf(j.context, j.findings);
+  const cured = curedBy(j, asks);
+  const doubts = asks
+    .filter((a) => a.kind !== 'look' || !cured.has(a.finding.id))
     // What is only looked at before it is started or goes back decides nothing.
     .filter(
       (a) =>

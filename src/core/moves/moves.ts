@@ -139,7 +139,7 @@ function onWhatSoaks(p: Position, m: Move): boolean {
  * Work that is established for what a run showed: run before it is done, it only shows the same again. Not while it runs, and
  * not work that is put off, that failed, or that is proved by the run alone.
  */
-function mendFirst({ context: c, findings, steps }: Position): string | undefined {
+export function mendFirst({ context: c, findings, steps }: Position): string | undefined {
   const shown = findings.filter((f) => f.station === 'run' && f.condition === 'fault');
   const causes = new Set(shown.flatMap((f) => causeStations(c, kindOf(f.id))));
   if (!causes.size) return undefined;

@@ -321,6 +321,12 @@ describe('what is established is what was found, and not what it may turn out to
     expect(decide(b.judged(), 200).open).toContain('Mist at the intake joints while it idles');
     expect(decide(b.read('run.air', 'changes').judged(), 200)).toMatchObject({ recommended: 'repair', open: [] });
   });
+  test('a plug that is black is work, and no fault that is known', () => {
+    const b = engine([...rest, 'compression'], { yearsIdle: 0, worth: 4000, ceiling: 2000 });
+    b.read('plugs.read', ['black'], { cylinder: 1 });
+    expect(b.ids().filter((f) => f.endsWith(':fault'))).toEqual([]);
+    expect(decide(b.judged(), 200).because).toMatch(/^No fault was found; the work on the list/);
+  });
   test('what holds the fuel back was found: no vacuum gauge is waited for', () => {
     const b = engine(rest, { worth: 4000 })
       .read('fuel.bulb', 'flat')

@@ -238,5 +238,10 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
         id: 'repair',
         because: `What is established costs about ${cr(s.sums.established)}; likely besides, and not established: ${listed(guessed.slice(0, 3))}, about ${cr(s.sums.likely)}.`
       }
-    : { id: 'repair', because: `The faults are known and cost about ${cr(s.sums.established)}.` };
+    : {
+        id: 'repair',
+        because: s.found
+          ? `The faults are known and cost about ${cr(s.sums.established)}.`
+          : `No fault was found; the work on the list, and service, cost about ${cr(s.sums.established)}.`
+      };
 }

@@ -5,12 +5,13 @@ import { cylindersOf, type Context } from '../../findings/context.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { judgedBy } from '../../findings/limit.ts';
 import { absolute } from '../../stations/compression/absolute.ts';
-import { kindRange } from '../../stations/compression/ceiling.ts';
+import { floorOf } from '../../stations/compression/floor.ts';
 import { tightOnes, wetIsFor } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
 import { leakBands, leakDownRows, speaks } from '../../stations/compression/leakdown-rows.ts';
 import { pastRings } from '../../stations/compression/leakdown.ts';
+import { beltSetSince, beltUnproved } from '../../stations/turn/belt.ts';
 import { soakedBefore } from '../../stations/turn/soak.ts';
 import { oddWeight } from '../../stations/compression/odd-high.ts';
 import { pressureTests } from '../../stations/compression/tests.ts';
@@ -51,9 +52,10 @@ function againstFigure(c: Context, found: Comparison): readonly [number, number]
   const a = absolute(c, found);
   const best = Math.max(...comparedRows(found).map((r) => r.mean));
   if (figure) return deficitLikelihood(1 - best / figure.value, Math.hypot(0.04, a.gauge / figure.value));
-  if (!a.strokes) return undefined;
-  const floor = kindRange[a.strokes][0];
-  // Its kind's floor opens a question and never answers it: at most five to one.
+  // What is asked of it is what the check asks of it: what its size gives, else its kind's range.
+  const floor = floorOf(c, found)?.values.floor;
+  if (floor === undefined) return undefined;
+  // Such a floor opens a question and never answers it: at most five to one.
   const ratio = Math.exp(Math.max(-1.6, Math.min(1.6, (8 * (floor - a.best)) / floor)));
   return [ratio, 1];
 }
@@ -86,8 +88,10 @@ const lowAll: Measure = (c) => {
   const shut = found ? undefined : compareAll(c)?.voided.findLast((v) => v.why === 'throttle');
   if (shut) return leaning(1, 0.35, shut.test.at);
   if (!found || found.rows.length < 2 || comparedRows(found).some((r) => r.scattered)) return undefined;
+  if (beltSetSince(c, found.at)) return answered(latest(c));
   const tight = tightOnes(c);
-  if (found.rows.every((r) => tight.has(r.cylinder))) return answered(latest(c));
+  // Low and tight: only valves that open at the wrong time are left, where a belt that nobody has seen drives them.
+  if (found.rows.every((r) => tight.has(r.cylinder)) && !beltUnproved(c)) return answered(latest(c));
   const l = againstFigure(c, found);
   return l && leaning(l[0], l[1], latest(c));
 };

@@ -325,7 +325,7 @@ describe('what is established is what was found, and not what it may turn out to
     const b = engine([...rest, 'compression'], { yearsIdle: 0, worth: 4000, ceiling: 2000 });
     b.read('plugs.read', ['black'], { cylinder: 1 });
     expect(b.ids().filter((f) => f.endsWith(':fault'))).toEqual([]);
-    expect(decide(b.judged(), 200).because).toMatch(/^No fault was found; the work on the list/);
+    expect(decide(b.judged(), 200).because).toMatch(/^No fault stands against it; the work on the list/);
   });
   test('what holds the fuel back was found: no vacuum gauge is waited for', () => {
     const b = engine(rest, { worth: 4000 })

@@ -242,6 +242,6 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
         id: 'repair',
         because: s.found
           ? `The faults are known and cost about ${cr(s.sums.established)}.`
-          : `No fault was found; the work on the list, and service, cost about ${cr(s.sums.established)}.`
+          : `No fault stands against it; the work on the list, with service, costs about ${cr(s.sums.established)}.`
       };
 }

@@ -88,3 +88,28 @@ describe('a leak of which nobody said where it comes out', () => {
     expect(moves(b)[0]).toBe('Valve lash of cylinder 2');
   });
 });
+
+describe('a low needle, and why was seen through the plug hole', () => {
+  const low = (hole: 'clean' | 'holed' | 'scored'): Bench =>
+    psi(
+      readyToRun(two, 'neglected', ['compression', 'plugs'])
+        .read('plugs.read', ['normal'], { cylinder: 1 })
+        .read('plugs.read', ['white'], { cylinder: 2 })
+        .read('plugs.read', ['normal'], { cylinder: 3 })
+        .read('plugs.hole', hole, { cylinder: 2 }),
+      [
+        [1, 118],
+        [2, 30],
+        [3, 119]
+      ]
+    );
+  it.each(['holed', 'scored'] as const)('%s: it is not read once more', (hole) => {
+    expect(of(low(hole), 'compression.low')).toEqual(['compression.low.2:fault']);
+    expect(moves(low(hole)).join('\n')).not.toMatch(/Compression again of cylinder 2/);
+    expect(moves(low(hole)).slice(0, 2)).toContain('Leak-down of cylinder 2, and where the air comes out');
+  });
+  it('clean: doubted first, as ever', () => {
+    expect(of(low('clean'), 'compression.low')).toEqual(['compression.low.2:watch']);
+    expect(moves(low('clean'))[0]).toMatch(/^Compression again of cylinder 2/);
+  });
+});

@@ -271,7 +271,10 @@ export const compressionAsks: Asks = {
     // Nothing is built on a reading that is still doubted.
     ...[{ ...lashIfValves, only: ['fault'] as const }, wet].map((r): AskRule => ({
       ...r,
-      open: (c, f) => !gasketFirst(c, f.cylinder) && (f.values as LowValues)?.doubt !== 'worked' && r.open(c, f)
+      open: (c, f) =>
+        !gasketFirst(c, f.cylinder) &&
+        !['worked', 'sight'].includes(String((f.values as LowValues)?.doubt)) &&
+        r.open(c, f)
     })),
     { ...leakDown, only: ['fault'], open: (c, f) => !lashFirst(c, f) && leakDown.open(c, f) }
   ),

@@ -4,6 +4,7 @@ import { boreOil } from '../plugs/oil-in-bores.ts';
 import { absolute } from './absolute.ts';
 import { ceiling, seaLevel } from './ceiling.ts';
 import { comparedRows, compareAll, DOUBT, readInSoak, type Comparison } from './compare.ts';
+import { ofThisPart } from '../../findings/renewed.ts';
 import { beltSetSince, beltUnproved } from '../turn/belt.ts';
 import { inSoak, lastSoak, soakedAt } from '../turn/soak.ts';
 import { deadVolume } from './measure.ts';
@@ -259,7 +260,10 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: r
   // Its own second low reading confirms it, whoever is the best one: what makes a reading wrong makes it low.
   const repeated = r.readings.filter((p) => p < (1 - found.limit.value) * best.mean).length > 1;
   const oil = repeated ? undefined : oilOnLow(c, found, r, best);
-  const once = repeated || oil === 'confirms' ? undefined : oil === 'oiled' ? 'oiled' : 'once';
+  // A crown that is holed, or a bore that is scored, was seen: one low reading says no more than the eye did.
+  const through = ofThisPart(c, 'plugs.hole', r.cylinder);
+  const sight = through === 'holed' || through === 'scored';
+  const once = repeated || sight || oil === 'confirms' ? undefined : oil === 'oiled' ? 'oiled' : 'once';
   const excuse = excuseOf(found) ?? (deadVolume(found.instrument) > 0 ? 'adapter' : once);
   // Air that leaves it says what the needle said: nothing is left to doubt.
   const leaks = leakDownSays(c).leaking.has(r.cylinder);
@@ -272,9 +276,11 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: r
   const sure =
     air === 'heard' || air === 'unheard'
       ? air
-      : oil === 'confirms'
-        ? 'wet'
-        : (air ?? (lashUnread(c, r.cylinder) ? 'lash' : 'none'));
+      : sight
+        ? 'sight'
+        : oil === 'confirms'
+          ? 'wet'
+          : (air ?? (lashUnread(c, r.cylinder) ? 'lash' : 'none'));
   const worked = c.worked('compression').some((at) => isAfter(at, r.at));
   const doubt = worked ? 'worked' : soaked ? 'soaked' : excuse && leaks ? 'leaks' : (excuse ?? sure);
   const told = doubt === sure || doubt === 'leaks';

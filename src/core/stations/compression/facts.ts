@@ -31,6 +31,7 @@ export type LowDoubt =
   | 'wet'
   | 'heard'
   | 'unheard'
+  | 'sight'
   | 'leaks';
 
 /** The best or lowest cylinder at sea level against the least that is asked of it, Pa gauge. */

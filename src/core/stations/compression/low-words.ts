@@ -15,5 +15,6 @@ export const lowAdvice: Readonly<Record<LowDoubt, string>> = {
   none: 'It repeats: it is low. Wet test or leak-down next.',
   heard: 'It repeats, and its air was heard: what that points to is opened next.',
   unheard: 'It repeats, and air leaves it: listen where it comes out, before anything is opened.',
+  sight: 'What was seen through its plug hole explains it. Leak-down says how far that goes.',
   leaks: 'Leak-down says the same: what it points to is opened next.'
 };

@@ -99,7 +99,21 @@ const ofTest: Examples<TestFacts> = {
   order: [{ kind: 'order', condition: doubt, values: gap, limit }],
   spread: [{ kind: 'spread', condition: doubt, values: gap, limit }],
   low: (
-    ['soaked', 'throttle', 'cranking', 'adapter', 'once', 'oiled', 'lash', 'none', 'wet', 'heard', 'leaks'] as const
+    [
+      'soaked',
+      'throttle',
+      'cranking',
+      'adapter',
+      'once',
+      'oiled',
+      'lash',
+      'none',
+      'wet',
+      'heard',
+      'unheard',
+      'sight',
+      'leaks'
+    ] as const
   ).map((reason) => ({
     kind: 'low',
     cylinder: 2,

@@ -129,3 +129,42 @@ describe('gum in the bowl', () => {
     expect(moves(clean)).toContain('Jets and passages, each seen through');
   });
 });
+
+describe('a lamp that came on, and the oil found low', () => {
+  const lamp = (): Bench =>
+    readyToRun(four)
+      .read('run.event', 'start')
+      .wait(0.05)
+      .read('run.stream', 'strong')
+      .read('run.lamp', 'came')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'lamp')
+      .read('run.event', 'stop')
+      .wait(0.2);
+  const again = (b: Bench): Bench => ran(b.wait(0.2), 'ran', (x) => x.read('run.lamp', 'none'));
+  const filled = (b: Bench): Bench =>
+    b.done('oil-level').read('oil.level', 'yes').read('oil.dip', 'between').wait(0.1).read('oil.dip', 'between');
+  it('filled, and the same run without it: found and mended is as good as written down', () => {
+    const low = lamp().read('oil.dip', 'below').wait(0.1).read('oil.dip', 'below').wait(0.1);
+    expect(low.holds()).toContain('run');
+    expect(again(filled(low)).holds()).not.toContain('run');
+  });
+  it('oil put in for nothing that was found explains nothing', () => {
+    expect(again(filled(lamp())).holds()).toContain('run');
+  });
+  it('gone by itself, its cause is still to be written down', () => {
+    expect(again(lamp()).holds()).toContain('run');
+  });
+});
+
+describe('plugs wet with fuel, and a needle that runs over', () => {
+  it('nobody moves the choke for them once that was seen', () => {
+    const wet = (): Bench =>
+      [1, 2, 3].reduce(
+        (b, cylinder) => b.read('plugs.read', ['fuel'], { cylinder }),
+        readyToRun(two, 'neglected', ['plugs', 'fuel'])
+      );
+    expect(moves(wet()).slice(0, 4)).toContain('Move choke and primer by hand');
+    expect(moves(wet().read('fuel.floods', 'yes')).slice(0, 4)).not.toContain('Move choke and primer by hand');
+  });
+});

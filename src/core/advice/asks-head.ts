@@ -41,6 +41,9 @@ const unburnt = (c: Context, { cylinder }: Finding): boolean =>
     (k) => firedBadly(c, k) || Object.values(swapItems).some((item) => c.record.value(item, k) === 'moves')
   );
 
+/** A needle that runs over was seen: that is where the fuel came from. */
+const flooded = (c: Context): boolean => c.record.all('fuel.floods').some((r) => r.value === 'yes');
+
 /** Wet or sooty: too much fuel came. Choke and float are looked at before the plug is only cleaned, and though it is clean. */
 const tooMuchFuel: readonly AskRule[] = [
   look(
@@ -59,6 +62,7 @@ const tooMuchFuel: readonly AskRule[] = [
       !someWet(c, f).length &&
       !unburnt(c, f) &&
       shows(c, f, ['fuel', 'black']) &&
+      !flooded(c) &&
       !asked(c, 'fuel.choke')
   }),
   look('Bulb firm: does it flood?', ['fuel.floods'], 3, {

@@ -7,7 +7,8 @@ import { muffsWereIt } from '../stations/cooling/supply.ts';
 import { STREAM_COMES } from '../stations/run/prompts.ts';
 import { runsOf, streamEarly } from '../stations/run/runs.ts';
 import { causeAt, stopsUnmended } from '../stations/run/symptoms.ts';
-import { byTime, isAfter } from '../units/instant.ts';
+import { lampSeen } from '../stations/run/lamp.ts';
+import { byTime, isAfter, type Instant } from '../units/instant.ts';
 
 /** What was seen of the lamp, oldest first; "unknown" is no answer and takes none away. */
 const lamps = (c: Context): readonly unknown[] =>
@@ -33,9 +34,7 @@ function troubles(c: Context): { readonly at: string; readonly says: string }[] 
       const says = stoppedFor.get(reason);
       return says ? [{ at, says }] : [];
     }),
-    ...c.record
-      .all('run.lamp')
-      .flatMap((r) => (r.value === 'came' ? [{ at: r.at, says: 'The lamp or horn came on' }] : [])),
+    ...c.record.all('run.lamp').flatMap((r) => (r.value === 'came' ? [{ at: r.at, says: LAMP }] : [])),
     ...runs.flatMap(({ startedAt, hottest }) =>
       hottest && hottest.temperature >= hot ? [{ at: when(startedAt, hottest.seconds), says: HOT }] : []
     ),
@@ -62,6 +61,26 @@ const ofWater: ReadonlySet<string> = new Set([
   ...['stream', 'temperature'].flatMap((reason) => stoppedFor.get(reason) ?? [])
 ]);
 
+const LAMP = 'The lamp or horn came on';
+
+/**
+ * What a lamp told of was found and mended since: too little oil, or what kept the water from it; or its sender, its oil pump was renewed.
+ * Work for nothing that was found explains nothing.
+ */
+function lampExplained(c: Context, at: Instant): boolean {
+  const after = (list: readonly Instant[]): boolean => list.some((w) => isAfter(w, at));
+  const low = c.record
+    .all('oil.dip')
+    .some(
+      (r) =>
+        (r.value === 'below' || r.value === 'none') &&
+        isAfter(r.at, at) &&
+        c.worked('oil').some((w) => isAfter(w, r.at))
+    );
+  const water = !lampSeen(c)?.notHeat && causeMended(c, at);
+  return low || water || after(c.renewed('run.lamp')) || after(c.renewed('oil.pressure'));
+}
+
 /** What stopped it once and has no cause recorded or mended since, though all was well later: it comes again. */
 export function unexplained(c: Context): string | undefined {
   const cause = causeAt(c);
@@ -69,6 +88,7 @@ export function unexplained(c: Context): string | undefined {
     ({ at, says }) =>
       isAfter(at, cause) &&
       !((says === NO_STREAM || says === stoppedFor.get('stream')) && outletFound(c, at)) &&
+      !((says === LAMP || says === stoppedFor.get('lamp')) && lampExplained(c, at)) &&
       !(ofWater.has(says) && (muffsWereIt(c, at) || causeMended(c, at)))
   );
   return open && `${open.says} once, and its cause is not recorded.`;

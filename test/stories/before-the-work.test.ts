@@ -168,3 +168,42 @@ describe('plugs wet with fuel, and a needle that runs over', () => {
     expect(moves(wet().read('fuel.floods', 'yes')).slice(0, 4)).not.toContain('Move choke and primer by hand');
   });
 });
+
+describe('no water, and what keeps it away was found', () => {
+  const dry = (): Bench =>
+    readyToRun(two)
+      .read('run.event', 'start')
+      .wait(0.02)
+      .read('run.stream', 'none')
+      .wait(0.05)
+      .read('run.exhaust', 'none')
+      .read('run.outcome', 'stopped')
+      .read('run.event', 'stop')
+      .wait(0.2);
+  it('a blocked screen is cleared before a line is blown through or a pump opened', () => {
+    expect(moves(dry())[0]).toMatch(/^Blow the stream’s line through/);
+    const b = dry().read('cooling.screen', 'blocked');
+    expect(moves(b)[0]).toMatch(/screen/i);
+    expect(moves(b).slice(0, 3).join('\n')).not.toMatch(/^Blow|pump|Find the cause/m);
+  });
+  it('none again with the screen clear, the search goes on', () => {
+    const b = dry().read('cooling.screen', 'blocked').done('screen').read('cooling.screen', 'clear').wait(0.1);
+    const again = b
+      .read('run.event', 'start')
+      .wait(0.02)
+      .read('run.stream', 'none')
+      .read('run.outcome', 'stopped')
+      .read('run.reason', 'stream')
+      .read('run.event', 'stop');
+    expect(moves(again)[0]).toMatch(/^(Blow|Open the pump|Probe)/);
+  });
+});
+
+describe('a lamp that came on, its run stopped without a word why, and the thermostat found shut', () => {
+  it('renewed, no cause is asked for in words', () => {
+    const b = ran(readyToRun(two), 'ran', (x) => x.read('run.lamp', 'came').read('run.outcome', 'stopped'));
+    b.read('cooling.thermostatPan', 'shut').wait(0.5).done('thermostat').read('cooling.thermostatPan', 'good');
+    expect(of(b, 'run.stopped')).toEqual(['run.stopped:watch']);
+    expect(moves(b).slice(0, 2)).not.toContain('Find the cause, write it down');
+  });
+});

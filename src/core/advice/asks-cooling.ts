@@ -153,12 +153,15 @@ export const unlessItWasMuffs = (r: AskRule): AskRule => ({
   open: (c, f) => muffsTried(c) !== 'fine' && hotOnMuffs(c) !== 'fine' && r.open(c, f)
 });
 
-/** A stream that was seen before the last work on the water is looked at again on the next run, not looked into. */
+/**
+ * A stream that was seen before the last work on the water is looked at again on the next run, not looked into; nor is one whose cause
+ * was found.
+ */
 const untilWorkedOn = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => {
     const at = latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')]);
-    return !c.worked('cooling').some((w) => isAfter(w, at)) && r.open(c, f);
+    return !heatExplained(c) && !c.worked('cooling').some((w) => isAfter(w, at)) && r.open(c, f);
   }
 });
 
@@ -253,6 +256,8 @@ export const coolingAsks: Asks = {
       items: ['cooling.assembled']
     })
   ],
+  'cooling.screen': [job('screen', { only: ['fault'] })],
+  'cooling.strainer': [job('strainer')],
   'cooling.passages': [job('descale', { only: ['fault'] })],
   'cooling.tube': [job('leg-water', { only: ['fault'] })],
   'cooling.key': [job('leg-water')],

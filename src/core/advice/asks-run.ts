@@ -279,7 +279,13 @@ export const runAsks: Asks = {
       open: (c, f) => !waterInside(c) && r.open(c, f)
     }))
   ),
-  'run.no-water': untilFound(screens, outlet, pumpOpen, pumpAgain),
+  // What keeps the water from it, found: that is cleared before anything else is opened.
+  'run.no-water': untilFound(
+    ...[screens, outlet, pumpOpen, pumpAgain].map((r): AskRule => ({
+      ...r,
+      open: (c, f) => !heatExplained(c) && r.open(c, f)
+    }))
+  ),
   'run.plug-wet': [jacket, job('water-in')],
   'run.failed': failedAsks,
   'run.gears': [
@@ -307,6 +313,8 @@ export const runAsks: Asks = {
       // Work where it was stopped for is that cause: the run is made again.
       open: (c) =>
         !c.record.asked('run.cause') &&
+        // Found is not written down as well: it is mended, and the run made again.
+        !(symptoms(c).some((s) => s.id === 'no-water') && heatExplained(c)) &&
         // Told from where it came, the noise asks for that itself.
         !(c.record.value('run.reason') === 'noise' && noiseOf(c)?.place) &&
         // So is other water than muffs, where the same run was good on it.

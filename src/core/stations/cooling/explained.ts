@@ -23,9 +23,12 @@ const keepsWater: readonly {
   { item: 'cooling.cracked', bad: (v) => typeof v === 'number' && v > 0 }
 ];
 
-/** A cause of the heat that is found already: it is mended before anything else is looked for. */
+/** A cause of the heat, or of the stream that is gone, is found already: it is mended before anything else is looked for. */
 export function heatExplained(c: Context): boolean {
-  const hot = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head')]);
+  const gone = (['run.stream', 'cooling.stream'] as const).flatMap((i) =>
+    c.record.all(i).filter((r) => r.value === 'none')
+  );
+  const hot = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head'), ...gone]);
   // Seen, mended, and hot once more: it explains that heat no more.
   const stands = (at: Instant | undefined): boolean =>
     !c.worked('cooling').some((w) => isAfter(w, at) && isAfter(hot, w));

@@ -120,7 +120,7 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
       cause
         ? { kind: 'stopped-found', id: 'stopped', condition: 'watch', values: { cause } }
         : ((!reason || reason === 'other') && shownExplained(c)) ||
-            (reason === 'lamp' && lampWorkedOn(c)) ||
+            ((reason === 'lamp' || (!reason && lamp === 'came')) && lampWorkedOn(c)) ||
             ((reason === 'temperature' || reason === 'stream') && causeMended(c, record.last('run.reason')!.at)) ||
             (reason === 'leak' && leakTraced(c)) ||
             (reason === 'noise' && noiseOf(c)?.place !== undefined)

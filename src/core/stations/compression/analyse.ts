@@ -260,9 +260,8 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: r
   // Its own second low reading confirms it, whoever is the best one: what makes a reading wrong makes it low.
   const repeated = r.readings.filter((p) => p < (1 - found.limit.value) * best.mean).length > 1;
   const oil = repeated ? undefined : oilOnLow(c, found, r, best);
-  // A crown that is holed, or a bore that is scored, was seen: one low reading says no more than the eye did.
-  const through = ofThisPart(c, 'plugs.hole', r.cylinder);
-  const sight = through === 'holed' || through === 'scored';
+  // A crown that is holed was seen: one low reading says no more than the eye did.
+  const sight = ofThisPart(c, 'plugs.hole', r.cylinder) === 'holed';
   const once = repeated || sight || oil === 'confirms' ? undefined : oil === 'oiled' ? 'oiled' : 'once';
   const excuse = excuseOf(found) ?? (deadVolume(found.instrument) > 0 ? 'adapter' : once);
   // Air that leaves it says what the needle said: nothing is left to doubt.

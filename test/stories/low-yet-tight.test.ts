@@ -113,3 +113,19 @@ describe('a low needle, and why was seen through the plug hole', () => {
     expect(moves(low(hole))[0]).toMatch(/^Compression again of cylinder 2/);
   });
 });
+
+describe('a belt that has jumped, on an engine whose valves meet its pistons', () => {
+  it('whatever asks to turn it by hand waits for its marks', () => {
+    const b = readyToRun({ ...belted, interference: 'yes' })
+      .read('run.event', 'start')
+      .wait(0.1)
+      .read('run.noise', 'head')
+      .read('run.outcome', 'ran')
+      .read('run.event', 'stop');
+    expect(moves(b).slice(0, 3).join('\n')).toMatch(/^Turned by hand/m);
+    b.read('turn.belt', 'slack');
+    expect(moves(b)[0]).toMatch(/^Timing belt/);
+    const turning = b.assessed().moves.filter((m) => /^Turned by hand|depth at top/.test(m.title));
+    expect(turning.map((m) => m.waits)).toEqual(turning.map(() => 'First: the marks of the timing belt.'));
+  });
+});

@@ -84,8 +84,21 @@ const stuckPlug = (c: Position['context'], m: Move): string | undefined =>
     ? 'First: the gear plug that will not move.'
     : undefined;
 
-/** Looks that turn the flywheel by hand. */
+/** Looks that turn the flywheel by hand, by name or by what they read. */
 const TURNS: ReadonlySet<string> = new Set(['look:turn', 'look:bumps', 'look:shift']);
+const TURNED: ReadonlySet<ItemId> = new Set([
+  ...([
+    'turn.result',
+    'turn.feel',
+    'turn.bumps',
+    'turn.depth',
+    'turn.neutral',
+    'turn.forward',
+    'turn.reverse'
+  ] as const),
+  ...(['turn.roughNeutral', 'turn.roughPinion', 'turn.roughLeg', 'compression.leakdown'] as const)
+]);
+const turnsByHand = (m: Move): boolean => TURNS.has(m.id) || !!m.items?.some((i) => TURNED.has(i));
 
 const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -177,7 +190,7 @@ function withWaits(p: Position, list: readonly Move[], end: Move | undefined, wa
         return { ...m, waits: `First: ${end.title.charAt(0).toLowerCase()}${end.title.slice(1)}.` };
       const needs = m.needs ?? jobDoes(m);
       if (watch && !madeRunning(m, needs)) return { ...m, waits: 'First: the run is ended.' };
-      const turns = TURNS.has(m.id) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
+      const turns = turnsByHand(m) && jumped(p.context) ? 'First: the marks of the timing belt.' : undefined;
       const soaks =
         m.class > 2 &&
         soaking(p.context) !== undefined &&

@@ -25,10 +25,10 @@ const keepsWater: readonly {
 
 /** A cause of the heat, or of the stream that is gone, is found already: it is mended before anything else is looked for. */
 export function heatExplained(c: Context): boolean {
-  const gone = (['run.stream', 'cooling.stream'] as const).flatMap((i) =>
-    c.record.all(i).filter((r) => r.value === 'none')
+  const poor = (['run.stream', 'cooling.stream'] as const).flatMap((i) =>
+    c.record.all(i).filter((r) => r.value === 'none' || r.value === 'weak')
   );
-  const hot = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head'), ...gone]);
+  const hot = latestAt([...c.record.all('run.temperature'), ...c.record.all('cooling.head'), ...poor]);
   // Seen, mended, and hot once more: it explains that heat no more.
   const stands = (at: Instant | undefined): boolean =>
     !c.worked('cooling').some((w) => isAfter(w, at) && isAfter(hot, w));

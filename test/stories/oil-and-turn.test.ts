@@ -75,7 +75,7 @@ describe('gritty, and where', () => {
         by: (b) => b,
         is: { turn: 'fault' },
         holds: ['locked'],
-        says: /In neutral first, then with the leg off/
+        says: /neutral first, then the leg off/
       },
       {
         entered: 'rough in neutral all the same',

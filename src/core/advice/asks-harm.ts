@@ -1,13 +1,16 @@
+import { cylindersOf } from '../findings/context.ts';
 import { askedAfter } from '../findings/asked-after.ts';
 import { harmedAt } from '../stations/run/overheated.ts';
 import { look, repeat, type Asks, type AskRule } from './ask.ts';
 
 /** A run did the cylinders harm, or may have: what was read before it is how they were. */
 const readAgain: AskRule = look(
-  (c) =>
-    c.record.all('compression.pressure').length
-      ? 'Compression of every cylinder once more, beside what it was'
-      : 'Compression of every cylinder, after what that run may have done',
+  (c) => {
+    const whose = cylindersOf(c).length === 1 ? '' : ' of every cylinder';
+    return c.record.all('compression.pressure').length
+      ? `Compression${whose} once more, beside what it was`
+      : `Compression${whose}, after what that run may have done`;
+  },
   ['compression.pressure'],
   12,
   { open: () => true }

@@ -34,7 +34,6 @@ const decimals: ReadonlyMap<string, number> = new Map(
     h: 1,
     min: 0,
     '°': 0,
-    Ω: 2,
     '': 0
   })
 );
@@ -44,11 +43,19 @@ export interface Shown {
   readonly unit: string;
 }
 
+/** Three figures, as a meter shows them: 0.31 Ω, 45.0 Ω, 4200 Ω, 500 kΩ. */
+function ohms(si: number): Shown {
+  const size = Math.abs(si);
+  if (size >= 1e4) return { number: String(Number((si / 1000).toPrecision(3))), unit: 'kΩ' };
+  return { number: si.toFixed(size < 9.995 ? 2 : size < 99.95 ? 1 : 0), unit: 'Ω' };
+}
+
 /**
  * A quantity as it is shown: number and unit apart, so that a sounding can set them differently.
  * `resolution` (SI, same dimension) limits the digits to what the instrument could tell.
  */
 export function show(si: number, name: DimensionName, system: System, resolution?: number): Shown {
+  if (name === 'resistance' && !resolution) return ohms(si);
   const unit = shownUnit(name, system);
   const places = placesOf(unit, name, resolution);
   const rounded = Number(fromSI(si, unit).toFixed(places));

@@ -172,7 +172,7 @@ export interface LeakDownFacts {
   crankcase: { readonly at: 'held' | 'seal' | 'reed' | 'joint' | 'falls' };
   /** Feeler under the straight edge on the head's face, m. */
   flatness: { readonly gap: number; readonly verdict: Flatness };
-  'leakdown-disagrees': { readonly shares: readonly number[] };
+  'leakdown-disagrees': { readonly shares: readonly number[]; readonly valves: boolean };
   /** Air at the exhaust of a two-stroke, read once: it may be the port. */
   'leakdown-port': { readonly share: number };
   /** Read once, and its compression would have shown such a leak. */

@@ -122,9 +122,9 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
   }),
   overheated: ({ values: { hottest, limit, read } }, _, units) => ({
     found: `The head was at ${say(hottest, 'temperature', units)}, far past ${sayLimit(limit, units)}: ${readOf(read)}`,
-    advice: 'Compression of every cylinder, cold; then leak-down where one is low.',
+    advice: 'Compression again, cold; then leak-down where it is low.',
     because: practice(
-      [`hottest at the head: ${say(hottest, 'temperature', units)}`, 'not every cylinder was read since'],
+      [`hottest at the head: ${say(hottest, 'temperature', units)}`, 'not read since'],
       'heat takes the gasket, the rings’ spring and the pistons, in this order.',
       { limit: sayLimit(limit, units) }
     )
@@ -181,7 +181,7 @@ export const leakDownWords: WordsOf<LeakDownFacts, object> = {
     const shares = values.shares.map((s) => say(s, 'share', units));
     return {
       found: `Leak-down of cylinder ${cylinder} gave ${listed(shares)}: they are not of the same thing.`,
-      advice: 'Nearer to top, both rings and valves shut, turned once and repeated; take the slip back.',
+      advice: `Nearer to top, ${values.valves ? 'both valves shut' : 'the ports covered'}, turned once and repeated; take the slip back.`,
       because: practice([`leak-down: ${shares.join(', ')}`], 'turned and repeated, it moves by a third at most.')
     };
   },

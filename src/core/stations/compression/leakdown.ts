@@ -34,7 +34,7 @@ export function analyseLeakDown(c: Context): LeakDownAnalysed {
           repeat: true,
           cylinder,
           condition: 'cannot-tell',
-          values: { shares: disagree }
+          values: { shares: disagree, valves: strokes !== 'two' }
         };
       if (port) return { kind: 'leakdown-port', repeat: true, cylinder, condition: 'cannot-tell', values: { share } };
       if (against)

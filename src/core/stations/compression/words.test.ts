@@ -225,7 +225,7 @@ const ofLeakDown: Examples<LeakDownFacts> = {
     values: { gap: 0.08e-3, verdict }
   })),
   'leakdown-disagrees': [
-    { kind: 'leakdown-disagrees', id: 'leakdown', cylinder: 2, condition: doubt, values: { shares: [0.04, 0.42] } }
+    { kind: 'leakdown-disagrees', cylinder: 2, condition: doubt, values: { shares: [0.04, 0.42], valves: true } }
   ],
   'leakdown-against': [{ kind: 'leakdown-against', cylinder: 2, condition: doubt, values: { share: 0.45 } }],
   'leakdown-port': [{ kind: 'leakdown-port', cylinder: 2, condition: doubt, values: { share: 0.6 } }],

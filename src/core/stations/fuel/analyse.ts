@@ -106,7 +106,11 @@ function jarFacts(c: Context): FuelFact[] {
     const stood = cloudyJar(c) === 'stood';
     return [{ kind: 'jar-cloudy', id: 'jar', condition: stood ? 'fault' : 'watch', values: { ...values, stood } }];
   }
-  if (look === 'dark') return [{ kind: 'jar-dark', id: 'jar', condition: 'fault', values }];
+  if (look === 'dark') {
+    const { fuelSystem } = c.survey.engine.profile;
+    const injected = fuelSystem === 'electronic' || fuelSystem === 'direct';
+    return [{ kind: 'jar-dark', id: 'jar', condition: 'fault', values: { ...values, injected } }];
+  }
   return [{ kind: 'jar-clear', id: 'jar', condition: 'sound', values }];
 }
 

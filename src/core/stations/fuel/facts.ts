@@ -57,7 +57,7 @@ export interface FuelFacts {
   'jar-water': Jar;
   /** `stood`: cloudy again after it stood. */
   'jar-cloudy': Jar & { readonly stood: boolean };
-  'jar-dark': Jar;
+  'jar-dark': Jar & { readonly injected: boolean };
   'jar-clear': Jar;
   /** Where air comes in. */
   air: { readonly at: AirPlace };

@@ -11,7 +11,7 @@ export const lineWords: Readonly<Record<LineFault, string>> = {
   'old-fuel': 'old fuel in it',
   'vent-closed': 'was closed: it dies after minutes and the tank sucks in',
   'vent-blocked': 'blocked: it dies after minutes and the tank sucks in',
-  'pickup-blocked': 'blocked: the bulb is sucked flat, vacuum rises with speed',
+  'pickup-blocked': 'blocked: it holds the fuel back, the more the faster it runs',
   'hose-hard': 'hard or cracked: it draws air; renew it',
   'hose-bubbles': 'bubbles in it: air is drawn before this point',
   'bulb-soft': 'stays soft: an air leak, or its valve',
@@ -23,7 +23,7 @@ export const lineWords: Readonly<Record<LineFault, string>> = {
   'filter-water': 'water in the bowl: drain it, line and tank too',
   'pump-weak': 'weak or leaking: kit; it dies within minutes and squeezing helps',
   'bowlLook-gummed': 'gum or varnish: strip and clean before a start',
-  'bowlLook-water': 'water: it settled where the jet draws',
+  'bowlLook-water': 'water: it settled where the fuel is drawn',
   'bowlLook-dirt': 'dirt: clean it, and find the filter that let it through',
   'jets-gummed': 'jets or passages gummed: strip and clean, every one seen through',
   'choke-stuck': 'stuck or leaking: starved, or rich and sooty'

@@ -73,7 +73,11 @@ const examples: Examples<FuelFacts> = {
     { kind: 'jar-cloudy', condition: watch, values: { look: 'cloudy', stood: false } },
     { kind: 'jar-cloudy', condition: fault, values: { look: 'cloudy', stood: true } }
   ],
-  'jar-dark': [{ kind: 'jar-dark', condition: fault, values: { look: 'dark' } }],
+  'jar-dark': [true, false].map((injected) => ({
+    kind: 'jar-dark' as const,
+    condition: fault,
+    values: { look: 'dark', injected }
+  })),
   'jar-clear': [{ kind: 'jar-clear', condition: sound, values: { look: 'clear' } }],
   air: (['pickup', 'coupling', 'hose', 'filter', 'pump'] as const).map((at) => ({
     kind: 'air',

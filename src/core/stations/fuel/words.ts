@@ -150,8 +150,8 @@ export const words: WordsOf<FuelFacts, object> = {
     because: jarBecause(values, units)
   }),
   'jar-dark': ({ values }, _, units) => ({
-    found: 'The sample is dark and smells of varnish: gum in every jet it reached.',
-    advice: 'Drain it, and clean the carburettor or separator.',
+    found: 'The sample is dark and smells of varnish: gum wherever it stood.',
+    advice: `Drain it, and clean ${values.injected ? 'the vapour separator and filters' : 'the carburettor'}.`,
     because: jarBecause(values, units)
   }),
   'jar-clear': ({ values }, _, units) => ({

@@ -75,7 +75,8 @@ export function analyse(c: Context): RunAnalysed {
 }
 
 /** How it went, as it was told; a reason for stopping that was given later says that it was stopped. */
-function basisOf({ record }: Context): RunBasis {
+function basisOf({ record, survey }: Context): RunBasis {
+  const { strokes = 'unknown', fuelSystem } = survey.engine.profile;
   const reason = record.last('run.reason');
   const stopped = reason && isAfter(reason.at, record.last('run.outcome')?.at);
   return {
@@ -83,7 +84,9 @@ function basisOf({ record }: Context): RunBasis {
     minutes: known(record.value('run.minutes')),
     lamp: record.value('run.lamp'),
     smoke: record.value('run.smoke'),
-    leaks: record.value('run.leaks')
+    leaks: record.value('run.leaks'),
+    strokes: strokes === 'unknown' ? undefined : strokes,
+    injected: fuelSystem === 'electronic' || fuelSystem === 'direct'
   };
 }
 

@@ -121,5 +121,7 @@ export interface RunBasis {
   readonly lamp: string | undefined;
   readonly smoke: string | undefined;
   readonly leaks: string | undefined;
+  readonly strokes: 'two' | 'four' | undefined;
+  readonly injected: boolean;
 }
 export type RunAnalysed = Analysed<RunFacts, RunBasis>;

@@ -1,4 +1,4 @@
-import type { RunFacts } from './facts.ts';
+import type { RunBasis, RunFacts } from './facts.ts';
 import type { LapsedId, SymptomId } from './symptoms.ts';
 
 /** It dies warm, and not for want of spark (C). */
@@ -15,7 +15,7 @@ export const symptomWords: Readonly<Record<SymptomId, { readonly is: string; rea
     is: 'It kicks back',
     first: 'Timing, and the flywheel key before all: no more starts until the key was looked at.'
   },
-  spits: { is: 'It spits back and idles poorly', first: 'Idle passages, an air leak, the reeds or valves.' },
+  spits: { is: 'It spits back and idles poorly', first: 'What feeds it at idle, an air leak, what shuts its intake.' },
   shakes: { is: 'It shakes', first: 'One cylinder that does not fire: short them out one by one; then the mounts.' },
   steam: { is: 'Steam, or hot exhaust with little water', first: 'Stop; pump, water passages, exhaust gaskets.' },
   'no-water': { is: 'No water comes with the exhaust', first: 'Stop; intakes and pump before anything else.' },
@@ -26,6 +26,15 @@ export const symptomWords: Readonly<Record<SymptomId, { readonly is: string; rea
   },
   overcharge: { is: 'It overcharges', first: 'The regulator and its ground; the battery is boiled by it.' }
 };
+
+/** Where a good technician looks first on this engine, where that hangs on what it has (C). */
+export const looksFirst = (
+  symptom: SymptomId,
+  { strokes, injected }: Pick<RunBasis, 'strokes' | 'injected'>
+): string =>
+  symptom === 'spits' && strokes
+    ? `${injected ? 'An injector' : 'Idle passages'}, an air leak, the ${strokes === 'two' ? 'reeds' : 'valves'}.`
+    : symptomWords[symptom].first;
 
 const stoppedFor: Readonly<Record<string, string>> = {
   temperature: 'its temperature',

@@ -10,8 +10,24 @@ import { words } from './words.ts';
 const [sound, watch, fault, doubt] = ['sound', 'watch', 'fault', 'cannot-tell'] as const;
 const limit = { id: 'cooling.hot', value: 363.15, provenance: 'M', manual: false, name: 'our value' } as const;
 const asked = { id: 'run.idle', value: 700, provenance: 'P', manual: true, page: '1-4' } as const;
-const basis: RunBasis = { outcome: 'ran', minutes: 20, lamp: 'came', smoke: 'keeps', leaks: 'oil' };
-const bare: RunBasis = { outcome: undefined, minutes: undefined, lamp: undefined, smoke: undefined, leaks: undefined };
+const basis: RunBasis = {
+  outcome: 'ran',
+  minutes: 20,
+  lamp: 'came',
+  smoke: 'keeps',
+  leaks: 'oil',
+  strokes: 'two',
+  injected: false
+};
+const bare: RunBasis = {
+  outcome: undefined,
+  minutes: undefined,
+  lamp: undefined,
+  smoke: undefined,
+  leaks: undefined,
+  strokes: undefined,
+  injected: false
+};
 const run: Watched = { label: 'Run 1', minutes: 12, samples: 8, limit };
 const logged: Watched = { ...run, hottest: { temperature: 340, seconds: 245 }, gap: 300 };
 

@@ -13,7 +13,7 @@ import type { RunBasis, RunFacts } from './facts.ts';
 import type { NoisePlace } from './noise.ts';
 import { items } from './readings.ts';
 import { PULLS, TACHOMETER } from './start-and-idle.ts';
-import { lapsedWords, smokeWords, SPARKS_HOT, symptomWords } from './symptom-words.ts';
+import { lapsedWords, smokeWords, SPARKS_HOT, looksFirst, symptomWords } from './symptom-words.ts';
 import { temperatureWords, watched } from './temperature-words.ts';
 import { clock, NEVER_WARM } from './warming.ts';
 
@@ -206,15 +206,15 @@ export const words: WordsOf<RunFacts, RunBasis> = {
       'A gear is still missing or jumps out with the linkage set: hub or shear pin, the shift rod’s joint, then the clutch dog.',
     because: told(basis, units)
   }),
-  symptom: ({ values: { symptom, at, explained, repeated, sparks } }) => {
-    const { is, first } = symptomWords[symptom];
+  symptom: ({ values: { symptom, at, explained, repeated, sparks } }, basis) => {
+    const { is } = symptomWords[symptom];
     return {
       found: `${is}${repeated ? '; not since, but no cause was found: it comes again' : ''}.`,
       advice: explained
         ? 'A cause was found: make the same run again to see that it is gone.'
         : sparks
           ? SPARKS_HOT
-          : first,
+          : looksFirst(symptom, basis),
       because: practice(
         [`last seen: ${at.slice(0, 16).replace('T', ' ')}`, `cause: ${explained ? 'recorded since' : 'not recorded'}`],
         'what a run showed stays open until its cause is found and the same run is made again without it.'
@@ -241,9 +241,9 @@ export const words: WordsOf<RunFacts, RunBasis> = {
     found: `The fault of cylinder ${cylinder} went over to its neighbour with the ${part}: it is that ${part}.`,
     because: practice([`${part}s changed over, the engine run: the fault moved`], 'what moves with a part is the part.')
   }),
-  pulls: ({ values: { pulls } }) => ({
+  pulls: ({ values: { pulls } }, { injected }) => ({
     found: `It took ${Math.round(pulls)} pulls to fire.`,
-    advice: 'A first start after years may; at the next one count again: choke, primer and fuel level first.',
+    advice: `A first start after years may; at the next one count again: ${injected ? 'fuel pressure' : 'choke, primer'} and fuel level first.`,
     because: practice(
       [`pulls to first fire: ${Math.round(pulls)}`],
       'an engine with fuel up and choke set fires within a few pulls.',

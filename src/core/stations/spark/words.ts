@@ -224,9 +224,9 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
     found: `Cylinder ${cylinder} sparks sometimes: look for a loose connector, a chafed wire, or a coil that dies when warm.`,
     because: pattern(basis, 'an intermittent spark is measured again warm.')
   }),
-  colour: ({ cylinder, values: { colour } }) => ({
+  colour: ({ cylinder, values: { colour } }, { ignition }) => ({
     found: `Spark of cylinder ${cylinder} is ${colour === 'red' ? 'dull red' : 'thin and orange'}: little energy behind it.`,
-    advice: 'Condenser, coil, or a poor ground.',
+    advice: `${ignition === 'points' ? 'Condenser, coil' : 'Coil'}, or a poor ground.`,
     because: practice([`colour: ${colour}`], 'blue-white and snapping is strong; judged in shade.')
   }),
   misses: ({ cylinder }) => ({

@@ -57,6 +57,10 @@ export function analyse(c: Context): TurnAnalysed {
   return {
     basis: {
       turns: turns.map((t) => t.result),
+      has: {
+        neutral: c.survey.engine.profile.shift !== 'direct',
+        pinion: c.survey.engine.profile.starting !== 'rope'
+      },
       plugs: c.record.value('turn.plugs'),
       shifts: shiftsOf(c),
       depths: { rows, limit, deviation, ...(right === undefined ? {} : { right }) }

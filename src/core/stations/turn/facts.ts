@@ -96,6 +96,8 @@ export interface AfterSetting {
 }
 
 export interface TurnBasis {
+  /** What stands between the crank and the propeller, and between the crank and a starter, as far as this engine has it. */
+  readonly has: { readonly neutral: boolean; readonly pinion: boolean };
   readonly turns: readonly string[];
   readonly plugs: string | undefined;
   readonly shifts: Readonly<Record<'neutral' | 'forward' | 'reverse' | 'lock', string | undefined>>;

@@ -5,6 +5,7 @@ import type { AfterSetting, ThroughLinkage, TurnBasis, TurnFacts } from './facts
 import { words } from './words.ts';
 
 const basis: TurnBasis = {
+  has: { neutral: true, pinion: true },
   turns: ['locked', 'free'],
   plugs: 'out',
   shifts: { neutral: 'spins', forward: 'slips', reverse: undefined, lock: undefined },
@@ -19,6 +20,7 @@ const basis: TurnBasis = {
 };
 const bare: TurnBasis = {
   ...basis,
+  has: { neutral: false, pinion: false },
   turns: [],
   plugs: undefined,
   shifts: { neutral: undefined, forward: undefined, reverse: undefined, lock: undefined }

@@ -11,11 +11,22 @@ const turned = ({ turns, plugs }: TurnBasis): string[] => [
   `turns recorded: ${turns.join(', ') || 'none'}`,
   `plugs: ${plugs ?? 'unknown'}`
 ];
+/** What is taken out of it one after the other, as far as this engine has it. */
+const order = ({ has }: TurnBasis): string[] => [
+  ...(has.neutral ? ['neutral'] : ['the propeller off']),
+  ...(has.pinion ? ['the starter pinion'] : []),
+  'the leg off'
+];
 const inOrder = (basis: TurnBasis): Because =>
   practice(
     turned(basis),
-    'plugs out, neutral, starter pinion, leg off; only then the bores are blamed. Soak, wait a day, no force.'
+    `plugs out, then ${listed(order(basis))}; only then the bores are blamed. Soak, wait a day, no force.`
   );
+/** "neutral first, then the leg off" */
+const firstThen = (basis: TurnBasis): string => {
+  const [first, ...then] = order(basis);
+  return `${first} first, then ${then.join(', then ')}`;
+};
 const shifted = ({ shifts: { neutral, forward, reverse, lock } }: TurnBasis): Because =>
   practice(
     [`neutral ${neutral ?? '–'}, forward ${forward ?? '–'}, reverse ${reverse ?? '–'}, reverse lock ${lock ?? '–'}`],
@@ -25,7 +36,7 @@ const shifted = ({ shifts: { neutral, forward, reverse, lock } }: TurnBasis): Be
 const feltWord = (f: string): string => (f === 'tight' ? 'a tight spot' : f);
 
 /** Grit, noise or play: where it sits, from what was taken out of it; the bores are not blamed before. */
-function roughWords({ felt, gritty, part }: TurnFacts['rough']): Omit<Words, 'because'> {
+function roughWords({ felt, gritty, part }: TurnFacts['rough'], basis: TurnBasis): Omit<Words, 'because'> {
   const is = felt.length ? `It turns${gritty ? ' gritty' : ''}, with ${listed(felt.map(feltWord))}` : 'It turns gritty';
   if (part && part.id !== 'head')
     return {
@@ -39,11 +50,10 @@ function roughWords({ felt, gritty, part }: TurnFacts['rough']): Omit<Words, 'be
         ? 'Nothing spins it before a specialist has measured it: oil hides noise and play, and mends no bearing.'
         : 'Oil it, and turn it again the next day before believing it.'
     };
-  if (felt.length)
-    return { found: `${is}.`, advice: 'Find out where before it is cranked: neutral first, then the leg.' };
+  if (felt.length) return { found: `${is}.`, advice: `Find out where before it is cranked: ${firstThen(basis)}.` };
   return {
     found: `${is}: gear case, bearings or bores.`,
-    advice: 'In neutral first, then with the leg off; oil it, and turn it again the next day before believing it.'
+    advice: `Find out where: ${firstThen(basis)}; oil it, and turn it again the next day before believing it.`
   };
 }
 
@@ -92,7 +102,7 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
         ];
     return { found: 'It is locked.', advice: [...stops, ...where].join(' '), because: inOrder(basis) };
   },
-  rough: ({ values }, basis) => ({ ...roughWords(values), because: inOrder(basis) }),
+  rough: ({ values }, basis) => ({ ...roughWords(values, basis), because: inOrder(basis) }),
   stiff: (_, basis) => ({
     found: 'It turns stiff.',
     advice: 'Oil the bores, soak, and turn it again tomorrow; no force.',
@@ -138,7 +148,7 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
     found: `It turns, with ${values.felt.map(feltWord).join(' and ')}.`,
     advice: values.part
       ? 'It stays with everything else out of it: every piston’s depth at top, and a specialist before it is cranked.'
-      : 'Find out where before it is cranked: neutral first, then the pinion, then the leg.',
+      : `Find out where before it is cranked: ${firstThen(basis)}.`,
     because: inOrder(basis)
   }),
   free: ({ values: { running } }, basis) => ({

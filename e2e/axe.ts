@@ -101,6 +101,8 @@ export async function special(page: Page, look: Look): Promise<void> {
       .getByRole('link', { name: /engine and history/ })
       .first()
       .click();
+    // The yard is ready as well: the next page is there once its address is.
+    await page.waitForURL('**/engines/*');
     await ready(page);
     await look();
   });

@@ -30,6 +30,11 @@ describe('the way of the fuel, read before it was worked on', () => {
     const b = ran(starved().wait(0.5).done('pick-up').read('fuel.pickup', 'clear').wait(0.2), 'ran');
     expect([...of(b, 'fuel.bulb'), ...of(b, 'fuel.vacuum'), ...of(b, 'run.died')]).toEqual([]);
   });
+  it('three minutes show nothing of it', () => {
+    const b = starved().wait(0.5).done('pick-up').read('fuel.pickup', 'clear').read('run.event', 'start').wait(0.05);
+    b.read('run.outcome', 'ran').read('run.minutes', 3).read('run.event', 'stop');
+    expect(of(b, 'fuel.bulb')).toEqual(['fuel.bulb:cannot-tell']);
+  });
   it('sucked flat, what lies upstream comes before its joints; soft, the joints', () => {
     const bulb = (is: 'flat' | 'soft'): string[] =>
       moves(readyToRun(two, 'neglected', ['fuel']).read('fuel.level', 'full').read('fuel.bulb', is));
@@ -148,6 +153,9 @@ describe('a lamp that came on, and the oil found low', () => {
     const low = lamp().read('oil.dip', 'below').wait(0.1).read('oil.dip', 'below').wait(0.1);
     expect(low.holds()).toContain('run');
     expect(again(filled(low)).holds()).not.toContain('run');
+  });
+  it('one dip is not two', () => {
+    expect(again(filled(lamp().read('oil.dip', 'below').wait(0.1))).holds()).toContain('run');
   });
   it('oil put in for nothing that was found explains nothing', () => {
     expect(again(filled(lamp())).holds()).toContain('run');

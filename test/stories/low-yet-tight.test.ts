@@ -38,6 +38,24 @@ describe('every cylinder low, and every one tight', () => {
     );
     expect(of(again, 'compression.figure')).toEqual([]);
   });
+  it('one of them told by neither gauge nor air: nobody says that every one is tight', () => {
+    const b = readyToRun({ ...four, camDrive: 'gears' }, 'neglected', ['compression']);
+    const some = tight(
+      psi(
+        psi(b, [
+          [1, 70],
+          [2, 70]
+        ]),
+        [
+          [1, 70],
+          [2, 70]
+        ]
+      ),
+      [1, 2]
+    );
+    expect(of(some, 'compression.figure')).toEqual(['compression.figure:cannot-tell']);
+    expect(some.said('compression.figure')).not.toMatch(/every cylinder tight/);
+  });
   it('gears turn them: what the gauge read low was the gauge or the cranking', () => {
     expect(of(low({ ...four, camDrive: 'gears' }), 'compression.figure')).toEqual(['compression.figure:sound']);
   });

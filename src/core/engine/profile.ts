@@ -213,5 +213,8 @@ export const historySchema = objectOf(historyItems);
 export const cylinderCount = (p: Profile): number | undefined =>
   typeof p.cylinders === 'number' ? Math.round(p.cylinders) : undefined;
 
+/** Whether fuel is injected, by whatever it is driven; of an unknown system nobody knows. */
+export const isInjected = (p: Profile): boolean => p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
+
 /** A number, or nothing when it is unknown, not fitted or not asked. */
 export const known = (v: number | string | undefined): number | undefined => (typeof v === 'number' ? v : undefined);

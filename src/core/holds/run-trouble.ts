@@ -69,14 +69,9 @@ const LAMP = 'The lamp or horn came on';
  */
 function lampExplained(c: Context, at: Instant): boolean {
   const after = (list: readonly Instant[]): boolean => list.some((w) => isAfter(w, at));
-  const low = c.record
-    .all('oil.dip')
-    .some(
-      (r) =>
-        (r.value === 'below' || r.value === 'none') &&
-        isAfter(r.at, at) &&
-        c.worked('oil').some((w) => isAfter(w, r.at))
-    );
+  // One dip misleads: two that agree, and then the oil.
+  const dips = c.record.all('oil.dip').filter((r) => isAfter(r.at, at) && (r.value === 'below' || r.value === 'none'));
+  const low = c.worked('oil').some((w) => dips.filter((r) => isAfter(w, r.at)).length > 1);
   const water = !lampSeen(c)?.notHeat && causeMended(c, at);
   return low || water || after(c.renewed('run.lamp')) || after(c.renewed('oil.pressure'));
 }

@@ -91,7 +91,8 @@ const lowAll: Measure = (c) => {
   if (beltSetSince(c, found.at)) return answered(latest(c));
   const tight = tightOnes(c);
   // Low and tight: only valves that open at the wrong time are left, where a belt that nobody has seen drives them.
-  if (found.rows.every((r) => tight.has(r.cylinder)) && !beltUnproved(c)) return answered(latest(c));
+  if (!found.missing.length && found.rows.every((r) => tight.has(r.cylinder)) && !beltUnproved(c))
+    return answered(latest(c));
   const l = againstFigure(c, found);
   return l && leaning(l[0], l[1], latest(c));
 };

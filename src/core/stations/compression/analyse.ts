@@ -323,7 +323,7 @@ function against(c: Context, found: Comparison, floor: Floor | undefined): TestF
   }
   if (beltSetSince(c, found.at)) return [{ kind: 'figure-belt', repeat: true, condition: 'cannot-tell', values }];
   const tight = tightOnes(c);
-  if (!manual && found.rows.every((r) => tight.has(r.cylinder))) {
+  if (!manual && !found.missing.length && found.rows.every((r) => tight.has(r.cylinder))) {
     // Tight, and low all the same: valves that shut too late let the charge out again.
     return beltUnproved(c) && !values.decompression
       ? [{ kind: 'tight', id: 'figure', condition: 'cannot-tell', values: { ...values, belt: true } }]

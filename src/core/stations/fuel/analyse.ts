@@ -1,4 +1,4 @@
-import { known } from '../../engine/profile.ts';
+import { isInjected, known } from '../../engine/profile.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { latestOf } from '../../units/instant.ts';
@@ -107,8 +107,7 @@ function jarFacts(c: Context): FuelFact[] {
     return [{ kind: 'jar-cloudy', id: 'jar', condition: stood ? 'fault' : 'watch', values: { ...values, stood } }];
   }
   if (look === 'dark') {
-    const { fuelSystem } = c.survey.engine.profile;
-    const injected = fuelSystem === 'electronic' || fuelSystem === 'direct';
+    const injected = isInjected(c.survey.engine.profile);
     return [{ kind: 'jar-dark', id: 'jar', condition: 'fault', values: { ...values, injected } }];
   }
   return [{ kind: 'jar-clear', id: 'jar', condition: 'sound', values }];

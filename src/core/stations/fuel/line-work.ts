@@ -1,3 +1,4 @@
+import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { ranWellAfter } from '../../findings/ran.ts';
 import type { ItemId } from '../../items/register.ts';
@@ -25,6 +26,12 @@ function lineWork(c: Context, flow: Flow): Instant {
 export const beforeLineWork = (c: Context, flow: Flow, at: Instant | undefined): boolean =>
   isAfter(lineWork(c, flow), at);
 
+/** A line that starves an engine does so within its first minutes (M); a shorter run, or one that nobody timed, shows nothing of it. */
+const SHOWS_MINUTES = 5;
+const ranForIt = (c: Context, since: Instant): boolean =>
+  ranWellAfter(c, since) &&
+  c.record.all('run.minutes').some((r) => isAfter(r.at, since) && (known(r.value as number) ?? 0) >= SHOWS_MINUTES);
+
 /** Read before the line was last worked on, and neither a look nor a run has shown since whether that helped. */
 export const unseenSinceLineWork = (c: Context, flow: Flow, at: Instant | undefined): boolean =>
-  beforeLineWork(c, flow, at) && !ranWellAfter(c, lineWork(c, flow));
+  beforeLineWork(c, flow, at) && !ranForIt(c, lineWork(c, flow));

@@ -1,4 +1,4 @@
-import type { Profile } from '../../engine/profile.ts';
+import { isInjected, type Profile } from '../../engine/profile.ts';
 import type { Condition } from '../../findings/finding.ts';
 import type { PlugSight } from './sights.ts';
 
@@ -41,7 +41,7 @@ export interface PlugMeaning {
  */
 export function meaningOf(sight: PlugSight, p: Profile, laidUp = false, reach: Reach = 'all'): PlugMeaning {
   const two = p.strokes === 'two';
-  const injected = p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
+  const injected = isInjected(p);
   switch (sight) {
     case 'normal':
     case 'dry':

@@ -2,7 +2,7 @@ import { drying } from './dried.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { monthsSince, SEASON } from '../../findings/elapsed.ts';
 import type { Condition } from '../../findings/finding.ts';
-import { known } from '../../engine/profile.ts';
+import { isInjected, known } from '../../engine/profile.ts';
 import { isAfter, latestAt } from '../../units/instant.ts';
 import { fuelTree, mendedSinceStarving } from '../fuel/symptoms.ts';
 import { causeMended } from '../cooling/explained.ts';
@@ -76,7 +76,7 @@ export function analyse(c: Context): RunAnalysed {
 
 /** How it went, as it was told; a reason for stopping that was given later says that it was stopped. */
 function basisOf({ record, survey }: Context): RunBasis {
-  const { strokes = 'unknown', fuelSystem } = survey.engine.profile;
+  const { strokes = 'unknown' } = survey.engine.profile;
   const reason = record.last('run.reason');
   const stopped = reason && isAfter(reason.at, record.last('run.outcome')?.at);
   return {
@@ -86,7 +86,7 @@ function basisOf({ record, survey }: Context): RunBasis {
     smoke: record.value('run.smoke'),
     leaks: record.value('run.leaks'),
     strokes: strokes === 'unknown' ? undefined : strokes,
-    injected: fuelSystem === 'electronic' || fuelSystem === 'direct'
+    injected: isInjected(survey.engine.profile)
   };
 }
 

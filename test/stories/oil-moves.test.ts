@@ -34,6 +34,8 @@ describe('fuel in the engine oil, which was changed for it', () => {
     expect(list.findIndex((m) => /^Once more: bring the engine oil right/.test(m))).toBeGreaterThan(0);
     b.read('fuel.floods', 'yes');
     expect(jobs(b)).toContain('bowl');
+    expect(moves(b)[0]).toMatch(/^Shut the fuel off/);
+    b.read('fuel.shut', 'stopped');
     // What lets it in is mended before the oil is changed.
     expect(moves(b)[0]).toMatch(/^Strip and clean bowl/);
   });

@@ -1,3 +1,4 @@
+import { isInjected } from '../engine/profile.ts';
 import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
 import { ranAfter } from '../findings/ran.ts';
@@ -5,6 +6,8 @@ import { dips, overAgain, seenToFall } from '../stations/oil/position.ts';
 import { rivals } from '../stations/oil/rivals.ts';
 import { changedForFuel } from '../stations/oil/was-diluted.ts';
 import { milkyAgain, milkyBefore } from '../stations/oil/was-milky.ts';
+import type { ItemId } from '../stations/items.ts';
+import type { Instant } from '../units/instant.ts';
 import { carburetted, hasBulb } from './asks-fuel.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
@@ -23,11 +26,26 @@ const leaksToldSinceFall = (c: Context): boolean => {
 
 const isMilky = (r: { readonly value: unknown }): boolean => r.value === 'milky';
 
+/** When the oil was last changed for its fuel, or brought right because it stood over the mark. */
+const changedBefore = (c: Context): Instant | undefined =>
+  changedForFuel(c) ?? (overAgain(c) ? c.worked('oil').at(-1) : undefined);
+
 /** Asked of the oil that is in it: what was good before the oil was changed for its fuel kept none out of it. */
-function askedSinceChange(c: Context, item: 'fuel.floods' | 'fuel.pump'): boolean {
-  const changed = changedForFuel(c) ?? (overAgain(c) ? c.worked('oil').at(-1) : undefined);
-  return asked(c, item) && askedAfter(c, item, changed);
-}
+const askedSinceChange = (c: Context, item: ItemId): boolean => asked(c, item) && askedAfter(c, item, changedBefore(c));
+
+/**
+ * Injected, and fuel in the oil again after a change: an injector that drips wets its plug, an engine that never gets warm washes its bores
+ * (C). Once, short runs are reason enough.
+ */
+const injectedAgain = (item: 'plugs.read' | 'cooling.thermostatPan', r: AskRule): AskRule => ({
+  ...r,
+  only: ['watch', 'fault'],
+  open: (c) =>
+    isInjected(c.survey.engine.profile) &&
+    changedBefore(c) !== undefined &&
+    (item === 'plugs.read' || c.survey.engine.profile.thermostat !== 'not-fitted') &&
+    !askedAfter(c, item, changedBefore(c))
+});
 /** What lets fuel into the sump, before the oil that shows it is changed: minutes each, and the oil would only fill again (C). */
 const letsFuelIn: readonly AskRule[] = [
   look('Fuel up to the carburettor, engine off: does it flood?', ['fuel.floods'], 3, {
@@ -38,7 +56,9 @@ const letsFuelIn: readonly AskRule[] = [
     only: ['watch', 'fault'],
     open: (c) =>
       carburetted(c) && hasBulb(c) && c.record.value('fuel.floods') !== 'yes' && !askedSinceChange(c, 'fuel.pump')
-  })
+  }),
+  injectedAgain('plugs.read', look('Plugs out: is one of them black or wet with fuel?', ['plugs.read'], 8)),
+  injectedAgain('cooling.thermostatPan', look('Thermostat in a pan: does it shut?', ['cooling.thermostatPan'], 30))
 ];
 
 /** What the engine oil of a four-stroke asks for, in the trade's order. C: common practice. */

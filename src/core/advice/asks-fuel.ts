@@ -1,5 +1,5 @@
 import { complaintsOf } from '../stations/said.ts';
-import { known } from '../engine/profile.ts';
+import { hasBulb as bulbFitted, isInjected, known } from '../engine/profile.ts';
 import type { Context } from '../findings/context.ts';
 import { ofThisPart } from '../findings/renewed.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
@@ -20,10 +20,8 @@ export const jar = look('Fuel into a clear jar', ['fuel.jar', 'fuel.jarWater'], 
 /** What the jar shows has the fuel drained, however old it is. */
 const jarIsBad = (c: Context): boolean => watered(c) || c.record.value('fuel.jar') === 'dark';
 export const four = (c: Context): boolean => c.survey.engine.profile.strokes === 'four';
-export const carburetted = (c: Context): boolean =>
-  !['electronic', 'direct'].includes(String(c.survey.engine.profile.fuelSystem));
-export const hasBulb = (c: Context): boolean =>
-  !['gravity', 'pressurised'].includes(String(c.survey.engine.profile.supply));
+export const carburetted = (c: Context): boolean => !isInjected(c.survey.engine.profile);
+export const hasBulb = (c: Context): boolean => bulbFitted(c.survey.engine.profile);
 /** A part of the line that was found blocked, closed or drawing air: it is mended, and the bulb squeezed again, before the search goes on. */
 const lineFault = (c: Context): boolean =>
   lineState(c).some(

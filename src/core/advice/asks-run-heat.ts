@@ -2,6 +2,7 @@ import { askedAfter } from '../findings/asked-after.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { Context } from '../findings/context.ts';
 import { runsOf } from '../stations/run/runs.ts';
+import { plugAfterRun } from '../findings/plug-after-run.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lampIsFalse, oilPressure } from '../stations/oil/pressure.ts';
@@ -59,10 +60,10 @@ const runAgainAnyway = (c: Context): boolean =>
   (
     [
       ['run.gears', ['fails']],
-      ['run.leaks', ['fuel', 'oil', 'water']],
-      ['run.plugAfter', ['wet']]
+      ['run.leaks', ['fuel', 'oil', 'water']]
     ] as const
-  ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item)));
+  ).some(([item, bad]) => (bad as readonly unknown[]).includes(c.record.value(item))) ||
+  plugAfterRun(c) === 'wet';
 
 const passagesOfThatBank: AskRule = {
   ...passagesLook,

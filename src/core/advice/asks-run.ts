@@ -7,6 +7,7 @@ import type { Finding } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
+import { plugAfterRun, plugsAfterRun } from '../findings/plug-after-run.ts';
 import { hubSlip } from '../stations/look/hub-slip.ts';
 import { noiseOf } from '../stations/run/noise.ts';
 import { crankcase, noWorkAsks } from './asks-no-work.ts';
@@ -97,12 +98,13 @@ const plugAfter: AskRule = {
 /** Water that got in while it ran: a leak-down that was tight before it says nothing of that. With nothing mended since, one is enough. */
 const jacket: AskRule = look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {
   open: (c) => {
-    const mended = (at: Instant): boolean => mendedAfter(c.survey, at, [RUN_AGAIN]);
-    const shown = [
-      ...c.record.all('run.plugAfter').filter((r) => r.value === 'wet'),
-      ...c.record.all('run.smoke').filter((r) => r.value === 'keeps')
-    ];
-    const first = shown.filter((r) => !mended(r.at)).toSorted(byTime)[0]?.at;
+    const wets = plugsAfterRun(c).filter((r) => r.value === 'wet');
+    const smoked = c.record.all('run.smoke').filter((r) => r.value === 'keeps');
+    const closed = (at: Instant): boolean => c.renewed('run.plugAfter').some((w) => isAfter(w, at));
+    // Any work may end smoke; water that was seen ends with work on its way in.
+    const mended = (at: Instant): boolean => (wets.length ? closed(at) : mendedAfter(c.survey, at, [RUN_AGAIN]));
+    const first = [...wets, ...smoked].filter((r) => !mended(r.at)).toSorted(byTime)[0]?.at;
+    if (first === undefined) return false;
     return !c.record.all('compression.leakdown').some((r) => isAfter(r.at, first) && !mended(r.at));
   }
 });
@@ -223,8 +225,7 @@ export const runAsks: Asks = {
     dipIfFour,
     look('Mixture in use, oil in the fuel', ['fuel.mix', 'fuel.tankOil'], 3, {
       // Water was on a plug: that is what smokes.
-      open: (c, f) =>
-        !four(c) && c.record.value('run.plugAfter') !== 'wet' && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
+      open: (c, f) => !four(c) && plugAfterRun(c) !== 'wet' && look('', ['fuel.mix', 'fuel.tankOil'], 3).open(c, f)
     }),
     thinned,
     unlessRich(jacket)

@@ -1,4 +1,5 @@
 import type { Context } from '../findings/context.ts';
+import { plugAfterRun } from '../findings/plug-after-run.ts';
 import { kindOf } from '../findings/finding.ts';
 import type { ItemId } from '../stations/items.ts';
 import { fuelTree } from '../stations/fuel/symptoms.ts';
@@ -32,7 +33,7 @@ const cause: AskRule = look('Find the cause, write it down', ['run.cause'], 10, 
     if (f.id === 'run.kicks' && beltJumped(c)) return false;
     if (f.id === 'run.leaks' && leakTraced(c)) return false;
     if (f.id === 'run.steam' && waterInside(c)) return false;
-    if (f.id === 'run.smoke' && smokesOfItsOil(c)) return false;
+    if (f.id === 'run.smoke' && (smokesOfItsOil(c) || plugAfterRun(c) === 'wet')) return false;
     if (f.id === 'run.noise' && (noiseOf(c)?.explained || metalHeard(c))) return false;
     // Nobody knew it, and nothing was mended since: it shows again, and is not asked about again.
     if (symptom) return !symptom.explained && !causeUntold(c, symptom.since);

@@ -216,5 +216,8 @@ export const cylinderCount = (p: Profile): number | undefined =>
 /** Whether fuel is injected, by whatever it is driven; of an unknown system nobody knows. */
 export const isInjected = (p: Profile): boolean => p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
 
+/** Whether a primer bulb and a pump of its own bring the fuel; of an unknown supply they are to be expected. */
+export const hasBulb = (p: Profile): boolean => p.supply !== 'gravity' && p.supply !== 'pressurised';
+
 /** A number, or nothing when it is unknown, not fitted or not asked. */
 export const known = (v: number | string | undefined): number | undefined => (typeof v === 'number' ? v : undefined);

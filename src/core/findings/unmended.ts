@@ -40,9 +40,10 @@ export function unmended(
   const work = [
     ...c.renewed(what),
     ...c.worked(station),
-    ...(item.stays.undoneBy ?? []).flatMap((i) =>
-      c.record.all(i as ItemId).flatMap((r) => (NO_WORK.has(r.value) ? [] : [r.at]))
-    )
+    ...(item.stays.undoneBy ?? []).flatMap((i) => [
+      ...c.touched(i as ItemId),
+      ...c.record.all(i as ItemId).flatMap((r) => (NO_WORK.has(r.value) ? [] : [r.at]))
+    ])
   ];
   return work.some((at) => !isAfter(was.at, at)) ? undefined : { was, now };
 }

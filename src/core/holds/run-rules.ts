@@ -1,5 +1,6 @@
 import type { Context } from '../findings/context.ts';
 import { lastNoise } from '../stations/run/noise.ts';
+import { plugsAfterRun } from '../findings/plug-after-run.ts';
 import { causeAt } from '../stations/run/symptoms.ts';
 import { isAfter } from '../units/instant.ts';
 import type { HoldRule } from './hold.ts';
@@ -7,7 +8,7 @@ import { runTrouble, unexplained } from './run-trouble.ts';
 
 /** Water came out of a run on a plug, and since then no work was done where it gets in, nor a cause written down; a dry plug later mends nothing. */
 function waterOnPlug(c: Context): boolean {
-  const wet = c.record.all('run.plugAfter').findLast((r) => r.value === 'wet');
+  const wet = plugsAfterRun(c).findLast((r) => r.value === 'wet');
   if (!wet) return false;
   // Work that closes the way in makes the plug's word one of before.
   return ![causeAt(c), ...c.renewed('run.plugAfter')].some((at) => at !== '' && !isAfter(wet.at, at));

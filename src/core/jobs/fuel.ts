@@ -1,3 +1,4 @@
+import { hasBulb } from '../engine/profile.ts';
 import { cloudyJar, fuelAge, fuelCleared } from '../stations/fuel/age.ts';
 import type { Context } from '../findings/context.ts';
 import { smokesOfItsOil } from '../stations/run/symptoms.ts';
@@ -20,6 +21,14 @@ export const fuel = {
     title: 'Renew hoses and bulb',
     raisedBy: ['look.hoses', 'look.bulb', 'fuel.starved-bulb'],
     how: 'All fuel hose of the same age at once, clamps with it; the bulb’s arrow towards the engine.',
+    bySchool: (c) =>
+      hasBulb(c.survey.engine.profile)
+        ? {}
+        : {
+            title: 'Renew the fuel hoses',
+            how: 'All fuel hose of the same age at once, clamps with it.',
+            parts: ['fuel hose by the metre', 'clamps']
+          },
     parts: ['fuel hose by the metre', 'clamps', 'primer bulb'],
     minutes: 30,
     hazards: ['vapour', 'fuel-pressure'],
@@ -283,7 +292,7 @@ export const fuel = {
   },
   rail: {
     title: 'Fuel pressure: volts at the pump, filter, pump, regulator',
-    raisedBy: ['fuel.rail-pump', only('fuel.rail', 'fault')],
+    raisedBy: [only('fuel.rail-pump', 'fault'), only('fuel.rail', 'fault')],
     how: 'Fuse, relay and volts at the pump first; then its filter, the pump, the regulator. The rail is let down through its valve before anything is undone.',
     tools: ['fuel pressure gauge', 'meter'],
     parts: ['pump, relay or regulator as found', 'rail seals'],
@@ -292,7 +301,7 @@ export const fuel = {
     hazards: ['vapour', 'fuel-pressure'],
     proof: { station: 'fuel', text: 'pressure in the rail, pump heard', reads: ['fuel.rail', 'fuel.railPump'] },
     renews: ['fuel.rail', 'fuel.railPump'],
-    after: ['fuel-drain', 'bowl'],
+    after: ['wiring', 'fuel-drain', 'bowl'],
     opens: ['cowl'],
     dirty: true,
     oneTime: ['rail seals'],

@@ -1,3 +1,4 @@
+import { plugsAfterRun } from '../findings/plug-after-run.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import type { Context } from '../findings/context.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
@@ -136,7 +137,7 @@ export const powerHead = {
     yieldsTo: ['head-gasket'],
     // Its way in was mended since: the next run says whether it is dry.
     unless: (c) => {
-      const wet = c.record.all('run.plugAfter').findLast((r) => r.value === 'wet');
+      const wet = plugsAfterRun(c).findLast((r) => r.value === 'wet');
       return !!wet && c.renewed('run.plugAfter').some((at) => isAfter(at, wet.at));
     },
     renews: ['run.plugAfter'],

@@ -1,6 +1,7 @@
 import { drowned } from '../record/drowned.ts';
 import { against } from '../holds/against.ts';
 import { kindOf } from '../findings/finding.ts';
+import { runsOut } from '../stations/fuel/escapes.ts';
 import { overPressure } from '../stations/gear/case-test.ts';
 import { caseDangers } from '../stations/gear/case-state.ts';
 import { stationOf } from '../stations/items.ts';
@@ -54,6 +55,24 @@ export function dangers({ context: c, findings, holds }: Position): Move[] {
         because: why.because
       });
   }
+  const fuel = runsOut(c);
+  if (fuel)
+    out.push({
+      kind: 'make-safe',
+      class: 1,
+      id: 'safe:fuel',
+      title:
+        fuel === 'open'
+          ? 'Shut the fuel off: tap shut, or the hose off the engine'
+          : 'Drain the tank into a closed can, and keep away what can light it',
+      station: 'fuel',
+      items: fuel === 'open' ? ['fuel.shut'] : ['fuel.tank', 'fuel.shut'],
+      minutes: fuel === 'open' ? 1 : 10,
+      because:
+        fuel === 'open'
+          ? 'Fuel runs out of it: wiped up, aired, and no spark, battery clamp or flame near it meanwhile.'
+          : 'It still runs though it was shut off: what is above the leak comes out, and burns.'
+    });
   const tested = c.record.all('gear.casePressure').findLast((r) => typeof r.value === 'number');
   const over = tested && overPressure(c, tested.value as number, tested.conditions?.stage ?? 'high') !== undefined;
   // The place it leaks at is known, and is worked on next: nothing more is read at this pressure.

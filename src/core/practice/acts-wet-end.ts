@@ -221,6 +221,7 @@ export const wetEndActs: readonly Act[] = [
   plain('air-at', 'fuel', ['fuel.airAt']),
   plain('tank-look', 'fuel', ['fuel.tankLook']),
   plain('floods', 'fuel', ['fuel.floods']),
+  plain('shut-off', 'fuel', ['fuel.shut']),
   plain('choke', 'fuel', ['fuel.choke']),
   plain('revived', 'fuel', ['fuel.revived']),
   plain('portable', 'fuel', ['fuel.portable']),

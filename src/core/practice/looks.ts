@@ -12,6 +12,7 @@ const own: ReadonlyMap<string, readonly [title: string, minutes: number]> = new 
   ['colour', ['Note the colour of the spark', 1]],
   ['explained', ['Say where the pieces came from', 2]],
   ['pressure-off', ['Let the pressure off the case', 1]],
+  ['shut-off', ['Shut the fuel off', 1]],
   ['gear-refill', ['Fill the gear case from the lowest plug', 15]],
   ['air-at', ['Find where the fuel line draws air', 5]],
   ['tank-look', ['Look into the fuel tank with a light', 3]],

@@ -101,6 +101,7 @@ export const soundAnswers: ReadonlyMap<ItemId, unknown> = new Map<ItemId, unknow
   ['fuel.portable', 'same'],
   ['fuel.chokeOnly', 'no'],
   ['fuel.floods', 'no'],
+  ['fuel.shut', 'stopped'],
   ['fuel.vacuumSpeed', 3000],
   ['fuel.vacuumPortable', 3000],
   ['fuel.vacuumOpen', 3000],

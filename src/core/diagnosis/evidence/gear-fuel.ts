@@ -8,7 +8,7 @@ import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import { waterCured } from '../../stations/gear/water.ts';
 import type { ItemId } from '../../stations/items.ts';
 import { leakTraced } from '../../stations/run/leak-place.ts';
-import { RAIL_GAUGE, railPressure } from '../../stations/fuel/rail.ts';
+import { pumpHeard, RAIL_GAUGE, railPressure } from '../../stations/fuel/rail.ts';
 import { lineVacuum, VACUUM_GAUGE } from '../../stations/fuel/vacuum.ts';
 import { leaning, past, seen, wordOf, type Measure } from './observed.ts';
 
@@ -88,9 +88,9 @@ const vacuum: Measure = (c) => {
 const rail: Measure = (c) => {
   const at = lastOf(c, 'fuel.rail', 'fuel.railPump');
   const read = railPressure(c);
-  if (read?.verdict === 'weak-battery') return undefined;
+  if (read?.verdict === 'weak-battery' || read?.verdict === 'no-volts') return undefined;
   if (read?.limit) return past(-read.pressure, -read.limit.value, RAIL_GAUGE, at);
-  return wordOf(c, 'fuel.railPump')?.value === 'silent' ? seen(true, at) : undefined;
+  return wordOf(c, 'fuel.railPump') && pumpHeard(c) === 'silent' ? seen(true, at) : undefined;
 };
 /** How it runs on a portable tank, in words or by its vacuum there. */
 const portableFine: Measure = (c) => {

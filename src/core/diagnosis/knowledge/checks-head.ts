@@ -30,7 +30,7 @@ export const headChecks: readonly Check[] = [
   },
   {
     id: 'rough',
-    title: 'Rough: neutral first, then the leg off',
+    title: 'Rough: with the leg off, is it still?',
     station: 'turn',
     minutes: 10,
     made: ['turn.roughLeg'],

@@ -12,7 +12,7 @@ import { mixtureFacts } from './mixture.ts';
 import { needleFacts } from './needle.ts';
 import { oilTankFacts } from './oil-tank-facts.ts';
 import { fuelTree, missedSide } from './symptoms.ts';
-import { railPressure } from './rail.ts';
+import { pumpHeard, railPressure } from './rail.ts';
 import { TANK_PRESSURE } from './tank-pressure.ts';
 import { lineVacuum } from './vacuum.ts';
 
@@ -202,6 +202,7 @@ function tankPressure(c: Context): FuelFact[] {
 /** What an injected engine shows at its rail and injectors. */
 function injection(c: Context): FuelFact[] {
   const rail = railPressure(c);
+  const heard = pumpHeard(c);
   const doubt = 'cannot-tell' as const;
   const conditions = {
     low: 'fault',
@@ -209,12 +210,19 @@ function injection(c: Context): FuelFact[] {
     'high-once': doubt,
     good: 'sound',
     'weak-battery': doubt,
+    'no-volts': doubt,
     close: doubt,
     'cannot-tell': doubt
   } as const;
   return [
-    ...(c.record.value('fuel.railPump') === 'silent'
-      ? [{ kind: 'rail-pump', condition: 'fault', values: {} } as const]
+    ...(heard === 'silent' || heard === 'no-volts'
+      ? [
+          {
+            kind: 'rail-pump',
+            condition: heard === 'silent' ? 'fault' : 'cannot-tell',
+            values: { volts: heard === 'silent' }
+          } as const
+        ]
       : []),
     ...(rail ? [{ kind: 'rail', condition: conditions[rail.verdict], values: rail } as const] : []),
     ...cylindersOf(c)

@@ -61,6 +61,19 @@ export interface FuelEscape {
   readonly items: readonly ItemId[];
 }
 
+/** Fuel runs out of it with the engine off, and nobody has shut it off since: whether it was tried, and runs all the same. */
+export function runsOut(c: Context): 'open' | 'still-runs' | undefined {
+  if (c.record.value('fuel.floods') !== 'yes') return undefined;
+  const seen = c.record.all('fuel.floods').findLast((r) => r.value === 'yes');
+  if (!seen) return undefined;
+  const since = (item: ItemId): unknown[] =>
+    c.record.all(item).flatMap((r) => (isAfter(r.at, seen.at) && r.value !== 'unknown' ? [r.value] : []));
+  const shut = since('fuel.shut').at(-1);
+  if (shut === 'stopped' || since('fuel.tank').includes('drained') || since('fuel.line').includes('drained'))
+    return undefined;
+  return shut === 'runs' ? 'still-runs' : 'open';
+}
+
 /** Where fuel gets out of this engine as it was last seen. */
 export function fuelEscapes(c: Context): FuelEscape[] {
   const drip = dripped(c);

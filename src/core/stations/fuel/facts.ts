@@ -67,8 +67,8 @@ export interface FuelFacts {
   'bulb-before': { readonly was: 'flat' | 'soft' };
   /** What is wrong at a part of the line. */
   part: { readonly part: LinePart; readonly faults: readonly LineFault[] };
-  /** Key on, and the pump of rail or separator does not run. */
-  'rail-pump': object;
+  /** Key on, and the pump of rail or separator does not run; without `volts` where the main fuse was blown then. */
+  'rail-pump': { readonly volts: boolean };
   rail: Rail;
   /** Of one cylinder, silent. */
   injector: object;

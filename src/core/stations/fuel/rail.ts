@@ -2,6 +2,7 @@ import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
+import { compareInstants, isAfter, type Instant } from '../../units/instant.ts';
 import { weakCrankingAt } from '../plugs/weak-cranking.ts';
 
 /** What a fuel pressure gauge of the workshop can be off by, Pa (M: two per cent of 700 kPa). */
@@ -17,8 +18,8 @@ export interface Rail {
   readonly limit?: Judged;
   /** Pa: the most that such a rail stands at, where it was read over that. */
   readonly most?: number;
-  /** `weak-battery`: too low, and the battery was poor when it was read, which turns the pump slowly too. */
-  readonly verdict: 'low' | 'high' | 'high-once' | 'weak-battery' | 'good' | 'close' | 'cannot-tell';
+  /** `weak-battery`: too low, and the battery was poor when it was read, which turns the pump slowly too; `no-volts`: while the main fuse was blown. */
+  readonly verdict: 'low' | 'high' | 'high-once' | 'weak-battery' | 'no-volts' | 'good' | 'close' | 'cannot-tell';
 }
 
 /**
@@ -42,6 +43,26 @@ export function railPressure(c: Context): Rail | undefined {
     return { pressure, limit, most, verdict: again ? 'high' : 'high-once' };
   }
   if (over > 0) return { pressure, limit, verdict: 'good' };
-  const weak = weakCrankingAt(c, c.record.last('fuel.rail')!.at) === 'volts';
+  const read = c.record.last('fuel.rail')!.at;
+  if (withoutFuse(c, read)) return { pressure, limit, verdict: 'no-volts' };
+  const weak = weakCrankingAt(c, read) === 'volts';
   return { pressure, limit, verdict: weak ? 'weak-battery' : 'low' };
+}
+
+/** The main fuse was blown then, or nobody had put it right yet since it was seen so. */
+function withoutFuse(c: Context, at: Instant): boolean {
+  const wiring = c.record.all('look.wiring').filter((r) => r.value !== 'unknown');
+  const blown = wiring.findLast((r) => r.value === 'fuse');
+  if (!blown) return false;
+  const mended = [...c.touched('look.wiring'), ...wiring.flatMap((r) => (r.value === 'fuse' ? [] : [r.at]))];
+  const first = mended.filter((m) => isAfter(m, blown.at)).toSorted(compareInstants)[0];
+  return first === undefined || !isAfter(at, first);
+}
+
+/** What was heard of the high-pressure pump with the key on, latest word: `no-volts` where it was silent without a main fuse, which any pump is. */
+export function pumpHeard(c: Context): 'runs' | 'silent' | 'no-volts' | undefined {
+  const heard = c.record.last('fuel.railPump');
+  if (!heard || heard.value === 'unknown') return undefined;
+  if (heard.value !== 'silent') return 'runs';
+  return withoutFuse(c, heard.at) ? 'no-volts' : 'silent';
 }

@@ -1,15 +1,13 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { choice, quantity, yesNo } from '../../items/item.ts';
-import type { Profile } from '../../engine/profile.ts';
+import { hasBulb as withBulb, isInjected as injected, type Profile } from '../../engine/profile.ts';
 import { needleItems } from './needle-readings.ts';
 import { mayInject, mayMix } from './oil-way.ts';
 
 const drained = { drained: 'drained', fresh: 'fresh in it', old: 'old fuel in it' } as const;
 
-const withBulb = (p: Profile): boolean => p.supply !== 'gravity' && p.supply !== 'pressurised';
 const withPump = withBulb;
-const injected = (p: Profile): boolean => p.fuelSystem === 'electronic' || p.fuelSystem === 'direct';
-const carburettor = (p: Profile): boolean => p.fuelSystem !== 'electronic' && p.fuelSystem !== 'direct';
+const carburettor = (p: Profile): boolean => !injected(p);
 
 /** Fuel: nearly empty first, then how old, what the jar shows, and what is still aboard. */
 export const items = {
@@ -169,7 +167,7 @@ export const items = {
     label: 'High-pressure fuel pump, key on',
     ask: 'Key on, engine still: does the pump of rail or separator run for some seconds?',
     options: { runs: 'runs, then stops', silent: 'silent' },
-    stays: { answers: ['silent'] },
+    stays: { answers: ['silent'], undoneBy: ['look.wiring', 'spark.supply'] },
     when: injected
   }),
   rail: quantity({
@@ -183,7 +181,7 @@ export const items = {
     limit: 'fuel.rail',
     counts: true,
     // Twice what its gauge can be off by; another battery turns the pump otherwise.
-    stays: { alike: 28e3, undoneBy: ['plugs.volts'] },
+    stays: { alike: 28e3, undoneBy: ['plugs.volts', 'look.wiring', 'spark.supply'] },
     when: injected
   }),
   injectors: choice({
@@ -230,6 +228,13 @@ export const items = {
     stays: { answers: ['yes'], undoneBy: ['fuel.bowlLook', 'fuel.jets'] },
     ask: 'Fuel up to the carburettor (bulb firm, or tap open), engine off: does it run out, or the bulb go soft?',
     options: { yes: 'fuel runs', slow: 'bulb goes soft slowly', no: 'neither' },
+    when: carburettor
+  }),
+  shut: choice({
+    label: 'Fuel shut off',
+    ask: 'The tap shut, or the hose off the engine: has it stopped running out?',
+    options: { stopped: 'shut, and it stopped', runs: 'it still runs' },
+    inWork: true,
     when: carburettor
   }),
   tankHas: quantity({ label: 'In the tank now', dimension: 'tank', min: 0, max: 2 }),

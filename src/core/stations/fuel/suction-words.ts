@@ -148,9 +148,13 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
       };
     return { found: `The tank holds ${p(pressure)}: enough to lift the fuel.`, because };
   },
-  'rail-pump': () => ({
-    found: 'The high-pressure fuel pump is silent with the key on.',
-    advice: 'Fuse, relay, connector and volts at the pump, before the pump.',
+  'rail-pump': ({ values: { volts } }) => ({
+    found: volts
+      ? 'The high-pressure fuel pump is silent with the key on.'
+      : 'The high-pressure fuel pump was silent, with the main fuse blown.',
+    advice: volts
+      ? 'Fuse, relay, connector and volts at the pump, before the pump.'
+      : 'Why the fuse blew, and a new one; then listen for the pump again.',
     because: practice(['high-pressure pump, key on: silent'], 'a pump without volts is not a dead pump.')
   }),
   rail: ({ values: { pressure, limit, most, verdict } }, _, units) => {
@@ -187,6 +191,12 @@ export const suctionWords: WordsOf<Pick<FuelFacts, SuctionKind>, object> = {
       return {
         found: `${p(pressure)} in the rail of at least ${sayLimit(limit, units)}, read on a weak battery: it turns the pump slowly too.`,
         advice: 'Charge it, and read it again before the pump is blamed.',
+        because
+      };
+    if (verdict === 'no-volts')
+      return {
+        found: `${p(pressure)} in the rail, read with the main fuse blown: the pump had no volts.`,
+        advice: 'Why the fuse blew, and a new one; then read it again.',
         because
       };
     return verdict === 'good'

@@ -26,7 +26,10 @@ const part = (id: string) => parts.find((p) => p.id === id)!;
 
 const examples: Examples<FuelFacts> = {
   fresh: [{ kind: 'fresh', condition: sound, values: {} }],
-  'rail-pump': [{ kind: 'rail-pump', condition: fault, values: {} }],
+  'rail-pump': [
+    { kind: 'rail-pump', condition: fault, values: { volts: true } },
+    { kind: 'rail-pump', condition: 'cannot-tell', values: { volts: false } }
+  ],
   rail: (
     [
       ['fault', 'low', 100e3],
@@ -35,6 +38,7 @@ const examples: Examples<FuelFacts> = {
       ['cannot-tell', 'high-once', 900e3],
       ['fault', 'high', 900e3],
       ['cannot-tell', 'weak-battery', 150e3],
+      ['cannot-tell', 'no-volts', 0],
       ['cannot-tell', 'cannot-tell', 500e3]
     ] as const
   ).map(([condition, verdict, pressure]) => ({

@@ -93,8 +93,9 @@ export function reachOf(c: Context, cylinder: number, sight: PlugSight): Reach {
 function readFacts(c: Context, read: ReadonlyMap<number, readonly PlugSight[]>): PlugFact[] {
   const { profile, history } = c.survey.engine;
   return [...read].flatMap(([cylinder, sights]): PlugFact[] => {
+    const crownClean = ofThisPart(c, 'plugs.hole', cylinder) === 'clean';
     const meanings = sights
-      .map((s) => meaningOf(s, profile, history.laidUp === 'yes', reachOf(c, cylinder, s)))
+      .map((s) => meaningOf(s, profile, history.laidUp === 'yes', reachOf(c, cylinder, s), crownClean))
       .filter((m) => m.is !== 'sound');
     if (!meanings.length) return [];
     return [

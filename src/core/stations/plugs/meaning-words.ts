@@ -16,6 +16,8 @@ export const meaningWords: Readonly<Record<MeaningId, string>> = {
     'wet with water: gasket, water jacket or exhaust cover, or the engine was under. Nothing spins until the hole is dry',
   rust: 'rusty: damp stood in that bore. Look in with a light; oil it and turn it by hand first',
   'white-two': 'white or blistered: it ran lean or hot, and a lean two-stroke holes its piston. Look at that crown',
+  'white-seen':
+    'white or blistered: it ran lean or hot, and the hole was seen clean. What leans it is looked for: fuel, air, mixture',
   white: 'white or blistered: it ran lean or hot',
   'black-two': 'black: rich, too much oil, or long idling',
   'black-injected': 'black and sooty: rich, by an injector that leaks, too much pressure or a sensor that reads cold',

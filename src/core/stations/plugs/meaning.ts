@@ -18,6 +18,7 @@ export type MeaningId =
   | 'water'
   | 'rust'
   | 'white-two'
+  | 'white-seen'
   | 'white'
   | 'black-two'
   | 'black-injected'
@@ -37,9 +38,15 @@ export interface PlugMeaning {
 
 /**
  * What a plug's face means on this kind of engine. A choke, a mixture or old fuel shows at all of them; what some of them show is
- * the matter of what those have for themselves. C: common practice.
+ * the matter of what those have for themselves. `crownClean`: the piston under it was looked at, and is whole. C: common practice.
  */
-export function meaningOf(sight: PlugSight, p: Profile, laidUp = false, reach: Reach = 'all'): PlugMeaning {
+export function meaningOf(
+  sight: PlugSight,
+  p: Profile,
+  laidUp = false,
+  reach: Reach = 'all',
+  crownClean = false
+): PlugMeaning {
   const two = p.strokes === 'two';
   const injected = isInjected(p);
   switch (sight) {
@@ -53,7 +60,7 @@ export function meaningOf(sight: PlugSight, p: Profile, laidUp = false, reach: R
     case 'fuel':
       return { is: 'watch', means: injected ? 'fuel-injected' : reach === 'all' ? 'fuel' : `fuel-${reach}` };
     case 'white':
-      return { is: 'watch', means: two ? 'white-two' : 'white' };
+      return { is: 'watch', means: two ? (crownClean ? 'white-seen' : 'white-two') : 'white' };
     case 'black':
       if (reach !== 'all') return { is: 'watch', means: `black-${reach}` };
       return { is: 'watch', means: two ? 'black-two' : injected ? 'black-injected' : 'black' };

@@ -1,4 +1,5 @@
 import { cylindersOf, type Context } from '../../findings/context.ts';
+import { plugsAfterRun } from '../../findings/plug-after-run.ts';
 import { ranAfter, runs } from '../../findings/ran.ts';
 import { drowned } from '../../record/drowned.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
@@ -40,6 +41,8 @@ function dryAfterRun(c: Context, water: Instant): boolean {
  */
 export function waterWas(c: Context): { readonly cylinders: readonly number[]; readonly ran: boolean } | undefined {
   if (drowned(c) || waterComes(c) || waterIn(c).length) return undefined;
+  // Water that came in while it ran is told of by that run.
+  if (plugsAfterRun(c).some((p) => p.value === 'wet')) return undefined;
   // A plug that is wet still says so itself.
   if (cylindersOf(c).some((cylinder) => onPlug(c.record.last('plugs.read', cylinder)?.value))) return undefined;
   const all = seen(c);

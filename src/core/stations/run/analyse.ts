@@ -22,6 +22,7 @@ import { aloneAt } from './odd.ts';
 import { mainTrack, runsOf, type Run } from './runs.ts';
 import { idling, started } from './start-and-idle.ts';
 import { sparkHeldHot } from './dies-warm.ts';
+import { plugAfterRun } from '../../findings/plug-after-run.ts';
 import { causeAt, lapsed, lampWorkedOn, smokesOfItsOil, symptoms } from './symptoms.ts';
 import { hubSlip } from '../look/hub-slip.ts';
 import { bankDifference, BANKS_APART } from './banks.ts';
@@ -67,9 +68,7 @@ export function analyse(c: Context): RunAnalysed {
     ...charge(c),
     ...ended(c),
     ...heat(c),
-    ...(c.record.value('run.plugAfter') === 'wet'
-      ? [{ kind: 'plug-wet', condition: 'fault', values: {} } as const]
-      : [])
+    ...(plugAfterRun(c) === 'wet' ? [{ kind: 'plug-wet', condition: 'fault', values: {} } as const] : [])
   ];
   return { basis, facts: [...facts, ...settled(c, basis, facts)] };
 }
@@ -139,7 +138,7 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
   }
   if (smoke === 'keeps') {
     const rich = smokesOfItsOil(c);
-    const wet = c.record.value('run.plugAfter') === 'wet';
+    const wet = plugAfterRun(c) === 'wet';
     found.push({
       kind: 'smoke',
       condition: 'fault',

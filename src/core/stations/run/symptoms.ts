@@ -1,3 +1,4 @@
+import { plugAfterRun, plugsAfterRun } from '../../findings/plug-after-run.ts';
 import { muffsWereIt } from '../cooling/supply.ts';
 import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import type { Context } from '../../findings/context.ts';
@@ -223,7 +224,7 @@ export function shownSince(
 /** It keeps smoking, and by what it was mixed at it would: nothing that gets in is looked for before that is right. */
 export function smokesOfItsOil(c: Context): ReturnType<typeof smokesOfMixture> {
   const smoked = c.record.last('run.smoke');
-  if (smoked?.value !== 'keeps' || c.record.value('run.plugAfter') === 'wet') return undefined;
+  if (smoked?.value !== 'keeps' || plugAfterRun(c) === 'wet') return undefined;
   return smokesOfMixture(c, smoked.at);
 }
 
@@ -250,7 +251,7 @@ export function waterInside(c: Context): boolean {
   const steam = c.record.all('run.exhaust').findLast((r) => r.value === 'steam')?.at;
   return (
     steam !== undefined &&
-    (c.record.all('run.plugAfter').some((r) => r.value === 'wet' && isAfter(r.at, steam)) ||
+    (plugsAfterRun(c).some((r) => r.value === 'wet' && isAfter(r.at, steam)) ||
       c.record.all('compression.escape').some((r) => [r.value].flat().includes('water') && isAfter(r.at, steam)))
   );
 }
@@ -258,12 +259,14 @@ export function waterInside(c: Context): boolean {
 /** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
 export function lapsed(c: Context): { readonly id: LapsedId; readonly was: string }[] {
   return lapsing.flatMap(({ id, item, bad, better, cured }) => {
-    const seen = c.record.all(item).findLast((r) => bad.includes(String(r.value)));
+    const told: readonly { readonly at: Instant; readonly value: unknown }[] =
+      item === 'run.plugAfter' ? plugsAfterRun(c) : c.record.all(item);
+    const seen = told.findLast((r) => bad.includes(String(r.value)));
     if (!seen) return [];
     // Too little water came by the muffs, and other water showed it.
     if ((seen.value === 'stream' || seen.value === 'temperature') && muffsWereIt(c, seen.at)) return [];
     // What the latest answer says stands as its own finding; of a later round it is the later one, whatever its time.
-    const now = c.record.last(item);
+    const now = item === 'run.plugAfter' ? told.at(-1) : c.record.last(item);
     const without = better
       ? c.record.all(better.item).some((r) => r.value === better.value && isAfter(r.at, seen.at))
       : !bad.includes(String(now?.value));

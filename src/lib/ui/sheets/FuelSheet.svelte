@@ -44,7 +44,7 @@
   </Fold>
 {/if}
 <Fold large lazy title="What does it do?" note="dies, floods, runs on choke only" open={tree !== undefined}>
-  <StationFields station="fuel" only={['dies', 'chokeOnly', 'floods']} />
+  <StationFields station="fuel" only={['dies', 'chokeOnly', 'floods', 'shut']} />
   {#if tree}<EliminationPanel elimination={tree} title="What starves it" />{/if}
   <div class="pb-3"></div>
 </Fold>

@@ -4,6 +4,7 @@ import type { Context } from '../findings/context.ts';
 import { runsOf } from '../stations/run/runs.ts';
 import { plugAfterRun } from '../findings/plug-after-run.ts';
 import { causeAt, lampWorkedOn, symptoms } from '../stations/run/symptoms.ts';
+import { lampTold } from '../stations/run/lamp.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
 import { lampIsFalse, oilPressure } from '../stations/oil/pressure.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
@@ -32,7 +33,7 @@ const notHeat: readonly AskRule[] = [
 const untilCause = (r: AskRule): AskRule => ({
   ...r,
   open: (c, f) => {
-    const came = c.record.all('run.lamp').findLast((x) => x.value === 'came');
+    const came = lampTold(c).findLast((x) => x.value === 'came');
     const found = causeAt(c);
     return !(came && found && !isAfter(came.at, found)) && !lampWorkedOn(c) && r.open(c, f);
   }

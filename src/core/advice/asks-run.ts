@@ -7,6 +7,9 @@ import type { Finding } from '../findings/finding.ts';
 import { cylindersOf } from '../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
+import { runsOf } from '../stations/run/runs.ts';
+import { judgedBy } from '../findings/limit.ts';
+import { ownLimits } from '../engine/limits.ts';
 import { plugAfterRun, plugsAfterRun } from '../findings/plug-after-run.ts';
 import { hubSlip } from '../stations/look/hub-slip.ts';
 import { noiseOf } from '../stations/run/noise.ts';
@@ -141,7 +144,8 @@ const nobodyHeard: readonly AskRule[] = [
   }
 }));
 /** Answers of a run that name no trouble. */
-const SHOWS_NOTHING: ReadonlySet<unknown> = new Set(['none', 'dry', 'unknown', 'not-fitted']);
+const SHOWS_NOTHING: ReadonlySet<unknown> = new Set(['none', 'dry', 'first', 'unknown', 'not-fitted']);
+const SHOWS = ['run.plugAfter', 'run.leaks', 'run.noise', 'run.lamp', 'run.smoke'] as const;
 /** Stopped, and what it showed was not said: how it ran tells where to look, and costs a word. */
 const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idles'], 1, {
   only: ['fault'],
@@ -152,11 +156,25 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
     // What it showed was seen while it ran, or after it.
     if (symptoms(c).some((s) => isAfter(s.at, began))) return false;
     if (askedAfter(c, 'run.idles', began)) return false;
-    return !(['run.plugAfter', 'run.leaks', 'run.noise', 'run.lamp'] as const).some((what) =>
-      c.record.all(what).some((r) => isAfter(r.at, began) && !SHOWS_NOTHING.has(r.value))
-    );
+    // No stream, or a head over its limit, is why.
+    const run = runsOf(c).at(-1);
+    const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot).value;
+    if (run?.streams.at(-1)?.value === 'none' || (run?.hottest?.temperature ?? 0) >= hot) return false;
+    return !SHOWS.some((what) => c.record.all(what).some((r) => isAfter(r.at, began) && !SHOWS_NOTHING.has(r.value)));
   }
 });
+
+/** What it was stopped for by one word is told by another, in a word: which it was decides what is looked at. */
+const ofWhat = (reason: string, title: string, item: 'run.leaks' | 'run.smoke'): AskRule =>
+  look(title, [item], 1, {
+    only: ['fault'],
+    first: true,
+    open: (c) => {
+      const stop = c.record.last('run.reason');
+      const began = c.record.all('run.event').findLast((r) => r.value === 'start')?.at;
+      return stop?.value === reason && !askedAfter(c, item, began);
+    }
+  });
 
 /** What a run asks for, in the trade's order. C: common practice. */
 export const runAsks: Asks = {
@@ -300,6 +318,8 @@ export const runAsks: Asks = {
   // What it was stopped for is looked into; written down is what came of that.
   'run.stopped': [
     howItRan,
+    ofWhat('leak', 'Say what leaked: fuel, oil or water', 'run.leaks'),
+    ofWhat('smoke', 'Say how it smoked: for the first minutes, or all the time', 'run.smoke'),
     whereItSounds,
     ...nobodyHeard,
     ...heat.map((r): AskRule => stoppedFor(['temperature'], unlessItWasMuffs(r))),

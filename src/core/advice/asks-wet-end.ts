@@ -16,7 +16,16 @@ import {
 import type { CaseStage } from '../stations/gear/case-test.ts';
 import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
 import { bubblesAtHousing, crackDepth, crackedThrough, dyeAsked, type CrackPlace } from '../stations/gear/crack.ts';
-import { FAR_UNDER, drainedShare, oilLow, washersFirst, washersTried, waterSeen } from '../stations/gear/water.ts';
+import {
+  FAR_UNDER,
+  drainedShare,
+  foundEmpty,
+  oilLost,
+  oilLow,
+  washersFirst,
+  washersTried,
+  waterSeen
+} from '../stations/gear/water.ts';
 import { wetSinceFill } from '../stations/gear/wet.ts';
 import { lockTree } from '../stations/turn/lock.ts';
 import { askedAfter } from '../findings/asked-after.ts';
@@ -33,7 +42,7 @@ const wholeCase = look('Case test, low stage first, shafts turned', ['gear.caseP
 /** Water came in, oil out at the hub, or it was opened, after the last test: that says how the case was then. Or it was broken off, and the case filled. */
 const testedBefore = (c: Context): boolean => {
   const read = c.record.all('gear.casePressure').at(-1)?.at;
-  const since = [wetSinceFill(c), hubWet(c), openedAt(c)];
+  const since = [wetSinceFill(c), hubWet(c), openedAt(c), oilLost(c)];
   const gone = caseResult(c).verdict === undefined;
   return read !== undefined && (gone || since.some((at) => at !== undefined && isAfter(at, read)));
 };
@@ -166,7 +175,13 @@ export const wetEndAsks: Asks = {
     caseTest
   ],
   'look.case': [
-    look('Lower gear plug a crack open', ['gear.first'], 4, { only: ['fault'] }),
+    look('Lower gear plug a crack open', ['gear.first'], 4),
+    // It weeps: wiped, waited for, seen again; then the case says whether it is tight.
+    look('Wiped dry and waited: does it weep again, and where from?', ['look.case'], 10, {
+      only: ['watch'],
+      open: (c) => c.record.all('look.case').filter((r) => r.value === 'weeping').length < 2
+    }),
+    ...[begunStage, caseTest].map((r): AskRule => ({ ...r, only: ['watch'], late: 'release' })),
     ...howDeep('case', 'gear.dyeCase', 'Dye on the line along the case, on bare metal')
   ],
   'look.skeg': howDeep('skeg', 'gear.dyeSkeg', 'Dye on the crack of the skeg, both its ends'),
@@ -242,8 +257,9 @@ export const wetEndAsks: Asks = {
   // Both plugs out before anything is said of seals.
   'gear.nothing': [
     look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained', 'gear.magnet'], 15, {
-      open: (c) => !asked(c, 'gear.look') && !asked(c, 'gear.drained')
-    })
+      open: (c) => (!asked(c, 'gear.look') && !asked(c, 'gear.drained')) || foundEmpty(c)
+    }),
+    { ...caseTest, open: (c, f) => oilLost(c) !== undefined && caseTest.open(c, f) }
   ],
   'gear.amount': [
     // Run dry, it is metal that says how far it went.

@@ -44,6 +44,8 @@ export function plugsAfterRun(c: Context): readonly PlugAfterRun[] {
     .flatMap((r): PlugAfterRun[] =>
       wet(r.value) && dried(r.at) && runBefore(c, r.at) !== undefined ? [{ at: r.at, value: 'wet' }] : []
     );
+  // Told of as such alone, they stand in the order of their rounds.
+  if (!read.length) return told;
   const last = [...told, ...read].sort(byTime).at(-1);
   // Every plug came out dry after another run.
   const again = last?.value === 'wet' ? runs(c).find((r) => isAfter(r.at, last.at))?.at : undefined;

@@ -97,7 +97,13 @@ export function runTrouble(c: Context): string | undefined {
   const early = streamEarly(run);
   if (lamps(c).at(-1) === 'came') return 'The lamp or horn came on in the first run.';
   if (head !== undefined && head >= hot.value) return `The head passed its limit of ${sayLimit(hot, c.units)}.`;
-  if ((c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) && stream === 'none' && !early)
+  const seen = [c.record.value('run.stream'), c.record.value('cooling.stream')].includes('none');
+  if (
+    (c.record.value('run.outcome') !== undefined || c.record.last('run.stream')) &&
+    stream === 'none' &&
+    seen &&
+    !early
+  )
     return 'There was no stream in the first run.';
   const stopped = c.record.value('run.outcome') === 'stopped' && stoppedFor.get(c.record.value('run.reason'));
   return stopped ? `${stopped}, and was not run again since.` : undefined;

@@ -25,7 +25,9 @@ function withoutDoubted(s: SuspectView, asks: readonly Ask[]): number {
  */
 export function established(s: SuspectView, asks: readonly Ask[]): boolean {
   if (!s.raised || s.mended || !s.step) return false;
-  if (s.artefact || traitsOf(s.step).phase === 'repeat') return s.chance === 'likely';
+  // What is only measured again costs nothing; a sensor that may be false is a part like any other.
+  const buys = isJobId(s.step) && (jobOf(s.step).parts ?? []).length > 0;
+  if ((s.artefact && !buys) || traitsOf(s.step).phase === 'repeat') return s.chance === 'likely';
   const minutes = isJobId(s.step) ? jobOf(s.step).minutes : 0;
   const dear = minutes > DEAR || s.specialist;
   return (

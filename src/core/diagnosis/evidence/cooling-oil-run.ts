@@ -80,7 +80,11 @@ const gauged: Measure = (c) => {
 };
 const coolAgain: Measure = (c) => {
   const w = wordOf(c, 'run.second');
-  return w && seen(w.value === 'normal', w.at);
+  // Found normal before the run in which the lamp came on, it says nothing of what made it come.
+  const lamp = lampSeen(c);
+  const began = c.record.all('run.event').findLast((r) => r.value === 'start' && !isAfter(r.at, lamp?.at))?.at;
+  if (!w || (lamp?.came && began !== undefined && isAfter(began, w.at))) return undefined;
+  return seen(w.value === 'normal', w.at);
 };
 /** The stream in tank or afloat, after it was poor on muffs. */
 const tankFine: Measure = (c) => {

@@ -95,9 +95,19 @@ export function lastSeen(c: Context): Seen {
   const inRun = run?.streams.at(-1)?.value;
   const hottest = run?.hottest?.temperature;
   const inHand = later(head, hottest);
+  // Stopped because it was gone: that is the last word on it.
+  const last = latestAt(
+    [...c.record.all('cooling.stream'), ...c.record.all('run.stream')].filter((r) => r.value !== 'unknown')
+  );
+  const stopped = c.record.all('run.reason').findLast((r) => r.value !== 'unknown');
+  const gone = stopped?.value === 'stream' && isAfter(stopped.at, last);
   const own = noted?.value === 'unknown' || noted?.value === 'not-fitted' ? undefined : noted?.value;
   return {
-    stream: later(noted, inRun) && inRun !== 'not-fitted' ? (inRun as Seen['stream']) : (own as Seen['stream']),
+    stream: gone
+      ? 'none'
+      : later(noted, inRun) && inRun !== 'not-fitted'
+        ? (inRun as Seen['stream'])
+        : (own as Seen['stream']),
     head: inHand ? hottest : head?.value,
     bank: bankOf(inHand ? run?.hottest?.spot : head?.spot),
     run
@@ -112,4 +122,12 @@ export function workedOnSinceHot(c: Context): boolean {
 
 /** Its line was blown through after the stream was last missed. */
 export const blownThrough = (c: Context): boolean =>
-  askedAfter(c, 'cooling.outlet', latestAt([...c.record.all('cooling.stream'), ...c.record.all('run.stream')]));
+  askedAfter(
+    c,
+    'cooling.outlet',
+    latestAt([
+      ...c.record.all('cooling.stream'),
+      ...c.record.all('run.stream'),
+      ...c.record.all('run.reason').filter((r) => r.value === 'stream')
+    ])
+  );

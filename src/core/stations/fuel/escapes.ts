@@ -4,6 +4,7 @@ import { stillStands } from '../../findings/unmended.ts';
 import type { Item } from '../../items/item.ts';
 import { items as lookItems } from '../look/readings.ts';
 import { items } from './readings.ts';
+import { goodRuns } from '../../findings/ran.ts';
 import { causeAt } from '../run/symptoms.ts';
 import type { ItemId } from '../items.ts';
 
@@ -54,6 +55,17 @@ function dripped(c: Context): 'open' | 'unseen' | undefined {
   return dry ? undefined : 'unseen';
 }
 
+/** Stopped for a leak, and nobody has said yet of what: as far as anybody knows it is fuel. */
+function leakUntold(c: Context): boolean {
+  const stop = c.record.last('run.reason');
+  if (stop?.value !== 'leak' || isAfter(causeAt(c), stop.at)) return false;
+  const began = c.record.all('run.event').findLast((r) => r.value === 'start' && !isAfter(r.at, stop.at))?.at;
+  const told = (['run.leaks', 'run.leakAt'] as const).some((item) =>
+    c.record.all(item).some((r) => r.value !== 'unknown' && isAfter(r.at, began))
+  );
+  return !told && !goodRuns(c).some((r) => isAfter(r.at, stop.at));
+}
+
 export interface FuelEscape {
   readonly says: string;
   /** What is to be done about it, and what answers that it was. */
@@ -97,6 +109,15 @@ export function fuelEscapes(c: Context): FuelEscape[] {
         need: `${says.charAt(0).toLowerCase()}${says.slice(1)}: mended, and seen dry`,
         items: [item]
       })),
-    ...(drip ? [run[drip]] : [])
+    ...(drip ? [run[drip]] : []),
+    ...(leakUntold(c)
+      ? [
+          {
+            says: 'It was stopped for a leak, and nobody said whether that was fuel',
+            need: 'what leaked, said: fuel, oil or water',
+            items: ['run.leaks'] as const
+          }
+        ]
+      : [])
   ];
 }

@@ -3,7 +3,7 @@ import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
 import { isAfter } from '../../units/instant.ts';
 import type { GearFact } from './facts.ts';
-import { oilLow, waterSeen } from './water.ts';
+import { foundEmpty, oilLow, waterSeen } from './water.ts';
 
 /** Share by which drained oil may differ from capacity before it means something (M: what clings, and the jug). */
 export const DRAIN_TOLERANCE = 0.1;
@@ -18,7 +18,7 @@ function refilledSince(c: Context): boolean {
 /** How much oil came out, against what the case holds. */
 export function amountFacts(c: Context): GearFact[] {
   const drained = known(c.record.value('gear.drained'));
-  if (drained === undefined) return unmeasured(c);
+  if (drained === undefined || foundEmpty(c)) return unmeasured(c);
   const capacity = gearCapacity(c);
   const id = 'amount';
   // Nothing is nothing, whatever it holds.

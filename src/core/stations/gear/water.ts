@@ -1,10 +1,10 @@
 import type { ItemId } from '../items.ts';
-import { isAfter, type Instant } from '../../units/instant.ts';
+import { isAfter, latestAt, type Instant } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
 import { gearCapacity } from './capacity.ts';
 import type { Context } from '../../findings/context.ts';
-import { caseResult } from './case-test.ts';
+import { caseResult, heldSince, stageIds } from './case-test.ts';
 import { lastWater, wetFirst, wetLook } from './wet.ts';
 
 const LOOKS = ['gear.first', 'gear.look', 'gear.water'] as const;
@@ -62,8 +62,39 @@ export function drainedShare(c: Context): number | undefined {
   return capacity ? drained / capacity : drained <= 0 ? 0 : undefined;
 }
 
+/**
+ * When little or no oil was last found in a case that had been filled for service before that, in this record: it has gone somewhere since,
+ * whatever a test of before said. Nothing where it never was.
+ */
+export function oilLost(c: Context): Instant | undefined {
+  const filled = c.record.all('gear.refill').find((r) => r.value === 'service')?.at;
+  if (filled === undefined) return undefined;
+  const capacity = gearCapacity(c)?.value;
+  const low = [
+    ...c.record.all('gear.first').filter((r) => r.value === 'nothing'),
+    ...c.record.all('gear.look').filter((r) => r.value === 'none'),
+    ...c.record
+      .all('gear.drained')
+      .filter(
+        (r) =>
+          typeof r.value === 'number' && (r.value <= 0 || (capacity !== undefined && r.value < FAR_UNDER * capacity))
+      )
+  ];
+  return latestAt(low.filter((r) => isAfter(r.at, filled))) || undefined;
+}
+
+/** The same, while it was neither measured nor filled since. */
+export const foundEmpty = (c: Context): boolean => {
+  const nothing = c.record.last('gear.first');
+  const later = [c.record.last('gear.drained'), c.record.last('gear.refill')];
+  return (
+    nothing?.value === 'nothing' && oilLost(c) === nothing.at && later.every((r) => !r || isAfter(nothing.at, r.at))
+  );
+};
+
 /** Whether the latest look shows little or no oil: what was measured counts before what was glimpsed at the plug. */
 export function oilLow(c: Context): boolean {
+  if (foundEmpty(c)) return true;
   const share = drainedShare(c);
   if (share !== undefined) return share < FAR_UNDER;
   return c.record.value('gear.look') === 'none' || c.record.value('gear.first') === 'nothing';
@@ -96,6 +127,9 @@ export function waterCured(c: Context): boolean {
   if (filled?.value !== 'service') return false;
   // Water seen again after the fill came in since.
   if (isAfter(lastWater(c), filled.at)) return false;
+  // Filled, and gone again: a test of before that says nothing of it.
+  const lost = oilLost(c);
+  if (lost !== undefined && !stageIds.every((s) => heldSince(c, s, lost))) return false;
   if (caseResult(c).verdict === 'held') return true;
   return washersTried(c) && !waterSeen(c) && !oilLow(c);
 }

@@ -14,7 +14,7 @@ import { compareRuns } from './compare.ts';
 import { rodSeen } from '../turn/shift-rod.ts';
 import type { RunAnalysed, RunBasis, RunFact, Watched } from './facts.ts';
 import { mendedForStart } from './failed-start.ts';
-import { lampSeen } from './lamp.ts';
+import { lampOn, lampSeen } from './lamp.ts';
 import { leakPlace, leakTraced } from './leak-place.ts';
 import { movedWith } from './moved.ts';
 import { noiseOf } from './noise.ts';
@@ -129,7 +129,7 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
           ? { kind: 'stopped-shown', id: 'stopped', condition: 'watch', values: { place: placedOnly(c, reason) } }
           : { kind: 'stopped-open', id: 'stopped', condition: 'fault', values: reason ? { reason } : {} }
     );
-  if (lamp === 'came') {
+  if (lampOn(c)) {
     const { notHeat } = lampSeen(c)!;
     const id = notHeat ? 'lamp-cool' : 'lamp';
     const worked = lampWorkedOn(c);

@@ -2,7 +2,8 @@ import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
-import type { Instant } from '../../units/instant.ts';
+import { goodRuns } from '../../findings/ran.ts';
+import { byTime, isAfter, type Instant } from '../../units/instant.ts';
 import { runsOf, type Run } from './runs.ts';
 
 /** In so short a time, min, no head gets hot from cold, water or none; what a lamp tells then is oil, or its own sender (M). */
@@ -20,9 +21,40 @@ export interface Lamp {
   readonly at: Instant;
 }
 
+/** What was told of lamp or horn, oldest first: as such, or as what a run was stopped for; a run that went well since had none. */
+export function lampTold(c: Context): readonly { readonly at: Instant; readonly value: 'came' | 'none' }[] {
+  const told = c.record
+    .all('run.lamp')
+    .flatMap((r) => (r.value === 'came' || r.value === 'none' ? [{ at: r.at, value: r.value } as const] : []));
+  const starts = c.record.all('run.event').filter((r) => r.value === 'start');
+  // Told of that run as such already, it came when that says.
+  const twice = (at: Instant): boolean => {
+    const began = starts.findLast((r) => !isAfter(r.at, at))?.at;
+    return told.some((r) => r.value === 'came' && !isAfter(r.at, at) && !isAfter(began ?? '', r.at));
+  };
+  const stopped = c.record.all('run.reason').filter((r) => r.value === 'lamp' && !twice(r.at));
+  // Told of as such alone, they stand in the order of their rounds.
+  if (!stopped.length) return told;
+  const last = stopped.at(-1);
+  const since =
+    last && !told.some((r) => isAfter(r.at, last.at)) ? goodRuns(c).find((r) => isAfter(r.at, last.at)) : undefined;
+  return [
+    ...told,
+    ...stopped.map(({ at }) => ({ at, value: 'came' }) as const),
+    ...(since ? [{ at: since.at, value: 'none' } as const] : [])
+  ].sort(byTime);
+}
+
+/** Whether it is on by the latest word, rounds before times; a run that was stopped for it says so as well. */
+export function lampOn(c: Context): boolean {
+  const word = c.record.last('run.lamp');
+  const told = lampTold(c).at(-1);
+  return word?.value === 'came' || (told?.value === 'came' && (!word || isAfter(told.at, word.at)));
+}
+
 /** The latest word on lamp or horn, and whether heat can have been what it told; nothing where nobody looked. */
 export function lampSeen(c: Context): Lamp | undefined {
-  const last = c.record.all('run.lamp').findLast((r) => r.value !== 'unknown');
+  const last = lampTold(c).at(-1);
   if (!last) return undefined;
   const came = last.value === 'came';
   const at = Date.parse(last.at);

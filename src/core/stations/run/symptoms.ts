@@ -5,7 +5,7 @@ import type { Context } from '../../findings/context.ts';
 import type { ItemId, StationId } from '../../items/register.ts';
 import { smokesOfMixture } from '../fuel/mixture.ts';
 import { charging } from './charging.ts';
-import { lampSeen } from './lamp.ts';
+import { lampSeen, lampTold } from './lamp.ts';
 import { runsOf } from './runs.ts';
 
 /** What a run can show that is no measure of its own, and stays open until it is explained. */
@@ -238,7 +238,7 @@ export function stopsUnmended(c: Context): { readonly at: Instant; readonly reas
 
 /** Work was done where a lamp has its cause, after it came on: it is run again. */
 export function lampWorkedOn(c: Context): boolean {
-  const came = c.record.all('run.lamp').findLast((r) => r.value === 'came');
+  const came = lampTold(c).findLast((r) => r.value === 'came');
   // A sender is proved by the run alone.
   // One that told of no heat is not explained by work on the water.
   const where: readonly StationId[] = lampSeen(c)?.notHeat ? ['oil'] : curedAt('lamp');
@@ -256,17 +256,26 @@ export function waterInside(c: Context): boolean {
   );
 }
 
+/** What is told in more than one way. */
+type Telling = (c: Context) => readonly { readonly at: Instant; readonly value: unknown }[];
+const derived: ReadonlyMap<ItemId, Telling> = new Map<ItemId, Telling>([
+  ['run.plugAfter', plugsAfterRun],
+  ['run.lamp', lampTold]
+]);
+
 /** What an earlier run showed and the latest answer does not, though no cause was written down and no work was done where it lies. */
 export function lapsed(c: Context): { readonly id: LapsedId; readonly was: string }[] {
   return lapsing.flatMap(({ id, item, bad, better, cured }) => {
     const told: readonly { readonly at: Instant; readonly value: unknown }[] =
-      item === 'run.plugAfter' ? plugsAfterRun(c) : c.record.all(item);
+      derived.get(item)?.(c) ?? c.record.all(item);
     const seen = told.findLast((r) => bad.includes(String(r.value)));
     if (!seen) return [];
     // Too little water came by the muffs, and other water showed it.
     if ((seen.value === 'stream' || seen.value === 'temperature') && muffsWereIt(c, seen.at)) return [];
     // What the latest answer says stands as its own finding; of a later round it is the later one, whatever its time.
-    const now = item === 'run.plugAfter' ? told.at(-1) : c.record.last(item);
+    // Told in another way as well, the latest of both; else by the rounds.
+    const more = told.length > c.record.all(item).filter((r) => r.value !== 'unknown').length;
+    const now = derived.has(item) && more ? told.at(-1) : c.record.last(item);
     const without = better
       ? c.record.all(better.item).some((r) => r.value === better.value && isAfter(r.at, seen.at))
       : !bad.includes(String(now?.value));

@@ -67,7 +67,13 @@ export function analyse(c: Context): SparkAnalysed {
       ...standing,
       ...list
         // Something was mended since: whether it still comes and goes is seen by the next look.
-        .filter((s) => s.mixed && !explainedBy(guilty, s) && !sparkWork(c).some((at) => isAfter(at, s.at)))
+        .filter(
+          (s) =>
+            s.mixed &&
+            !sharedFound(found, s) &&
+            !explainedBy(guilty, s) &&
+            !sparkWork(c).some((at) => isAfter(at, s.at))
+        )
         .map(({ cylinder }): SparkFact => ({ kind: 'unsteady', cylinder, condition: 'watch', values: {} })),
       ...failsWarm(
         c,
@@ -112,6 +118,14 @@ const explainedBy = (guilty: readonly Accused[], s: Seen): boolean =>
   guilty.some(
     (g) =>
       g.cylinder === s.cylinder || (s.result === 'good' && !s.lost && g.cylinder === undefined && g.doubt === undefined)
+  );
+
+/** A trial found the part that this dead cylinder shares with the others: it sparked while that was whole. */
+const sharedFound = (found: readonly SparkFact[], s: Seen): boolean =>
+  s.result === 'none' &&
+  found.some(
+    (f) =>
+      f.kind === 'stop' || (f.kind === 'part' && (f.values.of === undefined || f.values.of.dead.includes(s.cylinder)))
   );
 
 /** What sparks cold and not warm: its own coil where others spark warm, what they share where none does. */

@@ -107,8 +107,11 @@ describe('what was just found is what comes next', () => {
             const bad = a.findings.filter(
               (f) => (f.condition === 'fault' || f.condition === 'held') && !before.has(f.sentence)
             );
+            // What a run was stopped for may say more than that it was stopped.
+            const told = (f: Finding): boolean =>
+              f.id === 'run.stopped' && bad.some((o) => o !== f && o.station === 'run' && heeded(o, a));
             for (const f of bad)
-              if (!heeded(f, a)) unheeded.push(`${id}=${String(value)}: ${f.id} → ${a.moves[0]!.title}`);
+              if (!heeded(f, a) && !told(f)) unheeded.push(`${id}=${String(value)}: ${f.id} → ${a.moves[0]!.title}`);
           }
         }
       }

@@ -40,7 +40,7 @@ describe('the next step is about what was just found', () => {
     const b = new Bench(twin).read('safe.secured', 'yes').read('turn.result', 'bumps').read('gear.first', 'nothing');
     expect(b.ids()).toContain('gear.nothing:cannot-tell');
     const titles = (): string[] => b.assessed().moves.map((m) => m.title);
-    expect(titles()).toContain('Drain and measure the gear oil, look at the magnet');
+    expect(titles()).toContain('Drain and measure the gear oil, look for metal');
     b.read('gear.look', 'none');
     expect(b.ids()).toContain('gear.amount:fault');
     expect(titles().indexOf('Case test, low stage first, shafts turned')).toBeGreaterThanOrEqual(0);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { StepMark } from '../../src/core/record/reading.ts';
+import { decide } from '../../src/core/decision/decide.ts';
 import { Bench } from '../case.ts';
 import { four, two } from './engines.ts';
 import { story } from './story.ts';
@@ -68,7 +69,7 @@ describe('a single job', () => {
   it('what it finds comes before its next step', () => {
     const now = titles(gear().read('gear.magnet', 'pieces'));
     const step = now.findIndex((t) => t.startsWith('Plugs and their slots'));
-    expect(now.indexOf('Drain and measure the gear oil, look at the magnet')).toBeLessThan(step);
+    expect(now.indexOf('Drain and measure the gear oil, look for metal')).toBeLessThan(step);
   });
   it('is the work on the list that it is the inside of', () => {
     const b = safe(mark('flow.pump', 'open')(new Bench(two, 'single-job')))
@@ -189,4 +190,17 @@ it('fresh water leaves no salt: nothing is rinsed for it', () => {
   expect(sunk('fresh')).not.toContain('rinse');
   expect(sunk('fresh')).toContain('empty-cylinders');
   for (const water of ['salt', 'brackish'] as const) expect(sunk(water)).toContain('rinse');
+});
+
+it('the impeller of an engine out of its box is as new as the engine', () => {
+  const b = new Bench(four, 'new-engine').read('cooling.source', 'tank').read('cooling.stream', 'strong');
+  expect(b.ids().join()).not.toMatch(/cooling\.pump:(cannot-tell|watch)/);
+  expect(new Bench(four, 'neglected').read('cooling.source', 'tank').read('cooling.stream', 'strong').ids()).toContain(
+    'cooling.pump:cannot-tell'
+  );
+});
+
+it('of an engine that is only laid up nobody says that nothing of it asks for repair', () => {
+  const { because } = decide(new Bench(two, 'lay-up').assessed(), 500);
+  expect(because).toBe('Nothing that was found asks for repair; the rest of the engine is no part of this job.');
 });

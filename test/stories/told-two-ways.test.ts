@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Bench } from '../case.ts';
+import type { Profile } from '../../src/core/engine/profile.ts';
+import { Bench } from '../case.ts';
 import { jobs, moves, ran, readyToRun } from './all-good.ts';
 import { four, two } from './engines.ts';
 
@@ -69,7 +70,7 @@ describe('a gear case that was filled, and is found without oil', () => {
     const b = readyToRun(two).read('gear.first', 'nothing');
     expect(b.ids()).toContain('gear.nothing:cannot-tell');
     expect(moves(b).slice(0, 2)).toEqual([
-      'Drain and measure the gear oil, look at the magnet',
+      'Drain and measure the gear oil, look for metal',
       'Case test, low stage first, shafts turned'
     ]);
   });
@@ -102,5 +103,24 @@ describe('a shared part that a trial found', () => {
     expect(b.ids()).toContain('spark.part-fuse:fault');
     expect(b.ids().join()).not.toMatch(/spark\.unsteady/);
     expect(first(b)).toBe('Mend wires and connectors');
+  });
+});
+
+describe('fuel that somebody called old', () => {
+  it('is drained, and nobody is asked how old it is', () => {
+    const b = new Bench(two, 'neglected').read('fuel.level', 'some').read('fuel.tank', 'old');
+    expect(b.ids()).toContain('fuel.left-old:fault');
+    expect(jobs(b)).toContain('fuel-drain');
+    expect(moves(b).join(' | ')).not.toMatch(/How old the fuel is/);
+  });
+});
+
+describe('metal in the oil of a gear case without a magnet', () => {
+  it('is looked for with one that is drawn through the oil', () => {
+    const shimmers = (p: Profile): Bench => new Bench(p, 'neglected').read('gear.look', 'metallic');
+    const drawn = /^A magnet drawn through the oil/;
+    expect(moves(shimmers({ ...two, magnet: 'not-fitted' })).some((m) => drawn.test(m))).toBe(true);
+    expect(moves(shimmers({ ...two, magnet: 'drain' })).some((m) => drawn.test(m))).toBe(false);
+    expect(moves(shimmers(two).read('gear.magnet', 'not-fitted')).some((m) => drawn.test(m))).toBe(true);
   });
 });

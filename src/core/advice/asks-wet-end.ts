@@ -32,7 +32,7 @@ import { askedAfter } from '../findings/asked-after.ts';
 import { asked, goOn, job, look, repeat, type Asks, type AskRule } from './ask.ts';
 
 /** Drained and not filled since: what was seen stands, whatever was done to the case meanwhile. */
-const drain = look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained'], 15, {
+const drain = look('Drain and measure the gear oil, look for metal', ['gear.look', 'gear.drained'], 15, {
   open: (c) => !caseEmpty(c) && !asked(c, 'gear.look') && !asked(c, 'gear.drained')
 });
 /** When oil, or cream, was first seen at a hub that had been dry. */
@@ -52,7 +52,22 @@ const caseTest: AskRule = {
   open: (c, f) => lockTree(c)?.found?.id !== 'leg' && (wholeCase.open(c, f) || testedBefore(c))
 };
 
-const magnet = look('Wipe the magnet and name what is on it', ['gear.magnet'], 3);
+/** Without a magnet of its own, one is drawn through the oil that came out. */
+const noMagnet = (c: Context): boolean =>
+  c.record.value('gear.magnet') === 'not-fitted' || c.survey.engine.profile.magnet === 'not-fitted';
+const magnet = look(
+  (c) =>
+    noMagnet(c)
+      ? 'A magnet drawn through the oil that came out: what hangs on it'
+      : 'Wipe the magnet and name what is on it',
+  ['gear.magnet'],
+  3,
+  {
+    open: (c) =>
+      !asked(c, 'gear.magnet') ||
+      (c.record.value('gear.magnet') === 'not-fitted' && c.record.value('gear.look') === 'metallic')
+  }
+);
 /** Oil that shimmers is asked of the magnet: of this oil, not of what hung there before it was seen. */
 function shimmersSince(c: Context): boolean {
   const oil = c.record.last('gear.look');
@@ -208,7 +223,7 @@ export const wetEndAsks: Asks = {
   ],
   // Enough for a stand run; before it goes back the oil is seen and measured.
   'gear.crack': [
-    look('Drain and measure the gear oil, look at the magnet', ['gear.drained', 'gear.look', 'gear.magnet'], 20, {
+    look('Drain and measure the gear oil, look for metal', ['gear.drained', 'gear.look', 'gear.magnet'], 20, {
       late: 'release',
       open: (c) => c.record.value('run.outcome') === 'ran' && !drainedFirst(c)
     }),
@@ -256,14 +271,14 @@ export const wetEndAsks: Asks = {
   'gear.test-housing': [job('crack', { only: ['fault'] })],
   // Both plugs out before anything is said of seals.
   'gear.nothing': [
-    look('Drain and measure the gear oil, look at the magnet', ['gear.look', 'gear.drained', 'gear.magnet'], 15, {
+    look('Drain and measure the gear oil, look for metal', ['gear.look', 'gear.drained', 'gear.magnet'], 15, {
       open: (c) => (!asked(c, 'gear.look') && !asked(c, 'gear.drained')) || foundEmpty(c)
     }),
     { ...caseTest, open: (c, f) => oilLost(c) !== undefined && caseTest.open(c, f) }
   ],
   'gear.amount': [
     // Run dry, it is metal that says how far it went.
-    look('Wipe the magnet and name what is on it', ['gear.magnet'], 3, { only: ['fault'] }),
+    { ...magnet, only: ['fault'] },
     {
       ...caseTest,
       open: (c, f) => oilLow(c) && caseTest.open(c, f),

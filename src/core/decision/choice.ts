@@ -52,6 +52,8 @@ export interface State {
   readonly never: boolean;
   readonly advice: Advice;
   readonly open: number;
+  /** Assessed for one piece of service or a lay-up: the rest of the engine was not asked about. */
+  readonly short: boolean;
   /** Whether a fault was found, by sight or by measurement. */
   readonly found: boolean;
   /** The next look on the list of what to do now. */
@@ -207,7 +209,12 @@ export function choose(s: State, views: readonly OptionView[]): { id: OptionId; 
     !s.open &&
     !advice.suspects.some((x) => x.raised && !x.mended && (!x.artefact || x.step) && x.chance === 'likely')
   )
-    return { id: 'service', because: 'Nothing asks for repair: service items and the gates.' };
+    return {
+      id: 'service',
+      because: s.short
+        ? 'Nothing that was found asks for repair; the rest of the engine is no part of this job.'
+        : 'Nothing asks for repair: service items and the gates.'
+    };
   if (over !== undefined && over > 0.75)
     return {
       id: 'repair-under',

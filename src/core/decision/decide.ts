@@ -1,3 +1,4 @@
+import { isShortJob } from '../moves/short-job.ts';
 import { advise, type Advice } from '../advice/advice.ts';
 import { weighing } from '../diagnosis/weighing.ts';
 import { gatesOf, ready } from '../gates/gates.ts';
@@ -142,6 +143,7 @@ export function decide(
     jobs,
     draws: drawn,
     never,
+    short: isShortJob(j),
     advice,
     before,
     sums,

@@ -15,7 +15,7 @@ export const gearToRunChecks: readonly Check[] = [
   },
   {
     id: 'gear-drain',
-    title: 'Drain and measure the gear oil, look at the magnet',
+    title: 'Drain and measure the gear oil, look for metal',
     station: 'gear',
     minutes: 20,
     made: ['gear.look']

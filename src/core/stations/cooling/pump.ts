@@ -45,7 +45,10 @@ export function impellerAge(c: Context): number | undefined {
   const since = newPump(c);
   // It goes on ageing from when it was told.
   if (told !== undefined && at) return told + monthsSince(c, at) / 12;
-  return told ?? (since && Math.max(0, (c.now.getTime() - Date.parse(since.at)) / YEAR));
+  // Out of its box, it is as new as the engine.
+  const { kind, startedAt } = c.survey.assessment;
+  const at0 = since?.at ?? (kind === 'new-engine' ? startedAt : undefined);
+  return told ?? (at0 === undefined ? undefined : Math.max(0, (c.now.getTime() - Date.parse(at0)) / YEAR));
 }
 
 /** Whether the impeller that is in it was turned backward under load. */

@@ -61,6 +61,10 @@ function ageFacts(c: Context): FuelFact[] {
 }
 
 function ageFact(c: Context, verdict: ReturnType<typeof fuelAge>['verdict'], aged: Aged): FuelFact {
+  const places = oldFuelIn(c);
+  // Called old by whoever looked, it is not asked how old it is.
+  if (places.length && verdict !== 'drain')
+    return { kind: 'left-old', condition: 'fault', values: { ...aged, places } };
   if (verdict === 'unknown') {
     const values = { ...aged, jar: c.record.value('fuel.jar') !== undefined };
     // Emptied for its unknown age is what somebody was asked for and could not tell; before that it is asked.
@@ -69,8 +73,6 @@ function ageFact(c: Context, verdict: ReturnType<typeof fuelAge>['verdict'], age
   }
   if (verdict === 'drain') return { kind: 'age-old', id: 'age', condition: 'fault', values: aged };
   if (verdict === 'doubtful') return { kind: 'age-doubtful', id: 'age', condition: 'watch', values: aged };
-  const places = oldFuelIn(c);
-  if (places.length) return { kind: 'left-old', condition: 'fault', values: { ...aged, places } };
   return { kind: 'age-good', id: 'age', condition: 'sound', values: { ...aged, verdict } };
 }
 

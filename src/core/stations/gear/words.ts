@@ -151,7 +151,7 @@ export const words: WordsOf<GearFacts, GearBasis> = {
   }),
   nothing: (_, basis) => ({
     found: 'Nothing came at the lower plug: the case is empty, or what is in it has set.',
-    advice: 'Both plugs out, drain it, measure it, look at the magnet.',
+    advice: 'Both plugs out, drain it, measure it, look for metal in it.',
     because: missingBecause(basis)
   }),
   metal: ({ values: { pieces, school, gone } }, basis) => ({

@@ -1,8 +1,8 @@
-import { latestAt } from '../../units/instant.ts';
+import { isAfter, latestAt } from '../../units/instant.ts';
 import { known } from '../../engine/profile.ts';
 import { gearCapacity } from '../../stations/gear/capacity.ts';
 import type { Context } from '../../findings/context.ts';
-import { fuelAge } from '../../stations/fuel/age.ts';
+import { E10_HOLDS, fuelAge, oldFuelIn } from '../../stations/fuel/age.ts';
 import { metalExplained, metalSeen } from '../../stations/gear/case-state.ts';
 import { caseResult, stageIds } from '../../stations/gear/case-test.ts';
 import { waterCured } from '../../stations/gear/water.ts';
@@ -65,10 +65,17 @@ const fuelOld: Measure = (c) => {
   const at = lastOf(c, 'fuel.jar', 'fuel.age', 'fuel.kind');
   const jar = wordOf(c, 'fuel.jar')?.value;
   if (jar === 'dark') return seen(true, at);
+  // Called old by whoever looked.
+  if (oldFuelIn(c).length) return seen(true, lastOf(c, 'fuel.tank', 'fuel.line', 'fuel.bowl'));
   const age = fuelAge(c);
   if (!age.assumed && age.verdict === 'drain') return seen(true, at);
   if (!age.assumed && age.verdict !== 'unknown') return seen(false, at);
   return jar === 'clear' ? leaning(0.3, 1, at) : undefined;
+};
+/** More water in a sample than a blend can hold, measured and not only seen. */
+const fuelWet: Measure = (c) => {
+  const r = c.record.last('fuel.jarWater');
+  return typeof r?.value === 'number' && r.value > E10_HOLDS ? seen(true, r.at) : undefined;
 };
 const mix: Measure = (c) => {
   const used = c.record.last('fuel.mix');
@@ -136,9 +143,12 @@ const waterIn =
   (item: 'gear.first' | 'gear.look', wet: readonly string[]): Measure =>
   (c) => {
     const w = wordOf(c, item);
-    if (!w) return undefined;
-    const is = wet.includes(String(w.value));
-    return is && waterCured(c) ? null : seen(is, w.at);
+    // What came first may have been measured and not named.
+    const measured = item === 'gear.first' ? c.record.last('gear.water') : undefined;
+    const drawn = typeof measured?.value === 'number' && measured.value > 0 ? measured : undefined;
+    if (!w && !drawn) return undefined;
+    const is = drawn !== undefined || wet.includes(String(w?.value));
+    return is && waterCured(c) ? null : seen(is, drawn && isAfter(drawn.at, w?.at) ? drawn.at : (w ?? drawn!).at);
   };
 
 /** What leaks from a place that was seen tells of that place, and of nothing else. */
@@ -164,6 +174,7 @@ export const gearAndFuelMeasures: Readonly<Record<string, Measure>> = {
     ])
   ),
   'fuel-old': fuelOld,
+  'fuel-wet': fuelWet,
   mix,
   rail,
   'leak-untraced': leakUntraced,

@@ -38,6 +38,7 @@ export const fuelSigns: readonly SignKind[] = [
     present: 'there is water in the fuel',
     absent: 'no water in the fuel',
     leak: 0.005,
+    measured: 'fuel-wet',
     reads: [{ item: 'fuel.jar', present: ['layers', 'cloudy'] }]
   },
   {

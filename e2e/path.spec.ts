@@ -40,6 +40,7 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await go(page, /3 Turn and shift/);
   await button(page, 'Turn it slowly by hand', 'free, with bumps');
   await tap(page, 'Neutral: spin the propeller', 'spins freely');
+  for (const gear of ['Forward', 'Reverse']) await tap(page, `${gear}: turn it by hand`, 'propeller follows');
   await go(page, /4 Plugs/);
   for (const c of [1, 2]) {
     await page.getByRole('button', { name: `Plug ${c}: ` }).click();
@@ -128,6 +129,7 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
     .focus();
   await press('Enter');
   await choose('Neutral: spin the propeller', 'spins freely');
+  for (const gear of ['Forward', 'Reverse']) await choose(`${gear}: turn it by hand`, 'propeller follows');
   await press('4');
   for (const c of [1, 2]) {
     await page.getByRole('button', { name: `Plug ${c}: ` }).focus();

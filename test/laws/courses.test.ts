@@ -70,7 +70,8 @@ const goodFuel = (b: Bench): Bench =>
 const walked = (b: Bench): Bench => {
   for (const place of placeIds) b.read(`look.${place}`, Object.keys(places[place].sights)[0] as 'good');
   for (const cylinder of [1, 2]) b.read('plugs.read', ['normal'], { cylinder });
-  return b.read('turn.neutral', 'spins').read('turn.forward', 'follows').read('spark.lanyard', 'yes');
+  b.read('turn.neutral', 'spins').read('turn.forward', 'follows').read('turn.reverse', 'follows');
+  return b.read('spark.lanyard', 'yes');
 };
 const goodHead = (b: Bench): Bench =>
   walked(b)

@@ -11,7 +11,10 @@ const four = { strokes: 'four', cylinders: 2 } as const;
 
 /** The gate of a station with one finding of a condition, with and without a reason. */
 function gateOf(station: (typeof stationIds)[number], condition: Condition, reason: boolean): Gate {
-  const b = new Bench(four).read('turn.neutral', 'spins');
+  const b = new Bench(four)
+    .read('turn.neutral', 'spins')
+    .read('turn.forward', 'follows')
+    .read('turn.reverse', 'follows');
   const id = `station.${station}`;
   if (reason)
     b.survey = {
@@ -254,7 +257,13 @@ describe('gears that nobody tried', () => {
     expect(gate(b.read('turn.neutral', 'unknown')).passes).toBe(false);
   });
   it('open it by hand or in the run; direct drive has none', () => {
-    expect(gate(turned('shift').read('turn.neutral', 'spins')).passes).toBe(true);
+    const byHand = turned('shift').read('turn.neutral', 'spins');
+    expect(gate(byHand).passes).toBe(false);
+    expect(gate(byHand).sentence).toBe('Forward and reverse were tried neither by hand nor in the run.');
+    expect(gate(byHand.read('turn.forward', 'follows').read('turn.reverse', 'unknown')).sentence).toBe(
+      'Reverse was tried neither by hand nor in the run.'
+    );
+    expect(gate(byHand.read('turn.reverse', 'not-fitted')).passes).toBe(true);
     expect(gate(turned('shift').read('run.gears', 'both')).passes).toBe(true);
     expect(gate(turned('direct')).passes).toBe(true);
   });

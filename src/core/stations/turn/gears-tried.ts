@@ -1,6 +1,16 @@
 import type { Context } from '../../findings/context.ts';
+import type { ItemId } from '../items.ts';
 
-/** Whether neutral and the gears were tried at all, by hand or under power; an engine on direct drive has none. */
-export const gearsTried = (c: Context): boolean =>
-  c.survey.engine.profile.shift === 'direct' ||
-  (['turn.neutral', 'turn.forward', 'turn.reverse', 'run.gears'] as const).some((i) => c.record.value(i) !== undefined);
+const POSITIONS = { 'turn.neutral': 'neutral', 'turn.forward': 'forward', 'turn.reverse': 'reverse' } as const;
+
+/** Whether somebody said what an item shows; "unknown" says nothing. */
+const told = (c: Context, item: ItemId): boolean => c.record.all(item).some((r) => r.value !== 'unknown');
+
+/**
+ * Which of neutral and its gears nobody has tried, by hand or under power; none of an engine on direct drive, or where all of them were
+ * tried in the run.
+ */
+export const gearsUntried = (c: Context): readonly string[] =>
+  c.survey.engine.profile.shift === 'direct' || told(c, 'run.gears')
+    ? []
+    : (Object.keys(POSITIONS) as (keyof typeof POSITIONS)[]).flatMap((i) => (told(c, i) ? [] : [POSITIONS[i]]));

@@ -85,6 +85,8 @@ test('a new user takes an engine from intake to ready for service by mouse, with
   await tap(page, 'Intake screens', 'clear');
   await go(page, /0 First run/);
   await tap(page, 'First run', 'ran and settled');
+  await button(page, 'Indicator stream', 'strong');
+  await tap(page, 'Leaks', 'none');
   await page.getByRole('textbox', { name: 'Ran for' }).fill('20 min');
   await page.getByRole('textbox', { name: 'Ran for' }).blur();
 
@@ -187,6 +189,9 @@ test('the same by keyboard alone: keys, quick line, arrows', async ({ page }) =>
   await press('u');
   await expect(page.getByText('Undone: First run')).toBeVisible();
   await choose('First run', 'ran and settled');
+  await page.getByRole('group', { name: 'Indicator stream' }).getByRole('button', { name: 'strong' }).focus();
+  await press('Enter');
+  await choose('Leaks', 'none');
   await page.getByRole('textbox', { name: 'Ran for' }).focus();
   await page.keyboard.type('20 min');
   await press('Tab');

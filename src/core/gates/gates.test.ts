@@ -245,6 +245,32 @@ describe('the other gates', () => {
   });
 });
 
+describe('a run of which nobody noted what only it shows', () => {
+  const run = (more: (b: Bench) => Bench = (b) => b): Bench =>
+    more(new Bench(four).read('run.event', 'start').wait(0.3))
+      .read('run.outcome', 'ran')
+      .read('run.minutes', 18)
+      .read('run.event', 'stop');
+  const gate = (b: Bench): Gate => b.assessed().gates.find((g) => g.id === 'station.run')!;
+  const move = (b: Bench) => b.assessed().moves.find((m) => m.id === 'untried:run');
+  it('is no whole run: water and leaks are asked for, and a reason may leave them open', () => {
+    expect(gate(run())).toMatchObject({ passes: false, reasonOpens: true, condition: 'cannot-tell' });
+    expect(gate(run()).sentence).toBe('It ran, and nobody noted whether water came and whether it leaked.');
+    expect(move(run())?.items).toEqual(['run.stream', 'run.exhaust', 'run.leaks']);
+    const wet = run((b) => b.read('run.stream', 'strong'));
+    expect(move(wet)?.items).toEqual(['run.leaks']);
+    expect(gate(wet.read('run.leaks', 'none')).passes).toBe(true);
+  });
+  it('unknown is no note, and is not asked for again; a note of the run before is of that run', () => {
+    const b = run((x) => x.read('run.exhaust', 'yes')).read('run.leaks', 'unknown');
+    expect(gate(b).passes).toBe(false);
+    expect(move(b)).toBeUndefined();
+    const before = run((x) => x.read('run.stream', 'strong').read('run.leaks', 'none'));
+    before.wait(2).read('run.event', 'start').wait(0.3).read('run.outcome', 'ran').read('run.minutes', 18);
+    expect(gate(before).sentence).toMatch(/nobody noted whether water came and whether it leaked/);
+  });
+});
+
 describe('gears that nobody tried', () => {
   const turned = (shift: 'shift' | 'direct'): Bench =>
     new Bench({ ...four, shift }).read('turn.plugs', 'out').read('turn.result', 'free').read('turn.result', 'free');

@@ -110,7 +110,7 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
     // What is only said of it has a gate of its own.
     const mine = found.filter((f) => f.station === s && f.condition !== 'not-looked-at');
     const seen = conditionOfCheck(c, s, mine);
-    const untried = seen === 'sound' ? stations[s].untried?.(c) : undefined;
+    const untried = seen === 'sound' ? stations[s].untried?.(c)?.says : undefined;
     const condition = untried ? 'cannot-tell' : seen;
     const worst = mine.filter((f) => f.condition === condition);
     const unseen = condition === 'not-looked-at' || partlySeen(seen, mine);

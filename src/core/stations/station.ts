@@ -3,6 +3,7 @@ import type { Context } from '../findings/context.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { HazardId } from '../hazards/hazards.ts';
 import type { Items } from '../items/item.ts';
+import type { ItemId } from '../items/register.ts';
 import type { Conditions } from '../record/reading.ts';
 import type { Shown } from '../units/index.ts';
 
@@ -37,6 +38,14 @@ export interface UsualWait {
 }
 
 /** The one definition of a station ("check" on the screen): everything that depends on which station it is stands here. */
+/** What is left to try or to note at a check. */
+export interface Untried {
+  readonly says: string;
+  /** The look that settles it, and what it reads. */
+  readonly title: string;
+  readonly items: readonly ItemId[];
+}
+
 export interface Station {
   /** What can be recorded, by name. */
   readonly items: Items;
@@ -65,8 +74,8 @@ export interface Station {
   readonly firstPass?: readonly string[];
   /** It must have been looked at before an engine goes back; a reason opens no gate over it. */
   readonly beforeRelease?: true;
-  /** What nobody has tried yet, though all that was seen of it is sound: said at its gate, and no fault before. */
-  readonly untried?: (c: Context) => string | undefined;
+  /** What nobody has tried or noted yet, though all that was seen of it is sound: said at its gate, and no fault before. */
+  readonly untried?: (c: Context) => Untried | undefined;
   /** Its findings about a cylinder colour that cylinder on the drawing. */
   readonly coloursCylinders?: true;
   /** Whether this engine has the thing at all, and the sentence for one that has not. */

@@ -1,5 +1,6 @@
 import type { Action, Station } from '../station.ts';
 import { items } from './readings.ts';
+import { unnoted } from './unnoted.ts';
 
 const ended = new Set<unknown>(['stop', 'stopped', 'died', 'failed']);
 /** To record it is to say that the engine runs; that it stopped may always be recorded. */
@@ -24,5 +25,6 @@ export const station = {
   // The log of a run under way, its stop and its cause are never refused.
   acts: { event: unlessEnded, outcome: unlessEnded, minutes: 'start', longRun: 'start', gears: shifted },
   looksAt: 'running',
-  beforeRelease: true
+  beforeRelease: true,
+  untried: unnoted
 } as const satisfies Station;

@@ -1,7 +1,6 @@
 import { ruleNumber } from '../../house-rules/rules.ts';
 import type { Station } from '../station.ts';
 import { items } from './readings.ts';
-import { listed } from '../../findings/context.ts';
 import { gearsUntried } from './gears-tried.ts';
 
 export const station = {
@@ -22,12 +21,7 @@ export const station = {
   looksAt: 'engine',
   firstPass: ['plugs', 'result', 'bumps', 'water', 'feel'],
   beforeRelease: true,
-  untried: (c) => {
-    const left = gearsUntried(c);
-    if (!left.length) return undefined;
-    const which = left.length === 3 ? 'neutral and its gears' : listed(left);
-    return `${which.charAt(0).toUpperCase()}${which.slice(1)} ${which.includes(' and ') ? 'were' : 'was'} tried neither by hand nor in the run.`;
-  },
+  untried: gearsUntried,
   coloursCylinders: true,
   waits: (c) => {
     const hours = ruleNumber(c.rules, 'nextDay');

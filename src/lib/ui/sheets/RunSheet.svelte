@@ -149,6 +149,8 @@
     'outcome',
     'reason',
     'minutes',
+    // While it runs they are taken by the clock, above.
+    ...(live ? [] : ['stream', 'exhaust']),
     'lamp',
     'smoke',
     'leaks',

@@ -30,6 +30,7 @@ const asides: readonly [string, Profile, StationId, ItemId, unknown, { cylinder:
   ['a charge coil within its range', two, 'spark', 'spark.charge', 500],
   ['timing by the marks', four, 'spark', 'spark.timing', 5],
   ['the lash of one valve', four, 'compression', 'compression.lashIn', 0.15e-3, { cylinder: 1 }],
+  ['a timing belt with its marks in line', { ...four, camDrive: 'belt' }, 'turn', 'turn.belt', 'sound'],
   ['an idle speed', four, 'run', 'run.idle', 750],
   ['the temperature of a run', two, 'run', 'run.temperature', 330],
   ['the volts of a run', four, 'run', 'run.volts', 14.2]

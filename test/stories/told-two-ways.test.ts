@@ -124,3 +124,21 @@ describe('metal in the oil of a gear case without a magnet', () => {
     expect(moves(shimmers(two).read('gear.magnet', 'not-fitted')).some((m) => drawn.test(m))).toBe(true);
   });
 });
+
+describe('what was called good first, and told otherwise later', () => {
+  it('a place that leaks, seen after it was called dry: what leaks there is asked', () => {
+    const b = ran(readyToRun(two), 'ran', (x) => x.read('run.leaks', 'none')).read('run.leakAt', 'carburettor');
+    expect(b.ids()).toContain('run.leak-untold:cannot-tell');
+    expect(first(b)).toBe('Say what leaks there: fuel, oil or water');
+    expect(b.read('run.leaks', 'none').ids()).not.toContain('run.leak-untold:cannot-tell');
+  });
+  it('an age told after the fresh fill: which fuel is in it, until somebody looked again', () => {
+    const b = readyToRun(two).read('fuel.age', 40);
+    expect(b.ids()).toContain('fuel.age-doubted:cannot-tell');
+    expect(first(b)).toBe('Look into the tank again: fresh fuel, or the old');
+    expect(b.read('fuel.tank', 'fresh').ids()).not.toContain('fuel.age-doubted:cannot-tell');
+    const old = readyToRun(two).read('fuel.age', 40).read('fuel.tank', 'old');
+    expect(old.holds()).toContain('fuel');
+    expect(jobs(old)).toContain('fuel-drain');
+  });
+});

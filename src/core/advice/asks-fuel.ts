@@ -253,6 +253,7 @@ export const fuelAsks: Asks = {
   ],
   'fuel.jar': [job('fuel-doubt', { only: ['watch'] }), job('fuel-drain', { only: ['fault'], late: true })],
   'fuel.left-old': [job('fuel-drain', { late: true })],
+  'fuel.age-doubted': [repeat('Look into the tank again: fresh fuel, or the old', 'fuel', 1, { items: ['fuel.tank'] })],
   'fuel.level': [job('fuel-fill')],
   'fuel.needle': [
     repeat('The needle wet with fuel, pumped up again', 'fuel', 3, {

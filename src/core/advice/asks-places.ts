@@ -53,7 +53,11 @@ export const placeAsks: Asks = {
     sinceLeak('fuel', 'Bulb firm: does it flood?', ['fuel.floods'], 3, (c) => hasBulb(c) && carburetted(c)),
     sinceLeak('fuel', 'Fuel pump: does it weep?', ['fuel.pump'], 5, hasBulb)
   ),
-  'run.leak-untold': [look('Say what leaks there: fuel, oil or water', ['run.leaks'], 1)],
+  'run.leak-untold': [
+    look('Say what leaks there: fuel, oil or water', ['run.leaks'], 1, {
+      open: (c) => !askedAfter(c, 'run.leaks', c.record.last('run.leakAt')?.at)
+    })
+  ],
   'run.leak-hose': [job('fuel-line')],
   'run.leak-filter': [job('fuel-filter')],
   'run.leak-pump': [job('fuel-pump')],

@@ -1,7 +1,7 @@
 import { isInjected, known } from '../../engine/profile.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
-import { latestOf } from '../../units/instant.ts';
+import { isAfter, latestOf } from '../../units/instant.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { beforeLineWork, unseenSinceLineWork } from './line-work.ts';
 import { airAt, airElsewhere, bubblesUnseen } from './air.ts';
@@ -48,6 +48,13 @@ function ageFacts(c: Context): FuelFact[] {
     (['tank', 'line', 'bowl'] as const).some((k) => c.record.value(`fuel.${k}`) === value);
   const { cleared } = fuelCleared(c);
   // What the old fuel left in the jets stays there, whatever is poured in after it.
+  // Said to be that old after it was called fresh: one of the two is of other fuel.
+  const lookedSince = (['tank', 'line', 'bowl'] as const).some((k) => {
+    const said = c.record.last(`fuel.${k}`);
+    return said?.value === 'fresh' && isAfter(said.at, c.record.last('fuel.age')?.at);
+  });
+  if (cleared && held('fresh') && verdict === 'drain' && !assumed && months !== undefined && !lookedSince)
+    return [{ kind: 'age-doubted', condition: 'cannot-tell', values: { months } }, ...carburettor(c)];
   if (cleared && held('fresh')) return [{ kind: 'fresh', condition: 'sound', values: {} }, ...carburettor(c)];
   if (cleared && held('drained')) return [{ kind: 'emptied', condition: 'sound', values: {} }, ...carburettor(c)];
   const aged: Aged = {

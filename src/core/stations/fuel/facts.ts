@@ -45,6 +45,8 @@ interface Pumped {
 export interface FuelFacts {
   /** Everything that held old fuel is emptied or filled fresh. */
   fresh: object;
+  /** Called fresh, and said to be older than the house drains at since; months. */
+  'age-doubted': { readonly months: number };
   /** The same, and nothing is filled in yet. */
   emptied: object;
   'age-unknown': Aged & { readonly jar: boolean };

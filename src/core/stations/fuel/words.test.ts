@@ -26,6 +26,7 @@ const part = (id: string) => parts.find((p) => p.id === id)!;
 
 const examples: Examples<FuelFacts> = {
   fresh: [{ kind: 'fresh', condition: sound, values: {} }],
+  'age-doubted': [{ kind: 'age-doubted', condition: 'cannot-tell', values: { months: 14 } }],
   'rail-pump': [
     { kind: 'rail-pump', condition: fault, values: { volts: true } },
     { kind: 'rail-pump', condition: 'cannot-tell', values: { volts: false } }

@@ -94,6 +94,14 @@ export const words: WordsOf<FuelFacts, object> = {
     found: 'Old fuel is out of tank, line and bowl, and fresh fuel is in.',
     because: practice(['tank, line and bowl: drained or fresh'], 'old fuel never goes through the engine.')
   }),
+  'age-doubted': ({ values: { months } }, _, units) => ({
+    found: `Tank, line and bowl were called fresh, and its fuel was said to be ${say(months, 'months', units)} old since: which of the two is in it is not known.`,
+    advice: 'Look into the tank once more, and say what is in it.',
+    because: practice(
+      ['tank, line and bowl: drained or fresh', `age told since: ${say(months, 'months', units)}`],
+      'an age that is told after the fill may be of what came out, or of what went in.'
+    )
+  }),
   emptied: () => ({
     found: 'Tank, line and bowl are drained.',
     advice: 'Fresh fuel goes in before it runs.',

@@ -159,8 +159,11 @@ const placedOnly = (c: Context, reason: string | undefined): boolean =>
 
 function leakAt(c: Context): RunFact[] {
   const place = leakPlace(c);
-  const at = c.record.value('run.leakAt');
-  if (at !== undefined && c.record.value('run.leaks') === undefined)
+  const seen = c.record.last('run.leakAt');
+  const at = seen?.value === 'unknown' ? undefined : seen?.value;
+  const leaks = c.record.last('run.leaks');
+  // A place that was seen after it was called dry leaks all the same.
+  if (at !== undefined && (!leaks || (leaks.value === 'none' && isAfter(seen!.at, leaks.at))))
     return [{ kind: 'leak-untold', condition: 'cannot-tell', values: { at } }];
   return place ? [{ kind: 'leak-at', id: `leak-${place.job}`, condition: 'fault', values: place }] : [];
 }

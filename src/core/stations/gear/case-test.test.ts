@@ -96,6 +96,11 @@ describe('the case test', () => {
     expect(b.ids()).toContain('gear.case-low:cannot-tell');
     expect(b.said('gear.case-low')).toMatch(/Turn both shafts/);
   });
+  it('deeper than the air outside presses there is no vacuum, and no stage that held it', () => {
+    const b = turned(stage(bench(), 'vacuum', [20, 20, 20]));
+    expect(stageTest(at(b), 'vacuum')).toBeUndefined();
+    expect(b.ids()).not.toContain('gear.case-vacuum:sound');
+  });
   it('over 15 psi is refused unless the manual allows it; vacuum is no pressure', () => {
     const b = bench();
     expect(overPressure(at(b), 20 * psi, 'high')).toMatch(/Refused: 20 psi is over 15 psi/);

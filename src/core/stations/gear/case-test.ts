@@ -101,6 +101,8 @@ function stageReadings(c: Context, stage: CaseStage): PressureReading[] {
   const all = c.record
     .all('gear.casePressure')
     .filter((r) => typeof r.value === 'number' && r.conditions?.stage === stage)
+    // No vacuum is deeper than the air's own pressure: such a figure is of no vacuum.
+    .filter((r) => !(stage === 'vacuum' && (r.value as number) > SEA_LEVEL_PRESSURE))
     .filter((r) => filled === undefined || isAfter(r.at, filled))
     .filter(ofThisCase(c));
   const round = Math.max(...all.map(roundOf));

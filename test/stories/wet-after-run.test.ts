@@ -53,6 +53,16 @@ describe('water on a plug that came out after a run', () => {
     expect(b.ids().filter((f) => /plug-wet|run\.smoke/.test(f) && f.endsWith(':fault'))).toEqual([]);
     expect(b.holds()).not.toContain('jacket');
   });
+  it('is so too where how it went was written down after its plugs were read, and not where it never caught', () => {
+    const started = () =>
+      readyToRun(two).read('run.event', 'start').wait(0.15).read('run.stream', 'strong').read('run.event', 'stop');
+    const late = read(started(), 2).read('run.outcome', 'ran').read('run.minutes', 9);
+    expect(late.ids()).toContain('run.plug-wet:fault');
+    expect(read(started(), 2).ids()).toContain('run.plug-wet:fault');
+    expect(read(started(), 2).read('run.outcome', 'failed').ids()).not.toContain('run.plug-wet:fault');
+    const coughed = readyToRun(two).read('run.event', 'start').read('run.outcome', 'died').read('run.minutes', 0.2);
+    expect(read(coughed, 2).ids()).not.toContain('run.plug-wet:fault');
+  });
   it('is of that run only: weeks later, after a start that failed, or on an engine that still dries, it is not', () => {
     expect(read(ranWell(two).wait(24 * 20), 2).ids()).not.toContain('run.plug-wet:fault');
     const failed = readyToRun(two).read('run.event', 'start').read('run.outcome', 'failed').read('run.event', 'stop');

@@ -14,16 +14,23 @@ export interface PlugAfterRun {
   readonly value: 'wet' | 'dry';
 }
 
-/** The run before an instant, where it lasted long enough to burn off what was there before and is not long past. */
-function runBefore(c: Context, at: Instant): Instant | undefined {
-  const last = runs(c).findLast((r) => !isAfter(r.at, at));
-  if (!last || Date.parse(at) - Date.parse(last.at) > OF_THAT_RUN) return undefined;
-  const began = runs(c).findLast((r) => r.what === 'run.event' && !isAfter(r.at, at))?.at;
-  // Begun, and it did not start, or nobody said how it went.
-  const told = c.record.all('run.outcome').findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at));
-  if (!told || told.value === 'failed' || isAfter(began ?? '', told.at)) return undefined;
-  const minutes = c.record.all('run.minutes').findLast((r) => !isAfter(r.at, at) && !(began && isAfter(began, r.at)));
-  return (known(minutes?.value) ?? DRIES) < DRIES ? undefined : last.at;
+/** Whether the run before an instant lasted long enough to burn off what was there before, and is not long past. */
+function ranBefore(c: Context, at: Instant): boolean {
+  const events = c.record.all('run.event');
+  const began = events.findLast((r) => r.value === 'start' && !isAfter(r.at, at))?.at;
+  const next = events.find((r) => r.value === 'start' && isAfter(r.at, at))?.at;
+  // How it went, and how long, may be written down after its plugs were read.
+  const ofIt = (r: { readonly at: Instant; readonly value: unknown }): boolean =>
+    r.value !== 'unknown' &&
+    (began === undefined ? !isAfter(r.at, at) : !isAfter(began, r.at) && (next === undefined || isAfter(next, r.at)));
+  const outcome = c.record.all('run.outcome').findLast(ofIt);
+  if (outcome?.value === 'failed' || (began === undefined && outcome === undefined)) return false;
+  const stopped = events.find((r) => r.value === 'stop' && began !== undefined && isAfter(r.at, began))?.at ?? at;
+  const told = known(c.record.all('run.minutes').findLast(ofIt)?.value);
+  const clock =
+    began === undefined ? DRIES : (Date.parse(isAfter(stopped, at) ? at : stopped) - Date.parse(began)) / 60_000;
+  const since = Date.parse(at) - Date.parse(began ?? outcome!.at);
+  return (told ?? clock) >= DRIES && since <= OF_THAT_RUN;
 }
 
 const wet = (value: unknown): boolean => Array.isArray(value) && value.includes('water');
@@ -42,7 +49,7 @@ export function plugsAfterRun(c: Context): readonly PlugAfterRun[] {
   const read = plugs
     .flat()
     .flatMap((r): PlugAfterRun[] =>
-      wet(r.value) && dried(r.at) && runBefore(c, r.at) !== undefined ? [{ at: r.at, value: 'wet' }] : []
+      wet(r.value) && dried(r.at) && ranBefore(c, r.at) ? [{ at: r.at, value: 'wet' }] : []
     );
   // Told of as such alone, they stand in the order of their rounds.
   if (!read.length) return told;

@@ -71,3 +71,7 @@ export class Bench {
       .holds.filter((h) => !h.standing && !h.override)
       .map((h) => h.id);
 }
+
+/** Neutral spins, both gears follow. */
+export const shifts = (b: Bench): Bench =>
+  b.read('turn.neutral', 'spins').read('turn.forward', 'follows').read('turn.reverse', 'follows');

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { placeIds, places } from '../../src/core/stations/look/places.ts';
-import { Bench } from '../case.ts';
+import { Bench, shifts } from '../case.ts';
 import { caseTest } from '../case-test.ts';
 
 /** Whole courses of work, from the first look to the gates, as a good technician would take them (common practice). */
@@ -69,9 +69,8 @@ const goodFuel = (b: Bench): Bench =>
   b.read('fuel.kind', 'plain').read('fuel.age', 0.5).read('fuel.jar', 'clear').read('fuel.mix', 50);
 const walked = (b: Bench): Bench => {
   for (const place of placeIds) b.read(`look.${place}`, Object.keys(places[place].sights)[0] as 'good');
-  for (const cylinder of [1, 2]) b.read('plugs.read', ['normal'], { cylinder });
-  b.read('turn.neutral', 'spins').read('turn.forward', 'follows').read('turn.reverse', 'follows');
-  return b.read('spark.lanyard', 'yes');
+  for (const k of [1, 2]) b.read('plugs.read', ['normal'], { cylinder: k });
+  return shifts(b).read('spark.lanyard', 'yes');
 };
 const goodHead = (b: Bench): Bench =>
   walked(b)

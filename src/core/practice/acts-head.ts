@@ -1,4 +1,5 @@
 import { expectedBumps } from '../stations/turn/analyse.ts';
+import type { ItemId } from '../stations/items.ts';
 import { plain, type Act } from './act.ts';
 import type { Eye } from './eye.ts';
 import { passesOf } from './water.ts';
@@ -133,22 +134,27 @@ function plugsOut(eye: Eye): void {
   eye.note('turn.result', result);
 }
 
+const SAFE = [
+  'safe.lanyard',
+  'safe.battery',
+  'safe.propeller',
+  'safe.secured',
+  'safe.place',
+  'safe.rinsed',
+  'safe.forecast',
+  'safe.altitude'
+] as const satisfies readonly ItemId[];
+
+/** Made safe, and what the night will be like. */
+function makeSafe(eye: Eye): void {
+  for (const item of SAFE) {
+    if (item === 'safe.forecast') eye.note(item, eye.truth.coldest);
+    else eye.look([item]);
+  }
+}
+
 export const headActs: readonly Act[] = [
-  plain(
-    'safe',
-    'safe',
-    [
-      'safe.lanyard',
-      'safe.battery',
-      'safe.propeller',
-      'safe.secured',
-      'safe.place',
-      'safe.rinsed',
-      'safe.forecast',
-      'safe.altitude'
-    ],
-    routine
-  ),
+  { id: 'safe', station: 'safe', items: SAFE, take: makeSafe, ...routine },
   plain(
     'look',
     'look',

@@ -4,9 +4,9 @@ import { systems, type SystemId } from '../diagnosis/knowledge/shape.ts';
 import { stationOf } from '../stations/items.ts';
 import type { StationId } from '../stations/items.ts';
 import { acts, Attempt } from './attempt.ts';
-import type { Exercise, Setup, Stride } from './exercise.ts';
+import { truthOf, type Exercise, type Setup, type Stride } from './exercise.ts';
 import { scoreOf, type Score, type Statement } from './statement.ts';
-import { drawTruth, signsOf, type Truth } from './truth.ts';
+import { signsOf, type Truth } from './truth.ts';
 
 /** One thing that was truly there. */
 export interface Revealed {
@@ -67,7 +67,7 @@ export const advisedPath = (setup: Setup): PathStep[] => [...advisedSteps(setup)
 
 /** The same, a step at a time: each takes a judgement, and between them others may have the processor. */
 export function* advisedSteps(setup: Setup): Generator<PathStep> {
-  const attempt = new Attempt(drawTruth(setup.seed, setup.wishes));
+  const attempt = new Attempt(truthOf(setup));
   const seen = new Map<string, number>();
   for (let k = 0; k < MOST; k++) {
     const { moves } = attempt.assessed();
@@ -161,7 +161,7 @@ function regretsOf(e: Exercise, advised: readonly PathStep[]): Regret[] {
 
 /** The debrief of an exercise, with the advised path made before (it takes most of the time). */
 export function debriefOf(e: Exercise, statement: Statement, advised: readonly PathStep[]): Debrief {
-  const truth = drawTruth(e.setup.seed, e.setup.wishes);
+  const truth = truthOf(e.setup);
   const regrets = regretsOf(e, advised);
   const money = moneyOf(e.assessed().context);
   const trueCost = [...truth.faults].reduce((sum, id) => {

@@ -2,13 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { acts } from './attempt.ts';
 import { advisedPath, debriefOf } from './debrief.ts';
-import { Exercise, type Deed, type Setup } from './exercise.ts';
+import { Exercise, truthOf, type Deed, type Setup } from './exercise.ts';
 import { questionOf } from './five-minutes.ts';
 import { minutesOfAct, titleOfAct } from './looks.ts';
 import { readyExercise, readyExercises, setupOfReady } from './ready.ts';
 import { adviceModes, codeOf, difficultyNames, setOf, setupOf, themeNames, type PracticeSet } from './set-code.ts';
 import { calibrationOf, marks, scoreOf } from './statement.ts';
-import { drawTruth, signsOf } from './truth.ts';
+import { drawTruth, signsNow, signsOf } from './truth.ts';
 
 const ready = (id: string): Setup => setupOfReady(readyExercise(id)!);
 const did = (setup: Setup, deeds: readonly Deed[]): Exercise => Exercise.from(setup, deeds);
@@ -51,6 +51,49 @@ describe('an exercise', () => {
       expect([act.id, titleOfAct(act)]).not.toEqual([act.id, act.id]);
       expect(minutesOfAct(act, 2)).toBeGreaterThan(0);
     }
+  });
+});
+
+describe('a night of frost over water in the gear case', () => {
+  /** The first exercises, by their seeds, with a leaking seal that shows water, in a yard where it freezes or does not. */
+  const yards = (freezes: boolean): Setup[] =>
+    Array.from({ length: 60 }, (_, k) => `frost ${k}`)
+      .map((seed): Setup => ({
+        seed,
+        wishes: { engine: 'barn-twin', only: ['seal-driveshaft'], leaks: false },
+        advice: 'shut'
+      }))
+      .filter((setup) => {
+        const truth = truthOf(setup);
+        const wet = [...signsNow(truth, truth.intake)].some((k) =>
+          /^gear-(water|milky)$/.test(truth.model.signs[k]!.id)
+        );
+        return wet && truth.coldest < 270 === freezes;
+      })
+      .slice(0, 3);
+  const night: Deed = { kind: 'wait', minutes: 720 };
+  it('cracks it, and says so; the forecast had told', () => {
+    const list = yards(true);
+    expect(list.length).toBeGreaterThan(0);
+    for (const setup of list) {
+      const e = did(setup, [{ kind: 'look', act: 'safe' }, night]);
+      expect(e.survey.readings.find((r) => r.what === 'safe.forecast')?.value).toBe(truthOf(setup).coldest);
+      expect(e.faults()).toContain('frost-crack');
+      expect(e.strides.at(-1)?.broke?.title).toMatch(/night of frost/);
+    }
+  });
+  it('does nothing to a case that was drained, to a mild night, to an hour', () => {
+    const [setup] = yards(true);
+    for (const before of [
+      [{ kind: 'look', act: 'gear-drain' }],
+      [{ kind: 'job', job: 'frost' }]
+    ] as const satisfies readonly Deed[][])
+      expect(did(setup!, [...before, night]).faults()).not.toContain('frost-crack');
+    expect(did(setup!, [{ kind: 'wait', minutes: 60 }]).faults()).not.toContain('frost-crack');
+    for (const mild of yards(false)) expect(did(mild, [night]).faults()).not.toContain('frost-crack');
+  });
+  it('freezes nowhere but in exercises: what the advice is tried on stays as it is drawn', () => {
+    for (const setup of yards(true)) expect(drawTruth(setup.seed, setup.wishes).coldest).toBe(285);
   });
 });
 

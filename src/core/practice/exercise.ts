@@ -9,7 +9,9 @@ import type { Assessment } from '../assess.ts';
 import * as z from 'zod/mini';
 import { acts, Attempt } from './attempt.ts';
 import { minutesOfAct, titleOfAct } from './looks.ts';
-import { drawTruth, type Truth, type Wishes } from './truth.ts';
+import { drawTruth, signsNow, type Truth, type Wishes } from './truth.ts';
+import { freezingPoint } from '../physics/ice.ts';
+import { caseEmpty } from '../stations/gear/case-state.ts';
 
 /** What somebody does in an exercise. The exercise follows from its setup and these alone. */
 export const deedSchema = z.discriminatedUnion('kind', [
@@ -34,6 +36,10 @@ export interface Setup {
   readonly wishes: Wishes;
   readonly advice: AdviceMode;
 }
+
+/** The engine of an exercise, where nights may freeze. */
+export const truthOf = ({ seed, wishes }: Pick<Setup, 'seed' | 'wishes'>): Truth =>
+  drawTruth(seed, { frost: true, ...wishes });
 
 /** One deed as it went: what it was, what it took, and what the advice would have done in its place. */
 export interface Stride {
@@ -66,6 +72,11 @@ const consequences: ReadonlyMap<string, { readonly happened: string; readonly en
     ['fuel', { happened: 'Old fuel went through the carburettor and left its gum there.', fault: 'jets' }]
   ]);
 
+/** Time in which a night passes, ms. */
+const NIGHT = 8 * 3_600_000;
+/** What shows that there is water in a gear case. */
+const WET_CASE: ReadonlySet<string> = new Set(['gear-water', 'gear-milky']);
+
 const suits = (truth: Truth, fault: string): string | undefined =>
   truth.model.suspects.find((s) => s.kind.id === fault)?.id;
 
@@ -81,7 +92,7 @@ export class Exercise {
   private readonly attempt: Attempt;
 
   constructor(readonly setup: Setup) {
-    this.attempt = new Attempt(drawTruth(setup.seed, setup.wishes));
+    this.attempt = new Attempt(truthOf(setup));
   }
 
   get truth(): Truth {
@@ -110,12 +121,14 @@ export class Exercise {
       this.asked += 1;
       return { ok: false, says: '' };
     }
+    const from = this.now.getTime();
     const before = this.assessed();
     const first = before.moves.find((m) => !m.waits) ?? before.moves[0];
     const done = this.act(deed, before, first);
     if (!done.ok) return done;
     const stride: Stride = {
       ...done.stride,
+      ...this.overnight(from, before),
       deed,
       first: first && { id: first.id, title: first.title, minutes: first.minutes, because: first.because }
     };
@@ -154,6 +167,23 @@ export class Exercise {
         return { ok: true, stride: { title: first.title, minutes, money: 0, asAdvised: true } };
       }
     }
+  }
+
+  /** A night of frost, over a gear case that is closed on water: it cracks. */
+  private overnight(from: number, { context: c }: Assessment): Pick<Stride, 'broke'> {
+    const { coldest, model } = this.truth;
+    if (this.now.getTime() - from < NIGHT || coldest > freezingPoint(c.survey.engine.history.water)) return {};
+    const wet = [...signsNow(this.truth, this.survey)].some((k) => WET_CASE.has(model.signs[k]!.id));
+    const crack = suits(this.truth, 'frost-crack');
+    if (!wet || caseEmpty(c) || this.attempt.jobs.includes('frost') || !crack || this.faults().has(crack)) return {};
+    this.attempt.break(crack);
+    return {
+      broke: {
+        id: 'frost',
+        title: 'Water left in the gear case over a night of frost',
+        happened: 'It froze, and the case cracked: what was a seal is a case now.'
+      }
+    };
   }
 
   private look(

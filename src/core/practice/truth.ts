@@ -24,6 +24,8 @@ export interface Truth {
   readonly faults: ReadonlySet<string>;
   /** Whether signs may also come from something the knowledge does not know. */
   readonly leaks: boolean;
+  /** K, the coldest that a night gets where it stands. */
+  readonly coldest: number;
   readonly draws: Draws;
 }
 
@@ -34,11 +36,17 @@ export interface Wishes {
   readonly leaks?: boolean;
   /** Whether measurements may be taken wrongly, as often as the knowledge says. */
   readonly artefacts?: boolean;
+  /** Whether nights may freeze where it stands. */
+  readonly frost?: boolean;
   /** The one fault is of this system. */
   readonly system?: SystemId;
   /** Exactly these suspects, and no others; a name that this engine has not is refused. */
   readonly only?: readonly string[];
 }
+
+/** A spring night in the yard, K, and the share of yards in which it freezes (M). */
+const MILD = 285;
+const FROSTY = 0.3;
 
 const kinds = ['long-stored', 'neglected', 'spring-return'] as const satisfies readonly CaseKind[];
 /** When every practice engine comes in; only what passes after it counts. */
@@ -101,6 +109,7 @@ export function drawTruth(seed: string, wishes: Wishes = {}): Truth {
     }
   };
   const model = modelOf(contextOf(intake, new Date(INTAKE), 'metric'), new Set());
+  const coldest = wishes.frost && draws.level('frost') < FROSTY ? Math.round(draws.between('coldest', 258, 269)) : MILD;
   const faults = new Set<string>();
   const prior = (k: number): number => model.network.causes[k]!.prior;
   const count = wishes.faults ?? 'usual';
@@ -108,14 +117,14 @@ export function drawTruth(seed: string, wishes: Wishes = {}): Truth {
     const unknown = wishes.only.find((id) => !model.suspects.some((s) => s.id === id));
     if (unknown !== undefined) throw new RangeError(`unknown fault of this engine: ${unknown}`);
     const faults = new Set(wishes.only);
-    return { seed, engine, intake, model, faults, leaks: wishes.leaks ?? false, draws };
+    return { seed, engine, intake, model, faults, leaks: wishes.leaks ?? false, coldest, draws };
   }
   model.suspects.forEach(({ id, kind: k }, i) => {
     const may = k.artefact ? (wishes.artefacts ?? true) : count === 'usual';
     if (may && draws.level(`fault|${id}`) < prior(i)) faults.add(id);
   });
   if (count === 'one') faults.add(oneOf(model, draws, wishes.system));
-  return { seed, engine, intake, model, faults, leaks: wishes.leaks ?? true, draws };
+  return { seed, engine, intake, model, faults, leaks: wishes.leaks ?? true, coldest, draws };
 }
 
 function oneOf(model: Model, draws: Draws, system: SystemId | undefined): string {

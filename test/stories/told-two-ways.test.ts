@@ -46,6 +46,8 @@ describe('what a run was stopped for, and what it showed', () => {
     const b = stopped((x) => x.read('run.reason', 'leak'));
     expect(b.holds()).toContain('fuel-escapes');
     expect(first(b)).toBe('Say what leaked: fuel, oil or water');
+    // Where it comes from says not what it is, and unknown says nothing.
+    expect(b.read('run.leaks', 'unknown').read('run.leakAt', 'pump').holds()).toContain('fuel-escapes');
     b.read('run.leaks', 'water');
     expect(b.holds()).not.toContain('fuel-escapes');
     expect(moves(b).join(' | ')).not.toMatch(/Say what leaked/);
@@ -129,6 +131,7 @@ describe('what was called good first, and told otherwise later', () => {
   it('a place that leaks, seen after it was called dry: what leaks there is asked', () => {
     const b = ran(readyToRun(two), 'ran', (x) => x.read('run.leaks', 'none')).read('run.leakAt', 'carburettor');
     expect(b.ids()).toContain('run.leak-untold:cannot-tell');
+    expect(b.holds()).toContain('fuel-escapes');
     expect(first(b)).toBe('Say what leaks there: fuel, oil or water');
     expect(b.read('run.leaks', 'none').ids()).not.toContain('run.leak-untold:cannot-tell');
   });

@@ -55,15 +55,23 @@ function dripped(c: Context): 'open' | 'unseen' | undefined {
   return dry ? undefined : 'unseen';
 }
 
-/** Stopped for a leak, and nobody has said yet of what: as far as anybody knows it is fuel. */
-function leakUntold(c: Context): boolean {
+/** Where fuel runs: what leaks there is fuel, as far as anybody knows. */
+const WHERE_FUEL_RUNS: ReadonlySet<unknown> = new Set(['hose', 'filter', 'pump', 'carburettor']);
+
+/** It leaks, and nobody has said yet of what: stopped for it, or seen where fuel runs. As far as anybody knows it is fuel. */
+function leakUntold(c: Context): string | undefined {
+  const told = c.record.all('run.leaks').findLast((r) => r.value !== 'unknown');
+  const seen = c.record.all('run.leakAt').findLast((r) => r.value !== 'unknown');
+  const mended = latestAt([causeAt(c), ...c.worked('fuel'), ...c.renewed('run.leaks')].map((at) => ({ at })));
+  if (seen && WHERE_FUEL_RUNS.has(seen.value) && (!told || (told.value === 'none' && isAfter(seen.at, told.at))))
+    return isAfter(mended, seen.at) ? undefined : 'It leaks where fuel runs, and nobody said whether it is fuel';
   const stop = c.record.last('run.reason');
-  if (stop?.value !== 'leak' || isAfter(causeAt(c), stop.at)) return false;
+  if (stop?.value !== 'leak' || isAfter(mended, stop.at)) return undefined;
   const began = c.record.all('run.event').findLast((r) => r.value === 'start' && !isAfter(r.at, stop.at))?.at;
-  const told = (['run.leaks', 'run.leakAt'] as const).some((item) =>
-    c.record.all(item).some((r) => r.value !== 'unknown' && isAfter(r.at, began))
-  );
-  return !told && !goodRuns(c).some((r) => isAfter(r.at, stop.at));
+  if (told && isAfter(told.at, began)) return undefined;
+  return goodRuns(c).some((r) => isAfter(r.at, stop.at))
+    ? undefined
+    : 'It was stopped for a leak, and nobody said whether that was fuel';
 }
 
 export interface FuelEscape {
@@ -89,6 +97,7 @@ export function runsOut(c: Context): 'open' | 'still-runs' | undefined {
 /** Where fuel gets out of this engine as it was last seen. */
 export function fuelEscapes(c: Context): FuelEscape[] {
   const drip = dripped(c);
+  const untold = leakUntold(c);
   const run: Readonly<Record<NonNullable<typeof drip>, FuelEscape>> = {
     open: {
       says: 'Fuel dripped in the run',
@@ -110,10 +119,10 @@ export function fuelEscapes(c: Context): FuelEscape[] {
         items: [item]
       })),
     ...(drip ? [run[drip]] : []),
-    ...(leakUntold(c)
+    ...(untold
       ? [
           {
-            says: 'It was stopped for a leak, and nobody said whether that was fuel',
+            says: untold,
             need: 'what leaked, said: fuel, oil or water',
             items: ['run.leaks'] as const
           }

@@ -43,6 +43,13 @@ describe('the main fuse is blown, and the pump of an injected engine is silent',
     expect(jobs(b)).not.toContain('rail');
     expect(b.assessed().moves.find((m) => !m.waits && m.class > 2)?.job).toBe('wiring');
   });
+  it('told by the meter it is the same fuse', () => {
+    const b = readyToRun(injected).read('fuel.railPump', 'silent').read('plugs.voltsEnd', 'fuse');
+    expect(b.ids()).toContain('fuel.rail-pump:cannot-tell');
+    expect(jobs(b)).not.toContain('rail');
+    b.done('wiring').read('plugs.voltsEnd', 'through').read('fuel.railPump', 'silent');
+    expect(b.ids()).toContain('fuel.rail-pump:fault');
+  });
   it('found blown after it: the same', () => {
     const b = readyToRun(injected).read('fuel.railPump', 'silent');
     expect(jobs(b)).toContain('rail');

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Bench } from '../case.ts';
-import { jobs, moves, ran, ranWell, readyToRun } from './all-good.ts';
+import { jobs, moves, ran, ranWell, readyToRun, runWell } from './all-good.ts';
 import { two } from './engines.ts';
 
 /** Water on a plug after a run is one fact, whether it is told of the run or read off the plug that came out. */
@@ -44,12 +44,12 @@ describe('water on a plug that came out after a run', () => {
     expect(list[0]).toMatch(/Find where water gets into the cylinder/);
   });
   it('dry after the next run, with nothing mended: it comes again', () => {
-    const b = read(ranWell2(dried(read(ranWell(two), 2))), undefined);
+    const b = read(runWell(dried(read(ranWell(two), 2))), undefined);
     expect(b.said('run.plug-wet')).toContain('no cause was found');
     expect(b.holds()).toContain('jacket');
   });
   it('its way in mended, and dry plugs after the next run: closed', () => {
-    const b = read(ranWell2(dried(read(smoked(), 2)).done('water-in')), undefined).read('run.smoke', 'none');
+    const b = read(runWell(dried(read(smoked(), 2)).done('water-in')), undefined).read('run.smoke', 'none');
     expect(b.ids().filter((f) => /plug-wet|run\.smoke/.test(f) && f.endsWith(':fault'))).toEqual([]);
     expect(b.holds()).not.toContain('jacket');
   });
@@ -70,15 +70,3 @@ describe('water on a plug that came out after a run', () => {
     expect(read(readyToRun(two), 2).ids()).not.toContain('run.plug-wet:fault');
   });
 });
-
-/** Run again for a quarter of an hour. */
-function ranWell2(b: Bench): Bench {
-  return b
-    .read('run.event', 'start')
-    .wait(0.25)
-    .read('run.stream', 'strong')
-    .read('run.outcome', 'ran')
-    .read('run.minutes', 15)
-    .read('run.event', 'stop')
-    .wait(0.1);
-}

@@ -1,4 +1,4 @@
-import { ofThisPart } from '../findings/renewed.ts';
+import { mainFuseBlown } from '../findings/main-fuse.ts';
 import { railPressure } from '../stations/fuel/rail.ts';
 import { job, repeat, type Asks } from './ask.ts';
 
@@ -10,7 +10,7 @@ export const injectionAsks: Asks = {
     repeat('Key on: is the fuel pump heard, now that the fuse is whole?', 'fuel', 1, {
       items: ['fuel.railPump'],
       only: ['cannot-tell'],
-      open: (c) => ofThisPart(c, 'look.wiring') !== 'fuse'
+      open: (c) => !mainFuseBlown(c)
     })
   ],
   'fuel.rail': [
@@ -22,7 +22,7 @@ export const injectionAsks: Asks = {
     repeat('Rail pressure again, now that the fuse is whole', 'fuel', 5, {
       items: ['fuel.rail'],
       only: ['cannot-tell'],
-      open: (c) => railPressure(c)?.verdict === 'no-volts' && ofThisPart(c, 'look.wiring') !== 'fuse'
+      open: (c) => railPressure(c)?.verdict === 'no-volts' && !mainFuseBlown(c)
     }),
     repeat('Rail pressure again, cranking on a charged battery', 'fuel', 5, {
       items: ['fuel.rail'],

@@ -10,6 +10,7 @@ import { conditionOfCheck } from '../stations/condition.ts';
 import { stations, stationsFor } from '../stations/register.ts';
 import { complaintsOf, openComplaints, saidWords } from '../stations/said.ts';
 import type { StationId } from '../stations/items.ts';
+import type { Untried } from '../stations/station.ts';
 import { trayLeft, trayOf } from '../tray/tray.ts';
 import { kindOf, PARTLY_SEEN, partlySeen, type Condition, type Finding } from '../findings/finding.ts';
 
@@ -26,6 +27,8 @@ export interface Gate {
   readonly later?: readonly string[];
   readonly reason?: { readonly text: string; readonly at: string; readonly by?: string };
   readonly station?: StationId;
+  /** What is left to try or to note, where all that was seen of its check is sound. */
+  readonly untried?: Untried;
 }
 
 /** These must have been looked at before anything goes back; the rest may stay open with a reason. */
@@ -110,7 +113,7 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
     // What is only said of it has a gate of its own.
     const mine = found.filter((f) => f.station === s && f.condition !== 'not-looked-at');
     const seen = conditionOfCheck(c, s, mine);
-    const untried = seen === 'sound' ? stations[s].untried?.(c)?.says : undefined;
+    const untried = seen === 'sound' ? stations[s].untried?.(c) : undefined;
     const condition = untried ? 'cannot-tell' : seen;
     const worst = mine.filter((f) => f.condition === condition);
     const unseen = condition === 'not-looked-at' || partlySeen(seen, mine);
@@ -119,7 +122,7 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
     const dated = condition === 'watch' ? worst.map((f) => dates.get(kindOf(f.id))) : [];
     const later = dated.length && dated.every((d) => d !== undefined) ? dated.map((d) => sayLater(c, d)) : undefined;
     const sentence = untried
-      ? untried
+      ? untried.says
       : worst.length
         ? worst.map((f) => f.sentence).join(' ')
         : partlySeen(seen, mine)
@@ -127,7 +130,8 @@ export function gatesOf(c: Context, found: readonly Finding[], holds: readonly H
           : mustBeSeen(s)
             ? 'Not looked at; it must be before the engine goes back.'
             : 'Not looked at.';
-    const made = gate(c, `station.${s}`, stations[s].title, condition, sentence, opens, s);
+    const plain = gate(c, `station.${s}`, stations[s].title, condition, sentence, opens, s);
+    const made = untried ? { ...plain, untried } : plain;
     list.push(later ? { ...made, passes: true, later, sentence: `${sentence} ${later.join(' ')}` } : made);
   }
   const release = against(holds, 'release');

@@ -236,20 +236,18 @@ export function before(p: Position, short: boolean, asks: readonly Ask[] = []): 
       because: `“${s.title}” is done and not proved: ${s.proof.text}.`
     });
   // What was seen of a check is good, and not all of it was tried.
-  for (const g of gates) {
-    const left = !g.passes && g.station && g.condition === 'cannot-tell' && stations[g.station].untried?.(p.context);
-    if (left && g.sentence === left.says && left.items.some((i) => p.context.record.asked(i) === undefined))
+  for (const g of gates)
+    if (!g.passes && g.station && g.untried?.items.some((i) => p.context.record.asked(i) === undefined))
       out.push({
         kind: 'look',
         class: 9,
         id: `untried:${g.station}`,
-        title: left.title,
-        station: g.station!,
-        items: left.items,
+        title: g.untried.title,
+        station: g.station,
+        items: g.untried.items,
         minutes: 2,
-        because: left.says
+        because: g.untried.says
       });
-  }
   for (const g of gates)
     // What it was brought for, a run shows.
     if (!g.passes && !g.station && g.id !== 'jobs' && g.id !== 'holds' && (g.id !== 'said' || ran))

@@ -47,8 +47,8 @@ export function impellerAge(c: Context): number | undefined {
   if (told !== undefined && at) return told + monthsSince(c, at) / 12;
   // Out of its box, it is as new as the engine.
   const { kind, startedAt } = c.survey.assessment;
-  const at0 = since?.at ?? (kind === 'new-engine' ? startedAt : undefined);
-  return told ?? (at0 === undefined ? undefined : Math.max(0, (c.now.getTime() - Date.parse(at0)) / YEAR));
+  const fitted = since?.at ?? (kind === 'new-engine' ? startedAt : undefined);
+  return told ?? (fitted === undefined ? undefined : Math.max(0, (c.now.getTime() - Date.parse(fitted)) / YEAR));
 }
 
 /** Whether the impeller that is in it was turned backward under load. */

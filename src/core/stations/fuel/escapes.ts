@@ -83,9 +83,8 @@ export interface FuelEscape {
 
 /** Fuel runs out of it with the engine off, and nobody has shut it off since: whether it was tried, and runs all the same. */
 export function runsOut(c: Context): 'open' | 'still-runs' | undefined {
-  if (c.record.value('fuel.floods') !== 'yes') return undefined;
-  const seen = c.record.all('fuel.floods').findLast((r) => r.value === 'yes');
-  if (!seen) return undefined;
+  const seen = c.record.last('fuel.floods');
+  if (seen?.value !== 'yes') return undefined;
   const since = (item: ItemId): unknown[] =>
     c.record.all(item).flatMap((r) => (isAfter(r.at, seen.at) && r.value !== 'unknown' ? [r.value] : []));
   const shut = since('fuel.shut').at(-1);

@@ -2,7 +2,7 @@ import { known } from '../../engine/profile.ts';
 import { ownLimits } from '../../engine/limits.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
-import { compareInstants, isAfter, type Instant } from '../../units/instant.ts';
+import { withoutMainFuse } from '../../findings/main-fuse.ts';
 import { weakCrankingAt } from '../plugs/weak-cranking.ts';
 
 /** What a fuel pressure gauge of the workshop can be off by, Pa (M: two per cent of 700 kPa). */
@@ -44,25 +44,15 @@ export function railPressure(c: Context): Rail | undefined {
   }
   if (over > 0) return { pressure, limit, verdict: 'good' };
   const read = c.record.last('fuel.rail')!.at;
-  if (withoutFuse(c, read)) return { pressure, limit, verdict: 'no-volts' };
+  if (withoutMainFuse(c, read)) return { pressure, limit, verdict: 'no-volts' };
   const weak = weakCrankingAt(c, read) === 'volts';
   return { pressure, limit, verdict: weak ? 'weak-battery' : 'low' };
-}
-
-/** The main fuse was blown then, or nobody had put it right yet since it was seen so. */
-function withoutFuse(c: Context, at: Instant): boolean {
-  const wiring = c.record.all('look.wiring').filter((r) => r.value !== 'unknown');
-  const blown = wiring.findLast((r) => r.value === 'fuse');
-  if (!blown) return false;
-  const mended = [...c.touched('look.wiring'), ...wiring.flatMap((r) => (r.value === 'fuse' ? [] : [r.at]))];
-  const first = mended.filter((m) => isAfter(m, blown.at)).toSorted(compareInstants)[0];
-  return first === undefined || !isAfter(at, first);
 }
 
 /** What was heard of the high-pressure pump with the key on, latest word: `no-volts` where it was silent without a main fuse, which any pump is. */
 export function pumpHeard(c: Context): 'runs' | 'silent' | 'no-volts' | undefined {
   const heard = c.record.last('fuel.railPump');
-  if (!heard || heard.value === 'unknown') return undefined;
+  if (!heard) return undefined;
   if (heard.value !== 'silent') return 'runs';
-  return withoutFuse(c, heard.at) ? 'no-volts' : 'silent';
+  return withoutMainFuse(c, heard.at) ? 'no-volts' : 'silent';
 }

@@ -1,6 +1,7 @@
 import { ownLimits } from '../../engine/limits.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
+import { mainFuseBlown } from '../../findings/main-fuse.ts';
 import { ofThisPart } from '../../findings/renewed.ts';
 import { isAfter, latestAt, latestOf, type Instant } from '../../units/instant.ts';
 import type { PlugFact } from './facts.ts';
@@ -31,13 +32,6 @@ export const starterLookedAt = (c: Context): Instant =>
 
 const isPoor = (word: string | undefined): boolean => word === 'slow' || word === 'nothing';
 
-/** Its main fuse was seen blown, and its starter has not turned through its circuit since. */
-function fuseBlown(c: Context): boolean {
-  const [wiring, circuit] = [c.record.last('look.wiring'), c.record.last('plugs.starterCircuit')];
-  if (wiring?.value !== 'fuse' || c.touched('look.wiring').some((at) => isAfter(at, wiring.at))) return false;
-  return !(circuit?.value === 'turns' && isAfter(circuit.at, wiring.at));
-}
-
 /**
  * What it cannot be cranked without, where nothing else turns it: its rope, its main fuse, or its starter that nothing brings to turn. Nothing
  * where it turns somehow, slowly too, and nothing where nobody tried.
@@ -49,7 +43,7 @@ export function cannotBeCranked(c: Context): 'rope' | 'fuse' | 'starter' | undef
     return rope === 'slips' || rope === 'stuck' ? 'rope' : undefined;
   }
   if (starting !== 'electric') return undefined;
-  if (fuseBlown(c)) return 'fuse';
+  if (mainFuseBlown(c)) return 'fuse';
   const [circuit, direct] = [ofThisPart(c, 'plugs.starterCircuit'), ofThisPart(c, 'plugs.starterDirect')];
   const dead =
     (circuit === 'nothing' && direct !== 'turns' && direct !== 'slow') || (direct === 'nothing' && circuit !== 'turns');

@@ -122,6 +122,7 @@ describe('metal in the oil of a gear case without a magnet', () => {
     const shimmers = (p: Profile): Bench => new Bench(p, 'neglected').read('gear.look', 'metallic');
     const drawn = /^A magnet drawn through the oil/;
     expect(moves(shimmers({ ...two, magnet: 'not-fitted' })).some((m) => drawn.test(m))).toBe(true);
+    expect(shimmers({ ...two, magnet: 'not-fitted' }).said('gear.metal')).toMatch(/draw a magnet through it/);
     expect(moves(shimmers({ ...two, magnet: 'drain' })).some((m) => drawn.test(m))).toBe(false);
     expect(moves(shimmers(two).read('gear.magnet', 'not-fitted')).some((m) => drawn.test(m))).toBe(true);
   });

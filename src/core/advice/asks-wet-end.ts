@@ -14,7 +14,7 @@ import {
   openedAt
 } from '../stations/gear/case-test.ts';
 import type { CaseStage } from '../stations/gear/case-test.ts';
-import { caseEmpty, leakPlace } from '../stations/gear/case-state.ts';
+import { caseEmpty, leakPlace, withoutMagnet } from '../stations/gear/case-state.ts';
 import { bubblesAtHousing, crackDepth, crackedThrough, dyeAsked, type CrackPlace } from '../stations/gear/crack.ts';
 import {
   FAR_UNDER,
@@ -53,11 +53,9 @@ const caseTest: AskRule = {
 };
 
 /** Without a magnet of its own, one is drawn through the oil that came out. */
-const noMagnet = (c: Context): boolean =>
-  c.record.value('gear.magnet') === 'not-fitted' || c.survey.engine.profile.magnet === 'not-fitted';
 const magnet = look(
   (c) =>
-    noMagnet(c)
+    withoutMagnet(c)
       ? 'A magnet drawn through the oil that came out: what hangs on it'
       : 'Wipe the magnet and name what is on it',
   ['gear.magnet'],

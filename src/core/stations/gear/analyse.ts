@@ -8,7 +8,7 @@ import { chosenSchool, ruleNumber, school } from '../../house-rules/rules.ts';
 import { pourOf } from '../oil/changes.ts';
 import { amountFacts, DRAIN_TOLERANCE } from './amount.ts';
 import { stageFacts, testFacts } from './case-facts.ts';
-import { burntOil, caseEmpty, metalExplained, metalSeen, resealedUntested } from './case-state.ts';
+import { burntOil, caseEmpty, metalExplained, metalSeen, resealedUntested, withoutMagnet } from './case-state.ts';
 import { caseResult, mostPressure } from './case-test.ts';
 import type { GearAnalysed, GearFact } from './facts.ts';
 import { frost } from './frost.ts';
@@ -99,9 +99,10 @@ function frosty(c: Context): GearFact[] {
 }
 
 /** What the magnet says of oil that shimmers: of this oil, not of what hung there before it was seen. */
-function magnetHolds(c: Context): 'nothing' | 'not looked at' {
+function magnetHolds(c: Context): 'nothing' | 'not looked at' | 'no magnet' {
   const [oil, magnet] = [c.record.last('gear.look'), c.record.last('gear.magnet')];
-  return magnet?.value === 'clean' && oil && !isAfter(oil.at, magnet.at) ? 'nothing' : 'not looked at';
+  if (magnet?.value === 'clean' && oil && !isAfter(oil.at, magnet.at)) return 'nothing';
+  return withoutMagnet(c) ? 'no magnet' : 'not looked at';
 }
 
 /** A bearing that was hot burns its oil; fresh oil that burns again is no oil that was low once. */

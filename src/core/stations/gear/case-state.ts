@@ -147,6 +147,10 @@ export function metalSeen(c: Context): { readonly what: 'slivers' | 'pieces'; re
   return gone && changed ? undefined : { what: worst.value as 'slivers' | 'pieces', gone };
 }
 
+/** The case has no magnet of its own, by its profile or by whoever looked for one. */
+export const withoutMagnet = (c: Context): boolean =>
+  c.record.value('gear.magnet') === 'not-fitted' || c.survey.engine.profile.magnet === 'not-fitted';
+
 /** Metal was seen on the magnet, and nobody has explained it. */
 export const metalOnMagnet = (c: Context): boolean => metalSeen(c) !== undefined && !metalExplained(c);
 

@@ -52,7 +52,7 @@ export interface GearFacts {
   'metal-again': MetalPieces;
   'metal-explained': Metal;
   /** `held`: the magnet was looked at after it, and holds none of it. */
-  'metal-shimmer': Metal & { readonly held: 'nothing' | 'not looked at' };
+  'metal-shimmer': Metal & { readonly held: 'nothing' | 'not looked at' | 'no magnet' };
   'metal-paste': Metal & { readonly examined: boolean };
   'metal-clean': Metal;
   /** Some of the check is sound, and this of it nobody has looked at. */

@@ -116,7 +116,7 @@ const examples: Examples<GearFacts> = {
     values: { pieces, school: magnetMetal }
   })),
   'metal-explained': [{ kind: 'metal-explained', condition: sound, values: { school: magnetMetal } }],
-  'metal-shimmer': (['nothing', 'not looked at'] as const).map((held) => ({
+  'metal-shimmer': (['nothing', 'not looked at', 'no magnet'] as const).map((held) => ({
     kind: 'metal-shimmer',
     condition: watch,
     values: { school: magnetMetal, held }

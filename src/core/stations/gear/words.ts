@@ -174,7 +174,12 @@ export const words: WordsOf<GearFacts, GearBasis> = {
           found: 'The oil shimmers with metal that the magnet does not hold: bronze, brass or aluminium.',
           advice: 'Drained again after the first hours and looked at on white; more of it, and the case is opened.'
         }
-      : { found: 'The oil shimmers with metal: look at the magnet and compare it with last time.' }),
+      : {
+          found:
+            values.held === 'no magnet'
+              ? 'The oil shimmers with metal: draw a magnet through it, and name what hangs on it.'
+              : 'The oil shimmers with metal: look at the magnet and compare it with last time.'
+        }),
     because: metalBecause(basis, values.school)
   }),
   'metal-paste': ({ values }, basis) => ({

@@ -282,6 +282,10 @@ describe('gears that nobody tried', () => {
     expect(gate(b).sentence).toMatch(/^Neutral and its gears were tried neither/);
     expect(gate(b.read('turn.neutral', 'unknown')).passes).toBe(false);
   });
+  it('are asked for once, whether as a decisive look or for the gate', () => {
+    const b = turned('shift').read('turn.neutral', 'spins');
+    expect(b.assessed().moves.filter((m) => /shift.*by hand/i.test(m.title))).toHaveLength(1);
+  });
   it('open it by hand or in the run; direct drive has none', () => {
     const byHand = turned('shift').read('turn.neutral', 'spins');
     expect(gate(byHand).passes).toBe(false);

@@ -19,7 +19,8 @@ export function gearsUntried(c: Context): Untried | undefined {
   const says = `${which.charAt(0).toUpperCase()}${which.slice(1)}`;
   return {
     says: `${says} ${items.length > 1 ? 'were' : 'was'} tried neither by hand nor in the run.`,
-    title: `Shift by hand: ${which}`,
+    // The decisive look of the same name is this one: it stands once.
+    title: 'Shift through by hand',
     items
   };
 }

@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test';
-import { noViolations, open, ready } from './helpers.ts';
+import { noViolationsInBothThemes, open, ready } from './helpers.ts';
 
 type Look = () => Promise<void>;
 
@@ -110,12 +110,8 @@ export async function special(page: Page, look: Look): Promise<void> {
   await walk(page, engine, ['care', 'history', 'tag'], look);
 }
 
+/** In both themes. */
 export const everything =
   (page: Page): Look =>
   () =>
-    noViolations(page);
-/** The page is the same in both themes: in the second only colours can have changed. */
-export const colours =
-  (page: Page): Look =>
-  () =>
-    noViolations(page, ['color-contrast']);
+    noViolationsInBothThemes(page);

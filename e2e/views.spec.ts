@@ -57,7 +57,7 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
 test('units and theme are a user’s own and hold across pages', async ({ page }) => {
   await prefer(page, {});
   await open(page, 'Gannet', '/compression');
-  await expect(page.getByRole('button', { name: /112 · 114 psi/ }).first()).toBeVisible();
+  await expect(page.getByTitle(/112 · 114 psi/).first()).toBeVisible();
   await page.getByRole('link', { name: /^Settings/ }).click();
   await page.getByRole('radio', { name: 'bar, °C, mL, mm' }).check();
   await page.getByRole('button', { name: 'Save' }).click();

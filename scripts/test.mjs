@@ -27,6 +27,9 @@ function chromium() {
 const started = Date.now();
 const seconds = () => Math.round((Date.now() - started) / 1000);
 
+// What parses the whole code makes much that lives briefly: a larger nursery saves a tenth of its time.
+const roomy = [process.env.NODE_OPTIONS, '--max-semi-space-size=128'].filter(Boolean).join(' ');
+
 /** Runs a command and prints what it said, with its name; the promise fails with the name when the command does. */
 function step(name, command, args, live = false) {
   const from = seconds();
@@ -35,6 +38,7 @@ function step(name, command, args, live = false) {
     const child = spawn(command, args, {
       cwd: root,
       shell: process.platform === 'win32',
+      env: live ? process.env : { ...process.env, NODE_OPTIONS: roomy },
       stdio: ['ignore', live ? 'inherit' : 'pipe', live ? 'inherit' : 'pipe']
     });
     const said = [];
@@ -65,7 +69,7 @@ try {
     ),
     inTurn(
       () => step('lint', bin('eslint'), ['.']),
-      () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']),
+      () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--tsgo']),
       () => step('docs', bin('tsx'), ['src/cli/docs.ts', '--check'])
     )
   ]);

@@ -1,4 +1,4 @@
-import { assess, judged } from '../src/core/assess.ts';
+import { assess, type Assessment, type Judgement } from '../src/core/assess.ts';
 import type { CaseKind } from '../src/core/engine/case-kind.ts';
 import type { History, Profile } from '../src/core/engine/profile.ts';
 import type { ItemId, ReadingValue } from '../src/core/stations/items.ts';
@@ -58,8 +58,16 @@ export class Bench {
     return this;
   }
 
-  judged = () => judged(this.survey, new Date(this.at), 'us');
-  assessed = () => assess(this.survey, new Date(this.at), 'us');
+  private made: { survey: SurveyFile; at: number; assessment: Assessment } | undefined;
+
+  /** Made once for what stands in the survey now: a test that asks for findings, holds and moves pays for one judgement. */
+  assessed = (): Assessment => {
+    const { survey, at } = this;
+    if (this.made?.survey !== survey || this.made.at !== at)
+      this.made = { survey, at, assessment: assess(survey, new Date(at), 'us') };
+    return this.made.assessment;
+  };
+  judged = (): Judgement => this.assessed();
   ids = (): string[] => this.judged().findings.map((f) => `${f.id}:${f.condition}`);
   said = (start: string): string =>
     this.judged()

@@ -36,8 +36,11 @@
             /></label
           >
           <button class="btn btn-outline btn-primary">Set</button>
-          <button class="btn btn-outline btn-primary" name="here" value="1" aria-label="{d.name} for {d.tag} is here"
-            >It is here</button
+          <button
+            class="btn btn-outline btn-primary"
+            name="here"
+            value="1"
+            aria-label="It is here: {d.name} for {d.tag}">It is here</button
           >
         </form>
       </li>

@@ -138,8 +138,7 @@
             onclick={() => onchoose(r.id)}
             >{#if r.pinned}<Pin size={14} aria-hidden="true" class="shrink-0" />{/if}<span
               class="line-clamp-2 bg-inherit"
-              >{#if r.person && people.length > 1}<b class="font-label">{r.person.slice(0, 2)}</b>&nbsp;
-              {/if}{r.title}</span
+              data-hand={people.length > 1 ? r.person?.slice(0, 2) : undefined}>{r.title}</span
             ></button
           >
         {/each}
@@ -149,6 +148,12 @@
 </div>
 
 <style>
+  /* Whose hand it is stands in the name of the button, spelled out. */
+  [data-hand]::before {
+    content: attr(data-hand) '\00a0 ';
+    font-family: var(--font-label);
+    font-weight: 700;
+  }
   .weave {
     --weave: color-mix(in oklab, var(--color-base-content) 16%, transparent);
   }

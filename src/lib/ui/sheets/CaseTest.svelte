@@ -173,7 +173,7 @@
           <button
             type="button"
             class="chip"
-            aria-label="Take back {sayRead(r.value)} at {clock(t.readings[k]?.minutes ?? 0)}"
+            aria-label="{clock(t.readings[k]?.minutes ?? 0)} · {sayRead(r.value)}: take back"
             onclick={() => session.correct(r, undefined)}
             >{clock(t.readings[k]?.minutes ?? 0)} · {sayRead(r.value)}</button
           >

@@ -4,7 +4,7 @@
   import { allItems, type ItemId } from '$core/stations/items.ts';
   import { sayValue } from '$core/items/check-entry.ts';
   import type { Item } from '$core/items/item.ts';
-  import type { Conditions, Instrument } from '$core/record/reading.ts';
+  import type { Conditions, Instrument, Reading } from '$core/record/reading.ts';
   import { say } from '$core/units/index.ts';
   import ItemInput from '../form/ItemInput.svelte';
   import { useSession } from '../session/session.svelte.ts';
@@ -30,6 +30,10 @@
     ...(conditions ? { conditions } : {}),
     ...(instrument ? { instrument } : {})
   });
+  const said = (id: ItemId, r: Reading): string => {
+    const at = r.conditions?.temperature;
+    return `${sayValue(allItems[id], r.value, session.units)}${at ? ` at ${say(at, 'temperature', session.units)}` : ''}`;
+  };
   const labelled = (id: ItemId, cylinder: number): Item => ({
     ...allItems[id],
     ask: undefined as unknown as string,
@@ -74,11 +78,8 @@
                 <button
                   type="button"
                   class="mt-1 inline-flex min-h-8 items-center text-sm underline decoration-dotted"
-                  aria-label="Take back {item.label} of cylinder {c}: {sayValue(item, r.value, session.units)}"
-                  onclick={() => session.correct(r, undefined)}
-                  >{sayValue(item, r.value, session.units)}{r.conditions?.temperature
-                    ? ` at ${say(r.conditions.temperature, 'temperature', session.units)}`
-                    : ''}</button
+                  aria-label="{said(id, r)}: take back {item.label} of cylinder {c}"
+                  onclick={() => session.correct(r, undefined)}>{said(id, r)}</button
                 >
               {/each}
             </td>

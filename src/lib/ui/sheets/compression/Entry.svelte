@@ -165,13 +165,12 @@
               type="button"
               class="chip max-w-full flex-wrap px-2"
               title="{said(r)}: correct or take back"
-              aria-label={said(r)}
               onclick={() =>
                 (fixing = { id: r.id, text: r.typed ?? sayValue(allItems[r.what], r.value, session.units) })}
               >{#if nothing.has(r.id)}<s class="sounding">{short(r)}</s>
                 {voidWords[nothing.get(r.id)!]}{:else}<span class="sounding">{short(r)}</span
-                >{/if}{#if r.conditions?.bores === 'oiled'}<span class="text-sm">oiled</span
-                >{/if}{#if Array.isArray(r.value)}<span class="text-sm">{r.value.length} pulls</span>{/if}</button
+                >{/if}{#if r.conditions?.bores === 'oiled'}&#32;<span class="text-sm">oiled</span
+                >{/if}{#if Array.isArray(r.value)}&#32;<span class="text-sm">{r.value.length} pulls</span>{/if}</button
             >
           {/if}
         {:else}<span class="text-sm">no reading yet</span>{/each}

@@ -44,8 +44,9 @@
             <form method="POST" action="?/begin" class="flex items-center justify-between gap-3">
               <input type="hidden" name="flow" value={f.id} />
               <p><strong>{f.title}</strong><span class="block text-sm">{f.means}</span></p>
-              <button class="btn btn-outline btn-primary whitespace-nowrap" aria-label="Begin: {f.title}"
-                >{f.minutes} min</button
+              <button
+                class="btn btn-outline btn-primary whitespace-nowrap"
+                aria-label="Begin: {f.title}, {f.minutes} min">{f.minutes} min</button
               >
             </form>
           </li>

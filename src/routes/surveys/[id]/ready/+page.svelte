@@ -127,7 +127,7 @@
                   type="button"
                   class="btn btn-outline btn-primary"
                   onclick={() => give(g.id)}
-                  aria-label="Leave {g.title} open with this reason">Leave open</button
+                  aria-label="Leave open with this reason: {g.title}">Leave open</button
                 >
               </div>
               {#if complaints[g.id]}<p class="font-medium text-error" role="alert">{complaints[g.id]}</p>{/if}

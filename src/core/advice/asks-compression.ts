@@ -74,10 +74,21 @@ const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
   const heard = c.record.value('compression.escape', cylinder);
   return Array.isArray(heard) && heard.length > 0 && !heard.some((x) => x === 'intake' || x === 'exhaust');
 };
+/** The valves whose lash answers: the one that the air was heard at, else both. */
+const lashOf = (c: Context, cylinder: number | undefined): readonly ItemId[] => {
+  const heard = c.record.value('compression.escape', cylinder);
+  const at = (valve: 'intake' | 'exhaust'): boolean => Array.isArray(heard) && heard.includes(valve);
+  if (at('intake') === at('exhaust')) return ['compression.lashIn', 'compression.lashEx'];
+  return [at('intake') ? 'compression.lashIn' : 'compression.lashEx'];
+};
 const lashIfValves: AskRule = {
   ...lash,
   // Where one of the two wants setting, both are set.
-  open: (c, f) => four(c) && !pastNoValve(c, f.cylinder) && !lashFirst(c, f) && lash.open(c, f)
+  open: (c, f) =>
+    four(c) &&
+    !pastNoValve(c, f.cylinder) &&
+    !lashFirst(c, f) &&
+    lashOf(c, f.cylinder).some((item) => !asked(c, item, f.cylinder))
 };
 /** Oil that seals says rings; and where no cylinder is low beside the others, one valve is not the question. */
 const lashUnlessRings: AskRule = {

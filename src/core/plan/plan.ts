@@ -102,7 +102,8 @@ function saySuspect(s: SuspectView): string {
 }
 
 /** What a job that failed its proof says first: not the same again, but what it may have left or done. */
-function sayFailed(again: readonly SuspectView[], suspects: readonly SuspectView[]): string {
+function sayFailed(again: readonly SuspectView[], suspects: readonly SuspectView[], same: boolean): string {
+  const shows = same ? 'what it was for shows again' : 'something else shows now than what it was for';
   const signs = new Set(again.flatMap((s) => s.evidence.map((w) => w.sign)));
   // What the work is for alone is what was done; of several parts behind one job it may be the other one.
   const [only] = again.length === 1 ? again : [];
@@ -113,8 +114,8 @@ function sayFailed(again: readonly SuspectView[], suspects: readonly SuspectView
     )
     .sort((a, b) => b.probability - a.probability)
     .slice(0, 2);
-  if (!likely.length) return 'It was done, and what it was for shows again: look for why before the same once more.';
-  return `It was done, and what it was for shows again. Not the same once more: look for ${likely.map((s) => s.label).join(', then ')}.`;
+  if (!likely.length) return `It was done, and ${shows}: look for why before the same once more.`;
+  return `It was done, and ${shows}. Not the same once more: look for ${likely.map((s) => s.label).join(', then ')}.`;
 }
 
 /** Something else explains what shows again better than the part that was just seen to. */
@@ -193,6 +194,8 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       shown &&
       !eased &&
       (spoiled || !rule.raisedBy || raisedAt(rule, mark.at).some((x) => now.some((f) => f.cylinder === x.cylinder)));
+    const sameAgain =
+      !now.length || (mark ? raisedAt(rule, mark.at) : []).some((x) => now.some((f) => kindOf(f.id) === kindOf(x.id)));
     const done = !shown && (mark?.state === 'done' || (!mark && met));
     const cylinders = [...new Set(raised.flatMap((f) => f.cylinder ?? []))];
     // Better than it was, or a sight that speaks of something else: it is watched, and the work is through.
@@ -227,7 +230,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         title: own.title ?? rule.title,
         how: own.how ?? rule.how,
         why: [
-          ...(failed ? [sayFailed(again, suspects)] : []),
+          ...(failed ? [sayFailed(again, suspects, sameAgain)] : []),
           ...raised.map((f) => f.sentence),
           ...beyond.map((s) => `${saySuspect(s)} ${s.cure}`),
           ...otherwise

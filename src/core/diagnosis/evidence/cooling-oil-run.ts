@@ -4,7 +4,7 @@ import { known } from '../../engine/profile.ts';
 import { school } from '../../house-rules/rules.ts';
 import type { Context } from '../../findings/context.ts';
 import { judgedBy } from '../../findings/limit.ts';
-import { banksApart, lastSeen } from '../../stations/cooling/seen.ts';
+import { banksApart, headClimbsYet, lastSeen } from '../../stations/cooling/seen.ts';
 import { ranDry } from '../../stations/cooling/pump.ts';
 import { HEAD_SPEAKS, unsettled } from '../../stations/cooling/analyse.ts';
 import type { ItemId } from '../../stations/items.ts';
@@ -48,7 +48,7 @@ const hot: Measure = (c, _k, found) => {
   if (head !== undefined) {
     const speaks = Math.min(1, Math.max(0, (head - HEAD_SPEAKS) / 20));
     // Stopped for its heat it was still on its way: where it stood then clears nothing.
-    const least = run === 'watch' || unsettled(c)?.is === 'temperature' ? 0 : NOT_HOT * speaks;
+    const least = run === 'watch' || unsettled(c)?.is === 'temperature' || headClimbsYet(c) ? 0 : NOT_HOT * speaks;
     const o = past(head, limit.value, THERMOMETER, runAt(c), { least });
     if (o.likelihood.present === 1 && o.likelihood.absent < 0.35) return o;
     if (run !== 'watch') return o;

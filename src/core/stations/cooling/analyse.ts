@@ -14,7 +14,7 @@ import type { CoolingAnalysed, CoolingFact, PumpKnown, Unsettled } from './facts
 import { partFacts } from './parts.ts';
 import { passages } from './passages.ts';
 import { asksForKit, impellerAge, impellerLimit, newPump, pumpWear, ranDry } from './pump.ts';
-import { banksApart, blownThrough, hotterBank, lastSeen, unreadBank, workedOnSinceHot } from './seen.ts';
+import { banksApart, blownThrough, headClimbsYet, hotterBank, lastSeen, unreadBank, workedOnSinceHot } from './seen.ts';
 import { sources } from './source.ts';
 
 /** Cooling, from the screens to the stream. */
@@ -182,7 +182,7 @@ function streamFacts(c: Context): CoolingFact[] {
   // The stream takes up to half a minute to come; before that its absence says nothing, after it that it must be stopped.
   if (stream === 'none' && streamEarly(run)) return [...over, { kind: 'early', condition: 'cannot-tell', values: {} }];
   // Every head climbs until its thermostat opens: that is no reading of what it settles at, and a weak stream makes it none.
-  const opening = warming?.thermostatShut === true && stream !== 'none';
+  const opening = (warming?.thermostatShut === true || headClimbsYet(c)) && stream !== 'none';
   const climbing = !opening && (warming?.state === 'will-pass' || warming?.state === 'may-pass');
   if ((stream === 'weak' || stream === 'none') && warming && climbing)
     return [...over, { kind: 'rising', condition: 'fault', values: { stream, warming: saidOf(warming) } }];

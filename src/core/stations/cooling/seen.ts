@@ -4,6 +4,7 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { bankDifference, BANKS_APART } from '../run/banks.ts';
 import { runsOf, type Run } from '../run/runs.ts';
+import { climbsYet, warmingOf } from '../run/warming.ts';
 import { spotOf, type Spot } from '../run/spots.ts';
 
 export interface Seen {
@@ -112,6 +113,13 @@ export function lastSeen(c: Context): Seen {
     bank: bankOf(inHand ? run?.hottest?.spot : head?.spot),
     run
   };
+}
+
+/** The run that goes on still warms its head: what it reads says nothing of the pump. */
+export function headClimbsYet(c: Context): boolean {
+  const { run } = lastSeen(c);
+  const warming = run && warmingOf(c, run);
+  return run !== undefined && warming !== undefined && climbsYet(run, warming);
 }
 
 /** Work was done on the water after the last temperature that was read. */

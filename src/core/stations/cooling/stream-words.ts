@@ -152,7 +152,7 @@ export const streamWords: Pick<
     found: `${missing[stream]}.`,
     advice: stopFirst(
       stop,
-      `At ${headOf(basis, units)} the head was still warming, its thermostat shut, and says nothing about the pump: probe the outlet and the intakes, and watch it until it settles; be ready to stop.`
+      `At ${headOf(basis, units)} the head was still warming and says nothing about the pump: probe the outlet and the intakes, and watch it until it settles; be ready to stop.`
     ),
     because: streamBecause(basis, units)
   }),

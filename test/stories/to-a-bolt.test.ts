@@ -27,6 +27,13 @@ describe('to a bolt only, beside one that sparks through the tester', () => {
     expect(jobs(b)).not.toContain('ground');
     expect(moves(b)[0]).toMatch(/^Look at lead, cap and coil of cylinder 2/);
   });
+  it('a lead that took the fault along has answered it: it is renewed, and no ground is tried', () => {
+    const b = bolt().read('spark.leadSwap', 'moves', { cylinder: 2 });
+    expect(b.ids()).toContain('spark.own-lead.2:fault');
+    expect(b.ids().join()).not.toMatch(/spark\.ground/);
+    expect(jobs(b)).toContain('lead');
+    expect(moves(b).join()).not.toMatch(/Tester on bright metal/);
+  });
   const lone = (): Bench =>
     readyToRun(magneto, 'neglected', ['spark'])
       .read('spark.lanyard', 'yes')

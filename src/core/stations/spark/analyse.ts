@@ -275,6 +275,10 @@ function noneHere(
   // What sparks through the tester beside it may have the same ground: it is tried before it is cleaned. A bolt is a short gap, and a weak spark
   // jumps it: with the ground tried in vain that is what is left.
   const ground = groundTried(c);
+  // A good lead or coil that took the fault along has answered what a bolt leaves open.
+  const part = alone && sparks ? isolation(c)?.found : undefined;
+  if (onlyToBolt(s) && part?.by === 'answer')
+    return { ...common, kind: 'own', id: `own-${part.id}`, values: { part } };
   if (onlyToBolt(s) && ground === 'cleared')
     return { ...common, kind: 'weak', values: { pointsDone: pointsDone(c), toBolt: true, ...tried(c, s.cylinder) } };
   if (onlyToBolt(s)) return { ...common, kind: 'ground', values: { untried: !groundAsked(c), others } };
@@ -284,7 +288,6 @@ function noneHere(
   if (s.sun) return { cylinder: s.cylinder, condition: 'cannot-tell', kind: 'sun', values: { result: 'none' } };
   // Nothing that was seen sparks: whether it is this cylinder or all of them nobody knows yet.
   if (!sparks) return { cylinder: s.cylinder, condition: 'cannot-tell', kind: 'undecided', values: {} };
-  const part = alone ? isolation(c)?.found : undefined;
   return part
     ? { ...common, kind: 'own', id: `own-${part.id}`, values: { part } }
     : { ...common, kind: 'none', values: { alone, plug: !pastPlug(s) } };

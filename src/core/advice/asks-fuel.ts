@@ -242,12 +242,12 @@ export const fuelAsks: Asks = {
     ])
   ),
   // What is drained for what the jar shows is as old as it likes.
-  'fuel.age-unasked': [look('How old the fuel is, by whoever filled it', ['fuel.age'], 1), jar].map((r): AskRule => ({
+  'fuel.age-unasked': [look('How old the fuel is, by whoever filled it', ['fuel.age'], 3), jar].map((r): AskRule => ({
     ...r,
     open: (c, f) => !jarIsBad(c) && r.open(c, f)
   })),
   'fuel.age': [
-    look('How old the fuel is, by whoever filled it', ['fuel.age'], 1, { only: ['cannot-tell'] }),
+    look('How old the fuel is, by whoever filled it', ['fuel.age'], 3, { only: ['cannot-tell'] }),
     { ...jar, only: ['cannot-tell', 'watch'] },
     job('fuel-drain', { only: ['cannot-tell', 'fault'], late: true })
   ],

@@ -86,6 +86,11 @@ describe('Monte Carlo', () => {
     const list = Float64Array.from({ length: 100 }, (_, k) => k + 1);
     expect([shareOver(list, 0), shareOver(list, 50), shareOver(list, 100)]).toEqual([1, 0.5, 0]);
     expect(histogram(list, 10).reduce((sum, b) => sum + b.n, 0)).toBe(100);
+    const steps = histogram(list, 10);
+    for (const [k, b] of steps.entries()) {
+      expect(b.to - b.from).toBeCloseTo(steps[0]!.to);
+      if (k) expect(b.from).toBeCloseTo(steps[k - 1]!.to);
+    }
     expect([quantile(new Float64Array(0), 0.5), shareOver(new Float64Array(0), 1)]).toEqual([0, 0]);
     expect(() => drawCosts([job('x', 1.2, [0, 0, 0], [0, 0, 0])], 60, 1, 0.1)).toThrow(/from 0 to 1/);
   });

@@ -33,6 +33,19 @@ describe('troubles with more than one way out', () => {
     for (const cylinder of [1, 2]) b.read('spark.result', 'good', { cylinder, conditions: { path: 'tester' } });
     expect(ways(b)[0]!.closed).toMatch(/First the power head/);
   });
+  it('so does a spark that is missing beside good ones, and leak-down that says a valve blows', () => {
+    const seen = (): Bench => {
+      const b = new Bench({ ...twin, cylinders: 3 }).read('look.case', 'stain').read('spark.lanyard', 'yes');
+      for (let n = 0; n < 2; n++) b.psi([1, 2, 3].map((k) => [k, 120] as const));
+      for (const cylinder of [1, 2, 3]) b.read('spark.result', 'good', { cylinder, conditions: { path: 'tester' } });
+      return b;
+    };
+    expect(ways(seen())[0]!.closed).toBeUndefined();
+    const dead = seen().read('spark.result', 'none', { cylinder: 2, conditions: { path: 'tester' } });
+    expect(ways(dead)[0]!.closed).toMatch(/First the power head/);
+    const blows = seen().read('compression.leakdown', 0.6, { cylinder: 2 });
+    expect(ways(blows)[0]!.closed).toMatch(/First the power head/);
+  });
   it('the timing and one tight cylinder of two are no sound head', () => {
     const b = new Bench(twin).read('look.case', 'stain');
     b.survey = { ...b.survey, engine: { ...b.survey.engine, manual: { 'spark.timing': { value: 5 } } } };

@@ -48,11 +48,9 @@ function headFirst(c: Context, found: readonly Finding[]): string | undefined {
   if (c.record.value('run.outcome') === 'ran') return undefined;
   const proved = (['compression', 'spark'] as const).every((station) => {
     const mine = found.filter((f) => f.station === station);
-    return (
-      c.record.touched(station) &&
-      seenGood(c, station, mine) &&
-      !mine.some((f) => f.condition === 'fault' || f.condition === 'held')
-    );
+    // A question of the needle or of the air is one of what the head is worth.
+    const against = station === 'compression' ? ['fault', 'held', 'cannot-tell'] : ['fault', 'held'];
+    return c.record.touched(station) && seenGood(c, station, mine) && !mine.some((f) => against.includes(f.condition));
   });
   return proved
     ? undefined

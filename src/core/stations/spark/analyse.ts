@@ -277,8 +277,7 @@ function noneHere(
   const ground = groundTried(c);
   // A good lead or coil that took the fault along has answered what a bolt leaves open.
   const part = alone && sparks ? isolation(c)?.found : undefined;
-  if (onlyToBolt(s) && part?.by === 'answer')
-    return { ...common, kind: 'own', id: `own-${part.id}`, values: { part } };
+  if (onlyToBolt(s) && part?.by === 'answer') return { ...common, kind: 'own', id: `own-${part.id}`, values: { part } };
   if (onlyToBolt(s) && ground === 'cleared')
     return { ...common, kind: 'weak', values: { pointsDone: pointsDone(c), toBolt: true, ...tried(c, s.cylinder) } };
   if (onlyToBolt(s)) return { ...common, kind: 'ground', values: { untried: !groundAsked(c), others } };

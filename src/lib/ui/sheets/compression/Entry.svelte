@@ -109,6 +109,8 @@
     `${sayValue(allItems[r.what], r.value, session.units)}${nothing.has(r.id) ? ` · ${voidWords[nothing.get(r.id)!]}` : ''}${
       r.conditions?.bores === 'oiled' ? ' oiled' : ''
     }${r.conditions?.volts ? ` · ${r.conditions.volts} V` : ''}`;
+  /** Between two words of a button that no line parts. */
+  const gap = ' ';
   /** Where the needle came to rest. */
   const short = (r: Reading): string =>
     sayValue(allItems['compression.pressure'], Array.isArray(r.value) ? r.value.at(-1) : r.value, session.units);
@@ -169,8 +171,8 @@
                 (fixing = { id: r.id, text: r.typed ?? sayValue(allItems[r.what], r.value, session.units) })}
               >{#if nothing.has(r.id)}<s class="sounding">{short(r)}</s>
                 {voidWords[nothing.get(r.id)!]}{:else}<span class="sounding">{short(r)}</span
-                >{/if}{#if r.conditions?.bores === 'oiled'}&#32;<span class="text-sm">oiled</span
-                >{/if}{#if Array.isArray(r.value)}&#32;<span class="text-sm">{r.value.length} pulls</span>{/if}</button
+                >{/if}{#if r.conditions?.bores === 'oiled'}{gap}<span class="text-sm">oiled</span
+                >{/if}{#if Array.isArray(r.value)}{gap}<span class="text-sm">{r.value.length} pulls</span>{/if}</button
             >
           {/if}
         {:else}<span class="text-sm">no reading yet</span>{/each}

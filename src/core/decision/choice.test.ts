@@ -121,6 +121,7 @@ describe('the choice', () => {
     expect(under(5).id).toBe('repair');
     expect(under(11)).toEqual({ id: 'repair-under', because: expect.stringMatching(/^Worth mending, but 11 in 100/) });
     expect(under(25, true).because).toMatch(/^Agreed on; 25 in 100/);
+    expect(under(29, true).because).toMatch(/^Agreed on; 29 in 100/);
     expect(under(35, true).because).toMatch(/^Worth mending, but 35/);
     expect(under(80).because).toMatch(/^It will probably pass/);
   });
@@ -136,6 +137,33 @@ describe('the choice', () => {
   it('a dear one that is neither ruled out nor in the sum is named', () => {
     expect(chosen({ serious: 0.2, more: { open: 1, found: true } }).because).toMatch(/It may not end there: bearings/);
     expect(chosen({ serious: 0.19, more: { open: 1, found: true } }).because).toMatch(/^The faults are known/);
+  });
+});
+
+describe('the options side by side', () => {
+  const value = (g: Given, id: string): number | undefined => optionViews(state(g)).find((v) => v.id === id)!.value;
+  it('mended it is worth what it costs less, given up what its parts bring', () => {
+    const g = { worth: 1000, salvage: 400 };
+    expect(value(g, 'repair')).toBe(900);
+    expect(value(g, 'parts')).toBe(400);
+    expect(value(g, 'hold')).toBe(900);
+    expect(value({ worth: 450, salvage: 400 }, 'hold')).toBe(400);
+    expect(value(g, 'service')).toBe(950);
+    expect(value(g, 'specialist')).toBe(875);
+  });
+  it('without a worth there is no value, and no option is called better than another', () => {
+    for (const v of optionViews(state())) expect(v).not.toHaveProperty('value');
+  });
+  it('what cannot be chosen says why', () => {
+    const closed = (g: Given, id: string): string | undefined => optionViews(state(g)).find((v) => v.id === id)!.closed;
+    expect(closed({}, 'service')).toBeUndefined();
+    expect(closed({ more: { found: true } }, 'service')).toMatch(/Faults are found/);
+    expect(closed({ more: { before: ['Spark'] } }, 'service')).toMatch(/Open: Spark/);
+    expect(closed({ more: { open: 1 } }, 'service')).toMatch(/more than service/);
+    expect(closed({ more: { never: true } }, 'repair')).toMatch(/the yard cannot lift/);
+    expect(closed({ serious: 0.19 }, 'specialist')).toMatch(/Nothing points/);
+    expect(closed({ serious: 0.2 }, 'specialist')).toBeUndefined();
+    expect(closed({}, 'hold')).toMatch(/Nothing is left/);
   });
 });
 

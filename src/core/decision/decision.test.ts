@@ -92,7 +92,8 @@ describe('Monte Carlo', () => {
       if (k) expect(b.from).toBeCloseTo(steps[k - 1]!.to);
     }
     expect([quantile(new Float64Array(0), 0.5), shareOver(new Float64Array(0), 1)]).toEqual([0, 0]);
-    expect(() => drawCosts([job('x', 1.2, [0, 0, 0], [0, 0, 0])], 60, 1, 0.1)).toThrow(/from 0 to 1/);
+    for (const p of [1.2, -0.1, Number.NaN])
+      expect(() => drawCosts([job('x', p, [0, 0, 0], [0, 0, 0])], 60, 1, 0.1)).toThrow(/from 0 to 1/);
   });
 });
 

@@ -66,6 +66,10 @@ describe('troubles with more than one way out', () => {
     const [shop] = ways(b);
     b.survey = { ...b.survey, houseRules: { numbers: { labourRate: 0 } } };
     expect(ways(b)[0]!.cost.mean).toBeCloseTo((40 + 4 * 70 + 130) / 6, 6);
+    const large = new Bench(twin).read('look.propeller', 'bent');
+    const { engine } = large.survey;
+    large.survey = { ...large.survey, engine: { ...engine, identity: { ...engine.identity, power: 60_000 } } };
+    expect(ways(large)[0]!.cost.mean).toBeGreaterThan(shop!.cost.mean);
     expect(shop!.cost.mean - ways(b)[0]!.cost.mean).toBeCloseTo((20 + 4 * 30 + 45) / 6, 6);
   });
 });

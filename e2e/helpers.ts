@@ -33,6 +33,11 @@ export const saved = (page: Page): Promise<void> =>
 /** Runs axe in the page, with all its rules or with some; what it finds, a line for each rule. */
 async function violations(page: Page, rules?: string[]): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
+  // A colour on its way from one state to the next is none of the page's: what moves is brought to its end.
+  await page.evaluate(() => {
+    for (const a of document.getAnimations())
+      if (Number.isFinite(Number(a.effect?.getComputedTiming().endTime))) a.finish();
+  });
   return page.evaluate(async (runOnly) => {
     const here = (window as unknown as { axe: Axe }).axe;
     // Only violations are read, so only they are gathered.

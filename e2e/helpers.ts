@@ -58,9 +58,6 @@ export async function noViolations(page: Page): Promise<void> {
 export async function noViolationsInBothThemes(page: Page): Promise<void> {
   await noViolations(page);
   await page.evaluate(() => {
-    const still = document.createElement('style');
-    still.textContent = '*, *::before, *::after { transition: none !important; }';
-    document.head.append(still);
     const { dataset } = document.documentElement;
     dataset.theme = dataset.theme === 'night' ? 'chart' : 'night';
   });

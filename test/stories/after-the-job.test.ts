@@ -65,6 +65,15 @@ describe('a weak stream while the head is on its way up', () => {
     const b = heat(heat(started(), 50), 60);
     expect(b.said('cooling.outlet')).toMatch(/still warming/);
   });
+  it('nor is it one that stays where it was because the run was ended', () => {
+    const b = heat(started(), 55).read('run.event', 'stop');
+    for (const ended of [b, b.read('run.outcome', 'unknown'), b.read('run.outcome', 'died')])
+      expect(ended.said('cooling')).not.toMatch(/stays at|not to the pump/);
+  });
+  it('told to have run for long, it did settle', () => {
+    const b = heat(started(), 60).read('run.event', 'stop').read('run.outcome', 'ran').read('run.minutes', 12);
+    expect(b.said('cooling.outlet')).toMatch(/outlet or its line, not to the pump/);
+  });
   it('two that agree do', () => {
     const b = heat(heat(heat(started(), 45).wait(0.1), 60), 60.5);
     expect(b.said('cooling.outlet')).toMatch(/outlet or its line, not to the pump/);

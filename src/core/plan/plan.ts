@@ -194,7 +194,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
       shown &&
       !eased &&
       (spoiled || !rule.raisedBy || raisedAt(rule, mark.at).some((x) => now.some((f) => f.cylinder === x.cylinder)));
-    const sameAgain =
+    const sameAgain = (): boolean =>
       !now.length || (mark ? raisedAt(rule, mark.at) : []).some((x) => now.some((f) => kindOf(f.id) === kindOf(x.id)));
     const done = !shown && (mark?.state === 'done' || (!mark && met));
     const cylinders = [...new Set(raised.flatMap((f) => f.cylinder ?? []))];
@@ -230,7 +230,7 @@ export function planOf(c: Context, found: readonly Finding[], suspects: readonly
         title: own.title ?? rule.title,
         how: own.how ?? rule.how,
         why: [
-          ...(failed ? [sayFailed(again, suspects, sameAgain)] : []),
+          ...(failed ? [sayFailed(again, suspects, sameAgain())] : []),
           ...raised.map((f) => f.sentence),
           ...beyond.map((s) => `${saySuspect(s)} ${s.cure}`),
           ...otherwise

@@ -4,7 +4,7 @@ import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { bankDifference, BANKS_APART } from '../run/banks.ts';
 import { runsOf, type Run } from '../run/runs.ts';
-import { climbsYet, warmingOf } from '../run/warming.ts';
+import { climbsYet, ON_ITS_WAY, warmingOf } from '../run/warming.ts';
 import { spotOf, type Spot } from '../run/spots.ts';
 
 export interface Seen {
@@ -115,11 +115,15 @@ export function lastSeen(c: Context): Seen {
   };
 }
 
-/** The run that goes on still warms its head: what it reads says nothing of the pump. */
+/** The run goes on and still warms its head, or was ended while it did: what it read says nothing of the pump. */
 export function headClimbsYet(c: Context): boolean {
   const { run } = lastSeen(c);
-  const warming = run && warmingOf(c, run);
-  return run !== undefined && warming !== undefined && climbsYet(run, warming);
+  if (!run) return false;
+  const minutes = Math.max(run.minutes, known(c.record.value('run.minutes')) ?? 0);
+  // Readings that were written down together say little of when they were taken: how long it ran does.
+  if (run.stoppedAt && (minutes >= ON_ITS_WAY.minutes || c.record.value('run.outcome') === 'ran')) return false;
+  const warming = warmingOf(c, run);
+  return warming !== undefined && climbsYet(run, warming);
 }
 
 /** Work was done on the water after the last temperature that was read. */

@@ -181,11 +181,11 @@ function byCurve(c: Context, run: Run, track: Track): Warming {
 }
 
 /** One reading so soon after its start, minutes, or two that lie so near, s, with such a rise between them, K/s, show no end of the climb (M). */
-const ON_ITS_WAY = { minutes: 5, apart: 180, rate: 2 / 60 } as const;
+export const ON_ITS_WAY = { minutes: 5, apart: 180, rate: 2 / 60 } as const;
 
-/** It runs, and its head is on its way up, by the few readings there are: where it stands now is not where it stays. */
+/** Its head is on its way up, by the few readings there are: where it stands is not where it stays. */
 export function climbsYet(run: Run, { state, track }: Pick<Warming, 'state' | 'track'>): boolean {
-  if (run.stoppedAt || run.silent || run.untimed || (state !== 'few' && state !== 'open')) return false;
+  if (run.silent || run.untimed || (state !== 'few' && state !== 'open')) return false;
   const [a, b] = track.samples.slice(-2);
   if (!a) return false;
   if (!b) return a.seconds < ON_ITS_WAY.minutes * 60;

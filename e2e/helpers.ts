@@ -1,15 +1,21 @@
 import { expect, type Page } from '@playwright/test';
 import axe from 'axe-core';
+import { addressOf } from './global-setup.ts';
 
 type Axe = typeof axe;
 
-/** Opens the assessment of a demo engine from the yard. */
+/** Opens the assessment of an engine by its tag: one of the demo at once, any other from the yard. */
 export async function open(page: Page, tag: string, path = ''): Promise<string> {
-  await page.goto(`/?q=${tag}`);
-  const href = await page.getByRole('heading', { name: tag, exact: true }).getByRole('link').getAttribute('href');
+  const href = addressOf(tag) ?? (await addressInYard(page, tag));
   await page.goto(`${href}${path}`);
   await ready(page);
-  return href ?? '';
+  return href;
+}
+
+async function addressInYard(page: Page, tag: string): Promise<string> {
+  await page.goto(`/?q=${tag}`);
+  const link = page.getByRole('heading', { name: tag, exact: true }).getByRole('link');
+  return (await link.getAttribute('href')) ?? '';
 }
 
 /** Opens the page of a demo engine, as somebody does who is at work on it. */
@@ -25,6 +31,24 @@ export async function openEngine(page: Page, tag: string): Promise<void> {
 /** Waits until scripts have taken over, so that what is typed is heard. */
 export async function ready(page: Page): Promise<void> {
   await page.locator('html[data-live]').waitFor({ state: 'attached' });
+}
+
+/** Goes to an address of the application by a link, from whatever page is open, or opens it where none is yet. */
+export async function follow(page: Page, address: string): Promise<void> {
+  if (page.url() === 'about:blank') {
+    await page.goto(address);
+    await ready(page);
+    return;
+  }
+  await page.evaluate((href) => {
+    const link = document.createElement('a');
+    link.href = href;
+    document.body.append(link);
+    link.click();
+    link.remove();
+  }, address);
+  await page.waitForURL(address);
+  await ready(page);
 }
 
 export const saved = (page: Page): Promise<void> =>

@@ -5,7 +5,7 @@ import { known } from '../engine/profile.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { TestFacts } from '../stations/compression/facts.ts';
 import { compareAll } from '../stations/compression/compare.ts';
-import { lashWants } from '../stations/compression/lash.ts';
+import { LASHES, lashOf, lashWants, pastNoValve } from '../stations/compression/lash.ts';
 import { oilBurntOff } from '../stations/plugs/oil-in-bores.ts';
 import { cranksWeakly } from '../stations/plugs/weak-cranking.ts';
 import { boreWork } from '../stations/compression/measure.ts';
@@ -68,19 +68,7 @@ const airCause: AskRule = {
   open: (c, f) => follow.open(c, f) && !lashFirst(c, f)
 };
 /** Low and repeated: lash where there are valves, oil in the bore, then air; the head stays on. */
-const lash = lookEach((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
-/** Air was heard, and not at a valve: no lash explains that. */
-const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
-  const heard = c.record.value('compression.escape', cylinder);
-  return Array.isArray(heard) && heard.length > 0 && !heard.some((x) => x === 'intake' || x === 'exhaust');
-};
-/** The valves whose lash answers: the one that the air was heard at, else both. */
-const lashOf = (c: Context, cylinder: number | undefined): readonly ItemId[] => {
-  const heard = c.record.value('compression.escape', cylinder);
-  const at = (valve: 'intake' | 'exhaust'): boolean => Array.isArray(heard) && heard.includes(valve);
-  if (at('intake') === at('exhaust')) return ['compression.lashIn', 'compression.lashEx'];
-  return [at('intake') ? 'compression.lashIn' : 'compression.lashEx'];
-};
+const lash = lookEach((_, f) => `Valve lash${at(f)}`, LASHES, 10);
 const lashIfValves: AskRule = {
   ...lash,
   // Where one of the two wants setting, both are set.

@@ -1,3 +1,4 @@
+import { LASHES } from '../stations/compression/lash.ts';
 import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
 import { diedWarm, sparkHeldHot } from '../stations/run/dies-warm.ts';
@@ -45,8 +46,5 @@ export const diesWarm: readonly AskRule[] = untilFound(
   sinceItDied(squeezed('yes'), 'Hose and couplings, bubbles', ['fuel.hose', 'fuel.couplings'], 3),
   sinceItDied(squeezed('yes'), 'Pump the fuel pump by hand', ['fuel.pump'], 10),
   sinceItDied(squeezed('no'), 'The same run on a portable tank', ['fuel.portable'], 20, { needs: 'start' }),
-  where(
-    (c) => sparkHeldHot(c) && four(c),
-    look('Valve lash, cold, every cylinder', ['compression.lashIn', 'compression.lashEx'], 20)
-  )
+  where((c) => sparkHeldHot(c) && four(c), look('Valve lash, cold, every cylinder', LASHES, 20))
 );

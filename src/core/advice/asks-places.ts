@@ -1,3 +1,4 @@
+import { LASHES } from '../stations/compression/lash.ts';
 import { askedAfter } from '../findings/asked-after.ts';
 import { cylindersOf, type Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
@@ -67,7 +68,7 @@ export const placeAsks: Asks = {
   'run.noise': untilFound(
     heard('head', 'Turned by hand: grit, play, a tight spot', ['turn.result', 'turn.feel'], 2),
     heard('head', 'Every piston’s depth at top', ['turn.depth'], 10, (c) => cylindersOf(c).length > 1),
-    heard('valves', 'Valve lash, cold', ['compression.lashIn', 'compression.lashEx'], 20, four),
+    heard('valves', 'Valve lash, cold', LASHES, 20, four),
     heard('flywheel', 'Flywheel’s nut, key and mark', ['spark.keyLook'], 5),
     heard(
       'flywheel',

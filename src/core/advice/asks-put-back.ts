@@ -1,10 +1,10 @@
+import { LASHES } from '../stations/compression/lash.ts';
 import { askedSinceApart } from '../findings/apart-since.ts';
 import type { Context } from '../findings/context.ts';
 import type { ItemId } from '../stations/items.ts';
 import { goOn, look, repeat, type Asks } from './ask.ts';
 
 const SHIFT: readonly ItemId[] = ['turn.neutral', 'turn.forward', 'turn.reverse'];
-const LASH: readonly ItemId[] = ['compression.lashIn', 'compression.lashEx'];
 const READ: readonly ItemId[] = ['compression.pressure', 'compression.pulls', 'compression.leakdown'];
 
 /** Not asked since it was put together; asked once and not told, it stays a doubt, and is not asked again by itself. */
@@ -30,7 +30,7 @@ export const putBackAsks: Asks = {
     })
   ],
   'compression.lash-before': [
-    goOn('Valve lash, the head back on', 'compression', 20, { items: LASH, open: unasked(LASH) })
+    goOn('Valve lash, the head back on', 'compression', 20, { items: LASHES, open: unasked(LASHES) })
   ],
   'compression.head-was-off': [
     goOn('Compression of every cylinder, the head back on', 'compression', 12, {

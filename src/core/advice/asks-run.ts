@@ -1,3 +1,4 @@
+import { LASHES } from '../stations/compression/lash.ts';
 import { dayAfterDrying, drying, nextDayItems } from '../stations/run/dried.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
 import { askedAfter } from '../findings/asked-after.ts';
@@ -46,7 +47,7 @@ const injection: readonly AskRule[] = [
 const mist = look('Mist at the intake joints while it idles', ['run.air'], 3, { needs: 'start' });
 const idleJet = look('Idle jet and passages', ['fuel.jets', 'fuel.bowlLook'], 20);
 const jetsIfAny: AskRule = { ...idleJet, open: (c, f) => carburetted(c) && idleJet.open(c, f) };
-const lashOfAll = look('Valve lash, cold, every cylinder', ['compression.lashIn', 'compression.lashEx'], 20);
+const lashOfAll = look('Valve lash, cold, every cylinder', LASHES, 20);
 const lashIfFour: AskRule = { ...lashOfAll, open: (c, f) => four(c) && lashOfAll.open(c, f) };
 const drop = look('Short the cylinders out one by one', ['run.drop'], 5, { needs: 'start' });
 /** An engine that starves does so on every cylinder. */

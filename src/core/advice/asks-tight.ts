@@ -1,3 +1,4 @@
+import { LASHES } from '../stations/compression/lash.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { TestFacts } from '../stations/compression/facts.ts';
 import { ofThisPart } from '../findings/renewed.ts';
@@ -8,7 +9,7 @@ import { beltLook, depths } from './asks-turn.ts';
 export const lowAgainButTight = (f: Finding): boolean =>
   (f.values as Partial<TestFacts['low-but-tight']> | undefined)?.again === true;
 
-const lash = lookEach((_, f) => `Valve lash${at(f)}`, ['compression.lashIn', 'compression.lashEx'], 10);
+const lash = lookEach((_, f) => `Valve lash${at(f)}`, LASHES, 10);
 const unread = (rule: AskRule): AskRule => ({
   ...rule,
   only: ['cannot-tell'],

@@ -6,7 +6,7 @@ import type { Belief, Outcome } from './belief.ts';
 import { checkById } from './knowledge/index.ts';
 import { stakes, systems } from './knowledge/shape.ts';
 import type { Look } from './ranking.ts';
-import type { Model } from './model.ts';
+import type { Model, SignAt } from './model.ts';
 import { logOdds } from './network.ts';
 import { SAID } from './said.ts';
 import type { Weighing } from './weighing.ts';
@@ -174,7 +174,7 @@ export function suspectViews(
       mended: done,
       again: again.has(s.id),
       explains: explainedBy(model, belief, i),
-      settling: settlingOf(model, belief, looks, i),
+      settling: settlingOf(model, belief, i),
       evidence,
       fits,
       ...(clears ? { clears } : {}),
@@ -197,11 +197,17 @@ const explainedBy = (model: Model, belief: Belief, i: number): string[] => [
   )
 ];
 
-/** What came of the check that settles a suspect: a belief is no ground for work before it has been made. */
-function settlingOf(model: Model, belief: Belief, looks: readonly Look[], i: number): SuspectView['settling'] {
-  const { settled, rivals } = model.suspects[i]!.kind;
-  if (looks.some(({ check }) => rivals?.includes(check.id))) return 'open';
-  const seen = seenOf(model, belief, i).filter((s) => model.signs[s]!.kind.check === settled);
+/**
+ * What came of the check that settles a suspect: a belief is no ground for work before it has been made, nor before what its
+ * rivals are seen by was looked at at the same place.
+ */
+function settlingOf(model: Model, belief: Belief, i: number): SuspectView['settling'] {
+  const { kind, cylinders } = model.suspects[i]!;
+  const here = (s: SignAt): boolean => s.cylinder === undefined || cylinders.includes(s.cylinder);
+  const unseen = (s: SignAt, k: number): boolean =>
+    kind.rivals!.includes(s.kind.check) && here(s) && !belief.evidence.has(k);
+  if (kind.rivals && model.signs.some(unseen)) return 'open';
+  const seen = seenOf(model, belief, i).filter((s) => model.signs[s]!.kind.check === kind.settled);
   return !seen.length ? 'open' : seen.some((s) => speaksFor(belief, s)) ? 'shows' : 'made';
 }
 

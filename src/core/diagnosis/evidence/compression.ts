@@ -9,6 +9,7 @@ import { floorOf } from '../../stations/compression/floor.ts';
 import { tightOnes, wetIsFor } from '../../stations/compression/analyse.ts';
 import { compare, compareAll, comparedRows, type Comparison } from '../../stations/compression/compare.ts';
 import type { LeakTester } from '../../physics/leak-down.ts';
+import { LASHES, lashOf, type Lash } from '../../stations/compression/lash.ts';
 import { leakBands, leakDownRows, speaks } from '../../stations/compression/leakdown-rows.ts';
 import { pastRings } from '../../stations/compression/leakdown.ts';
 import { beltSetSince, beltUnproved } from '../../stations/turn/belt.ts';
@@ -224,9 +225,12 @@ const LASH_CLOSES = 0.05e-3;
 const LASH_TOLD = 0.012e-3;
 
 const lash: Measure = (c, cylinder) => {
-  const values = (['lashIn', 'lashEx'] as const).map((k) => known(ofThisPart(c, `compression.${k}`, cylinder)));
-  if (values.every((v) => v === undefined)) return undefined;
-  const closest = Math.min(...values.filter((v) => v !== undefined));
+  const of = (item: Lash): number | undefined => known(ofThisPart(c, item, cylinder));
+  const values = LASHES.flatMap((item) => of(item) ?? []);
+  const closest = Math.min(...values);
+  // One that stands open says nothing of the other, from which the air may come.
+  const told = lashOf(c, cylinder).every((item) => of(item) !== undefined) || closest <= LASH_CLOSES;
+  if (!values.length || !told) return undefined;
   return past(
     -closest,
     -LASH_CLOSES,

@@ -114,6 +114,8 @@ export const powerHead = inSystem('power-head', [
     },
     cure: 'Free it with oil; if it still leaks, grind it.',
     settled: 'leak-down',
+    // One without lash leaks like a burnt one.
+    rivals: ['lash'],
     step: 'valves',
     alsoCuredBy: ['overhaul'],
     parts: [20, 60, 160],

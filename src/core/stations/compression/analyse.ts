@@ -1,3 +1,4 @@
+import { LASHES } from './lash.ts';
 import { neighbours } from '../../engine/banks.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
@@ -216,7 +217,7 @@ export const tightOnes = (c: Context): ReadonlySet<number> => leakDownSays(c).ti
 /** Valves whose lash nobody measured since it was last worked at: too little of it reads low. */
 const lashUnread = (c: Context, cylinder: number): boolean =>
   c.survey.engine.profile.strokes === 'four' &&
-  (['compression.lashIn', 'compression.lashEx'] as const).some(
+  LASHES.some(
     (what) => !c.record.all(what, { cylinder }).some((r) => !c.touched(what).some((at) => isAfter(at, r.at)))
   );
 

@@ -1,3 +1,4 @@
+import { LASHES } from './lash.ts';
 import { bankCount } from '../../engine/banks.ts';
 import { apartSince } from '../../findings/apart-since.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
@@ -5,7 +6,6 @@ import type { TestFact } from './facts.ts';
 
 /** What is read of a cylinder through its plug hole, and says that its head is on tight. */
 const READ = ['compression.pressure', 'compression.pulls', 'compression.leakdown'] as const;
-const LASH = ['compression.lashIn', 'compression.lashEx'] as const;
 
 /**
  * Cylinders whose head was off since they were read, beside one that was read again. The head covers its whole bank: the gasket is new for
@@ -25,9 +25,9 @@ export function unreadSinceHeadOff(c: Context): number[] {
 /** What was read before the head came off, and says nothing of how it was put back. */
 export function headOff(c: Context): TestFact[] {
   const cylinders = unreadSinceHeadOff(c);
-  const lashed = LASH.some((item) => c.record.all(item).some((r) => typeof r.value === 'number'));
+  const lashed = LASHES.some((item) => c.record.all(item).some((r) => typeof r.value === 'number'));
   return [
     ...(cylinders.length ? [{ kind: 'head-was-off', condition: 'cannot-tell', values: { cylinders } } as const] : []),
-    ...(lashed && apartSince(c, LASH) ? [{ kind: 'lash-before', condition: 'cannot-tell', values: {} } as const] : [])
+    ...(lashed && apartSince(c, LASHES) ? [{ kind: 'lash-before', condition: 'cannot-tell', values: {} } as const] : [])
   ];
 }

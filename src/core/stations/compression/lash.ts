@@ -14,8 +14,30 @@ const WIDE_LASH = 0.6e-3;
 /** One so many times as wide as the same valves of the others has slipped or worn, above this, m: engines are set alike (C, the figures M). */
 const ODD_LASH = { times: 2, from: 0.3e-3 } as const;
 
+export const LASHES = ['compression.lashIn', 'compression.lashEx'] as const;
+export type Lash = (typeof LASHES)[number];
+
+/** Where air was heard to come out of a cylinder; empty where nobody listened, or heard nothing. */
+const heardAt = (c: Context, cylinder: number | undefined): readonly unknown[] => {
+  const heard = c.record.value('compression.escape', cylinder);
+  return Array.isArray(heard) ? heard : [];
+};
+
+/** Air was heard, and not at a valve: no lash explains that. */
+export const pastNoValve = (c: Context, cylinder: number | undefined): boolean => {
+  const heard = heardAt(c, cylinder);
+  return heard.length > 0 && !heard.some((x) => x === 'intake' || x === 'exhaust');
+};
+
+/** The lash that answers for a leak of this cylinder: of the valve that the air was heard at, else of both. */
+export const lashOf = (c: Context, cylinder: number | undefined): readonly Lash[] => {
+  const heard = heardAt(c, cylinder);
+  if (heard.includes('intake') === heard.includes('exhaust')) return LASHES;
+  return [heard.includes('intake') ? 'compression.lashIn' : 'compression.lashEx'];
+};
+
 /** Whether a valve stands far wider than at least two others of its kind. */
-function oddlyWide(c: Context, what: 'compression.lashIn' | 'compression.lashEx', cylinder: number): boolean {
+function oddlyWide(c: Context, what: Lash, cylinder: number): boolean {
   const of = (k: number): number | undefined => known(ofThisPart(c, what, k));
   const mine = of(cylinder) ?? 0;
   const others = cylindersOf(c).flatMap((k) => (k === cylinder ? [] : (of(k) ?? [])));
@@ -24,7 +46,7 @@ function oddlyWide(c: Context, what: 'compression.lashIn' | 'compression.lashEx'
 
 /** A lash of this cylinder that wants setting before anything is blamed for its leak: under the manual's figure, or close where there is none. */
 export const lashWants = (c: Context, cylinder: number): boolean =>
-  (['compression.lashIn', 'compression.lashEx'] as const).some((what) => {
+  LASHES.some((what) => {
     const lash = known(ofThisPart(c, what, cylinder));
     return lash !== undefined && lash < (judgedBy(c, what)?.value ?? TIGHT_LASH);
   });

@@ -11,3 +11,9 @@ export const placed = (profile: Profile, reading: Reading): Reading =>
   reading.cylinder === undefined && cylinderCount(profile) === 1 && allItems[reading.what].perCylinder
     ? { ...reading, cylinder: 1 }
     : reading;
+
+/** Whether a reading of one cylinder names none, of an engine that has several: it would be kept, and judged by nobody. */
+export function namesNone(profile: Profile, { what, cylinder }: Pick<Reading, 'what' | 'cylinder'>): boolean {
+  const count = cylinderCount(profile);
+  return cylinder === undefined && count !== undefined && count > 1 && allItems[what].perCylinder === true;
+}

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { hasCylinder } from '../../../core/record/current.ts';
+import { namesNone } from '../../../core/survey/placed.ts';
 import type { SurveyFile } from '../../../core/record/survey-file.ts';
 import { factSchema } from '../../../core/engine/fact.ts';
 import { contextWithWork } from '../../../core/jobs/work.ts';
@@ -31,11 +32,15 @@ const field = (x: unknown, name: 'id' | 'at'): string => {
   return typeof value === 'string' ? value : '';
 };
 
-/** Why a reading is of a cylinder that this engine does not have. What was read before the count was changed is kept. */
-const wrongCylinder = (survey: SurveyFile, reading: Reading): string | undefined =>
-  hasCylinder(survey, reading)
+/** Why a reading is of no cylinder that this engine has. What was read before the count was changed is kept. */
+function wrongCylinder(survey: SurveyFile, reading: Reading): string | undefined {
+  const { profile } = survey.engine;
+  if (namesNone(profile, reading))
+    return `Not saved: it is read at one of ${profile.cylinders} cylinders, and none is named. Say at which.`;
+  return hasCylinder(survey, reading)
     ? undefined
-    : `Not saved: this engine has ${survey.engine.profile.cylinders} cylinders, and there is no cylinder ${reading.cylinder}. Change the number in its profile first.`;
+    : `Not saved: this engine has ${profile.cylinders} cylinders, and there is no cylinder ${reading.cylinder}. Change the number in its profile first.`;
+}
 
 /** What was sent, in the order in which it was made: by the batch's own list, else by its times. */
 function inOrder(batch: Batch): Sent[] {

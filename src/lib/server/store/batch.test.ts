@@ -58,6 +58,13 @@ describe('a batch is taken in the order in which it was made', () => {
     expect(send([entry]).refused).toEqual([]);
     expect(loadSurvey(survey, o())!.survey.readings).toHaveLength(1);
   });
+  it('of several, a reading of one cylinder that names none is refused with what is missing; of a number nobody knows it is kept', () => {
+    const { cylinder: _none, ...unplaced } = pressure('a', 4, 3).body;
+    const entry = { type: 'reading', body: unplaced };
+    expect(send([entry]).refused).toMatchObject([{ id: 'a', message: expect.stringMatching(/Say at which/) }]);
+    expect(loadSurvey(survey, o())!.survey.readings).toEqual([]);
+    expect(send([entry], [{ ...cylinders('f', 0, 2), value: 'unknown' }]).refused).toEqual([]);
+  });
   it('times with offsets are instants', () => {
     const entry = { type: 'reading', body: { ...pressure('a', 4, 0).body, at: '2026-05-02T10:01:00+02:00' } };
     expect(send([entry], [cylinders('f', 2, 2)]).refused).toEqual([]);

@@ -4,7 +4,7 @@ import { jobs, moves, readyToRun } from './all-good.ts';
 import { four } from './engines.ts';
 
 describe('air at a valve of a low cylinder', () => {
-  const heard = (...where: string[]): Bench => {
+  const heard = (...where: ('intake' | 'exhaust')[]): Bench => {
     const b = readyToRun(four, 'neglected', ['compression']);
     for (let k = 0; k < 2; k++) for (const c of [1, 2, 3, 4]) b.psi([[c, c === 2 ? 110 : 180]]);
     return b.read('compression.leakdown', 55, { cylinder: 2 }).read('compression.escape', where, { cylinder: 2 });

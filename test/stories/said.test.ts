@@ -74,6 +74,12 @@ describe('what an engine is said to do', () => {
     expect(ids).not.toContain('turn.said-thrust');
     expect(gate(b)?.condition).toBe('sound');
   });
+  it('jumps out of gear by hand: a hub that was twisted and held is not named', () => {
+    const b = goods(brought('thrust'), 'safe').read('turn.forward', 'slips');
+    expect(b.said('turn.dog')).toMatch(/its hub/);
+    expect(b.read('look.twist', 'unknown').said('turn.dog')).toMatch(/its hub/);
+    expect(b.read('look.twist', 'holds').said('turn.dog')).not.toMatch(/hub/);
+  });
   it('what was mended leaves the run to show it, not the looks before it', () => {
     const b = goods(brought('dies'), 'safe').read('fuel.vent', 'closed');
     expect(titles(b, 1)).toEqual(['Open what is shut: tank vent, fuel tap']);

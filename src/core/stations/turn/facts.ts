@@ -62,7 +62,12 @@ export interface TurnFacts {
   shift: { readonly neutral: 'drives' | 'drags'; readonly cold?: true } & AfterSetting & ThroughLinkage;
   gear: { readonly missing: readonly ('forward' | 'reverse')[] } & AfterSetting & ThroughLinkage;
   /** Jumps out of gear: the hub may look like it, the linkage was set already, or neither. */
-  slips: { readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage'; readonly rod?: Rod } & ThroughLinkage;
+  slips: {
+    readonly why: 'hub' | 'hub-mended' | 'set' | 'linkage';
+    readonly rod?: Rod;
+    /** The propeller was twisted on its hub and held, or has none. */
+    readonly hubHolds?: true;
+  } & ThroughLinkage;
   /** The leg was off since it was shifted. */
   'leg-was-off': object;
   /** The starter turned it in gear. */

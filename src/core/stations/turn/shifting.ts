@@ -45,8 +45,10 @@ function slipping(c: Context, through: ThroughLinkage): TurnFact {
   if (c.record.value('look.twist') === 'slips')
     return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub' } };
   if (slippedOnItsHub(c)) return { kind: 'slips', id: 'dog', condition: 'cannot-tell', values: { why: 'hub-mended' } };
+  const twist = c.record.value('look.twist');
+  const hub = twist === 'holds' || twist === 'not-fitted' ? { hubHolds: true as const } : {};
   if (!gearsThoughSet(c))
-    return { kind: 'slips', id: 'dog', condition: 'fault', values: { why: 'linkage', ...through } };
+    return { kind: 'slips', id: 'dog', condition: 'fault', values: { why: 'linkage', ...hub, ...through } };
   const rod = rodSeen(c);
   // A hub or a shear pin that slips looks like this, and so does the joint of the shift rod: minutes before a case is opened.
   const condition = c.record.asked('look.twist') && rod === 'follows' ? 'fault' : 'cannot-tell';

@@ -112,6 +112,7 @@ const examples: Examples<TurnFacts> = {
   slips: [
     ...(['hub', 'hub-mended', 'set', 'linkage'] as const).map((why) => ({ why })),
     ...(['follows', 'slips'] as const).map((rod) => ({ why: 'set' as const, rod })),
+    { why: 'linkage' as const, hubHolds: true as const },
     ...through.map((linkage) => ({ why: 'linkage' as const, ...linkage }))
   ].map((values) => ({ kind: 'slips', condition: fault, values })),
   joint: [{ kind: 'joint', condition: fault, values: {} }],

@@ -239,12 +239,14 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
             }),
     because: shifted(basis)
   }),
-  slips: ({ values: { why, linkage, rod } }, basis) => ({
+  slips: ({ values: { why, linkage, rod, hubHolds } }, basis) => ({
     ...(linkage
       ? { found: 'It jumps out of gear when turned by hand.', advice: throughSaid[linkage] }
       : why === 'set' && rod === 'slips'
         ? { found: 'It still jumps out of gear with the linkage set.', advice: rodSaid(rod) }
-        : slipWords[why]),
+        : why === 'linkage' && hubHolds
+          ? { found: 'It jumps out of gear when turned by hand: the linkage, then a worn clutch dog.' }
+          : slipWords[why]),
     because: shifted(basis)
   }),
   'leg-was-off': () => ({

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { deviceTime, open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { deviceTime, follow, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'head' });
@@ -15,8 +15,7 @@ test('the walk around: a place on the drawing, an answer, a note and a photograp
   page
 }) => {
   const base = await takeIn(page, 'Walk');
-  await page.goto(`${base}/look`);
-  await ready(page);
+  await follow(page, `${base}/look`);
   await page.getByRole('button', { name: 'B, Wiring and main fuse' }).click();
   await page.getByRole('group', { name: 'Chafed or chewed wires' }).getByText('chewed or chafed').click();
   await expect(page.getByText('the stop wire first, then the rest of the loom')).toBeVisible();
@@ -47,8 +46,7 @@ test('the walk around: a place on the drawing, an answer, a note and a photograp
 
 test('a photograph taken without a connection is kept and sent when there is one again', async ({ page, context }) => {
   const base = await takeIn(page, 'Offline');
-  await page.goto(`${base}/look`);
-  await ready(page);
+  await follow(page, `${base}/look`);
   await context.setOffline(true);
   await page
     .getByLabel('Photograph: Identity plate')
@@ -62,8 +60,7 @@ test('a photograph taken without a connection is kept and sent when there is one
 
 test('an apprentice goes from no spark at all to the part, each step saying why', async ({ page }) => {
   const base = await takeIn(page, 'Apprentice');
-  await page.goto(`${base}/spark`);
-  await ready(page);
+  await follow(page, `${base}/spark`);
   for (const c of [1, 2])
     await page
       .getByRole('group', { name: `Cylinder ${c}` })
@@ -94,8 +91,7 @@ test('an apprentice goes from no spark at all to the part, each step saying why'
 
 test('locked: plugs, neutral, leg, and only then the bores', async ({ page }) => {
   const base = await takeIn(page, 'Locked');
-  await page.goto(`${base}/turn`);
-  await ready(page);
+  await follow(page, `${base}/turn`);
   await page.getByRole('group', { name: 'Turn it slowly by hand' }).getByRole('button', { name: 'locked' }).click();
   const panel = page.getByRole('region', { name: 'What locks it' });
   await panel.getByRole('group', { name: 'Spark plugs while turning' }).getByText('out, kept in order').click();
@@ -132,8 +128,7 @@ test('pull by pull: the curve, the leak from the worker, and the one repeat that
 
 test('leak-down is judged by its tester, and air at a neighbour is the gasket', async ({ page }) => {
   const base = await takeIn(page, 'Air');
-  await page.goto(`${base}/compression`);
-  await ready(page);
+  await follow(page, `${base}/compression`);
   await page.getByText('where air is available').click();
   await page.getByRole('textbox', { name: 'Leak-down, cylinder 1' }).fill('32 %');
   await page.getByRole('textbox', { name: 'Leak-down, cylinder 1' }).press('Enter');
@@ -149,18 +144,15 @@ test('leak-down is judged by its tester, and air at a neighbour is the gasket', 
 
 test('plugs read by drawn examples, and the gap gives spark its verdict', async ({ page }) => {
   const base = await takeIn(page, 'Reader');
-  await page.goto(`${base}/plugs`);
-  await ready(page);
+  await follow(page, `${base}/plugs`);
   await page.getByRole('group', { name: 'Plug 1 reads' }).getByRole('button', { name: 'oily' }).click();
   await expect(page.getByText('On this engine oily: on a two-stroke')).toBeVisible();
   await page.getByRole('textbox', { name: 'Plug gap, cylinder 1' }).fill('0.9 mm');
   await page.getByRole('textbox', { name: 'Plug gap, cylinder 1' }).press('Enter');
-  await page.goto(`${base}/compression`);
-  await ready(page);
+  await follow(page, `${base}/compression`);
   await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118 psi');
   await page.getByRole('textbox', { name: 'Cylinder 1' }).press('Enter');
-  await page.goto(`${base}/spark`);
-  await ready(page);
+  await follow(page, `${base}/spark`);
   await page.getByRole('textbox', { name: 'Open gap jumped, cylinder 1' }).fill('10 mm');
   await page.getByRole('textbox', { name: 'Open gap jumped, cylinder 1' }).press('Enter');
   await expect(page.getByText(/kV were shown: to spare/)).toBeVisible();
@@ -193,8 +185,7 @@ test('a case test by a fake clock: held on the low stage after being told to hol
   await page.clock.install();
   await deviceTime(page);
   const base = await takeIn(page, 'Case');
-  await page.goto(`${base}/gear`);
-  await ready(page);
+  await follow(page, `${base}/gear`);
   await page.getByText('drained, before oil goes in').click();
   const read = async (value: string): Promise<void> => {
     await page.getByLabel('Gauge reads').fill(value);

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { follow, noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'in-the-hand', serviceWorkers: 'allow' });
@@ -13,8 +13,7 @@ test('who only ever taps on Now is led through the first checks, hazards before 
   await prefer(page, {});
   await page.setViewportSize({ width: 390, height: 844 });
   const base = await takeIn(page, 'Tapped');
-  await page.goto(`${base}/now`);
-  await ready(page);
+  await follow(page, `${base}/now`);
   const title = page.locator('#move-title');
   await expect(title).toHaveText('Make it safe');
   await expect(page.getByRole('region', { name: 'Hazards of this act' })).toBeVisible();
@@ -98,8 +97,7 @@ test('the server gone, the page reloaded: readings and photographs are taken, an
 }) => {
   await prefer(page, {});
   const base = await takeIn(page, 'Far out');
-  await page.goto(`${base}/compression`);
-  await ready(page);
+  await follow(page, `${base}/compression`);
   // Each page of this engine is copied a few seconds after one of them was opened.
   const copied = (): Promise<boolean> =>
     page.evaluate(async (path) => (await caches.match(path)) !== undefined, `${base}/run`);
@@ -119,8 +117,7 @@ test('the server gone, the page reloaded: readings and photographs are taken, an
       await field.press('Enter');
     }
   await expect(page.getByText('Kept here, not sent')).toBeVisible();
-  await page.goto(`${base}/look`);
-  await ready(page);
+  await follow(page, `${base}/look`);
   for (const name of ['one', 'two'])
     await page
       .getByLabel('Photograph: Identity plate')

@@ -1,4 +1,4 @@
-import { noViolations, open, ready, saved } from './helpers.ts';
+import { follow, noViolations, open, ready, saved } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'procedures' });
@@ -27,8 +27,7 @@ test('a pump kit on a phone: the bench, step by step, a reading from elsewhere, 
   await saved(page);
 
   // Read on the check's own sheet: the step is ticked by it.
-  await page.goto(`${base}/cooling`);
-  await ready(page);
+  await follow(page, `${base}/cooling`);
   const fold = page.locator('details', { hasText: 'vanes, housing, bush, assembly' }).first();
   if (!(await fold.evaluate((d: HTMLDetailsElement) => d.open))) await fold.locator('summary').first().click();
   await page
@@ -37,8 +36,7 @@ test('a pump kit on a phone: the bench, step by step, a reading from elsewhere, 
     .click();
   await saved(page);
 
-  await page.goto(`${base}/work/pump-kit`);
-  await ready(page);
+  await follow(page, `${base}/work/pump-kit`);
   await expect(page.getByText('3 of 13').last()).toBeVisible();
   await expect(page.getByRole('heading', { name: '3 of 13' })).toBeVisible();
 

@@ -1,4 +1,4 @@
-import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { follow, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'suspects' });
@@ -23,7 +23,7 @@ test('six cylinders: the gasket with its reasons, the check that pays most, and 
   await expect(now).toContainText(/Waits for head gasket \(expected/);
   await now.getByRole('link', { name: 'Lift the head and renew the gasket' }).click();
   await expect(page).toHaveURL(new RegExp(`${base}/jobs#job-head-gasket$`));
-  await page.goto(`${base}/compression`);
+  await follow(page, `${base}/compression`);
   await expect(page.getByRole('region', { name: 'Suspects' })).toContainText('Head gasket between cylinders 3 and 5');
 });
 
@@ -33,15 +33,14 @@ test('a gauge that is doubted is measured again before anything is believed', as
   await expect(page.getByRole('region', { name: 'Now' })).toContainText(
     'Repeat with the valve at the plug end before believing it'
   );
-  await page.goto(`${base}/suspects`);
+  await follow(page, `${base}/suspects`);
   await expect(page.getByText('Not known enough yet.')).toBeVisible();
 });
 
 test('taking one reading away turns the suspects round, and the page says why', async ({ page }) => {
   await prefer(page, {});
   const base = await takeIn(page, 'Widgeon', 'Neglected');
-  await page.goto(`${base}/cooling`);
-  await ready(page);
+  await follow(page, `${base}/cooling`);
   const group = (name: string | RegExp) => page.getByRole('group', { name });
   await group('Within about half a minute of running on water').getByText('weak').click();
   const card = page.getByRole('region', { name: 'Suspects' });
@@ -61,8 +60,7 @@ test('taking one reading away turns the suspects round, and the page says why', 
 test('a decision is recorded with its reason and its date, and money may be missing or zero', async ({ page }) => {
   await prefer(page, {});
   const base = await takeIn(page, 'Smew', 'Neglected');
-  await page.goto(`${base}/suspects`);
-  await ready(page);
+  await follow(page, `${base}/suspects`);
   await expect(page.getByText('What it is worth in running order is not known')).toBeVisible();
   await page.getByRole('button', { name: 'Record the decision' }).click();
   await expect(page.getByRole('alert')).toContainText('Say why in a few words');
@@ -82,7 +80,7 @@ test('a decision is recorded with its reason and its date, and money may be miss
   const taken = page.getByRole('listitem').filter({ hasText: 'Nobody asks for it back.' });
   await expect(taken).toContainText('Keep for parts');
   await expect(taken).toContainText('“Keep it.”');
-  await page.goto(`${base}/record`);
+  await follow(page, `${base}/record`);
   await expect(page.getByText('Nobody asks for it back.')).toBeVisible();
 });
 

@@ -1,4 +1,4 @@
-import { noViolations, open, prefer } from './helpers.ts';
+import { follow, noViolations, open, prefer } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'views' });
@@ -48,7 +48,7 @@ test('phone width: the worksheet first, drawing and findings one tap away, nothi
     `${base}/ready`,
     `${base}/record`
   ]) {
-    await page.goto(path);
+    await follow(page, path);
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     expect([path, wide]).toEqual([path, 0]);
   }

@@ -1,20 +1,17 @@
 import type { Page } from '@playwright/test';
-import { deviceTime, noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { deviceTime, follow, noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'wet-end' });
 
 /** Makes an engine of these tests free to start: outdoors, in a tank, with nothing held. */
 async function freeToRun(page: Page, base: string): Promise<void> {
-  await page.goto(`${base}/safe`);
-  await ready(page);
+  await follow(page, `${base}/safe`);
   await page.getByRole('group', { name: 'Where it will run' }).getByText('outdoors').click();
-  await page.goto(`${base}/cooling`);
-  await ready(page);
+  await follow(page, `${base}/cooling`);
   await page.getByRole('group', { name: 'Water for running' }).getByText('test tank').click();
   await saved(page);
-  await page.goto(`${base}/run`);
-  await ready(page);
+  await follow(page, `${base}/run`);
 }
 
 async function temperatures(page: Page, celsius: readonly number[], every = '00:30'): Promise<void> {
@@ -29,8 +26,7 @@ test('a first run by a fake clock: weak stream and a rising fit lead to stop, wi
   await page.clock.install();
   await deviceTime(page);
   const base = await takeIn(page, 'Hot');
-  await page.goto(`${base}/run`);
-  await ready(page);
+  await follow(page, `${base}/run`);
   await expect(page.getByRole('button', { name: /start the clock/ })).toBeDisabled();
   await freeToRun(page, base);
   await page.getByRole('button', { name: 'It runs: start the clock' }).click();
@@ -53,8 +49,7 @@ test('a first run by a fake clock: weak stream and a rising fit lead to stop, wi
   await page.getByRole('button', { name: 'temperature', exact: true }).click();
   await expect(page.getByText(/Stopped early because of temperature: find the cause/).first()).toBeVisible();
   await saved(page);
-  await page.goto(`${base}/cooling`);
-  await ready(page);
+  await follow(page, `${base}/cooling`);
   await expect(page.getByText(/weak and the temperature still climbs: stop it|and it runs hot/).first()).toBeVisible();
 });
 
@@ -84,8 +79,7 @@ test('a run outlives a reload; weak stream at a normal temperature is the outlet
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await page.getByRole('button', { name: 'It ran and settled; stopped on purpose' }).click();
   await saved(page);
-  await page.goto(`${base}/cooling`);
-  await ready(page);
+  await follow(page, `${base}/cooling`);
   await expect(
     page.getByText(/points to the outlet or its line, not to the pump.*does not clear the pump/).first()
   ).toBeVisible();
@@ -157,8 +151,7 @@ test('drowned: steps in their order, passes counted, put to sleep for the night 
   for (const label of ['DO NOT CRANK', 'OIL IN BORES', 'NO OIL'])
     await expect(page.getByRole('region', { name: label })).toBeVisible();
   await noViolations(page);
-  await page.goto(`${base}/run`);
-  await ready(page);
+  await follow(page, `${base}/run`);
   await expect(page.getByRole('button', { name: /start the clock/ })).toBeDisabled();
 });
 
@@ -215,8 +208,7 @@ test('cooling and gear: vanes tapped on the drawing, a bucket timed, bubbles on 
   await page.getByLabel('In seconds').fill('64');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByText('The stream gives 0.75 L/min.', { exact: false }).first()).toBeVisible();
-  await page.goto(`${base}/gear`);
-  await ready(page);
+  await follow(page, `${base}/gear`);
   await page.getByRole('button', { name: 'creamy' }).click();
   await expect(page.getByText(/Water in the gear oil/).first()).toBeVisible();
   await page.getByText('drained, before oil goes in').click();

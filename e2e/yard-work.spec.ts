@@ -1,4 +1,4 @@
-import { noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { follow, noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'yard-work' });
@@ -10,8 +10,7 @@ test('ten parts off, nine refitted: the signature is refused with the missing on
 }) => {
   await page.setViewportSize({ width: 390, height: 800 });
   const base = await takeIn(page, 'Tray');
-  await page.goto(`${base}/tray`);
-  await ready(page);
+  await follow(page, `${base}/tray`);
   await expect(page.getByText('Nothing is off.')).toBeVisible();
   await page.getByRole('button', { name: 'It is off' }).click();
   await expect(page.getByText('What came off? A name is enough.')).toBeVisible();
@@ -39,13 +38,11 @@ test('ten parts off, nine refitted: the signature is refused with the missing on
         .click();
   await expect(page.getByText('9 of 10 back')).toBeVisible();
   await saved(page);
-  await page.goto(`${base}/ready`);
-  await ready(page);
+  await follow(page, `${base}/ready`);
   const gate = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Tray' }) });
   await expect(gate).toContainText('Still on the tray: Leg bolt 7, M8 × 40 mm, hole 7.');
   await expect(page.getByRole('button', { name: 'Sign: ready for service' })).toBeDisabled();
-  await page.goto(`${base}/tray`);
-  await ready(page);
+  await follow(page, `${base}/tray`);
   await page.getByRole('article', { name: 'Leg bolt 7' }).getByRole('button', { name: 'Refitted' }).click();
   await expect(page.getByText('10 of 10 back')).toBeVisible();
   await page.reload();
@@ -54,8 +51,7 @@ test('ten parts off, nine refitted: the signature is refused with the missing on
 
 test('a photograph of a part, kept until it is with the server', async ({ page }) => {
   const base = await takeIn(page, 'Snap');
-  await page.goto(`${base}/tray`);
-  await ready(page);
+  await follow(page, `${base}/tray`);
   await page.getByLabel('Part', { exact: true }).fill('Clip');
   await page.getByLabel('Photograph of the part').setInputFiles({
     name: 'clip.png',
@@ -220,7 +216,7 @@ test('work done late is looked over by another pair of eyes before the engine go
   await card.getByRole('button', { name: 'Looked over' }).click();
   await expect(card.getByText(/looked over by the same eyes the same day/)).toBeVisible();
   await saved(page);
-  await page.goto(`${base}/ready`);
+  await follow(page, `${base}/ready`);
   await expect(page.getByText('A second look').first()).toBeVisible();
   await expect(page.getByText(/looked over by the same eyes the same day/).first()).toBeVisible();
   await prefer(page, { who: 'Bo' });

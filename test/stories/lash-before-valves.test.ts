@@ -7,7 +7,7 @@ describe('air at a valve of a low cylinder', () => {
   const heard = (...where: ('intake' | 'exhaust')[]): Bench => {
     const b = readyToRun(four, 'neglected', ['compression']);
     for (let k = 0; k < 2; k++) for (const c of [1, 2, 3, 4]) b.psi([[c, c === 2 ? 110 : 180]]);
-    return b.read('compression.leakdown', 55, { cylinder: 2 }).read('compression.escape', where, { cylinder: 2 });
+    return b.read('compression.leakdown', 0.55, { cylinder: 2 }).read('compression.escape', where, { cylinder: 2 });
   };
   const lash = (b: Bench, valve: 'In' | 'Ex', mm: number): Bench =>
     b.read(`compression.lash${valve}`, mm / 1000, { cylinder: 2 });

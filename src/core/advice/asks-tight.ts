@@ -9,6 +9,10 @@ import { beltLook, depths } from './asks-turn.ts';
 export const lowAgainButTight = (f: Finding): boolean =>
   (f.values as Partial<TestFacts['low-but-tight']> | undefined)?.again === true;
 
+/** All of its bank is as low: what they share comes before what each has to itself. */
+const ofBank = (f: Finding): boolean =>
+  (f.values as Partial<TestFacts['low-but-tight']> | undefined)?.bank !== undefined;
+
 const lash = lookEach((_, f) => `Valve lash${at(f)}`, LASHES, 10);
 const unread = (rule: AskRule): AskRule => ({
   ...rule,
@@ -21,6 +25,7 @@ const unread = (rule: AskRule): AskRule => ({
  * piston that does not rise as far as the others. C: common practice.
  */
 export const lowThoughTight: readonly AskRule[] = [
+  unread({ ...beltLook, open: (c, f) => ofBank(f) && beltLook.open(c, f) }),
   unread({ ...lash, open: (c, f) => c.survey.engine.profile.strokes === 'four' && lash.open(c, f) }),
   unread(beltLook),
   unread(depths)

@@ -18,3 +18,9 @@ export function bankCount(profile: Profile, cylinders: number): 1 | 2 {
   if (profile.layout === 'inline') return 1;
   return cylinders >= 6 ? 2 : 1;
 }
+
+/** The cylinders of one bank, in order; all of them on an engine with one. */
+export const bankWith = (profile: Profile, cylinders: number, cylinder: number): number[] => {
+  const step = bankCount(profile, cylinders);
+  return Array.from({ length: cylinders }, (_, k) => k + 1).filter((k) => (k - cylinder) % step === 0);
+};

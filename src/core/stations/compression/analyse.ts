@@ -1,4 +1,5 @@
 import { LASHES } from './lash.ts';
+import { wholeBank } from './low-bank.ts';
 import { neighbours } from '../../engine/banks.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
@@ -208,7 +209,7 @@ function between(c: Context, found: Comparison): TestFact[] {
       low.filter((x) => x !== r).map((x) => x.cylinder)
     )
   );
-  return [...lows, ...neighboursLow(c, found, lows)];
+  return [...wholeBank(c, lows), ...neighboursLow(c, found, lows)];
 }
 
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */

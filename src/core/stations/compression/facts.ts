@@ -93,9 +93,9 @@ export interface TestFacts {
   low: Gap & { readonly doubt: LowDoubt };
   /**
    * Low by the gauge, tight by leak-down: the gauge, its cranking, how far its piston rises, or the valves' timing. `again`: read low
-   * once more since.
+   * once more since, or as low as the rest of its bank. `bank`: all of its bank is, and no other.
    */
-  'low-but-tight': Gap & { readonly again: boolean; readonly valves: boolean };
+  'low-but-tight': Gap & { readonly again: boolean; readonly valves: boolean; readonly bank?: readonly number[] };
   /** Under what is expected, and every cylinder tight by leak-down: answered, but where a belt may have jumped a tooth. */
   tight: AgainstFloor & { readonly belt?: true };
   /** Under what is expected, and its belt was set on the marks since. */

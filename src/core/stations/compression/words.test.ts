@@ -127,7 +127,7 @@ const ofTest: Examples<TestFacts> = {
       id: 'low' as const,
       cylinder: 2,
       condition: doubt,
-      values: { ...gap, again, valves },
+      values: { ...gap, again, valves, ...(again && valves ? { bank: [2, 4, 6] } : {}) },
       limit
     }))
   ),

@@ -1,5 +1,5 @@
 import { LASHES } from './lash.ts';
-import { wholeBank } from './low-bank.ts';
+import { asBank, lowSinceTight } from './low-bank.ts';
 import { neighbours } from '../../engine/banks.ts';
 import { cylindersOf, type Context } from '../../findings/context.ts';
 import { boreOil } from '../plugs/oil-in-bores.ts';
@@ -209,7 +209,7 @@ function between(c: Context, found: Comparison): TestFact[] {
       low.filter((x) => x !== r).map((x) => x.cylinder)
     )
   );
-  return [...wholeBank(c, lows), ...neighboursLow(c, found, lows)];
+  return [...asBank(c, lows), ...neighboursLow(c, found, lows)];
 }
 
 /** Cylinders whose latest leak-down is tight: air that does not leave them is no worn ring, valve or gasket. */
@@ -254,7 +254,7 @@ function lowCylinder(c: Context, found: Comparison, r: Row, best: Row, others: r
         lowest: r.cylinder,
         best: best.cylinder,
         gap: best.mean - r.mean,
-        again: isAfter(r.at, c.record.last('compression.leakdown', r.cylinder)?.at),
+        again: lowSinceTight(c, r.cylinder, r.at),
         valves: c.survey.engine.profile.strokes === 'four'
       },
       limit: found.limit

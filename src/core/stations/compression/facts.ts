@@ -221,4 +221,6 @@ export type Repeat =
   | { readonly kind: 'head-off'; readonly cylinders: readonly number[] }
   | { readonly kind: 'none'; readonly limit: Judged; readonly doubt: number }
   | { readonly kind: 'heard'; readonly low: readonly number[] }
+  /** Low, tight by leak-down, and as low again. */
+  | { readonly kind: 'tight'; readonly low: readonly number[]; readonly valves: boolean }
   | { readonly kind: 'most-doubt'; readonly cylinder: number; readonly overLimit: number };

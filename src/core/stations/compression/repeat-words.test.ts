@@ -31,6 +31,7 @@ const repeats: { readonly [K in Repeat['kind']]: Extract<Repeat, { kind: K }> | 
     doubt: 0.05
   },
   heard: { kind: 'heard', low: [2] },
+  tight: { kind: 'tight', low: [2, 4], valves: true },
   'most-doubt': { kind: 'most-doubt', cylinder: 2, overLimit: 0.4 }
 };
 

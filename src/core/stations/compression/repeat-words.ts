@@ -102,6 +102,11 @@ export function sayRepeat(r: Repeat, units: System): RepeatSaid {
         'No repeat would tell more here.',
         `${cylindersSaid(r.low)} ${r.low.length > 1 ? 'are' : 'is'} low beyond doubt and leak-down was read: what it points to is opened next`
       );
+    case 'tight':
+      return repeat(
+        'No repeat would tell more here.',
+        `${cylindersSaid(r.low)} ${r.low.length > 1 ? 'read low, and leak-down finds them' : 'reads low, and leak-down finds it'} tight: ${r.valves ? 'lash, the marks of the cam drive, then ' : ''}how far ${r.low.length > 1 ? 'their pistons rise' : 'its piston rises'}`
+      );
     case 'leak-down':
       return repeat(
         `Leak-down on cylinder ${r.cylinder}: no repeat of this test tells more.`,

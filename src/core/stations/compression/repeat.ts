@@ -8,6 +8,7 @@ import { unreadSinceHeadOff } from './head-off.ts';
 import { deadVolume } from './measure.ts';
 import type { Repeat } from './facts.ts';
 import { leakDownRows, leakDownSays, speaks } from './leakdown-rows.ts';
+import { lowSinceTight, wholeBank } from './low-bank.ts';
 import { oddHigh } from './odd-high.ts';
 import { oilOnLow } from './wet.ts';
 
@@ -58,8 +59,15 @@ export function singleRepeat(c: Context, found: Comparison): Repeat {
   if (overLimit < DOUBT && rows.every((r) => r.readings.length > 0))
     return { kind: 'none', limit: found.limit, doubt: DOUBT };
   const low = rows.filter((r) => r.low).map((r) => r.cylinder);
-  const { leaking } = leakDownSays(c);
+  const { leaking, tight } = leakDownSays(c);
   if (overLimit > 1 - DOUBT && low.length && low.every((k) => leaking.has(k))) return { kind: 'heard', low };
+  if (overLimit > 1 - DOUBT && low.length && low.every((k) => tight.has(k))) {
+    const bank = wholeBank(c, low, tight);
+    const once = rows.find((r) => r.low && !bank && !lowSinceTight(c, r.cylinder, r.at));
+    return once
+      ? { kind: 'lowest', cylinder: once.cylinder }
+      : { kind: 'tight', low, valves: c.survey.engine.profile.strokes === 'four' };
+  }
   const odd = oddHigh(c, found);
   if (odd)
     return odd.again

@@ -234,7 +234,7 @@ export const testWords: WordsOf<TestFacts, Comparison> = {
   'low-but-tight': ({ values }, found, units) => ({
     found: `${underBest(values, pressureSaid(found, units))}, but leak-down finds it tight: no air leaves it.`,
     advice: values.bank
-      ? `So do all of its bank (${listed(values.bank)}), and none of the other: how the valves of that bank are timed first, by the marks of its drive; then their lash. Rings, valves and gasket are not to blame.`
+      ? `All of its bank (${listed(values.bank)}) reads so, and none of the other: how the valves of that bank are timed first, by the marks of its drive; then their lash. Rings, valves and gasket are not to blame.`
       : `${values.again ? 'It repeats: ' : 'Gauge and cranking first, then '}${values.valves ? 'lash and the timing of its valves, and ' : ''}how far its piston rises; rings${values.valves ? ', valves' : ''} and gasket are not to blame.`,
     because: spreadBecause(found, units)
   }),

@@ -5,7 +5,6 @@
   import { absolute } from '$core/stations/compression/absolute.ts';
   import { compare, compareAll } from '$core/stations/compression/compare.ts';
   import { expectedRange } from '$core/stations/compression/expected.ts';
-  import { sayRepeat } from '$core/stations/compression/repeat-words.ts';
   import { singleRepeat } from '$core/stations/compression/repeat.ts';
   import type { ReferenceTest } from '$core/stations/compression/reference.ts';
   import type { Conditions, Instrument } from '$core/record/reading.ts';
@@ -13,6 +12,7 @@
   import { instrumentsWanted } from '../instruments/wanted.svelte.ts';
   import Beside from './compression/Beside.svelte';
   import Entry from './compression/Entry.svelte';
+  import { nextAtGauge } from './compression/next.ts';
   import Fold from '../marks/Fold.svelte';
   import WhenSeen from '../marks/WhenSeen.svelte';
   import CompressionBars from '../survey/CompressionBars.svelte';
@@ -49,14 +49,14 @@
   const held = $derived(refusal(session.judgement.holds, 'compression.pressure') !== undefined);
   /** What a low piston would have looked like to the gauge: why a good reading would not clear it either. */
   const bent = $derived(session.judgement.findings.find((f) => f.id.startsWith('turn.depth-compression')));
-  const repeat = $derived(
+  const next = $derived(
     held
       ? {
           sentence: 'Nothing is cranked while this hold stands.',
           because: bent?.sentence ?? 'What lifts it is named above.'
         }
       : tests
-        ? sayRepeat(singleRepeat(c, tests), c.units)
+        ? nextAtGauge(singleRepeat(c, tests), session.moves, c.units)
         : {
             sentence: 'Read every cylinder, in one order and then in reverse.',
             because: 'Cylinders are compared with each other first.'
@@ -83,8 +83,8 @@
   aria-live="polite"
   aria-label="What would settle most"
 >
-  <p class="leading-snug font-semibold">{repeat.sentence}</p>
-  <p class="text-sm">{tests && !held ? `Because ${repeat.because}.` : repeat.because}</p>
+  <p class="leading-snug font-semibold">{next.sentence}</p>
+  <p class="text-sm">{next.because}</p>
 </section>
 {@render quick()}
 <div class="mt-3">

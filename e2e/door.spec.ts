@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { follow, noViolations, open, openEngine, saved } from './helpers.ts';
+import { noViolations, open, openEngine, ready, saved } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'door', env: { INDAGA_ACCESS: 'on' } });
@@ -94,7 +94,8 @@ test('an apprentice takes readings and signs nothing', async ({ browser, baseURL
   await page.goto('/reference/house-rules');
   await page.getByRole('button', { name: /Save/ }).first().click();
   await expect(page.getByRole('alert').filter({ hasText: 'Lin is an apprentice' })).toBeVisible();
-  await follow(page, `${base}/fuel`);
+  await page.goto(`${base}/fuel`);
+  await ready(page);
   await saved(page);
 });
 

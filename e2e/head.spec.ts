@@ -149,10 +149,12 @@ test('plugs read by drawn examples, and the gap gives spark its verdict', async 
   await expect(page.getByText('On this engine oily: on a two-stroke')).toBeVisible();
   await page.getByRole('textbox', { name: 'Plug gap, cylinder 1' }).fill('0.9 mm');
   await page.getByRole('textbox', { name: 'Plug gap, cylinder 1' }).press('Enter');
-  await follow(page, `${base}/compression`);
+  await page.goto(`${base}/compression`);
+  await ready(page);
   await page.getByRole('textbox', { name: 'Cylinder 1' }).fill('118 psi');
   await page.getByRole('textbox', { name: 'Cylinder 1' }).press('Enter');
-  await follow(page, `${base}/spark`);
+  await page.goto(`${base}/spark`);
+  await ready(page);
   await page.getByRole('textbox', { name: 'Open gap jumped, cylinder 1' }).fill('10 mm');
   await page.getByRole('textbox', { name: 'Open gap jumped, cylinder 1' }).press('Enter');
   await expect(page.getByText(/kV were shown: to spare/)).toBeVisible();

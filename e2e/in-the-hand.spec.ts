@@ -117,7 +117,8 @@ test('the server gone, the page reloaded: readings and photographs are taken, an
       await field.press('Enter');
     }
   await expect(page.getByText('Kept here, not sent')).toBeVisible();
-  await follow(page, `${base}/look`);
+  await page.goto(`${base}/look`);
+  await ready(page);
   for (const name of ['one', 'two'])
     await page
       .getByLabel('Photograph: Identity plate')

@@ -1,4 +1,4 @@
-import { follow, noViolations, open, ready, saved } from './helpers.ts';
+import { noViolations, open, ready, saved } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'procedures' });
@@ -27,7 +27,8 @@ test('a pump kit on a phone: the bench, step by step, a reading from elsewhere, 
   await saved(page);
 
   // Read on the check's own sheet: the step is ticked by it.
-  await follow(page, `${base}/cooling`);
+  await page.goto(`${base}/cooling`);
+  await ready(page);
   const fold = page.locator('details', { hasText: 'vanes, housing, bush, assembly' }).first();
   if (!(await fold.evaluate((d: HTMLDetailsElement) => d.open))) await fold.locator('summary').first().click();
   await page
@@ -36,7 +37,8 @@ test('a pump kit on a phone: the bench, step by step, a reading from elsewhere, 
     .click();
   await saved(page);
 
-  await follow(page, `${base}/work/pump-kit`);
+  await page.goto(`${base}/work/pump-kit`);
+  await ready(page);
   await expect(page.getByText('3 of 13').last()).toBeVisible();
   await expect(page.getByRole('heading', { name: '3 of 13' })).toBeVisible();
 

@@ -9,7 +9,8 @@ test('a drowned engine is refused a start and a spin, on the page and by the ser
   const base = await open(page, 'Eel', '/run');
   await expect(page.getByText(/Refused: Drowned/)).toBeVisible();
   await expect(page.getByRole('group', { name: 'First run' }).getByRole('radio').first()).toBeDisabled();
-  await follow(page, `${base}/compression`);
+  await page.goto(`${base}/compression`);
+  await ready(page);
   await expect(page.getByRole('textbox', { name: 'Cylinder 1' })).toBeDisabled();
   const answer = await page.request.post(`/api${base}/entries`, {
     data: {
@@ -39,7 +40,8 @@ test('an override takes one reason and stays in the record', async ({ page }) =>
   await page.getByLabel('Reason').fill('Run from a portable tank with fresh fuel');
   await page.getByRole('button', { name: 'Override', exact: true }).click();
   await saved(page);
-  await follow(page, `${base}/record`);
+  await page.goto(`${base}/record`);
+  await ready(page);
   await expect(
     page.getByRole('listitem').filter({ hasText: 'Run from a portable tank with fresh fuel' })
   ).toBeVisible();
@@ -83,7 +85,8 @@ test('kill -9 during entry loses nothing confirmed, and what was not confirmed i
   await expect(page.getByText('Kept here, not sent')).toBeVisible();
   await server.start();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 30_000 });
-  await follow(page, `${base}/compression`);
+  await page.goto(`${base}/compression`);
+  await ready(page);
   await expect(page.getByRole('button', { name: '118 psi' })).toBeVisible();
   await expect(page.getByRole('button', { name: '117 psi' })).toBeVisible();
 });
@@ -91,7 +94,8 @@ test('kill -9 during entry loses nothing confirmed, and what was not confirmed i
 test('two tabs on the same engine: both entries stand, and both see them', async ({ page, context }) => {
   const base = await takeIn(page, 'Two tabs');
   const other = await context.newPage();
-  await follow(page, `${base}/fuel`);
+  await page.goto(`${base}/fuel`);
+  await ready(page);
   await other.goto(`${base}/fuel`);
   await ready(page);
   await ready(other);
@@ -187,7 +191,8 @@ test('a wait runs on through a reload and a killed server, is seen in the yard, 
   await expect(bar.getByRole('timer')).toHaveCount(2);
   await page.goto('/?q=Waiting');
   await expect(page.getByText(/Gear oil draining (20:00|1[89]:\d\d) left/)).toBeVisible();
-  await follow(page, `${base}/safe`);
+  await page.goto(`${base}/safe`);
+  await ready(page);
   await bar.getByRole('button', { name: 'End it: Gear oil draining' }).click();
   await expect(bar.getByRole('timer')).toHaveCount(1);
   await page.getByRole('button', { name: 'Undo' }).isVisible();

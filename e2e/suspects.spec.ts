@@ -23,7 +23,8 @@ test('six cylinders: the gasket with its reasons, the check that pays most, and 
   await expect(now).toContainText(/Waits for head gasket \(expected/);
   await now.getByRole('link', { name: 'Lift the head and renew the gasket' }).click();
   await expect(page).toHaveURL(new RegExp(`${base}/jobs#job-head-gasket$`));
-  await follow(page, `${base}/compression`);
+  await page.goto(`${base}/compression`);
+  await ready(page);
   await expect(page.getByRole('region', { name: 'Suspects' })).toContainText('Head gasket between cylinders 3 and 5');
 });
 
@@ -33,7 +34,8 @@ test('a gauge that is doubted is measured again before anything is believed', as
   await expect(page.getByRole('region', { name: 'Now' })).toContainText(
     'Repeat with the valve at the plug end before believing it'
   );
-  await follow(page, `${base}/suspects`);
+  await page.goto(`${base}/suspects`);
+  await ready(page);
   await expect(page.getByText('Not known enough yet.')).toBeVisible();
 });
 
@@ -80,7 +82,8 @@ test('a decision is recorded with its reason and its date, and money may be miss
   const taken = page.getByRole('listitem').filter({ hasText: 'Nobody asks for it back.' });
   await expect(taken).toContainText('Keep for parts');
   await expect(taken).toContainText('“Keep it.”');
-  await follow(page, `${base}/record`);
+  await page.goto(`${base}/record`);
+  await ready(page);
   await expect(page.getByText('Nobody asks for it back.')).toBeVisible();
 });
 

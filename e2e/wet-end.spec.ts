@@ -11,7 +11,8 @@ async function freeToRun(page: Page, base: string): Promise<void> {
   await follow(page, `${base}/cooling`);
   await page.getByRole('group', { name: 'Water for running' }).getByText('test tank').click();
   await saved(page);
-  await follow(page, `${base}/run`);
+  await page.goto(`${base}/run`);
+  await ready(page);
 }
 
 async function temperatures(page: Page, celsius: readonly number[], every = '00:30'): Promise<void> {
@@ -49,7 +50,8 @@ test('a first run by a fake clock: weak stream and a rising fit lead to stop, wi
   await page.getByRole('button', { name: 'temperature', exact: true }).click();
   await expect(page.getByText(/Stopped early because of temperature: find the cause/).first()).toBeVisible();
   await saved(page);
-  await follow(page, `${base}/cooling`);
+  await page.goto(`${base}/cooling`);
+  await ready(page);
   await expect(page.getByText(/weak and the temperature still climbs: stop it|and it runs hot/).first()).toBeVisible();
 });
 
@@ -79,7 +81,8 @@ test('a run outlives a reload; weak stream at a normal temperature is the outlet
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await page.getByRole('button', { name: 'It ran and settled; stopped on purpose' }).click();
   await saved(page);
-  await follow(page, `${base}/cooling`);
+  await page.goto(`${base}/cooling`);
+  await ready(page);
   await expect(
     page.getByText(/points to the outlet or its line, not to the pump.*does not clear the pump/).first()
   ).toBeVisible();
@@ -151,7 +154,8 @@ test('drowned: steps in their order, passes counted, put to sleep for the night 
   for (const label of ['DO NOT CRANK', 'OIL IN BORES', 'NO OIL'])
     await expect(page.getByRole('region', { name: label })).toBeVisible();
   await noViolations(page);
-  await follow(page, `${base}/run`);
+  await page.goto(`${base}/run`);
+  await ready(page);
   await expect(page.getByRole('button', { name: /start the clock/ })).toBeDisabled();
 });
 
@@ -208,7 +212,8 @@ test('cooling and gear: vanes tapped on the drawing, a bucket timed, bubbles on 
   await page.getByLabel('In seconds').fill('64');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByText('The stream gives 0.75 L/min.', { exact: false }).first()).toBeVisible();
-  await follow(page, `${base}/gear`);
+  await page.goto(`${base}/gear`);
+  await ready(page);
   await page.getByRole('button', { name: 'creamy' }).click();
   await expect(page.getByText(/Water in the gear oil/).first()).toBeVisible();
   await page.getByText('drained, before oil goes in').click();

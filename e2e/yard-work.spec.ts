@@ -38,11 +38,13 @@ test('ten parts off, nine refitted: the signature is refused with the missing on
         .click();
   await expect(page.getByText('9 of 10 back')).toBeVisible();
   await saved(page);
-  await follow(page, `${base}/ready`);
+  await page.goto(`${base}/ready`);
+  await ready(page);
   const gate = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Tray' }) });
   await expect(gate).toContainText('Still on the tray: Leg bolt 7, M8 × 40 mm, hole 7.');
   await expect(page.getByRole('button', { name: 'Sign: ready for service' })).toBeDisabled();
-  await follow(page, `${base}/tray`);
+  await page.goto(`${base}/tray`);
+  await ready(page);
   await page.getByRole('article', { name: 'Leg bolt 7' }).getByRole('button', { name: 'Refitted' }).click();
   await expect(page.getByText('10 of 10 back')).toBeVisible();
   await page.reload();
@@ -216,7 +218,8 @@ test('work done late is looked over by another pair of eyes before the engine go
   await card.getByRole('button', { name: 'Looked over' }).click();
   await expect(card.getByText(/looked over by the same eyes the same day/)).toBeVisible();
   await saved(page);
-  await follow(page, `${base}/ready`);
+  await page.goto(`${base}/ready`);
+  await ready(page);
   await expect(page.getByText('A second look').first()).toBeVisible();
   await expect(page.getByText(/looked over by the same eyes the same day/).first()).toBeVisible();
   await prefer(page, { who: 'Bo' });

@@ -120,9 +120,27 @@ export class Concluding {
   }
 }
 
+/** What a hand does before it enters anything. */
+const handMoves = ['pointerdown', 'focusin', 'keydown'] as const;
+
+/** Calls `then` at the first move of a hand on the page; ended by the function that it gives back. */
+function atFirstHand(then: () => void): () => void {
+  const end = (): void => {
+    for (const move of handMoves) window.removeEventListener(move, first, true);
+  };
+  const first = (): void => {
+    end();
+    then();
+  };
+  for (const move of handMoves) window.addEventListener(move, first, { capture: true, passive: true });
+  return end;
+}
+
 /**
  * Keeps a session judged while a component shows it; called as the component is made. The page came with what the server
- * concluded, so that nothing is judged before something changes; `ahead` has the worker there before that.
+ * concluded, so that nothing is judged before something changes. With `ahead` the worker is there before that: from the
+ * first touch, focus or key on, or where the fit that it asks for is shown. A page that is only read starts none: loading
+ * the rules costs more than all the rest of opening a page.
  */
 export function concludeBeside(session: () => Session, ahead = true): void {
   let concluding: Concluding | undefined;
@@ -142,8 +160,10 @@ export function concludeBeside(session: () => Session, ahead = true): void {
   });
   $effect(() => {
     if (!ahead) return;
+    const warm = (): void => void concluding?.warm();
+    if (!session().leaks.shown) return atFirstHand(warm);
     // A moment after the page is there: what it first shows is judged already.
-    const soon = setTimeout(() => void concluding?.warm(), 400);
+    const soon = setTimeout(warm, 400);
     return () => clearTimeout(soon);
   });
   $effect(() => () => concluding?.end());

@@ -10,6 +10,8 @@ export class LeakFitting {
   fit: LeakFit | undefined = $state.raw();
   /** The task the fit belongs to. */
   task: LeakTask | undefined = $state.raw();
+  /** Somebody looks at it: it is made before anything is entered. */
+  shown = $state(false);
   private worker: Worker | undefined;
   private remote: Remote<CompressionWorker> | undefined;
   private key = '';

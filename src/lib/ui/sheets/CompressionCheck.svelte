@@ -12,6 +12,11 @@
   /** Compression: the sheet with the gauge in hand and the fit that a worker makes. */
   let { instruments, references }: SheetProps = $props();
   const session = useSession();
+  $effect(() => {
+    const { leaks } = session;
+    leaks.shown = true;
+    return () => (leaks.shown = false);
+  });
   const gauge = new GaugeInHand(() => gaugesOf(instruments));
   const record = { conditions: () => session.conditionsOf('compression'), instrument: () => gauge.instrument };
   const count = $derived(cylinderCount(session.survey.engine.profile) ?? 1);

@@ -36,6 +36,7 @@ const againWhenDry = (
     return dryAfterStart(c)?.dry ? !readSince(c, items) : look('', items, minutes).open(c, f);
   }
 });
+const sparkEverywhere = look('Spark, every cylinder', ['spark.result'], 6);
 const sparksEverywhere = (c: Context): boolean =>
   cylindersOf(c).every((k) => c.record.value('spark.result', k) === 'good');
 const plugsDone = (c: Context) => {
@@ -59,7 +60,8 @@ const on = (fits: (c: Context) => boolean, r: AskRule): AskRule => ({ ...r, open
 /** What a start that failed asks for, by how the plugs came out of it; mended where it lies, it is tried again first. C: common practice. */
 export const failedAsks: readonly AskRule[] = untilFound(
   ...[
-    look('Spark, every cylinder', ['spark.result'], 6),
+    // Plugs that came out dry ask for fuel first.
+    on((c) => !dryAfterStart(c)?.dry, sparkEverywhere),
     // As they are after the start that failed: what was read before it tells nothing of that.
     look('Plugs out: wet or dry', ['plugs.read'], 8, { open: (c) => dryAfterStart(c) === undefined }),
     // Dry plugs: fuel does not get there. Wet ones: too much of it, or fuel that does not burn.
@@ -77,6 +79,7 @@ export const failedAsks: readonly AskRule[] = untilFound(
       look('Injectors, heard one by one while it is cranked', ['fuel.injectors'], 5, { needs: 'crank' })
     ),
     look('Fuel into a clear jar', ['fuel.jar'], 4),
+    sparkEverywhere,
     on(carburetted, look('Move choke and primer by hand', ['fuel.choke'], 3)),
     // Wet through it does not fire at all: dried or renewed, it is tried again.
     whenWet({ ...job('plugs'), open: (c, f) => !plugsDone(c) && job('plugs').open(c, f) }),

@@ -4,6 +4,7 @@ import type { Context } from '../findings/context.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
 import { jobs, type JobId } from '../jobs/register.ts';
 import { allItems, stationOf, type ItemId, type StationId } from '../stations/items.ts';
+import { dryAfterStart } from '../stations/plugs/analyse.ts';
 import { stationIds } from '../stations/register.ts';
 import { causeStations } from '../stations/run/symptoms.ts';
 import { unmendedKinds } from '../stations/unmended.ts';
@@ -109,6 +110,8 @@ export function asksOf(c: Context, found: readonly Finding[]): Ask[] {
 /** Kinds of finding that raise work. */
 /** Found while it was dead and hot: what is still to be told of it is which part. */
 const FAILS_WARM: ReadonlySet<string> = new Set(['spark.fails-warm', 'spark.fails-warm-all']);
+/** What is wrong with the fuel itself, which comes all the same. */
+const FUEL_ITSELF: ReadonlySet<string> = new Set(['fuel.age', 'fuel.left-old', 'fuel.jar', 'fuel.mix']);
 const raising = new Set(jobs.flatMap((j) => (j.raisedBy ?? []).map((r) => (typeof r === 'string' ? r : r.id))));
 
 /**
@@ -127,10 +130,13 @@ function causeFound(
   const start = kind === 'look' && (shown === 'run.failed' || shown === 'run.died');
   if (!looks && !start && !items?.includes('run.cause')) return false;
   const stations = causeStations(c, shown);
+  // Plugs that came out dry say that no fuel came: what it is made of, or a spark, is not why.
+  const dry = shown === 'run.failed' && dryAfterStart(c)?.dry === true;
   // Whether or not that asks for its work by itself.
   const atFault = (f: Finding): boolean =>
     f.condition === 'fault' &&
     stations.includes(f.station) &&
+    !(dry && (f.station !== 'fuel' || FUEL_ITSELF.has(kindOf(f.id)))) &&
     (raising.has(kindOf(f.id)) || (shown === 'run.died' && FAILS_WARM.has(kindOf(f.id))));
   if (start) return found.some(atFault);
   return asked

@@ -135,8 +135,22 @@ describe('the pump is put back, and nothing comes', () => {
         entered: 'renewed, and the drill test brings nothing',
         by: (b) => b.done('pump').read('cooling.drill', 'nothing'),
         finds: ['cooling.drill:fault'],
-        jobs: ['leg-water'],
+        notJobs: ['leg-water'],
+        now: /^Pump open again: key and bush, how its vanes lie, tube in its grommet/,
         notNow: /impeller set or torn/
+      },
+      {
+        entered: 'all of it looks right: the test once more, before anything is mended',
+        by: (b) => b.read('cooling.bush', 'good').read('cooling.set', 2).read('cooling.tube', 'seated'),
+        notJobs: ['leg-water'],
+        now: /^Drill test again/
+      },
+      {
+        entered: 'nothing once more: the water way',
+        by: (b) => b.read('cooling.drill', 'nothing'),
+        finds: ['cooling.drill-in-vain:fault'],
+        jobs: ['leg-water'],
+        now: /^Mend the water way in the leg/
       },
       {
         entered: 'it was turned backward: the vanes, and not the key',

@@ -2,6 +2,7 @@ import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt, latestInstant } from '../units/instant.ts';
 import { ranDry } from '../stations/cooling/pump.ts';
+import { leftOfDrill } from '../stations/cooling/drill.ts';
 import { passages } from '../stations/cooling/passages.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
 import { hotOnMuffs, muffsTried, noneSincePump, poorSincePump } from '../stations/cooling/supply.ts';
@@ -250,12 +251,21 @@ export const coolingAsks: Asks = {
         return drill?.value === 'backward' && !askedAfter(c, ['cooling.set'], drill.at);
       }
     }),
-    job('leg-water', { only: ['fault'] }),
+    // Four parts can be why: the one that is it is seen before any is mended.
+    look('Pump open again: key and bush, how its vanes lie, tube in its grommet', ['cooling.bush'], 20, {
+      items: leftOfDrill,
+      open: (c) => leftOfDrill(c).length > 0
+    }),
+    repeat('Drill test again: its foot well under water, turned the engine’s way', 'cooling', 5, {
+      items: ['cooling.drill'],
+      only: ['fault']
+    }),
     goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, {
       only: ['watch'],
       items: ['cooling.assembled']
     })
   ],
+  'cooling.drill-in-vain': [job('leg-water')],
   'cooling.screen': [job('screen', { only: ['fault'] })],
   'cooling.strainer': [job('strainer')],
   'cooling.passages': [job('descale', { only: ['fault'] })],

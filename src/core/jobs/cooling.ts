@@ -141,7 +141,7 @@ export const cooling = {
   },
   'leg-water': {
     title: 'Mend the water way in the leg',
-    raisedBy: ['cooling.tube', 'cooling.cover', only('cooling.drill', 'fault'), 'cooling.key'],
+    raisedBy: ['cooling.tube', 'cooling.cover', 'cooling.drill-in-vain', 'cooling.key'],
     how: 'Leg down. Tube into its grommet, cover and key as found; turned in the engine’s direction; drill test before it goes up, shift checked after.',
     tools: ['spanners', 'soft mallet', 'eye guard'],
     parts: ['grommet, seal cover, key or impeller as found'],

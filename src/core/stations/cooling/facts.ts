@@ -65,6 +65,8 @@ export interface CoolingFacts {
   passages: Passages;
   'drill-backward': Assembly;
   'drill-nothing': Assembly;
+  /** Nothing came once more after everything that could be why was looked at. */
+  'drill-in-vain': Assembly;
   'drill-pumps': Assembly;
   'bucket-alone': Flow;
   bucket: Flow & { readonly verdict: 'less' | 'more' | 'alike' };

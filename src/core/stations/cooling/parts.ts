@@ -2,6 +2,7 @@ import { ofThisPart } from '../../findings/renewed.ts';
 import type { Context } from '../../findings/context.ts';
 import { chosenSchool, school } from '../../house-rules/rules.ts';
 import { isAfter } from '../../units/instant.ts';
+import { drilledInVain } from './drill.ts';
 import type { CoolingFact } from './facts.ts';
 import { ranWellAfter } from '../../findings/ran.ts';
 import { runsOf } from '../run/runs.ts';
@@ -79,7 +80,12 @@ function assembly(c: Context): CoolingFact[] {
   const built = c.record.value('cooling.assembled');
   const values = { built };
   if (drill === 'backward') return [{ kind: 'drill-backward', id: 'drill', condition: 'fault', values }];
-  if (drill === 'nothing') return [{ kind: 'drill-nothing', id: 'drill', condition: 'fault', values }];
+  if (drill === 'nothing')
+    return [
+      drilledInVain(c)
+        ? { kind: 'drill-in-vain', condition: 'fault', values }
+        : { kind: 'drill-nothing', id: 'drill', condition: 'fault', values }
+    ];
   if (drill !== 'pumps') return [];
   return [{ kind: 'drill-pumps', id: 'drill', condition: built === 'yes' ? 'sound' : 'watch', values }];
 }

@@ -110,6 +110,7 @@ const examples: Examples<CoolingFacts> = {
   ),
   'drill-backward': [{ kind: 'drill-backward', condition: fault, values: { built: undefined } }],
   'drill-nothing': [{ kind: 'drill-nothing', condition: fault, values: { built: 'no' } }],
+  'drill-in-vain': [{ kind: 'drill-in-vain', condition: fault, values: { built: 'yes' } }],
   'drill-pumps': ['yes', undefined].map((built) => ({ kind: 'drill-pumps', condition: sound, values: { built } })),
   'bucket-alone': [{ kind: 'bucket-alone', condition: doubt, values: { means: [3e-5] } }],
   bucket: (['less', 'more', 'alike'] as const).map((verdict) => ({

@@ -242,7 +242,12 @@ export const words: WordsOf<CoolingFacts, CoolingBasis> = {
   }),
   'drill-nothing': ({ values }, basis) => ({
     found: 'Nothing comes in the drill test: key, bush, tube grommet, or the vanes lie the wrong way.',
-    advice: 'Before the leg goes up.',
+    advice: 'Open it and see which, before the leg goes up.',
+    because: drillBecause(values, basis)
+  }),
+  'drill-in-vain': ({ values }, basis) => ({
+    found: 'Nothing comes in the drill test once more, though key, bush, vanes and tube were looked at.',
+    advice: 'The water way of the leg, from the screens to the top of the tube.',
     because: drillBecause(values, basis)
   }),
   'drill-pumps': ({ values }, basis) => ({

@@ -59,6 +59,7 @@ export interface Decision {
 /** What would have to be otherwise for another choice: each wide suspect settled either way, and money. */
 function changesOf(s: State, now: OptionId, seed: number): string[] {
   const { money } = s.w;
+  const few = Math.max(FEW, s.draws.costs.length / 10);
   const out: string[] = [];
   const wide = s.jobs
     .flatMap((job) => job.works)
@@ -71,7 +72,7 @@ function changesOf(s: State, now: OptionId, seed: number): string[] {
         ...job,
         works: job.works.map((y) => (y === x ? { ...y, probability: there ? 1 : 0 } : y))
       }));
-      const draws = drawCosts(jobs, money.rate, 2000, seed);
+      const draws = drawCosts(jobs, money.rate, few, seed);
       const state = { ...s, jobs, draws, before: [], next: undefined, turning: undefined };
       const then = choose(state, optionViews(state)).id;
       // A dear one found sends a repair to a specialist; what is given up or held stays so.
@@ -88,6 +89,8 @@ function changesOf(s: State, now: OptionId, seed: number): string[] {
     out.push(`With ${cr(quantile(s.draws.costs, 0.9))} from here on nine in ten would stay under it.`);
   return [...new Set(out)].slice(0, 4);
 }
+/** What would change a choice is drawn a tenth as often, and so often at the least. */
+const FEW = 200;
 /** Moves that are looks. */
 const LOOKS: ReadonlySet<string> = new Set(['look', 'repeat', 'continue']);
 /** Chance from which a look may turn the decision (M). */

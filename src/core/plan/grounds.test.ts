@@ -30,12 +30,14 @@ const low: Ask = { kind: 'repeat', finding: { id: 'compression.low.2', station: 
 const grounds = (more: Partial<SuspectView>, asks: readonly Ask[] = []): boolean => established(suspect(more), asks);
 const dear: JobId = 'valves';
 const cheap: JobId = 'lead';
+const free: JobId = 'fuel-open';
 
 describe('a suspect is ground for its job', () => {
-  it('the two jobs of this table are what it takes them for', () => {
+  it('the jobs of this table are what it takes them for', () => {
     expect(jobOf(dear).minutes).toBeGreaterThan(DEAR);
     expect(jobOf(cheap).minutes).toBeLessThanOrEqual(DEAR);
     expect(jobOf(cheap).parts?.length).toBeGreaterThan(0);
+    expect(jobOf(free).parts).toBeUndefined();
   });
   it('not before something points to it, nor once it was mended, nor without a job', () => {
     expect(grounds({})).toBe(true);
@@ -64,11 +66,19 @@ describe('a suspect is ground for its job', () => {
     weight: of,
     strength: 'strongly'
   });
-  it('dear work stands on no measurement that is still to be repeated', () => {
+  it('dear work, and a part that is bought, stand on no measurement that is still to be repeated', () => {
     const evidence = [weight(2)];
     expect(grounds({ evidence }, [low])).toBe(false);
-    expect(grounds({ evidence, step: cheap }, [low])).toBe(true);
+    expect(grounds({ evidence, step: cheap }, [low])).toBe(false);
+    expect(grounds({ evidence, step: free }, [low])).toBe(true);
     expect(grounds({ evidence, probability: 0.99 }, [low])).toBe(true);
+  });
+  it('nor on a finding that says itself that it settles nothing, while the look that would is open', () => {
+    const evidence = [weight(2)];
+    const unsure = { ...low, kind: 'look', finding: { ...low.finding, condition: 'cannot-tell' } } as Ask;
+    expect(grounds({ evidence, step: cheap }, [unsure])).toBe(false);
+    expect(grounds({ evidence, step: cheap }, [{ ...unsure, late: 'release' }])).toBe(true);
+    expect(grounds({ evidence, step: cheap }, [{ ...unsure, kind: 'job' }])).toBe(true);
   });
   it('another kind of question, or of another check, or what it does not explain, doubts nothing of it', () => {
     const evidence = [weight(2)];

@@ -232,7 +232,8 @@ export const sparkSigns: readonly SignKind[] = [
     present: 'the charge coil is outside its figure',
     absent: 'the charge coil is within its figure',
     leak: 0.01,
-    reads: [{ item: 'spark.chargeTest', present: ['outside'] }]
+    reads: [{ item: 'spark.chargeTest', present: ['outside'] }],
+    findings: ['spark.part-charge']
   },
   {
     id: 'trigger-dead',
@@ -240,7 +241,8 @@ export const sparkSigns: readonly SignKind[] = [
     present: 'the trigger is outside its figure',
     absent: 'the trigger is within its figure',
     leak: 0.01,
-    reads: [{ item: 'spark.triggerTest', present: ['outside'] }]
+    reads: [{ item: 'spark.triggerTest', present: ['outside'] }],
+    findings: ['spark.part-trigger']
   },
   {
     id: 'pack-helps',

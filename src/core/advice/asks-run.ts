@@ -9,6 +9,7 @@ import { cylindersOf } from '../findings/context.ts';
 import { byTime, isAfter, latestAt, type Instant } from '../units/instant.ts';
 import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
 import { runsOf } from '../stations/run/runs.ts';
+import { warmingOf } from '../stations/run/warming.ts';
 import { judgedBy } from '../findings/limit.ts';
 import { ownLimits } from '../engine/limits.ts';
 import { plugAfterRun, plugsAfterRun } from '../findings/plug-after-run.ts';
@@ -99,8 +100,13 @@ const plugAfter: AskRule = {
     return !read && !mendedAfter(c.survey, ran, [RUN_AGAIN]) && look('', ['run.plugAfter'], 3).open(c, f);
   }
 };
+/** With no water on its plugs it is oil that is looked for, and the same air tells where from. */
+const jacketTitle = (c: Context): string =>
+  plugAfterRun(c) === 'dry'
+    ? 'Leak-down of every cylinder: where its oil comes from, the jacket watched besides'
+    : 'Leak-down, the water jacket watched';
 /** Water that got in while it ran: a leak-down that was tight before it says nothing of that. With nothing mended since, one is enough. */
-const jacket: AskRule = look('Leak-down, the water jacket watched', ['compression.leakdown'], 12, {
+const jacket: AskRule = look(jacketTitle, ['compression.leakdown'], 12, {
   open: (c) => {
     const wets = plugsAfterRun(c).filter((r) => r.value === 'wet');
     const smoked = c.record.all('run.smoke').filter((r) => r.value === 'keeps');
@@ -161,6 +167,8 @@ const howItRan: AskRule = look('Say how it ran before it was stopped', ['run.idl
     const run = runsOf(c).at(-1);
     const hot = judgedBy(c, 'cooling.hot', ownLimits.headHot).value;
     if (run?.streams.at(-1)?.value === 'none' || (run?.hottest?.temperature ?? 0) >= hot) return false;
+    // So is a head on its way past it.
+    if (run && warmingOf(c, run)?.state === 'will-pass') return false;
     return !SHOWS.some((what) => c.record.all(what).some((r) => isAfter(r.at, began) && !SHOWS_NOTHING.has(r.value)));
   }
 });

@@ -194,12 +194,28 @@ const spun = [
   'run.event',
   'run.outcome'
 ] as const;
+/** What is seen of an engine while it runs, or of a plug after that. */
+const running = [
+  'run.drop',
+  'run.idles',
+  'run.idle',
+  'run.second',
+  'run.rpm',
+  'run.temperature',
+  'run.stream',
+  'run.smoke',
+  'run.exhaust',
+  'run.gears',
+  'run.plugAfter',
+  'run.longRun'
+] as const;
 
 /** The house's school on oil before the first spin. */
 function dryBores(c: Context, years: number): PlugFact[] {
   const rule = school(c.rules, 'boreOil');
   const soaked = lastSoak(c) !== '';
   if (rule === 'never' || soaked || boreOil(c) !== undefined || spun.some((item) => c.record.last(item))) return [];
+  if (running.some((item) => c.record.all(item).some((r) => r.value !== 'unknown'))) return [];
   // Water comes out before oil goes in.
   if (waterIn(c).length || waterComes(c)) return [];
   const always = rule === 'always';

@@ -138,11 +138,11 @@ function shownIn(c: Context, { outcome, lamp, smoke, leaks }: RunBasis): RunFact
   }
   if (smoke === 'keeps') {
     const rich = smokesOfItsOil(c);
-    const wet = plugAfterRun(c) === 'wet';
+    const plugs = plugAfterRun(c);
     found.push({
       kind: 'smoke',
       condition: 'fault',
-      values: { ...(rich ? { rich } : {}), ...(wet ? { wet: true as const } : {}) }
+      values: { ...(rich ? { rich } : {}), ...(plugs ? { plugs } : {}) }
     });
   }
   if (leaks && leaks !== 'none') {

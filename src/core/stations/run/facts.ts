@@ -68,8 +68,8 @@ export interface RunFacts {
   'stopped-shown': { readonly place: boolean };
   /** `worked`: what it tells was worked on since. */
   lamp: { readonly notHeat?: 'too-soon' | 'cool'; readonly worked?: true };
-  /** `rich`: the mixture in use smokes by itself, fuel to a part of oil, and what is asked. `wet`: water was on a plug. */
-  smoke: { readonly rich?: { readonly mix: number; readonly asked: number }; readonly wet?: true };
+  /** `rich`: the mixture in use smokes by itself, fuel to a part of oil, and what is asked. `plugs`: whether water was on one after the run. */
+  smoke: { readonly rich?: { readonly mix: number; readonly asked: number }; readonly plugs?: 'wet' | 'dry' };
   /** `placed`: where it comes from is known; `mended`: work was done there since. */
   leaks: { readonly what: string; readonly mended?: true; readonly placed?: true };
   'leak-at': LeakPlace;

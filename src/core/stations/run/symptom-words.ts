@@ -67,15 +67,20 @@ export const lapsedWords: Readonly<Record<LapsedId, { readonly is: (was: string)
   };
 
 /** Of smoke that keeps coming: what gets in, or the oil that it was mixed with. */
-export const smokeWords = ({ rich, wet }: RunFacts['smoke']): { readonly found: string; readonly advice: string } =>
+export const smokeWords = ({ rich, plugs }: RunFacts['smoke']): { readonly found: string; readonly advice: string } =>
   rich
     ? {
         found: `Smoke that keeps coming, on a mixture of ${Math.round(rich.mix)}:1 where ${Math.round(rich.asked)}:1 is asked: so much oil smokes by itself.`,
         advice: 'The mixture right, then the same run again; what smokes then is water or oil that gets in.'
       }
-    : wet
+    : plugs === 'wet'
       ? {
           found: 'Smoke that keeps coming, and water on a plug: it is steam.',
           advice: 'Leak-down, the jacket watched.'
         }
-      : { found: 'Smoke that keeps coming: water or oil is getting in.', advice: 'Look at the plugs after running.' };
+      : plugs === 'dry'
+        ? {
+            found: 'Smoke that keeps coming, and no water on its plugs: more likely oil than water.',
+            advice: 'How much oil it gets first, then where else it comes from.'
+          }
+        : { found: 'Smoke that keeps coming: water or oil is getting in.', advice: 'Look at the plugs after running.' };

@@ -107,7 +107,7 @@ const examples: Examples<RunFacts> = {
       values
     })
   ),
-  smoke: [{}, { wet: true as const }, { rich: { mix: 35, asked: 50 } }].map((values) => ({
+  smoke: [{}, { plugs: 'wet' as const }, { plugs: 'dry' as const }, { rich: { mix: 35, asked: 50 } }].map((values) => ({
     kind: 'smoke',
     condition: fault,
     values

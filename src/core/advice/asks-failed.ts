@@ -79,7 +79,7 @@ export const failedAsks: readonly AskRule[] = untilFound(
       look('Injectors, heard one by one while it is cranked', ['fuel.injectors'], 5, { needs: 'crank' })
     ),
     look('Fuel into a clear jar', ['fuel.jar'], 4),
-    sparkEverywhere,
+    on((c) => dryAfterStart(c)?.dry === true, sparkEverywhere),
     on(carburetted, look('Move choke and primer by hand', ['fuel.choke'], 3)),
     // Wet through it does not fire at all: dried or renewed, it is tried again.
     whenWet({ ...job('plugs'), open: (c, f) => !plugsDone(c) && job('plugs').open(c, f) }),

@@ -26,6 +26,7 @@ export const injectionAsks: Asks = {
     }),
     repeat('Rail pressure again, cranking on a charged battery', 'fuel', 5, {
       items: ['fuel.rail'],
+      needs: 'crank',
       only: ['cannot-tell'],
       open: (c) => ['close', 'weak-battery'].includes(String(railPressure(c)?.verdict))
     }),

@@ -1,4 +1,5 @@
 import type { Conditions } from '../record/reading.ts';
+import { actionOf } from '../holds/against.ts';
 import type { Action } from '../holds/hold.ts';
 import type { Context } from '../findings/context.ts';
 import { kindOf, type Finding } from '../findings/finding.ts';
@@ -162,6 +163,8 @@ function askedBy(c: Context, finding: Finding): Ask[] {
     const items = typeof r.items === 'function' ? r.items(c, finding) : r.items;
     // What this engine does not have is not looked at.
     if (items?.length && !items.some((i) => allItems[i].when?.(c.survey.engine.profile) ?? true)) continue;
+    // What is cranked for is cranked for under any name: a hold against it holds.
+    const needs = r.needs ?? items?.map((i) => actionOf(i)).find((act) => act !== undefined);
     const from = r.from?.(c);
     const by = out[0] ? undefined : r.by?.(c);
     out.push({
@@ -173,7 +176,7 @@ function askedBy(c: Context, finding: Finding): Ask[] {
       minutes: typeof r.minutes === 'number' ? r.minutes : r.minutes(c, finding),
       ...(items ? { items } : {}),
       ...(r.conditions ? { conditions: r.conditions } : {}),
-      ...(r.needs ? { needs: r.needs } : {}),
+      ...(needs ? { needs } : {}),
       ...(r.job ? { job: r.job } : {}),
       ...(r.late ? { late: r.late } : {}),
       ...(r.doubts ? { doubts: true as const } : {}),

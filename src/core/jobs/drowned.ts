@@ -14,7 +14,7 @@ export const drowned = {
     consumables: ['fresh water'],
     minutes: 15,
     hazards: ['battery'],
-    proof: { station: 'safe', text: 'rinsed recorded' },
+    proof: { station: 'safe', text: 'rinsed recorded', reads: ['safe.rinsed'] },
     after: ['safe'],
     uses: ['hose'],
     dirty: true,

@@ -13,7 +13,16 @@ const finding = (id: string, more: Partial<Finding> = {}): Finding =>
   ({ id, station: id.split('.')[0], condition: 'fault', sentence: `${id}.`, ...more }) as unknown as Finding;
 const step = (id: JobId, more: Partial<Step> = {}): Step => {
   const { title, proof } = jobOf(id);
-  return { id, title, proof, state: 'done', markedAt: '2026-05-02T08:01:00.000Z', cylinders: [1], ...more } as Step;
+  return {
+    id,
+    title,
+    proof,
+    state: 'done',
+    markedAt: '2026-05-02T08:01:00.000Z',
+    follows: [],
+    cylinders: [1],
+    ...more
+  } as unknown as Step;
 };
 const ask = (more: Partial<Ask> = {}): Ask => ({
   finding: finding('spark.none.1'),
@@ -120,6 +129,18 @@ describe('work that is done and not proved', () => {
     expect(asked({ asks: [ask({ ...turn, kind: 'look' })] }, false)).toBe(true);
     expect(asked({ asks: [ask({ ...turn, finding: finding('turn.stiff') })] }, false)).toBe(true);
     expect(asked({ asks: [ask({ kind: 'repeat', finding: finding('spark.gap.1') })] }, false)).toBe(true);
+  });
+  it('work that lies under it at the same check is done before it is proved', () => {
+    const under = (more: Partial<Step> = {}) =>
+      proofs({ steps: [step('lead', { follows: ['ground'] }), step('ground', { state: 'open', ...more })] }, false)[0]!;
+    expect(under()).toMatchObject({ waits: 'First: clean and tighten the engine ground.', class: 8 });
+    for (const more of [
+      { by: 'at the next haul-out' },
+      { failed: 'sign' as const },
+      { state: 'proved' as const },
+      { proof: jobOf('bulb').proof }
+    ])
+      expect(under(more).waits).toBeUndefined();
   });
   it('something else that is open at its check is mended first', () => {
     const other = (more: Partial<Step> = {}): Step => step('coil', { state: 'open', ...more });

@@ -13,6 +13,7 @@ import { mendedAfter, RUN_AGAIN } from '../jobs/work.ts';
 import { drowned } from '../record/drowned.ts';
 import { runningWaits, sayLeft } from '../record/wait.ts';
 import { causeAt, showsAgain } from '../stations/run/symptoms.ts';
+import type { StationId } from '../stations/items.ts';
 import { stations } from '../stations/register.ts';
 import { isAfter } from '../units/instant.ts';
 import type { Move } from './move.ts';
@@ -56,6 +57,10 @@ const raises = (job: string, f: Finding): boolean => isJobId(job) && raisers(job
 /** The same, or what says that it failed. */
 const concerns = (job: string, f: Finding): boolean =>
   raises(job, f) || (isJobId(job) && (jobOf(job).spoiledBy?.includes(f.id) ?? false));
+
+/** Work that is open and changes what is read at a check; not a look that is written as a job. */
+const mendsAt = (s: Step, station: StationId): boolean =>
+  s.state === 'open' && !s.by && !s.failed && s.proof.station === station && !(isJobId(s.id) && jobOf(s.id).finds);
 
 /** 3: waits that are over, work that is done and not proved. */
 export function begun({ context: c, steps, findings, holds }: Position, asks: readonly Ask[]): Move[] {
@@ -104,12 +109,15 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
       if (since && !more && asks.some((a) => a.kind === 'continue' && a.station === station)) return [];
       // A doubt about what proves it says itself which reading comes first: turned by hand, before it is cranked.
       if (asks.some((a) => a.kind === 'repeat' && a.finding.station === station && a.station !== station)) return [];
+      // What it would be proved with is changed first: a clean carburettor is not filled with the fuel that gummed it.
+      const beneath = steps.find((x) => s.follows.includes(x.id) && mendsAt(x, s.proof.station));
+      const first = more || beneath;
       const lone = station === s.proof.station && s.proof.reads?.length === 1 ? s.proof.reads[0]! : undefined;
       return [
         {
           kind: 'repeat',
           // With nothing that would change it, the same reading once more comes last.
-          class: more ? 8 : against ? 9 : 3,
+          class: first ? 8 : against ? 9 : 3,
           id: `proof:${s.id}`,
           title: `Prove it: ${station === s.proof.station && !s.own ? s.proof.text : `${stations[station].title.toLowerCase()} again`}`,
           station,
@@ -117,7 +125,7 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
           ...(lone ? { items: [lone] } : {}),
           minutes: lone ? Math.min(ONE_READING, stations[station].minutes) : stations[station].minutes,
           because: `“${s.title}” is done and not proved yet.`,
-          ...(more ? { waits: `First: ${more.title.charAt(0).toLowerCase()}${more.title.slice(1)}.` } : {})
+          ...(first ? { waits: `First: ${first.title.charAt(0).toLowerCase()}${first.title.slice(1)}.` } : {})
         }
       ];
     });

@@ -127,6 +127,17 @@ const hopeless: Move = {
 
 const readsWhat = (m: Move, a: Ask): boolean => a.kind !== 'job' && !!a.items?.some((i) => m.items?.includes(i));
 
+/** Work of the drowned engine's protocol, which is gone through step by step meanwhile. */
+const inProtocol = (m: Move, a: Ask): boolean =>
+  a.job !== undefined && traitsOf(a.job).phase === 'drowned' && m.id.startsWith('drowned:');
+
+/** Whether a step reads what proves a job. */
+const isProof = (m: Move, step: Move): boolean =>
+  m.id.startsWith('proof:') &&
+  m.job !== undefined &&
+  isJobId(m.job) &&
+  !!jobOf(m.job).proof.reads?.some((i) => step.items?.includes(i));
+
 /** 5: holds against cranking, where no look that a finding of that check asks for is the next step towards them. */
 const againstCranking = ({ holds, steps }: Position, asks: readonly Ask[]): Move[] =>
   fromHolds(
@@ -136,7 +147,9 @@ const againstCranking = ({ holds, steps }: Position, asks: readonly Ask[]): Move
     steps
   )
     .filter((m) => !holds.some((h) => m.id === `hold:${h.id}` && !h.blocks.includes('crank')))
-    .filter((m) => !asks.some((a) => (a.station === m.station || a.finding.station === m.station) && a.kind !== 'job'));
+    .filter((m) => !asks.some((a) => (a.station === m.station || a.finding.station === m.station) && a.kind !== 'job'))
+    // Begun at another check, it is the same thing in other words.
+    .filter((m) => !asks.some((a) => a.kind === 'continue' && readsWhat(m, a)));
 
 /** 8: what holds the start or the release, where no look that a finding asks for, and no danger, reads it already. */
 const againstStarting = ({ holds, steps }: Position, asks: readonly Ask[], danger: readonly Move[]): Move[] =>
@@ -160,7 +173,7 @@ function proving(started: readonly Move[]): (a: Ask) => boolean {
         : []
     )
   );
-  return (a) => a.kind === 'look' && !!a.items?.length && a.items.every((i) => items.has(i));
+  return (a) => (a.kind === 'look' || a.kind === 'continue') && !!a.items?.length && a.items.every((i) => items.has(i));
 }
 
 /** A look that is written as a job stands once: as the looks that it is made of, while those are asked for. */
@@ -188,7 +201,8 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
   const asks = asksOf(p.context, p.findings);
   const danger = dangers(p);
   const clock = clocks(p);
-  const started = begun(p, asks);
+  // What the protocol asks for next proves its job as well, and stands once.
+  const started = begun(p, asks).filter((m) => !clock.some((k) => isProof(m, k)));
   const proves = proving(started);
   const again = failed(p, 'sign', asks);
   const list = work(p);
@@ -216,7 +230,7 @@ export function candidates(p: Position, short: boolean, end: Move | undefined, w
     ...againstCranking(p, asks),
     ...asked(
       p,
-      asks.filter((a) => !clock.some((m) => readsWhat(m, a)) && !proves(a))
+      asks.filter((a) => !clock.some((m) => readsWhat(m, a) || inProtocol(m, a)) && !proves(a))
     ),
     // Behind what a finding of this very run asks for.
     ...(watch ? [watch] : []),

@@ -1,19 +1,17 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { linesOf } from './lines.ts';
-import { demoStages, drawn, type Snapshot } from './surveys.ts';
+import { demoStages, drawn } from './surveys.ts';
 
 /**
- * What is advised of a hundred surveys, as it was looked at and approved. A change that is meant shows here line by line:
- * read the difference, and write it with `npx vitest run test/approved -u`.
+ * What is advised of a hundred surveys, as it was looked at and approved. A change that is meant shows line by line: read
+ * the difference, then write it with `npx vitest run test/approved -u`.
  */
-const text = (list: readonly Snapshot[]): string =>
-  list.map(({ name, survey, now }) => [`== ${name}`, ...linesOf(survey, now), ''].join('\n')).join('\n');
-
-it('the advice on the demo engines, from intake on, is the approved one', async () => {
-  await expect(text(demoStages(4))).toMatchFileSnapshot('demo.txt');
-});
-
-it('the advice on drawn engines, looked at in no order, is the approved one', async () => {
-  const list = Array.from({ length: 60 }, (_, n) => drawn(n));
-  await expect(text(list)).toMatchFileSnapshot('drawn.txt');
+describe('the advice is the approved one', () => {
+  it.each(demoStages(4))('$name', ({ survey, now }) => {
+    expect(linesOf(survey, now).join('\n')).toMatchSnapshot();
+  });
+  it.each(Array.from({ length: 60 }, (_, n) => n))('drawn engine %i, looked at in no order', (n) => {
+    const { name, survey, now } = drawn(n);
+    expect([name, ...linesOf(survey, now)].join('\n')).toMatchSnapshot();
+  });
 });

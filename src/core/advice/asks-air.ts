@@ -1,7 +1,10 @@
-import { boreWork } from '../stations/compression/measure.ts';
-import { isAfter } from '../units/instant.ts';
 import { leakDown, taken } from './asks-compression.ts';
-import { at, job, look, repeat, type Asks } from './ask.ts';
+import { unnamed } from '../stations/compression/crankcase-unnamed.ts';
+import { at, job, look, repeat, type Asks, type AskRule } from './ask.ts';
+
+/** Air is let in with the piston held: nothing is cranked for it, though the check is made by cranking. */
+const uncranked = ({ needs: _cranks, ...still }: AskRule): AskRule => still;
+const airAgain = (...given: Parameters<typeof repeat>): AskRule => uncranked(repeat(...given));
 
 /** What air in a cylinder or its crankcase asks for, once it was followed. C: common practice. */
 export const airAsks: Asks = {
@@ -13,36 +16,32 @@ export const airAsks: Asks = {
     })
   ],
   'compression.leakdown-through': [
-    repeat((_, f) => `Leak-down${at(f)} again, piston held at top, the place watched`, 'compression', 8, {
+    airAgain((_, f) => `Leak-down${at(f)} again, piston held at top, the place watched`, 'compression', 8, {
       items: ['compression.leakdown'],
       open: (c, f) => c.record.all('compression.leakdown', { cylinder: f.cylinder! }).length < 2
     })
   ],
   'compression.leakdown-port': [
-    repeat((_, f) => `Leak-down${at(f)} again, piston exactly at top`, 'compression', 5, {
+    airAgain((_, f) => `Leak-down${at(f)} again, piston exactly at top`, 'compression', 5, {
       items: ['compression.leakdown']
     })
   ],
   'compression.leakdown-against': [
-    repeat((_, f) => `Leak-down${at(f)} again, piston at top of its compression stroke`, 'compression', 5, {
+    airAgain((_, f) => `Leak-down${at(f)} again, piston at top of its compression stroke`, 'compression', 5, {
       items: ['compression.leakdown']
     })
   ],
   'compression.leakdown-water': [job('water-in', { only: ['fault'] })],
   'compression.escape-unread': [leakDown],
   'compression.crankcase': [
-    repeat(
+    airAgain(
       (_, f) => `Crankcase under pressure again${at(f)}, soapy water over seal, reeds and joints`,
       'compression',
       10,
       {
         items: ['compression.crankcase'],
         // Under soap once and nothing named: what closes it is opened.
-        open: (c, f) =>
-          c.record.value('compression.crankcase', f.cylinder) === 'falls' &&
-          c.record
-            .all('compression.crankcase', f.cylinder === undefined ? {} : { cylinder: f.cylinder })
-            .filter((r) => !boreWork(c).some((w) => isAfter(w, r.at))).length < 2
+        open: (c, f) => f.cylinder !== undefined && unnamed(c).includes(f.cylinder)
       }
     ),
     job('crank-seal')

@@ -127,9 +127,13 @@ const setLinkage = [
   job('linkage', { open: (c, f) => !through(f) && !dragsCold(f) && job('linkage').open(c, f) })
 ];
 
+/** An engine that does not turn is asked for nothing else of the kind before that. */
+const beforeElse = (...list: readonly AskRule[]): readonly AskRule[] =>
+  list.map((r) => ({ ...r, first: true as const }));
+
 /** What turning by hand asks for, in the trade's order. C: common practice. */
 export const turnAsks: Asks = {
-  'turn.locked': [
+  'turn.locked': beforeElse(
     look('Plugs out: liquid locks it like rust', ['turn.plugs'], 8, {
       open: (c) => c.record.value('turn.plugs') !== 'out' && !asked(c, 'turn.plugs')
     }),
@@ -137,7 +141,7 @@ export const turnAsks: Asks = {
     lockTrial,
     afterSoak,
     job('soak', { open: (c, f) => lockTree(c)?.found?.id === 'head' && job('soak').open(c, f) })
-  ],
+  ),
   'turn.locked-liquid': [
     goOn('Plugs out, holes lowest: turn it again by hand', 'turn', 5, { items: ['turn.plugs', 'turn.result'] })
   ],
@@ -170,7 +174,7 @@ export const turnAsks: Asks = {
     look('Lower gear plug a crack open', ['gear.first'], 4),
     look('Gear oil out: look, magnet', ['gear.magnet', 'gear.look'], 15)
   ],
-  'turn.stiff': [plugsOut, easing, job('soak'), nextDay],
+  'turn.stiff': beforeElse(plugsOut, easing, job('soak'), nextDay),
   'turn.again': [nextDay],
   'turn.assembled': [repeat('Undo what was done last, then turn it again', 'turn', 10, { items: ['turn.assembled'] })],
   // It stands among the decisive checks, behind what makes it safe to put a hand there.

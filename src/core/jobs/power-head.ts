@@ -1,6 +1,7 @@
 import { plugsAfterRun } from '../findings/plug-after-run.ts';
 import { isAfter, latestAt } from '../units/instant.ts';
-import type { Context } from '../findings/context.ts';
+import { cylindersOf, type Context } from '../findings/context.ts';
+import { unnamed } from '../stations/compression/crankcase-unnamed.ts';
 import { beltJumped } from '../stations/turn/belt.ts';
 import { only, type JobRule } from './job.ts';
 
@@ -9,6 +10,9 @@ const needleOfBefore = (c: Context): boolean => {
   const read = latestAt([...c.record.all('compression.pressure'), ...c.record.all('compression.pulls')]);
   return c.worked('compression').some((at) => isAfter(at, read));
 };
+
+const crankcaseOf = (c: Context, cylinder: number): string | undefined =>
+  c.record.value('compression.crankcase', cylinder) as string | undefined;
 
 /** Compression, valves, gaskets and seals of the power head. */
 export const powerHead = {
@@ -206,6 +210,12 @@ export const powerHead = {
   'crank-seal': {
     title: 'Reed block or crank seal',
     raisedBy: [only('compression.crankcase', 'fault')],
+    // Hours for a part that nobody has named yet: soap on it first, unless another cylinder's was named.
+    unless: (c) => {
+      const open = unnamed(c);
+      const leaks = cylindersOf(c).filter((k) => !['held', 'unknown', undefined].includes(crankcaseOf(c, k)));
+      return open.length > 0 && leaks.every((k) => open.includes(k));
+    },
     how: 'Crankcase pressure test first: it names reed, gasket or seal.',
     tools: ['pressure tester', 'seal puller'],
     parts: ['reed or seal as found', 'gaskets'],

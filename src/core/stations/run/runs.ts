@@ -163,7 +163,21 @@ function findRuns(c: Context): Run[] {
 export function runningRun(c: Context): Run | undefined {
   const run = runsOf(c).findLast((r) => !r.stoppedAt);
   const ended = c.record.last('run.outcome');
-  return run && ended && !isAfter(run.startedAt.toISOString(), ended.at) ? undefined : run;
+  if (run && ended && !isAfter(run.startedAt.toISOString(), ended.at)) return undefined;
+  return run && stoodSince(c, run) ? undefined : run;
+}
+
+/** What is looked at while it stands. */
+const STANDING = [
+  ...['turn.result', 'turn.bumps', 'turn.feel', 'turn.depth', 'turn.water', 'turn.plugs', 'plugs.read', 'plugs.hole'],
+  ...['compression.', 'gear.', 'oil.dip', 'fuel.bowlLook', 'fuel.jets', 'cooling.opened', 'cooling.set']
+];
+/** Nobody tapped its stop, and something was read since its last entry that no running engine lets anybody read. */
+function stoodSince(c: Context, run: Run): boolean {
+  const last = new Date(run.startedAt.getTime() + run.minutes * 60_000).toISOString();
+  return c.survey.readings.some(
+    (r) => !r.withdrawn && STANDING.some((what) => r.what.startsWith(what)) && isAfter(r.at, last)
+  );
 }
 
 /** The place with the most readings speaks for a run. */

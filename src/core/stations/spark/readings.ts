@@ -112,7 +112,7 @@ export const items = {
   }),
   chargeTest: within('Charge coil', 'Charge coil: resistance and peak volts against the manual'),
   triggerTest: within('Trigger or sensor', 'Trigger or sensor: resistance, peak volts, air gap against the manual'),
-  packSwap: returns('Pack or control unit renewed', 'Try a known good power pack or control unit'),
+  packSwap: returns('Pack or control unit renewed', 'Try a known good power pack or control unit', electronic),
   primary: ohms('Coil primary', 'spark.primary', true, '0.4 Ω'),
   secondary: ohms('Coil secondary', 'spark.secondary', true, '4 kΩ'),
   charge: ohms('Charge coil', 'spark.charge', false, '300 Ω'),

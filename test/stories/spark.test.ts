@@ -158,7 +158,7 @@ describe('none, the lanyard not answered, and none with the stop wire off', () =
   });
   it('spark that returns with it off leaves both of them open', () => {
     const b = none().read('spark.stopWire', 'returns');
-    expect(b.said('spark')).toMatch(/stop circuit/);
+    expect(b.said('spark')).toMatch(/before a wire is blamed/);
   });
   it('unknown is no answer', () => {
     expect(none().read('spark.stopWire', 'unknown').ids()).toContain('spark.lanyard:cannot-tell');

@@ -269,7 +269,10 @@ export const sparkAsks: Asks = {
   ],
   'spark.sun': [spark(', in the shade', 2)],
   'spark.bolt-only': [spark(', through the tester', 3)],
-  'spark.stop': [job('stop-circuit')],
+  'spark.stop': [
+    { ...spark(': lanyard in, switch on run', 2), items: ['spark.lanyard', 'spark.result'], only: ['cannot-tell'] },
+    job('stop-circuit', { only: ['fault'] })
+  ],
   'spark.all': afterMending(isolate, job('spark-common')),
   ...Object.fromEntries(
     Object.entries(partJobs).flatMap(([part, id]) => [

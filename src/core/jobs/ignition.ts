@@ -27,7 +27,7 @@ export const ignition = {
   },
   'stop-circuit': {
     title: 'Mend the stop circuit',
-    raisedBy: ['spark.stop', 'spark.part-stop'],
+    raisedBy: [only('spark.stop', 'fault'), 'spark.part-stop'],
     how: 'Follow the stop wire from the engine to the switch: chafed, chewed, grounded. Mend it, then prove that it still stops the engine.',
     tools: ['meter', 'crimp tool'],
     parts: ['wire', 'sleeve'],

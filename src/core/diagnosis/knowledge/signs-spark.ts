@@ -103,7 +103,8 @@ export const sparkSigns: readonly SignKind[] = [
     present: 'spark returns with the stop wire off',
     absent: 'still none with the stop wire off',
     leak: 0.003,
-    reads: [{ item: 'spark.stopWire', present: ['returns'] }]
+    reads: [{ item: 'spark.stopWire', present: ['returns'] }],
+    findings: ['spark.stop']
   },
   {
     id: 'moves-with-plug',

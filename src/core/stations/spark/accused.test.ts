@@ -39,6 +39,34 @@ describe('a part that a trial found guilty stays on the list until it is mended'
     for (const cylinder of [1, 2]) again.read('spark.result', 'good', { cylinder, round: 2, ...tester });
     expect(faults(again)).toEqual([]);
   });
+  describe('spark with the stop wire off, and the lanyard', () => {
+    const bare = (): Bench => new Bench({ strokes: 'two', cylinders: 2, ignition: 'cdi' });
+    const jobs = (b: Bench): string[] => b.assessed().steps.flatMap((s) => (s.state === 'open' ? [s.id] : []));
+    const stop = (b: Bench): string | undefined => b.ids().find((f) => f.startsWith('spark.stop:'));
+    it.each(['no', 'unknown', undefined] as const)('lanyard %s: it is set first, and no wire is mended', (lanyard) => {
+      const b = lanyard ? bare().read('spark.lanyard', lanyard) : bare();
+      looked(b, 'none').read('spark.stopWire', 'returns');
+      expect(stop(b)).toBe('spark.stop:cannot-tell');
+      expect(jobs(b)).not.toContain('stop-circuit');
+      const first = b.assessed().moves.filter((m) => m.station === 'spark' && m.class < 9);
+      expect(first.map((m) => m.title)).toEqual(['Spark again: lanyard in, switch on run']);
+    });
+    it('set, it sparks with the wire on: that was it', () => {
+      const b = looked(bare(), 'none').read('spark.stopWire', 'returns').read('spark.lanyard', 'yes');
+      expect(stop(looked(b, 'good'))).toBeUndefined();
+      expect(jobs(b)).not.toContain('stop-circuit');
+    });
+    it('set, and none all the same: the stop circuit', () => {
+      const out = looked(bare().read('spark.lanyard', 'no'), 'none').read('spark.stopWire', 'returns');
+      expect(stop(out.read('spark.lanyard', 'yes'))).toBe('spark.stop:cannot-tell');
+      expect(stop(looked(out, 'none'))).toBe('spark.stop:fault');
+      expect(jobs(out)).toContain('stop-circuit');
+    });
+    it('said afterwards to have been in, it was in', () => {
+      const b = looked(bare(), 'none').read('spark.stopWire', 'returns').read('spark.lanyard', 'yes');
+      expect(stop(b)).toBe('spark.stop:fault');
+    });
+  });
   it('lanyard and slow cranking are no parts; a fuse that was put in is answered by the spark', () => {
     expect(faults(looked(twin().read('spark.lanyard', 'no').read('spark.brisk', 'no'), 'good'))).toEqual([]);
     expect(faults(twin().read('spark.supply', 'no'))).toEqual(['spark.part-fuse:fault']);

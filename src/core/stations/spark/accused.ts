@@ -13,8 +13,11 @@ export interface Accused {
   /** Of one cylinder's own part. */
   readonly cylinder?: number;
   readonly at: string;
-  /** Found by a meter against the manual only: it sparks all the same, another cylinder that it feeds does, or nobody has seen one that does. */
-  readonly doubt: 'sparks' | 'another' | 'not-seen' | undefined;
+  /**
+   * Found by a meter against the manual only: it sparks all the same, another cylinder that it feeds does, or nobody has seen one that does.
+   * lanyard: nobody noted it as in when the stop wire was taken off, and out it does the same.
+   */
+  readonly doubt: 'sparks' | 'another' | 'not-seen' | 'lanyard' | undefined;
 }
 
 /** A state, or a way of cranking: no part that is mended, and asked for with every look at the spark. */
@@ -49,6 +52,20 @@ function doubtOf(c: Context, part: SparkPart): Accused['doubt'] {
   return part === 'charge' && seen.some((s) => s.result === 'good' && !s.mixed) ? 'another' : 'not-seen';
 }
 
+/**
+ * With the lanyard out or the switch off spark comes back with the stop wire off as it does from a chafed wire. in: it was in then, or is
+ * now and none came all the same; answered: it is in now, and sparks with the wire on.
+ */
+function lanyardAt(c: Context, at: string): 'in' | 'answered' | 'not-known' {
+  const told = c.record.all('spark.lanyard').filter((r) => r.value !== 'unknown');
+  const [then, now] = [told.findLast((r) => !isAfter(r.at, at)), told.at(-1)];
+  if (then?.value === 'yes') return 'in';
+  if (now?.value !== 'yes') return 'not-known';
+  const since = c.record.all('spark.result').filter((r) => isAfter(r.at, now.at) && isAfter(r.at, at));
+  if (since.some((r) => r.value === 'good')) return 'answered';
+  return then === undefined || since.some((r) => r.value === 'none') ? 'in' : 'not-known';
+}
+
 /** Whose part was tried: of the cylinder it was said of, of the one that was dead then where something was swapped. */
 function whose(c: Context, r: Reading): number | undefined {
   if (r.cylinder !== undefined || r.value !== 'moves') return r.cylinder;
@@ -77,12 +94,14 @@ const findAccused = (c: Context): Accused[] =>
       if (part === undefined || states.has(part)) return [];
       if (c.renewed(trial.item).some((w) => !isAfter(r.at, w))) return [];
       if (setRight.has(part) && goodEverywhere(c, r.at)) return [];
+      const lanyard = part === 'stop' ? lanyardAt(c, r.at) : 'in';
+      if (lanyard === 'answered') return [];
       const cylinder = whose(c, r);
       return [
         {
           part,
           at: r.at,
-          doubt: doubtOf(c, part),
+          doubt: lanyard === 'not-known' ? 'lanyard' : doubtOf(c, part),
           ...(cylinder === undefined ? {} : { cylinder })
         }
       ];

@@ -97,6 +97,7 @@ export function analyse(c: Context): SparkAnalysed {
 
 /** How much of a fault it is: by a trial, or measured and a poor spark beside it; measured only, it waits for the spark, or is watched. */
 function accusedAs(doubt: Accused['doubt'], poor: boolean): 'fault' | 'cannot-tell' | 'watch' {
+  if (doubt === 'lanyard') return 'cannot-tell';
   if (!doubt || (poor && doubt !== 'another')) return 'fault';
   return doubt === 'not-seen' ? 'cannot-tell' : 'watch';
 }

@@ -106,6 +106,7 @@ const examples: Examples<SparkFacts> = {
       condition: fault,
       values: { part: id }
     })),
+    { kind: 'accused', id: 'stop', condition: 'cannot-tell', values: { part: 'stop' } },
     { kind: 'accused', id: 'part-charge', condition: 'watch', values: { part: 'charge', another: true } },
     { kind: 'accused', id: 'own-coil', condition: fault, cylinder: 1, values: { part: 'coil' } }
   ],

@@ -120,6 +120,16 @@ export const words: WordsOf<SparkFacts, SparkBasis> = {
       basis,
       'a part that a trial found stays guilty until it is mended; spark with the good one in its place proves the other.'
     );
+    if (part === 'stop' && condition === 'cannot-tell')
+      return {
+        found:
+          'Spark came back with the stop wire off, and nobody noted that the lanyard was in and the switch on run.',
+        advice: 'Out or off it comes back just so: set both, the wire on, and look again before a wire is blamed.',
+        because: practice(
+          ['stop wire off: spark returns', 'lanyard and switch: not noted as in and on run'],
+          'a forgotten lanyard grounds the ignition through the same wire.'
+        )
+      };
     if (part === 'stop')
       return {
         found: 'Spark came back with the stop wire off, and nothing says that the stop circuit was mended.',

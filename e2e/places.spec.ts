@@ -1,4 +1,4 @@
-import { open, prefer, ready, saved, takeIn } from './helpers.ts';
+import { noViolations, open, prefer, ready, saved, takeIn } from './helpers.ts';
 import { expect, test } from './test.ts';
 
 test.use({ spec: 'places' });
@@ -131,4 +131,28 @@ test('a name is saved with Enter and signs what is recorded; units and theme sta
   await saved(page);
   const file = (await (await page.request.get(`${base}/file.json`)).json()) as { readings: { by?: string }[] };
   expect(file.readings[0]?.by).toBe('Bo');
+});
+
+test('an engine of which nobody said how many cylinders it has asks for that where they are read', async ({ page }) => {
+  await page.goto('/engines/new');
+  await ready(page);
+  await page.getByRole('radio', { name: /^Neglected/ }).check({ force: true });
+  await page.getByLabel('The tag you hang on this engine').fill('Uncounted');
+  await page.getByRole('button', { name: 'Take it in and begin' }).click();
+  await expect(page.getByRole('heading', { name: 'Make it safe' })).toBeVisible();
+  await ready(page);
+  const asked = page.getByRole('group', { name: 'How many cylinders has it?' });
+  await expect(asked).toHaveCount(0);
+  await page.goto(page.url().replace(/\/safe$/, '/spark'));
+  await ready(page);
+  await page
+    .getByRole('group', { name: /^Spark/ })
+    .getByText('none', { exact: true })
+    .first()
+    .click();
+  await noViolations(page);
+  await asked.getByRole('button', { name: '1', exact: true }).click();
+  await expect(asked).toHaveCount(0);
+  await expect(page.getByText(/Forgetting them is the commonest/).first()).toBeVisible();
+  await saved(page);
 });

@@ -41,6 +41,14 @@ const isolate = trial(isolation, {
     (f.cylinder === undefined || sparkSeen(c).some((s) => s.cylinder === f.cylinder && s.result === 'none')) &&
     isolation(c)?.next !== undefined
 });
+/** Of a single what it has to itself is looked at before a good one is put in its place. */
+const lookBeforeSwap: AskRule = {
+  ...coilLook,
+  open: (c, f) => {
+    const next = isolation(c)?.next?.item;
+    return (next === 'spark.leadSwap' || next === 'spark.coilSwap') && coilLook.open(c, f);
+  }
+};
 const guilty = (c: Context, f: Finding): boolean => accusedParts(c).some((a) => a.cylinder === f.cylinder && !a.doubt);
 const swaps: readonly AskRule[] = (
   [
@@ -273,7 +281,7 @@ export const sparkAsks: Asks = {
     { ...spark(': lanyard in, switch on run', 2), items: ['spark.lanyard', 'spark.result'], only: ['cannot-tell'] },
     job('stop-circuit', { only: ['fault'] })
   ],
-  'spark.all': afterMending(isolate, job('spark-common')),
+  'spark.all': [lookBeforeSwap, ...afterMending(isolate, job('spark-common'))],
   ...Object.fromEntries(
     Object.entries(partJobs).flatMap(([part, id]) => [
       [`spark.part-${part}`, [sparksAtAll, knownGood, ...(figures[part] ?? []), job(id, { only: ['fault'] })]],

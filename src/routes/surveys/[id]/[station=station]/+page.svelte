@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cylinderCount } from '$core/engine/profile.ts';
   import { cylinderConditions } from '$core/stations/cylinders.ts';
   import { page } from '$app/state';
   import { heldAgainst } from '$core/holds/against.ts';
@@ -36,6 +37,11 @@
     if (page.url.searchParams.has('recheck')) session.startRecheck(id);
   });
 
+  /** Cylinders an outboard has; another number is entered on its page. */
+  const COUNTS = [1, 2, 3, 4, 6, 8] as const;
+  const uncounted = $derived(
+    check.coloursCylinders === true && cylinderCount(session.survey.engine.profile) === undefined
+  );
   const barrels = $derived(cylinderConditions(j.findings));
 </script>
 
@@ -67,6 +73,21 @@
           {check.absent ?? 'This engine has none.'} Press a number for another check.
         </p>
       {:else}
+        {#if uncounted}
+          <fieldset class="mb-3 border-l-4 border-primary bg-base-200 px-3 pt-1 pb-3">
+            <legend class="contents font-semibold">How many cylinders has it?</legend>
+            <p class="mb-2 text-sm">What is read of a cylinder is judged once that is known.</p>
+            <div class="flex flex-wrap gap-2">
+              {#each COUNTS as n (n)}
+                <button
+                  type="button"
+                  class="btn min-w-12 btn-outline"
+                  onclick={() => session.fact('profile.cylinders', n)}>{n}</button
+                >
+              {/each}
+            </div>
+          </fieldset>
+        {/if}
         {#key `${id}${round}`}
           <Sheet station={id} instruments={data.instruments} references={data.references} earlier={data.earlier} />
         {/key}

@@ -24,6 +24,18 @@ describe('nothing is started that must not turn', () => {
         { entered: 'turned dry, hole 2 clean', by: (b) => b.read('plugs.hole', 'clean', { cylinder: 2 }), holds: [] }
       ]
     ));
+  describe('water on a plug of an engine of which nobody said how many cylinders it has', () =>
+    story(
+      () => new Bench({ strokes: 'two' }),
+      [
+        {
+          entered: 'on plug 2',
+          by: (b) => b.read('plugs.read', ['water'], { cylinder: 2 }),
+          holds: ['liquid']
+        },
+        { entered: 'hole 2 clean', by: (b) => b.read('plugs.hole', 'clean', { cylinder: 2 }), holds: [] }
+      ]
+    ));
   describe('oil left in the bores', () =>
     story(
       () => new Bench(twin),

@@ -54,11 +54,17 @@ function wetBefore(c: Context, dry: Instant): boolean {
 /** Plug and hole read within this are one look, ms (M: a quarter of an hour). */
 const SAME_LOOK = 15 * 60_000;
 
+/** Where nobody said how many it has: up to the last one of which something was read. */
+function named(c: Context): number[] {
+  const last = Math.max(1, ...c.survey.readings.map((r) => r.cylinder ?? 1));
+  return Array.from({ length: last }, (_, k) => k + 1);
+}
+
 /** Cylinders with water in them, or on their plug, that nobody has seen empty since. */
 export function waterIn(c: Context): number[] {
   const dry = turnedDryAt(c);
   const all = cylindersOf(c);
-  return (all.length ? all : [1]).filter((k) => {
+  return (all.length ? all : named(c)).filter((k) => {
     const hole = c.record.all('plugs.hole', { cylinder: k }).findLast((r) => r.value !== 'unknown');
     const plug = c.record.last('plugs.read', k);
     const onPlug = Array.isArray(plug?.value) && plug.value.includes('water') ? plug.at : '';

@@ -126,41 +126,6 @@ describe('none through the tester, good to a bolt', () => {
   );
 });
 
-describe('the pump is put back, and nothing comes', () => {
-  story(
-    () => new Bench(two, 'long-stored', { yearsIdle: 5 }).read('cooling.opened', 'yes').read('cooling.set', 32),
-    [
-      { entered: 'vanes set by 32°: the kit, now that it is open', by: (b) => b, now: /^Renew the water pump/ },
-      {
-        entered: 'renewed, and the drill test brings nothing',
-        by: (b) => b.done('pump').read('cooling.drill', 'nothing'),
-        finds: ['cooling.drill:fault'],
-        notJobs: ['leg-water'],
-        now: /^Pump open again: key and bush, how its vanes lie, tube in its grommet/,
-        notNow: /impeller set or torn/
-      },
-      {
-        entered: 'all of it looks right: the test once more, before anything is mended',
-        by: (b) => b.read('cooling.bush', 'good').read('cooling.set', 2).read('cooling.tube', 'seated'),
-        notJobs: ['leg-water'],
-        now: /^Drill test again/
-      },
-      {
-        entered: 'nothing once more: the water way',
-        by: (b) => b.read('cooling.drill', 'nothing'),
-        finds: ['cooling.drill-in-vain:fault'],
-        jobs: ['leg-water'],
-        now: /^Mend the water way in the leg/
-      },
-      {
-        entered: 'it was turned backward: the vanes, and not the key',
-        by: (b) => b.read('cooling.drill', 'backward'),
-        says: /turned backward/
-      }
-    ]
-  );
-});
-
 describe('it slips in gear, and the hub slips', () => {
   story(
     () => new Bench(two).read('turn.neutral', 'spins').read('turn.forward', 'slips').read('turn.reverse', 'follows'),

@@ -2,7 +2,7 @@ import { askedAfter } from '../findings/asked-after.ts';
 import type { Context } from '../findings/context.ts';
 import { isAfter, latestAt, latestInstant } from '../units/instant.ts';
 import { ranDry } from '../stations/cooling/pump.ts';
-import { leftOfDrill } from '../stations/cooling/drill.ts';
+import { foundForDrill, leftOfDrill } from '../stations/cooling/drill.ts';
 import { passages } from '../stations/cooling/passages.ts';
 import { heatExplained } from '../stations/cooling/explained.ts';
 import { hotOnMuffs, muffsTried, noneSincePump, poorSincePump } from '../stations/cooling/supply.ts';
@@ -258,7 +258,9 @@ export const coolingAsks: Asks = {
     }),
     repeat('Drill test again: its foot well under water, turned the engine’s way', 'cooling', 5, {
       items: ['cooling.drill'],
-      only: ['fault']
+      only: ['fault'],
+      // What was found is mended first.
+      open: (c) => !foundForDrill(c)
     }),
     goOn('Tick key, washers, O-rings and the shift after refitting', 'cooling', 3, {
       only: ['watch'],

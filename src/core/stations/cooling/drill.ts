@@ -2,6 +2,7 @@ import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
 import { isAfter, latestInstant } from '../../units/instant.ts';
 import type { ItemId } from '../items.ts';
+import { pumpWear } from './pump.ts';
 
 /** What can be why nothing comes, all of it seen behind the same four screws (C). */
 const parts: readonly ItemId[] = ['cooling.bush', 'cooling.set', 'cooling.tube'];
@@ -19,6 +20,12 @@ export function leftOfDrill(c: Context): ItemId[] {
   if (!first) return [];
   return parts.filter((item) => !c.record.all(item).some((r) => isAfter(r.at, first.at)));
 }
+
+/** One of them, or the pump itself, was found to be why. */
+export const foundForDrill = (c: Context): boolean =>
+  c.record.value('cooling.tube') === 'leaking' ||
+  ['key', 'spins'].includes(String(c.record.value('cooling.bush'))) ||
+  pumpWear(c).marks.length > 0;
 
 /** Each of them was looked at, and the drill test brought nothing once more after that: what is left is the water way itself. */
 export function drilledInVain(c: Context): boolean {

@@ -7,7 +7,6 @@
   import ItemInput from '../form/ItemInput.svelte';
   import Shape from '../marks/Shape.svelte';
   import { useSession } from '../session/session.svelte.ts';
-  import { beforeTrial } from './before-trial.ts';
 
   /** Finding a part by taking possibilities away: what is left, what was tried, and the one thing to try next. */
   let { elimination, title }: { elimination: Elimination; title: string } = $props();
@@ -50,18 +49,9 @@
   </div>
   {#if elimination.next}
     {@const next = elimination.next}
-    {@const before = beforeTrial(session.moves, next.item)}
     <div class="mt-3 border-l-4 border-primary bg-base-100 p-3">
-      {#if before}
-        <p class="mb-2">
-          <span class="label-caps">First · {before.minutes} min</span>
-          <strong class="block font-semibold">{before.title}</strong>
-        </p>
-      {/if}
       <p class="label-caps">
-        {before ? 'Then try' : 'Try next'} · {next.minutes} min · {left} left{later
-          ? `, ${later} more to try if need be`
-          : ''}
+        Try next · {next.minutes} min · {left} left{later ? `, ${later} more to try if need be` : ''}
       </p>
       <p class="my-1">{next.why}</p>
       {#key next.item}

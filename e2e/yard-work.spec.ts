@@ -106,6 +106,7 @@ test('a step is moved by keys, pinned, put to a person and let go', async ({ pag
 
 test('who works: nobody is refused and kept, somebody leaves and the plan goes on', async ({ page }) => {
   await page.goto('/bench/settings');
+  await ready(page);
   await page.getByLabel('People, one to a line').fill('');
   await page.getByLabel('To', { exact: true }).fill('25:00');
   await page.getByRole('button', { name: 'Keep, and plan anew' }).click();
@@ -118,6 +119,7 @@ test('who works: nobody is refused and kept, somebody leaves and the plan goes o
   await expect(page).toHaveURL('/bench');
   await expect(page.getByRole('region', { name: /list of the day/ })).toHaveCount(2);
   await page.goto('/bench/settings');
+  await ready(page);
   await page.getByLabel('People, one to a line').fill('Ines\nJory\nMaud');
   await page.getByRole('button', { name: 'Keep, and plan anew' }).click();
 });

@@ -1,3 +1,4 @@
+import { askedAfter } from '../../findings/asked-after.ts';
 import type { Context } from '../../findings/context.ts';
 import type { Reading } from '../../record/reading.ts';
 import { isAfter, latestInstant } from '../../units/instant.ts';
@@ -18,7 +19,7 @@ function broughtNothing(c: Context): readonly Reading[] {
 export function leftOfDrill(c: Context): ItemId[] {
   const first = broughtNothing(c)[0];
   if (!first) return [];
-  return parts.filter((item) => !c.record.all(item).some((r) => isAfter(r.at, first.at)));
+  return parts.filter((item) => !askedAfter(c, item, first.at));
 }
 
 /** One of them, or the pump itself, was found to be why. */

@@ -61,7 +61,7 @@ install();
 chromium();
 run(bin('svelte-kit'), ['sync']);
 try {
-  // Two chains beside each other, so that two cores are busy; each ends before the unit tests take both.
+  // Two chains beside each other, so that two cores are busy; the end-to-end tests need what both made, and both cores.
   await Promise.all([
     inTurn(
       () => step('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
@@ -70,10 +70,10 @@ try {
     inTurn(
       () => step('lint', bin('eslint'), ['.']),
       () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--tsgo']),
-      () => step('docs', bin('tsx'), ['src/cli/docs.ts', '--check'])
+      () => step('docs', bin('tsx'), ['src/cli/docs.ts', '--check']),
+      unit
     )
   ]);
-  await unit();
   await step('end-to-end', bin('playwright'), ['test'], true);
 } catch (e) {
   console.error(`\n${e instanceof Error ? e.message : e} failed after ${seconds()} s.`);

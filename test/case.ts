@@ -17,6 +17,14 @@ export class Bench {
     };
   }
 
+  /** The same survey, to go on with in one way among several: what was read so far is shared, and judged once. */
+  fork(): Bench {
+    const b = new Bench();
+    b.survey = this.survey;
+    b.at = this.at;
+    return b;
+  }
+
   read<I extends ItemId>(what: I, value: ReadingValue<I>, more: Partial<Reading> = {}): this {
     this.at += 60_000;
     const reading: Reading = {

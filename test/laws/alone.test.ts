@@ -21,9 +21,11 @@ const answers = (Object.keys(allItems) as ItemId[]).flatMap((what) => {
 
 /** Sound is said of what was seen, and a check is more than one thing seen. */
 it.each(engines)('one answer alone makes no check of a %s sound', (_, profile) => {
+  const engine = new Bench(profile);
+  engine.judged();
   const sound = answers.flatMap(([name, what, value]) => {
     const item = allItems[what];
-    const b = new Bench(profile).read(what, value as never, item.perCylinder ? { cylinder: 1 } : {});
+    const b = engine.fork().read(what, value as never, item.perCylinder ? { cylinder: 1 } : {});
     const station = what.split('.')[0]!;
     return b.judged().stations.some((s) => s.id === station && s.condition === 'sound') ? [name] : [];
   });

@@ -38,8 +38,9 @@ describe('one bad answer on an engine that is good otherwise is what comes next'
     ['a two-stroke', { ...two, lubrication: 'premix', premixRatio: 50 } as Profile],
     ['a four-stroke', { ...four, fuelSystem: 'electronic', lubrication: 'sump', camDrive: 'belt' } as Profile]
   ])('%s', (_, profile) => {
+    const engine = sound(profile);
     const before = new Set(
-      sound(profile)
+      engine
         .judged()
         .findings.filter((f) => f.condition !== 'sound')
         .map((f) => f.id)
@@ -47,7 +48,7 @@ describe('one bad answer on an engine that is good otherwise is what comes next'
     const unanswered = answers.flatMap(([id, key]): string[] => {
       const value = valueOf(id, key);
       if (value === 'unknown' || value === 'not-fitted') return [];
-      const b = sound(profile).read(id, value as never, 'perCylinder' in allItems[id] ? { cylinder: 2 } : {});
+      const b = engine.fork().read(id, value as never, 'perCylinder' in allItems[id] ? { cylinder: 2 } : {});
       const found = b
         .judged()
         .findings.filter((f) => (f.condition === 'fault' || f.condition === 'cannot-tell') && !before.has(f.id))

@@ -115,13 +115,14 @@ describe('one answer, and nothing else known: what is not as it should be is hea
     const heard = new Set<string>();
     for (const profile of kinds.filter((k) => k.cylinders !== undefined))
       for (const kind of ['long-stored', 'drowned', 'neglected'] as const) {
-        const before = acted(new Bench(profile, kind));
+        const engine = new Bench(profile, kind);
+        const before = acted(engine);
         for (const { id, value, several, own } of answers) {
           if (heard.has(`${id} ${value}`)) continue;
           if (value === 'unknown' || value === 'not-fitted' || quiet[id]?.includes(value)) continue;
           const { when } = allItems[id];
           if (when && !when(profile)) continue;
-          const b = new Bench(profile, kind).read(id, (several ? [value] : value) as never, own ? { cylinder: 1 } : {});
+          const b = engine.fork().read(id, (several ? [value] : value) as never, own ? { cylinder: 1 } : {});
           (acted(b) === before ? unheard : heard).add(`${id} ${value}`);
         }
       }

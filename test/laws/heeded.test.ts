@@ -39,30 +39,24 @@ const engines: Readonly<Record<string, Profile>> = {
   }
 };
 
-/** Everything before a check was good; in that check everything up to one answer, and that answer is the last word. */
-function worked(profile: Profile, station: string, item?: ItemId, value?: unknown): Bench {
+/** Everything before a check was good, and in that check everything that is told before one item. */
+function worked(profile: Profile, station: string, item?: ItemId): Bench {
   const b = new Bench(profile, 'long-stored', { yearsIdle: 2 });
   const fits = (what: ItemId): boolean => allItems[what].when?.(profile) ?? true;
-  let told = false;
-  const tell = (): void => {
-    told = true;
-    b.read(item!, value as never, allItems[item!].perCylinder ? { cylinder: 1 } : {});
-  };
+  let there = false;
   const hands = (until?: ItemId) => ({
     profile,
     banked: false,
     best: 0,
-    wait: (hours: number) => void (told || b.wait(hours)),
+    wait: (hours: number) => void (there || b.wait(hours)),
     read: (what: ItemId, given: unknown, more = {}) => {
-      if (told || !fits(what)) return;
-      if (what === until) tell();
+      if (there || !fits(what)) return;
+      if (what === until) there = true;
       else b.read(what, given as never, more);
     }
   });
   for (const s of order.slice(0, order.indexOf(station))) good(s, hands());
-  if (!item) return b;
-  good(station, hands(item));
-  if (!told) tell();
+  if (item) good(station, hands(item));
   return b;
 }
 
@@ -102,8 +96,15 @@ describe('what was just found is what comes next', () => {
         );
         for (const id of itemIds.filter((i) => i.startsWith(`${station}.`))) {
           if (!(allItems[id].when?.(profile) ?? true)) continue;
+          const engine = worked(profile, station, id);
+          engine.judged();
+          const where = allItems[id].perCylinder ? { cylinder: 1 } : {};
           for (const value of answers(id)) {
-            const a = worked(profile, station, id, value).assessed();
+            // That answer is the last word.
+            const a = engine
+              .fork()
+              .read(id, value as never, where)
+              .assessed();
             const bad = a.findings.filter(
               (f) => (f.condition === 'fault' || f.condition === 'held') && !before.has(f.sentence)
             );

@@ -4,12 +4,21 @@ import { stationsFor } from '../../src/core/stations/register.ts';
 import { Bench } from '../case.ts';
 import { good } from '../good.ts';
 
-/** Every check of this engine made and good, up to its first run, but those that are left to the story. */
-export function readyToRun(
-  profile: Profile,
-  kind: 'neglected' | 'long-stored' = 'neglected',
-  but: readonly StationId[] = []
-): Bench {
+type Kind = 'neglected' | 'long-stored';
+const made = new Map<string, Bench>();
+
+/**
+ * Every check of this engine made and good, up to its first run, but those that are left to the story. Each story goes on with
+ * the same readings, so that what rests on them is judged once.
+ */
+export function readyToRun(profile: Profile, kind: Kind = 'neglected', but: readonly StationId[] = []): Bench {
+  const key = JSON.stringify([profile, kind, but]);
+  const ready = made.get(key) ?? madeReady(profile, kind, but);
+  made.set(key, ready);
+  return ready.fork();
+}
+
+function madeReady(profile: Profile, kind: Kind, but: readonly StationId[]): Bench {
   const b = new Bench(profile, kind, { yearsIdle: 0, worth: 4000, salvage: 400, ceiling: 2000 });
   const hands = {
     profile,

@@ -52,7 +52,15 @@ export class Attempt {
   get now(): Date {
     return new Date(this.at);
   }
-  assessed = (): Assessment => assess(this.survey, this.now, 'metric');
+  private made: { survey: SurveyFile; at: number; assessment: Assessment } | undefined;
+  /** Made once for what stands in the survey now. */
+  assessed = (): Assessment => {
+    const { survey, at, made } = this;
+    if (made?.survey === survey && made.at === at) return made.assessment;
+    const assessment = assess(survey, this.now, 'metric');
+    this.made = { survey, at, assessment };
+    return assessment;
+  };
   faults = (): ReadonlySet<string> => faultsNow(this.truth, this.survey);
 
   /** What is done to it breaks something: one more fault, by its id. */

@@ -190,7 +190,8 @@ describe('following the first move', () => {
     expect(attempt.jobs).toEqual([]);
   });
   it('of engines with one fault none goes in a circle, and no hold is broken on the way', () => {
-    for (let k = 0; k < 16; k++) {
+    // A sample; the calibration follows hundreds.
+    for (let k = 0; k < 8; k++) {
       const { end, broken } = walk(`walk ${k}`, 'one');
       expect(end).not.toMatch(/circle|too long/);
       expect(broken).toEqual([]);
@@ -222,7 +223,8 @@ describe('following the first move', () => {
     ['vent', 'fuel-open']
   ])('%s ends in its own work: %s', (fault, job) => {
     // Seeds in which the fault shows itself plainly; how it shows is drawn, not chosen.
-    const cured = Array.from({ length: 5 }, (_, k) => {
+    let cured = 0;
+    for (let k = 0; k < 5 && cured < 2; k++) {
       const truth = drawTruth(`own ${fault} ${k}`, {
         engine: 'barn-twin',
         kind: 'neglected',
@@ -232,8 +234,8 @@ describe('following the first move', () => {
       });
       const attempt = new Attempt({ ...truth, faults: new Set([fault]) });
       for (let n = 0; n < 90 && attempt.follow(attempt.assessed().moves[0]!); n++);
-      return attempt.jobs.includes(job);
-    });
-    expect(cured.filter(Boolean).length).toBeGreaterThanOrEqual(2);
+      if (attempt.jobs.includes(job)) cured++;
+    }
+    expect(cured).toBe(2);
   });
 });

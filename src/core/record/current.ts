@@ -96,9 +96,12 @@ export class Readings {
     readonly survey: SurveyFile,
     grows = false
   ) {
-    for (const earlier of recent) {
+    for (const [k, earlier] of recent.entries()) {
       const index = extended(survey, earlier);
       if (!index) continue;
+      // What is added to again and again stays in reach, however many were made of it meanwhile.
+      recent.splice(k, 1);
+      recent.unshift(earlier);
       this.index = index;
       this.replaced = earlier.replaced;
       this.from = earlier;

@@ -57,7 +57,7 @@ async function filesOf(s: SurveyFile): Promise<Files> {
 }
 async function zipped(files: Files): Promise<string> {
   const zip = new yazl.ZipFile();
-  for (const [name, body] of Object.entries(files)) zip.addBuffer(Buffer.from(body), name);
+  for (const [name, body] of Object.entries(files)) zip.addBuffer(Buffer.from(body), name, { compressionLevel: 1 });
   zip.end();
   return laid(await buffer(zip.outputStream));
 }

@@ -24,6 +24,8 @@ const workerThreads: Plugin = {
         outdir: 'build',
         outExtension: { '.js': '.mjs' },
         bundle: true,
+        splitting: true,
+        chunkNames: 'shared-[hash]',
         platform: 'node',
         format: 'esm',
         target: 'node20',

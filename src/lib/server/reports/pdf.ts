@@ -2,7 +2,6 @@ import type { TDocumentDefinitions, Content } from 'pdfmake/interfaces.js';
 import type { RecordView } from '../record.ts';
 import { figureSvg } from './figure-svg.ts';
 import type { picturesFor } from './pictures.ts';
-import { renderPdf } from './render.ts';
 import { inFonts, type FontRun } from './script-runs.ts';
 import type { Tag } from './tagging.ts';
 
@@ -208,5 +207,7 @@ export async function recordPdf(
       margin: [48, 14, 48, 0]
     })
   };
+  // What draws a PDF is loaded with the first one: a page or a thread that draws none starts without it.
+  const { renderPdf } = await import('./render.ts');
   return renderPdf(definition);
 }

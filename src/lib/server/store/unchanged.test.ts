@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import type { LineInput } from '../work/line.ts';
 import { afterAll, describe, expect, it, vi } from 'vitest';
 
 // The one connection of the process, as the server has it: what is kept is kept for it only. Modules of its own, so that no other test's
@@ -9,6 +10,16 @@ import { afterAll, describe, expect, it, vi } from 'vitest';
 const directory = fs.mkdtempSync(path.join(os.tmpdir(), 'indaga-unchanged-'));
 vi.stubEnv('INDAGA_DATA', directory);
 vi.resetModules();
+/** Called before each line that the server would have made in a thread, with the assessment it is of. */
+let beforeWork: (surveyId: string) => void = () => undefined;
+vi.doMock('../work/pool.ts', async (original) => {
+  const pool = await original<typeof import('../work/pool.ts')>();
+  const inThread = (...task: readonly unknown[]): unknown => {
+    if (task[0] === 'line') beforeWork((task[1] as LineInput).surveyId);
+    return (pool.inThread as (...task: readonly unknown[]) => unknown)(...task);
+  };
+  return { ...pool, inThread };
+});
 const { database, DATABASE } = await import('../db/open.ts');
 const { surveyPage } = await import('../survey-page.ts');
 const { appendBatch } = await import('./append.ts');
@@ -18,6 +29,7 @@ const { whileUnchanged } = await import('./unchanged.ts');
 const { judgedInTurn, refresh, yardPage } = await import('./yard.ts');
 afterAll(() => {
   database().$client.close();
+  vi.doUnmock('../work/pool.ts');
   vi.unstubAllEnvs();
   vi.resetModules();
   fs.rmSync(directory, { recursive: true, force: true });
@@ -148,5 +160,18 @@ describe('lines of the yard', () => {
     await judgedInTurn('us');
     expect(look()).toBe('fault');
     expect(refresh('us')).toBe(0);
+  });
+  it('who asks after an entry sees it, also where a turn is under way that has judged its engine already', async () => {
+    const ids = ['one of two', 'two of two'].map((tag) => createSurvey(engine(tag), 'neglected', ''));
+    const begun: string[] = [];
+    beforeWork = (id) => {
+      begun.push(id);
+      if (begun.length === 2) read(begun[0]!, 'meanwhile', 'look.wiring', 'chewed');
+    };
+    await judgedInTurn('us');
+    beforeWork = () => undefined;
+    expect(begun.slice(0, 2).sort()).toEqual(ids.sort());
+    const line = yardPage('us', { search: 'of two' }).rows.find((r) => r.surveyId === begun[0])!;
+    expect(line.stations.find((s) => s.id === 'look')!.condition).toBe('fault');
   });
 });

@@ -86,9 +86,11 @@ function keep(head: SurveyHead, made: Judged, now: Date, units: System, o: Store
   if (docs) indexSurvey(head.engineId, head.id, docs, o);
 }
 
-function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): void {
+/** Judges one engine here; whether a line of it stands now. */
+function write(head: SurveyHead, now: Date, units: System, o: StoreOptions): boolean {
   const made = judgedOrNot(head, now, units, o);
   if (made) keep(head, made, now, units, o);
+  return made !== undefined;
 }
 
 /** The line of an engine, or the line that says it could not be judged. */
@@ -134,15 +136,20 @@ export async function judgedInTurn(units: System, patience = BUDGET): Promise<vo
 
 async function inTurn(units: System): Promise<void> {
   try {
-    // In passes: what was added while one went on is judged in the next. Nothing is tried twice in a turn.
-    const tried = new Set<string>();
-    const fresh = (): SurveyHead[] => missing(units, {}).filter((h) => !tried.has(h.id));
-    for (let list = fresh(); list.length; list = fresh())
-      for (const head of list) {
-        tried.add(head.id);
-        await judgedNext(head, units);
-      }
-    for (const head of grownOld(units, new Date(), {})) await judgedNext(head, units);
+    // Those of which no line can be made are not tried again in this turn.
+    const hopeless = new Set<string>();
+    const fresh = (): SurveyHead[] => missing(units, {}).filter((h) => !hopeless.has(h.id));
+    // In passes: what was entered while one went on is judged in the next, also of an engine that was judged in this one.
+    const judgeFresh = async (): Promise<void> => {
+      for (let list = fresh(); list.length; list = fresh())
+        for (const head of list) if (!(await judgedNext(head, units))) hopeless.add(head.id);
+    };
+    await judgeFresh();
+    for (const head of grownOld(units, new Date(), {})) {
+      await judgedNext(head, units);
+      // Whoever entered something meanwhile waits for this turn.
+      await judgeFresh();
+    }
   } catch (err) {
     // A throw here would end the process; the next request tries again.
     log.error({ err }, 'lines of the yard could not be judged between requests');
@@ -152,27 +159,29 @@ async function inTurn(units: System): Promise<void> {
 /** Something may be added while a line is made; it is made so often anew before it is made here, where nothing can come between. */
 const TRIES = 3;
 
-/** Judges one engine beside the requests; nothing is kept that is of before the last entry. */
-async function judgedNext(head: SurveyHead, units: System): Promise<void> {
+/** Judges one engine beside the requests; nothing is kept that is of before the last entry. Whether a line of it was made. */
+async function judgedNext(head: SurveyHead, units: System): Promise<boolean> {
   try {
     for (let k = 0; k < TRIES; k++) {
       // Not of before the entries that it judges.
       const now = new Date();
       const input = lineInput(head.id);
-      if (!input) return;
+      if (!input) return false;
       const made = await inThread('line', input, now.toISOString(), units);
       // A stored survey is one object until something is added to it.
       if (loadSurvey(head.id)?.survey !== input.survey) continue;
       if (made.advice) rememberAdvice(input.survey, units, made.advice);
-      return keep(head, made, now, units, {});
+      keep(head, made, now, units, {});
+      return true;
     }
   } catch (err) {
     // A record that cannot be judged gets its line below; a thread that cannot be had is no reason for none.
     log.warn({ err, survey: head.id }, 'line was not made in a thread');
   }
-  write(head, new Date(), units, {});
+  const written = write(head, new Date(), units, {});
   // Long enough that everything that waits is answered first.
   await new Promise((next) => setTimeout(next, 2));
+  return written;
 }
 
 /** Lines that the clock may have changed since they were judged, the oldest first. */

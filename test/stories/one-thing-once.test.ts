@@ -98,3 +98,12 @@ describe('stopped with its head on the way past the limit', () => {
     expect(moves(b)[0]).toBe('Intake screens');
   });
 });
+
+describe('a case test that was ticked off while it bubbles at a stage that nobody noted', () => {
+  const b = new Bench(two).read('gear.caseBubbles', ['carrier']).done('case-test');
+  it('asks for that stage, and not for a test that held besides', () => {
+    expect(b.ids()).toContain('gear.bubbles:fault');
+    const tests = b.assessed().moves.filter((m) => m.id === 'proof:case-test' || /^Case test/.test(m.title));
+    expect(tests.map((m) => m.title)).toEqual(['Case test: the stage again at which it bubbles, shafts turned']);
+  });
+});

@@ -104,7 +104,9 @@ export function begun({ context: c, steps, findings, holds }: Position, asks: re
       // Read, and what was read still asks for another of its looks: that look is the proof.
       const asksProof = (a: Ask): boolean =>
         a.kind !== 'job' && !a.late && a.station === station && !!a.items?.some((i) => s.proof.reads?.includes(i));
-      if (since && !more && asks.some(asksProof)) return [];
+      // A look that is written as a job is made again where its own reading is doubted.
+      const looksAgain = (a: Ask): boolean => isJobId(s.id) && jobOf(s.id).finds === true && a.kind === 'repeat';
+      if (!more && asks.some((a) => asksProof(a) && (since || looksAgain(a)))) return [];
       // A search that was begun at this check, and what was read since says that it is not over, is finished first.
       if (since && !more && asks.some((a) => a.kind === 'continue' && a.station === station)) return [];
       // A doubt about what proves it says itself which reading comes first: turned by hand, before it is cranked.

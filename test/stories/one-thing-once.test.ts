@@ -107,3 +107,21 @@ describe('a case test that was ticked off while it bubbles at a stage that nobod
     expect(tests.map((m) => m.title)).toEqual(['Case test: the stage again at which it bubbles, shafts turned']);
   });
 });
+
+describe('an empty tank whose fuel has to come out first', () => {
+  const open = (b: Bench): string[] => jobs(b).filter((id) => id.startsWith('fuel-'));
+  it('of a drowned engine, or with water in its filter, is filled by the draining of it', () => {
+    const drowned = new Bench(two, 'drowned', { submerged: 'yes', hoursUnder: 5 });
+    const watered = new Bench(two).read('fuel.filter', 'water');
+    for (const b of [drowned, watered]) {
+      b.read('fuel.age', 1).read('fuel.chokeOnly', 'yes').read('fuel.level', 'empty');
+      expect(b.ids()).toContain('fuel.starved-empty:fault');
+      expect(open(b)).toEqual(['fuel-drain']);
+      expect(moves(b)).not.toContain('Fill the tank');
+    }
+  });
+  it('with nothing wrong in it is filled', () => {
+    const b = new Bench(two).read('fuel.age', 1).read('fuel.chokeOnly', 'yes').read('fuel.level', 'empty');
+    expect(open(b)).toEqual(['fuel-fill']);
+  });
+});

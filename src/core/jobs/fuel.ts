@@ -1,5 +1,5 @@
 import { hasBulb } from '../engine/profile.ts';
-import { cloudyJar, fuelAge, fuelCleared } from '../stations/fuel/age.ts';
+import { cloudyJar, drainedFirst, fuelAge, fuelCleared } from '../stations/fuel/age.ts';
 import type { Context } from '../findings/context.ts';
 import { smokesOfItsOil } from '../stations/run/symptoms.ts';
 import { lineVacuum, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
@@ -40,8 +40,7 @@ export const fuel = {
   'fuel-fill': {
     title: 'Fill the tank',
     raisedBy: ['fuel.level', 'fuel.starved-empty'],
-    // Where what is in it has to come out first, fresh fuel goes in with the same job.
-    unless: (c) => !fuelCleared(c).cleared && ['drain', 'unknown'].includes(fuelAge(c).verdict),
+    unless: drainedFirst,
     how: 'Fresh fuel, mixed where it is a premix engine.',
     consumables: ['fresh fuel'],
     minutes: 5,

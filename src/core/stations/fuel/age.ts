@@ -3,6 +3,7 @@ import { ruleNumber } from '../../house-rules/rules.ts';
 import { known } from '../../engine/profile.ts';
 import type { Context } from '../../findings/context.ts';
 import { monthsSince } from '../../findings/elapsed.ts';
+import { drowned } from '../../record/drowned.ts';
 import { judgedBy, type Judged } from '../../findings/limit.ts';
 
 export type FuelAge = 'fresh' | 'use' | 'doubtful' | 'drain' | 'unknown';
@@ -150,3 +151,15 @@ export const E10_HOLDS = 0.005;
 /** Whether the jar shows water: two layers, or more than a blend can hold. */
 export const watered = (c: Context): boolean =>
   c.record.value('fuel.jar') === 'layers' || (known(c.record.value('fuel.jarWater')) ?? 0) > E10_HOLDS;
+
+/** What is in it has to come out before fresh fuel goes in, for its age or for what was seen in it, or because the engine was under water. */
+export const drainedFirst = (c: Context): boolean =>
+  !fuelCleared(c).cleared &&
+  (drowned(c) ||
+    ['drain', 'unknown'].includes(fuelAge(c).verdict) ||
+    oldFuelIn(c).length > 0 ||
+    watered(c) ||
+    c.record.value('fuel.jar') === 'dark' ||
+    cloudyJar(c) === 'stood' ||
+    bowlWater(c) !== undefined ||
+    filterWater(c) !== undefined);

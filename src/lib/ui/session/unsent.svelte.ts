@@ -3,6 +3,7 @@ import { newId } from './new-id.ts';
 import { clock } from './clock.ts';
 import { allUnsent, asideCount } from './outbox-store.ts';
 import { Outbox } from './outbox.svelte.ts';
+import { Overdue } from './overdue.ts';
 import { PhotoBox, photosWaiting, type Waiting } from './photo-box.svelte.ts';
 
 /**
@@ -10,6 +11,7 @@ import { PhotoBox, photosWaiting, type Waiting } from './photo-box.svelte.ts';
  * its own.
  */
 export class Unsent {
+  /** What waits longer than it takes to send. */
   entries = $state(0);
   photos = $state(0);
   /** What the server did not take, kept here until somebody has seen to it. */
@@ -17,11 +19,15 @@ export class Unsent {
   /** What the server did not take, in sentences. */
   refused: readonly string[] = $state.raw([]);
   private busy = false;
+  private readonly overdue = new Overdue();
 
-  /** Counts what waits, in all. */
+  /** Counts what waits, in all. What is only under way is not counted: a line that comes and goes moves the page under a finger. */
   async count(): Promise<void> {
-    this.entries = (await allUnsent()).length;
-    this.photos = (await photosWaiting()).length;
+    const [entries, photos] = [await allUnsent(), await photosWaiting()];
+    const ids = [...entries, ...photos].map(({ id }) => id);
+    const waits = this.overdue.of(ids, performance.now(), navigator.onLine);
+    this.entries = entries.filter(({ id }) => waits.has(id)).length;
+    this.photos = photos.filter(({ id }) => waits.has(id)).length;
     this.aside = await asideCount();
   }
 

@@ -120,6 +120,11 @@ describe('an empty tank whose fuel has to come out first', () => {
       expect(moves(b)).not.toContain('Fill the tank');
     }
   });
+  it('is filled once a cloudy jar has said whether it has to come out', () => {
+    const b = new Bench(two).read('fuel.age', 1).read('fuel.level', 'empty').read('fuel.jar', 'cloudy');
+    expect(open(b)).not.toContain('fuel-fill');
+    expect(open(b.wait(0.5).read('fuel.jar', 'clear'))).toContain('fuel-fill');
+  });
   it('with nothing wrong in it is filled', () => {
     const b = new Bench(two).read('fuel.age', 1).read('fuel.chokeOnly', 'yes').read('fuel.level', 'empty');
     expect(open(b)).toEqual(['fuel-fill']);

@@ -152,7 +152,10 @@ export const E10_HOLDS = 0.005;
 export const watered = (c: Context): boolean =>
   c.record.value('fuel.jar') === 'layers' || (known(c.record.value('fuel.jarWater')) ?? 0) > E10_HOLDS;
 
-/** What is in it has to come out before fresh fuel goes in, for its age or for what was seen in it, or because the engine was under water. */
+/**
+ * What is in it has to come out before fresh fuel goes in, for its age or for what was seen in it, or because the engine was under
+ * water; or a cloudy jar has not said yet whether it has to.
+ */
 export const drainedFirst = (c: Context): boolean =>
   !fuelCleared(c).cleared &&
   (drowned(c) ||
@@ -160,6 +163,6 @@ export const drainedFirst = (c: Context): boolean =>
     oldFuelIn(c).length > 0 ||
     watered(c) ||
     c.record.value('fuel.jar') === 'dark' ||
-    cloudyJar(c) === 'stood' ||
+    cloudyJar(c) !== undefined ||
     bowlWater(c) !== undefined ||
     filterWater(c) !== undefined);

@@ -1,5 +1,5 @@
 import { hasBulb } from '../engine/profile.ts';
-import { cloudyJar, drainedFirst, fuelAge, fuelCleared } from '../stations/fuel/age.ts';
+import { cloudyJar, fuelComesOut, fuelAge, fuelCleared } from '../stations/fuel/age.ts';
 import type { Context } from '../findings/context.ts';
 import { smokesOfItsOil } from '../stations/run/symptoms.ts';
 import { lineVacuum, seenSinceVacuum } from '../stations/fuel/vacuum.ts';
@@ -40,7 +40,7 @@ export const fuel = {
   'fuel-fill': {
     title: 'Fill the tank',
     raisedBy: ['fuel.level', 'fuel.starved-empty'],
-    unless: drainedFirst,
+    unless: fuelComesOut,
     how: 'Fresh fuel, mixed where it is a premix engine.',
     consumables: ['fresh fuel'],
     minutes: 5,

@@ -156,7 +156,7 @@ export const watered = (c: Context): boolean =>
  * What is in it has to come out before fresh fuel goes in, for its age or for what was seen in it, or because the engine was under
  * water; or a cloudy jar has not said yet whether it has to.
  */
-export const drainedFirst = (c: Context): boolean =>
+export const fuelComesOut = (c: Context): boolean =>
   !fuelCleared(c).cleared &&
   (drowned(c) ||
     ['drain', 'unknown'].includes(fuelAge(c).verdict) ||

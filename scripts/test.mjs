@@ -64,11 +64,12 @@ try {
   // Two chains beside each other, so that two cores are busy; the end-to-end tests need what both made, and both cores.
   await Promise.all([
     inTurn(
-      () => step('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
+      () => step('format', bin('oxfmt'), ['--check', '.']),
       () => step('build', bin('vite'), ['build', '--logLevel', 'error'])
     ),
     inTurn(
-      () => step('lint', bin('eslint'), ['.']),
+      () => step('lint', bin('oxlint'), ['-c', 'oxlint.config.mjs']),
+      () => step('components', bin('eslint'), ['.']),
       () => step('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--tsgo']),
       () => step('docs', bin('tsx'), ['src/cli/docs.ts', '--check']),
       unit

@@ -24,7 +24,8 @@ export interface AssessOptions {
 
 /** What became of one file: its part of the output, and whether it could be read as a survey. */
 export type AssessedFile =
-  { readonly ok: true; readonly out: string } | { readonly ok: false; readonly path: string; readonly message: string };
+  | { readonly ok: true; readonly out: string }
+  | { readonly ok: false; readonly path: string; readonly message: string };
 
 /** Assesses the text of one survey file; as JSON it is one object with the file's name and the engine's tag. */
 export function assessFile(file: string, text: string, o: AssessOptions): AssessedFile {

@@ -5,7 +5,16 @@ import type { JobId } from '../jobs/register.ts';
 import type { ItemId, StationId } from '../stations/items.ts';
 
 export type MoveKind =
-  'stop' | 'make-safe' | 'look' | 'repeat' | 'continue' | 'job' | 'wait' | 'ask' | 'decide' | 'release';
+  | 'stop'
+  | 'make-safe'
+  | 'look'
+  | 'repeat'
+  | 'continue'
+  | 'job'
+  | 'wait'
+  | 'ask'
+  | 'decide'
+  | 'release';
 
 /**
  * The order of what to do now. 1 danger; 2 a clock that runs; 3 begun and unfinished; 4 a doubt that one repeat closes; 5 what a

@@ -2,7 +2,8 @@ import type { Entry, EntryType } from '../record/entries.ts';
 import { schemas } from './schema.ts';
 
 export type EntryCheck =
-  { readonly ok: true; readonly entry: Entry } | { readonly ok: false; readonly message: string };
+  | { readonly ok: true; readonly entry: Entry }
+  | { readonly ok: false; readonly message: string };
 
 /** Checks an entry from outside; the sentence names what is wrong with it. */
 export function checkEntryBody(type: unknown, body: unknown): EntryCheck {

@@ -20,7 +20,15 @@ export interface LogPlan {
 }
 
 export type LogQuestionId =
-  'time' | 'temperature' | 'unit' | 'decimal' | 'timeUnit' | 'every' | 'pair' | 'dateOrder' | 'spot';
+  | 'time'
+  | 'temperature'
+  | 'unit'
+  | 'decimal'
+  | 'timeUnit'
+  | 'every'
+  | 'pair'
+  | 'dateOrder'
+  | 'spot';
 /** What a person must say before the file is read, and why the file itself does not say it. */
 export interface LogQuestion {
   readonly id: LogQuestionId;

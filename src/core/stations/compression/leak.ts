@@ -12,7 +12,13 @@ import { shapeOf } from './shape.ts';
 
 /** Why a leak cannot be told from these readings. */
 export type NotIdentifiable =
-  'one cylinder' | 'one cylinder and adapter' | 'adapter unknown' | 'throttle' | 'order' | 'scatter' | 'profile';
+  | 'one cylinder'
+  | 'one cylinder and adapter'
+  | 'adapter unknown'
+  | 'throttle'
+  | 'order'
+  | 'scatter'
+  | 'profile';
 
 /** What the fit is given, or why it cannot be made: plain data, so that a worker can do it. */
 export type LeakTask =

@@ -8,7 +8,17 @@ import { beforeLineWork } from './line-work.ts';
 import { airAt, airWork } from './air.ts';
 
 export type LinePartId =
-  'tank' | 'vent' | 'pickup' | 'hose' | 'bulb' | 'couplings' | 'tap' | 'filter' | 'pump' | 'bowl' | 'choke';
+  | 'tank'
+  | 'vent'
+  | 'pickup'
+  | 'hose'
+  | 'bulb'
+  | 'couplings'
+  | 'tap'
+  | 'filter'
+  | 'pump'
+  | 'bowl'
+  | 'choke';
 
 export interface LinePart {
   readonly id: LinePartId;

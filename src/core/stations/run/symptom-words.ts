@@ -28,10 +28,7 @@ export const symptomWords: Readonly<Record<SymptomId, { readonly is: string; rea
 };
 
 /** Where a good technician looks first on this engine, where that hangs on what it has (C). */
-export const looksFirst = (
-  symptom: SymptomId,
-  { strokes, injected }: Pick<RunBasis, 'strokes' | 'injected'>
-): string =>
+export const looksFirst = (symptom: SymptomId, { strokes, injected }: Pick<RunBasis, 'strokes' | 'injected'>): string =>
   symptom === 'spits' && strokes
     ? `${injected ? 'An injector' : 'Idle passages'}, an air leak, the ${strokes === 'two' ? 'reeds' : 'valves'}.`
     : symptomWords[symptom].first;

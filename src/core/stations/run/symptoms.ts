@@ -10,7 +10,15 @@ import { runsOf } from './runs.ts';
 
 /** What a run can show that is no measure of its own, and stays open until it is explained. */
 export type SymptomId =
-  'dies-warm' | 'kicks' | 'spits' | 'shakes' | 'steam' | 'no-water' | 'died' | 'undercharge' | 'overcharge';
+  | 'dies-warm'
+  | 'kicks'
+  | 'spits'
+  | 'shakes'
+  | 'steam'
+  | 'no-water'
+  | 'died'
+  | 'undercharge'
+  | 'overcharge';
 
 export interface Symptom {
   readonly id: SymptomId;

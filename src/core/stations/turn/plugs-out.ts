@@ -5,7 +5,9 @@ import type { Context } from '../../findings/context.ts';
 /** Where the plugs were at an instant, by the last word on it. */
 export const plugsAt = (c: Context, at: string): 'in' | 'out' | undefined =>
   c.record.all('turn.plugs').findLast((r) => r.value !== 'unknown' && !isAfter(r.at, at))?.value as
-    'in' | 'out' | undefined;
+    | 'in'
+    | 'out'
+    | undefined;
 
 /**
  * Where the plugs were when it was turned, for what the hand feels: plugs that were read after the last word "in" had come out,

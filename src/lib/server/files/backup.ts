@@ -155,7 +155,8 @@ function counted(file: string): Pick<BackupManifest, 'engines' | 'records' | 'he
     const { engines } = db.prepare('select count(*) as engines from engines').get() as { engines: number };
     const { records } = db.prepare('select count(*) as records from releases').get() as { records: number };
     const last = db.prepare('select chain from releases order by seq desc limit 1').get() as
-      { chain: string | null } | undefined;
+      | { chain: string | null }
+      | undefined;
     return { engines, records, head: last?.chain ?? null };
   } finally {
     db.close();

@@ -1,7 +1,15 @@
 export interface FontRun {
   readonly text: string;
   readonly font:
-    'Barlow' | 'BarlowExt' | 'Greek' | 'Cyrillic' | 'CyrillicExt' | 'Devanagari' | 'Hebrew' | 'Arabic' | 'Signs';
+    | 'Barlow'
+    | 'BarlowExt'
+    | 'Greek'
+    | 'Cyrillic'
+    | 'CyrillicExt'
+    | 'Devanagari'
+    | 'Hebrew'
+    | 'Arabic'
+    | 'Signs';
 }
 
 const fonts: readonly (readonly [RegExp, FontRun['font']])[] = [

@@ -92,7 +92,8 @@ function sealOf(surveyId: string, engineId: string, photos: readonly string[], o
 
 const lastLink = (o: StoreOptions): { readonly seq: number; readonly chain: string } => {
   const row = dbOf(o).$client.prepare('select seq, chain from releases order by seq desc limit 1').get() as
-    { seq: number; chain: string | null } | undefined;
+    | { seq: number; chain: string | null }
+    | undefined;
   return { seq: row?.seq ?? 0, chain: row?.chain ?? FIRST };
 };
 

@@ -153,7 +153,8 @@ function readSeal(r: Row): Seal | undefined {
 function underRecord(client: Database.Database, r: Row, record: ReleaseRecord, seal: Seal | undefined): string[] {
   const wrong: string[] = [];
   const survey = client.prepare('select engine_id, kind, started_at from surveys where id = ?').get(r.survey_id) as
-    { engine_id: string; kind: string; started_at: string } | undefined;
+    | { engine_id: string; kind: string; started_at: string }
+    | undefined;
   if (!survey) return ['the assessment under it is gone'];
   const { kind, startedAt } = record.survey.assessment;
   if (survey.kind !== kind || survey.started_at !== startedAt)

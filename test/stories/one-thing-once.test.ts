@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Bench } from '../case.ts';
 import { jobs, moves } from './all-good.ts';
-import { four, magneto, two } from './engines.ts';
+import { four, magneto, tester, two } from './engines.ts';
 
 describe('water in a cylinder is turned out once', () => {
   const wet = (): Bench => new Bench(four).read('turn.water', 'some');
@@ -128,5 +128,43 @@ describe('an empty tank whose fuel has to come out first', () => {
   it('with nothing wrong in it is filled', () => {
     const b = new Bench(two).read('fuel.age', 1).read('fuel.chokeOnly', 'yes').read('fuel.level', 'empty');
     expect(open(b)).toEqual(['fuel-fill']);
+  });
+});
+
+describe('a weak spark whose condenser was found', () => {
+  const weak = (): Bench => new Bench(magneto).read('spark.result', 'weak', { cylinder: 1, ...tester });
+  it('is searched among its own parts, until a good condenser brought it back: then that is renewed, and lead and coil wait', () => {
+    expect(jobs(weak())).toContain('spark-own');
+    const found = new Bench(magneto).read('spark.condenserSwap', 'returns');
+    found.read('spark.result', 'weak', { cylinder: 1, ...tester });
+    expect(jobs(found)).toContain('points');
+    expect(jobs(found)).not.toContain('spark-own');
+    // Renewed, and as weak as before: its own parts are next again.
+    expect(jobs(found.done('points').read('spark.result', 'weak', { cylinder: 1, ...tester }))).toContain('spark-own');
+  });
+});
+
+describe('an engine that runs on its choke only', () => {
+  const jets = (b: Bench): number => b.assessed().advice.suspects.find((s) => s.id === 'jets')?.probability ?? 0;
+  it('has a gummed jet sooner than anything, and less so once what starves it is seen', () => {
+    const b = new Bench(two).read('fuel.chokeOnly', 'yes');
+    const alone = jets(b);
+    expect(b.assessed().advice.suspects[0]?.id).toBe('jets');
+    expect(jets(b.read('fuel.pickup', 'blocked'))).toBeLessThan(alone - 0.2);
+  });
+});
+
+describe('a drowned engine that is locked', () => {
+  it('has its battery off before a hand soaks its bores', () => {
+    const b = new Bench(two, 'drowned', { submerged: 'yes', hoursUnder: 3 })
+      .read('turn.plugs', 'out')
+      .read('turn.result', 'locked');
+    for (const item of ['turn.lockNeutral', 'turn.lockPinion', 'turn.lockLeg'] as const) b.read(item, 'still');
+    expect(
+      b
+        .assessed()
+        .moves.slice(0, 2)
+        .map((m) => m.id)
+    ).toEqual(['drowned:safe', 'job:soak']);
   });
 });

@@ -95,12 +95,12 @@ export const ignition = {
     ],
     renews: ['spark.plugSwap', 'spark.leadSwap', 'spark.coilSwap'],
     once: true,
-    // Each was tried, or one of them was found; or all of them are poor alike.
+    // Each was tried, or one of them was found, or what they hang on; or all of them are poor alike.
     unless: (c) =>
       ownPartsStay(c) ||
       poorEverywhere(c) ||
       mendedSinceSeen(c) ||
-      accusedParts(c).some((a) => a.cylinder !== undefined),
+      accusedParts(c).some((a) => a.cylinder !== undefined || a.doubt === undefined),
     how: 'On several cylinders swap with a good one: the fault that moves with the part is the part. On a single a known good part in its place. New plug if older than two seasons or wet with water.',
     tools: ['plug wrench', 'spark tester'],
     parts: ['spark plug', 'cap or lead if it moves'],

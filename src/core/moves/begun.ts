@@ -33,22 +33,23 @@ export function clocks({ context: c, steps }: Position): Move[] {
   const sticks = steps.find((s) => s.state === 'open' && s.id === 'soak' && !s.failed);
   const dry = all.some((s) => s.id === 'plugs' && s.state === 'done');
   const stuck = c.record.value('turn.plugs') === 'out' && c.record.value('turn.result') === 'locked';
-  if (sticks && (dry || stuck)) out.push(jobMove(sticks, 2));
+  const soak = sticks && (dry || stuck) ? [jobMove(sticks, 2)] : [];
   const next = all.filter((s) => s.state === 'open' && !['run', 'long', 'next-day'].includes(s.id)).slice(0, 2);
-  for (const s of next)
-    out.push({
-      kind: 'continue',
-      class: 2,
-      id: `drowned:${s.id}`,
-      title: s.title,
-      ...(s.station ? { station: s.station } : {}),
-      ...(s.items.length ? { items: s.items } : {}),
-      ...(s.mark ? { mark: s.mark, sheet: 'drowned' } : {}),
-      minutes: s.minutes,
-      because: `${s.why}${clock ? ` ${clock.sentence}` : ''}`,
-      ...(clock ? { deadline: clock.until.toISOString() } : {})
-    });
-  return out;
+  const moves = next.map((s): Move => ({
+    kind: 'continue',
+    class: 2,
+    id: `drowned:${s.id}`,
+    title: s.title,
+    ...(s.station ? { station: s.station } : {}),
+    ...(s.items.length ? { items: s.items } : {}),
+    ...(s.mark ? { mark: s.mark, sheet: 'drowned' } : {}),
+    minutes: s.minutes,
+    because: `${s.why}${clock ? ` ${clock.sentence}` : ''}`,
+    ...(clock ? { deadline: clock.until.toISOString() } : {})
+  }));
+  // No hand at the holes before the battery is off.
+  const safe = next.filter((s) => s.id === 'safe').length;
+  return [...out, ...moves.slice(0, safe), ...soak, ...moves.slice(safe)];
 }
 
 /** One reading that proves work, minutes: the tool is at hand (C). */

@@ -95,7 +95,7 @@ export const fuel = inSystem('fuel', [
       always: ['pickup-blocked'],
       usually: ['bulb-flat', 'vacuum-high', 'portable-fine', 'dies'],
       often: ['no-fuel'],
-      sometimes: ['no-start']
+      sometimes: ['no-start', 'choke-only']
     },
     cure: 'Clean or renew it.',
     settled: 'pickup',
@@ -112,7 +112,7 @@ export const fuel = inSystem('fuel', [
     shows: {
       usually: ['coupling-weeps'],
       often: ['bubbles', 'bulb-soft', 'dies'],
-      sometimes: ['revived', 'portable-fine', 'ran-badly', 'no-start']
+      sometimes: ['revived', 'portable-fine', 'ran-badly', 'no-start', 'choke-only']
     },
     cure: 'New O-rings; spray and vacuum hold.',
     settled: 'fuel-line',
@@ -125,7 +125,11 @@ export const fuel = inSystem('fuel', [
     id: 'intake-leak',
     label: 'air drawn at an intake joint',
     prior: { L: 0.03, D: 0.015, N: 0.03, S: 0.006 },
-    shows: { always: ['air-drawn'], usually: ['spits'], sometimes: ['plug-white', 'shakes', 'ran-badly'] },
+    shows: {
+      always: ['air-drawn'],
+      usually: ['spits'],
+      sometimes: ['plug-white', 'shakes', 'ran-badly', 'choke-only']
+    },
     cure: 'Tighten evenly; new gasket, flanges flat.',
     settled: 'mist',
     step: 'intake-joint',
@@ -167,7 +171,7 @@ export const fuel = inSystem('fuel', [
       always: ['pump-weak'],
       usually: ['revived', 'dies'],
       often: ['no-fuel', 'no-start'],
-      rarely: ['leaks-fuel', 'portable-fine']
+      rarely: ['leaks-fuel', 'portable-fine', 'choke-only']
     },
     cure: 'A pump kit.',
     settled: 'fuel-pump',
@@ -213,6 +217,7 @@ export const fuel = inSystem('fuel', [
     label: 'filter or screen clogged',
     prior: { L: 0.12, D: 0.12, N: 0.12, S: 0.02 },
     shows: {
+      rarely: ['choke-only'],
       always: ['filter-clogged'],
       often: ['vacuum-high', 'ran-badly'],
       sometimes: ['dies', 'no-fuel', 'no-start']

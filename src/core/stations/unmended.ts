@@ -4,21 +4,31 @@ import type { Finding } from '../findings/finding.ts';
 import { unmended } from '../findings/unmended.ts';
 import { sayValue } from '../items/check-entry.ts';
 import { itemsOf, type ItemId, type StationId } from './items.ts';
+import { stationIds } from './register.ts';
 
 const BANKS = ['port', 'starboard'] as const;
+
+/** Items of each check whose answer does not go away by itself; told once, since every judgement asks for them. */
+const staying = new Map(
+  stationIds.map((station) => [
+    station,
+    Object.entries(itemsOf(station)).flatMap(([key, item]) =>
+      item.stays ? [{ key, item, what: `${station}.${key}` as ItemId }] : []
+    )
+  ])
+);
 
 /** Of a check: what was seen and is gone at the next look with nothing done between, as a doubt that one more look closes. */
 export function unmendedFindings(c: Context, station: StationId): Finding[] {
   const out = findingsOf(station);
-  for (const [key, item] of Object.entries(itemsOf(station))) {
-    if (!item.stays) continue;
+  for (const { key, item, what } of staying.get(station) ?? []) {
     const subjects = item.perCylinder
       ? cylindersOf(c).map((cylinder) => ({ cylinder }))
       : item.perBank
         ? [{}, ...BANKS.map((bank) => ({ bank }))]
         : [{}];
     for (const of of subjects) {
-      const found = unmended(c, `${station}.${key}` as ItemId, item, of);
+      const found = unmended(c, what, item, of);
       if (!found) continue;
       const said = (value: unknown): string => `“${sayValue(item, value, c.units) || 'none'}”`;
       const at = 'cylinder' in of ? ` of cylinder ${of.cylinder}` : 'bank' in of ? ` of the ${of.bank} bank` : '';
@@ -40,6 +50,4 @@ export function unmendedFindings(c: Context, station: StationId): Finding[] {
 
 /** The kinds of finding that it can make, each with the item that is looked at once more. */
 export const unmendedKinds = (station: StationId): readonly { readonly kind: string; readonly item: ItemId }[] =>
-  Object.entries(itemsOf(station)).flatMap(([key, item]) =>
-    item.stays ? [{ kind: `${station}.again-${key}`, item: `${station}.${key}` as ItemId }] : []
-  );
+  (staying.get(station) ?? []).map(({ key, what }) => ({ kind: `${station}.again-${key}`, item: what }));

@@ -2,12 +2,19 @@ import { decide } from '$core/decision/decide.ts';
 import { assess, judged, weighedOf } from '$core/assess.ts';
 import type { Weighed } from '$core/assess.ts';
 import type { SurveyFile } from '$core/record/survey-file.ts';
+import { applyDelta, type SurveyDelta } from '$core/survey/delta.ts';
 import type { System } from '$core/units/index.ts';
 import { expose } from 'comlink';
 
-/** Advice and decision on a thread of their own: a survey in, plain data out. */
+let survey: SurveyFile | undefined;
+
+/**
+ * Advice and decision on a thread of their own: plain data out. The survey that is advised on is kept between calls, and each call
+ * tells what changed in it: what was worked out for the readings that stayed is used again.
+ */
 const api = {
-  advise: (survey: SurveyFile, now: string, units: System): Weighed => {
+  advise: (delta: SurveyDelta, now: string, units: System): Weighed => {
+    survey = applyDelta(survey, delta);
     const { advice, moves } = assess(survey, new Date(now), units);
     return weighedOf(advice, moves, survey.engine.profile);
   },

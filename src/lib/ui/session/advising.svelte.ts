@@ -1,4 +1,6 @@
 import type { changesBetween } from '$core/advice/changes.ts';
+import type { SurveyFile } from '$core/record/survey-file.ts';
+import { deltaBetween } from '$core/survey/delta.ts';
 import type { AdviceWorker } from '$lib/workers/advice.worker.ts';
 import { within } from '$lib/workers/within.ts';
 import type { Remote } from 'comlink';
@@ -14,6 +16,8 @@ const ANSWERS = 40_000;
 export class Advising {
   private worker: Worker | undefined;
   private remote: Remote<AdviceWorker> | undefined;
+  /** The survey that the worker knows. */
+  private told: SurveyFile | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private turn = 0;
   private changes: typeof changesBetween | undefined;
@@ -32,14 +36,18 @@ export class Advising {
           import('comlink'),
           import('$core/advice/changes.ts')
         ]);
+        // Asked again while these were loaded: that asking starts the worker.
+        if (turn !== this.turn) return;
         this.changes = changesBetween;
         this.worker = new Worker(new URL('../../workers/advice.worker.ts', import.meta.url), { type: 'module' });
         this.remote = wrap<AdviceWorker>(this.worker);
       }
       const from = performance.now();
+      const delta = deltaBetween(this.told, session.survey);
+      this.told = session.survey;
       const { advice, moves } = await within(
         ANSWERS,
-        this.remote.advise(session.survey, new Date().toISOString(), session.units)
+        this.remote.advise(delta, new Date().toISOString(), session.units)
       );
       // Read by `npm run bench`.
       performance.measure('advice', { start: from, end: performance.now() });
@@ -62,6 +70,6 @@ export class Advising {
     clearTimeout(this.timer);
     this.turn++;
     this.worker?.terminate();
-    [this.worker, this.remote] = [undefined, undefined];
+    [this.worker, this.remote, this.told] = [undefined, undefined, undefined];
   }
 }

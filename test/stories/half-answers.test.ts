@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Bench } from '../case.ts';
+import { Bench } from '../case.ts';
 import { moves, readyToRun } from './all-good.ts';
 import { two } from './engines.ts';
 
@@ -137,4 +137,13 @@ describe('cylinders that could not be read', () => {
       expect(b.assessed().stations.find((s) => s.id === station)?.condition).toBe('cannot-tell');
     }
   );
+});
+
+describe('bumps that were counted, or a noise that was felt', () => {
+  const says = (b: Bench): string => b.assessed().findings.find((f) => f.id === 'turn.unturned')?.found ?? '';
+  it('were turned for: what is missing is how it turns', () => {
+    expect(says(new Bench(two).read('turn.plugs', 'in').read('turn.bumps', 6))).toMatch(/^How it turns was not said/);
+    const shifts = new Bench(two).read('turn.neutral', 'spins').read('turn.forward', 'follows');
+    expect(says(shifts.read('turn.reverse', 'follows'))).toMatch(/^It was not turned by hand/);
+  });
 });

@@ -193,12 +193,19 @@ function readingRows(a: Assessment, titles: ReadonlyMap<string, string>): Report
 
 function ownerPage(a: Assessment): OwnerPage {
   const { identity } = a.context.survey.engine;
-  const name = [identity.maker, identity.model].filter(Boolean).join(' ') || 'your outboard';
+  const name = [identity.maker, identity.model].filter(Boolean).join(' ') || 'Your outboard';
   const proved = a.steps.filter((s) => s.state === 'proved' || s.state === 'done');
-  const found = [...new Set(proved.flatMap((s) => s.found))];
+  const faults = a.findings.flatMap((f) => (f.condition === 'fault' ? [f.found] : []));
+  const found = [...new Set([...proved.flatMap((s) => s.found), ...faults])];
   const worked = new Set(proved.map((s) => s.proof.station));
   const sound = a.stations
-    .filter((s) => s.condition === 'sound' && !worked.has(s.id) && stations[s.id].looksAt === 'engine')
+    .filter(
+      (s) =>
+        s.condition === 'sound' &&
+        !worked.has(s.id) &&
+        stations[s.id].looksAt === 'engine' &&
+        a.gates.every((g) => g.station !== s.id || g.passes)
+    )
     .map((s) => s.title.toLowerCase());
   const temporary = a.steps
     .filter((s) => s.temporary && s.state !== 'not-needed')
@@ -212,17 +219,34 @@ function ownerPage(a: Assessment): OwnerPage {
     ...doBy(a.context).map((d) => `${d.title}: ${sayDoBy(a.context, d)}. ${d.because}`),
     ...due.filter(isOverdue).map(sayOverdue),
     ...a.gates.filter((g) => g.reason && g.condition !== 'sound').map((g) => `${g.title}: ${g.reason?.text}`),
-    ...a.steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.title)
+    ...a.steps.filter((s) => s.state === 'open' && !s.by).map((s) => s.title),
+    ...unsettled(a)
   ];
+  const state = a.ready ? 'has been gone over' : 'is being gone over, and is not ready for service';
   return {
-    greeting: `${name}${identity.tag ? ` (tag ${identity.tag})` : ''} has been gone over${sound.length ? `. Looked at and good as they are: ${listed(sound)}` : ''}.`,
-    found: found.length ? found : ['Nothing that had to be repaired.'],
+    greeting: `${name}${identity.tag ? ` (tag ${identity.tag})` : ''} ${state}${sound.length ? `. Looked at and good as they are: ${listed(sound)}` : ''}.`,
+    found: found.length
+      ? found
+      : [a.ready ? 'Nothing that had to be repaired.' : 'Nothing yet that has to be repaired.'],
     done: proved.length
       ? proved.map((s) => s.title + (s.note ? `: ${s.note}` : ''))
-      : ['Checks only; nothing was taken apart.'],
+      : [a.context.survey.readings.length ? 'Checks only; nothing was taken apart.' : 'Nothing yet.'],
     left: left.length ? left : ['Nothing is left open.'],
     next: nextFor(a, due)
   };
+}
+
+/** What stands between an engine and its release, for somebody who does not know the checks: holds, what nobody looked at, what is not settled. */
+function unsettled(a: Assessment): string[] {
+  const shut = a.gates.filter((g) => g.station && stations[g.station].looksAt !== 'surroundings' && !g.passes);
+  const of = (unseen: boolean): string[] =>
+    shut.filter((g) => (g.condition === 'not-looked-at') === unseen).map((g) => g.title.toLowerCase());
+  const told = (what: string, list: readonly string[]): string[] => (list.length ? [`${what}: ${listed(list)}.`] : []);
+  return [
+    ...a.holds.flatMap((h) => (h.override || h.standing ? [] : [`Held: ${h.title}.`])),
+    ...told('Not looked at yet', of(true)),
+    ...told('Not settled yet', of(false))
+  ];
 }
 
 /** Care that is overdue on the day of the record is left open, whatever else was done; repairs and watches with a date are told by themselves. */

@@ -54,6 +54,7 @@ export function analyse(c: Context): TurnAnalysed {
   ];
   // A belt on its marks and a shift that works turned nothing over: by themselves they make no engine one that turns. One that ran does.
   const unturned = !turns.length && !ranWellAfter(c) && facts.some((f) => f.condition === 'sound');
+  const begun = felt.length > 0 || c.record.all('turn.bumps').some((r) => r.value !== 'unknown');
   return {
     basis: {
       turns: turns.map((t) => t.result),
@@ -65,7 +66,7 @@ export function analyse(c: Context): TurnAnalysed {
       shifts: shiftsOf(c),
       depths: { rows, limit, deviation, ...(right === undefined ? {} : { right }) }
     },
-    facts: unturned ? [...facts, { kind: 'unturned', condition: 'cannot-tell', values: {} }] : facts
+    facts: unturned ? [...facts, { kind: 'unturned', condition: 'cannot-tell', values: begun ? { begun } : {} }] : facts
   };
 }
 

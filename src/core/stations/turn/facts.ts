@@ -44,7 +44,8 @@ export interface TurnFacts {
   /** Felt, and how it turns was not said. */
   'felt-only': { readonly felt: readonly string[] };
   /** Something else of this check is sound, and nobody has turned it by hand. */
-  unturned: object;
+  /** begun: bumps were counted or something was felt, and how it turns was not said. */
+  unturned: { readonly begun?: true };
   bumps: { readonly counted: number; readonly expected: number };
   assembled: { readonly said: 'stiffer' | 'binds' };
   water: { readonly said: string };

@@ -38,7 +38,10 @@ const examples: Examples<TurnFacts> = {
     { kind: 'locked', condition: fault, values: { left: [], plugsFirst: false, part: part('liquid', 'answer') } }
   ],
   shifts: [{ kind: 'shifts', condition: 'sound', values: {} }],
-  unturned: [{ kind: 'unturned', condition: doubt, values: {} }],
+  unturned: [
+    { kind: 'unturned', condition: doubt, values: {} },
+    { kind: 'unturned', condition: doubt, values: { begun: true } }
+  ],
   rough: [[], ['noise', 'tight']].flatMap((felt) => [
     { kind: 'rough', condition: watch, values: { felt } } as const,
     { kind: 'rough', condition: fault, values: { felt, gritty: true } } as const,

@@ -112,9 +112,13 @@ export const words: WordsOf<TurnFacts, TurnBasis> = {
     found: 'It shifts: free in neutral, and the propeller follows in gear.',
     because: shifted(basis)
   }),
-  unturned: (_, basis) => ({
-    found: 'It was not turned by hand yet.',
-    advice: 'Turn it two full turns by hand.',
+  unturned: ({ values: { begun } }, basis) => ({
+    ...(begun
+      ? {
+          found: 'How it turns was not said: free, stiff or locked.',
+          advice: 'Turn it two full turns by hand and say it.'
+        }
+      : { found: 'It was not turned by hand yet.', advice: 'Turn it two full turns by hand.' }),
     because: practice(turned(basis), 'marks in line and a shift that works say nothing of what the pistons do.')
   }),
   nobumps: ({ values: { plugs, later, counted, valves } }, basis) => ({

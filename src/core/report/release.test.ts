@@ -167,6 +167,14 @@ describe('the record', () => {
     for (const o of [fresh, owner])
       expect(JSON.stringify(o)).not.toMatch(/gone over\.|had to be repaired|Nothing is left open/);
   });
+  it('calls nothing good for the owner that a hold is raised for', () => {
+    const b = new Bench({ strokes: 'two', gearCapacity: 500e-6 });
+    b.read('gear.first', 'oil').read('gear.look', 'clear').read('gear.drained', 495e-6).read('gear.magnet', 'clean');
+    const a = b.assessed();
+    expect(a.holds.map((h) => h.id)).toContain('gear-case');
+    expect(a.stations.find((s) => s.id === 'gear')?.condition).toBe('sound');
+    expect(reportOf(a).owner.greeting).not.toMatch(/gear oil/);
+  });
   it('says that all is done where it is ready, and only there', () => {
     const b = new Bench({ strokes: 'two' });
     const owner = reportOf({ ...b.assessed(), ready: true, gates: [], holds: [], findings: [], steps: [] }).owner;

@@ -204,7 +204,9 @@ function ownerPage(a: Assessment): OwnerPage {
         s.condition === 'sound' &&
         !worked.has(s.id) &&
         stations[s.id].looksAt === 'engine' &&
-        a.gates.every((g) => g.station !== s.id || g.passes)
+        a.gates.every((g) => g.station !== s.id || g.passes) &&
+        // Sound by what was seen, and held all the same: a case that was drained and stands empty.
+        !a.holds.some((h) => !h.standing && h.needs.some((n) => n.station === s.id && !n.done))
     )
     .map((s) => s.title.toLowerCase());
   const temporary = a.steps
